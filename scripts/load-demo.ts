@@ -1,0 +1,222 @@
+// Loads the demo scenario through the application's own services, so that it obeys every rule that a technician does.
+// Usage: npm run demo:load -- [--pumps 400]
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { v7 as uuidv7 } from 'uuid';
+import {
+	Random,
+	demoPassword,
+	fleetOf,
+	gauges,
+	inspect,
+	newPart,
+	otherShop,
+	people,
+	run,
+	shop,
+	sites,
+	stationOf,
+	visits,
+	type DemoPump,
+	type TruePart,
+	type Visit
+} from '@exetasis/demo';
+import { defaultPolicy } from '@exetasis/core/decide';
+import { fold, standingDecision, type ModelSheet } from '@exetasis/core/record';
+import { hashPassword, type SignedIn } from '../web/src/lib/server/auth/auth';
+import { append } from '../web/src/lib/server/benchLog';
+import { database } from '../web/src/lib/server/db/connection';
+import type { ShopScope } from '../web/src/lib/server/db/query';
+import { benchOf, receive, release, type Bench } from '../web/src/lib/server/jobs';
+import { addSheet } from '../web/src/lib/server/sheets';
+
+const SEED = 20_240_118;
+const sheetText = readFileSync(new URL('../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+
+const db = database();
+const random = new Random(SEED);
+const makeId = (at: Date) => uuidv7({ msecs: at.getTime(), random: random.bytes() });
+
+async function addPerson(
+	shopId: string,
+	person: { name: string; email: string; role: string; units?: object }
+): Promise<SignedIn> {
+	const now = new Date();
+	const id = makeId(now);
+	const common = { createdAt: now, updatedAt: now };
+	const preferences = person.units ? { units: person.units } : {};
+	const { name, email, role } = person as { name: string; email: string; role: SignedIn['role'] };
+	await db.models.user.create({
+		id,
+		shopId,
+		name,
+		email,
+		role,
+		preferences,
+		emailVerified: true,
+		image: null,
+		...common
+	} as never);
+	const password = await hashPassword(demoPassword);
+	await db.models.account.create({
+		id: makeId(now),
+		userId: id,
+		accountId: id,
+		providerId: 'credential',
+		password,
+		...common
+	});
+	return { id, name, role, shopId, preferences: {} };
+}
+
+async function addShop(name: string, currency: string): Promise<ShopScope> {
+	const id = makeId(new Date());
+	await db.models.shop.create({ id, name, currency, demo: true });
+	await db.models.policy.create({ shopId: id, settings: defaultPolicy });
+	return { db, shopId: id };
+}
+
+async function addGauges({ shopId }: ShopScope, now: Date): Promise<void> {
+	for (const { expandedU, calibratedMonthsAgo, ...gauge } of gauges) {
+		const id = makeId(now);
+		await db.models.gauge.create({ id, shopId, ...gauge, repeatabilityDof: 18, expansionPerKelvin: 11.5e-6 });
+		const on = new Date(now);
+		on.setMonth(on.getMonth() - calibratedMonthsAgo);
+		const due = new Date(on);
+		due.setFullYear(due.getFullYear() + 1);
+		const day = (date: Date) => date.toISOString().slice(0, 10);
+		const certificate = `demo-${gauge.kind.replaceAll(' ', '-')}-${calibratedMonthsAgo}`;
+		await db.models.calibration.create({
+			id: makeId(now),
+			shopId,
+			gaugeId: id,
+			calibratedOn: day(on),
+			dueOn: day(due),
+			expandedU,
+			k: 2,
+			certificate
+		});
+	}
+}
+
+/** What is true of every part of one pump, by place. */
+type Truth = Map<string, TruePart>;
+
+function runPump(
+	truth: Truth,
+	sheet: ModelSheet,
+	cells: readonly { station: string; cylinder: number }[],
+	visit: Visit
+): void {
+	for (const { station, cylinder } of cells) {
+		const key = `${station}/${cylinder}`;
+		if (!truth.has(key)) truth.set(key, newPart(stationOf(sheet, station), random));
+		run(truth.get(key)!, stationOf(sheet, station), visit.interval, visit.pump.harshness, random);
+	}
+}
+
+// All places of the pump run, those that this job opens are inspected.
+function allPlaces(sheet: ModelSheet): { station: string; cylinder: number }[] {
+	return sheet.stations.flatMap(({ key, per }) =>
+		per === 'pump'
+			? [{ station: key, cylinder: 0 }]
+			: Array.from({ length: sheet.cylinders }, (_, i) => ({ station: key, cylinder: i + 1 }))
+	);
+}
+
+async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench, truth: Truth): Promise<void> {
+	const { job, sheet } = bench;
+	const cells = bench.cells.map((cell) => ({ ...cell, truth: truth.get(`${cell.station}/${cell.cylinder}`)! }));
+	cells.sort((a, b) => a.cylinder - b.cylinder || order(sheet, a.station) - order(sheet, b.station));
+	const entries = inspect(
+		{
+			job: job.id,
+			by: user.id,
+			at: visit.at,
+			pump: visit.pump,
+			sheet,
+			cells,
+			gauges: bench.gauges,
+			policy: bench.policy,
+			interval: visit.interval,
+			fixed: visit.fixed,
+			progress: visit.stage === 'released' ? 'whole' : 'half',
+			makeId
+		},
+		random
+	);
+	const answers = await append(scope, user, job.id, entries);
+	const refused = answers!.find(({ result }) => result === 'refused');
+	if (refused) throw new Error(`demo entry refused: ${JSON.stringify(refused)}`);
+	if (visit.stage !== 'released') return;
+	const result = await release(scope, user.id, job.id, new Date(Date.parse(entries.at(-1)!.at) + 3_600_000));
+	if (result.kind !== 'released') throw new Error(`demo job not released: ${JSON.stringify(result).slice(0, 300)}`);
+	const state = fold(entries);
+	for (const { part, station, cylinder } of cells) {
+		const replaced = standingDecision(state.parts.get(part)!)?.payload.verdict === 'replace';
+		if (replaced) truth.set(`${station}/${cylinder}`, newPart(stationOf(sheet, station), random));
+	}
+}
+
+const order = (sheet: ModelSheet, key: string) => sheet.stations.findIndex((station) => station.key === key);
+
+async function loadHistory(
+	scope: ShopScope,
+	staff: readonly SignedIn[],
+	fleet: readonly DemoPump[],
+	now: Date
+): Promise<number> {
+	const siteIds = new Map<string, string>();
+	for (const name of sites) {
+		siteIds.set(name, makeId(now));
+		await db.models.site.create({ id: siteIds.get(name)!, shopId: scope.shopId, name });
+	}
+	const known = new Map<string, { id: string; truth: Truth }>();
+	const all = visits(now, random, fleet);
+	for (const visit of all) {
+		const { pump } = visit;
+		const user = random.pick(staff);
+		const before = known.get(pump.serial);
+		const arrival = {
+			pump: before
+				? { id: before.id }
+				: { serial: pump.serial, model: 'Korvan KV-18', tag: pump.tag, siteId: siteIds.get(pump.site) },
+			scope: visit.scope,
+			complaint: visit.complaint,
+			meterHours: visit.meterHours,
+			duty: { liquid: pump.liquid, pressureMPa: pump.pressureMPa, speedRpm: 950 }
+		};
+		const received = await receive(scope, user.id, arrival, visit.at);
+		if (received.kind !== 'received') throw new Error(`demo pump not received: ${JSON.stringify(received)}`);
+		const bench = (await benchOf(scope, received.jobId))!;
+		const truth = before?.truth ?? new Map<string, TruePart>();
+		known.set(pump.serial, { id: bench.job.pumpId, truth });
+		runPump(truth, bench.sheet, allPlaces(bench.sheet), visit);
+		if (visit.stage !== 'stripping') await work(scope, user, visit, bench, truth);
+	}
+	return all.length;
+}
+
+const { values } = parseArgs({ options: { pumps: { type: 'string', default: '12' } } });
+const fleet = fleetOf(Number(values.pumps));
+if ((await db.models.shop.count()) > 0) {
+	console.log('There are shops in this database already: the demo is loaded into an empty one only.');
+} else {
+	const now = new Date();
+	const scope = await addShop(shop.name, shop.currency);
+	const staff: SignedIn[] = [];
+	for (const person of people) staff.push(await addPerson(scope.shopId, person));
+	await addGauges(scope, now);
+	await addSheet(scope, sheetText);
+	const other = await addShop(otherShop.name, otherShop.currency);
+	await addPerson(other.shopId, otherShop.lead);
+	await addSheet(other, sheetText);
+	const count = await loadHistory(
+		scope,
+		staff.filter(({ role }) => role !== 'viewer'),
+		fleet,
+		now
+	);
+	console.log(`Demo loaded: ${fleet.length} pumps, ${count} rebuilds in four years (all invented).`);
+}
+await db.sequelize.close();

@@ -1,0 +1,8 @@
+// Brings the database that DATABASE_URL names up to date.
+import { connect } from '../web/src/lib/server/db/connection';
+import { migrate } from '../web/src/lib/server/db/migrate';
+
+const { sequelize } = connect();
+const done = await migrate(sequelize);
+if (done.length > 0) console.log(`Database migrated: ${done.join(', ')}`);
+await sequelize.close();

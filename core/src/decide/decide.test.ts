@@ -1,0 +1,181 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { byMeanRate, defaultPolicy, endReason, judge, type JudgeInput, type ShopGauge } from '.';
+import { fold, readSheet, untouched, type Entry, type ModelSheet, type PartRecord } from '../record';
+
+const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const { sheet } = readSheet(text) as { sheet: ModelSheet };
+const station = (key: string) => sheet.stations.find((one) => one.key === key)!;
+
+const gauge: ShopGauge = {
+	id: 'mike',
+	name: 'Micrometer',
+	kind: 'micrometer',
+	facts: {
+		resolution: 0.001,
+		calibrationU: 0.002,
+		calibrationK: 2,
+		repeatability: 0.0012,
+		repeatabilityDof: 18,
+		reproducibility: 0.0008,
+		expansionPerKelvin: 11.5e-6,
+		overdue: false
+	}
+};
+let counter = 0;
+function entry(kind: Entry['kind'], payload: object): Entry {
+	const at = new Date(Date.UTC(2026, 0, 1) + ++counter * 1000).toISOString();
+	return { id: `id-${counter}`, job: 'job', part: 'part', by: 'ines', at, kind, payload } as Entry;
+}
+const recordOf = (...entries: Entry[]): PartRecord => fold(entries).parts.get('part') ?? untouched;
+const clean = () => entry('clean', {});
+const finding = (pattern: string, severity = 1, onset = 'service') => entry('finding', { pattern, severity, onset });
+const readings = (characteristic: string, values: number[], angles = 2) =>
+	values.map((value, i) =>
+		entry('reading', {
+			characteristic,
+			station: Math.floor(i / angles),
+			angle: i % angles,
+			value,
+			typed: { text: '', unit: 'mm' },
+			gauge: 'mike'
+		})
+	);
+
+const judged = (key: string, record: PartRecord, more: Partial<JudgeInput> = {}) =>
+	judge({ station: station(key), record, asFitted: {}, gauges: [gauge], policy: defaultPolicy, ...more });
+const codes = (key: string, record: PartRecord, more?: Partial<JudgeInput>) =>
+	judged(key, record, more).reasons.map(({ code }) => code);
+const sound = [17.995, 17.995, 17.994, 17.995, 17.996, 17.995];
+
+describe('judge', () => {
+	it('leaves a part open until somebody has looked', () => expect(judged('collar', untouched).verdict).toBe('open'));
+	it('reuses what was looked at and shows nothing', () =>
+		expect(judged('collar', recordOf(clean())).verdict).toBe('reuse'));
+	it('never reuses what the sheet says is always new', () =>
+		expect(judged('retainerGasket', recordOf(clean())).verdict).toBe('replace'));
+	it('renews soft parts by policy, and judges them by condition under the other one', () => {
+		expect(judged('retainerBackup', recordOf(clean())).verdict).toBe('replace');
+		const onCondition = { policy: { ...defaultPolicy, softParts: 'onCondition' as const } };
+		expect(judged('retainerBackup', recordOf(clean()), onCondition).verdict).toBe('reuse');
+		expect(judged('retainerBackup', recordOf(finding('cut')), onCondition).verdict).toBe('replace');
+	});
+	it('puts a crack out whatever the plunger measures', () => {
+		const result = judged('plunger', recordOf(finding('crack'), ...readings('diameter', sound)), { hours: 1500 });
+		expect(result.verdict).toBe('replace');
+		expect(result.reasons[0]).toMatchObject({ code: 'patternOut', pattern: 'crack' });
+	});
+	it('asks for cleaning before it judges residue', () =>
+		expect(judged('plunger', recordOf(finding('deposit'), ...readings('diameter', sound))).verdict).toBe('lookAgain'));
+	it('weighs a slight mark and goes by the size', () =>
+		expect(
+			judged('plunger', recordOf(finding('wearBand'), ...readings('diameter', sound)), { hours: 1500 }).verdict
+		).toBe('reuse'));
+	it('judges the worst place of the grid', () => {
+		const values = [...sound];
+		values[3] = 17.93;
+		const { verdict, measured } = judged('plunger', recordOf(clean(), ...readings('diameter', values)));
+		expect(verdict).toBe('replace');
+		expect(measured[0].worst).toMatchObject({ station: 1, angle: 1 });
+	});
+	it('says that it is too close to call and how to settle it', () => {
+		const { verdict, reasons, measured } = judged(
+			'plunger',
+			recordOf(
+				clean(),
+				...readings(
+					'diameter',
+					sound.map(() => 17.951)
+				)
+			)
+		);
+		expect(verdict).toBe('lookAgain');
+		expect(reasons[0].code).toBe('tooClose');
+		expect(measured[0].settlement).toBeDefined();
+	});
+	it('replaces what is inside today and will not be at the next service', () => {
+		const worn = sound.map(() => 17.97);
+		expect(codes('plunger', recordOf(clean(), ...readings('diameter', worn)), { hours: 1000 })).toContain('wearsOut');
+		expect(judged('plunger', recordOf(clean(), ...readings('diameter', worn)), { hours: 20_000 }).verdict).toBe(
+			'reuse'
+		);
+	});
+	it('makes no forecast where nobody knows the hours', () =>
+		expect(judged('plunger', recordOf(clean(), ...readings('diameter', sound))).outlook).toEqual({}));
+	it('asks for the places that are missing', () => {
+		const { verdict, reasons } = judged('plunger', recordOf(clean(), ...readings('diameter', sound.slice(0, 4))));
+		expect(verdict).toBe('lookAgain');
+		expect(reasons).toContainEqual({ code: 'unmeasured', characteristic: 'diameter', placesLeft: 2 });
+	});
+	it('asks for a size on suspicion only where something was found', () => {
+		expect(codes('maleAdapter', recordOf(clean()))).not.toContain('unmeasured');
+		expect(codes('maleAdapter', recordOf(finding('ovalBore')))).toContain('unmeasured');
+	});
+	it('rejects a spring longer than new: somebody has stretched it', () => {
+		const longer = judged('inletSpring', recordOf(clean(), ...readings('freeLength', [22.6])));
+		expect(longer.verdict).toBe('replace');
+		expect(longer.reasons[0].code).toBe('longerThanNew');
+		expect(codes('inletSpring', recordOf(clean(), ...readings('freeLength', [22.01])))).not.toContain('longerThanNew');
+	});
+	it('has a reason for every verdict, whatever the readings', () =>
+		fc.assert(
+			fc.property(
+				fc.array(fc.double({ min: 17.8, max: 18.1, noNaN: true }), { minLength: 1, maxLength: 12 }),
+				fc.integer({ min: 1, max: 9000 }),
+				(values, hours) => {
+					const record = recordOf(
+						clean(),
+						...values.map(
+							(value, i) => readings('diameter', [value])[0] && { ...readings('diameter', [value])[0], id: `r${i}` }
+						)
+					);
+					const { verdict, reasons, outlook } = judged('plunger', record, { hours });
+					expect(reasons.length).toBeGreaterThan(0);
+					expect(['reuse', 'replace', 'lookAgain']).toContain(verdict);
+					expect(outlook.diameter.probability).toBeGreaterThanOrEqual(0);
+					expect(outlook.diameter.probability).toBeLessThanOrEqual(1);
+				}
+			),
+			{ seed: 13, numRuns: 60 }
+		));
+});
+
+describe('byMeanRate', () => {
+	const state = { worn: 0.02, u: 0.001, allowance: 0.05, hours: 1000, rateScatter: 0.3 };
+	it('carries the rate on', () => expect(byMeanRate(state, 1000).expected).toBeCloseTo(0.04, 12));
+	it('of no further hours is the present', () => {
+		const { expected, u } = byMeanRate(state, 0);
+		expect([expected, u]).toEqual([0.02, 0.001]);
+	});
+	it('adds both uncertainties by squares', () =>
+		expect(byMeanRate(state, 1000).u).toBeCloseTo(Math.hypot(0.001 * 2, 0.3 * 0.02), 12));
+	it('grows with the interval', () => {
+		const odds = [0, 500, 1000, 1500, 3000].map((hours) => byMeanRate(state, hours).probability);
+		expect(odds).toEqual([...odds].sort((a, b) => a - b));
+	});
+	it('lets a part that measures larger than new wear at no rate', () =>
+		expect(byMeanRate({ ...state, worn: -0.01 }, 5000).expected).toBe(-0.01));
+	it.each([[{ hours: 0 }], [{ hours: NaN }], [{ allowance: 0 }], [{ u: -1 }]])('refuses %j', (change) =>
+		expect(() => byMeanRate({ ...state, ...change }, 1000)).toThrow('byMeanRate')
+	);
+});
+
+describe('endReason', () => {
+	const of = (key: string, ...entries: Entry[]) => endReason(judged(key, recordOf(...entries), { hours: 1000 }));
+	it('tells failures from parts that were renewed although good', () => {
+		expect(of('retainerGasket', clean())).toBe('renewedGood');
+		expect(of('plunger', finding('crack'))).toBe('damaged');
+		expect(of('plunger', finding('crack', 1, 'handling'))).toBe('hurtAtStrip');
+		expect(
+			of(
+				'plunger',
+				clean(),
+				...readings(
+					'diameter',
+					sound.map(() => 17.93)
+				)
+			)
+		).toBe('worn');
+	});
+});

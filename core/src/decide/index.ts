@@ -1,0 +1,6 @@
+export * from './endOfLife';
+export * from './characteristic';
+export * from './forecast';
+export * from './judge';
+export * from './policy';
+export * from './reason';

@@ -1,0 +1,6 @@
+export * from './budget';
+export * from './conformity';
+export * from './gauge';
+export * from './outlier';
+export * from './settle';
+export * from './temperature';

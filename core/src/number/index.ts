@@ -1,0 +1,3 @@
+export * from './distributions';
+export * from './require';
+export * from './summary';

@@ -1,0 +1,17 @@
+import type { PartType } from './types';
+
+/** A bore or land of a housing: not a loose part, but the gate that new seals must pass. */
+export const bore: PartType = {
+	key: 'bore',
+	name: 'Housing bore',
+	material: 'metal',
+	expansionPerKelvin: 17e-6, // bronze and stainless castings lie close together
+	patterns: [
+		{ pattern: 'scoredBore', outFrom: 3 },
+		{ pattern: 'pitted', outFrom: 3 },
+		{ pattern: 'pryMark', outFrom: 3 },
+		{ pattern: 'corrosion', outFrom: 3 },
+		{ pattern: 'residue', cleanFirst: true }
+	],
+	characteristics: [{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' }]
+};

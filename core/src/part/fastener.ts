@@ -1,0 +1,15 @@
+import type { PartType } from './types';
+
+/** Nuts, studs, screws and their lock washers, counted as a set. */
+export const fastener: PartType = {
+	key: 'fastener',
+	name: 'Fasteners',
+	material: 'metal',
+	patterns: [
+		{ pattern: 'stretched', outFrom: 1 },
+		{ pattern: 'galled', outFrom: 1 },
+		{ pattern: 'corrosion', outFrom: 2 },
+		{ pattern: 'missing', outFrom: 1 }
+	],
+	characteristics: []
+};

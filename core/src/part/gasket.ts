@@ -1,0 +1,16 @@
+import type { PartType } from './types';
+
+/** Flat gasket or sealing washer. */
+export const gasket: PartType = {
+	key: 'gasket',
+	name: 'Gasket',
+	material: 'fibre',
+	soft: true,
+	patterns: [
+		{ pattern: 'nick', outFrom: 1 },
+		{ pattern: 'crushed', outFrom: 2 },
+		{ pattern: 'blownAcross', outFrom: 1 },
+		{ pattern: 'residue', cleanFirst: true }
+	],
+	characteristics: [{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'caliper' }]
+};

@@ -1,0 +1,4 @@
+export * from './patterns';
+export * from './register';
+export * from './types';
+export * from './wear';

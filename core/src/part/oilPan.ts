@@ -1,0 +1,15 @@
+import type { PartType } from './types';
+
+/** Oil pan or tray under the seal retainers, with the look at what is in it. */
+export const oilPan: PartType = {
+	key: 'oilPan',
+	name: 'Oil pan',
+	material: 'plastic',
+	patterns: [
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'soiled', cleanFirst: true },
+		{ pattern: 'lostShape', outFrom: 2 },
+		{ pattern: 'missing', outFrom: 1 }
+	],
+	characteristics: []
+};

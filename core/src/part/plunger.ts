@@ -1,0 +1,24 @@
+import type { PartType } from './types';
+
+/** Ceramic plunger. Cracks and chips run on under pressure: out at the first sight. */
+export const plunger: PartType = {
+	key: 'plunger',
+	name: 'Ceramic plunger',
+	material: 'ceramic',
+	expansionPerKelvin: 8.0e-6, // alumina, 20–100 °C; handbook value
+	patterns: [
+		{ pattern: 'axialScoring', outFrom: 2 },
+		{ pattern: 'wearBand', outFrom: 3 },
+		{ pattern: 'oneSidedWear', outFrom: 3 },
+		{ pattern: 'heatChecks', outFrom: 2 },
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'chip', outFrom: 1 },
+		{ pattern: 'pittedEnd', outFrom: 2 },
+		{ pattern: 'deposit', cleanFirst: true },
+		{ pattern: 'colourBand', outFrom: 3 }
+	],
+	characteristics: [
+		{ key: 'diameter', name: 'Diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
+		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' }
+	]
+};

@@ -1,0 +1,16 @@
+import type { PartType } from './types';
+
+/** Bolt or nut that holds the plunger on its rod. */
+export const plungerRetainer: PartType = {
+	key: 'plungerRetainer',
+	name: 'Plunger retainer',
+	material: 'metal',
+	patterns: [
+		{ pattern: 'galled', outFrom: 1 },
+		{ pattern: 'stretched', outFrom: 1 },
+		{ pattern: 'corrosion', outFrom: 2 },
+		{ pattern: 'bent', outFrom: 1 },
+		{ pattern: 'loose', outFrom: 3 }
+	],
+	characteristics: []
+};

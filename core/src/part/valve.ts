@@ -1,0 +1,18 @@
+import type { PartType } from './types';
+
+/** Valve, poppet or disc; it is mated with its seat. */
+export const valve: PartType = {
+	key: 'valve',
+	name: 'Valve',
+	material: 'metal',
+	expansionPerKelvin: 11.5e-6,
+	patterns: [
+		{ pattern: 'faceWorn', outFrom: 2 },
+		{ pattern: 'pitted', outFrom: 2 },
+		{ pattern: 'nick', outFrom: 2 },
+		{ pattern: 'bent', outFrom: 1 },
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'wireDrawn', outFrom: 1 }
+	],
+	characteristics: [{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'micrometer' }]
+};

@@ -1,0 +1,106 @@
+/**
+ * Units as they are typed and shown. Inside the core and in the database a quantity always stands in its base unit;
+ * conversion happens at the edges, by the exact definitions of the international yard and pound (1959).
+ */
+const POUND_FORCE_N = 4.4482216152605; // 0.45359237 kg × 9.80665 m/s², exact
+const FOOT_M = 0.3048; // exact
+const PSI_MPA = POUND_FORCE_N / 25.4 ** 2; // lbf/in² = N/mm² = MPa
+
+interface UnitDefinition {
+	readonly dimension: Dimension;
+	readonly label: string;
+	/** base = (shown + offset) × factor */
+	readonly factor: number;
+	readonly offset?: number;
+	/** Other ways in which people type it, in lower case. */
+	readonly aliases?: readonly string[];
+}
+
+export const dimensions = [
+	'length',
+	'torque',
+	'pressure',
+	'temperature',
+	'time',
+	'force',
+	'hardness',
+	'angle',
+	'roughness'
+] as const;
+export type Dimension = (typeof dimensions)[number];
+
+const definitions = {
+	mm: { dimension: 'length', label: 'mm', factor: 1 },
+	in: { dimension: 'length', label: 'in', factor: 25.4, aliases: ['"', 'inch', 'inches'] },
+	um: { dimension: 'roughness', label: 'µm', factor: 1, aliases: ['µm', 'μm'] },
+	m: { dimension: 'length', label: 'm', factor: 1000 },
+	Nm: { dimension: 'torque', label: 'N·m', factor: 1, aliases: ['nm', 'n·m', 'n.m', 'n m'] },
+	ftlbf: {
+		dimension: 'torque',
+		label: 'ft·lbf',
+		factor: FOOT_M * POUND_FORCE_N,
+		aliases: ['ft·lbf', 'ft-lb', 'ft lb', 'ft·lb', 'ftlb']
+	},
+	inlbf: {
+		dimension: 'torque',
+		label: 'in·lbf',
+		factor: (FOOT_M * POUND_FORCE_N) / 12,
+		aliases: ['in·lbf', 'in-lb', 'in lb', 'in·lb', 'inlb']
+	},
+	MPa: { dimension: 'pressure', label: 'MPa', factor: 1, aliases: ['mpa'] },
+	bar: { dimension: 'pressure', label: 'bar', factor: 0.1 },
+	psi: { dimension: 'pressure', label: 'psi', factor: PSI_MPA },
+	C: { dimension: 'temperature', label: '°C', factor: 1, aliases: ['c', '°c'] },
+	F: { dimension: 'temperature', label: '°F', factor: 5 / 9, offset: -32, aliases: ['f', '°f'] },
+	h: { dimension: 'time', label: 'h', factor: 1, aliases: ['hours', 'hrs', 'hr'] },
+	N: { dimension: 'force', label: 'N', factor: 1, aliases: ['n'] },
+	lbf: { dimension: 'force', label: 'lbf', factor: POUND_FORCE_N, aliases: ['lb'] },
+	shoreA: { dimension: 'hardness', label: 'Shore A', factor: 1, aliases: ['shore a', 'sha'] },
+	deg: { dimension: 'angle', label: '°', factor: 1, aliases: ['°'] }
+} satisfies Record<string, UnitDefinition>;
+
+export type Unit = keyof typeof definitions;
+export const units = Object.keys(definitions) as Unit[];
+const definitionOf = (unit: Unit): UnitDefinition => definitions[unit];
+
+/** The unit in which a dimension is computed and stored. */
+export const baseUnit: Readonly<Record<Dimension, Unit>> = {
+	length: 'mm',
+	torque: 'Nm',
+	pressure: 'MPa',
+	temperature: 'C',
+	time: 'h',
+	force: 'N',
+	hardness: 'shoreA',
+	angle: 'deg',
+	roughness: 'um'
+};
+
+/** What the unit measures, and how it is written on the screen. */
+export const dimensionOf = (unit: Unit): Dimension => definitionOf(unit).dimension;
+export const unitLabel = (unit: Unit): string => definitionOf(unit).label;
+
+/** A value in `unit` expressed in the base unit of its dimension. Exact up to rounding. */
+export function toBase(value: number, unit: Unit): number {
+	const { factor, offset = 0 } = definitionOf(unit);
+	return (value + offset) * factor;
+}
+
+/** A value in the base unit expressed in `unit`. Exact up to rounding. */
+export function fromBase(value: number, unit: Unit): number {
+	const { factor, offset = 0 } = definitionOf(unit);
+	return value / factor - offset;
+}
+
+/** A difference (an uncertainty, a wear) in the base unit expressed in `unit`: the same scale, no offset. */
+export function differenceFromBase(value: number, unit: Unit): number {
+	return value / definitionOf(unit).factor;
+}
+
+/** The unit that a typed suffix names, or undefined. `mm`, `"`, `ft-lb` and the like. */
+export function unitNamed(text: string): Unit | undefined {
+	const name = text.trim();
+	const exact = units.find((unit) => unit === name);
+	const lower = name.toLowerCase();
+	return exact ?? units.find((unit) => unit.toLowerCase() === lower || definitionOf(unit).aliases?.includes(lower));
+}

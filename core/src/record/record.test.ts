@@ -1,0 +1,200 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+	checkEntry,
+	checkPlausible,
+	entrySchema,
+	fold,
+	readSheet,
+	standingDecision,
+	stationsInScope,
+	type Entry,
+	type ModelSheet
+} from '.';
+
+const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const sheet = (readSheet(text) as { sheet: ModelSheet }).sheet;
+const JOB = '0197f000-0000-7000-8000-000000000001';
+const PART = '0197f000-0000-7000-8000-0000000000aa';
+
+let counter = 0;
+function entry(kind: Entry['kind'], payload: object, { at = '2026-01-01T10:00:00.000Z', by = 'ines' } = {}): Entry {
+	const id = `0197f000-0000-7000-8000-${String(++counter).padStart(12, '0')}`;
+	const part = ['finding', 'clean', 'reading', 'decision'].includes(kind) ? { part: PART } : {};
+	return entrySchema.parse({ id, job: JOB, by, at, kind, payload, ...part });
+}
+const finding = (pattern: string, severity: number, at?: string) =>
+	entry('finding', { pattern, severity, onset: 'service' }, { at });
+const reading = (value: number) =>
+	entry('reading', {
+		characteristic: 'diameter',
+		station: 0,
+		angle: 0,
+		value,
+		typed: { text: String(value), unit: 'mm' }
+	});
+
+describe('fold', () => {
+	it('keeps the last severity of a pattern, and "clean" wipes earlier findings', () => {
+		const marks = [finding('crack', 1, '2026-01-01T10:00:00.000Z'), finding('crack', 3, '2026-01-01T10:01:00.000Z')];
+		expect(
+			fold(marks)
+				.parts.get(PART)!
+				.findings.map(({ payload }) => payload.severity)
+		).toEqual([3]);
+		const clean = entry('clean', {}, { at: '2026-01-01T10:02:00.000Z' });
+		expect(fold([...marks, clean]).parts.get(PART)).toMatchObject({ findings: [], clean: { id: clean.id } });
+	});
+	it('keeps both decisions of two people; the later stands', () => {
+		const first = entry(
+			'decision',
+			{ verdict: 'reuse', proposed: 'reuse' },
+			{ at: '2026-01-01T10:00:00.000Z', by: 'ines' }
+		);
+		const second = entry(
+			'decision',
+			{ verdict: 'replace', proposed: 'reuse', why: 'seen worse' },
+			{ at: '2026-01-01T10:05:00.000Z', by: 'odd' }
+		);
+		const record = fold([second, first]).parts.get(PART)!;
+		expect(record.decisions).toHaveLength(2);
+		expect(standingDecision(record)?.by).toBe('odd');
+	});
+	it('lets a withdraw be withdrawn', () => {
+		const mark = finding('chip', 1);
+		const undo = entry('withdraw', { entry: mark.id, why: 'undone' }, { at: '2026-01-01T10:01:00.000Z' });
+		const redo = entry('withdraw', { entry: undo.id, why: 'redone' }, { at: '2026-01-01T10:02:00.000Z' });
+		expect(fold([mark, undo]).parts.get(PART)).toBeUndefined();
+		expect(fold([mark, undo, redo]).parts.get(PART)!.findings).toHaveLength(1);
+	});
+	it('is the same for the same set, in any order and with repeats', () => {
+		const log = [
+			finding('crack', 1),
+			reading(17.98),
+			finding('crack', 2, '2026-01-01T11:00:00.000Z'),
+			entry('clean', {}, { at: '2026-01-01T09:00:00.000Z' }),
+			reading(17.97),
+			entry('note', { text: 'greasy' }),
+			entry('step', { step: 'isolate' })
+		];
+		log.push(entry('withdraw', { entry: log[1].id, why: 'wrong part' }, { at: '2026-01-01T12:00:00.000Z' }));
+		const expected = fold(log);
+		fc.assert(
+			fc.property(
+				fc.shuffledSubarray(log, { minLength: log.length }),
+				fc.array(fc.constantFrom(...log)),
+				(shuffled, repeats) => {
+					expect(fold(Object.freeze([...shuffled, ...repeats]))).toEqual(expected);
+				}
+			),
+			{ seed: 2, numRuns: 200 }
+		);
+	});
+	it('of nothing is nothing', () => expect(fold([]).parts.size).toBe(0));
+});
+
+describe('entrySchema', () => {
+	const good = {
+		id: PART,
+		job: JOB,
+		part: PART,
+		by: 'ines',
+		at: '2026-01-01T10:00:00.000Z',
+		kind: 'clean',
+		payload: {}
+	};
+	it.each([
+		['an unknown kind', { kind: 'guess' }],
+		['no id', { id: 'x' }],
+		['no moment', { at: 'yesterday' }],
+		['a field nobody knows', { mood: 'good' }],
+		['a look without its part', { part: undefined }]
+	])('refuses %s', (_, change) => {
+		expect(entrySchema.safeParse(good).success).toBe(true);
+		expect(entrySchema.safeParse({ ...good, ...change }).success).toBe(false);
+	});
+	it('refuses a reading that is not finite', () => {
+		const payload = {
+			characteristic: 'diameter',
+			station: 0,
+			angle: 0,
+			value: Infinity,
+			typed: { text: '1', unit: 'mm' }
+		};
+		expect(entrySchema.safeParse({ ...good, kind: 'reading', payload }).success).toBe(false);
+	});
+});
+
+describe('checkEntry', () => {
+	const job = { sheet, scope: 'full' as const, stationOfPart: new Map([[PART, 'plunger']]) };
+	it('takes what fits', () => expect(checkEntry(reading(17.98), job)).toBeUndefined());
+	it.each([
+		['a part that is not on the mat', reading(17.98), { ...job, stationOfPart: new Map() }, 'unknownPart'],
+		['a station outside of the scope', reading(17.98), { ...job, scope: 'valves' as const }, 'unknownPart'],
+		['a pattern of another part', finding('pinched', 1), job, 'patternNotOfPart'],
+		['a reading ten times too large', reading(179.8), job, 'implausible'],
+		[
+			'an overrule without its reason',
+			entry('decision', { verdict: 'reuse', proposed: 'replace' }),
+			job,
+			'overruleWithoutReason'
+		],
+		['a step that the sheet has not', entry('step', { step: 'dance' }), job, 'unknownStep']
+	])('refuses %s', (_, bad, facts, code) => expect(checkEntry(bad, facts)).toMatchObject({ code }));
+	it('refuses a size, a place or a unit that the sheet has not', () => {
+		const change = (payload: object) =>
+			({ ...reading(17.98), payload: { ...reading(17.98).payload, ...payload } }) as Entry;
+		expect(checkEntry(change({ characteristic: 'bore' }), job)).toMatchObject({ code: 'characteristicNotOnSheet' });
+		expect(checkEntry(change({ station: 7 }), job)).toMatchObject({ code: 'placeNotOnGrid' });
+		expect(checkEntry(change({ typed: { text: '17.98', unit: 'bar' } }), job)).toMatchObject({ code: 'wrongUnit' });
+	});
+});
+
+describe('checkPlausible', () => {
+	const plunger = sheet.stations.find(({ key }) => key === 'plunger')!.characteristics[0];
+	it.each([
+		[0.708, 'inch'],
+		[457, 'inch'],
+		[1.8, 'tenfold'],
+		[18_000, 'thousandfold'],
+		[3, undefined],
+		[3000, undefined]
+	])('a plunger of %d mm is not believed', (value, suspect) =>
+		expect(checkPlausible(value, plunger)).toMatchObject({ code: 'implausible', suspect })
+	);
+	it('worn and new sizes are', () =>
+		[17.5, 18, 18.05].forEach((value) => expect(checkPlausible(value, plunger)).toBeUndefined()));
+});
+
+describe('model sheet', () => {
+	it('of the demo is whole: one L1 stack, scopes prune it', () => {
+		expect(sheet.layout).toBe('L1');
+		expect(stationsInScope(sheet, 'packing').map(({ key }) => key)).not.toContain('inletSeat');
+		expect(stationsInScope(sheet, 'full').length).toBe(sheet.stations.length);
+	});
+	it('says line and path of what breaks it', () => {
+		const lineOf = (needle: string) => text.split('\n').findIndex((line) => line.includes(needle)) + 1;
+		const broken = text
+			.replace('"cylinders": 3', '"cylinders": "three"')
+			.replace('"mate":"inletSeat"', '"mate":"nowhere"');
+		const read = readSheet(broken);
+		expect(read).toMatchObject({ faults: [{ line: lineOf('"cylinders"'), path: 'cylinders' }] });
+		const alone = readSheet(text.replace('"mate":"inletSeat"', '"mate":"nowhere"'));
+		expect(alone).toMatchObject({
+			faults: [{ line: lineOf('"key":"inletValve"'), message: expect.stringContaining('nowhere') }]
+		});
+	});
+	it('says where the text stops being JSON', () => {
+		const read = readSheet('{\n\t"model": "x",\n\t"maker": ,\n}');
+		expect(read).toMatchObject({ kind: 'faults', faults: [{ line: 3 }] });
+	});
+	it.each([
+		['a limit on the wrong side of new', '"min":17.95', '"min":18.5', /below nominal/],
+		['a size that the part has not', '"key":"diameter"', '"key":"mood"', /has no "mood"/],
+		['a step after one that comes later', '"after":["isolate"]', '"after":["clean"]', /not an earlier step/]
+	])('refuses %s', (_, from, to, message) => {
+		const read = readSheet(text.replace(from, to));
+		expect(read.kind === 'faults' && read.faults[0].message).toMatch(message);
+	});
+});

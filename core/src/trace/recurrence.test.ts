@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { binomialUpperTail, poissonRate, recurrences, type Look } from '.';
+import { relativeError } from '../number/testing';
+
+describe('poissonRate', () => {
+	// Garwood limits by scipy 1.10.1's chi-square quantiles.
+	it.each([
+		[0, 0, 3.6888794541139354],
+		[1, 0.025317807984289876, 5.571643390938898],
+		[3, 0.6186721228956014, 8.767273069742323],
+		[10, 4.7953886961324335, 18.39035604201778]
+	])('exact interval of %d events', (events, low, high) => {
+		const rate = poissonRate(events, 1000);
+		expect(relativeError(rate.low, low)).toBeLessThan(1e-10);
+		expect(relativeError(rate.high, high)).toBeLessThan(1e-10);
+	});
+	it('holds the rate between its limits, and shrinks with exposure', () =>
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 400 }), fc.double({ min: 1, max: 1e6, noNaN: true }), (events, hours) => {
+				const { low, high, per1000h } = poissonRate(events, hours);
+				expect(low).toBeLessThanOrEqual(per1000h);
+				expect(high).toBeGreaterThan(per1000h);
+				expect(relativeError(poissonRate(events, hours * 2).high, high / 2)).toBeLessThan(1e-12);
+			}),
+			{ seed: 9 }
+		));
+	it.each([
+		[-1, 10],
+		[1.5, 10],
+		[1, 0],
+		[1, NaN]
+	])('refuses %d events in %d hours', (events, hours) =>
+		expect(() => poissonRate(events, hours)).toThrow('poissonRate')
+	);
+});
+
+describe('binomialUpperTail', () => {
+	// scipy 1.10.1, binom.sf(k − 1, n, p).
+	it.each([
+		[5, 12, 0.3, 0.2763445304699998],
+		[3, 3, 0.1, 0.001],
+		[60, 100, 0.5, 0.02844396682049044]
+	])('P(X ≥ %d | %d, %d)', (k, n, p, reference) =>
+		expect(relativeError(binomialUpperTail(k, n, p), reference)).toBeLessThan(1e-10)
+	);
+	it('is 1 for none and falls with k', () => {
+		expect(binomialUpperTail(0, 0, 0.5)).toBe(1);
+		for (let k = 1; k <= 20; k++) expect(binomialUpperTail(k, 20, 0.4)).toBeLessThan(binomialUpperTail(k - 1, 20, 0.4));
+	});
+});
+
+describe('recurrences', () => {
+	const look = (cylinder: number, found: boolean): Look => ({
+		station: 'packing',
+		cylinder,
+		hours: 1000,
+		patterns: found ? ['oneSidedWear'] : []
+	});
+	it('finds the cylinder that always shows it', () => {
+		const looks = [1, 2, 3, 4, 5].flatMap(() => [look(1, false), look(2, true), look(3, false)]);
+		const [first, ...rest] = recurrences(looks);
+		expect(first).toMatchObject({
+			station: 'packing',
+			pattern: 'oneSidedWear',
+			cylinder: 2,
+			rate: { events: 5, hours: 5000 }
+		});
+		expect(first.pAlike).toBeCloseTo((1 / 3) ** 5, 14);
+		expect(rest).toEqual([]);
+	});
+	it('finds nothing odd where all cylinders show it alike', () => {
+		const looks = [1, 2, 3].flatMap((cylinder) => [look(cylinder, true), look(cylinder, true)]);
+		for (const one of recurrences(looks)) expect(one.pAlike).toBeGreaterThan(0.5);
+	});
+	it('counts a pattern once a look and says nothing of nothing', () => {
+		expect(recurrences([])).toEqual([]);
+		expect(recurrences([look(1, false)])).toEqual([]);
+		const twice = { ...look(1, true), patterns: ['oneSidedWear', 'oneSidedWear'] };
+		expect(recurrences([twice, look(2, false)])[0].rate.events).toBe(1);
+	});
+	it('has no test where there is no other cylinder', () =>
+		expect(recurrences([look(0, true)])[0]).toMatchObject({ others: undefined, pAlike: 1 }));
+});

@@ -1,0 +1,94 @@
+import type { Random } from './random';
+import { pumps, type DemoPump } from './shop';
+
+/** One visit of a pump to the shop. */
+export interface Visit {
+	readonly pump: DemoPump;
+	readonly at: Date;
+	readonly meterHours: number;
+	readonly interval: number;
+	readonly scope: 'packing' | 'plunger' | 'full';
+	readonly complaint: string;
+	readonly fixed: boolean;
+	/** How far the work on it has got at the demo's present moment. */
+	readonly stage: 'released' | 'stripping' | 'inspecting';
+}
+
+const YEARS = 4;
+const HOURS_A_DAY = 24;
+const DAY_MS = 86_400_000;
+const FIXED_AFTER_YEARS = 2.4; // the barge's rod was found out of line then; the quarry's plunger is still there
+const complaints = [
+	'Planned, hours reached',
+	'Water leak at the front',
+	'Pressure low',
+	'Pulsing pressure',
+	'Drips at the weep hole'
+];
+
+/** Every visit of every demo pump in the four years before `now`, in order of time; two of them are still open. */
+export function visits(now: Date, random: Random, fleet: readonly DemoPump[] = pumps): Visit[] {
+	const start = now.getTime() - YEARS * 365 * DAY_MS;
+	const closed = fleet.flatMap((pump) => visitsOf(pump, start, now.getTime() - 20 * DAY_MS, random));
+	closed.sort((a, b) => a.at.getTime() - b.at.getTime());
+	return [...closed, ...openVisits(now, closed, fleet)];
+}
+
+function* planned(pump: DemoPump, start: number, end: number, random: Random) {
+	let time = start + random.between(5, 90) * DAY_MS;
+	let meter = Math.round(random.between(200, 1500));
+	let interval = meter;
+	while (time < end) {
+		yield { time, meter, interval };
+		const early = pump.story === 'scoredPlungerKept' ? 0.55 : pump.story === 'oneSidedCylinder2' ? 0.75 : 1;
+		interval = Math.round(random.between(1250, 1950) * early);
+		meter += interval;
+		time += (interval / pump.hoursAYear) * 365 * DAY_MS;
+	}
+}
+
+function visitsOf(pump: DemoPump, start: number, end: number, random: Random): Visit[] {
+	return [...planned(pump, start, end, random)].map(({ time, meter, interval }, index) => ({
+		pump,
+		at: new Date(time),
+		meterHours: meter,
+		interval,
+		scope: index === 0 || index % 3 === 2 ? 'full' : random.chance(0.4) ? 'plunger' : 'packing',
+		complaint: pump.story ? 'Water leak at the front' : random.pick(complaints),
+		fixed: pump.story === 'oneSidedCylinder2' && time - start > FIXED_AFTER_YEARS * 365 * DAY_MS,
+		stage: 'released'
+	}));
+}
+
+// One pump waits to be stripped, one lies half inspected.
+function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPump[]): Visit[] {
+	const open = (pump: DemoPump, hoursAgo: number, stage: Visit['stage'], complaint: string): Visit => {
+		const last = closed.findLast((visit) => visit.pump === pump)!;
+		const interval = Math.round(((now.getTime() - last.at.getTime()) / DAY_MS / 365) * pump.hoursAYear);
+		const at = new Date(now.getTime() - hoursAgo * (DAY_MS / HOURS_A_DAY));
+		return {
+			pump,
+			at,
+			meterHours: last.meterHours + interval,
+			interval,
+			scope: 'full',
+			complaint,
+			fixed: false,
+			stage
+		};
+	};
+	const [ferry] = fleet;
+	const quarry = fleet.find(({ story }) => story === 'scoredPlungerKept') ?? fleet[1];
+	return [
+		open(quarry, 5, 'inspecting', 'Water leak at the front, again'),
+		open(ferry, 2, 'stripping', 'Pressure low, drips at the weep hole')
+	];
+}
+
+/** A larger fleet for trying volume: the demo's pumps over and over, without their stories, under further serials. */
+export function fleetOf(count: number): DemoPump[] {
+	return Array.from({ length: count }, (_, i) => {
+		const like = pumps[i % pumps.length];
+		return i < pumps.length ? like : { ...like, serial: `KV18-${1000 + i}`, tag: `Volume ${i}`, story: undefined };
+	});
+}

@@ -1,0 +1,181 @@
+import { judge, type Policy, type ShopGauge } from '@exetasis/core/decide';
+import { partType, type PatternKey, type Severity } from '@exetasis/core/part';
+import {
+	discardLimit,
+	fold,
+	untouched,
+	type Entry,
+	type ModelSheet,
+	type Onset,
+	type SheetCharacteristic,
+	type Station,
+	type Verdict
+} from '@exetasis/core/record';
+import type { Random } from './random';
+import type { DemoPump } from './shop';
+import { shareUsed, stationOf, type TruePart } from './wear';
+
+/** A rebuild as the demo's technician meets it: the parts on the mat and their true condition. */
+export interface Rebuild {
+	readonly job: string;
+	readonly by: string;
+	readonly at: Date;
+	readonly pump: DemoPump;
+	readonly sheet: ModelSheet;
+	readonly cells: readonly {
+		part: string;
+		station: string;
+		cylinder: number;
+		hours: number | null;
+		asFitted: Record<string, number>;
+		truth: TruePart;
+	}[];
+	readonly gauges: readonly ShopGauge[];
+	readonly policy: Policy;
+	/** Hours since the rebuild before. */
+	readonly interval: number;
+	/** True once the story's cause has been put right. */
+	readonly fixed: boolean;
+	/** How far the work got: everything, or half of the parts looked at and nothing decided. */
+	readonly progress: 'whole' | 'half';
+	readonly makeId: (at: Date) => string;
+}
+
+interface Mark {
+	pattern: PatternKey;
+	severity: Severity;
+	onset: Onset;
+}
+
+/** What an inspection writes into the bench log: looks, readings and decisions for every part on the mat. */
+export function inspect(rebuild: Rebuild, random: Random): Entry[] {
+	const entries: Entry[] = [];
+	let clock = rebuild.at.getTime();
+	const add = (entry: object) => {
+		clock += Math.round(random.between(4, 25)) * 1000;
+		const at = new Date(clock);
+		entries.push({ id: rebuild.makeId(at), job: rebuild.job, by: rebuild.by, at: at.toISOString(), ...entry } as Entry);
+	};
+	for (const step of rebuild.sheet.steps) add({ kind: 'step', payload: { step: step.key } });
+	const cells =
+		rebuild.progress === 'half' ? rebuild.cells.slice(0, Math.ceil(rebuild.cells.length / 2)) : rebuild.cells;
+	for (const cell of cells) {
+		const station = stationOf(rebuild.sheet, cell.station);
+		const marks = marksOn(rebuild, cell, station, random);
+		if (marks.length === 0) add({ kind: 'clean', part: cell.part, payload: {} });
+		for (const mark of marks) add({ kind: 'finding', part: cell.part, payload: mark });
+		for (const payload of readingsOf(station, marks.length > 0, cell.truth, rebuild.gauges, random))
+			add({ kind: 'reading', part: cell.part, payload });
+	}
+	if (rebuild.progress === 'whole')
+		for (const { part, payload } of decisions(rebuild, entries)) add({ kind: 'decision', part, payload });
+	return entries;
+}
+
+function marksOn(rebuild: Rebuild, cell: Rebuild['cells'][number], station: Station, random: Random): Mark[] {
+	const told = storyMarks(rebuild, cell);
+	if (told.length > 0) return told;
+	const used = shareUsed(cell.truth, station);
+	const severity: Severity = used > 1 ? 3 : used > 0.7 ? 2 : 1;
+	const service = (pattern: PatternKey, level: Severity = severity): Mark[] => [
+		{ pattern, severity: level, onset: 'service' }
+	];
+	const wear: Partial<Record<string, PatternKey>> = {
+		vRing: 'insideWear',
+		lipSeal: 'lipFlat',
+		oRing: 'flatSet',
+		plunger: 'wearBand',
+		valveSeat: 'faceWorn',
+		valve: 'faceWorn',
+		spring: 'short'
+	};
+	const pattern = wear[station.type];
+	if (pattern && used > 0.45 && random.chance(0.75)) return service(pattern, station.type === 'plunger' ? 1 : severity);
+	if (station.type === 'sealRetainer' || station.type === 'wick')
+		return random.chance(0.04) ? service('soiled', 1) : [];
+	if (station.type === 'oRing' && random.chance(0.015)) return [{ pattern: 'pinched', severity: 1, onset: 'assembly' }];
+	if (station.type === 'plunger' && random.chance(0.02)) return service('axialScoring', random.chance(0.5) ? 2 : 1);
+	if (station.type === 'sealCase' && random.chance(0.02))
+		return [{ pattern: 'pryMark', severity: 1, onset: 'handling' }];
+	if (station.type === 'vRing' && random.chance(0.012)) return service('oneSidedWear', 2);
+	if (station.type === 'valveSeat' && random.chance(0.03)) return service('pitted', random.chance(0.4) ? 2 : 1);
+	return [];
+}
+
+// What the planted stories leave behind.
+function storyMarks({ pump, fixed }: Rebuild, { station, cylinder }: Rebuild['cells'][number]): Mark[] {
+	if (fixed) return [];
+	const mark = (pattern: PatternKey, severity: Severity): Mark[] => [{ pattern, severity, onset: 'service' }];
+	if (pump.story === 'oneSidedCylinder2' && cylinder === 2) {
+		if (station === 'packing') return mark('oneSidedWear', 2);
+		if (station === 'plunger') return mark('oneSidedWear', 1);
+	}
+	if (pump.story === 'scoredPlungerKept' && cylinder === 1) {
+		if (station === 'plunger') return mark('axialScoring', 1);
+		if (station === 'packing') return mark('insideWear', 3);
+	}
+	return [];
+}
+
+// The technician measures what the sheet always asks for, and the rest where something was found.
+function* readingsOf(
+	station: Station,
+	suspicious: boolean,
+	truth: TruePart,
+	gauges: readonly ShopGauge[],
+	random: Random
+) {
+	for (const characteristic of station.characteristics.filter(({ when }) => suspicious || when === 'always')) {
+		const { instrument } = partType(station.type).characteristics.find(({ key }) => key === characteristic.key)!;
+		const gauge = gauges.find(({ kind }) => kind === instrument)!;
+		const { stations, anglesDeg } = characteristic.grid ?? { stations: [''], anglesDeg: [0] };
+		for (const [place] of stations.entries()) {
+			for (const [angle] of anglesDeg.entries()) {
+				const value = readingAt(characteristic, truth, gauge, { place, angle, places: stations.length }, random);
+				const text = value.toFixed(gauge.facts.resolution < 0.01 ? 3 : 2);
+				const typed = { text, unit: characteristic.unit };
+				yield {
+					characteristic: characteristic.key,
+					station: place,
+					angle,
+					value: Number(text),
+					typed,
+					gauge: gauge.id
+				};
+			}
+		}
+	}
+}
+
+// The seal track wears most in its middle; a reading adds the gauge's own scatter and its display's step.
+function readingAt(
+	characteristic: SheetCharacteristic,
+	truth: TruePart,
+	{ facts }: ShopGauge,
+	at: { place: number; angle: number; places: number },
+	random: Random
+): number {
+	const share = at.places === 3 ? [0.7, 1, 0.6][at.place] * (at.angle === 0 ? 1 : 0.93) : 1;
+	const { key, nominal } = characteristic;
+	const towards = discardLimit(characteristic).side === 'min' ? -1 : 1;
+	const scatter = Math.hypot(facts.repeatability, facts.reproducibility);
+	const value = nominal + towards * truth.wear.get(key)! * share + random.normal(0, scatter);
+	return Math.max(facts.resolution, Math.round(value / facts.resolution) * facts.resolution);
+}
+
+// The technician follows the proposal, but for the story of the scored plunger that is kept again and again; what is
+// still too close, unmeasured or dirty is looked at a second time and then kept.
+function* decisions({ cells, sheet, gauges, policy, pump, fixed }: Rebuild, entries: readonly Entry[]) {
+	const { parts } = fold(entries);
+	for (const { part, station: key, cylinder, hours, asFitted } of cells) {
+		const station = stationOf(sheet, key);
+		const record = parts.get(part) ?? untouched;
+		const { verdict: proposed } = judge({ station, record, hours: hours ?? undefined, asFitted, gauges, policy });
+		const keptPlunger = pump.story === 'scoredPlungerKept' && !fixed && key === 'plunger' && cylinder === 1;
+		const verdict: Verdict = keptPlunger || proposed === 'lookAgain' || proposed === 'open' ? 'reuse' : proposed;
+		const why = keptPlunger
+			? 'Scratches are light, it will do with new packing'
+			: 'Looked at again, good enough to the eye';
+		yield { part, payload: verdict === proposed ? { verdict, proposed } : { verdict, proposed, why } };
+	}
+}

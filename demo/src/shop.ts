@@ -1,0 +1,185 @@
+import type { UnitPreference } from '@exetasis/core/quantity';
+
+/** Harrow Sound Pump Works: a made-up shop on a made-up archipelago. Every name and number here is invented. */
+export const shop = { name: 'Harrow Sound Pump Works', currency: 'EUR' };
+
+export const sites = [
+	'Ferry Lantern',
+	'Ferry Oyster Light',
+	'Hotel Saltholm',
+	'Hotel Brackwater',
+	'Net barge Kestrel',
+	'Net barge Fulmar',
+	'Quarry Greyback',
+	'Quarry Stonehythe'
+];
+
+interface Person {
+	readonly key: string;
+	readonly name: string;
+	readonly email: string;
+	readonly role: 'technician' | 'lead' | 'viewer';
+	readonly units?: UnitPreference;
+}
+
+/** The password of all demo accounts; the sign-in page says it, and only where demo data are loaded. */
+export const demoPassword = 'harrow-sound';
+
+export const people: readonly Person[] = [
+	{ key: 'ines', name: 'Ines Tarn', email: 'ines@harrow.example', role: 'technician' },
+	{ key: 'odd', name: 'Odd Veller', email: 'odd@harrow.example', role: 'technician' },
+	{ key: 'mara', name: 'Mara Quill', email: 'mara@harrow.example', role: 'lead' },
+	{ key: 'bo', name: 'Bo Farrier', email: 'bo@harrow.example', role: 'viewer' }
+];
+
+/** A second shop, so that one can see that shops do not see each other. */
+export const otherShop = {
+	name: 'Skerry Mechanical (second demo shop)',
+	currency: 'EUR',
+	lead: { name: 'Una Brandt', email: 'una@skerry.example', role: 'lead' as const }
+};
+
+interface Gauge {
+	readonly name: string;
+	readonly kind: string;
+	readonly resolution: number;
+	readonly repeatability: number;
+	readonly reproducibility: number;
+	readonly expandedU: number;
+	/** Months from the demo's end back to the calibration; it is good for twelve. */
+	readonly calibratedMonthsAgo: number;
+}
+
+export const gauges: readonly Gauge[] = [
+	{
+		name: 'Micrometer 0–25 no. 1',
+		kind: 'micrometer',
+		resolution: 0.001,
+		repeatability: 0.0012,
+		reproducibility: 0.0008,
+		expandedU: 0.002,
+		calibratedMonthsAgo: 4
+	},
+	{
+		name: 'Micrometer 0–25 no. 2',
+		kind: 'micrometer',
+		resolution: 0.01,
+		repeatability: 0.004,
+		reproducibility: 0.002,
+		expandedU: 0.004,
+		calibratedMonthsAgo: 14
+	},
+	{
+		name: 'Caliper 150',
+		kind: 'caliper',
+		resolution: 0.01,
+		repeatability: 0.012,
+		reproducibility: 0.008,
+		expandedU: 0.03,
+		calibratedMonthsAgo: 7
+	},
+	{
+		name: 'Depth gauge',
+		kind: 'depth gauge',
+		resolution: 0.01,
+		repeatability: 0.015,
+		reproducibility: 0.01,
+		expandedU: 0.03,
+		calibratedMonthsAgo: 7
+	},
+	{
+		name: 'Pin gauges 17–19',
+		kind: 'pin gauge',
+		resolution: 0.02,
+		repeatability: 0.012,
+		reproducibility: 0.01,
+		expandedU: 0.004,
+		calibratedMonthsAgo: 10
+	},
+	{
+		name: 'Bore gauge 18–30',
+		kind: 'bore gauge',
+		resolution: 0.002,
+		repeatability: 0.004,
+		reproducibility: 0.003,
+		expandedU: 0.006,
+		calibratedMonthsAgo: 3
+	},
+	{
+		name: 'Feeler gauges',
+		kind: 'feeler gauge',
+		resolution: 0.01,
+		repeatability: 0.006,
+		reproducibility: 0.006,
+		expandedU: 0.006,
+		calibratedMonthsAgo: 11
+	},
+	{
+		name: 'Loupe with scale',
+		kind: 'loupe',
+		resolution: 0.05,
+		repeatability: 0.03,
+		reproducibility: 0.03,
+		expandedU: 0.02,
+		calibratedMonthsAgo: 8
+	},
+	{
+		name: 'Durometer A',
+		kind: 'durometer',
+		resolution: 0.5,
+		repeatability: 0.8,
+		reproducibility: 0.6,
+		expandedU: 1,
+		calibratedMonthsAgo: 5
+	},
+	{
+		name: 'Spring tester',
+		kind: 'spring tester',
+		resolution: 0.1,
+		repeatability: 0.12,
+		reproducibility: 0.05,
+		expandedU: 0.2,
+		calibratedMonthsAgo: 2
+	}
+];
+
+export type Story = 'oneSidedCylinder2' | 'scoredPlungerKept';
+
+export interface DemoPump {
+	readonly serial: string;
+	readonly tag: string;
+	readonly site: string;
+	readonly liquid: string;
+	readonly pressureMPa: number;
+	/** Hours run in a year. */
+	readonly hoursAYear: number;
+	/** How hard this duty wears, 1 = ordinary. */
+	readonly harshness: number;
+	readonly story?: Story;
+}
+
+const pump = (
+	serial: string,
+	tag: string,
+	site: string,
+	liquid: string,
+	pressureMPa: number,
+	hoursAYear: number,
+	harshness: number,
+	story?: Story
+): DemoPump => ({ serial, tag, site, liquid, pressureMPa, hoursAYear, harshness, story });
+
+export const pumps: readonly DemoPump[] = [
+	pump('KV18-0107', 'Port set', 'Ferry Lantern', 'Seawater', 6, 4200, 1),
+	pump('KV18-0108', 'Starboard set', 'Ferry Lantern', 'Seawater', 6, 4000, 1.05),
+	pump('KV18-0131', 'Day tank', 'Ferry Oyster Light', 'Seawater', 6, 4600, 1.1),
+	pump('KV18-0164', 'House pump', 'Hotel Saltholm', 'Seawater', 5.8, 5200, 0.9),
+	pump('KV18-0165', 'Standby', 'Hotel Saltholm', 'Seawater', 5.8, 2600, 0.9),
+	pump('KV18-0190', 'House pump', 'Hotel Brackwater', 'Brackish water', 4.5, 5000, 0.8),
+	pump('KV18-0212', 'Washer 1', 'Net barge Kestrel', 'Seawater', 11, 3600, 1.3, 'oneSidedCylinder2'),
+	pump('KV18-0213', 'Washer 2', 'Net barge Kestrel', 'Seawater', 11, 3500, 1.25),
+	pump('KV18-0240', 'Washer', 'Net barge Fulmar', 'Seawater', 11, 3400, 1.3),
+	pump('KV18-0255', 'Line A', 'Quarry Greyback', 'Pond water', 9, 3000, 1.4),
+	pump('KV18-0256', 'Line B', 'Quarry Greyback', 'Pond water', 9, 3200, 1.4, 'scoredPlungerKept'),
+	pump('KV18-0270', 'Gate', 'Quarry Stonehythe', 'Pond water', 8, 2800, 1.2)
+];

@@ -1,0 +1,16 @@
+import type { SignedIn } from '$lib/server/auth/auth';
+
+declare global {
+	namespace App {
+		interface Locals {
+			user?: SignedIn;
+		}
+		interface Error {
+			message: string;
+			/** Under which id the server's log has the cause. */
+			id?: string;
+		}
+	}
+}
+
+export {};

@@ -1,0 +1,262 @@
+<!-- @component Judge: the proposed verdict with its reasons in words and figures; accept it, or overrule it with a reason. -->
+<script lang="ts">
+	import { dominantLine } from '@exetasis/core/measure';
+	import {
+		dimensionOf,
+		formatDifference,
+		formatNumber,
+		formatProbability,
+		formatQuantity,
+		formatWithUncertainty,
+		shownUnit
+	} from '@exetasis/core/quantity';
+	import { standingDecision, verdicts, type Verdict } from '@exetasis/core/record';
+	import type { JudgedCharacteristic } from '@exetasis/core/decide';
+	import { shortTime } from '$lib/ui/time';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { reasonSentence, verdictName } from '$lib/words/reasons';
+	import type { BenchPart, BenchState } from './bench.svelte';
+	import LimitStrip from './LimitStrip.svelte';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		locked: boolean;
+		ondecided: () => void;
+	}
+	let { bench, part, locked, ondecided }: Props = $props();
+	const units = unitsInUse();
+	const id = $props.id();
+
+	const proposed = $derived(part.judgement.verdict);
+	const standing = $derived(standingDecision(part.record));
+	const earlier = $derived(part.record.decisions.slice(0, -1));
+	const unit = (one: JudgedCharacteristic) => shownUnit(dimensionOf(one.sheet.unit), units());
+	const nameOf = (by: string) => bench.bench.people[by] ?? 'somebody';
+
+	let overruling = $state<Verdict>();
+	let why = $state('');
+	let problem = $state('');
+
+	/** Accepts the proposal as it stands; false where there is none to accept yet. */
+	export function accept(): boolean {
+		if (proposed === 'open' || !part.looked) return false;
+		bench.record({ kind: 'decision', part: part.cell.part, payload: { verdict: proposed, proposed } });
+		ondecided();
+		return true;
+	}
+
+	function choose(verdict: Verdict) {
+		if (verdict === proposed) return void accept();
+		overruling = verdict;
+		problem = '';
+	}
+
+	function overrule() {
+		if (!overruling) return;
+		if (why.trim() === '')
+			return void (problem = 'Write why: the record keeps the proposal and your reason side by side.');
+		bench.record({
+			kind: 'decision',
+			part: part.cell.part,
+			payload: { verdict: overruling, proposed, why: why.trim() }
+		});
+		overruling = undefined;
+		why = problem = '';
+		ondecided();
+	}
+
+	const settlement = (one: JudgedCharacteristic): string[] => {
+		const { settlement } = one;
+		if (!settlement) return [];
+		const more = settlement.moreReadings;
+		const own = more ? [`${more} more reading${more > 1 ? 's' : ''} at this place would settle it`] : [];
+		const others = settlement.gauges.map(({ id, readings }) => {
+			const name = bench.bench.gauges.find((gauge) => gauge.id === id)?.name;
+			return `${readings} reading${readings > 1 ? 's' : ''} with ${name} would settle it`;
+		});
+		return own.length + others.length > 0
+			? [...own, ...others]
+			: ['No gauge of the shop would settle it within reason: decide by eye, and say why'];
+	};
+	const sources = {
+		repeatability: 'repeatability',
+		resolution: 'resolution',
+		calibration: 'calibration',
+		temperature: 'temperature',
+		reproducibility: 'who measures'
+	};
+</script>
+
+<section aria-label="Judge">
+	<h2>
+		Judge
+		<span class="verdict {proposed}" data-testid="verdict">{standing ? 'proposed: ' : ''}{verdictName[proposed]}</span>
+	</h2>
+	{#if standing}
+		<p class="standing">
+			<b>{verdictName[standing.payload.verdict]}</b> stands: {nameOf(standing.by)}, {shortTime(standing.at)}{standing
+				.payload.why
+				? ` — “${standing.payload.why}”`
+				: ''}
+			{#each earlier as one (one.id)}
+				<br /><span class="soft"
+					>before: {verdictName[one.payload.verdict]}, {nameOf(one.by)}, {shortTime(one.at)}{one.payload.why
+						? ` — “${one.payload.why}”`
+						: ''}</span
+				>
+			{/each}
+		</p>
+	{/if}
+	{#each part.judgement.measured as one (one.sheet.key)}
+		{@const outlook = part.judgement.outlook[one.sheet.key]}
+		<LimitStrip judged={one} {outlook} />
+		<p class="value">
+			<span class="figures">{formatWithUncertainty(one.worst.value, one.budget.U, unit(one))}</span>
+			<span class="soft"
+				>{one.characteristic.name}, {one.places.length > 1 ? 'worst place, ' : ''}95 %; limit from {one.sheet
+					.limitFrom === 'maker'
+					? 'the maker'
+					: 'your shop'}{one.startIsNominal ? '; wear counted from nominal, not measured when fitted' : ''}</span
+			>
+		</p>
+		{#each settlement(one) as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
+		{#if one.worst.outlier !== undefined}<p class="doubt">
+				One reading there does not fit the others ({formatQuantity(one.worst.readings[one.worst.outlier], unit(one))}):
+				read it again.
+			</p>{/if}
+		<details>
+			<summary>Where the uncertainty comes from: mostly {sources[dominantLine(one.budget).line.source]}</summary>
+			<table class="list">
+				<thead
+					><tr><th>Source</th><th class="number">u</th><th class="number">share</th><th class="number">dof</th></tr
+					></thead
+				>
+				<tbody>
+					{#each one.budget.contributions as line (line.source)}
+						<tr>
+							<td>{sources[line.source]}</td>
+							<td class="number">{formatDifference(line.u, unit(one), unit(one) === 'in' ? 5 : 4)}</td>
+							<td class="number">{formatProbability((line.u / one.budget.u) ** 2)}</td>
+							<td class="number">{line.dof === Infinity ? '∞' : formatNumber(line.dof)}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+			<p class="soft">
+				Combined {formatDifference(one.budget.u, unit(one), unit(one) === 'in' ? 5 : 4)}, k = {formatNumber(
+					one.budget.k,
+					2
+				)} (JCGM 100). {one.gauge ? one.gauge.name : 'No gauge named: a shop caliper is assumed'}.
+			</p>
+		</details>
+	{/each}
+	<ul class="reasons">
+		{#each part.judgement.reasons as reason, index (index)}
+			<li>{reasonSentence(reason, part.station, units())}</li>
+		{/each}
+	</ul>
+	{#if !locked}
+		<div class="choices" role="group" aria-label="Decide">
+			{#each verdicts as verdict (verdict)}
+				<button
+					type="button"
+					class="press"
+					class:main={verdict === proposed && part.looked}
+					aria-pressed={standing?.payload.verdict === verdict}
+					disabled={!part.looked}
+					onclick={() => choose(verdict)}
+				>
+					{verdictName[verdict]}{verdict === proposed && part.looked ? ' ⏎' : ''}
+				</button>
+			{/each}
+		</div>
+		{#if !part.looked}<p class="soft">
+				Look first: mark what you see, or “Clean”. A part that goes in the bin is the best witness of the cause.
+			</p>{/if}
+		{#if overruling}
+			<div class="field overrule">
+				<label for="{id}-why">Why {verdictName[overruling].toLowerCase()}, against the proposal?</label>
+				<!-- svelte-ignore a11y_autofocus -->
+				<input
+					id="{id}-why"
+					autofocus
+					bind:value={why}
+					aria-invalid={problem !== ''}
+					onkeydown={(event) => {
+						if (event.key === 'Enter') overrule();
+						event.stopPropagation();
+					}}
+				/>
+				{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+				<div class="choices">
+					<button type="button" class="press main" onclick={overrule}>Overrule</button>
+					<button type="button" class="press" onclick={() => (overruling = undefined)}>Leave it</button>
+				</div>
+			</div>
+		{/if}
+	{/if}
+</section>
+
+<style>
+	.verdict {
+		margin-left: 0.5rem;
+		padding: 0 0.4rem;
+		border-bottom: 3px solid var(--ink-soft);
+	}
+	.verdict.reuse {
+		border-color: var(--sound);
+	}
+	.verdict.replace {
+		border-color: var(--pencil);
+	}
+	.verdict.lookAgain {
+		border-bottom-style: wavy;
+		text-decoration: underline wavy var(--doubt);
+		border-color: transparent;
+	}
+	.standing {
+		border-left: 3px solid var(--ink-soft);
+		padding-left: 0.6rem;
+		margin: 6px 0;
+		font-size: 0.9rem;
+	}
+	.value .figures {
+		font-size: 1.1rem;
+		font-weight: 600;
+		white-space: nowrap;
+	}
+	.value .soft {
+		font-size: 0.82rem;
+	}
+	.doubt {
+		color: var(--doubt);
+		font-size: 0.9rem;
+	}
+	.reasons {
+		list-style: square;
+		padding-left: 1.1rem;
+		margin: 6px 0;
+		font-size: 0.92rem;
+	}
+	details summary {
+		min-height: 44px;
+		display: flex;
+		align-items: center;
+		cursor: pointer;
+		color: var(--mark);
+		font-size: 0.88rem;
+	}
+	details table {
+		font-size: 0.85rem;
+	}
+	.choices {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin-top: 6px;
+	}
+	.overrule {
+		margin-top: 8px;
+	}
+</style>

@@ -1,0 +1,159 @@
+import { getContext, setContext } from 'svelte';
+import { v7 as uuidv7 } from 'uuid';
+import { judge, type Judgement } from '@exetasis/core/decide';
+import {
+	fold,
+	isLookedAt,
+	standingDecision,
+	stationsInScope,
+	untouched,
+	type Entry,
+	type EntryOf,
+	type PartRecord,
+	type Station
+} from '@exetasis/core/record';
+import type { Bench, MatCell } from '$lib/server/jobs';
+import { Outbox, type Refusal } from './outbox.svelte';
+
+/** One part on the mat with all that is known and judged of it. */
+export interface BenchPart {
+	readonly cell: MatCell;
+	readonly station: Station;
+	readonly record: PartRecord;
+	readonly judgement: Judgement;
+	readonly looked: boolean;
+}
+
+type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'job' | 'by' | 'at'> : never) : never;
+
+/** One job on the bench, as this browser has it: the log as far as it is known, and what follows from it. */
+export class BenchState {
+	readonly bench: Bench;
+	readonly user: string;
+	readonly stations: readonly Station[];
+	readonly outbox: Outbox;
+	#entries = $state.raw<ReadonlyMap<string, Entry>>(new Map());
+	refusals = $state.raw<readonly Refusal[]>([]);
+
+	readonly log = $derived(fold(this.#entries.values()));
+	readonly #judged = new Map<string, BenchPart>();
+
+	/** All parts of the mat by place. Only parts whose record has changed are judged anew. */
+	readonly parts = $derived.by(() => {
+		const parts = new Map<string, BenchPart>();
+		for (const cell of this.bench.cells) parts.set(placeKey(cell.station, cell.cylinder), this.#partOf(cell));
+		return parts as ReadonlyMap<string, BenchPart>;
+	});
+
+	constructor(bench: Bench, user: string) {
+		this.bench = bench;
+		this.user = user;
+		this.stations = stationsInScope(bench.sheet, bench.job.scope);
+		this.#entries = new Map(bench.entries.map((entry) => [entry.id, entry]));
+		this.outbox = new Outbox(bench.job.id, user, (refusal) => this.#refused(refusal));
+	}
+
+	#partOf(cell: MatCell): BenchPart {
+		const record = this.log.parts.get(cell.part) ?? untouched;
+		const before = this.#judged.get(cell.part);
+		if (before && sameRecord(before.record, record)) return before;
+		const station = this.stations.find(({ key }) => key === cell.station)!;
+		const { gauges, policy } = this.bench;
+		const judgement = judge({
+			station,
+			record,
+			hours: cell.hours ?? undefined,
+			asFitted: cell.asFitted,
+			gauges,
+			policy
+		});
+		const part = { cell, station, record, judgement, looked: isLookedAt(record) };
+		this.#judged.set(cell.part, part);
+		return part;
+	}
+
+	/** Follows the job: unsent entries of an earlier page first, then what others add. Call the result to stop. */
+	follow(): () => void {
+		let close: (() => void) | undefined;
+		let stopped = false;
+		void this.outbox.open().then((opened) => {
+			this.merge(opened.left);
+			if (stopped) opened.close();
+			else close = opened.close;
+		});
+		const events = new EventSource(`/jobs/${this.bench.job.id}/events`);
+		events.onmessage = ({ data }) => this.merge(JSON.parse(data) as Entry[]);
+		return () => {
+			stopped = true;
+			events.close();
+			close?.();
+		};
+	}
+
+	/** Adds entries from wherever they come: the same entry twice changes nothing. */
+	merge(entries: readonly Entry[]): void {
+		const fresh = entries.filter(({ id }) => !this.#entries.has(id));
+		if (fresh.length === 0) return;
+		this.#entries = new Map([...this.#entries, ...fresh.map((entry) => [entry.id, entry] as const)]);
+	}
+
+	/** Records entries: at once on this screen, then in the browser's database, then on the server. */
+	record(...drafts: NewEntry[]): Entry[] {
+		const at = new Date().toISOString();
+		const common = { job: this.bench.job.id, by: this.user, at };
+		const entries = drafts.map((draft) => ({ ...draft, ...common, id: uuidv7() }) as Entry);
+		this.merge(entries);
+		void this.outbox.put(entries);
+		return entries;
+	}
+
+	/** Takes an entry back: it stays in the log and counts no more. */
+	withdraw(entry: Entry, why: string): void {
+		this.record({ kind: 'withdraw', payload: { entry: entry.id, why } });
+	}
+
+	/** The last thing that this person recorded here and that still counts, for undo. */
+	readonly lastOwn = $derived.by(() =>
+		[...this.#entries.values()].findLast(
+			({ id, by, kind }) =>
+				by === this.user && kind !== 'withdraw' && kind !== 'correction' && !this.log.withdrawn.has(id)
+		)
+	);
+
+	/** Marks a pattern on a part, makes it worse (slight → clear → severe), and at the fourth time takes it off. */
+	cyclePattern({ cell, record }: BenchPart, pattern: EntryOf<'finding'>['payload']['pattern']): void {
+		const standing = record.findings.find((finding) => finding.payload.pattern === pattern);
+		const severity = standing?.payload.severity;
+		if (standing && severity === 3) return this.withdraw(standing, 'marked by mistake');
+		const next = severity === undefined ? 1 : severity === 1 ? 2 : 3;
+		const onset = standing?.payload.onset ?? 'service';
+		this.record({ kind: 'finding', part: cell.part, payload: { pattern, severity: next, onset } });
+	}
+
+	#refused(refusal: Refusal): void {
+		const rest = new Map(this.#entries);
+		rest.delete(refusal.entry.id);
+		this.#entries = rest;
+		this.refusals = [...this.refusals, refusal];
+	}
+
+	dismiss(refusal: Refusal): void {
+		this.refusals = this.refusals.filter((one) => one !== refusal);
+	}
+}
+
+export const placeKey = (station: string, cylinder: number): string => `${station}/${cylinder}`;
+
+/** What is proposed, or what was decided where somebody has. */
+export const verdictOf = ({ record, judgement }: BenchPart) =>
+	standingDecision(record)?.payload.verdict ?? judgement.verdict;
+
+function sameRecord(a: PartRecord, b: PartRecord): boolean {
+	const ids = ({ findings, clean, readings, decisions, notes }: PartRecord) =>
+		[...findings, ...(clean ? [clean] : []), ...readings, ...decisions, ...notes].map(({ id }) => id).join();
+	return a === b || ids(a) === ids(b);
+}
+
+const KEY = Symbol('bench');
+export const provideBench = (bench: () => BenchState): void => void setContext(KEY, bench);
+export const benchInUse = (): (() => BenchState) => getContext(KEY);

@@ -1,0 +1,183 @@
+<!-- @component One cell of the mat: the part in section, with the inspector's marks on it. -->
+<script lang="ts">
+	import { patternName } from '@exetasis/core/part';
+	import { standingDecision } from '@exetasis/core/record';
+	import { verdictOf, type BenchPart } from '$lib/bench/bench.svelte';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import { verdictName } from '$lib/words/reasons';
+
+	interface Props {
+		part: BenchPart;
+		selected: boolean;
+		onselect: () => void;
+	}
+	let { part, selected, onselect }: Props = $props();
+
+	const verdict = $derived(verdictOf(part));
+	const decided = $derived(standingDecision(part.record) !== undefined);
+	const findings = $derived(part.record.findings);
+	const byHand = $derived(findings.some(({ payload }) => payload.onset === 'handling'));
+	const worst = $derived(
+		part.judgement.measured.reduce<(typeof part.judgement.measured)[number] | undefined>(
+			(most, one) => (!most || one.wear.share > most.wear.share ? one : most),
+			undefined
+		)
+	);
+	// Bar of wear used, 0 to 1 over its width; the whisker is ± U.
+	const used = $derived(worst && Math.min(1.2, Math.max(0, worst.wear.share)));
+	const whisker = $derived(worst && worst.budget.U / worst.wear.allowance);
+	const place = $derived(part.cell.cylinder === 0 ? '' : `, cylinder ${part.cell.cylinder}`);
+	const label = $derived(
+		[
+			`${part.station.name}${place}`,
+			!part.looked
+				? 'not looked at'
+				: findings.length > 0
+					? findings.map(({ payload }) => patternName(payload.pattern)).join(', ')
+					: 'clean',
+			worst ? `${Math.round(worst.wear.share * 100)} % of its wear used` : '',
+			decided ? `decided: ${verdictName[verdict]}` : part.looked ? `proposed: ${verdictName[verdict]}` : ''
+		]
+			.filter(Boolean)
+			.join('; ')
+	);
+</script>
+
+<button
+	type="button"
+	class="cell"
+	class:selected
+	class:decided
+	class:byHand
+	tabindex={selected ? 0 : -1}
+	aria-label={label}
+	data-place="{part.station.key}/{part.cell.cylinder}"
+	onclick={onselect}
+>
+	<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={38} />
+	<svg class="marks" viewBox="0 0 44 44" aria-hidden="true">
+		{#if verdict === 'reuse' && part.looked}
+			<ellipse class="sound" cx="22" cy="22" rx="20" ry="19" transform="rotate(-8 22 22)" />
+		{:else if verdict === 'replace' && (part.looked || decided)}
+			<path class="pencil" d="M3 40 41 4" />
+			{#if decided}<path class="pencil" d="M8 43 43 9" />{/if}
+		{:else if verdict === 'lookAgain'}
+			<path class="doubt" d="M3 40q3.2-5 6.4 0t6.4 0 6.4 0 6.4 0 6.4 0 5 0" />
+		{/if}
+		{#if byHand}
+			<path class="pencil thin" d="M7 3H3V41H7M37 3H41V41H37" />
+		{/if}
+	</svg>
+	{#if findings.length > 0}
+		<span class="count" aria-hidden="true"
+			>{#each findings.slice(0, 4) as { id, payload } (id)}<i style="height: {3 + 4 * payload.severity}px"
+				></i>{/each}</span
+		>
+	{/if}
+	{#if used !== undefined && whisker !== undefined}
+		<span class="bar" aria-hidden="true">
+			<span class="fill" class:over={used >= 1} style="width: {(used / 1.2) * 100}%"></span>
+			<span class="limit"></span>
+			<span
+				class="whisker"
+				style="left: {(Math.max(0, used - whisker) / 1.2) * 100}%; width: {(Math.min(1.2, 2 * whisker) / 1.2) * 100}%"
+			></span>
+		</span>
+	{/if}
+</button>
+
+<style>
+	.cell {
+		position: relative;
+		display: grid;
+		place-items: center;
+		width: 100%;
+		min-width: 44px;
+		height: 58px;
+		padding: 0 0 8px;
+		color: var(--ink);
+		background: transparent;
+		border: 1px solid transparent;
+		cursor: pointer;
+	}
+	.cell:hover {
+		background: color-mix(in oklab, var(--mark) 8%, transparent);
+	}
+	.cell.selected {
+		background: color-mix(in oklab, var(--mark) 14%, transparent);
+		border-color: var(--mark);
+		box-shadow: inset 0 0 0 1px var(--mark);
+	}
+	.cell:focus-visible {
+		outline-offset: -3px;
+	}
+	.marks {
+		position: absolute;
+		inset: 2px 50% auto auto;
+		width: 44px;
+		height: 44px;
+		transform: translateX(50%);
+		fill: none;
+		stroke-linecap: round;
+		stroke-width: 1.6;
+		stroke-dasharray: 3 3;
+		pointer-events: none;
+	}
+	.decided .marks {
+		stroke-dasharray: none;
+		stroke-width: 2;
+	}
+	.sound {
+		stroke: var(--sound);
+	}
+	.pencil {
+		stroke: var(--pencil);
+	}
+	.pencil.thin {
+		stroke-width: 1.4;
+		stroke-dasharray: none;
+	}
+	.doubt {
+		stroke: var(--doubt);
+		stroke-dasharray: none;
+	}
+	.count {
+		position: absolute;
+		top: 2px;
+		right: 2px;
+		display: flex;
+		gap: 2px;
+	}
+	.count i {
+		width: 3px;
+		background: var(--pencil);
+	}
+	.bar {
+		position: absolute;
+		inset: auto 4px 3px;
+		height: 5px;
+		border-bottom: 1px solid var(--ink-soft);
+	}
+	.fill {
+		position: absolute;
+		inset: 1px auto 1px 0;
+		background: var(--ink-soft);
+	}
+	.fill.over {
+		background: var(--pencil);
+	}
+	.limit {
+		position: absolute;
+		left: 83.33%;
+		top: -3px;
+		bottom: -1px;
+		width: 1.5px;
+		background: var(--pencil);
+	}
+	.whisker {
+		position: absolute;
+		top: 2px;
+		height: 1px;
+		background: var(--ink);
+	}
+</style>

@@ -1,0 +1,148 @@
+<!-- @component Part lives as lines over the pump's hours: one line a place, a mark where a life ended and how. -->
+<script lang="ts">
+	import { patternName, type PatternKey } from '@exetasis/core/part';
+	import { formatNumber } from '@exetasis/core/quantity';
+	import type { ModelSheet } from '@exetasis/core/record';
+	import type { LifeListing } from '$lib/server/parts';
+
+	interface Props {
+		sheet: ModelSheet;
+		lives: readonly LifeListing[];
+		hoursNow: number;
+	}
+	let { sheet, lives, hoursNow }: Props = $props();
+
+	// Places where nothing was ever replaced are one long line each; they are shown on demand.
+	let all = $state(false);
+	const places = $derived(
+		sheet.stations.flatMap((station) => {
+			const cylinders = station.per === 'pump' ? [0] : Array.from({ length: sheet.cylinders }, (_, i) => i + 1);
+			return cylinders.map((cylinder) => ({
+				station,
+				cylinder,
+				lives: lives.filter((life) => life.station === station.key && life.cylinder === cylinder)
+			}));
+		})
+	);
+	const shown = $derived(places.filter((place) => all || place.lives.length > 1));
+	const percent = (hours: number) => (hoursNow > 0 ? (100 * hours) / hoursNow : 0);
+	const ends = {
+		worn: 'worn',
+		damaged: 'damaged',
+		hurtAtStrip: 'hurt while stripping',
+		renewedGood: 'renewed although good'
+	} as const;
+
+	function words(life: LifeListing): string {
+		const from =
+			life.fittedHours === null ? 'fitted before the record began' : `fitted at ${formatNumber(life.fittedHours)} h`;
+		const to =
+			life.removedHours === null
+				? 'still running'
+				: `out at ${formatNumber(life.removedHours)} h, ${ends[life.endReason!]}`;
+		const found = life.patterns.map((pattern) => patternName(pattern as PatternKey)).join(', ');
+		return [from, to, found].filter(Boolean).join('; ');
+	}
+</script>
+
+<p class="legend soft">
+	<span class="mark worn">×</span> worn or damaged <span class="mark good">|</span> renewed although good
+	<span class="mark open">▸</span> running; dashed: fitted before the record began
+</p>
+<div class="lines" role="list" aria-label="Part lives over {formatNumber(hoursNow)} pump hours">
+	{#each shown as { station, cylinder, lives } (`${station.key}/${cylinder}`)}
+		<div class="place" role="listitem">
+			<span class="name">{cylinder <= 1 ? station.name : ''}</span>
+			<span class="figures">{cylinder || ''}</span>
+			<span class="track">
+				{#each lives as life (life.part)}
+					{@const start = percent(life.fittedHours ?? 0)}
+					{@const end = percent(life.removedHours ?? hoursNow)}
+					<span
+						class="life"
+						class:unknown={life.fittedHours === null}
+						style="left: {start}%; width: {Math.max(0, end - start)}%"
+						title={words(life)}
+						role="img"
+						aria-label={words(life)}
+					>
+						<span
+							class="mark {life.endReason === null
+								? 'open'
+								: life.endReason === 'worn' || life.endReason === 'damaged'
+									? 'worn'
+									: 'good'}"
+							>{life.endReason === null
+								? '▸'
+								: life.endReason === 'worn' || life.endReason === 'damaged'
+									? '×'
+									: '|'}</span
+						>
+					</span>
+				{/each}
+			</span>
+		</div>
+	{:else}<p class="soft">No part has been replaced yet.</p>{/each}
+</div>
+<div class="axis figures soft" aria-hidden="true">
+	<span>0 h</span><span>{formatNumber(hoursNow / 2)} h</span><span>{formatNumber(hoursNow)} h</span>
+</div>
+<button type="button" class="press" onclick={() => (all = !all)}
+	>{all ? 'Only places with replacements' : `All ${places.length} places`}</button
+>
+
+<style>
+	.legend,
+	.axis {
+		font-size: 0.78rem;
+	}
+	.place {
+		display: grid;
+		grid-template-columns: 11rem 1.2rem 1fr;
+		gap: 4px;
+		align-items: center;
+		font-size: 0.8rem;
+		height: 19px;
+	}
+	.name {
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	.track {
+		position: relative;
+		height: 17px;
+		border-left: 1px solid var(--line);
+		border-right: 1px solid var(--line);
+	}
+	.life {
+		position: absolute;
+		top: 8px;
+		border-top: 2px solid var(--ink-soft);
+	}
+	.life.unknown {
+		border-top-style: dashed;
+	}
+	.life .mark {
+		position: absolute;
+		right: -5px;
+		top: -11px;
+	}
+	.mark {
+		font-size: 14px;
+		line-height: 18px;
+		font-weight: 700;
+	}
+	.worn {
+		color: var(--pencil);
+	}
+	.good,
+	.open {
+		color: var(--ink-soft);
+	}
+	.axis {
+		display: flex;
+		justify-content: space-between;
+		margin-left: 12.7rem;
+	}
+</style>

@@ -1,0 +1,40 @@
+/** Who may do what: the one place that says so. A route that is not listed here is refused. */
+export const roles = ['technician', 'lead', 'viewer'] as const;
+export type Role = (typeof roles)[number];
+
+export type Action =
+	| 'look' // see everything of one's own shop
+	| 'work' // receive pumps, write the bench log, release jobs
+	| 'manage' // sheets, policy: what others' verdicts rest on
+	| 'self'; // own settings
+
+const allowed: Readonly<Record<Role, readonly Action[]>> = {
+	viewer: ['look', 'self'],
+	technician: ['look', 'work', 'self'],
+	lead: ['look', 'work', 'manage', 'self']
+};
+
+export const may = (role: Role, action: Action): boolean => allowed[role].includes(action);
+
+/** Open to everybody, signed in or not. */
+export const publicRoutes: readonly string[] = ['/signin', '/healthz'];
+
+/** Route and method → what one must be allowed to do. GET covers HEAD. */
+export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST', Action>>>> = {
+	'/': { GET: 'look' },
+	'/receive': { GET: 'work', POST: 'work' },
+	'/jobs/[job]': { GET: 'look' },
+	'/jobs/[job]/strip': { GET: 'look' },
+	'/jobs/[job]/inspect': { GET: 'look' },
+	'/jobs/[job]/release': { GET: 'look', POST: 'work' },
+	'/jobs/[job]/entries': { POST: 'work' },
+	'/jobs/[job]/events': { GET: 'look' },
+	'/pumps': { GET: 'look' },
+	'/pumps/[pump]': { GET: 'look' },
+	'/trace': { GET: 'look' },
+	'/gauges': { GET: 'look' },
+	'/sheets': { GET: 'look', POST: 'manage' },
+	'/sheets/[sheet]': { GET: 'look' },
+	'/settings': { GET: 'self', POST: 'self' },
+	'/signout': { POST: 'self' }
+};

@@ -1,0 +1,188 @@
+import { checkEntry, entrySchema, fold, type Entry, type EntryProblem, type JobFacts } from '@exetasis/core/record';
+import { may } from './access';
+import type { SignedIn } from './auth/auth';
+import { inTransaction, row, rows, type ShopScope } from './db/query';
+
+/** What became of one entry of a batch. */
+export type EntryAnswer =
+	| { readonly id: string; readonly result: 'accepted' | 'duplicate' }
+	| { readonly id: string; readonly result: 'refused'; readonly problem: RefusedBecause };
+
+export type RefusedBecause =
+	| EntryProblem
+	| { readonly code: 'malformed'; readonly path: string; readonly message: string }
+	| { readonly code: 'notYours' }
+	| { readonly code: 'otherJob' }
+	| { readonly code: 'released' }
+	| { readonly code: 'leadOnly' }
+	| { readonly code: 'idTaken' };
+
+/** More entries than this in one batch are refused whole: an hour off the network makes a few hundred. */
+export const MOST_ENTRIES = 2000;
+
+interface LockedJob extends JobFacts {
+	readonly released: boolean;
+}
+
+// Locked against a release in the same moment, not against other writers.
+async function lockJob(scope: ShopScope, jobId: string): Promise<LockedJob | undefined> {
+	const job = await row<{
+		released: boolean;
+		scope: JobFacts['scope'];
+		sheet: JobFacts['sheet'];
+		cells: [string, string][];
+	}>(
+		scope,
+		`
+		SELECT j.released_at IS NOT NULL AS released, j.scope, s.body AS sheet,
+			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c WHERE c.job_id = j.id) AS cells
+		FROM job j JOIN model_sheet s ON s.id = j.model_sheet_id
+		WHERE j.shop_id = $1 AND j.id = $2 FOR SHARE OF j`,
+		[jobId]
+	);
+	return job && { ...job, stationOfPart: new Map(job.cells) };
+}
+
+/**
+ * Adds a batch to a job's bench log: each entry is accepted, was there already, or is refused with why; one bad entry
+ * does not hold up the others. Sending a batch again changes nothing. Undefined where the shop has no such job.
+ */
+export function append(
+	scope: ShopScope,
+	user: SignedIn,
+	jobId: string,
+	batch: readonly unknown[]
+): Promise<EntryAnswer[] | undefined> {
+	return inTransaction(scope, async (within) => {
+		const job = await lockJob(within, jobId);
+		if (!job) return undefined;
+		const checked = batch.map((raw) => check(raw, jobId, user, job));
+		const good = checked.flatMap((one) => (one.entry ? [one.entry] : []));
+		const inserted = await insert(within, jobId, good);
+		const known = await alreadyThere(
+			within,
+			jobId,
+			good.filter((entry) => !inserted.has(entry.id))
+		);
+		return checked.map(({ id, problem }) => {
+			if (problem) return { id, result: 'refused' as const, problem };
+			if (inserted.has(id)) return { id, result: 'accepted' as const };
+			return known.has(id)
+				? { id, result: 'duplicate' as const }
+				: { id, result: 'refused' as const, problem: { code: 'idTaken' as const } };
+		});
+	});
+}
+
+function check(
+	raw: unknown,
+	jobId: string,
+	user: SignedIn,
+	job: LockedJob
+): { id: string; entry?: Entry; problem?: RefusedBecause } {
+	const id = typeof raw === 'object' && raw !== null && 'id' in raw ? String(raw.id) : '';
+	const parsed = entrySchema.safeParse(raw);
+	if (!parsed.success) {
+		const [issue] = parsed.error.issues;
+		return { id, problem: { code: 'malformed', path: issue.path.join('.'), message: issue.message } };
+	}
+	const entry = parsed.data;
+	const problem = refusal(entry, jobId, user, job) ?? checkEntry(entry, job);
+	return problem ? { id, problem } : { id, entry };
+}
+
+function refusal(entry: Entry, jobId: string, user: SignedIn, { released }: LockedJob): RefusedBecause | undefined {
+	if (entry.by !== user.id) return { code: 'notYours' };
+	if (entry.job !== jobId) return { code: 'otherJob' };
+	const correction = entry.kind === 'correction';
+	if (correction && !may(user.role, 'manage')) return { code: 'leadOnly' };
+	return released && !correction ? { code: 'released' } : undefined;
+}
+
+// Log and projections in one statement; what was there already is not projected twice.
+async function insert(scope: ShopScope, jobId: string, entries: readonly Entry[]): Promise<Set<string>> {
+	if (entries.length === 0) return new Set();
+	const added = await rows<{ id: string; kind: string }>(
+		scope,
+		`
+		WITH batch AS (
+			SELECT * FROM jsonb_to_recordset($3::jsonb) AS e(id uuid, part uuid, kind text, payload jsonb, by text, at timestamptz)
+		), added AS (
+			INSERT INTO log_entry (id, shop_id, job_id, part_id, kind, payload, by, at)
+			SELECT id, $1::uuid, $2::uuid, part, kind, payload, by, at FROM batch
+			ON CONFLICT (id) DO NOTHING RETURNING *
+		), looks AS (
+			INSERT INTO look (entry_id, shop_id, job_id, part_id, pattern, severity, onset, at)
+			SELECT id, shop_id, job_id, part_id, payload->>'pattern', (payload->>'severity')::smallint, payload->>'onset', at
+			FROM added WHERE kind IN ('finding', 'clean')
+		), readings AS (
+			INSERT INTO reading (entry_id, shop_id, job_id, part_id, characteristic, station, angle, value, gauge_id)
+			SELECT id, shop_id, job_id, part_id, payload->>'characteristic', (payload->>'station')::smallint,
+				(payload->>'angle')::smallint, (payload->>'value')::double precision, (payload->>'gauge')::uuid
+			FROM added WHERE kind = 'reading'
+		), decisions AS (
+			INSERT INTO decision (entry_id, shop_id, job_id, part_id, verdict, proposed, why, at)
+			SELECT id, shop_id, job_id, part_id, payload->>'verdict', payload->>'proposed', payload->>'why', at
+			FROM added WHERE kind = 'decision'
+		), told AS (
+			SELECT pg_notify('bench_log', jsonb_build_object('shop', $1::uuid, 'job', $2::uuid, 'from', min(seq), 'to', max(seq))::text)
+			FROM added HAVING count(*) > 0
+		)
+		SELECT added.id, added.kind FROM added LEFT JOIN told ON true`,
+		[jobId, JSON.stringify(entries)]
+	);
+	if (added.some(({ kind }) => kind === 'withdraw' || kind === 'correction')) await projectWithdrawn(scope, jobId);
+	return new Set(added.map(({ id }) => id));
+}
+
+// Which entries are withdrawn is the log's own answer (a withdraw may be withdrawn), so it is asked of fold.
+async function projectWithdrawn(scope: ShopScope, jobId: string): Promise<void> {
+	const { withdrawn } = fold(await entriesOf(scope, jobId));
+	for (const table of ['look', 'reading', 'decision']) {
+		await rows(
+			scope,
+			`
+			UPDATE ${table} SET withdrawn = (entry_id = ANY($3::uuid[]))
+			WHERE shop_id = $1 AND job_id = $2 AND withdrawn <> (entry_id = ANY($3::uuid[])) RETURNING 1`,
+			[jobId, [...withdrawn]]
+		);
+	}
+}
+
+async function alreadyThere(scope: ShopScope, jobId: string, entries: readonly Entry[]): Promise<Set<string>> {
+	if (entries.length === 0) return new Set();
+	const known = await rows<{ id: string }>(
+		scope,
+		'SELECT id FROM log_entry WHERE shop_id = $1 AND job_id = $2 AND id = ANY($3::uuid[])',
+		[jobId, entries.map(({ id }) => id)]
+	);
+	return new Set(known.map(({ id }) => id));
+}
+
+interface LogRow {
+	id: string;
+	job: string;
+	part: string | null;
+	kind: string;
+	payload: unknown;
+	by: string;
+	at: Date;
+}
+
+/** The job's entries in the order in which they arrived; within a range of the log where one is given. */
+export async function entriesOf(
+	scope: ShopScope,
+	jobId: string,
+	range: { from?: string; to?: string } = {}
+): Promise<Entry[]> {
+	const found = await rows<LogRow>(
+		scope,
+		`
+		SELECT id, job_id AS job, part_id AS part, kind, payload, by, at FROM log_entry
+		WHERE shop_id = $1 AND job_id = $2 AND seq BETWEEN $3::bigint AND $4::bigint ORDER BY seq`,
+		[jobId, range.from ?? '0', range.to ?? '9223372036854775807']
+	);
+	return found.map(
+		({ part, at, ...entry }) => ({ ...entry, ...(part ? { part } : {}), at: at.toISOString() }) as Entry
+	);
+}

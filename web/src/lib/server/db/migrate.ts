@@ -1,0 +1,22 @@
+import type { Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import * as foundation from './migrations/0001-foundation';
+
+const migrations = [foundation];
+const LOCK = 0x65786574; // any number of our own: "exet"
+
+/** Brings the schema up to date. Each migration is one transaction; two starts at once wait for each other. */
+export async function migrate(sequelize: Sequelize): Promise<string[]> {
+	return sequelize.transaction(async (lock) => {
+		await sequelize.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction: lock });
+		const umzug = new Umzug({
+			migrations: migrations.map(({ name, sql }) => ({
+				name,
+				up: () => sequelize.transaction((transaction) => sequelize.query(sql, { transaction }))
+			})),
+			storage: new SequelizeStorage({ sequelize, tableName: 'migration' }),
+			logger: undefined
+		});
+		return (await umzug.up()).map(({ name }) => name);
+	});
+}

@@ -1,0 +1,194 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { append } from './benchLog';
+import { benchOf, floorOf, receive, release } from './jobs';
+import { livesOf } from './parts';
+import { pumpById, pumpsOf, rebuildsOf } from './pumps';
+import { addSheet, sheetById, sheetsOf } from './sheets';
+import { traceOf } from './trace';
+import {
+	arrival,
+	decideAll,
+	entryOf,
+	freshDatabase,
+	makeShop,
+	MODEL,
+	openJob,
+	partAt,
+	sheetText,
+	type TestShop
+} from './testing';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let shop: TestShop;
+let other: TestShop;
+beforeAll(async () => {
+	database = await freshDatabase();
+	shop = await makeShop(database.db, 'Harrow');
+	other = await makeShop(database.db, 'Skerry');
+});
+afterAll(() => database.drop());
+
+const user = () => shop.people.technician;
+
+/** Receives a known pump again, finds these patterns on cylinder 2's packing, reuses everything, releases. */
+async function visit(pump: string, meterHours: number, patterns: readonly string[], onset = 'service') {
+	const bench = await openJob(shop, { pump: { id: pump }, meterHours });
+	const part = partAt(bench, 'packing', 2);
+	const findings = patterns.map((pattern) => entryOf(bench, user(), 'finding', { pattern, severity: 1, onset }, part));
+	const rest = decideAll(bench, user(), 'reuse').filter(
+		(entry) => findings.length === 0 || entry.kind !== 'clean' || entry.part !== part
+	);
+	await append(shop.scope, user(), bench.job.id, [...findings, ...rest]);
+	expect(await release(shop.scope, user().id, bench.job.id)).toMatchObject({ kind: 'released' });
+	return bench;
+}
+
+describe('receive', () => {
+	it('lays one part on the mat for every place that the work opens', async () => {
+		const bench = await openJob(shop, { scope: 'valves' });
+		expect(new Set(bench.cells.map(({ station }) => station))).toEqual(
+			new Set(['inletSpring', 'inletValve', 'inletSeat', 'dischargeSpring', 'dischargeValve', 'dischargeSeat'])
+		);
+		expect(bench.cells).toHaveLength(18);
+		expect(bench.cells.every(({ hours }) => hours === null)).toBe(true);
+	});
+	it('asks where the meter shows less than last time, and counts on where it was replaced', async () => {
+		const first = await openJob(shop, { meterHours: 5000 });
+		await append(shop.scope, user(), first.job.id, decideAll(first, user(), 'reuse'));
+		await release(shop.scope, user().id, first.job.id);
+		const again = arrival({ pump: { id: first.job.pumpId }, meterHours: 300 });
+		expect(await receive(shop.scope, user().id, again)).toEqual({ kind: 'meterWentBack', last: 5000 });
+		const replaced = await receive(shop.scope, user().id, { ...again, meterReplaced: { hoursOnOldMeter: 120 } });
+		expect(replaced.kind).toBe('received');
+		const bench = await benchOf(shop.scope, (replaced as { jobId: string }).jobId);
+		expect(bench!.job).toMatchObject({ meterHours: 300, pumpHours: 5000 + 120 + 300 });
+	});
+	it('refuses a second open job, a taken serial, an unknown model and another shop’s pump', async () => {
+		const { job } = await openJob(shop);
+		expect(await receive(shop.scope, user().id, arrival({ pump: { id: job.pumpId } }))).toEqual({
+			kind: 'openJob',
+			jobId: job.id
+		});
+		expect(await receive(shop.scope, user().id, arrival({ pump: { serial: job.serial, model: MODEL } }))).toMatchObject(
+			{ kind: 'serialTaken' }
+		);
+		expect(await receive(shop.scope, user().id, arrival({ pump: { serial: 'X-1', model: 'Nobody’s' } }))).toMatchObject(
+			{ kind: 'unknownModel' }
+		);
+		expect(await receive(other.scope, other.people.lead.id, arrival({ pump: { id: job.pumpId } }))).toEqual({
+			kind: 'unknownPump'
+		});
+	});
+	it('of one pump by two people at once opens one job', async () => {
+		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, []);
+		const results = await Promise.all(
+			[1, 2, 3].map(() => receive(shop.scope, user().id, arrival({ pump: { id: job.pumpId }, meterHours: 2500 })))
+		);
+		expect(results.filter(({ kind }) => kind === 'received')).toHaveLength(1);
+	});
+});
+
+async function openJobReleased() {
+	const bench = await openJob(shop);
+	await append(shop.scope, user(), bench.job.id, decideAll(bench, user(), 'reuse'));
+	await release(shop.scope, user().id, bench.job.id);
+	return bench;
+}
+
+describe('release', () => {
+	it('names every place that is open, and closes nothing', async () => {
+		const bench = await openJob(shop);
+		const part = partAt(bench, 'plunger', 1);
+		await append(shop.scope, user(), bench.job.id, [
+			entryOf(bench, user(), 'decision', { verdict: 'lookAgain', proposed: 'lookAgain' }, part)
+		]);
+		const result = await release(shop.scope, user().id, bench.job.id);
+		expect(result.kind).toBe('undecided');
+		const places = (result as { places: { station: string; cylinder: number; why: string }[] }).places;
+		expect(places).toHaveLength(bench.cells.length);
+		expect(places).toContainEqual({ station: 'plunger', cylinder: 1, why: 'lookAgain' });
+		expect((await floorOf(shop.scope)).some(({ id }) => id === bench.job.id)).toBe(true);
+	});
+	it('ends the lives of replaced parts and lets reused ones carry on', async () => {
+		const bench = await openJob(shop, { meterHours: 1000 });
+		const cracked = partAt(bench, 'plunger', 3);
+		const entries = decideAll(bench, user(), 'reuse').filter(({ part }) => part !== cracked);
+		entries.push(
+			entryOf(bench, user(), 'finding', { pattern: 'crack', severity: 1, onset: 'service' }, cracked),
+			entryOf(bench, user(), 'decision', { verdict: 'replace', proposed: 'replace' }, cracked)
+		);
+		await append(shop.scope, user(), bench.job.id, entries);
+		expect(await release(shop.scope, user().id, bench.job.id)).toEqual({
+			kind: 'released',
+			replaced: 1,
+			reused: bench.cells.length - 1
+		});
+		const lives = (await livesOf(shop.scope, bench.job.pumpId)).filter(
+			({ station, cylinder }) => station === 'plunger' && cylinder === 3
+		);
+		expect(lives).toMatchObject([
+			{ part: cracked, removedHours: 1000, endReason: 'damaged', patterns: ['crack'] },
+			{ fittedHours: 1000, removedHours: null, endReason: null }
+		]);
+		const next = await openJob(shop, { pump: { id: bench.job.pumpId }, meterHours: 1800 });
+		expect(next.cells.find(({ station, cylinder }) => station === 'plunger' && cylinder === 3)).toMatchObject({
+			hours: 800,
+			earlierLives: 1
+		});
+		expect(partAt(next, 'plunger', 1)).toBe(partAt(bench, 'plunger', 1));
+		expect(await release(shop.scope, user().id, bench.job.id)).toEqual({ kind: 'alreadyReleased' });
+		// The mat of the released job still shows what lay on it then.
+		expect(partAt((await benchOf(shop.scope, bench.job.id))!, 'plunger', 3)).toBe(cracked);
+	});
+});
+
+describe('trace', () => {
+	it('counts recurrences over hours between looks, and keeps marks made while stripping out', async () => {
+		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear']);
+		await visit(job.pumpId, 3000, ['oneSidedWear']);
+		await visit(job.pumpId, 4000, ['oneSidedWear']);
+		await visit(job.pumpId, 5000, ['lipTorn'], 'handling');
+		const trace = await traceOf(shop.scope, job.pumpId);
+		const [first, ...rest] = trace.recurrences;
+		expect(first).toMatchObject({
+			station: 'packing',
+			pattern: 'oneSidedWear',
+			cylinder: 2,
+			rate: { events: 3, hours: 4000 },
+			others: { events: 0, hours: 8000 }
+		});
+		expect(first.pAlike).toBeCloseTo(1 / 27, 12);
+		expect(rest).toEqual([]);
+		expect(trace.keptOut).toBe(1);
+	});
+});
+
+describe('one shop', () => {
+	it('sees nothing of another: jobs, pumps, sheets, lives, traces', async () => {
+		const { job } = await openJob(shop);
+		const mine = (await sheetsOf(shop.scope))[0];
+		expect(await benchOf(other.scope, job.id)).toBeUndefined();
+		expect(await pumpById(other.scope, job.pumpId)).toBeUndefined();
+		expect(await sheetById(other.scope, mine.id)).toBeUndefined();
+		expect(await pumpsOf(other.scope)).toEqual([]);
+		expect(await floorOf(other.scope)).toEqual([]);
+		expect(await rebuildsOf(other.scope, job.pumpId)).toEqual([]);
+		expect(await livesOf(other.scope, job.pumpId)).toEqual([]);
+		expect((await traceOf(other.scope, job.pumpId)).looks).toEqual([]);
+		expect(await release(other.scope, other.people.lead.id, job.id)).toEqual({ kind: 'unknownJob' });
+	});
+});
+
+describe('model sheets', () => {
+	it('are never changed: the same revision again is refused, the next one is taken', async () => {
+		expect(await addSheet(shop.scope, sheetText)).toEqual({ kind: 'revisionExists', model: MODEL, revision: 1 });
+		expect(await addSheet(other.scope, sheetText.replace('"revision": 1', '"revision": 2'))).toMatchObject({
+			kind: 'added'
+		});
+		expect(await sheetsOf(other.scope)).toMatchObject([{ model: MODEL, revision: 2 }]);
+	});
+	it('that break the schema are not taken, with line and path', async () => {
+		const added = await addSheet(shop.scope, sheetText.replace('"cylinders": 3', '"cylinders": 0'));
+		expect(added).toMatchObject({ kind: 'faults', faults: [{ path: 'cylinders' }] });
+	});
+});

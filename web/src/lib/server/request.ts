@@ -1,0 +1,26 @@
+import { error } from '@sveltejs/kit';
+import { validate } from 'uuid';
+import type { SignedIn } from './auth/auth';
+import { database } from './db/connection';
+import type { ShopScope } from './db/query';
+
+/** The signed-in person of a request that the access table has let through. */
+export function userOf(locals: App.Locals): SignedIn {
+	if (!locals.user) error(401, 'You are signed out. Sign in again; what you typed is kept.');
+	return locals.user;
+}
+
+/** The shop whose data this request may see: that of its person, and no other. */
+export const scopeOf = (locals: App.Locals): ShopScope => ({ db: database(), shopId: userOf(locals).shopId });
+
+/** An id from the address. Anything that is none, and anything of another shop, is the same "no such page". */
+export function idFrom(param: string): string {
+	if (!validate(param)) error(404, 'There is no such page.');
+	return param;
+}
+
+/** The thing asked for, or 404 where the shop has none. */
+export function found<T>(thing: T | undefined): T {
+	if (thing === undefined) error(404, 'There is no such page.');
+	return thing;
+}

@@ -1,0 +1,99 @@
+<!-- @component Rebuilds over the pump's hours: where the pattern was found on this cylinder, on others, or looked for and absent. -->
+<script lang="ts">
+	import { Chart, LinearScale, PointElement, ScatterController, Tooltip, Legend } from 'chart.js';
+	import { formatNumber } from '@exetasis/core/quantity';
+	import type { Recurrence } from '@exetasis/core/trace';
+	import type { PumpTrace } from '$lib/server/trace';
+
+	interface Props {
+		trace: PumpTrace;
+		picked: Recurrence;
+		name: string;
+	}
+	let { trace, picked, name }: Props = $props();
+	let canvas = $state<HTMLCanvasElement>();
+
+	Chart.register(ScatterController, LinearScale, PointElement, Tooltip, Legend);
+
+	const looks = $derived(trace.looks.filter(({ station }) => station === picked.station));
+	const cylinders = $derived([...new Set(looks.map(({ cylinder }) => cylinder))].sort((a, b) => a - b));
+	const points = (found: boolean) =>
+		looks
+			.filter((look) => look.patterns.includes(picked.pattern) === found)
+			.map(({ pumpHours, cylinder }) => ({ x: pumpHours, y: cylinder }));
+	const words = $derived(
+		cylinders
+			.map((cylinder) => {
+				const here = looks.filter((look) => look.cylinder === cylinder);
+				return `cylinder ${cylinder}: ${here.filter((look) => look.patterns.includes(picked.pattern)).length} of ${here.length} looks`;
+			})
+			.join('; ')
+	);
+
+	$effect(() => {
+		if (!canvas) return;
+		// The colours are light-dark() values: the browser resolves them only where they are used as a colour.
+		const resolved = (name: string) => {
+			canvas!.style.color = `var(${name})`;
+			return getComputedStyle(canvas!).color;
+		};
+		const [pencil, soft, line] = ['--pencil', '--ink-soft', '--line'].map(resolved);
+		const chart = new Chart(canvas, {
+			type: 'scatter',
+			data: {
+				datasets: [
+					{
+						label: `${name} found`,
+						data: points(true),
+						pointStyle: 'crossRot',
+						pointRadius: 9,
+						borderColor: pencil,
+						borderWidth: 3
+					},
+					{
+						label: 'looked at, not found',
+						data: points(false),
+						pointStyle: 'circle',
+						pointRadius: 5,
+						borderColor: soft,
+						backgroundColor: 'transparent',
+						borderWidth: 1.5
+					}
+				]
+			},
+			options: {
+				animation: false,
+				maintainAspectRatio: false,
+				scales: {
+					x: {
+						title: { display: true, text: 'Pump hours', color: soft },
+						ticks: { color: soft, callback: (value) => formatNumber(Number(value)) },
+						grid: { color: line }
+					},
+					y: {
+						title: { display: true, text: 'Cylinder', color: soft },
+						reverse: true,
+						min: Math.min(...cylinders) - 0.5,
+						max: Math.max(...cylinders) + 0.5,
+						ticks: { stepSize: 1, color: soft, callback: (value) => (Number.isInteger(value) ? value : '') },
+						grid: { color: line }
+					}
+				},
+				plugins: { legend: { position: 'bottom', labels: { usePointStyle: true, color: soft } } }
+			}
+		});
+		return () => chart.destroy();
+	});
+</script>
+
+<div class="chart" role="img" aria-label="{name} over the pump’s hours. {words}.">
+	<canvas bind:this={canvas}></canvas>
+</div>
+
+<style>
+	.chart {
+		height: 220px;
+		max-width: 70rem;
+		margin-bottom: 10px;
+	}
+</style>

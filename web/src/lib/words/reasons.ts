@@ -1,0 +1,83 @@
+import type { Reason } from '@exetasis/core/decide';
+import { partType, patternName, type Severity } from '@exetasis/core/part';
+import {
+	formatDifference,
+	formatNumber,
+	formatProbability,
+	formatQuantity,
+	dimensionOf,
+	shownUnit,
+	type UnitPreference
+} from '@exetasis/core/quantity';
+import type { Onset, Station, Verdict } from '@exetasis/core/record';
+
+export const severityName: Readonly<Record<Severity, string>> = { 1: 'slight', 2: 'clear', 3: 'severe' };
+export const onsetName: Readonly<Record<Onset, string>> = {
+	service: 'in service',
+	handling: 'by hand, just now',
+	assembly: 'at the last assembly',
+	unknown: 'when, unknown'
+};
+export const verdictName: Readonly<Record<Verdict | 'open', string>> = {
+	reuse: 'Reuse',
+	replace: 'Replace',
+	lookAgain: 'Look again',
+	open: 'Not looked at'
+};
+
+/** The sentence for one reason, in this person's units. */
+export function reasonSentence(reason: Reason, station: Station, preference: UnitPreference): string {
+	const sizeOf = (characteristic: string) => {
+		const known = partType(station.type).characteristics.find(({ key }) => key === characteristic)!;
+		const unit = shownUnit(dimensionOf(known.unit), preference);
+		return {
+			name: known.name,
+			at: (value: number) => formatQuantity(value, unit),
+			by: (difference: number) => formatDifference(difference, unit)
+		};
+	};
+	switch (reason.code) {
+		case 'singleUse':
+			return 'Never reused: the sheet says always new.';
+		case 'softRenewed':
+			return 'Soft part: your shop renews these whenever the pump is open.';
+		case 'patternOut':
+			return `${patternName(reason.pattern)}, ${severityName[reason.severity]} (${onsetName[reason.onset]}): out, whatever it measures.`;
+		case 'cleanFirst':
+			return `${patternName(reason.pattern)}: clean it, then look again.`;
+		case 'remark':
+			return `${patternName(reason.pattern)}, ${severityName[reason.severity]} (${onsetName[reason.onset]}): noted, not enough to condemn it.`;
+		case 'longerThanNew': {
+			const size = sizeOf(reason.characteristic);
+			return `${size.name} ${size.at(reason.value)} is longer than new (${size.at(reason.nominal)}): it has been stretched and will not hold.`;
+		}
+		case 'beyondLimit': {
+			const size = sizeOf(reason.characteristic);
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is beyond the limit ${size.at(reason.limit)} (${formatProbability(reason.probability)} sure).`;
+		}
+		case 'tooClose': {
+			const size = sizeOf(reason.characteristic);
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is too close to the limit ${size.at(reason.limit)} to call: ${formatProbability(reason.probability)} chance that it is beyond.`;
+		}
+		case 'insideLimit': {
+			const size = sizeOf(reason.characteristic);
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is inside the limit ${size.at(reason.limit)}.`;
+		}
+		case 'wearsOut':
+		case 'lasts': {
+			const size = sizeOf(reason.characteristic);
+			const used = `${size.by(Math.max(0, reason.worn))} worn of ${size.by(reason.allowance)} in ${formatNumber(reason.hours)} h`;
+			return `${used}; ${formatProbability(reason.probability)} chance of passing the limit in ${formatNumber(reason.interval)} h.`;
+		}
+		case 'unmeasured': {
+			const { name } = sizeOf(reason.characteristic);
+			return reason.placesLeft === 1
+				? `${name} not measured yet.`
+				: `${name}: ${reason.placesLeft} places not measured yet.`;
+		}
+		case 'nothingFound':
+			return 'Looked at, nothing found.';
+		case 'notLooked':
+			return 'Nobody has looked at it yet.';
+	}
+}

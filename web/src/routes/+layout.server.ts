@@ -1,0 +1,16 @@
+import { metric } from '@exetasis/core/quantity';
+import { may } from '$lib/server/access';
+import { scopeOf } from '$lib/server/request';
+import { shopOf } from '$lib/server/shops';
+
+export async function load({ locals }) {
+	const { user } = locals;
+	if (!user) return { user: undefined, shop: undefined, units: metric, mayWork: false, mayManage: false };
+	return {
+		user: { id: user.id, name: user.name, role: user.role, theme: user.preferences.theme ?? 'light' },
+		shop: await shopOf(scopeOf(locals)),
+		units: user.preferences.units ?? metric,
+		mayWork: may(user.role, 'work'),
+		mayManage: may(user.role, 'manage')
+	};
+}

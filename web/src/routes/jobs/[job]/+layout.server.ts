@@ -1,0 +1,6 @@
+import { benchOf } from '$lib/server/jobs';
+import { found, idFrom, scopeOf } from '$lib/server/request';
+
+export const load = async ({ locals, params }) => ({
+	bench: found(await benchOf(scopeOf(locals), idFrom(params.job)))
+});

@@ -1,0 +1,124 @@
+<!-- @component Release: what goes, what stays, what is still open; then the job is closed. -->
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { patternName } from '@exetasis/core/part';
+	import { formatNumber } from '@exetasis/core/quantity';
+	import { standingDecision } from '@exetasis/core/record';
+	import { benchInUse, type BenchPart } from '$lib/bench/bench.svelte';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { reasonSentence, verdictName } from '$lib/words/reasons';
+
+	let { data, form } = $props();
+	const units = unitsInUse();
+	const bench = $derived(benchInUse()());
+	const job = $derived(bench.bench.job);
+	const parts = $derived([...bench.parts.values()]);
+	const decisionOf = (part: BenchPart) => standingDecision(part.record)?.payload;
+	const open = $derived(parts.filter((part) => !['reuse', 'replace'].includes(decisionOf(part)?.verdict ?? '')));
+	const replaced = $derived(parts.filter((part) => decisionOf(part)?.verdict === 'replace'));
+	const reused = $derived(parts.filter((part) => decisionOf(part)?.verdict === 'reuse'));
+	const overruled = $derived(
+		parts.filter((part) => decisionOf(part) && decisionOf(part)!.verdict !== decisionOf(part)!.proposed)
+	);
+	const cost = $derived(replaced.reduce((sum, { station }) => sum + station.price, 0));
+	const place = ({ station, cell }: BenchPart) =>
+		`${station.name}${cell.cylinder ? `, cylinder ${cell.cylinder}` : ''}`;
+	const waiting = $derived(bench.outbox.waiting > 0);
+</script>
+
+<svelte:head><title>Release {job.serial} · Exetasis</title></svelte:head>
+<div class="head">
+	<h1>{job.releasedAt ? 'Released' : 'Release'}</h1>
+	<p>
+		<b class="figures">{replaced.length}</b> replaced ({formatNumber(cost)}
+		{data.shop?.currency} of parts), <b class="figures">{reused.length}</b> reused{#if overruled.length > 0}, <b
+				class="figures">{overruled.length}</b
+			> against the proposal{/if}{#if open.length > 0}, <b class="figures open">{open.length}</b> still open{/if}.
+	</p>
+	{#if !job.releasedAt && data.mayWork}
+		<form method="post" use:enhance>
+			<button class="press main" disabled={open.length > 0 || waiting}>Release the job</button>
+		</form>
+	{/if}
+	<a class="press" href="/pumps/{job.pumpId}">To the pump</a>
+</div>
+{#if form?.problem}<p class="wrong" role="alert">{form.problem}</p>{/if}
+{#if open.length > 0 && !job.releasedAt}
+	<h2>Still open</h2>
+	<p class="soft">
+		Every part is looked at and decided before the pump goes: the others are not “the same as the first”.
+	</p>
+	<ul class="open-list">
+		{#each open as part (part.cell.part)}<li>
+				{place(part)}: {part.looked
+					? decisionOf(part)
+						? verdictName.lookAgain.toLowerCase()
+						: 'not decided'
+					: 'not looked at'}
+			</li>{/each}
+	</ul>
+{/if}
+<h2>Replaced</h2>
+<table class="list">
+	<thead><tr><th>Part</th><th>Found</th><th>Because</th><th class="number">{data.shop?.currency}</th></tr></thead>
+	<tbody>
+		{#each replaced as part (part.cell.part)}
+			<tr>
+				<td class="part"
+					><Glyph type={part.station.type} toward={part.station.face.toward} size={30} /> {place(part)}</td
+				>
+				<td>{part.record.findings.map(({ payload }) => patternName(payload.pattern)).join(', ') || 'nothing'}</td>
+				<td
+					>{decisionOf(part)?.why ??
+						(part.judgement.reasons[0] ? reasonSentence(part.judgement.reasons[0], part.station, units()) : '')}</td
+				>
+				<td class="number">{formatNumber(part.station.price)}</td>
+			</tr>
+		{:else}<tr><td colspan="4" class="soft">Nothing so far.</td></tr>{/each}
+	</tbody>
+</table>
+{#if overruled.length > 0}
+	<h2 class="mt-4">Against the proposal</h2>
+	<table class="list">
+		<tbody>
+			{#each overruled as part (part.cell.part)}
+				<tr
+					><td>{place(part)}</td><td
+						>{verdictName[decisionOf(part)!.verdict]}, proposed {verdictName[
+							decisionOf(part)!.proposed
+						].toLowerCase()}</td
+					><td>“{decisionOf(part)!.why}”</td></tr
+				>
+			{/each}
+		</tbody>
+	</table>
+{/if}
+
+<style>
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem 1.2rem;
+		margin-bottom: 10px;
+	}
+	.head p {
+		flex: 1;
+	}
+	.open {
+		color: var(--doubt);
+	}
+	.open-list {
+		columns: 3;
+		font-size: 0.88rem;
+		margin: 4px 0 12px;
+		padding-left: 1.1rem;
+		list-style: square;
+	}
+	td.part {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+	}
+</style>

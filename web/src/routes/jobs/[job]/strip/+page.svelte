@@ -1,0 +1,107 @@
+<!-- @component Strip: the steps of the model sheet with their cautions, signed off one by one. -->
+<script lang="ts">
+	import Check from '@lucide/svelte/icons/check';
+	import { stepsInScope, type Step } from '@exetasis/core/record';
+	import { benchInUse } from '$lib/bench/bench.svelte';
+	import CautionNote from '$lib/bench/CautionNote.svelte';
+	import { shortTime } from '$lib/ui/time';
+
+	let { data } = $props();
+	const bench = $derived(benchInUse()());
+	const locked = $derived(bench.bench.job.releasedAt !== null || !data.mayWork);
+	const steps = $derived(stepsInScope(bench.bench.sheet, bench.bench.job.scope));
+	const done = $derived(bench.log.steps);
+	const open = $derived(steps.find(({ key }) => !done.has(key)));
+
+	// What has to be signed off before this step may be.
+	const waitsFor = (step: Step): Step[] =>
+		steps.filter(
+			(other) =>
+				!done.has(other.key) &&
+				other !== step &&
+				(step.after.includes(other.key) || (other.blocking && steps.indexOf(other) < steps.indexOf(step)))
+		);
+	const signOff = (step: Step) => bench.record({ kind: 'step', payload: { step: step.key } });
+	const takeBack = (step: Step) => bench.withdraw(done.get(step.key)!, 'not done after all');
+</script>
+
+<svelte:head><title>Strip {bench.bench.job.serial} · Exetasis</title></svelte:head>
+<p class="soft">
+	The maker’s sheet, local rules and licensed practice come first. {bench.bench.sheet.manifoldMassKg
+		? `The manifold of this model weighs ${bench.bench.sheet.manifoldMassKg} kg.`
+		: ''}
+</p>
+<ol>
+	{#each steps as step, index (step.key)}
+		{@const signed = done.get(step.key)}
+		{@const waits = waitsFor(step)}
+		<li class="sheet" class:signed class:now={step === open}>
+			<span class="figures number">{index + 1}</span>
+			<div>
+				<p class="text">{step.text}</p>
+				{#if step.caution && !signed}<CautionNote caution={step.caution} />{/if}
+				{#if signed}<p class="soft">{bench.bench.people[signed.by]}, {shortTime(signed.at)}</p>{/if}
+				{#if !signed && waits.length > 0}<p class="soft">
+						First: {waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}
+					</p>{/if}
+			</div>
+			{#if signed}
+				<button type="button" class="press" disabled={locked} onclick={() => takeBack(step)}
+					><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
+				>
+			{:else}
+				<button
+					type="button"
+					class="press"
+					class:main={step === open}
+					disabled={locked || waits.length > 0}
+					onclick={() => signOff(step)}>Sign off<span class="sr-only"> step {index + 1}</span></button
+				>
+			{/if}
+		</li>
+	{/each}
+</ol>
+<p class="next"><a class="press" class:main={!open} href="/jobs/{bench.bench.job.id}/inspect">To the mat</a></p>
+
+<style>
+	ol {
+		display: grid;
+		gap: 5px;
+		margin: 6px 0;
+		max-width: 62rem;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 2rem 1fr auto;
+		gap: 0.6rem;
+		align-items: center;
+		padding: 5px 10px;
+	}
+	li.now {
+		border-left: 4px solid var(--mark);
+	}
+	li.signed {
+		background: transparent;
+		color: var(--ink-soft);
+	}
+	.number {
+		text-align: right;
+		color: var(--ink-soft);
+	}
+	.text {
+		font-weight: 550;
+	}
+	.signed .text {
+		font-weight: 400;
+	}
+	.soft {
+		font-size: 0.82rem;
+	}
+	.next {
+		position: sticky;
+		bottom: 8px;
+		display: flex;
+		justify-content: flex-end;
+		max-width: 62rem;
+	}
+</style>

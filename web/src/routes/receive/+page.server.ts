@@ -1,0 +1,116 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { z } from 'zod';
+import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
+import { scopeSchema } from '@exetasis/core/record';
+import { receive, type Arrival } from '$lib/server/jobs';
+import { pumpsOf } from '$lib/server/pumps';
+import { scopeOf, userOf } from '$lib/server/request';
+import { sheetsOf } from '$lib/server/sheets';
+import { sitesOf } from '$lib/server/shops';
+
+export async function load({ locals }) {
+	const scope = scopeOf(locals);
+	return { pumps: await pumpsOf(scope), sheets: await sheetsOf(scope), sites: await sitesOf(scope) };
+}
+
+const text = z.string().trim().max(400);
+const fields = z.object({
+	pump: z.union([z.uuid(), z.literal('new')], 'Choose the pump, or “A pump we do not know yet”.'),
+	serial: text.default(''),
+	model: text.default(''),
+	site: z.uuid().or(z.literal('')).default(''),
+	tag: text.default(''),
+	scope: scopeSchema,
+	complaint: text.min(1, 'Write what it came in for: without the complaint nothing can be traced.'),
+	hours: text,
+	liquid: text.default(''),
+	temperature: text.default(''),
+	pressure: text.default(''),
+	speed: text.default(''),
+	inlet: text.default(''),
+	oldMeterHours: text.optional()
+});
+type Fields = z.infer<typeof fields>;
+type Problems = Partial<Record<keyof Fields, string>>;
+
+/** Reads a quantity that may be left out; a problem is noted beside its field. */
+function optional(field: 'temperature' | 'pressure', unit: Unit, form: Fields, problems: Problems): number | undefined {
+	if (form[field] === '') return undefined;
+	const parsed = parseQuantity(form[field], unit);
+	if (parsed.kind === 'quantity') return parsed.base;
+	problems[field] = `“${form[field]}” was not understood: type a number, and a unit if it is not the one shown.`;
+	return undefined;
+}
+
+function hoursIn(field: 'hours' | 'oldMeterHours', form: Fields, problems: Problems): number {
+	const parsed = parseQuantity(form[field] ?? '', 'h');
+	if (parsed.kind === 'quantity' && parsed.base >= 0) return parsed.base;
+	problems[field] = 'Type the hours as a number from 0, such as 4210.';
+	return 0;
+}
+
+export const actions = {
+	default: async ({ request, locals }) => {
+		const typed = Object.fromEntries(await request.formData()) as Record<string, string>;
+		const back = (problems: Problems, extra: object = {}) => fail(400, { typed, problems, ...extra });
+		const parsed = fields.safeParse(typed);
+		if (!parsed.success) {
+			return back(Object.fromEntries(parsed.error.issues.map(({ path, message }) => [path[0], message])) as Problems);
+		}
+		const form = parsed.data;
+		const problems: Problems = {};
+		const units = userOf(locals).preferences.units ?? metric;
+		const meterHours = hoursIn('hours', form, problems);
+		const hoursOnOldMeter = form.oldMeterHours === undefined ? undefined : hoursIn('oldMeterHours', form, problems);
+		const temperatureC = optional('temperature', units.temperature, form, problems);
+		const pressureMPa = optional('pressure', units.pressure, form, problems);
+		const speedRpm = form.speed === '' ? undefined : Number(form.speed);
+		if (speedRpm !== undefined && !(speedRpm > 0 && speedRpm < 10_000))
+			problems.speed = 'Type the speed in turns a minute, such as 950.';
+		if (form.pump === 'new' && form.serial === '') problems.serial = 'A new pump needs its serial number.';
+		if (form.pump === 'new' && form.model === '') problems.model = 'Choose the model: its sheet lays out the mat.';
+		if (Object.keys(problems).length > 0) return back(problems);
+		const arrival: Arrival = {
+			pump:
+				form.pump === 'new'
+					? {
+							serial: form.serial,
+							model: form.model,
+							...(form.site ? { siteId: form.site } : {}),
+							...(form.tag ? { tag: form.tag } : {})
+						}
+					: { id: form.pump },
+			scope: form.scope,
+			complaint: form.complaint,
+			meterHours,
+			duty: {
+				...(form.liquid && { liquid: form.liquid }),
+				...(form.inlet && { inlet: form.inlet }),
+				temperatureC,
+				pressureMPa,
+				speedRpm
+			},
+			...(hoursOnOldMeter === undefined ? {} : { meterReplaced: { hoursOnOldMeter } })
+		};
+		const result = await receive(scopeOf(locals), userOf(locals).id, arrival);
+		switch (result.kind) {
+			case 'received':
+				redirect(303, `/jobs/${result.jobId}/strip`);
+			case 'meterWentBack':
+				return back(
+					{
+						hours: `The meter showed ${result.last} h last time. If that is a slip, correct it; if the meter was replaced, say so below.`
+					},
+					{ meterWentBack: true }
+				);
+			case 'serialTaken':
+				return back({ serial: `${result.serial} is known already: choose it from the list above.` });
+			case 'openJob':
+				return back({ pump: 'This pump is on the bench already.' }, { openJob: result.jobId });
+			case 'unknownPump':
+				return back({ pump: 'Your shop has no such pump: choose another.' });
+			case 'unknownModel':
+				return back({ model: `There is no model sheet for ${result.model}: a lead can add one under Model sheets.` });
+		}
+	}
+};

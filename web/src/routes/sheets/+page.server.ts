@@ -1,0 +1,31 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { scopeOf } from '$lib/server/request';
+import { addSheet, sheetsOf } from '$lib/server/sheets';
+
+export const load = async ({ locals }) => ({ sheets: await sheetsOf(scopeOf(locals)) });
+
+export const actions = {
+	default: async ({ locals, request }) => {
+		const form = await request.formData();
+		const file = form.get('file');
+		const text = file instanceof File && file.size > 0 ? await file.text() : String(form.get('text') ?? '');
+		const result = await addSheet(scopeOf(locals), text);
+		switch (result.kind) {
+			case 'added':
+				redirect(303, `/sheets/${result.id}`);
+			case 'faults':
+				return fail(400, { text, faults: result.faults });
+			case 'revisionExists':
+				return fail(409, {
+					text,
+					faults: [
+						{
+							line: 1,
+							path: 'revision',
+							message: `${result.model} has a revision ${result.revision} already: sheets are never changed, give this one the next number`
+						}
+					]
+				});
+		}
+	}
+};

@@ -1,0 +1,64 @@
+<!-- @component One model sheet: the stack in strip order with faces, renewal, sizes and limits. -->
+<script lang="ts">
+	import { partType } from '@exetasis/core/part';
+	import { dimensionOf, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { discardLimit } from '@exetasis/core/record';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
+
+	let { data } = $props();
+	const units = unitsInUse();
+	const { sheet } = $derived(data);
+	const renewal = {
+		always: 'always new',
+		kit: 'from the kit',
+		inspect: 'inspect',
+		inspectOrKit: 'inspect, or kit',
+		sheet: 'as the maker says'
+	} as const;
+	const faces = { P: 'to P', C: 'to C', mate: 'to its mate', any: 'any way' } as const;
+</script>
+
+<svelte:head><title>{sheet.model} · Exetasis</title></svelte:head>
+<h1>{sheet.model} <span class="soft">{sheet.layout}, revision {sheet.revision}</span></h1>
+<p class="soft mb-2">
+	{sheet.maker} · {sheet.cylinders} cylinders · {formatQuantity(sheet.ratedPressureMPa, units().pressure)} · {sheet.ratedSpeedRpm}
+	turns/min · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo ? ' · demo data, invented' : ''}
+</p>
+<table class="list sheet">
+	<thead
+		><tr><th>#</th><th>Part</th><th>Faces on refit</th><th>Renewal</th><th>Look for</th><th>Size, new ▸ discard</th></tr
+		></thead
+	>
+	<tbody>
+		{#each sheet.stations as station, index (station.key)}
+			<tr>
+				<td class="number">{index + 1}</td>
+				<td
+					><span class="flex items-center gap-2"
+						><Glyph type={station.type} toward={station.face.toward} size={34} /> {station.name}</span
+					></td
+				>
+				<td>{faces[station.face.toward]}: {station.face.what}</td>
+				<td>{renewal[station.renewal]}</td>
+				<td>{station.lookFor ?? ''}</td>
+				<td>
+					{#each station.characteristics as one (one.key)}
+						{@const unit = shownUnit(dimensionOf(one.unit), units())}
+						<div>
+							{partType(station.type).characteristics.find(({ key }) => key === one.key)?.name}:
+							<span class="figures"
+								>{formatQuantity(one.nominal, unit)} ▸ {formatQuantity(discardLimit(one).value, unit)}</span
+							>
+							<span class="soft"
+								>{one.limitFrom === 'maker' ? 'maker' : 'shop default'}{one.when === 'onSuspicion'
+									? ', on suspicion'
+									: ''}</span
+							>
+						</div>
+					{/each}
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>

@@ -1,0 +1,14 @@
+import { pumpById, pumpsOf } from '$lib/server/pumps';
+import { found, idFrom, scopeOf } from '$lib/server/request';
+import { newestSheet } from '$lib/server/sheets';
+import { traceOf } from '$lib/server/trace';
+
+export async function load({ locals, url }) {
+	const scope = scopeOf(locals);
+	const pumps = (await pumpsOf(scope)).filter(({ rebuilds }) => rebuilds > 1);
+	const asked = url.searchParams.get('pump');
+	const id = asked ? idFrom(asked) : pumps[0]?.id;
+	if (!id) return { pumps, pump: undefined, sheet: undefined, trace: undefined };
+	const pump = found(await pumpById(scope, id));
+	return { pumps, pump, sheet: (await newestSheet(scope, pump.model))?.body, trace: await traceOf(scope, id) };
+}

@@ -1,0 +1,115 @@
+<!-- @component Trace: what recurs on one pump, place by place, with how surprising it is, and one chart over its hours. -->
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { patternName, type PatternKey } from '@exetasis/core/part';
+	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
+	import type { Rate } from '@exetasis/core/trace';
+	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
+
+	let { data } = $props();
+	let chosen = $state(0);
+	const trace = $derived(data.trace);
+	const recurring = $derived(trace?.recurrences.filter(({ rate }) => rate.events > 1) ?? []);
+	const picked = $derived(recurring[Math.min(chosen, recurring.length - 1)]);
+	const stationName = (key: string) => data.sheet?.stations.find((station) => station.key === key)?.name ?? key;
+	const rateWords = (rate: Rate) =>
+		`${formatNumber(rate.per1000h, 2)} (${formatNumber(rate.low, 2)}–${formatNumber(rate.high, 2)})`;
+	const cylinderWords = (cylinder: number) => (cylinder === 0 ? '' : `cylinder ${cylinder}`);
+</script>
+
+<svelte:head><title>Trace · Exetasis</title></svelte:head>
+<div class="head">
+	<h1>Trace</h1>
+	<label class="field"
+		><span class="sr-only">Pump</span>
+		<select
+			value={data.pump?.id}
+			onchange={(event) => {
+				chosen = 0;
+				void goto(`/trace?pump=${event.currentTarget.value}`);
+			}}
+		>
+			{#each data.pumps as pump (pump.id)}<option value={pump.id}
+					>{pump.serial}{pump.tag ? `, ${pump.tag}` : ''}{pump.site ? ` (${pump.site})` : ''}</option
+				>{/each}
+		</select>
+	</label>
+	{#if data.pump}<a class="press" href="/pumps/{data.pump.id}">Its rebuilds</a>{/if}
+</div>
+{#if !trace || recurring.length === 0}
+	<p class="soft">
+		{data.pump
+			? 'Nothing has recurred on this pump: no pattern was found twice at one place.'
+			: 'A pump needs two rebuilds on record before anything can recur.'}
+	</p>
+{:else}
+	{#if picked}
+		<p class="finding">
+			<b>{patternName(picked.pattern as PatternKey)}</b> at
+			<b>{stationName(picked.station).toLowerCase()}{picked.cylinder ? `, cylinder ${picked.cylinder}` : ''}</b>: found
+			in {picked.rate.events} rebuilds over {formatNumber(picked.rate.hours)} h.
+			{#if picked.others}
+				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
+				so many here would come about with a chance of {formatProbability(picked.pAlike)}.
+			{/if}
+		</p>
+		<RecurrenceChart {trace} {picked} name={patternName(picked.pattern as PatternKey)} />
+	{/if}
+	<table class="list">
+		<thead>
+			<tr
+				><th>Pattern</th><th>Place</th><th class="number">Found</th><th class="number">per 1000 h (95 %)</th><th
+					class="number">other cylinders</th
+				><th class="number">chance if alike</th></tr
+			>
+		</thead>
+		<tbody>
+			{#each recurring.slice(0, 25) as one, index (`${one.station}/${one.pattern}/${one.cylinder}`)}
+				<tr class:picked={one === picked}>
+					<td
+						><button type="button" class="pick" aria-pressed={one === picked} onclick={() => (chosen = index)}
+							>{patternName(one.pattern as PatternKey)}</button
+						></td
+					>
+					<td>{stationName(one.station)}{one.cylinder ? `, ${cylinderWords(one.cylinder)}` : ''}</td>
+					<td class="number">{one.rate.events}×</td>
+					<td class="number">{rateWords(one.rate)}</td>
+					<td class="number">{one.others ? rateWords(one.others) : '–'}</td>
+					<td class="number">{one.others ? formatProbability(one.pAlike) : '–'}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<p class="soft mt-2">
+		Counted over the hours between one look at a place and the next. {recurring.length} comparisons stand here: one chance
+		in twenty among them is no proof by itself.
+		{trace.withoutExposure} looks had no earlier one and could not count. {trace.keptOut} marks made while stripping are kept
+		out.
+		{recurring.length > 25 ? `The 25 most surprising are shown.` : ''}
+	</p>
+{/if}
+
+<style>
+	.head {
+		display: flex;
+		gap: 1rem;
+		align-items: center;
+		margin-bottom: 8px;
+	}
+	.finding {
+		border-left: 4px solid var(--pencil);
+		padding-left: 0.7rem;
+		margin: 6px 0;
+		max-width: 70rem;
+	}
+	.pick {
+		min-height: 44px;
+		text-align: left;
+		color: var(--mark);
+		text-decoration: underline;
+		cursor: pointer;
+	}
+	tr.picked td {
+		background: color-mix(in oklab, var(--mark) 10%, transparent);
+	}
+</style>

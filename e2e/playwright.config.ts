@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test';
+
+/** Against the built application and a real PostgreSQL, both started by npm test, which says where they are. */
+export default defineConfig({
+	testDir: '.',
+	timeout: 60_000,
+	workers: 1,
+	reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
+	outputDir: 'test-results',
+	use: {
+		baseURL: process.env.E2E_ADDRESS,
+		viewport: { width: 1280, height: 800 },
+		launchOptions: {
+			executablePath: '/usr/bin/chromium',
+			args: [
+				'--no-sandbox',
+				'--disable-gpu',
+				'--disable-quic',
+				'--no-first-run',
+				'--disable-background-networking',
+				'--disable-component-update',
+				'--disable-sync'
+			]
+		}
+	}
+});

@@ -8,6 +8,7 @@ import {
 	demoPassword,
 	fleetOf,
 	gauges,
+	harshnessAt,
 	inspect,
 	newPart,
 	otherShop,
@@ -111,7 +112,7 @@ function runPump(
 	for (const { station, cylinder } of cells) {
 		const key = `${station}/${cylinder}`;
 		if (!truth.has(key)) truth.set(key, newPart(stationOf(sheet, station), random));
-		run(truth.get(key)!, stationOf(sheet, station), visit.interval, visit.pump.harshness, random);
+		run(truth.get(key)!, stationOf(sheet, station), visit.interval, harshnessAt(visit.pump, station, cylinder), random);
 	}
 }
 

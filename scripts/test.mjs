@@ -1,13 +1,12 @@
 // npm test: unit and integration tests, then the browser tests against the built application; a throw-away database.
-import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildWhereChanged } from './lib/build.mjs';
 import { ensureChromium, ensurePackages } from './lib/install.mjs';
-import { freePort, temporaryCluster } from './lib/postgres.mjs';
-import { main, root, run, runAsync } from './lib/run.mjs';
-import { untilReady } from './lib/server.mjs';
+import { temporaryCluster } from './lib/postgres.mjs';
+import { main, run, runAsync } from './lib/run.mjs';
+import { prepareDemo, serveBuilt, THROW_AWAY_SECRET } from './lib/server.mjs';
 
 function vitestCounts(file) {
 	if (!existsSync(file)) return { passed: 0, failed: 1 };
@@ -30,35 +29,24 @@ await main(async () => {
 	const results = [];
 	try {
 		const { url } = await cluster.start();
-		await run('npm', ['run', 'check', '--silent'], {
+		run('npm', ['run', 'check', '--silent'], {
 			advice: 'Types, lint or dependency rules are broken: see above.'
 		});
 		const unit = join(reports, 'unit.json');
-		const common = { ...process.env, AUTH_SECRET: 'only-for-tests-0123456789abcdef0123' };
 		await runAsync('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile=${unit}`], {
-			env: { ...common, DATABASE_URL: url('postgres'), ORIGIN: 'http://localhost' }
+			env: { ...process.env, AUTH_SECRET: THROW_AWAY_SECRET, DATABASE_URL: url('postgres'), ORIGIN: 'http://localhost' }
 		});
 		results.push(vitestCounts(unit));
 
 		buildWhereChanged();
-		run('npx', ['tsx', 'scripts/create-database.ts', 'e2e'], { env: { ...common, DATABASE_URL: url('postgres') } });
-		const port = await freePort();
-		const address = `http://localhost:${port}`;
-		const env = {
-			...common,
-			DATABASE_URL: url('e2e'),
-			ORIGIN: address,
-			PORT: String(port),
-			HOST: '127.0.0.1',
-			SHUTDOWN_TIMEOUT: '1'
-		};
-		run('npx', ['tsx', 'scripts/migrate.ts'], { env });
-		run('npx', ['tsx', 'scripts/load-demo.ts'], { env });
-		server = spawn('node', ['build/index.js'], { cwd: join(root, 'web'), stdio: ['ignore', 'ignore', 'inherit'], env });
-		await untilReady(port, server);
+		run('npx', ['tsx', 'scripts/create-database.ts', 'e2e'], {
+			env: { ...process.env, DATABASE_URL: url('postgres') }
+		});
+		const demo = await prepareDemo(url('e2e'));
+		server = await serveBuilt(demo);
 		const browser = join(reports, 'browser.json');
 		await runAsync('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...process.argv.slice(2)], {
-			env: { ...env, E2E_ADDRESS: address, E2E_REPORT: browser }
+			env: { ...demo.env, E2E_ADDRESS: demo.address, E2E_REPORT: browser }
 		});
 		results.push(playwrightCounts(browser));
 	} finally {

@@ -1,6 +1,7 @@
 import type { ModelSheet, Station } from '@exetasis/core/record';
 import { discardLimit } from '@exetasis/core/record';
 import type { Random } from './random';
+import type { DemoPump } from './shop';
 
 /** The true condition of one part, which only the demo knows. */
 export interface TruePart {
@@ -34,6 +35,10 @@ export const newPart = (station: Station, random: Random): TruePart => ({
 	rate: new Map(station.characteristics.map(({ key }) => [key, random.gamma(RATE_SHAPE) / RATE_SHAPE])),
 	hours: 0
 });
+
+/** How hard one place of a pump wears: its duty's harshness; the plunger that is kept in spite of its scratches hardly shrinks. */
+export const harshnessAt = ({ harshness, story }: DemoPump, station: string, cylinder: number): number =>
+	story === 'scoredPlungerKept' && station === 'plunger' && cylinder === 1 ? harshness / 5 : harshness;
 
 /** Lets a part run: each characteristic's wear grows by a gamma increment over the hours. */
 export function run(part: TruePart, station: Station, hours: number, harshness: number, random: Random): void {

@@ -1,3 +1,9 @@
+// The built web server on a throw-away cluster with the demo in it: for tests, benchmarks and pictures.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { freePort } from './postgres.mjs';
+import { root, run } from './run.mjs';
+
 /** Resolves when the web server on this port answers that it is ready; throws where its process ends first. */
 export async function untilReady(port, server) {
 	while (server.exitCode === null) {
@@ -9,4 +15,36 @@ export async function untilReady(port, server) {
 		await new Promise((done) => setTimeout(done, 100));
 	}
 	throw new Error('The web server did not start; its message stands above.');
+}
+
+/** Secret of servers that live for minutes and hold invented data only. */
+export const THROW_AWAY_SECRET = 'only-for-tests-0123456789abcdef0123';
+
+/** Migrates this empty database and loads the demo into it; the environment in which a server of it runs. */
+export async function prepareDemo(DATABASE_URL) {
+	const port = await freePort();
+	const address = `http://localhost:${port}`;
+	const env = {
+		...process.env,
+		DATABASE_URL,
+		AUTH_SECRET: THROW_AWAY_SECRET,
+		ORIGIN: address,
+		PORT: String(port),
+		HOST: '127.0.0.1',
+		SHUTDOWN_TIMEOUT: '1'
+	};
+	run('npx', ['tsx', 'scripts/migrate.ts'], { env });
+	run('npx', ['tsx', 'scripts/load-demo.ts'], { env });
+	return { env, port, address };
+}
+
+/** Starts the built server in this environment and waits until it answers. */
+export async function serveBuilt({ env, port }) {
+	const server = spawn('node', ['build/index.js'], {
+		cwd: join(root, 'web'),
+		stdio: ['ignore', 'ignore', 'inherit'],
+		env
+	});
+	await untilReady(port, server);
+	return server;
 }

@@ -1,5 +1,6 @@
 <!-- @component Floor: every job in the shop, where it stands and what it waits for. -->
 <script lang="ts">
+	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { ago, day } from '$lib/ui/time';
 	import { scopeName } from '$lib/words/scope';
 
@@ -34,7 +35,10 @@
 {:else}
 	<table class="list sheet">
 		<thead>
-			<tr><th>Pump</th><th>Complaint</th><th>Work</th><th>In since</th><th>Stands at</th><th>Waits for</th></tr>
+			<tr
+				><th>Pump</th><th>Complaint</th><th>Work</th><th>In since</th><th>Stands at</th><th>Waits for</th><th>Recurs</th
+				></tr
+			>
 		</thead>
 		<tbody>
 			{#each data.jobs as job (job.id)}
@@ -56,6 +60,16 @@
 								style="width: {(100 * Math.max(0, job.looked - job.decided)) / job.parts}%"
 							></i></span
 						>
+					</td>
+					<td>
+						{#if data.recurring[job.id]}
+							{@const one = data.recurring[job.id]}
+							<a class="row" href="/trace?pump={job.pumpId}"
+								>{patternName(one.pattern as PatternKey)}, {one.rate.events}×{one.cylinder
+									? ` on cylinder ${one.cylinder}`
+									: ''}</a
+							>
+						{:else}<span class="soft">nothing that stands out</span>{/if}
 					</td>
 				</tr>
 			{/each}

@@ -93,6 +93,46 @@
 		Judge
 		<span class="verdict {proposed}" data-testid="verdict">{standing ? 'proposed: ' : ''}{verdictName[proposed]}</span>
 	</h2>
+	{#if !locked}
+		<div class="choices" role="group" aria-label="Decide">
+			{#each verdicts as verdict (verdict)}
+				<button
+					type="button"
+					class="press"
+					class:main={verdict === proposed && part.looked}
+					aria-pressed={standing?.payload.verdict === verdict}
+					disabled={!part.looked}
+					onclick={() => choose(verdict)}
+				>
+					{verdictName[verdict]}{verdict === proposed && part.looked ? ' ⏎' : ''}
+				</button>
+			{/each}
+		</div>
+		{#if !part.looked}<p class="soft">
+				Look first: mark what you see, or “Clean”. A part that goes in the bin is the best witness of the cause.
+			</p>{/if}
+		{#if overruling}
+			<div class="field overrule">
+				<label for="{id}-why">Why {verdictName[overruling].toLowerCase()}, against the proposal?</label>
+				<!-- svelte-ignore a11y_autofocus -->
+				<input
+					id="{id}-why"
+					autofocus
+					bind:value={why}
+					aria-invalid={problem !== ''}
+					onkeydown={(event) => {
+						if (event.key === 'Enter') overrule();
+						event.stopPropagation();
+					}}
+				/>
+				{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+				<div class="choices">
+					<button type="button" class="press main" onclick={overrule}>Overrule</button>
+					<button type="button" class="press" onclick={() => (overruling = undefined)}>Leave it</button>
+				</div>
+			</div>
+		{/if}
+	{/if}
 	{#if standing}
 		<p class="standing">
 			<b>{verdictName[standing.payload.verdict]}</b> stands: {nameOf(standing.by)}, {shortTime(standing.at)}{standing
@@ -156,46 +196,6 @@
 			<li>{reasonSentence(reason, part.station, units())}</li>
 		{/each}
 	</ul>
-	{#if !locked}
-		<div class="choices" role="group" aria-label="Decide">
-			{#each verdicts as verdict (verdict)}
-				<button
-					type="button"
-					class="press"
-					class:main={verdict === proposed && part.looked}
-					aria-pressed={standing?.payload.verdict === verdict}
-					disabled={!part.looked}
-					onclick={() => choose(verdict)}
-				>
-					{verdictName[verdict]}{verdict === proposed && part.looked ? ' ⏎' : ''}
-				</button>
-			{/each}
-		</div>
-		{#if !part.looked}<p class="soft">
-				Look first: mark what you see, or “Clean”. A part that goes in the bin is the best witness of the cause.
-			</p>{/if}
-		{#if overruling}
-			<div class="field overrule">
-				<label for="{id}-why">Why {verdictName[overruling].toLowerCase()}, against the proposal?</label>
-				<!-- svelte-ignore a11y_autofocus -->
-				<input
-					id="{id}-why"
-					autofocus
-					bind:value={why}
-					aria-invalid={problem !== ''}
-					onkeydown={(event) => {
-						if (event.key === 'Enter') overrule();
-						event.stopPropagation();
-					}}
-				/>
-				{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-				<div class="choices">
-					<button type="button" class="press main" onclick={overrule}>Overrule</button>
-					<button type="button" class="press" onclick={() => (overruling = undefined)}>Leave it</button>
-				</div>
-			</div>
-		{/if}
-	{/if}
 </section>
 
 <style>

@@ -30,6 +30,8 @@
 		return `M${points.join('L')}Z`;
 	}
 	const future = $derived(outlook && nominal + Math.sign(span) * outlook.expected);
+	// Far beyond what the strip shows: an arrow at its edge.
+	const offStrip = $derived(x(judged.worst.value) > WIDTH);
 	const words = $derived(
 		`${formatQuantity(judged.worst.value, unit)}, new ${formatQuantity(nominal, unit)}, limit ${formatQuantity(limit, unit)}, ` +
 			`${formatProbability(judged.conformity.probabilityBeyond)} beyond now` +
@@ -44,6 +46,7 @@
 	{#if outlook && future !== undefined}<path class="ghost" d={bell(future, outlook.u, 24)} />{/if}
 	<path class="now" d={bell(judged.worst.value, judged.budget.u, 34)} />
 	<path class="limit" d="M{x(limit)} 4V50" />
+	{#if offStrip}<path class="now" d="M{WIDTH - 16} 18L{WIDTH - 3} 26L{WIDTH - 16} 34Z" />{/if}
 	<text x={x(nominal)} y="61" text-anchor="start">new {formatQuantity(nominal, unit)}</text>
 	<text class="limit-word" x={x(limit)} y="61" text-anchor="middle">limit {formatQuantity(limit, unit)}</text>
 </svg>

@@ -4,6 +4,7 @@
 	import { onsets, type Onset } from '@exetasis/core/record';
 	import { onsetName, severityName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from './bench.svelte';
+	import Notes from './Notes.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -69,6 +70,7 @@
 			{/each}
 		</fieldset>
 	{/if}
+	<Notes {bench} {part} {locked} />
 </section>
 
 <style>

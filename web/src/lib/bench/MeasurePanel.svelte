@@ -115,46 +115,6 @@
 				{/each}
 			</div>
 		{/if}
-		<table class="grid">
-			{#if sheet.grid}
-				<thead>
-					<tr
-						><td></td>{#each angles as angle (angle)}<th scope="col" class="figures">{angle}°</th>{/each}</tr
-					>
-				</thead>
-			{/if}
-			<tbody>
-				{#each stations as name, station (station)}
-					<tr>
-						<th scope="row">{name || kind.name}</th>
-						{#each angles as angle, at (at)}
-							{@const read = readAt(station, at)}
-							{@const next = place.station === station && place.angle === at}
-							<td>
-								<button
-									type="button"
-									class="place figures"
-									class:next
-									aria-label="{name || kind.name} {sheet.grid ? `${angle}°` : ''}: {read
-										? formatQuantity(read.value, unit)
-										: 'no reading'}"
-									onclick={() => again(station, at)}
-								>
-									{#if read}
-										{formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
-											>{/if}
-										{#if read.outlier !== undefined}<span
-												class="doubt"
-												title="One reading does not fit the others: read it again">≠</span
-											>{/if}
-									{:else if next}▸{:else}·{/if}
-								</button>
-							</td>
-						{/each}
-					</tr>
-				{/each}
-			</tbody>
-		</table>
 		<div class="take">
 			<label class="field" for="{id}-reading">
 				<span
@@ -211,6 +171,46 @@
 		{#if gauge?.facts.overdue}<p class="wrong">
 				This gauge’s calibration is overdue: usable, but its certificate counts with twice its uncertainty.
 			</p>{/if}
+		<table class="places">
+			{#if sheet.grid}
+				<thead>
+					<tr
+						><td></td>{#each angles as angle (angle)}<th scope="col" class="figures">{angle}°</th>{/each}</tr
+					>
+				</thead>
+			{/if}
+			<tbody>
+				{#each stations as name, station (station)}
+					<tr>
+						<th scope="row">{name || kind.name}</th>
+						{#each angles as angle, at (at)}
+							{@const read = readAt(station, at)}
+							{@const next = place.station === station && place.angle === at}
+							<td>
+								<button
+									type="button"
+									class="place figures"
+									class:next
+									aria-label="{name || kind.name} {sheet.grid ? `${angle}°` : ''}: {read
+										? formatQuantity(read.value, unit)
+										: 'no reading'}"
+									onclick={() => again(station, at)}
+								>
+									{#if read}
+										{formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
+											>{/if}
+										{#if read.outlier !== undefined}<span
+												class="doubt"
+												title="One reading does not fit the others: read it again">≠</span
+											>{/if}
+									{:else if next}▸{:else}·{/if}
+								</button>
+							</td>
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
 		{#if part.record.readings.length > 0 && !locked}
 			<button type="button" class="press small" onclick={withdrawLast}>Take last reading back</button>
 		{/if}
@@ -228,18 +228,18 @@
 		font-size: 0.85rem;
 		padding: 0.2rem 0.6rem;
 	}
-	.grid {
+	.places {
 		border-collapse: collapse;
 		margin: 4px 0 8px;
 	}
-	.grid th {
+	.places th {
 		font-weight: 500;
 		font-size: 0.82rem;
 		text-align: left;
 		padding-right: 0.5rem;
 		color: var(--ink-soft);
 	}
-	.grid thead th {
+	.places thead th {
 		text-align: center;
 	}
 	.place {

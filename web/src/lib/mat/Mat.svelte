@@ -94,7 +94,7 @@
 		display: inline-block;
 		writing-mode: vertical-rl;
 		transform: rotate(180deg);
-		height: 92px;
+		height: 86px;
 		line-height: 1.05;
 		text-align: left;
 		white-space: nowrap;

@@ -93,7 +93,7 @@
 		place-items: center;
 		width: 100%;
 		min-width: 44px;
-		height: 58px;
+		height: 55px;
 		padding: 0 0 8px;
 		color: var(--ink);
 		background: transparent;

@@ -46,8 +46,8 @@
 </script>
 
 <p class="legend soft">
-	<span class="mark worn">×</span> worn or damaged <span class="mark good">|</span> renewed although good
-	<span class="mark open">▸</span> running; dashed: fitted before the record began
+	<span class="end worn">×</span> worn or damaged <span class="end good">|</span> renewed although good
+	<span class="end open">▸</span> running; dashed: fitted before the record began
 </p>
 <div class="lines" role="list" aria-label="Part lives over {formatNumber(hoursNow)} pump hours">
 	{#each shown as { station, cylinder, lives } (`${station.key}/${cylinder}`)}
@@ -67,7 +67,7 @@
 						aria-label={words(life)}
 					>
 						<span
-							class="mark {life.endReason === null
+							class="end {life.endReason === null
 								? 'open'
 								: life.endReason === 'worn' || life.endReason === 'damaged'
 									? 'worn'
@@ -123,12 +123,12 @@
 	.life.unknown {
 		border-top-style: dashed;
 	}
-	.life .mark {
+	.life .end {
 		position: absolute;
 		right: -5px;
 		top: -11px;
 	}
-	.mark {
+	.end {
 		font-size: 14px;
 		line-height: 18px;
 		font-weight: 700;

@@ -253,6 +253,7 @@ function outcome({ cells, entries, sheet, gauges, policy }: Bench): {
 /** A job on the floor: where it stands and what it waits for. */
 export interface FloorJob {
 	readonly id: string;
+	readonly pumpId: string;
 	readonly serial: string;
 	readonly tag: string | null;
 	readonly site: string | null;
@@ -271,7 +272,7 @@ export async function floorOf(scope: ShopScope): Promise<FloorJob[]> {
 	const found = await rows<FloorJob & { stations: string[] }>(
 		scope,
 		`
-		SELECT j.id, p.serial, p.tag, t.name AS site, p.model, j.scope, j.complaint, j.received_at AS "receivedAt",
+		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.scope, j.complaint, j.received_at AS "receivedAt",
 			(SELECT count(DISTINCT payload->>'step')::int FROM log_entry WHERE job_id = j.id AND kind = 'step') AS steps,
 			(SELECT count(*)::int FROM mat_cell c WHERE c.job_id = j.id AND c.station = ANY(o.stations)) AS parts,
 			(SELECT count(DISTINCT part_id)::int FROM look WHERE job_id = j.id AND NOT withdrawn) AS looked,

@@ -75,7 +75,9 @@
 						reverse: true,
 						min: Math.min(...cylinders) - 0.5,
 						max: Math.max(...cylinders) + 0.5,
-						ticks: { stepSize: 1, color: soft, callback: (value) => (Number.isInteger(value) ? value : '') },
+						// One tick a cylinder, whatever the scale would choose.
+						afterBuildTicks: (axis) => (axis.ticks = cylinders.map((value) => ({ value }))),
+						ticks: { color: soft },
 						grid: { color: line }
 					}
 				},

@@ -47,7 +47,7 @@
 		<div class="field">
 			<label for="pump">Which pump</label>
 			<select id="pump" name="pump" bind:value={pump} aria-invalid={problem('pump') !== undefined}>
-				<option value="" disabled>Choose</option>
+				<option value="">Choose</option>
 				<option value="new">A pump we do not know yet</option>
 				{#each data.pumps as one (one.id)}<option value={one.id}
 						>{one.serial}{one.tag ? `, ${one.tag}` : ''}{one.site ? ` (${one.site})` : ''}</option
@@ -113,7 +113,7 @@
 		{@render input('speed', 'Speed, turns a minute')}
 		{@render input('inlet', 'Inlet supply', 'Flooded, suction lift, filter …')}
 	</fieldset>
-	<p><button class="press main">Receive and lay out the mat</button></p>
+	<p class="last"><button class="press main">Receive and lay out the mat</button></p>
 </form>
 
 <style>
@@ -128,6 +128,10 @@
 		padding: 0.8rem;
 		display: grid;
 		gap: 0.7rem;
+	}
+	.last {
+		grid-column: 1 / -1;
+		justify-self: end;
 	}
 	legend {
 		font-weight: 650;

@@ -51,6 +51,7 @@
 			{#if picked.others}
 				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
 				so many here would come about with a chance of {formatProbability(picked.pAlike)}.
+				{picked.pAlike > 0.05 ? 'That is nothing out of the ordinary.' : ''}
 			{/if}
 		</p>
 		<RecurrenceChart {trace} {picked} name={patternName(picked.pattern as PatternKey)} />

@@ -21,11 +21,12 @@
 		['inspect', 'Inspect'],
 		['release', job.releasedAt ? 'Released' : 'Release']
 	] as const);
+	const waiting = $derived(bench.outbox.waiting === 1 ? '1 entry waits' : `${bench.outbox.waiting} entries wait`);
 	const status = $derived(
 		bench.outbox.status === 'signedOut'
-			? `You are signed out. ${bench.outbox.waiting} entries wait in this browser; sign in again and they go.`
+			? `You are signed out. ${waiting} in this browser; it goes once you sign in again.`
 			: bench.outbox.status === 'offline'
-				? `No connection: ${bench.outbox.waiting} entries wait in this browser and go by themselves.`
+				? `No connection: ${waiting} in this browser to be sent by itself.`
 				: bench.outbox.waiting > 0
 					? `Saving ${bench.outbox.waiting} …`
 					: 'All saved'

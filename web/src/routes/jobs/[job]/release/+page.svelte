@@ -4,6 +4,7 @@
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '@exetasis/core/quantity';
 	import { standingDecision } from '@exetasis/core/record';
+	import Corrections from '$lib/bench/Corrections.svelte';
 	import { benchInUse, type BenchPart } from '$lib/bench/bench.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
@@ -94,6 +95,8 @@
 		</tbody>
 	</table>
 {/if}
+
+{#if job.releasedAt}<Corrections {bench} mayCorrect={data.mayManage} />{/if}
 
 <style>
 	.head {

@@ -1,17 +1,38 @@
 <!-- @component Strip: the steps of the model sheet with their cautions, signed off one by one. -->
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
+	import { formatQuantity } from '@exetasis/core/quantity';
 	import { stepsInScope, type Step } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/bench/bench.svelte';
 	import CautionNote from '$lib/bench/CautionNote.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
 	import { shortTime } from '$lib/ui/time';
 
 	let { data } = $props();
+	const units = unitsInUse();
 	const bench = $derived(benchInUse()());
 	const locked = $derived(bench.bench.job.releasedAt !== null || !data.mayWork);
 	const steps = $derived(stepsInScope(bench.bench.sheet, bench.bench.job.scope));
 	const done = $derived(bench.log.steps);
 	const open = $derived(steps.find(({ key }) => !done.has(key)));
+
+	const facts = $derived(
+		[
+			['Liquid', bench.bench.job.duty.liquid],
+			[
+				'Pressure',
+				bench.bench.job.duty.pressureMPa && formatQuantity(bench.bench.job.duty.pressureMPa, units().pressure)
+			],
+			[
+				'Temperature',
+				bench.bench.job.duty.temperatureC !== undefined &&
+					formatQuantity(bench.bench.job.duty.temperatureC, units().temperature)
+			],
+			['Inlet', bench.bench.job.duty.inlet],
+			['On the meter', formatQuantity(bench.bench.job.meterHours, 'h')],
+			['Manifold', bench.bench.sheet.manifoldMassKg && `${bench.bench.sheet.manifoldMassKg} kg`]
+		].filter(([, value]) => value)
+	);
 
 	// What has to be signed off before this step may be.
 	const waitsFor = (step: Step): Step[] =>
@@ -26,42 +47,47 @@
 </script>
 
 <svelte:head><title>Strip {bench.bench.job.serial} · Exetasis</title></svelte:head>
-<p class="soft">
-	The maker’s sheet, local rules and licensed practice come first. {bench.bench.sheet.manifoldMassKg
-		? `The manifold of this model weighs ${bench.bench.sheet.manifoldMassKg} kg.`
-		: ''}
-</p>
-<ol>
-	{#each steps as step, index (step.key)}
-		{@const signed = done.get(step.key)}
-		{@const waits = waitsFor(step)}
-		<li class="sheet" class:signed class:now={step === open}>
-			<span class="figures number">{index + 1}</span>
-			<div>
-				<p class="text">{step.text}</p>
-				{#if step.caution && !signed}<CautionNote caution={step.caution} />{/if}
-				{#if signed}<p class="soft">{bench.bench.people[signed.by]}, {shortTime(signed.at)}</p>{/if}
-				{#if !signed && waits.length > 0}<p class="soft">
-						First: {waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}
-					</p>{/if}
-			</div>
-			{#if signed}
-				<button type="button" class="press" disabled={locked} onclick={() => takeBack(step)}
-					><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
-				>
-			{:else}
-				<button
-					type="button"
-					class="press"
-					class:main={step === open}
-					disabled={locked || waits.length > 0}
-					onclick={() => signOff(step)}>Sign off<span class="sr-only"> step {index + 1}</span></button
-				>
-			{/if}
-		</li>
-	{/each}
-</ol>
-<p class="next"><a class="press" class:main={!open} href="/jobs/{bench.bench.job.id}/inspect">To the mat</a></p>
+<div class="columns">
+	<ol>
+		{#each steps as step, index (step.key)}
+			{@const signed = done.get(step.key)}
+			{@const waits = waitsFor(step)}
+			<li class="sheet" class:signed class:now={step === open}>
+				<span class="figures number">{index + 1}</span>
+				<div>
+					<p class="text">{step.text}</p>
+					{#if step.caution && !signed}<CautionNote caution={step.caution} />{/if}
+					{#if signed}<p class="soft">{bench.bench.people[signed.by]}, {shortTime(signed.at)}</p>{/if}
+					{#if !signed && waits.length > 0}<p class="soft">
+							First: {waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}
+						</p>{/if}
+				</div>
+				{#if signed}
+					<button type="button" class="press" disabled={locked} onclick={() => takeBack(step)}
+						><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
+					>
+				{:else}
+					<button
+						type="button"
+						class="press"
+						class:main={step === open}
+						disabled={locked || waits.length > 0}
+						onclick={() => signOff(step)}>Sign off<span class="sr-only"> step {index + 1}</span></button
+					>
+				{/if}
+			</li>
+		{/each}
+	</ol>
+	<aside class="sheet">
+		<p><b class="figures">{done.size}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
+		<dl>
+			{#each facts as [name, value] (name)}<dt>{name}</dt>
+				<dd>{value}</dd>{/each}
+		</dl>
+		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
+		<a class="press" class:main={!open} href="/jobs/{bench.bench.job.id}/inspect">To the mat</a>
+	</aside>
+</div>
 
 <style>
 	ol {
@@ -97,11 +123,32 @@
 	.soft {
 		font-size: 0.82rem;
 	}
-	.next {
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 62rem) minmax(14rem, 20rem);
+		gap: 16px;
+		align-items: start;
+	}
+	aside {
 		position: sticky;
-		bottom: 8px;
-		display: flex;
-		justify-content: flex-end;
-		max-width: 62rem;
+		top: 10px;
+		display: grid;
+		gap: 10px;
+		padding: 12px;
+		margin-top: 6px;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 2px 12px;
+		font-size: 0.9rem;
+	}
+	dt {
+		color: var(--ink-soft);
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
 	}
 </style>

@@ -1,0 +1,94 @@
+import { expect, test, type APIRequestContext, type Browser } from '@playwright/test';
+import { openMat } from './job';
+import { pageOf, type Account } from './people';
+
+// What each route answers to each role, and to a lead of another shop: 200 let in, 403 not this role, 404 not your shop's.
+const nobody = 303;
+const reads: readonly [path: string, viewer: number, technician: number, lead: number, otherShop: number][] = [
+	['/', 200, 200, 200, 200],
+	['/receive', 403, 200, 200, 200],
+	['/jobs/:job', 303, 303, 303, 404],
+	['/jobs/:job/strip', 200, 200, 200, 404],
+	['/jobs/:job/inspect', 200, 200, 200, 404],
+	['/jobs/:job/release', 200, 200, 200, 404],
+	['/pumps', 200, 200, 200, 200],
+	['/pumps/:pump', 200, 200, 200, 404],
+	['/trace', 200, 200, 200, 200],
+	['/trace?pump=:pump', 200, 200, 200, 404],
+	['/gauges', 200, 200, 200, 200],
+	['/sheets', 200, 200, 200, 200],
+	['/sheets/:sheet', 200, 200, 200, 404],
+	['/settings', 200, 200, 200, 200]
+];
+const writes: readonly [path: string, viewer: number, technician: number, lead: number, otherShop: number][] = [
+	['/receive', 403, 400, 400, 400],
+	['/jobs/:job/release', 403, 409, 409, 404],
+	['/jobs/:job/entries', 403, 400, 400, 400],
+	['/sheets', 403, 403, 400, 400],
+	['/settings?/units', 400, 400, 400, 400]
+];
+const roles: readonly Account[] = ['viewer', 'technician', 'lead', 'otherShop'];
+
+async function objects(browser: Browser): Promise<Record<string, string>> {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page);
+	const pump = /pumps\/([^"]+)/.exec((await page.getByRole('link', { name: /^E2E-/ }).getAttribute('href'))!)![1];
+	await page.goto('/sheets');
+	const sheet = /sheets\/(.+)/.exec(
+		(await page
+			.getByRole('link', { name: /Korvan/ })
+			.first()
+			.getAttribute('href'))!
+	)![1];
+	return { ':job': job, ':pump': pump, ':sheet': sheet };
+}
+const fill = (path: string, ids: Record<string, string>) => path.replace(/:(job|pump|sheet)/, (key) => ids[key]);
+const origin = () => new URL(process.env.E2E_ADDRESS!).origin;
+const post = (request: APIRequestContext, path: string, headers: Record<string, string> = {}) =>
+	request.post(path, { headers: { origin: origin(), accept: 'text/html', ...headers }, form: {}, maxRedirects: 0 });
+
+test('every route lets in whom the table lets in, and nobody into another shop', async ({ browser, request }) => {
+	const ids = await objects(browser);
+	for (const [column, account] of roles.entries()) {
+		const { request: signedIn } = (await pageOf(browser, account)).context();
+		for (const [path, ...expected] of reads) {
+			const response = await signedIn.get(fill(path, ids), { maxRedirects: 0 });
+			expect(response.status(), `${account} reads ${path}`).toBe(expected[column]);
+		}
+		for (const [path, ...expected] of writes) {
+			expect((await post(signedIn, fill(path, ids))).status(), `${account} writes ${path}`).toBe(expected[column]);
+		}
+		const batch = { by: 'somebody', entries: [] };
+		const answer = await signedIn.post(fill('/jobs/:job/entries', ids), { headers: { origin: origin() }, data: batch });
+		expect(answer.status(), `${account} writes under another name`).toBe(account === 'viewer' ? 403 : 401);
+	}
+	for (const [path] of reads)
+		expect((await request.get(fill(path, ids), { maxRedirects: 0 })).status(), `nobody reads ${path}`).toBe(nobody);
+	for (const [path] of writes)
+		expect((await post(request, fill(path, ids))).status(), `nobody writes ${path}`).toBe(401);
+	expect((await request.get(fill('/jobs/:job/events', ids), { maxRedirects: 0 })).status()).toBe(nobody);
+	const stranger = (await pageOf(browser, 'otherShop')).context().request;
+	expect((await stranger.get(fill('/jobs/:job/events', ids))).status()).toBe(404);
+	expect((await stranger.get('/jobs/not-an-id/inspect')).status()).toBe(404);
+});
+
+test('a request from another site may not write', async ({ browser }) => {
+	const { request } = (await pageOf(browser, 'lead')).context();
+	for (const path of ['/settings?/theme', '/sheets', '/signout']) {
+		expect((await post(request, path, { origin: 'https://elsewhere.example' })).status(), path).toBe(403);
+	}
+});
+
+test('pages carry a content security policy without inline scripts, and cookies are out of scripts’ reach', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	const response = await page.goto('/');
+	const policy = response!.headers()['content-security-policy'];
+	expect(policy).toContain("default-src 'none'");
+	expect(policy).toMatch(/script-src 'self' 'nonce-[^']+'/);
+	expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/);
+	const cookies = await page.context().cookies();
+	expect(cookies.length).toBeGreaterThan(0);
+	for (const cookie of cookies) expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax' });
+});

@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { cell, openMat, reading } from './job';
+import { pageOf } from './people';
+
+test('a reading that cannot be is answered beside its field, and stays as it was typed', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page);
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	const field = reading(page);
+	const answer = page.getByRole('region', { name: 'Measure' }).getByRole('alert');
+	for (const [typed, sentence] of [
+		['17.9x', 'is not a number'],
+		['17.98 bar', 'does not measure this'],
+		['17.98 furlongs', 'is not a unit'],
+		['3', 'cannot be right for a part of 18.000'],
+		['3000', 'Check the gauge and the unit'],
+		['3 m', '3\u202f000.000'],
+		['0.708', 'read in inches'],
+		['179.8', 'decimal point slip']
+	]) {
+		await field.fill(typed);
+		await field.press('Enter');
+		await expect(answer).toContainText(sentence);
+		await expect(field).toHaveValue(typed);
+		await expect(field).toHaveAttribute('aria-invalid', 'true');
+	}
+	await field.fill('.7081 in');
+	await field.press('Enter');
+	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 17.986/ })).toBeVisible();
+});
+
+test('hours lower than last time are asked about, not forbidden; the form keeps what was typed', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await page.goto('/receive');
+	await page.getByLabel('Which pump').selectOption({ label: 'KV18-0165, Standby (Hotel Saltholm)' });
+	await page.getByLabel('Complaint').fill('Planned');
+	await page.getByLabel('Hours on its meter').fill('many');
+	await page.getByRole('button', { name: 'Receive' }).click();
+	await expect(page.getByText('Type the hours as a number')).toBeVisible();
+	await expect(page.getByLabel('Hours on its meter')).toHaveValue('many');
+	await page.getByLabel('Hours on its meter').fill('55');
+	await page.getByRole('button', { name: 'Receive' }).click();
+	await expect(page.getByText('if the meter was replaced, say so below')).toBeVisible();
+	await expect(page.getByLabel('Complaint')).toHaveValue('Planned');
+	await page.getByLabel('Meter replaced').fill('0');
+	await page.getByRole('button', { name: 'Receive' }).click();
+	await expect(page.getByRole('heading', { level: 1 }).or(page.getByText('0 of'))).toBeVisible();
+	await expect(page).toHaveURL(/strip$/);
+});
+
+test('a sheet that breaks its schema is answered with line and path, and the text stays', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	const text = readFileSync(new URL('../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+	await page.goto('/sheets');
+	const broken = text.replace('"strokeMm": 24', '"strokeMm": -24').replace('"min":17.95', '"min":18.95');
+	await page.getByLabel('or its text').fill(broken);
+	await page.getByRole('button', { name: 'Check and take in' }).click();
+	const line = broken.split('\n').findIndex((one) => one.includes('"strokeMm"')) + 1;
+	await expect(page.getByRole('row', { name: new RegExp(`^${line} strokeMm`) })).toBeVisible();
+	await expect(page.getByLabel('or its text')).toHaveValue(broken);
+	await page.getByLabel('or its text').fill(text.replace('"revision": 1', '"revision": 2'));
+	await page.getByRole('button', { name: 'Check and take in' }).click();
+	await expect(page.getByRole('heading', { name: /revision 2/ })).toBeVisible();
+});

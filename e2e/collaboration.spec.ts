@@ -1,0 +1,73 @@
+import { expect, test } from '@playwright/test';
+import { cell, openMat } from './job';
+import { accounts, pageOf } from './people';
+
+test('a second browser on the job shows an entry within a second; two judgements are both kept, the later stands', async ({
+	browser
+}) => {
+	const ines = await pageOf(browser, 'technician');
+	const odd = await pageOf(browser, 'second');
+	const { job } = await openMat(ines);
+	await odd.goto(`/jobs/${job}/inspect`);
+	await cell(odd, 'Oiling wick, cylinder 1').click();
+	await cell(ines, 'Oiling wick, cylinder 1').click();
+	await expect(odd.getByText('0 of')).toBeVisible();
+	await ines.keyboard.press('0');
+	await expect(cell(odd, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/clean/, { timeout: 1000 });
+
+	await ines.keyboard.press('Enter');
+	await expect(cell(odd, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/decided: Reuse/);
+	const judge = odd.getByRole('region', { name: 'Judge' });
+	await judge.getByRole('button', { name: 'Replace' }).click();
+	await judge.getByRole('textbox').fill('Hard as wood');
+	await judge.getByRole('button', { name: 'Overrule' }).click();
+	await cell(ines, 'Oiling wick, cylinder 1').click();
+	const both = ines.getByRole('region', { name: 'Judge' });
+	await expect(both).toContainText('Replace stands: Odd Veller');
+	await expect(both).toContainText('before: Reuse, Ines Tarn');
+});
+
+test('off the network the work goes on; what was recorded waits, survives a reload, and goes by itself', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page);
+	await page.context().route(`**/jobs/${job}/entries`, (route) => route.abort('connectionfailed'));
+	await cell(page, 'Seal case .threaded., cylinder 1').click();
+	await page.keyboard.press('0');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('No connection: 2 entries wait')).toBeVisible();
+	await page.reload();
+	await expect(cell(page, 'Seal case .threaded., cylinder 1')).toHaveAccessibleName(/decided: Reuse/);
+	await page.context().unroute(`**/jobs/${job}/entries`);
+	await expect(page.getByText('All saved')).toBeVisible({ timeout: 20_000 });
+	await page.context().clearCookies();
+});
+
+test('a tab after sign-out keeps what is typed, says so, and sends it once the same person is back', async ({
+	browser
+}) => {
+	// A session of its own: signing out ends it.
+	const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+	const page = await context.newPage();
+	await page.goto('/signin');
+	await page.getByLabel('E-mail').fill(accounts.technician);
+	await page.getByLabel('Password').fill('harrow-sound');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page.getByRole('heading', { name: 'Floor' })).toBeVisible();
+	await openMat(page);
+	const second = await context.newPage();
+	await second.goto('/');
+	await second.getByRole('button', { name: 'Sign out' }).click();
+	await expect(second.getByRole('button', { name: 'Sign in' })).toBeVisible();
+
+	await cell(page, 'Male adapter, cylinder 3').click();
+	await page.keyboard.press('0');
+	await expect(page.getByText('You are signed out. 1 entry waits')).toBeVisible();
+	await expect(cell(page, 'Male adapter, cylinder 3')).toHaveAccessibleName(/clean/);
+	await second.getByLabel('E-mail').fill(accounts.technician);
+	await second.getByLabel('Password').fill('harrow-sound');
+	await second.getByRole('button', { name: 'Sign in' }).click();
+	await expect(second.getByRole('heading', { name: 'Floor' })).toBeVisible();
+	await expect(page.getByText('All saved')).toBeVisible({ timeout: 40_000 });
+});

@@ -1,0 +1,141 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { fileURLToPath } from 'node:url';
+import { expect, request, test, type APIRequestContext } from '@playwright/test';
+import { Client } from 'pg';
+import { accounts } from './people';
+// @ts-expect-error plain scripts without types of their own
+import { freePort, temporaryCluster } from '../scripts/lib/postgres.mjs';
+// @ts-expect-error plain scripts without types of their own
+import { untilReady } from '../scripts/lib/server.mjs';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+interface Started {
+	api: APIRequestContext;
+	server: ChildProcess;
+	address: string;
+}
+
+async function runScript(script: string, env: NodeJS.ProcessEnv): Promise<void> {
+	const child = spawn('npx', ['tsx', script, '--pumps', '2'], { cwd: root, stdio: 'ignore', env });
+	const [code] = await once(child, 'exit');
+	expect(code).toBe(0);
+}
+
+async function serve(url: string, port: number): Promise<Started> {
+	const address = `http://localhost:${port}`;
+	const env = {
+		...process.env,
+		AUTH_SECRET,
+		DATABASE_URL: url,
+		ORIGIN: address,
+		PORT: String(port),
+		HOST: '127.0.0.1'
+	};
+	const server = spawn('node', ['build/index.js'], { cwd: `${root}/web`, stdio: 'ignore', env });
+	await untilReady(port, server);
+	const api = await request.newContext({ baseURL: address, extraHTTPHeaders: { origin: address } });
+	await api.post('/signin', { form: { email: accounts.technician, password: 'harrow-sound' } });
+	return { api, server, address };
+}
+
+const AUTH_SECRET = 'only-for-tests-0123456789abcdef0123';
+const uuid = () => crypto.randomUUID();
+
+// Writes one entry after the other until the connection breaks; every acknowledged one is remembered.
+async function writeUntilBroken(
+	api: APIRequestContext,
+	job: string,
+	by: string,
+	acknowledged: string[]
+): Promise<void> {
+	for (;;) {
+		const id = uuid();
+		const entry = {
+			id,
+			job,
+			by,
+			at: new Date().toISOString(),
+			kind: 'note',
+			payload: { text: `note ${acknowledged.length}` }
+		};
+		try {
+			const response = await api.post(`/jobs/${job}/entries`, { data: { by, entries: [entry] }, timeout: 5000 });
+			if (!response.ok()) return;
+			const { answers } = (await response.json()) as { answers: { result: string }[] };
+			if (answers[0].result === 'accepted') acknowledged.push(id);
+		} catch {
+			return;
+		}
+	}
+}
+
+async function openJob(api: APIRequestContext): Promise<string> {
+	const form = {
+		pump: 'new',
+		serial: `CRASH-${uuid().slice(0, 8)}`,
+		model: 'Korvan KV-18',
+		scope: 'packing',
+		complaint: 'leak',
+		hours: '10'
+	};
+	const response = await api.post('/receive', { form, maxRedirects: 0, headers: { accept: 'text/html' } });
+	return /jobs\/([^/]+)/.exec(response.headers().location)![1];
+}
+
+async function idOf(email: string, connectionString: string): Promise<string> {
+	const client = new Client({ connectionString });
+	await client.connect();
+	const { rows } = await client.query('SELECT id FROM "user" WHERE email = $1', [email]);
+	await client.end();
+	return rows[0].id as string;
+}
+
+test('kill -9 of the server and of PostgreSQL in mid-save loses nothing that was acknowledged', async () => {
+	test.setTimeout(180_000);
+	const cluster = temporaryCluster();
+	try {
+		const started = (await cluster.start()) as { url: (name: string) => string };
+		const env = { ...process.env, AUTH_SECRET, DATABASE_URL: started.url('postgres') };
+		await runScript('scripts/migrate.ts', env);
+		await runScript('scripts/load-demo.ts', env);
+		const acknowledged: string[] = [];
+
+		const port = (await freePort()) as number;
+		const first = await serve(started.url('postgres'), port);
+		const job = await openJob(first.api);
+		const by = await idOf(accounts.technician, started.url('postgres'));
+		const writing = writeUntilBroken(first.api, job, by, acknowledged);
+		await expect.poll(() => acknowledged.length).toBeGreaterThan(20);
+		first.server.kill('SIGKILL');
+		await writing;
+
+		const second = await serve(started.url('postgres'), port);
+		const more = writeUntilBroken(second.api, job, by, acknowledged);
+		const before = acknowledged.length;
+		await expect.poll(() => acknowledged.length).toBeGreaterThan(before + 20);
+		cluster.kill();
+		await more;
+		second.server.kill('SIGKILL');
+
+		const restarted = (await cluster.start()) as { url: (name: string) => string };
+		const third = await serve(restarted.url('postgres'), port);
+		const again = acknowledged.map((id) => ({
+			id,
+			job,
+			by,
+			at: new Date().toISOString(),
+			kind: 'note',
+			payload: { text: 'sent again' }
+		}));
+		const response = await third.api.post(`/jobs/${job}/entries`, { data: { by, entries: again } });
+		const { answers } = (await response.json()) as { answers: { result: string }[] };
+		expect(answers.filter(({ result }) => result !== 'duplicate')).toEqual([]);
+		expect(answers.length).toBe(acknowledged.length);
+		third.server.kill('SIGTERM');
+	} finally {
+		cluster.stop();
+		cluster.remove();
+	}
+});

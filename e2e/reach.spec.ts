@@ -1,0 +1,116 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { cell, openMat } from './job';
+import { pageOf } from './people';
+
+async function seriousFaults(page: Page): Promise<string[]> {
+	const { violations } = await new AxeBuilder({ page }).analyze();
+	return violations
+		.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+		.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
+}
+
+test('axe finds no serious fault on any place, in light and dark', async ({ browser }) => {
+	test.setTimeout(180_000);
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/pumps');
+	const pump = await page.getByRole('link', { name: 'KV18-0212' }).getAttribute('href');
+	const sheet = '/sheets';
+	await page.goto('/');
+	const job = (await page.getByRole('link', { name: 'KV18-0256' }).first().getAttribute('href'))!.replace(/\/\w+$/, '');
+	const paths = [
+		'/',
+		'/receive',
+		'/pumps',
+		pump!,
+		`/trace?pump=${pump!.split('/').at(-1)}`,
+		'/gauges',
+		sheet,
+		'/settings',
+		`${job}/strip`,
+		`${job}/inspect`,
+		`${job}/release`
+	];
+	for (const theme of ['light', 'dark']) {
+		for (const path of paths) {
+			await page.goto(path);
+			await expect(page.locator('html')).toHaveAttribute('data-mode', theme);
+			expect(await seriousFaults(page), `${path}, ${theme}`).toEqual([]);
+		}
+		await page.getByRole('button', { name: /^Switch to/ }).click();
+		await expect(page.getByRole('button', { name: `Switch to ${theme}` })).toBeVisible();
+	}
+});
+
+test('everything that is pressed at the bench is at least 44 pixels each way', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page, 'full');
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await page.keyboard.press('1');
+	const small = await page
+		.locator('main')
+		.getByRole('button')
+		.or(page.locator('main').getByRole('link'))
+		.evaluateAll((elements) =>
+			elements
+				.map((element) => ({
+					name: element.getAttribute('aria-label') ?? element.textContent,
+					box: element.getBoundingClientRect()
+				}))
+				.filter(({ box, name }) => box.width > 0 && (box.width < 43.5 || box.height < 43.5) && !/^E2E/.test(name ?? ''))
+				.map(({ name, box }) => `${name?.trim()} ${Math.round(box.width)}×${Math.round(box.height)}`)
+		);
+	expect(small).toEqual([]);
+});
+
+test('the mat is walked by keyboard alone, and the keys are listed', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page, 'valves');
+	const spring = cell(page, 'Inlet valve spring, cylinder 1');
+	await spring.focus();
+	await page.keyboard.press('?');
+	await expect(page.getByRole('dialog')).toContainText('go from part to part');
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toHaveCount(0);
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Inlet valve, cylinder 1');
+	await page.keyboard.press('ArrowDown');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Inlet valve, cylinder 2');
+	await page.keyboard.press('End');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Discharge valve seat, cylinder 2');
+	await page.keyboard.press('2');
+	await page.keyboard.press('2');
+	await expect(page.getByRole('region', { name: 'Look' }).getByRole('button', { name: /Pitted: clear/ })).toBeVisible();
+	await page.keyboard.press('Backspace');
+	await expect(
+		page.getByRole('region', { name: 'Look' }).getByRole('button', { name: /Pitted: slight/ })
+	).toBeVisible();
+	await page.keyboard.press('m');
+	await page.keyboard.type('0.9');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('button', { name: /Contact band width.*0.900 mm/ })).toBeVisible();
+});
+
+test('units follow the person and never change what is stored', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page);
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await page.keyboard.press('m');
+	await page.keyboard.type('17.985');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('All saved')).toBeVisible();
+	const setLength = async (unit: string) => {
+		await page.goto('/settings');
+		await page.getByLabel('Lengths').selectOption(unit);
+		await page.getByRole('button', { name: 'Keep' }).click();
+		await expect(page.getByRole('status')).toHaveText('Kept.');
+	};
+	await setLength('in');
+	await page.goto(`/jobs/${job}/inspect`);
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 0.7081 in/ })).toBeVisible();
+	await setLength('mm');
+	await page.goto(`/jobs/${job}/inspect`);
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 17.985 mm/ })).toBeVisible();
+});

@@ -1,0 +1,27 @@
+// npm run bench: speed against the budgets of docs/architecture.md, as ratios in one run or in milliseconds.
+import { measurePage } from './bench/page.mjs';
+import { buildWhereChanged } from './lib/build.mjs';
+import { ensureChromium, ensurePackages } from './lib/install.mjs';
+import { temporaryCluster } from './lib/postgres.mjs';
+import { main, run } from './lib/run.mjs';
+import { prepareDemo, serveBuilt } from './lib/server.mjs';
+
+await main(async () => {
+	ensurePackages();
+	ensureChromium();
+	buildWhereChanged();
+	const cluster = temporaryCluster();
+	let server;
+	try {
+		const demo = await prepareDemo((await cluster.start()).url('postgres'));
+		run('npx', ['tsx', 'scripts/bench/capture.ts'], { env: demo.env });
+		const started = performance.now();
+		server = await serveBuilt(demo);
+		console.log(`web server ready in ${(performance.now() - started).toFixed(0)} ms`);
+		await measurePage(demo.address);
+	} finally {
+		server?.kill('SIGTERM');
+		cluster.stop();
+		cluster.remove();
+	}
+});

@@ -1,0 +1,70 @@
+// In the browser: JavaScript of the Bench page, largest contentful paint, and keystroke to paint on the full mat.
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+
+const KEYS = 120;
+const p95 = (times) => times.toSorted((a, b) => a - b)[Math.floor(times.length * 0.95)];
+
+/** Prints what was measured against the server at this address, which holds the demo. */
+export async function measurePage(address) {
+	const browser = await chromium.launch({
+		executablePath: '/usr/bin/chromium',
+		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+	});
+	const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+	await page.goto(`${address}/signin`);
+	await page.getByLabel('E-mail').fill('ines@harrow.example');
+	await page.getByLabel('Password').fill('harrow-sound');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	const job = await page.getByRole('link', { name: 'KV18-0256' }).first().getAttribute('href');
+
+	const scripts = new Map();
+	page.on('response', async (response) => {
+		if (response.url().endsWith('.js')) scripts.set(response.url(), await response.body().catch(() => Buffer.alloc(0)));
+	});
+	await page.goto(address + job);
+	await page.getByRole('region', { name: 'Mat' }).waitFor();
+	await page.waitForLoadState('networkidle').catch(() => undefined); // the event stream stays open
+	const bytes = [...scripts.values()].reduce((sum, body) => sum + gzipSync(body).length, 0);
+	console.log(`Bench page JavaScript ${(bytes / 1000).toFixed(0)} kB gzipped in ${scripts.size} files (budget 200)`);
+
+	const paint = await page.evaluate(
+		() =>
+			new Promise((done) =>
+				new PerformanceObserver((list) => done(list.getEntries().at(-1).startTime)).observe({
+					type: 'largest-contentful-paint',
+					buffered: true
+				})
+			)
+	);
+	console.log(`Largest contentful paint ${paint.toFixed(0)} ms (budget 1000)`);
+
+	const cells = await page.getByRole('region', { name: 'Mat' }).getByRole('button').count();
+	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 2/ }).click();
+	// From the key event to the frame after the one in which the page has changed.
+	await page.evaluate(() => {
+		window.times = [];
+		addEventListener(
+			'keydown',
+			(event) => {
+				const start = event.timeStamp;
+				requestAnimationFrame(() => {
+					const { port1, port2 } = new MessageChannel();
+					port1.onmessage = () => window.times.push(performance.now() - start);
+					port2.postMessage(undefined);
+				});
+			},
+			{ capture: true }
+		);
+	});
+	const keys = ['ArrowRight', '1', 'ArrowDown', '2', 'ArrowLeft', '0', 'ArrowUp', '3'];
+	for (let i = 0; i < KEYS; i++) {
+		await page.keyboard.press(keys[i % keys.length]);
+		await page.waitForTimeout(15);
+	}
+	const times = await page.evaluate(() => window.times);
+	console.log(
+		`keystroke to paint p95 ${p95(times).toFixed(1)} ms over ${times.length} keys on a mat of ${cells} parts (budget 50)`
+	);
+	await browser.close();
+}

@@ -1,0 +1,80 @@
+// npm run screenshots: one picture of each main view, from the demo data, into docs/screenshots/.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { buildWhereChanged } from './lib/build.mjs';
+import { ensureChromium, ensurePackages } from './lib/install.mjs';
+import { temporaryCluster } from './lib/postgres.mjs';
+import { main, root } from './lib/run.mjs';
+import { prepareDemo, serveBuilt } from './lib/server.mjs';
+
+const folder = join(root, 'docs/screenshots');
+
+async function take(address) {
+	const browser = await chromium.launch({
+		executablePath: '/usr/bin/chromium',
+		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+	});
+	const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+	const shoot = async (name) => {
+		await page.waitForTimeout(400); // charts draw after their data are there
+		await page.screenshot({ path: join(folder, `${name}.png`) });
+	};
+	const open = async (path, name) => {
+		await page.goto(address + path);
+		await shoot(name);
+	};
+	const jobOf = async (serial) => {
+		await page.goto(address);
+		const path = await page.getByRole('link', { name: serial }).first().getAttribute('href');
+		return path.replace(/\/\w+$/, '');
+	};
+	const part = async (job, name, file) => {
+		await page.goto(`${address}${job}/inspect`);
+		await page.getByRole('button', { name }).click();
+		await shoot(file);
+	};
+
+	await open('/signin', 'signin');
+	await page.getByLabel('E-mail').fill('mara@harrow.example');
+	await page.getByLabel('Password').fill('harrow-sound');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await page.getByRole('heading', { name: 'Floor' }).waitFor();
+	await shoot('floor');
+	await open('/receive', 'receive');
+	const waiting = await jobOf('KV18-0107');
+	await open(`${waiting}/strip`, 'strip');
+	const half = await jobOf('KV18-0256');
+	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
+	await open(`${half}/release`, 'release');
+	await page.goto(`${address}/pumps`);
+	const pump = await page.getByRole('link', { name: 'KV18-0212' }).getAttribute('href');
+	await open('/pumps', 'pumps');
+	await open(pump, 'pump');
+	await open(`/trace?pump=${pump.split('/').at(-1)}`, 'trace');
+	await open('/gauges', 'gauges');
+	await page.goto(`${address}/sheets`);
+	await open(await page.getByRole('link', { name: /^Korvan/ }).getAttribute('href'), 'sheet');
+	await page.getByRole('button', { name: 'Switch to dark' }).click();
+	await page.getByRole('button', { name: 'Switch to light' }).waitFor();
+	await part(half, /^V-packings .pair., cylinder 1/, 'inspect-dark');
+	await browser.close();
+}
+
+await main(async () => {
+	ensurePackages();
+	ensureChromium();
+	buildWhereChanged();
+	mkdirSync(folder, { recursive: true });
+	const cluster = temporaryCluster();
+	let server;
+	try {
+		const demo = await prepareDemo((await cluster.start()).url('postgres'));
+		server = await serveBuilt(demo);
+		await take(demo.address);
+	} finally {
+		server?.kill('SIGTERM');
+		cluster.stop();
+		cluster.remove();
+	}
+});

@@ -1,0 +1,47 @@
+<!-- @component Notes on a part: what no pattern and no figure says. -->
+<script lang="ts">
+	import { shortTime } from '$lib/ui/time';
+	import type { BenchPart, BenchState } from './bench.svelte';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		locked: boolean;
+	}
+	let { bench, part, locked }: Props = $props();
+	const id = $props.id();
+	let text = $state('');
+
+	function keep(event: SubmitEvent) {
+		event.preventDefault();
+		if (text.trim() === '') return;
+		bench.record({ kind: 'note', part: part.cell.part, payload: { text: text.trim() } });
+		text = '';
+	}
+</script>
+
+{#each part.record.notes as note (note.id)}
+	<p class="note">
+		“{note.payload.text}” <span class="soft">{bench.bench.people[note.by]}, {shortTime(note.at)}</span>
+	</p>
+{/each}
+{#if !locked}
+	<form onsubmit={keep} class="field">
+		<label for="{id}-note" class="sr-only">Note on this part</label>
+		<input id="{id}-note" placeholder="Note on this part" bind:value={text} maxlength="2000" />
+		{#if text.trim() !== ''}<button class="press">Keep note</button>{/if}
+	</form>
+{/if}
+
+<style>
+	.note {
+		font-size: 0.9rem;
+		border-left: 3px solid var(--line);
+		padding-left: 0.5rem;
+		margin-top: 6px;
+	}
+	form {
+		grid-template-columns: 1fr auto;
+		margin-top: 8px;
+	}
+</style>

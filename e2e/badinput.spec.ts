@@ -10,7 +10,8 @@ test('a reading that cannot be is answered beside its field, and stays as it was
 	const field = reading(page);
 	const answer = page.getByRole('region', { name: 'Measure' }).getByRole('alert');
 	for (const [typed, sentence] of [
-		['17.9x', 'is not a number'],
+		['seventeen', 'is not a number'],
+		['17.9x8', 'is not a number'],
 		['17.98 bar', 'does not measure this'],
 		['17.98 furlongs', 'is not a unit'],
 		['3', 'cannot be right for a part of 18.000'],

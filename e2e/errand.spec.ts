@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { chooseNewPump } from './job';
-import { signIn } from './people';
+import { pageOf, signIn } from './people';
 
 const serial = `E2E-${Date.now()}`;
 
@@ -92,8 +92,9 @@ async function lookAtEverything(page: Page): Promise<void> {
 	await expect(page.getByText('All saved')).toBeVisible();
 }
 
-test('the demo’s one-sided cylinder stands out in the trace', async ({ page }) => {
-	await signIn(page, 'viewer');
+test('the demo’s one-sided cylinder stands out in the trace', async ({ browser }) => {
+	const page = await pageOf(browser, 'viewer');
+	await page.goto('/');
 	await page.getByRole('link', { name: 'Trace' }).click();
 	await page.getByRole('combobox').selectOption({ label: 'KV18-0212, Washer 1 (Net barge Kestrel)' });
 	await expect(page.getByText(/One-sided wear at .*, cylinder 2/).first()).toBeVisible();

@@ -1,4 +1,7 @@
-import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { existsSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, type Browser, type Page } from '@playwright/test';
 
 /** The demo's accounts. */
 export const accounts = {
@@ -18,19 +21,19 @@ export async function signIn(page: Page, account: Account): Promise<void> {
 	await expect(page.getByRole('heading', { name: 'Floor' })).toBeVisible();
 }
 
-// Signed in once a run each: the server limits attempts, as it should.
-const states = new Map<Account, Awaited<ReturnType<BrowserContext['storageState']>>>();
+// Signed in once a run each, and kept in a file for all workers: the server limits attempts, as it should.
+const stateFile = (account: Account) => join(tmpdir(), `exetasis-e2e-${process.ppid}-${account}.json`);
 
 /** A page of its own for this person, signed in. */
 export async function pageOf(browser: Browser, account: Account): Promise<Page> {
-	if (!states.has(account)) {
+	if (!existsSync(stateFile(account))) {
 		const context = await browser.newContext();
 		await signIn(await context.newPage(), account);
-		states.set(account, await context.storageState());
+		await context.storageState({ path: stateFile(account) });
 		await context.close();
 	}
 	const context = await browser.newContext({
-		storageState: states.get(account),
+		storageState: stateFile(account),
 		viewport: { width: 1280, height: 800 }
 	});
 	return context.newPage();

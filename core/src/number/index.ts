@@ -1,3 +1,5 @@
 export * from './distributions';
 export * from './require';
 export * from './summary';
+export * from './integrate';
+export * from './minimise';

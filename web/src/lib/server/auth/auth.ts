@@ -9,7 +9,7 @@ import { sequelizeAdapter } from './adapter';
 export const hashPassword = (password: string): Promise<string> =>
 	hash(password, { memoryCost: 19_456, timeCost: 2, parallelism: 1 });
 
-const SIGN_IN_ATTEMPTS = { window: 60, max: 10 }; // per address: a person mistypes, a program guesses
+const SIGN_IN_ATTEMPTS = { window: 60, max: 20 }; // per address: a whole shop signs in from one, a program guesses
 
 function createAuth(db: Database) {
 	const secret = process.env.AUTH_SECRET;

@@ -21,6 +21,8 @@ export interface Outlook {
 	readonly probability: number;
 	/** Wear per 1000 h. */
 	readonly ratePer1000h: number;
+	/** What it rests on: this many parts like it and its own history, or its own mean rate alone. */
+	readonly basis: { readonly kind: 'fleet'; readonly parts: number } | { readonly kind: 'ownRate' };
 }
 
 /** Answers how a worn part will stand after more hours. */
@@ -50,5 +52,5 @@ export const byMeanRate: Forecast = ({ worn, u, allowance, hours, rateScatter },
 	const spread = Math.hypot(u * (1 + intervalHours / hours), rateScatter * rate * intervalHours);
 	const margin = allowance - expected;
 	const probability = spread > 0 ? normalCdf(-margin / spread) : margin < 0 ? 1 : 0;
-	return { expected, u: spread, probability, ratePer1000h: rate * 1000 };
+	return { expected, u: spread, probability, ratePer1000h: rate * 1000, basis: { kind: 'ownRate' } };
 };

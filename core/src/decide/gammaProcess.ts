@@ -94,9 +94,9 @@ export function chanceOfPassing(
 }
 const SPREADS = 8;
 
-/** The forecast of a part by this process; what is expected is the mean of its own posterior rate. */
+/** The forecast of a part by a process fitted to that many parts; what is expected is the mean of its own posterior rate. */
 export const byGammaProcess =
-	(process: GammaProcess): Forecast =>
+	(process: GammaProcess, parts: number): Forecast =>
 	({ worn, u, allowance, hours }, intervalHours) => {
 		requireProcess('byGammaProcess', process);
 		const { shapePerHour, rateShape, rateScale } = process;
@@ -112,7 +112,8 @@ export const byGammaProcess =
 			expected: worn + growth,
 			u: Math.hypot(u, Math.sqrt(Math.max(0, variance))),
 			probability: chanceOfPassing(process, { worn, u, hours, allowance }, intervalHours),
-			ratePer1000h: shapePerHour * meanInverse * 1000
+			ratePer1000h: shapePerHour * meanInverse * 1000,
+			basis: { kind: 'fleet', parts }
 		};
 	};
 

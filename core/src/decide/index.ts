@@ -5,3 +5,4 @@ export * from './gammaProcess';
 export * from './judge';
 export * from './policy';
 export * from './reason';
+export * from './wearHistory';

@@ -2,6 +2,7 @@ import { partType, type PatternRule } from '../part';
 import { discardLimit, isLookedAt, type Finding, type PartRecord, type Station, type Verdict } from '../record';
 import { judgeCharacteristic, type JudgedCharacteristic, type ShopGauge } from './characteristic';
 import { ASSUMED_RATE_SCATTER, byMeanRate, type Forecast, type Outlook } from './forecast';
+import { byGammaProcess, type FittedProcess } from './gammaProcess';
 import type { Policy } from './policy';
 import type { Reason } from './reason';
 
@@ -14,8 +15,12 @@ export interface JudgeInput {
 	readonly asFitted: Readonly<Record<string, number>>;
 	readonly gauges: readonly ShopGauge[];
 	readonly policy: Policy;
-	readonly forecast?: Forecast;
+	/** How parts like this one wear, by characteristic; where nothing is fitted the part's own mean rate is carried on. */
+	readonly wearModels?: WearModels;
 }
+
+/** Fitted wear by characteristic key. */
+export type WearModels = Readonly<Record<string, FittedProcess>>;
 
 export interface Judgement {
 	/** "open" until somebody has looked. */
@@ -96,16 +101,24 @@ function measuredCharacteristics({ station, record, gauges, policy, asFitted }: 
 	});
 }
 
-function outlooks({ hours, policy, forecast = byMeanRate }: JudgeInput, measured: readonly JudgedCharacteristic[]) {
+// The fleet's process where there is one, else the part's own rate.
+function forecastOf(model: FittedProcess | undefined): Forecast {
+	return model?.kind === 'fitted' ? byGammaProcess(model.process, model.parts) : byMeanRate;
+}
+
+function outlooks({ hours, policy, wearModels = {} }: JudgeInput, measured: readonly JudgedCharacteristic[]) {
 	if (hours === undefined || !(hours > 0)) return {};
 	return Object.fromEntries(
-		measured.map(({ sheet, wear, budget }) => [
-			sheet.key,
-			forecast(
-				{ worn: wear.worn, u: budget.u, allowance: wear.allowance, hours, rateScatter: ASSUMED_RATE_SCATTER },
-				policy.intervalHours
-			)
-		])
+		measured.map(({ sheet, wear, budget }) => {
+			const state = {
+				worn: wear.worn,
+				u: budget.u,
+				allowance: wear.allowance,
+				hours,
+				rateScatter: ASSUMED_RATE_SCATTER
+			};
+			return [sheet.key, forecastOf(wearModels[sheet.key])(state, policy.intervalHours)];
+		})
 	);
 }
 

@@ -160,6 +160,14 @@
 					: 'your shop'}{one.startIsNominal ? '; wear counted from nominal, not measured when fitted' : ''}</span
 			>
 		</p>
+		{#if outlook}
+			<p class="soft basis">
+				Forecast from {outlook.basis.kind === 'fleet'
+					? `${outlook.basis.parts} parts like it in your shop and its own wear`
+					: 'its own mean rate alone: too few like it on record'}: {formatDifference(outlook.ratePer1000h, unit(one))} per
+				1000 h.
+			</p>
+		{/if}
 		{#each settlement(one) as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
 		{#if one.worst.outlier !== undefined}<p class="doubt">
 				One reading there does not fit the others ({formatQuantity(one.worst.readings[one.worst.outlier], unit(one))}):
@@ -227,6 +235,9 @@
 		white-space: nowrap;
 	}
 	.value .soft {
+		font-size: 0.82rem;
+	}
+	.basis {
 		font-size: 0.82rem;
 	}
 	.doubt {

@@ -13,6 +13,7 @@ import {
 	type Station
 } from '@exetasis/core/record';
 import type { Bench, MatCell } from '$lib/server/jobs';
+import { judgeInput } from './judgeInput';
 import { Outbox, type Refusal } from './outbox.svelte';
 
 /** One part on the mat with all that is known and judged of it. */
@@ -58,15 +59,7 @@ export class BenchState {
 		const before = this.#judged.get(cell.part);
 		if (before && sameRecord(before.record, record)) return before;
 		const station = this.stations.find(({ key }) => key === cell.station)!;
-		const { gauges, policy } = this.bench;
-		const judgement = judge({
-			station,
-			record,
-			hours: cell.hours ?? undefined,
-			asFitted: cell.asFitted,
-			gauges,
-			policy
-		});
+		const judgement = judge(judgeInput(this.bench, cell, station, record));
 		const part = { cell, station, record, judgement, looked: isLookedAt(record) };
 		this.#judged.set(cell.part, part);
 		return part;

@@ -2,6 +2,7 @@ import { checkEntry, entrySchema, fold, type Entry, type EntryProblem, type JobF
 import { may } from './access';
 import type { SignedIn } from './auth/auth';
 import { inTransaction, row, rows, type ShopScope } from './db/query';
+import { pinnedSheet } from './sheets';
 
 /** What became of one entry of a batch. */
 export type EntryAnswer =
@@ -24,24 +25,28 @@ interface LockedJob extends JobFacts {
 	readonly released: boolean;
 }
 
-// Locked against a release in the same moment, not against other writers.
-async function lockJob(scope: ShopScope, jobId: string): Promise<LockedJob | undefined> {
-	const job = await row<{
-		released: boolean;
-		scope: JobFacts['scope'];
-		sheet: JobFacts['sheet'];
-		cells: [string, string][];
-	}>(
+// Locked against a release in the same moment, not against other writers. Of the mat only the parts that are spoken of.
+async function lockJob(scope: ShopScope, jobId: string, parts: readonly string[]): Promise<LockedJob | undefined> {
+	const job = await row<{ released: boolean; scope: JobFacts['scope']; sheetId: string; cells: [string, string][] }>(
 		scope,
 		`
-		SELECT j.released_at IS NOT NULL AS released, j.scope, s.body AS sheet,
-			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c WHERE c.job_id = j.id) AS cells
-		FROM job j JOIN model_sheet s ON s.id = j.model_sheet_id
-		WHERE j.shop_id = $1 AND j.id = $2 FOR SHARE OF j`,
-		[jobId]
+		SELECT j.released_at IS NOT NULL AS released, j.scope, j.model_sheet_id AS "sheetId",
+			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c
+				WHERE c.job_id = j.id AND c.part_id::text = ANY($3)) AS cells
+		FROM job j WHERE j.shop_id = $1 AND j.id = $2 FOR SHARE OF j`,
+		[jobId, parts]
 	);
-	return job && { ...job, stationOfPart: new Map(job.cells) };
+	if (!job) return undefined;
+	return {
+		released: job.released,
+		scope: job.scope,
+		sheet: await pinnedSheet(scope, job.sheetId),
+		stationOfPart: new Map(job.cells)
+	};
 }
+
+const partIn = (raw: unknown): string[] =>
+	typeof raw === 'object' && raw !== null && 'part' in raw && typeof raw.part === 'string' ? [raw.part] : [];
 
 /**
  * Adds a batch to a job's bench log: each entry is accepted, was there already, or is refused with why; one bad entry
@@ -54,7 +59,7 @@ export function append(
 	batch: readonly unknown[]
 ): Promise<EntryAnswer[] | undefined> {
 	return inTransaction(scope, async (within) => {
-		const job = await lockJob(within, jobId);
+		const job = await lockJob(within, jobId, batch.flatMap(partIn));
 		if (!job) return undefined;
 		const checked = batch.map((raw) => check(raw, jobId, user, job));
 		const good = checked.flatMap((one) => (one.entry ? [one.entry] : []));

@@ -9,6 +9,7 @@ import {
 	type ModelSheet,
 	type Scope
 } from '@exetasis/core/record';
+import { judgeInput } from '../bench/judgeInput';
 import { entriesOf } from './benchLog';
 import type { Duty } from './db/models';
 import { inTransaction, row, rows, type ShopScope } from './db/query';
@@ -16,6 +17,7 @@ import { gaugesOf } from './gauges';
 import { fillEmptyPlaces, layOut, replaceParts, type Replacement } from './parts';
 import { newestSheet } from './sheets';
 import { peopleOf, policyOf } from './shops';
+import { wearOf, type ModelWear } from './wear';
 
 /** What is asked when a pump comes in. Hours as the meter shows them. */
 export interface Arrival {
@@ -149,6 +151,8 @@ export interface Bench {
 	readonly gauges: ShopGauge[];
 	readonly policy: Policy;
 	readonly people: Record<string, string>;
+	/** How parts of this model wear in this shop, by "station/characteristic". */
+	readonly wear: ModelWear;
 }
 
 export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | undefined> {
@@ -166,15 +170,17 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	if (!found) return undefined;
 	const { sheet, ...job } = found;
 	const inScope = stationsInScope(sheet, job.scope).map(({ key }) => key);
+	const gauges = await gaugesOf(scope);
 	return {
 		job,
 		sheet,
 		// One after the other: inside a transaction they share its one connection.
 		cells: await cellsOf(scope, jobId, inScope),
 		entries: await entriesOf(scope, jobId),
-		gauges: await gaugesOf(scope),
+		gauges,
 		policy: await policyOf(scope),
-		people: await peopleOf(scope)
+		people: await peopleOf(scope),
+		wear: await wearOf(scope, sheet, gauges)
 	};
 }
 
@@ -229,21 +235,19 @@ export function release(scope: ShopScope, userId: string, jobId: string, at = ne
 }
 
 /** Who is to go and who to stay, by the decisions that stand. */
-function outcome({ cells, entries, sheet, gauges, policy }: Bench): {
-	undecided: Undecided[];
-	replaced: Replacement[];
-} {
-	const state = fold(entries);
+function outcome(bench: Bench): { undecided: Undecided[]; replaced: Replacement[] } {
+	const state = fold(bench.entries);
 	const undecided: Undecided[] = [];
 	const replaced: Replacement[] = [];
-	for (const { part, station: key, cylinder, hours, asFitted } of cells) {
+	for (const cell of bench.cells) {
+		const { part, station: key, cylinder } = cell;
 		const record = state.parts.get(part) ?? untouched;
 		const verdict = standingDecision(record)?.payload.verdict;
 		if (verdict !== 'reuse' && verdict !== 'replace') {
 			undecided.push({ station: key, cylinder, why: verdict ? 'lookAgain' : 'noDecision' });
 		} else if (verdict === 'replace') {
-			const station = sheet.stations.find((one) => one.key === key)!;
-			const judgement = judge({ station, record, hours: hours ?? undefined, asFitted, gauges, policy });
+			const station = bench.sheet.stations.find((one) => one.key === key)!;
+			const judgement = judge(judgeInput(bench, cell, station, record));
 			replaced.push({ part, station: key, type: station.type, cylinder, endReason: endReason(judgement) });
 		}
 	}

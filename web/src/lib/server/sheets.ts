@@ -25,6 +25,21 @@ export async function sheetById(scope: ShopScope, id: string): Promise<ModelShee
 		?.body;
 }
 
+// Sheets are never changed, so one read from the database stays true; kept by shop and id.
+const sheetsRead = new Map<string, ModelSheet>();
+const MOST_KEPT = 100;
+
+/** The sheet that a job has pinned; it is there, by the job's foreign key. */
+export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSheet> {
+	const key = `${scope.shopId}/${id}`;
+	const known = sheetsRead.get(key);
+	if (known) return known;
+	if (sheetsRead.size >= MOST_KEPT) sheetsRead.clear();
+	const sheet = (await sheetById(scope, id))!;
+	sheetsRead.set(key, sheet);
+	return sheet;
+}
+
 /** The newest sheet of a model, which a new job pins. */
 export const newestSheet = (scope: ShopScope, model: string): Promise<{ id: string; body: ModelSheet } | undefined> =>
 	row(scope, 'SELECT id, body FROM model_sheet WHERE shop_id = $1 AND model = $2 ORDER BY revision DESC LIMIT 1', [

@@ -29,6 +29,7 @@ test('axe finds no serious fault on any place, in light and dark', async ({ brow
 		'/settings',
 		`${job}/strip`,
 		`${job}/inspect`,
+		`${job}/decide`,
 		`${job}/release`
 	];
 	for (const theme of ['light', 'dark']) {

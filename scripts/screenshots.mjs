@@ -46,6 +46,9 @@ async function take(address) {
 	await open(`${waiting}/strip`, 'strip');
 	const half = await jobOf('KV18-0256');
 	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
+	await page.goto(`${address}${half}/decide`);
+	await page.getByText(/^Least cost per hour/).waitFor();
+	await shoot('decide');
 	await open(`${half}/release`, 'release');
 	await page.goto(`${address}/pumps`);
 	const pump = await page.getByRole('link', { name: 'KV18-0212' }).getAttribute('href');

@@ -57,7 +57,7 @@ describe('judge', () => {
 		expect(judged('retainerGasket', recordOf(clean())).verdict).toBe('replace'));
 	it('renews soft parts by policy, and judges them by condition under the other one', () => {
 		expect(judged('retainerBackup', recordOf(clean())).verdict).toBe('replace');
-		const onCondition = { policy: { ...defaultPolicy, softParts: 'onCondition' as const } };
+		const onCondition = { policy: { ...defaultPolicy, school: 'onCondition' as const } };
 		expect(judged('retainerBackup', recordOf(clean()), onCondition).verdict).toBe('reuse');
 		expect(judged('retainerBackup', recordOf(finding('cut')), onCondition).verdict).toBe('replace');
 	});

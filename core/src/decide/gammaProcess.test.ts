@@ -137,11 +137,9 @@ describe('fitGammaProcess', () => {
 	});
 	it('does not depend on the unit of wear or on the order of the parts', () => {
 		const histories = fleet(80, 3, process, 7);
-		const inches = [...histories]
-			.reverse()
-			.map(({ intervals }) => ({
-				intervals: intervals.map(({ hours, growth }) => ({ hours, growth: growth / 25.4 }))
-			}));
+		const inches = [...histories].reverse().map(({ intervals }) => ({
+			intervals: intervals.map(({ hours, growth }) => ({ hours, growth: growth / 25.4 }))
+		}));
 		const [a, b] = [fitGammaProcess(histories, 1e-9), fitGammaProcess(inches, 1e-9 / 25.4)];
 		if (a.kind !== 'fitted' || b.kind !== 'fitted') throw new Error('not fitted');
 		expect(relativeError(b.process.rateScale * 25.4, a.process.rateScale)).toBeLessThan(1e-3);

@@ -92,7 +92,7 @@ export function chanceOfPassing(
 			: 0;
 	return Math.min(1, (below + normalCdf((worn - allowance) / u)) / positive);
 }
-const SPREADS = 8;
+const SPREADS = 6; // beyond it lies 1e-9 of the bell
 
 /** The forecast of a part by a process fitted to that many parts; what is expected is the mean of its own posterior rate. */
 export const byGammaProcess =

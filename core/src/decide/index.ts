@@ -5,4 +5,6 @@ export * from './gammaProcess';
 export * from './judge';
 export * from './policy';
 export * from './reason';
+export * from './setDecision';
 export * from './wearHistory';
+export * from './whole';

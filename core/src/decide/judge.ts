@@ -80,7 +80,7 @@ const rulesOf = (station: Station): readonly PatternRule[] => partType(station.t
 
 function ruleReasons({ station, policy }: JudgeInput): Reason[] {
 	if (station.renewal === 'always') return [{ code: 'singleUse' }];
-	const renewSoft = policy.softParts === 'renew' && partType(station.type).soft && station.renewal !== 'inspect';
+	const renewSoft = policy.school === 'renewSoft' && partType(station.type).soft && station.renewal !== 'inspect';
 	return renewSoft ? [{ code: 'softRenewed' }] : [];
 }
 

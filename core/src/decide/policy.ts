@@ -1,5 +1,9 @@
 import { z } from 'zod';
 
+/** How a shop decides on parts that no hard rule condemns. */
+export const schools = ['renewSoft', 'onCondition', 'leastCost'] as const;
+export type School = (typeof schools)[number];
+
 /** The shop's rules for reuse and replace. One engine, different settings. */
 export const policySchema = z.strictObject({
 	/** Risk of accepting a part that is beyond its limit, and of scrapping one that is inside. */
@@ -9,8 +13,10 @@ export const policySchema = z.strictObject({
 	intervalHours: z.number().positive().max(50_000),
 	/** A part whose odds of passing its limit within the interval are higher than this is replaced. */
 	acceptWearOut: z.number().gt(0).lt(1),
-	/** Soft parts: renewed whenever the pump is open, or judged on their condition. */
-	softParts: z.enum(['renew', 'onCondition'])
+	/** Cost of an unplanned stop besides opening the pump, in the shop's currency. */
+	downtimeCost: z.number().nonnegative().max(1e7),
+	/** Which school rules: all soft parts renewed while open; what passes is reused; or whatever costs least to be expected. */
+	school: z.enum(schools)
 });
 export type Policy = z.infer<typeof policySchema>;
 
@@ -19,5 +25,6 @@ export const defaultPolicy: Policy = {
 	scrapGood: 0.05,
 	intervalHours: 2000,
 	acceptWearOut: 0.1,
-	softParts: 'renew'
+	downtimeCost: 900,
+	school: 'renewSoft'
 };

@@ -71,6 +71,8 @@ export const stationSchema = z.strictObject({
 	caution: cautionSchema.optional(),
 	characteristics: z.array(sheetCharacteristicSchema).default([]),
 	price: z.number().nonnegative(),
+	/** What its failure in service spoils besides itself, in the shop's currency. */
+	collateral: z.number().nonnegative().default(0),
 	/** Station of the part it runs with: replacing one asks for a look at the other. */
 	mate: key.optional()
 });

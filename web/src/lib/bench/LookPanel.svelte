@@ -42,7 +42,7 @@
 			{@const finding = findingOf(pattern)}
 			<button
 				type="button"
-				class="press"
+				class="press found"
 				aria-pressed={finding !== undefined}
 				disabled={locked}
 				onclick={() => bench.cyclePattern(part, pattern)}

@@ -19,6 +19,7 @@
 	const stages = $derived([
 		['strip', 'Strip'],
 		['inspect', 'Inspect'],
+		['decide', 'Decide'],
 		['release', job.releasedAt ? 'Released' : 'Release']
 	] as const);
 	const waiting = $derived(bench.outbox.waiting === 1 ? '1 entry waits' : `${bench.outbox.waiting} entries wait`);

@@ -1,6 +1,7 @@
 <!-- @component Inspect: the mat above, the part in hand below. One hand on the keys, the other on the gauge. -->
 <script lang="ts">
 	import { tick } from 'svelte';
+	import { page } from '$app/state';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { partType } from '@exetasis/core/part';
@@ -22,8 +23,8 @@
 
 	// The place in hand: where the work stopped, when one comes back.
 	const resume = () => walk.find((place) => bench.parts.get(place)?.looked === false) ?? walk[0];
-	let chosen = $state<string>();
-	const selected = $derived(chosen ?? resume());
+	let chosen = $state<string | undefined>(page.url.searchParams.get('place') ?? undefined);
+	const selected = $derived(chosen && bench.parts.has(chosen) ? chosen : resume());
 	let row = $state(1);
 	let mode = $state<'look' | 'measure'>('look');
 	let help = $state(false);

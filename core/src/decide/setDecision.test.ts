@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { bestInterval, costOf, costsAlone, decideSet, MOST_ENUMERATED, type SetPart } from '.';
+
+const part = (id: string, change: Partial<SetPart> = {}): SetPart => ({
+	id,
+	pReuse: 0.1,
+	pNew: 0.01,
+	price: 20,
+	collateral: 0,
+	...change
+});
+const partArbitrary = fc.record({
+	pReuse: fc.double({ min: 0, max: 1, noNaN: true }),
+	pNew: fc.double({ min: 0, max: 0.2, noNaN: true }),
+	price: fc.double({ min: 0, max: 300, noNaN: true }),
+	collateral: fc.double({ min: 0, max: 200, noNaN: true })
+});
+const named = (list: readonly Omit<SetPart, 'id'>[]) => list.map((one, i) => ({ ...one, id: `p${i}` }));
+
+describe('costOf', () => {
+	it('of a worked example', () => {
+		const parts = [part('a'), part('b', { collateral: 50 })];
+		const cost = costOf(
+			parts,
+			new Map([
+				['a', 'replace'],
+				['b', 'reuse']
+			]),
+			400
+		);
+		expect(cost.parts).toBe(20);
+		expect(cost.pAnyFailure).toBeCloseTo(1 - 0.99 * 0.9, 14);
+		expect(cost.total).toBeCloseTo(20 + (1 - 0.99 * 0.9) * 400 + 5, 10);
+	});
+	it('of a certain failure is finite', () =>
+		expect(costOf([part('a', { pReuse: 1 })], new Map([['a', 'reuse']]), 400).total).toBe(400));
+});
+
+describe('decideSet', () => {
+	it('renews what pays and keeps what does not', () => {
+		const { choices } = decideSet(
+			[part('worn', { pReuse: 0.4 }), part('dear', { price: 600 }), part('sound', { pReuse: 0.001 })],
+			400
+		);
+		expect(Object.fromEntries(choices)).toEqual({ worn: 'replace', dear: 'reuse', sound: 'reuse' });
+	});
+	it('sees that a cheap part buys little where the pump will be opened again anyway', () => {
+		const hopeless = part('hopeless', { pReuse: 0.95, price: 5000 });
+		const small = part('small', { pReuse: 0.1, pNew: 0, price: 20 });
+		expect(costsAlone(small, 400).replace).toBeLessThan(costsAlone(small, 400).reuse);
+		expect(decideSet([hopeless, small], 400).choices.get('small')).toBe('reuse');
+	});
+	it('leaves what is fixed', () => {
+		const { choices } = decideSet(
+			[part('cracked', { fixed: 'replace', pReuse: 0 }), part('kept', { fixed: 'reuse', pReuse: 0.9 })],
+			400
+		);
+		expect(Object.fromEntries(choices)).toEqual({ cracked: 'replace', kept: 'reuse' });
+	});
+	it('is exact for small sets, by the slow obvious way', () =>
+		fc.assert(
+			fc.property(
+				fc.array(partArbitrary, { minLength: 1, maxLength: 8 }),
+				fc.double({ min: 0, max: 2000, noNaN: true }),
+				(list, opening) => {
+					const parts = named(list);
+					const { cost } = decideSet(Object.freeze(parts), opening);
+					for (let mask = 0; mask < 2 ** parts.length; mask++) {
+						const choices = new Map(
+							parts.map(({ id }, i) => [id, (mask >> i) & 1 ? ('replace' as const) : ('reuse' as const)])
+						);
+						expect(cost.total).toBeLessThanOrEqual(costOf(parts, choices, opening).total + 1e-9);
+					}
+				}
+			),
+			{ seed: 31, numRuns: 60 }
+		));
+	it('by local exchange finds the enumerated best, set after set', () => {
+		fc.assert(
+			fc.property(
+				fc.array(partArbitrary, { minLength: 10, maxLength: MOST_ENUMERATED }),
+				fc.double({ min: 50, max: 1500, noNaN: true }),
+				(list, opening) => {
+					const parts = named(list);
+					const exact = decideSet(parts, opening).cost.total;
+					// Dull parts that change nothing push the set beyond what is enumerated.
+					const dull = Array.from({ length: MOST_ENUMERATED }, (_, i) => ({
+						id: `dull${i}`,
+						pReuse: 0,
+						pNew: 0,
+						price: 1,
+						collateral: 0
+					}));
+					expect(decideSet([...parts, ...dull], opening).cost.total).toBeLessThanOrEqual(exact * (1 + 1e-6) + 1e-6);
+				}
+			),
+			{ seed: 32, numRuns: 40 }
+		);
+	});
+	it('of nothing costs nothing', () => expect(decideSet([], 400).cost.total).toBe(0));
+	it.each([
+		['a probability above 1', [part('a', { pReuse: 1.1 })], 400],
+		['a probability that is none', [part('a', { pNew: NaN })], 400],
+		['a negative price', [part('a', { price: -1 })], 400],
+		['one part twice', [part('a'), part('a')], 400],
+		['a negative opening', [part('a')], -1]
+	])('refuses %s', (_, parts, opening) => expect(() => decideSet(parts, opening)).toThrow('decideSet'));
+});
+
+describe('bestInterval', () => {
+	it('finds the hours between too many openings and too many failures', () => {
+		const setAt = (hours: number) => [
+			part('seal', {
+				pReuse: 1 - Math.exp(-((hours / 3000) ** 4)),
+				pNew: 1 - Math.exp(-((hours / 3000) ** 4)),
+				price: 30
+			})
+		];
+		const { best, curve } = bestInterval(
+			setAt,
+			{ planned: 400, unplanned: 2000 },
+			[250, 500, 1000, 1500, 2000, 2500, 3000, 4000]
+		);
+		// Age replacement of a Weibull life of shape 4, scale 3000 h at a cost ratio of (2000 + 30)/(400 + 30).
+		expect(best.hours).toBeGreaterThan(1000);
+		expect(best.hours).toBeLessThan(3000);
+		expect(curve[0].per1000h).toBeGreaterThan(best.per1000h);
+		expect(curve.at(-1)!.per1000h).toBeGreaterThan(best.per1000h);
+	});
+	it('refuses no hours', () =>
+		expect(() => bestInterval(() => [], { planned: 1, unplanned: 1 }, [0])).toThrow('bestInterval'));
+});

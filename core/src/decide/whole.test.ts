@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { decideWhole, defaultPolicy, economicInterval, type FittedProcess, type JudgeInput, type WholeInput } from '.';
+import { fold, readSheet, untouched, type Entry, type ModelSheet } from '../record';
+
+const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const { sheet } = readSheet(text) as { sheet: ModelSheet };
+const wear: FittedProcess = {
+	kind: 'fitted',
+	parts: 60,
+	process: { shapePerHour: 0.004, rateShape: 9, rateScale: 0.1 }
+};
+
+let counter = 0;
+function recordOf(...drafts: { kind: Entry['kind']; payload: object }[]) {
+	const entries = drafts.map(
+		(draft) =>
+			({
+				id: `e${++counter}`,
+				job: 'j',
+				part: 'p',
+				by: 'ines',
+				at: new Date(Date.UTC(2026, 0, 1) + counter * 1000).toISOString(),
+				...draft
+			}) as Entry
+	);
+	return fold(entries).parts.get('p') ?? untouched;
+}
+const clean = { kind: 'clean' as const, payload: {} };
+const read = (characteristic: string, value: number) => ({
+	kind: 'reading' as const,
+	payload: { characteristic, station: 0, angle: 0, value, typed: { text: '', unit: 'mm' } }
+});
+
+const input = (key: string, record = recordOf(clean)): Omit<JudgeInput, 'policy'> => ({
+	station: sheet.stations.find((one) => one.key === key)!,
+	record,
+	hours: 1500,
+	asFitted: {},
+	gauges: [],
+	wearModels: { insideDiameter: wear, freeLength: wear }
+});
+const whole = (change: Partial<WholeInput> = {}): WholeInput => ({
+	parts: [
+		{ id: 'packing', input: input('packing', recordOf(clean, read('insideDiameter', 17.7))) },
+		{ id: 'backup', input: input('retainerBackup') },
+		{
+			id: 'cracked',
+			input: input(
+				'maleAdapter',
+				recordOf({ kind: 'finding', payload: { pattern: 'crushed', severity: 1, onset: 'service' } })
+			)
+		},
+		{ id: 'unseen', input: input('collar', untouched) }
+	],
+	policy: defaultPolicy,
+	openingCost: 400,
+	...change
+});
+const says = (decision: ReturnType<typeof decideWhole>, id: string) =>
+	decision.parts.find((part) => part.id === id)!.says;
+
+describe('decideWhole', () => {
+	it('says what each school would say, side by side', () => {
+		const decision = decideWhole(whole());
+		expect(says(decision, 'backup')).toMatchObject({ renewSoft: 'replace', onCondition: 'reuse' });
+		expect(says(decision, 'cracked')).toEqual({ renewSoft: 'replace', onCondition: 'replace', leastCost: 'replace' });
+		expect(says(decision, 'unseen').leastCost).toBe('open');
+	});
+	it('gives odds only where something is measured', () => {
+		const [packing, backup] = decideWhole(whole()).parts;
+		expect(packing.pReuse).toBeGreaterThan(packing.pNew!);
+		expect(backup).not.toHaveProperty('pReuse');
+	});
+	it('by least cost is no dearer than either other school', () => {
+		for (const intervalHours of [500, 2000, 4000]) {
+			const { cost } = decideWhole(whole({ policy: { ...defaultPolicy, intervalHours } }));
+			expect(cost.leastCost.total).toBeLessThanOrEqual(Math.min(cost.renewSoft.total, cost.onCondition.total) + 1e-9);
+		}
+	});
+	it('leaves standing decisions standing', () => {
+		const kept = recordOf(
+			{ kind: 'finding', payload: { pattern: 'crushed', severity: 1, onset: 'service' } },
+			{ kind: 'decision', payload: { verdict: 'reuse', proposed: 'replace', why: 'spare lost' } }
+		);
+		const { parts, cost } = decideWhole(whole({ parts: [{ id: 'kept', input: input('maleAdapter', kept) }] }));
+		expect(parts[0].decided).toBe('reuse');
+		expect(cost.renewSoft.parts).toBe(0);
+	});
+	it('renews a worn part the sooner, the longer it has to last', () => {
+		const worn = { parts: [{ id: 'spring', input: input('inletSpring', recordOf(clean, read('freeLength', 21.5))) }] };
+		const at = (intervalHours: number) =>
+			says(decideWhole(whole({ ...worn, policy: { ...defaultPolicy, intervalHours } })), 'spring').leastCost;
+		expect([at(50), at(4000)]).toEqual(['reuse', 'replace']);
+	});
+	it('of an empty mat decides nothing', () => expect(decideWhole(whole({ parts: [] })).cost.leastCost.total).toBe(0));
+});
+
+describe('economicInterval', () => {
+	it('names the interval of the lowest point of its curve', () => {
+		const { best, curve } = economicInterval(whole());
+		expect(best.per1000h).toBe(Math.min(...curve.map(({ per1000h }) => per1000h)));
+		expect(curve.every(({ pAnyFailure }, i) => i === 0 || pAnyFailure >= 0)).toBe(true);
+	});
+	it('comes sooner where an unplanned stop is dear', () => {
+		const at = (downtimeCost: number) =>
+			economicInterval(whole({ policy: { ...defaultPolicy, downtimeCost } })).best.hours;
+		expect(at(50_000)).toBeLessThan(at(100));
+	});
+});

@@ -1,0 +1,36 @@
+import { expect, test } from '@playwright/test';
+import { pageOf } from './people';
+
+test('the set is decided with odds and costs; hours and school change what is said, and every verdict is accepted at once', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await page.goto('/');
+	const path = (await page.getByRole('link', { name: 'KV18-0256' }).first().getAttribute('href'))!.replace(
+		/\/\w+$/,
+		''
+	);
+	await page.goto(`${path}/decide`);
+	await expect(page.getByText(/^Least cost per hour at/)).toBeVisible();
+	await expect(page.getByRole('img', { name: /Cost per 1000 hours over the interval; least at/ })).toBeVisible();
+	const set = page.getByRole('region', { name: 'How far, by which school' });
+	const odds = set.getByText(/chance that some measured part passes/);
+	const near = await odds.textContent();
+	await set.getByRole('slider').fill('6000');
+	await expect(set.getByText('6\u202f000 h', { exact: true }).first()).toBeVisible();
+	await expect(odds).not.toHaveText(near!);
+
+	// A backup ring that shows nothing is renewed under one school and reused under another.
+	const backup = page.getByRole('row', { name: /Retainer backup ring, 1/ });
+	await expect(backup).toContainText('Replace');
+	await expect(backup).toContainText('On condition: reuse');
+	await set.getByRole('button', { name: /On condition/ }).click();
+	await expect(backup).toContainText('Renew soft parts: replace');
+	await set.getByRole('button', { name: /Renew soft parts/ }).click();
+	await set.getByRole('button', { name: /^Accept \d+ as “Renew soft parts” says/ }).click();
+	await expect(set.getByRole('button', { name: /^Accept 0 as/ })).toBeDisabled();
+	await expect(page.getByText('All saved')).toBeVisible();
+	await page.getByRole('link', { name: /Retainer backup ring, 1/ }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Retainer backup ring, cylinder 1');
+	await expect(page.getByRole('region', { name: 'Judge' })).toContainText('Replace stands: Ines Tarn');
+});

@@ -1,0 +1,77 @@
+<!-- @component Expected cost per 1000 h over the interval to the next service: where it is least, and where one stands. -->
+<script lang="ts">
+	import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
+	import { formatNumber } from '@exetasis/core/quantity';
+	import type { IntervalCost } from '@exetasis/core/decide';
+
+	interface Props {
+		curve: readonly IntervalCost[];
+		best: IntervalCost;
+		hours: number;
+		currency: string;
+	}
+	let { curve, best, hours, currency }: Props = $props();
+	let canvas = $state<HTMLCanvasElement>();
+	Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Legend);
+
+	$effect(() => {
+		if (!canvas) return;
+		const resolved = (name: string) => {
+			canvas!.style.color = `var(${name})`;
+			return getComputedStyle(canvas!).color;
+		};
+		const [mark, soft, line, sound] = ['--mark', '--ink-soft', '--line', '--sound'].map(resolved);
+		const chart = new Chart(canvas, {
+			type: 'line',
+			data: {
+				datasets: [
+					{
+						data: curve.map((one) => ({ x: one.hours, y: one.per1000h })),
+						borderColor: mark,
+						borderWidth: 2,
+						pointRadius: curve.map((one) => (one.hours === best.hours || one.hours === hours ? 6 : 0)),
+						pointStyle: curve.map((one) => (one.hours === best.hours ? 'rectRot' : 'circle')),
+						pointBackgroundColor: curve.map((one) => (one.hours === best.hours ? sound : 'transparent')),
+						pointBorderColor: curve.map((one) => (one.hours === best.hours ? sound : mark))
+					}
+				]
+			},
+			options: {
+				animation: false,
+				maintainAspectRatio: false,
+				scales: {
+					x: {
+						type: 'linear',
+						title: { display: true, text: 'Hours to the next service', color: soft },
+						ticks: { color: soft, callback: (value) => formatNumber(Number(value)) },
+						grid: { color: line }
+					},
+					y: {
+						beginAtZero: true,
+						title: { display: true, text: `${currency} per 1000 h`, color: soft },
+						ticks: { color: soft },
+						grid: { color: line }
+					}
+				},
+				plugins: { legend: { display: false } }
+			}
+		});
+		return () => chart.destroy();
+	});
+</script>
+
+<div
+	class="chart"
+	role="img"
+	aria-label="Cost per 1000 hours over the interval; least at {formatNumber(best.hours)} hours, {formatNumber(
+		best.per1000h
+	)} {currency}."
+>
+	<canvas bind:this={canvas}></canvas>
+</div>
+
+<style>
+	.chart {
+		height: 190px;
+	}
+</style>

@@ -1,0 +1,211 @@
+<!-- @component Decide: the whole set in one table, odds and costs at the next service, what each school says, how far it can go. -->
+<script lang="ts">
+	import { INTERVALS, schools, type DecidedPart } from '@exetasis/core/decide';
+	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
+	import { benchInUse, placeKey } from '$lib/bench/bench.svelte';
+	import { DecisionState } from '$lib/decide/decision.svelte';
+	import IntervalChart from '$lib/decide/IntervalChart.svelte';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { reasonSentence, verdictName } from '$lib/words/reasons';
+	import { schoolName } from '$lib/words/schools';
+
+	let { data } = $props();
+	const units = unitsInUse();
+	const bench = $derived(benchInUse()());
+	const set = $derived(new DecisionState(bench));
+	const job = $derived(bench.bench.job);
+	const currency = $derived(data.shop?.currency ?? '');
+	const locked = $derived(job.releasedAt !== null || !data.mayWork);
+
+	// The worker lives as long as the page; what it is asked follows the slider, the school and the log.
+	$effect(() => set.open());
+	$effect(() => void set.decide());
+	$effect(() => void set.findInterval());
+
+	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
+	const says = (part: DecidedPart) => part.says[set.school];
+	// What matters first: what wants a second look, then what could cost most; what nobody has looked at has no figures yet.
+	const weight = (part: DecidedPart) => {
+		if (says(part) === 'open') return -1;
+		if (says(part) === 'lookAgain') return Infinity;
+		return Math.max(part.cost.reuse, says(part) === 'replace' ? part.cost.replace : 0);
+	};
+	const unlooked = $derived([...bench.parts.values()].filter(({ looked }) => !looked).length);
+	const sorted = $derived([...(set.decision?.parts ?? [])].sort((a, b) => weight(b) - weight(a)));
+	const clear = $derived(
+		sorted.filter(
+			(part) => !part.decided && partOf.get(part.id)?.looked && (says(part) === 'reuse' || says(part) === 'replace')
+		)
+	);
+	const cost = $derived(set.decision?.cost[set.school]);
+
+	function acceptClear() {
+		bench.record(
+			...clear.map((part) => {
+				const verdict = says(part) as 'reuse' | 'replace';
+				return { kind: 'decision' as const, part: part.id, payload: { verdict, proposed: verdict } };
+			})
+		);
+	}
+	const differs = (part: DecidedPart) =>
+		schools.filter((school) => school !== set.school && part.says[school] !== says(part));
+</script>
+
+<svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
+<div class="top">
+	<section class="sheet" aria-label="How far, by which school">
+		<label class="hours" for="hours"
+			>Hours to the next service: <b class="figures">{formatNumber(set.hours)} h</b></label
+		>
+		<input
+			id="hours"
+			type="range"
+			min={INTERVALS[0]}
+			max={INTERVALS.at(-1)}
+			step={INTERVALS[0]}
+			bind:value={set.hours}
+		/>
+		<div class="schools" role="group" aria-label="School">
+			{#each schools as school (school)}
+				{@const one = set.decision?.cost[school]}
+				<button type="button" class="press" aria-pressed={set.school === school} onclick={() => (set.school = school)}>
+					<span
+						>{schoolName[school]}{school === bench.bench.policy.school ? ' (in force)' : ''}<br /><span
+							class="figures soft">{one ? `${formatNumber(one.total)} ${currency}` : '…'}</span
+						></span
+					>
+				</button>
+			{/each}
+		</div>
+		{#if cost}
+			<p>
+				<b class="figures">{formatNumber(cost.parts)} {currency}</b> of parts now,
+				<b class="figures">{formatProbability(cost.pAnyFailure)}</b>
+				chance that some measured part passes its limit within
+				<span class="figures">{formatNumber(set.hours)} h</span>; expected {formatNumber(
+					cost.opening + cost.collateral
+				)}
+				{currency} for that. An unplanned stop costs
+				{formatNumber(bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost)}
+				{currency}.
+			</p>
+			<button type="button" class="press main" disabled={locked || clear.length === 0} onclick={acceptClear}
+				>Accept {clear.length} as “{schoolName[set.school]}” says</button
+			>
+		{:else}<p class="soft" role="status">Working the set out …</p>{/if}
+	</section>
+	<section class="sheet" aria-label="Most economic interval">
+		{#if set.interval}
+			<p>
+				Least cost per hour at <b class="figures">{formatNumber(set.interval.best.hours)} h</b>: {formatNumber(
+					set.interval.best.per1000h
+				)}
+				{currency} per 1000 h, from measured wear alone.
+			</p>
+			<IntervalChart curve={set.interval.curve} best={set.interval.best} hours={set.hours} {currency} />
+		{:else}<p class="soft" role="status">Looking for the most economic interval …</p>{/if}
+	</section>
+</div>
+{#if unlooked > 0}<p class="soft">
+		{unlooked} parts are not looked at yet and stand last: the set’s figures are without them.
+	</p>{/if}
+<table class="list">
+	<thead>
+		<tr
+			><th>Part</th><th>{schoolName[set.school]} says</th><th class="number">Odds, reused</th><th class="number"
+				>Odds, new</th
+			><th class="number">Cost, reuse</th><th class="number">Cost, replace</th><th>Why</th><th>Decided</th></tr
+		>
+	</thead>
+	<tbody>
+		{#each sorted as one (one.id)}
+			{@const part = partOf.get(one.id)}
+			{#if part}
+				<tr>
+					<td>
+						<a class="row part" href="/jobs/{job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">
+							<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={30} />
+							{part.station.name}{part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}
+						</a>
+					</td>
+					<td>
+						<span class="verdict {says(one)}">{verdictName[says(one)]}</span>
+						{#each differs(one) as school (school)}<br /><span class="soft"
+								>{schoolName[school]}: {verdictName[one.says[school]].toLowerCase()}</span
+							>{/each}
+					</td>
+					<td class="number">{one.pReuse === undefined ? 'not known' : formatProbability(one.pReuse)}</td>
+					<td class="number">{one.pNew === undefined ? '' : formatProbability(one.pNew)}</td>
+					<td class="number">{one.pReuse === undefined ? '' : formatNumber(one.cost.reuse)}</td>
+					<td class="number">{formatNumber(one.cost.replace)}</td>
+					<td class="why"
+						>{one.judgement.reasons[0] ? reasonSentence(one.judgement.reasons[0], part.station, units()) : ''}</td
+					>
+					<td>{one.decided ? verdictName[one.decided] : ''}</td>
+				</tr>
+			{/if}
+		{/each}
+	</tbody>
+</table>
+<p class="soft mt-2">
+	Odds come from how parts like these wear in your shop and each part’s own wear. Where nothing is measured, or too few
+	are on record, no odds are given and cost cannot weigh it: its look decides. To overrule, open the part.
+</p>
+
+<style>
+	.top {
+		display: grid;
+		grid-template-columns: 1.25fr 1fr;
+		gap: 10px;
+		margin-bottom: 8px;
+	}
+	.top section {
+		padding: 10px 12px;
+		display: grid;
+		gap: 8px;
+		align-content: start;
+	}
+	input[type='range'] {
+		width: 100%;
+		height: 44px;
+		accent-color: var(--mark);
+	}
+	.schools {
+		display: grid;
+		grid-template-columns: repeat(3, 1fr);
+		gap: 6px;
+	}
+	.schools .press {
+		justify-content: flex-start;
+		text-align: left;
+		font-size: 0.88rem;
+	}
+	.part {
+		gap: 8px;
+		color: var(--ink);
+	}
+	.verdict {
+		font-weight: 600;
+		border-bottom: 3px solid var(--ink-soft);
+	}
+	.verdict.reuse {
+		border-color: var(--sound);
+	}
+	.verdict.replace {
+		border-color: var(--pencil);
+	}
+	.verdict.lookAgain {
+		border-color: transparent;
+		text-decoration: underline wavy var(--doubt);
+	}
+	.why,
+	td .soft {
+		font-size: 0.85rem;
+	}
+	@media (max-width: 900px) {
+		.top {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

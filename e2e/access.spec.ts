@@ -19,6 +19,7 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/gauges', 200, 200, 200, 200],
 	['/sheets', 200, 200, 200, 200],
 	['/sheets/:sheet', 200, 200, 200, 404],
+	['/shop', 200, 200, 200, 200],
 	['/settings', 200, 200, 200, 200]
 ];
 const writes: readonly [path: string, viewer: number, technician: number, lead: number, otherShop: number][] = [
@@ -26,6 +27,7 @@ const writes: readonly [path: string, viewer: number, technician: number, lead: 
 	['/jobs/:job/release', 403, 409, 409, 404],
 	['/jobs/:job/entries', 403, 400, 400, 400],
 	['/sheets', 403, 403, 400, 400],
+	['/shop', 403, 403, 400, 400],
 	['/settings?/units', 400, 400, 400, 400]
 ];
 const roles: readonly Account[] = ['viewer', 'technician', 'lead', 'otherShop'];

@@ -66,3 +66,19 @@ test('a sheet that breaks its schema is answered with line and path, and the tex
 	await page.getByRole('button', { name: 'Check and take in' }).click();
 	await expect(page.getByRole('heading', { name: /revision 2/ })).toBeVisible();
 });
+
+test('a policy that cannot be is answered beside its field, and stays as it was typed', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/shop');
+	const risk = page.getByLabel('Risk of accepting a part that is beyond its limit, %');
+	await risk.fill('70');
+	await page.getByLabel(/^Hours to the next planned service/).fill('soon');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByText('Type a risk between 0 and 50 per cent')).toBeVisible();
+	await expect(page.getByText('Type the hours as a number up to')).toBeVisible();
+	await expect(risk).toHaveValue('70');
+	await risk.fill('5');
+	await page.getByLabel(/^Hours to the next planned service/).fill('2000');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByRole('status')).toContainText('Kept');
+});

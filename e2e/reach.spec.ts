@@ -27,6 +27,7 @@ test('axe finds no serious fault on any place, in light and dark', async ({ brow
 		'/gauges',
 		sheet,
 		'/settings',
+		'/shop',
 		`${job}/strip`,
 		`${job}/inspect`,
 		`${job}/decide`,

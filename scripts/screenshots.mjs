@@ -56,6 +56,7 @@ async function take(address) {
 	await open(pump, 'pump');
 	await open(`/trace?pump=${pump.split('/').at(-1)}`, 'trace');
 	await open('/gauges', 'gauges');
+	await open('/shop', 'shop');
 	await page.goto(`${address}/sheets`);
 	await open(await page.getByRole('link', { name: /^Korvan/ }).getAttribute('href'), 'sheet');
 	await page.getByRole('button', { name: 'Switch to dark' }).click();

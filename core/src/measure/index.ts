@@ -1,5 +1,7 @@
 export * from './budget';
 export * from './conformity';
+export * from './fit';
+export * from './form';
 export * from './gauge';
 export * from './outlier';
 export * from './settle';

@@ -17,6 +17,7 @@
 		['/trace', 'Trace'],
 		['/gauges', 'Gauges'],
 		['/sheets', 'Model sheets'],
+		['/shop', 'Shop'],
 		['/settings', 'Settings']
 	] as const;
 	const isHere = (path: string) =>

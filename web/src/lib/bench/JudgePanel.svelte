@@ -17,6 +17,7 @@
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from './bench.svelte';
 	import LimitStrip from './LimitStrip.svelte';
+	import Shape from './Shape.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -199,6 +200,13 @@
 			</p>
 		</details>
 	{/each}
+	{#if bench.bench.policy.school === 'leastCost'}
+		<p class="soft basis">
+			Least expected cost is weighed over the whole set, under <a href="/jobs/{bench.bench.job.id}/decide">Decide</a>;
+			here the part is judged by its own condition.
+		</p>
+	{/if}
+	<Shape {bench} {part} />
 	<ul class="reasons">
 		{#each part.judgement.reasons as reason, index (index)}
 			<li>{reasonSentence(reason, part.station, units())}</li>

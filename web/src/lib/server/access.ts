@@ -36,6 +36,7 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/gauges': { GET: 'look' },
 	'/sheets': { GET: 'look', POST: 'manage' },
 	'/sheets/[sheet]': { GET: 'look' },
+	'/shop': { GET: 'look', POST: 'manage' },
 	'/settings': { GET: 'self', POST: 'self' },
 	'/signout': { POST: 'self' }
 };

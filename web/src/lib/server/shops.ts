@@ -17,6 +17,14 @@ export async function policyOf(scope: ShopScope): Promise<Policy> {
 	return found ? policySchema.parse(found.settings) : defaultPolicy;
 }
 
+/** Sets the shop's rules. Released jobs keep what was proposed and decided then, since that stands in their log. */
+export const setPolicy = (scope: ShopScope, settings: Policy): Promise<unknown> =>
+	rows(
+		scope,
+		'INSERT INTO policy (shop_id, settings) VALUES ($1, $2) ON CONFLICT (shop_id) DO UPDATE SET settings = $2 RETURNING 1',
+		[JSON.stringify(settings)]
+	);
+
 /** Names of the shop's people by their id, for "who did this". */
 export async function peopleOf(scope: ShopScope): Promise<Record<string, string>> {
 	const people = await rows<{ id: string; name: string }>(scope, 'SELECT id, name FROM "user" WHERE shop_id = $1');

@@ -1,0 +1,48 @@
+import { fail } from '@sveltejs/kit';
+import { policySchema, type Policy } from '@exetasis/core/decide';
+import { scopeOf } from '$lib/server/request';
+import { policyOf, setPolicy } from '$lib/server/shops';
+
+export const load = async ({ locals }) => ({ policy: await policyOf(scopeOf(locals)) });
+
+type Fields = Record<keyof Policy, string>;
+/** Fields that are typed in per cent and kept as probabilities. */
+const percent = ['acceptBad', 'scrapGood', 'acceptWearOut'] as const;
+const numbers = ['intervalHours', 'downtimeCost'] as const;
+
+const numberOf = (text: string | undefined): number => (text?.trim() ? Number(text.trim().replace(',', '.')) : NaN);
+
+export const actions = {
+	default: async ({ request, locals }) => {
+		const typed = Object.fromEntries(await request.formData()) as Fields;
+		const parsed = policySchema.safeParse({
+			school: typed.school,
+			...Object.fromEntries(numbers.map((name) => [name, numberOf(typed[name])])),
+			...Object.fromEntries(percent.map((name) => [name, numberOf(typed[name]) / 100]))
+		});
+		if (!parsed.success) {
+			const problems = Object.fromEntries(
+				parsed.error.issues.map(({ path }) => [path[0], sentenceFor(path[0] as keyof Policy)])
+			);
+			return fail(400, { typed, problems: problems as Partial<Fields> });
+		}
+		await setPolicy(scopeOf(locals), parsed.data);
+		return { kept: true };
+	}
+};
+
+function sentenceFor(name: keyof Policy): string {
+	switch (name) {
+		case 'acceptBad':
+		case 'scrapGood':
+			return 'Type a risk between 0 and 50 per cent, such as 5.';
+		case 'acceptWearOut':
+			return 'Type a chance between 0 and 100 per cent, such as 10.';
+		case 'intervalHours':
+			return 'Type the hours as a number up to 50 000, such as 2000.';
+		case 'downtimeCost':
+			return 'Type the cost of an unplanned stop as a number from 0.';
+		case 'school':
+			return 'Choose one of the three.';
+	}
+}

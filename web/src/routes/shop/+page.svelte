@@ -1,0 +1,122 @@
+<!-- @component The shop's rules for reuse and replace, which every verdict follows; a lead sets them. -->
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { schools } from '@exetasis/core/decide';
+	import { formatNumber } from '@exetasis/core/quantity';
+	import { schoolName } from '$lib/words/schools';
+
+	let { data, form } = $props();
+	const typed = $derived((form && 'typed' in form ? form.typed : undefined) as Record<string, string> | undefined);
+	const problems = $derived(
+		(form && 'problems' in form ? form.problems : undefined) as Record<string, string> | undefined
+	);
+	const percent = (p: number) => formatNumber(p * 100, p * 100 < 1 ? 1 : 0);
+	const schoolSays = {
+		renewSoft: 'Packings, seals, O-rings and gaskets are renewed whenever the pump is open; the rest by its condition.',
+		onCondition: 'Whatever passes its look and its limits goes back in.',
+		leastCost:
+			'The set with the least expected cost, by odds, prices and the cost of an unplanned stop. Parts without odds go by their condition.'
+	} as const;
+	const fields = $derived([
+		['intervalHours', 'Hours to the next planned service', String(data.policy.intervalHours), 'h'],
+		['acceptBad', 'Risk of accepting a part that is beyond its limit', percent(data.policy.acceptBad), '%'],
+		['scrapGood', 'Risk of scrapping a part that is inside', percent(data.policy.scrapGood), '%'],
+		[
+			'acceptWearOut',
+			'Replace from this chance of passing the limit before the next service',
+			percent(data.policy.acceptWearOut),
+			'%'
+		],
+		[
+			'downtimeCost',
+			'Cost of an unplanned stop, besides opening the pump',
+			String(data.policy.downtimeCost),
+			data.shop?.currency ?? ''
+		]
+	] as const);
+</script>
+
+<svelte:head><title>Shop · Exetasis</title></svelte:head>
+<h1>{data.shop?.name}</h1>
+<p class="soft mb-2">
+	The rules that every verdict follows. Limits come from the model sheets; what a technician decides against a proposal
+	is always kept with the reason.
+</p>
+<form
+	method="post"
+	use:enhance={() =>
+		async ({ update }) =>
+			update({ reset: false })}
+	class="columns"
+>
+	<fieldset class="sheet" disabled={!data.mayManage}>
+		<legend>Which school is in force</legend>
+		{#each schools as school (school)}
+			<label class="school">
+				<input type="radio" name="school" value={school} checked={(typed?.school ?? data.policy.school) === school} />
+				<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
+			</label>
+		{/each}
+	</fieldset>
+	<fieldset class="sheet" disabled={!data.mayManage}>
+		<legend>Figures</legend>
+		{#each fields as [name, label, value, unit] (name)}
+			<div class="field">
+				<label for={name}>{label}, {unit}</label>
+				<input
+					id={name}
+					{name}
+					class="figures"
+					inputmode="decimal"
+					value={typed?.[name] ?? value}
+					aria-invalid={problems?.[name] !== undefined}
+					aria-describedby={problems?.[name] ? `${name}-problem` : undefined}
+				/>
+				{#if problems?.[name]}<p class="wrong" id="{name}-problem">{problems[name]}</p>{/if}
+			</div>
+		{/each}
+		{#if data.mayManage}
+			<div><button class="press main">Keep</button></div>
+			{#if form && 'kept' in form}<p role="status">Kept: every open job is judged by these from now on.</p>{/if}
+		{:else}<p class="soft">A lead can change these.</p>{/if}
+	</fieldset>
+</form>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 12px;
+		align-items: start;
+		max-width: 70rem;
+	}
+	fieldset {
+		padding: 0.9rem;
+		display: grid;
+		gap: 0.8rem;
+	}
+	legend {
+		float: left;
+		font-weight: 650;
+	}
+	.school {
+		display: grid;
+		grid-template-columns: 2.75rem 1fr;
+		min-height: 44px;
+		align-items: center;
+		cursor: pointer;
+	}
+	.school input {
+		width: 22px;
+		height: 22px;
+		accent-color: var(--mark);
+	}
+	.school .soft {
+		font-size: 0.88rem;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

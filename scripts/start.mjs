@@ -10,14 +10,19 @@ import { isAlive, main, root, run } from './lib/run.mjs';
 import { untilReady } from './lib/server.mjs';
 
 const DEFAULT_PORT = 5180;
+const MOST_SHUTDOWN_MS = 8000;
 const dataFolder = join(root, '.data');
 const lockFile = join(dataFolder, 'running.json');
 
-function otherStart() {
-	if (!existsSync(lockFile)) return undefined;
-	const lock = JSON.parse(readFileSync(lockFile, 'utf8'));
-	const alive = isAlive(lock.pid) && readFileSync(`/proc/${lock.pid}/cmdline`, 'utf8').includes('start.mjs');
-	return alive ? lock : undefined;
+// Whether this process is alive and still what the lock says: after a reboot its number may be somebody else's.
+function isOurs(pid, program) {
+	return (
+		isAlive(pid) && existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program)
+	);
+}
+
+function readLock() {
+	return existsSync(lockFile) ? JSON.parse(readFileSync(lockFile, 'utf8')) : undefined;
 }
 
 function secret() {
@@ -28,8 +33,10 @@ function secret() {
 
 await main(async () => {
 	mkdirSync(dataFolder, { recursive: true });
-	const other = otherStart();
-	if (other) return console.log(`Exetasis is running already: ${other.address}`);
+	const lock = readLock();
+	if (lock && isOurs(lock.pid, 'start.mjs')) return console.log(`Exetasis is running already: ${lock.address}`);
+	// A start that was killed outright leaves its web server behind.
+	if (lock?.server && isOurs(lock.server, 'build/index.js')) process.kill(lock.server, 'SIGKILL');
 	ensurePackages();
 	const cluster = process.env.DATABASE_URL ? undefined : privateCluster();
 	const stopAll = () => {
@@ -38,13 +45,15 @@ await main(async () => {
 	};
 	const port = await freePort(Number(process.env.PORT ?? DEFAULT_PORT));
 	const address = process.env.ORIGIN ?? `http://localhost:${port}`;
-	writeFileSync(lockFile, JSON.stringify({ pid: process.pid, address }));
+	const writeLock = () => writeFileSync(lockFile, JSON.stringify({ pid: process.pid, server: server?.pid, address }));
 	let server;
 	let stopping = false;
+	writeLock();
 	for (const signal of ['SIGINT', 'SIGTERM']) {
 		process.on(signal, () => {
 			stopping = true;
 			server?.kill('SIGTERM');
+			setTimeout(() => server?.kill('SIGKILL'), MOST_SHUTDOWN_MS).unref();
 		});
 	}
 	try {
@@ -55,13 +64,14 @@ await main(async () => {
 			ORIGIN: address,
 			PORT: String(port),
 			HOST: process.env.HOST ?? '127.0.0.1',
-			SHUTDOWN_TIMEOUT: '3'
+			SHUTDOWN_TIMEOUT: '1'
 		};
 		run('npx', ['tsx', 'scripts/migrate.ts'], { env });
 		run('npx', ['tsx', 'scripts/load-demo.ts'], { env });
 		buildWhereChanged();
 		if (stopping) return;
 		server = spawn('node', ['build/index.js'], { cwd: join(root, 'web'), stdio: ['ignore', 'ignore', 'inherit'], env });
+		writeLock();
 		const ended = new Promise((done) => server.on('exit', done));
 		await untilReady(port, server);
 		console.log(`\nExetasis: ${address}\nDemo sign-in: ines@harrow.example, password harrow-sound (technician)`);

@@ -1,7 +1,15 @@
 import { error, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { may, publicRoutes, routeActions } from '$lib/server/access';
 import { whoIs } from '$lib/server/auth/auth';
+import { closeDatabase } from '$lib/server/db/connection';
+import { stopListening } from '$lib/server/events';
 import { log } from '$lib/server/log';
+
+// Without these the process would stay for its connections after its last request.
+process.on('sveltekit:shutdown', () => {
+	stopListening();
+	void closeDatabase();
+});
 
 // Scripts and forms of other sites may not write here. (The framework checks forms; this covers JSON too.)
 function refuseForeignOrigin(request: Request, url: URL): void {

@@ -59,3 +59,8 @@ export async function subscribe(subscriber: Subscriber): Promise<() => void> {
 	}
 	return stop;
 }
+
+/** Ends this process's listening connection and its streams. */
+export function stopListening(): void {
+	void listening?.then((client) => client.end()).catch(() => undefined);
+}

@@ -24,3 +24,9 @@ export type Database = ReturnType<typeof connect>;
 let shared: Database | undefined;
 /** The pool of this process, opened at the first call. */
 export const database = (): Database => (shared ??= connect());
+
+/** Closes this process's pool, if it was opened. */
+export async function closeDatabase(): Promise<void> {
+	await shared?.sequelize.close();
+	shared = undefined;
+}

@@ -21,28 +21,24 @@ export type RefusedBecause =
 /** More entries than this in one batch are refused whole: an hour off the network makes a few hundred. */
 export const MOST_ENTRIES = 2000;
 
-interface LockedJob extends JobFacts {
+interface KnownJob extends JobFacts {
 	readonly released: boolean;
 }
 
-// Locked against a release in the same moment, not against other writers. Of the mat only the parts that are spoken of.
-async function lockJob(scope: ShopScope, jobId: string, parts: readonly string[]): Promise<LockedJob | undefined> {
+// What the check has to know; of the mat only the parts that are spoken of.
+async function factsOf(scope: ShopScope, jobId: string, parts: readonly string[]): Promise<KnownJob | undefined> {
 	const job = await row<{ released: boolean; scope: JobFacts['scope']; sheetId: string; cells: [string, string][] }>(
 		scope,
 		`
 		SELECT j.released_at IS NOT NULL AS released, j.scope, j.model_sheet_id AS "sheetId",
 			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c
 				WHERE c.job_id = j.id AND c.part_id::text = ANY($3)) AS cells
-		FROM job j WHERE j.shop_id = $1 AND j.id = $2 FOR SHARE OF j`,
+		FROM job j WHERE j.shop_id = $1 AND j.id = $2`,
 		[jobId, parts]
 	);
 	if (!job) return undefined;
-	return {
-		released: job.released,
-		scope: job.scope,
-		sheet: await pinnedSheet(scope, job.sheetId),
-		stationOfPart: new Map(job.cells)
-	};
+	const sheet = await pinnedSheet(scope, job.sheetId);
+	return { released: job.released, scope: job.scope, sheet, stationOfPart: new Map(job.cells) };
 }
 
 const partIn = (raw: unknown): string[] =>
@@ -58,24 +54,33 @@ export function append(
 	jobId: string,
 	batch: readonly unknown[]
 ): Promise<EntryAnswer[] | undefined> {
-	return inTransaction(scope, async (within) => {
-		const job = await lockJob(within, jobId, batch.flatMap(partIn));
-		if (!job) return undefined;
-		const checked = batch.map((raw) => check(raw, jobId, user, job));
-		const good = checked.flatMap((one) => (one.entry ? [one.entry] : []));
-		const inserted = await insert(within, jobId, good);
-		const known = await alreadyThere(
-			within,
-			jobId,
-			good.filter((entry) => !inserted.has(entry.id))
-		);
-		return checked.map(({ id, problem }) => {
-			if (problem) return { id, result: 'refused' as const, problem };
-			if (inserted.has(id)) return { id, result: 'accepted' as const };
-			return known.has(id)
-				? { id, result: 'duplicate' as const }
-				: { id, result: 'refused' as const, problem: { code: 'idTaken' as const } };
-		});
+	const work = (within: ShopScope) => appendWithin(within, user, jobId, batch);
+	// One statement is a transaction by itself; only what takes entries back writes twice.
+	return batch.some(takesBack) ? inTransaction(scope, work) : work(scope);
+}
+
+const takesBack = (raw: unknown): boolean =>
+	typeof raw === 'object' && raw !== null && 'kind' in raw && (raw.kind === 'withdraw' || raw.kind === 'correction');
+
+async function appendWithin(
+	scope: ShopScope,
+	user: SignedIn,
+	jobId: string,
+	batch: readonly unknown[]
+): Promise<EntryAnswer[] | undefined> {
+	const job = await factsOf(scope, jobId, batch.flatMap(partIn));
+	if (!job) return undefined;
+	const checked = batch.map((raw) => check(raw, jobId, user, job));
+	const good = checked.flatMap((one) => (one.entry ? [one.entry] : []));
+	const inserted = await insert(scope, jobId, good);
+	const rest = good.filter((entry) => !inserted.has(entry.id));
+	const known = await alreadyThere(scope, jobId, rest);
+	// Neither taken nor there: released since it was checked, or its number belongs to another job.
+	const elsewhere = rest.length > known.size && (await factsOf(scope, jobId, []))?.released ? 'released' : 'idTaken';
+	return checked.map(({ id, problem }) => {
+		if (problem) return { id, result: 'refused', problem };
+		if (inserted.has(id)) return { id, result: 'accepted' };
+		return known.has(id) ? { id, result: 'duplicate' } : { id, result: 'refused', problem: { code: elsewhere } };
 	});
 }
 
@@ -83,7 +88,7 @@ function check(
 	raw: unknown,
 	jobId: string,
 	user: SignedIn,
-	job: LockedJob
+	job: KnownJob
 ): { id: string; entry?: Entry; problem?: RefusedBecause } {
 	const id = typeof raw === 'object' && raw !== null && 'id' in raw ? String(raw.id) : '';
 	const parsed = entrySchema.safeParse(raw);
@@ -96,7 +101,7 @@ function check(
 	return problem ? { id, problem } : { id, entry };
 }
 
-function refusal(entry: Entry, jobId: string, user: SignedIn, { released }: LockedJob): RefusedBecause | undefined {
+function refusal(entry: Entry, jobId: string, user: SignedIn, { released }: KnownJob): RefusedBecause | undefined {
 	if (entry.by !== user.id) return { code: 'notYours' };
 	if (entry.job !== jobId) return { code: 'otherJob' };
 	const correction = entry.kind === 'correction';
@@ -104,7 +109,8 @@ function refusal(entry: Entry, jobId: string, user: SignedIn, { released }: Lock
 	return released && !correction ? { code: 'released' } : undefined;
 }
 
-// Log and projections in one statement; what was there already is not projected twice.
+// Log and projections in one statement; what was there already is not projected twice. The job's row is held against a
+// release in the same moment, not against other writers.
 async function insert(scope: ShopScope, jobId: string, entries: readonly Entry[]): Promise<Set<string>> {
 	if (entries.length === 0) return new Set();
 	const added = await rows<{ id: string; kind: string }>(
@@ -112,9 +118,12 @@ async function insert(scope: ShopScope, jobId: string, entries: readonly Entry[]
 		`
 		WITH batch AS (
 			SELECT * FROM jsonb_to_recordset($3::jsonb) AS e(id uuid, part uuid, kind text, payload jsonb, by text, at timestamptz)
+		), held AS (
+			SELECT released_at IS NOT NULL AS released FROM job WHERE shop_id = $1 AND id = $2 FOR SHARE
 		), added AS (
 			INSERT INTO log_entry (id, shop_id, job_id, part_id, kind, payload, by, at)
-			SELECT id, $1::uuid, $2::uuid, part, kind, payload, by, at FROM batch
+			SELECT id, $1::uuid, $2::uuid, part, kind, payload, by, at
+			FROM batch JOIN held ON kind = 'correction' OR NOT held.released
 			ON CONFLICT (id) DO NOTHING RETURNING *
 		), looks AS (
 			INSERT INTO look (entry_id, shop_id, job_id, part_id, pattern, severity, onset, at)

@@ -17,29 +17,35 @@ interface SizeRow extends SizeAtLook {
 	characteristic: string;
 }
 
-// Fits are kept per shop and model, on each node by itself, until a tenth more jobs are on record: a fit takes tenths of
-// a second, and one more job among a hundred moves no verdict.
-const fits = new Map<string, ModelWear>();
-const MOST_KEPT = 200;
+// A fit takes tenths of a second and one more job among a hundred moves no verdict: it stands until a tenth more are on record.
+const GROWTH_BEFORE_REFIT = 1.1;
 
 /**
  * How the parts of a model wear in this shop, fitted to all its released jobs: every part whose fitting is on record.
  * Sizes that too few parts have are said to be so, never filled in.
  */
 export async function wearOf(scope: ShopScope, sheet: ModelSheet, gauges: readonly ShopGauge[]): Promise<ModelWear> {
-	const count = await row<{ jobs: number }>(
+	const now = await row<{ jobs: number; fittedJobs: number | null; fits: ModelWear | null }>(
 		scope,
 		`
-		SELECT count(*)::int AS jobs FROM job j JOIN pump p ON p.id = j.pump_id
-		WHERE j.shop_id = $1 AND p.model = $2 AND j.released_at IS NOT NULL`,
-		[sheet.model]
+		SELECT c.jobs, f.jobs AS "fittedJobs", f.fits FROM (
+			SELECT count(*)::int AS jobs FROM job j JOIN pump p ON p.id = j.pump_id
+			WHERE j.shop_id = $1 AND p.model = $2 AND j.released_at IS NOT NULL
+		) c LEFT JOIN LATERAL (
+			SELECT jobs, fits FROM wear_fit WHERE shop_id = $1 AND model = $2 AND revision = $3 ORDER BY jobs DESC LIMIT 1
+		) f ON true`,
+		[sheet.model, sheet.revision]
 	);
-	const key = `${scope.shopId}/${sheet.model}/${sheet.revision}/${Math.floor(Math.log1p(count!.jobs) / Math.log(1.1))}`;
-	const known = fits.get(key);
-	if (known) return known;
-	if (fits.size >= MOST_KEPT) fits.clear();
+	const { jobs, fittedJobs, fits } = now!;
+	if (fits && fittedJobs !== null && jobs <= fittedJobs * GROWTH_BEFORE_REFIT) return fits;
 	const fitted = fitAll(sheet, await sizesOf(scope, sheet.model), gauges);
-	fits.set(key, fitted);
+	await rows(
+		scope,
+		`
+		INSERT INTO wear_fit (shop_id, model, revision, jobs, fits) VALUES ($1, $2, $3, $4, $5)
+		ON CONFLICT DO NOTHING RETURNING 1`,
+		[sheet.model, sheet.revision, jobs, JSON.stringify(fitted)]
+	);
 	return fitted;
 }
 

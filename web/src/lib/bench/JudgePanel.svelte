@@ -92,7 +92,9 @@
 <section aria-label="Judge">
 	<h2>
 		Judge
-		<span class="verdict {proposed}" data-testid="verdict">{standing ? 'proposed: ' : ''}{verdictName[proposed]}</span>
+		<span class="verdict ml-2 px-1 {proposed}" data-testid="verdict"
+			>{standing ? 'proposed: ' : ''}{verdictName[proposed]}</span
+		>
 	</h2>
 	{#if !locked}
 		<div class="choices" role="group" aria-label="Decide">
@@ -215,22 +217,6 @@
 </section>
 
 <style>
-	.verdict {
-		margin-left: 0.5rem;
-		padding: 0 0.4rem;
-		border-bottom: 3px solid var(--ink-soft);
-	}
-	.verdict.reuse {
-		border-color: var(--sound);
-	}
-	.verdict.replace {
-		border-color: var(--pencil);
-	}
-	.verdict.lookAgain {
-		border-bottom-style: wavy;
-		text-decoration: underline wavy var(--doubt);
-		border-color: transparent;
-	}
 	.standing {
 		border-left: 3px solid var(--ink-soft);
 		padding-left: 0.6rem;

@@ -4,7 +4,8 @@
 	import { formatDifference, shownUnit } from '@exetasis/core/quantity';
 	import type { JudgedCharacteristic } from '@exetasis/core/decide';
 	import { unitsInUse } from '$lib/ui/preference';
-	import { placeKey, type BenchPart, type BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from './bench.svelte';
+	import { placeKey } from './place';
 
 	interface Props {
 		bench: BenchState;

@@ -14,6 +14,7 @@ import {
 } from '@exetasis/core/record';
 import type { Bench, MatCell } from '$lib/server/jobs';
 import { judgeInput } from './judgeInput';
+import { placeKey } from './place';
 import { Outbox, type Refusal } from './outbox.svelte';
 
 /** One part on the mat with all that is known and judged of it. */
@@ -134,8 +135,6 @@ export class BenchState {
 		this.refusals = this.refusals.filter((one) => one !== refusal);
 	}
 }
-
-export const placeKey = (station: string, cylinder: number): string => `${station}/${cylinder}`;
 
 /** What is proposed, or what was decided where somebody has. */
 export const verdictOf = ({ record, judgement }: BenchPart) =>

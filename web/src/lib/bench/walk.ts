@@ -1,5 +1,6 @@
 import type { SheetCharacteristic, Station } from '@exetasis/core/record';
-import { placeKey, type BenchPart } from './bench.svelte';
+import type { BenchPart } from './bench.svelte';
+import { placeKey } from './place';
 
 /** One place of one characteristic's grid. */
 export interface GridPlace {

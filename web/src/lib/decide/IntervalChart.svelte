@@ -3,6 +3,7 @@
 	import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 	import { formatNumber } from '@exetasis/core/quantity';
 	import type { IntervalCost } from '@exetasis/core/decide';
+	import { coloursOn } from '$lib/ui/colours';
 
 	interface Props {
 		curve: readonly IntervalCost[];
@@ -16,11 +17,7 @@
 
 	$effect(() => {
 		if (!canvas) return;
-		const resolved = (name: string) => {
-			canvas!.style.color = `var(${name})`;
-			return getComputedStyle(canvas!).color;
-		};
-		const [mark, soft, line, sound] = ['--mark', '--ink-soft', '--line', '--sound'].map(resolved);
+		const [mark, soft, line, sound] = coloursOn(canvas, '--mark', '--ink-soft', '--line', '--sound');
 		const chart = new Chart(canvas, {
 			type: 'line',
 			data: {

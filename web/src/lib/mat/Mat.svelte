@@ -1,6 +1,7 @@
 <!-- @component The mat: one row per cylinder, one column per station in strip order, one cell per physical part. -->
 <script lang="ts">
-	import { placeKey, type BenchState } from '$lib/bench/bench.svelte';
+	import type { BenchState } from '$lib/bench/bench.svelte';
+	import { placeKey } from '$lib/bench/place';
 	import MatCell from './MatCell.svelte';
 
 	interface Props {

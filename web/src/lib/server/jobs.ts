@@ -184,6 +184,7 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	};
 }
 
+// In strip order, each station cylinder by cylinder.
 const cellsOf = (scope: ShopScope, jobId: string, stations: readonly string[]): Promise<MatCell[]> =>
 	rows(
 		scope,
@@ -194,7 +195,8 @@ const cellsOf = (scope: ShopScope, jobId: string, stations: readonly string[]): 
 		FROM mat_cell c JOIN job j ON j.id = c.job_id JOIN part a ON a.id = c.part_id
 		JOIN LATERAL (SELECT fitted_hours FROM part_life WHERE part_id = c.part_id AND pump_id = j.pump_id
 			AND station = c.station AND cylinder = c.cylinder ORDER BY fitted_hours DESC NULLS LAST LIMIT 1) l ON true
-		WHERE c.shop_id = $1 AND c.job_id = $2 AND c.station = ANY($3)`,
+		WHERE c.shop_id = $1 AND c.job_id = $2 AND c.station = ANY($3)
+		ORDER BY array_position($3::text[], c.station), c.cylinder`,
 		[jobId, stations]
 	);
 

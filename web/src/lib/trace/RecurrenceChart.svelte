@@ -4,6 +4,7 @@
 	import { formatNumber } from '@exetasis/core/quantity';
 	import type { Recurrence } from '@exetasis/core/trace';
 	import type { PumpTrace } from '$lib/server/trace';
+	import { coloursOn } from '$lib/ui/colours';
 
 	interface Props {
 		trace: PumpTrace;
@@ -32,12 +33,7 @@
 
 	$effect(() => {
 		if (!canvas) return;
-		// The colours are light-dark() values: the browser resolves them only where they are used as a colour.
-		const resolved = (name: string) => {
-			canvas!.style.color = `var(${name})`;
-			return getComputedStyle(canvas!).color;
-		};
-		const [pencil, soft, line] = ['--pencil', '--ink-soft', '--line'].map(resolved);
+		const [pencil, soft, line] = coloursOn(canvas, '--pencil', '--ink-soft', '--line');
 		const chart = new Chart(canvas, {
 			type: 'scatter',
 			data: {

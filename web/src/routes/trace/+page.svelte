@@ -46,8 +46,8 @@
 	{#if picked}
 		<p class="finding">
 			<b>{patternName(picked.pattern as PatternKey)}</b> at
-			<b>{stationName(picked.station).toLowerCase()}{picked.cylinder ? `, cylinder ${picked.cylinder}` : ''}</b>: found
-			in {picked.rate.events} rebuilds over {formatNumber(picked.rate.hours)} h.
+			<b>{stationName(picked.station)}{picked.cylinder ? `, cylinder ${picked.cylinder}` : ''}</b>: found in {picked
+				.rate.events} rebuilds over {formatNumber(picked.rate.hours)} h.
 			{#if picked.others}
 				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
 				so many here would come about with a chance of {formatProbability(picked.pAlike)}.

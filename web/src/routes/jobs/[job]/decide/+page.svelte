@@ -2,7 +2,8 @@
 <script lang="ts">
 	import { INTERVALS, schools, type DecidedPart } from '@exetasis/core/decide';
 	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
-	import { benchInUse, placeKey } from '$lib/bench/bench.svelte';
+	import { benchInUse } from '$lib/bench/bench.svelte';
+	import { placeKey } from '$lib/bench/place';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
@@ -184,20 +185,6 @@
 	.part {
 		gap: 8px;
 		color: var(--ink);
-	}
-	.verdict {
-		font-weight: 600;
-		border-bottom: 3px solid var(--ink-soft);
-	}
-	.verdict.reuse {
-		border-color: var(--sound);
-	}
-	.verdict.replace {
-		border-color: var(--pencil);
-	}
-	.verdict.lookAgain {
-		border-color: transparent;
-		text-decoration: underline wavy var(--doubt);
 	}
 	.why,
 	td .soft {

@@ -6,6 +6,7 @@
 	import { standingDecision } from '@exetasis/core/record';
 	import Corrections from '$lib/bench/Corrections.svelte';
 	import { benchInUse, type BenchPart } from '$lib/bench/bench.svelte';
+	import { placeKey } from '$lib/bench/place';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
@@ -52,7 +53,7 @@
 	</p>
 	<ul class="open-list">
 		{#each open as part (part.cell.part)}<li>
-				{place(part)}: {part.looked
+				<a href="/jobs/{job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">{place(part)}</a>: {part.looked
 					? decisionOf(part)
 						? verdictName.lookAgain.toLowerCase()
 						: 'not decided'

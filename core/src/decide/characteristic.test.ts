@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { ASSUMED_GAUGE, judgeCharacteristic, wearHistories, type MeasureContext, type ShopGauge } from '.';
+import { readSheet, type ModelSheet, type Reading } from '../record';
+
+const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const { sheet } = readSheet(text) as { sheet: ModelSheet };
+const diameter = sheet.stations.find(({ key }) => key === 'plunger')!.characteristics[0];
+const lip = sheet.stations.find(({ key }) => key === 'packing')!.characteristics[0];
+
+const gauge = (id: string, calibrationU: number): ShopGauge => ({
+	id,
+	name: `Micrometer ${id}`,
+	kind: 'micrometer',
+	facts: { ...ASSUMED_GAUGE, resolution: 0.001, calibrationU, repeatability: 0.001, reproducibility: 0.0005 }
+});
+const context = (change: Partial<MeasureContext> = {}): MeasureContext => ({
+	gauges: [gauge('fine', 0.001), gauge('coarse', 0.02)],
+	policy: { acceptBad: 0.05, scrapGood: 0.05 },
+	asFitted: {},
+	...change
+});
+let counter = 0;
+const reading = (value: number, station = 0, angle = 0, more: Partial<Reading['payload']> = {}): Reading => ({
+	id: `r${++counter}`,
+	job: 'j',
+	part: 'p',
+	by: 'ines',
+	at: new Date(Date.UTC(2026, 0, 1) + counter * 1000).toISOString(),
+	kind: 'reading',
+	payload: {
+		characteristic: 'diameter',
+		station,
+		angle,
+		value,
+		typed: { text: String(value), unit: 'mm' },
+		gauge: 'fine',
+		...more
+	}
+});
+const judged = (readings: Reading[], change?: Partial<MeasureContext>) =>
+	judgeCharacteristic('plunger', diameter, readings, context(change));
+
+describe('judgeCharacteristic', () => {
+	it('takes the mean of repeated readings of a place, and the worst place', () => {
+		const { worst, places, placesLeft } = judged([reading(17.98), reading(17.984), reading(17.99, 1, 1)]);
+		expect(worst.value).toBeCloseTo(17.982, 9);
+		expect(places).toHaveLength(2);
+		expect(placesLeft).toBe(4);
+	});
+	it('worst is the largest where wear makes it grow', () => {
+		const at = (value: number) => ({
+			...reading(value),
+			payload: { ...reading(value).payload, characteristic: 'insideDiameter' }
+		});
+		expect(judgeCharacteristic('vRing', lip, [at(17.7), at(17.7)], context()).wear.worn).toBeCloseTo(0.1, 9);
+	});
+	it('brings a warm plunger back to 20 °C', () => {
+		const { worst } = judged([reading(18, 0, 0, { partC: 70 })]);
+		expect(worst.value).toBeCloseTo(18 * (1 - 8e-6 * 50), 9);
+	});
+	it('counts wear from the size as fitted where it was measured, else from nominal, and says which', () => {
+		expect(judged([reading(17.98)]).wear.worn).toBeCloseTo(0.02, 9);
+		const fitted = judged([reading(17.98)], { asFitted: { diameter: 17.99 } });
+		expect(fitted.wear.worn).toBeCloseTo(0.01, 9);
+		expect([judged([reading(17.98)]).startIsNominal, fitted.startIsNominal]).toEqual([true, false]);
+	});
+	it('assumes a shop caliper where no gauge is named, or one that is gone', () => {
+		const named = judged([reading(17.98)]).budget.U;
+		for (const gone of [undefined, 'sold']) {
+			const { budget, gauge } = judged([reading(17.98, 0, 0, { gauge: gone })]);
+			expect(gauge).toBeUndefined();
+			expect(budget.U).toBeGreaterThan(3 * named);
+		}
+	});
+	it('offers another gauge of the kind when it is too close to call, never the one in use', () => {
+		const { conformity, settlement } = judged([reading(17.957, 0, 0, { gauge: 'coarse' })]);
+		expect(conformity.zone).toBe('tooClose');
+		expect(settlement!.gauges).toEqual([{ id: 'fine', readings: 1 }]);
+	});
+	it('points at a reading that does not fit its place', () => {
+		const readings = [17.98, 17.981, 17.98, 17.979, 17.9].map((value) => reading(value));
+		expect(judged(readings).worst.outlier).toBe(4);
+	});
+});
+
+describe('wearHistories', () => {
+	it('makes intervals of looks, from nominal at hours 0, by the worst place', () => {
+		const looks = [
+			{ part: 'a', hours: 3000, least: 17.96, most: 17.99 },
+			{ part: 'a', hours: 1000, least: 17.99, most: 17.995 },
+			{ part: 'b', hours: 500, least: 17.998, most: 18 }
+		];
+		const [a, b] = wearHistories(diameter, looks);
+		expect(a.intervals.map(({ hours }) => hours)).toEqual([1000, 2000]);
+		expect(a.intervals.map(({ growth }) => Number(growth.toFixed(6)))).toEqual([0.01, 0.03]);
+		expect(b.intervals).toHaveLength(1);
+	});
+	it('counts the largest where wear makes it grow', () =>
+		expect(wearHistories(lip, [{ part: 'a', hours: 100, least: 17.6, most: 17.7 }])[0].intervals[0].growth).toBeCloseTo(
+			0.1,
+			9
+		));
+	it('joins two looks at the same hours, and refuses hours that are none', () => {
+		const look = { part: 'a', hours: 100, least: 17.99, most: 18 };
+		expect(wearHistories(diameter, [look, { ...look, least: 17.98 }])[0].intervals).toHaveLength(1);
+		expect(() => wearHistories(diameter, [{ ...look, hours: 0 }])).toThrow('hours is 0');
+		expect(wearHistories(diameter, [])).toEqual([]);
+	});
+});

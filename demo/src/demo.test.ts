@@ -1,0 +1,85 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { readSheet, type ModelSheet } from '@exetasis/core/record';
+import { fleetOf, harshnessAt, newPart, pumps, Random, run, shareUsed, stationOf, visits } from '.';
+
+const text = readFileSync(new URL('../sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const { sheet } = readSheet(text) as { sheet: ModelSheet };
+const now = new Date('2026-06-01T08:00:00Z');
+
+describe('Random', () => {
+	it('is the same at every run', () => {
+		const draw = () =>
+			Array.from(
+				{ length: 5 },
+				(
+					(random) => () =>
+						random.uniform()
+				)(new Random(7))
+			);
+		expect(draw()).toEqual(draw());
+	});
+	it.each([0.4, 1, 5, 40])('gamma of shape %d has its mean and variance', (shape) => {
+		const random = new Random(3);
+		const drawn = Array.from({ length: 40_000 }, () => random.gamma(shape));
+		const mean = drawn.reduce((a, b) => a + b) / drawn.length;
+		const variance = drawn.reduce((sum, x) => sum + (x - mean) ** 2, 0) / drawn.length;
+		// Five standard errors of the sample mean, and a tenth on the variance.
+		expect(Math.abs(mean - shape)).toBeLessThan(5 * Math.sqrt(shape / drawn.length));
+		expect(Math.abs(variance / shape - 1)).toBeLessThan(0.1);
+	});
+});
+
+describe('visits', () => {
+	const all = visits(now, new Random(20_240_118));
+	it('are the same at every run', () => expect(visits(now, new Random(20_240_118))).toEqual(all));
+	it('make four years of about 120 rebuilds of at least twelve pumps, in order of time', () => {
+		expect(new Set(all.map(({ pump }) => pump.serial)).size).toBeGreaterThanOrEqual(12);
+		expect(all.length).toBeGreaterThan(100);
+		expect(all.length).toBeLessThan(150);
+		const times = all.slice(0, -2).map(({ at }) => at.getTime());
+		expect(times).toEqual([...times].sort((a, b) => a - b));
+	});
+	it('count hours forward on every pump', () => {
+		for (const pump of pumps) {
+			const hours = all.filter((visit) => visit.pump === pump).map(({ meterHours }) => meterHours);
+			expect(hours).toEqual([...hours].sort((a, b) => a - b));
+		}
+	});
+	it('leave one pump waiting to be stripped and one half inspected', () =>
+		expect(
+			all
+				.filter(({ stage }) => stage !== 'released')
+				.map(({ stage }) => stage)
+				.sort()
+		).toEqual(['inspecting', 'stripping']));
+	it('put the barge right after a while, and it alone', () => {
+		const fixed = all.filter((visit) => visit.fixed);
+		expect(fixed.length).toBeGreaterThan(0);
+		expect(fixed.every(({ pump }) => pump.story === 'oneSidedCylinder2')).toBe(true);
+	});
+});
+
+describe('wear', () => {
+	const plunger = stationOf(sheet, 'plunger');
+	it('never shrinks, and reaches the limit in about the hours that it should', () => {
+		const random = new Random(5);
+		const parts = Array.from({ length: 400 }, () => newPart(plunger, random));
+		for (const part of parts) run(part, plunger, 7500, 1, random);
+		const shares = parts.map((part) => shareUsed(part, plunger));
+		expect(Math.min(...shares)).toBeGreaterThan(0);
+		expect(Math.abs(shares.reduce((a, b) => a + b) / shares.length - 1)).toBeLessThan(0.1);
+	});
+	it('spares the plunger that the story keeps', () => {
+		const pump = pumps.find(({ story }) => story === 'scoredPlungerKept')!;
+		expect(harshnessAt(pump, 'plunger', 1)).toBeLessThan(harshnessAt(pump, 'plunger', 2));
+	});
+});
+
+describe('fleetOf', () => {
+	it('makes as many pumps as asked, each serial once, stories only in the first ones', () => {
+		const fleet = fleetOf(100);
+		expect(new Set(fleet.map(({ serial }) => serial)).size).toBe(100);
+		expect(fleet.slice(pumps.length).every(({ story }) => story === undefined)).toBe(true);
+	});
+});

@@ -1,0 +1,106 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import type { Reason } from '@exetasis/core/decide';
+import { metric, type UnitPreference } from '@exetasis/core/quantity';
+import { readSheet, type ModelSheet } from '@exetasis/core/record';
+import { faceWords } from './orientation';
+import { quantitySentence, refusalSentence } from './problems';
+import { reasonSentence } from './reasons';
+
+const text = readFileSync(new URL('../../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const { sheet } = readSheet(text) as { sheet: ModelSheet };
+const station = (key: string) => sheet.stations.find((one) => one.key === key)!;
+const inches: UnitPreference = { ...metric, length: 'in' };
+const say = (reason: Reason, preference = metric) =>
+	reasonSentence(reason, station('plunger'), preference).replaceAll(/[\u00a0\u202f]/g, ' ');
+
+describe('reasonSentence', () => {
+	const size = { characteristic: 'diameter', value: 17.981, U: 0.0036, limit: 17.95 };
+	it.each<[Reason, string]>([
+		[{ code: 'singleUse' }, 'Never reused: the sheet says always new.'],
+		[
+			{ code: 'patternOut', pattern: 'crack', severity: 1, onset: 'service' },
+			'Crack, slight (in service): out, whatever it measures.'
+		],
+		[
+			{ code: 'remark', pattern: 'wearBand', severity: 1, onset: 'unknown' },
+			'Polished or matt wear band, slight (when, unknown): noted, not enough to condemn it.'
+		],
+		[{ code: 'cleanFirst', pattern: 'deposit' }, 'Scale or residue: clean it, then look again.'],
+		[{ code: 'insideLimit', ...size, probability: 0 }, 'Diameter 17.981 mm ± 0.004 mm is inside the limit 17.950 mm.'],
+		[
+			{ code: 'tooClose', ...size, value: 17.951, probability: 0.3 },
+			'Diameter 17.951 mm ± 0.004 mm is too close to the limit 17.950 mm to call: 30 % chance that it is beyond.'
+		],
+		[
+			{
+				code: 'lasts',
+				characteristic: 'diameter',
+				worn: 0.034,
+				allowance: 0.05,
+				probability: 0.12,
+				hours: 1480,
+				interval: 2000
+			},
+			'0.034 mm worn of 0.050 mm in 1 480 h; 12 % chance of passing the limit in 2 000 h.'
+		],
+		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 1 }, 'Diameter not measured yet.'],
+		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 4 }, 'Diameter: 4 places not measured yet.'],
+		[{ code: 'nothingFound' }, 'Looked at, nothing found.'],
+		[{ code: 'notLooked' }, 'Nobody has looked at it yet.']
+	])('%j', (reason, sentence) => expect(say(reason)).toBe(sentence));
+	it('speaks in the reader’s units', () =>
+		expect(say({ code: 'beyondLimit', ...size, value: 17.93, probability: 0.999 }, inches)).toBe(
+			'Diameter 0.7059 in ± 0.0001 in is beyond the limit 0.7067 in (99.9 % sure).'
+		));
+	it('calls a stretched spring what it is', () => {
+		const reason: Reason = { code: 'longerThanNew', characteristic: 'freeLength', value: 22.6, nominal: 22, U: 0.05 };
+		expect(reasonSentence(reason, station('inletSpring'), metric)).toContain('it has been stretched and will not hold');
+	});
+});
+
+describe('what is said about bad input', () => {
+	it.each([
+		[{ code: 'empty' } as const, 'Type a reading first.'],
+		[{ code: 'notANumber', text: '17.9x8' } as const, '“17.9x8” is not a number.'],
+		[{ code: 'unknownUnit', text: 'furlongs' } as const, '“furlongs” is not a unit'],
+		[{ code: 'wrongDimension', unit: 'bar', expected: 'mm' } as const, 'bar does not measure this. Expected is mm.']
+	])('%j', (problem, sentence) => expect(quantitySentence(problem)).toContain(sentence));
+	it.each([
+		['inch', 'read in inches'],
+		['tenfold', 'decimal point slip'],
+		['thousandfold', 'metres or micrometres'],
+		[undefined, 'Check the gauge and the unit']
+	] as const)('a size off by %s', (suspect, sentence) =>
+		expect(refusalSentence({ code: 'implausible', value: 3, nominal: 18, unit: 'mm', suspect }, metric)).toContain(
+			sentence
+		)
+	);
+	it('says what to do about every refusal', () => {
+		for (const code of [
+			'unknownPart',
+			'overruleWithoutReason',
+			'released',
+			'leadOnly',
+			'notYours',
+			'idTaken',
+			'otherJob'
+		] as const) {
+			expect(refusalSentence({ code }, metric)).toMatch(/^[A-Z].+\.$/);
+		}
+	});
+});
+
+describe('faceWords', () => {
+	it('turns one rule over with the manifold: lips to pressure are down while the crank face is up', () => {
+		const packing = station('packing');
+		expect(faceWords(packing, { ...sheet, benchFaceUp: 'C' })).toContain(
+			'pressure side (P), down as the manifold lies now'
+		);
+		expect(faceWords(packing, { ...sheet, benchFaceUp: 'P' })).toContain(
+			'pressure side (P), up as the manifold lies now'
+		);
+	});
+	it('says nothing of sides where a part may face any way', () =>
+		expect(faceWords(station('collar'), sheet)).toBe('Refit: sheet'));
+});

@@ -10,7 +10,7 @@ module.exports = {
 		{
 			name: 'demo-knows-only-core',
 			severity: 'error',
-			from: { path: '^demo/src' },
+			from: { path: '^demo/src', pathNot: '\\.test\\.ts$' },
 			to: { pathNot: ['^demo/src', '^core/src', '^@exetasis/core'] }
 		},
 		{

@@ -67,7 +67,6 @@ export const stationSchema = z.strictObject({
 	lookFor: text.optional(),
 	tool: text.optional(),
 	lubricate: text.optional(),
-	mayStayIn: text.optional(),
 	caution: cautionSchema.optional(),
 	characteristics: z.array(sheetCharacteristicSchema).default([]),
 	price: z.number().nonnegative(),

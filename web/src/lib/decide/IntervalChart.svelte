@@ -46,7 +46,7 @@
 					y: {
 						beginAtZero: true,
 						title: { display: true, text: `${currency} per 1000 h`, color: soft },
-						ticks: { color: soft },
+						ticks: { color: soft, callback: (value) => formatNumber(Number(value)) },
 						grid: { color: line }
 					}
 				},

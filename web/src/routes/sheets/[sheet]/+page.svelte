@@ -27,7 +27,9 @@
 </p>
 <table class="list sheet">
 	<thead
-		><tr><th>#</th><th>Part</th><th>Faces on refit</th><th>Renewal</th><th>Look for</th><th>Size, new ▸ discard</th></tr
+		><tr
+			><th>#</th><th>Part</th><th>Faces on refit</th><th>Renewal</th><th>Look for, tools</th><th>Size, new ▸ discard</th
+			></tr
 		></thead
 	>
 	<tbody>
@@ -41,7 +43,11 @@
 				>
 				<td>{faces[station.face.toward]}: {station.face.what}</td>
 				<td>{renewal[station.renewal]}</td>
-				<td>{station.lookFor ?? ''}</td>
+				<td>
+					{station.lookFor ?? ''}
+					{#if station.tool}<p class="soft">Tool: {station.tool}</p>{/if}
+					{#if station.lubricate}<p class="soft">Lubricate or seal: {station.lubricate}</p>{/if}
+				</td>
 				<td>
 					{#each station.characteristics as one (one.key)}
 						{@const unit = shownUnit(dimensionOf(one.unit), units())}

@@ -1,12 +1,11 @@
 import { expect, test, type Page } from '@playwright/test';
-import { chooseNewPump } from './job';
 import { pageOf, signIn } from './people';
 
 const serial = `E2E-${Date.now()}`;
 
 async function receiveNewPump(page: Page): Promise<void> {
 	await page.getByRole('link', { name: 'Receive a pump' }).click();
-	await chooseNewPump(page);
+	await page.getByLabel('Which pump').selectOption('new');
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Complaint').fill('Water leak at the front');
 	await page.getByLabel('Hours on its meter').fill('1200');

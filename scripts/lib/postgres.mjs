@@ -5,6 +5,7 @@ import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync,
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { ensurePostgres } from './install.mjs';
 import { Advice, isAlive, root } from './run.mjs';
 
@@ -78,6 +79,23 @@ export function privateCluster(folder) {
 		execute('initdb', ['-D', data, ...options, '--encoding=UTF8', '--locale=C.UTF-8']);
 	}
 
+	// Processes of a server that was killed end by themselves, but not at once; PostgreSQL will not start beside them.
+	const orphansAreLeft = () => readFileSync(log, 'utf8').includes('is still in use');
+
+	async function startServer(settings) {
+		for (const giveUp = Date.now() + 60_000; ; await sleep(250)) {
+			writeFileSync(log, '');
+			if (user.uid !== undefined) chownSync(log, user.uid, user.gid);
+			chmodSync(log, 0o600);
+			try {
+				return execute('pg_ctl', ['start', '-w', '-t', '60', '-s', '-D', data, '-l', log, '-o', settings]);
+			} catch (error) {
+				if (!orphansAreLeft() || Date.now() > giveUp)
+					throw new Advice(`${error.message}\n${readFileSync(log, 'utf8')}`);
+			}
+		}
+	}
+
 	// The server that holds this folder's lock, or undefined. A lock left by a server that was killed is cleared.
 	function running() {
 		if (!existsSync(pidFile)) return undefined;
@@ -99,11 +117,8 @@ export function privateCluster(folder) {
 			const already = running();
 			if (already) return { url: (database) => url(already.port, database), port: already.port };
 			const port = await freePort();
-			writeFileSync(log, '', { flag: 'a' });
-			if (user.uid !== undefined) chownSync(log, user.uid, user.gid);
-			chmodSync(log, 0o600);
 			const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories=''`;
-			execute('pg_ctl', ['start', '-w', '-t', '60', '-s', '-D', data, '-l', log, '-o', settings]);
+			await startServer(settings);
 			return { url: (database) => url(port, database), port };
 		},
 		stop() {

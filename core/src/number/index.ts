@@ -3,3 +3,5 @@ export * from './require';
 export * from './summary';
 export * from './integrate';
 export * from './minimise';
+export * from './chebyshev';
+export * from './solve';

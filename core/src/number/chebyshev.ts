@@ -1,0 +1,123 @@
+import { requireThat } from './require';
+import { solveLinear } from './solve';
+
+export interface ChebyshevFit {
+	/** The coefficients, one a column. */
+	readonly x: readonly number[];
+	/** Largest |residual|: no other coefficients have a smaller one. */
+	readonly error: number;
+	/** Rows that touch the error, and so hold the fit: one more than there are columns (fewer where they coincide). */
+	readonly contacts: readonly number[];
+}
+
+const TOLERANCE = 1e-12; // of the largest value, below which a residual counts as touching
+const BLAND_AFTER = 200; // exchanges by the largest violation, before the rule that cannot cycle takes over
+const MOST_EXCHANGES = 20_000;
+
+/**
+ * The linear fit whose largest residual is least: min over x of max |bᵢ − aᵢ·x|.
+ *
+ * Exact, not iterative: a linear programme, solved in its dual by the revised simplex method on a basis of (columns + 1)
+ * rows, which for this problem is Stiefel's exchange. Minimum-zone form deviations are twice its error.
+ * Shape: `rows` n × m with n > m, `values` n. Scale the columns to order one.
+ * Errors: PreconditionError where a number is not finite, or the rows do not span their columns (all points on one line).
+ * Source: E. Stiefel, Numer. Math. 2 (1960) 1–17; I. Barrodale, C. Phillips, ACM TOMS 1 (1975) 264–270.
+ */
+export function chebyshevFit(rows: readonly (readonly number[])[], values: readonly number[]): ChebyshevFit {
+	const columns = rows[0]?.length ?? 0;
+	requireThat(rows.length > columns, 'chebyshevFit', 'rows', rows.length, `more than ${columns} rows`);
+	requireThat(
+		[...rows.flat(), ...values].every(Number.isFinite) && values.length === rows.length,
+		'chebyshevFit',
+		'values',
+		values.length,
+		'a finite value for each row'
+	);
+	const scale = Math.max(...values.map(Math.abs), Number.MIN_VALUE);
+	const basis = firstBasis(rows);
+	for (let exchanges = 0; exchanges < MOST_EXCHANGES; exchanges++) {
+		const matrix = basis.map(({ row, sign }) => [...rows[row].map((a) => sign * a), 1]);
+		const dual = solveLinear(
+			matrix,
+			basis.map(({ row, sign }) => sign * values[row])
+		)!;
+		const [x, error] = [dual.slice(0, columns), dual[columns]];
+		const residuals = rows.map((row, i) => values[i] - row.reduce((sum, a, j) => sum + a * x[j], 0));
+		const entering = pick(residuals, error + TOLERANCE * scale, exchanges >= BLAND_AFTER);
+		if (entering === undefined)
+			return { x, error: Math.max(0, error), contacts: [...new Set(basis.map(({ row }) => row))] };
+		replaceIn(basis, rows, matrix, { row: entering, sign: residuals[entering] >= 0 ? 1 : -1 });
+	}
+	// Bland's rule ends after finitely many exchanges; this many were never seen.
+	throw new Error('chebyshevFit: no end of exchanges');
+}
+
+interface BasisRow {
+	readonly row: number;
+	readonly sign: 1 | -1;
+	/** Its weight in the dual: at least 0, all of them together 1. */
+	weight: number;
+}
+
+function pick(residuals: readonly number[], most: number, first: boolean): number | undefined {
+	let found: number | undefined;
+	for (const [i, residual] of residuals.entries()) {
+		if (Math.abs(residual) <= (found === undefined ? most : Math.abs(residuals[found]))) continue;
+		found = i;
+		if (first) break;
+	}
+	return found;
+}
+
+// Rows that span the columns, found by elimination with the largest pivot, and one more row that hangs on them.
+function firstBasis(rows: readonly (readonly number[])[]): BasisRow[] {
+	const columns = rows[0].length;
+	const left = rows.map((row) => [...row]);
+	const chosen: number[] = [];
+	for (let column = 0; column < columns; column++) {
+		const candidates = left.map((row, i) => (chosen.includes(i) ? 0 : Math.abs(row[column])));
+		const pivot = candidates.indexOf(Math.max(...candidates));
+		requireThat(candidates[pivot] > 1e-9, 'chebyshevFit', 'rows', `rank ${column}`, `rank ${columns}`);
+		chosen.push(pivot);
+		for (const [i, row] of left.entries()) {
+			if (chosen.includes(i)) continue;
+			const factor = row[column] / left[pivot][column];
+			for (let j = column; j < columns; j++) row[j] -= factor * left[pivot][j];
+		}
+	}
+	const extra = rows.findIndex((_, i) => !chosen.includes(i));
+	// The extra row as a combination of the chosen ones gives the signs under which the weights balance.
+	const combination = solveLinear(transposed(chosen.map((i) => rows[i])), rows[extra])!;
+	const total = combination.reduce((sum, c) => sum + Math.abs(c), 1);
+	return [
+		...chosen.map((row, i) => ({
+			row,
+			sign: (combination[i] > 0 ? -1 : 1) as 1 | -1,
+			weight: Math.abs(combination[i]) / total
+		})),
+		{ row: extra, sign: 1, weight: 1 / total }
+	];
+}
+
+const transposed = (matrix: readonly (readonly number[])[]) => matrix[0].map((_, j) => matrix.map((row) => row[j]));
+
+// One simplex step: the entering row takes the place of the basis row whose weight is used up first.
+function replaceIn(
+	basis: BasisRow[],
+	rows: readonly (readonly number[])[],
+	matrix: readonly (readonly number[])[],
+	entering: { row: number; sign: 1 | -1 }
+): void {
+	const column = [...rows[entering.row].map((a) => entering.sign * a), 1];
+	const shares = solveLinear(transposed(matrix), column)!;
+	let leaving = -1;
+	for (const [i, share] of shares.entries()) {
+		if (share <= 1e-12) continue;
+		const best = leaving < 0 ? Infinity : basis[leaving].weight / shares[leaving];
+		const ratio = basis[i].weight / share;
+		if (ratio < best || (ratio === best && basis[i].row < basis[leaving].row)) leaving = i;
+	}
+	const step = basis[leaving].weight / shares[leaving];
+	for (const [i, share] of shares.entries()) basis[i].weight = Math.max(0, basis[i].weight - step * share);
+	basis[leaving] = { ...entering, weight: step };
+}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { chiSquareQuantile, normalCdf, normalQuantile, studentCdf, studentQuantile } from '.';
+import { chiSquareQuantile, chiSquareUpper, normalCdf, normalQuantile, studentCdf, studentQuantile } from '.';
 import { relativeError } from './testing';
 
 // Reference values: mpmath 1.2 at 30 digits, by its incomplete beta and gamma functions and root finding.
@@ -54,6 +54,15 @@ describe('chiSquareQuantile', () => {
 	agrees('χ²(1e-8; 20)', chiSquareQuantile(1e-8, 20), 1.5392173060235269);
 	agrees('χ²(0.975; 202)', chiSquareQuantile(0.975, 202), 243.25358758485278);
 	agrees('χ²(0.025; 200)', chiSquareQuantile(0.025, 200), 162.72798250184628);
+});
+
+describe('chiSquareUpper', () => {
+	agrees('Q(3.84…; 1)', chiSquareUpper(3.841458820694124, 1), 0.0500000000000000574);
+	agrees('Q(0.5; 2)', chiSquareUpper(0.5, 2), 0.778800783071404868);
+	agrees('Q(25; 2.5)', chiSquareUpper(25, 2.5), 7.87723250036715499e-6);
+	agrees('Q(120; 3)', chiSquareUpper(120, 3), 7.71679035563415871e-26);
+	agrees('Q(300; 9)', chiSquareUpper(300, 9), 2.61027734720702366e-59);
+	it('of 0 is certain', () => expect(chiSquareUpper(0, 4)).toBe(1));
 });
 
 describe('bad input', () => {

@@ -3,6 +3,7 @@
  * arithmetic of an independent package to a relative error of 1e-10, tails included.
  */
 import betainc from '@stdlib/math-base-special-betainc';
+import gammainc from '@stdlib/math-base-special-gammainc';
 import gammaln from '@stdlib/math-base-special-gammaln';
 import chiSquareQuantile_ from '@stdlib/stats-base-dists-chisquare-quantile';
 import erfcinv from '@stdlib/math-base-special-erfcinv';
@@ -45,6 +46,13 @@ export function chiSquareQuantile(p: number, dof: number): number {
 	requireThat(p >= 0 && p < 1, 'chiSquareQuantile', 'p', p, 'from 0 to below 1');
 	requireThat(dof > 0 && Number.isFinite(dof), 'chiSquareQuantile', 'dof', dof, 'above 0');
 	return chiSquareQuantile_(p, dof);
+}
+
+/** P(X > x) of chi-square with `dof` degrees of freedom, for x ≥ 0 and dof > 0. */
+export function chiSquareUpper(x: number, dof: number): number {
+	requireThat(x >= 0 && !Number.isNaN(x), 'chiSquareUpper', 'x', x, 'at least 0');
+	requireThat(dof > 0 && Number.isFinite(dof), 'chiSquareUpper', 'dof', dof, 'above 0');
+	return gammainc(x / 2, dof / 2, true, true);
 }
 
 /**

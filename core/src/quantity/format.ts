@@ -1,4 +1,4 @@
-import { differenceFromBase, fromBase, unitLabel, type Dimension, type Unit } from './units';
+import { baseUnit, differenceFromBase, fromBase, unitLabel, type Dimension, type Unit } from './units';
 
 /** Which unit a person wants to see for each dimension that has more than one. */
 export interface UnitPreference {
@@ -18,16 +18,16 @@ export function shownUnit(dimension: Dimension, preference: UnitPreference): Uni
 		case 'pressure':
 		case 'temperature':
 			return preference[dimension];
-		case 'time':
-			return 'h';
 		case 'force':
 			return preference.length === 'in' ? 'lbf' : 'N';
-		case 'hardness':
-			return 'shoreA';
-		case 'roughness':
-			return 'um';
-		case 'angle':
-			return 'deg';
+		case 'stiffness':
+			return preference.length === 'in' ? 'lbfpin' : 'Npmm';
+		case 'share':
+			return 'percent';
+		case 'flow':
+			return 'mLmin';
+		default:
+			return baseUnit[dimension];
 	}
 }
 
@@ -48,7 +48,16 @@ const DEFAULT_DECIMALS: Readonly<Record<Unit, number>> = {
 	N: 1,
 	lbf: 2,
 	shoreA: 0,
-	deg: 0
+	deg: 0,
+	Npmm: 2,
+	lbfpin: 2,
+	percent: 1,
+	share: 3,
+	pieces: 1,
+	mLmin: 1,
+	Lmin: 3,
+	mm3: 2,
+	g: 2
 };
 
 // Groups of three digits with a thin space; a proper minus; no "-0".

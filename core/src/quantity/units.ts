@@ -25,7 +25,13 @@ export const dimensions = [
 	'force',
 	'hardness',
 	'angle',
-	'roughness'
+	'roughness',
+	'stiffness',
+	'share',
+	'count',
+	'flow',
+	'volume',
+	'mass'
 ] as const;
 export type Dimension = (typeof dimensions)[number];
 
@@ -56,7 +62,16 @@ const definitions = {
 	N: { dimension: 'force', label: 'N', factor: 1, aliases: ['n'] },
 	lbf: { dimension: 'force', label: 'lbf', factor: POUND_FORCE_N, aliases: ['lb'] },
 	shoreA: { dimension: 'hardness', label: 'Shore A', factor: 1, aliases: ['shore a', 'sha'] },
-	deg: { dimension: 'angle', label: '°', factor: 1, aliases: ['°'] }
+	deg: { dimension: 'angle', label: '°', factor: 1, aliases: ['°'] },
+	Npmm: { dimension: 'stiffness', label: 'N/mm', factor: 1, aliases: ['n/mm'] },
+	lbfpin: { dimension: 'stiffness', label: 'lbf/in', factor: POUND_FORCE_N / 25.4, aliases: ['lbf/in', 'lb/in'] },
+	percent: { dimension: 'share', label: '%', factor: 0.01, aliases: ['%'] },
+	share: { dimension: 'share', label: 'of 1', factor: 1 },
+	pieces: { dimension: 'count', label: '', factor: 1 },
+	mLmin: { dimension: 'flow', label: 'mL/min', factor: 0.001, aliases: ['ml/min'] },
+	Lmin: { dimension: 'flow', label: 'L/min', factor: 1, aliases: ['l/min'] },
+	mm3: { dimension: 'volume', label: 'mm³', factor: 1 },
+	g: { dimension: 'mass', label: 'g', factor: 1 }
 } satisfies Record<string, UnitDefinition>;
 
 export type Unit = keyof typeof definitions;
@@ -73,7 +88,13 @@ export const baseUnit: Readonly<Record<Dimension, Unit>> = {
 	force: 'N',
 	hardness: 'shoreA',
 	angle: 'deg',
-	roughness: 'um'
+	roughness: 'um',
+	stiffness: 'Npmm',
+	share: 'share',
+	count: 'pieces',
+	flow: 'Lmin',
+	volume: 'mm3',
+	mass: 'g'
 };
 
 /** What the unit measures, and how it is written on the screen. */

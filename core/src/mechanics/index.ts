@@ -1,0 +1,5 @@
+export * from './elastomer';
+export * from './leak';
+export * from './ringSize';
+export * from './seat';
+export * from './spring';

@@ -39,7 +39,7 @@ const reading = (value: number, station = 0, angle = 0, more: Partial<Reading['p
 	}
 });
 const judged = (readings: Reading[], change?: Partial<MeasureContext>) =>
-	judgeCharacteristic('plunger', diameter, readings, context(change));
+	judgeCharacteristic('plunger', diameter, readings, context(change))!;
 
 describe('judgeCharacteristic', () => {
 	it('takes the mean of repeated readings of a place, and the worst place', () => {
@@ -53,7 +53,7 @@ describe('judgeCharacteristic', () => {
 			...reading(value),
 			payload: { ...reading(value).payload, characteristic: 'insideDiameter' }
 		});
-		expect(judgeCharacteristic('vRing', lip, [at(17.7), at(17.7)], context()).wear.worn).toBeCloseTo(0.1, 9);
+		expect(judgeCharacteristic('vRing', lip, [at(17.7), at(17.7)], context())!.wear.worn).toBeCloseTo(0.1, 9);
 	});
 	it('brings a warm plunger back to 20 °C', () => {
 		const { worst } = judged([reading(18, 0, 0, { partC: 70 })]);

@@ -70,7 +70,7 @@ describe('judge', () => {
 		expect(judged('plunger', recordOf(finding('deposit'), ...readings('diameter', sound))).verdict).toBe('lookAgain'));
 	it('weighs a slight mark and goes by the size', () =>
 		expect(
-			judged('plunger', recordOf(finding('wearBand'), ...readings('diameter', sound)), { hours: 1500 }).verdict
+			judged('plunger', recordOf(finding('colourBand'), ...readings('diameter', sound)), { hours: 1500 }).verdict
 		).toBe('reuse'));
 	it('judges the worst place of the grid', () => {
 		const values = [...sound];
@@ -162,7 +162,7 @@ describe('byMeanRate', () => {
 });
 
 describe('endReason', () => {
-	const of = (key: string, ...entries: Entry[]) => endReason(judged(key, recordOf(...entries), { hours: 1000 }));
+	const of = (key: string, ...entries: Entry[]) => endReason(judged(key, recordOf(...entries), { hours: 1000 }), station(key));
 	it('tells failures from parts that were renewed although good', () => {
 		expect(of('retainerGasket', clean())).toBe('renewedGood');
 		expect(of('plunger', finding('crack'))).toBe('damaged');
@@ -177,5 +177,9 @@ describe('endReason', () => {
 				)
 			)
 		).toBe('worn');
+	});
+	it('counts the look of a measured wear as wear, not a second time as damage', () => {
+		expect(of('packing', finding('insideWear', 2))).toBe('worn');
+		expect(of('packing', finding('insideWear', 2), finding('oneSidedWear', 2))).toBe('damaged');
 	});
 });

@@ -21,8 +21,9 @@ export interface Outlook {
 	readonly probability: number;
 	/** Wear per 1000 h. */
 	readonly ratePer1000h: number;
-	/** What it rests on: this many parts like it and its own history, or its own mean rate alone. */
-	readonly basis: { readonly kind: 'fleet'; readonly parts: number } | { readonly kind: 'ownRate' };
+	/** What it rests on besides its own history: this many parts like it, the sheet's prior, or nothing. */
+	readonly basis:
+		{ readonly kind: 'fleet'; readonly parts: number } | { readonly kind: 'sheet' } | { readonly kind: 'ownRate' };
 }
 
 /** Answers how a worn part will stand after more hours. */

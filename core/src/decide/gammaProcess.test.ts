@@ -97,7 +97,10 @@ describe('chanceOfPassing', () => {
 describe('byGammaProcess', () => {
 	it('draws a part that has worn slowly for long away from the fleet’s mean', () => {
 		const rate = (worn: number, hours: number) =>
-			byGammaProcess(process, 40)({ worn, u: 0, allowance: 0.05, hours, rateScatter: 0 }, 1000).ratePer1000h;
+			byGammaProcess(process, { kind: 'fleet', parts: 40 })(
+				{ worn, u: 0, allowance: 0.05, hours, rateScatter: 0 },
+				1000
+			).ratePer1000h;
 		expect(rate(0.002, 4000)).toBeLessThan(meanRate(process) * 1000 * 0.7);
 		expect(rate(0.04, 2000)).toBeGreaterThan(meanRate(process) * 1000 * 1.3);
 		expect(rate(0, 1e-9)).toBeCloseTo(meanRate(process) * 1000, 9);

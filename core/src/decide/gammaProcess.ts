@@ -1,5 +1,5 @@
 import { betaUpper, gammaLn, integrate, minimise, normalCdf, requireThat } from '../number';
-import type { Forecast } from './forecast';
+import type { Forecast, Outlook } from './forecast';
 
 /**
  * Wear as a gamma process whose rate differs from part to part: over shape-time Δη an increment is Gamma(Δη, ν), and
@@ -13,6 +13,25 @@ export interface GammaProcess {
 	readonly rateShape: number;
 	/** γ, in the unit of wear. */
 	readonly rateScale: number;
+}
+
+/**
+ * The process that a model sheet's prior stands for: mean growth in 1000 h, and how it scatters between parts and, on one
+ * part, between intervals of 1000 h (both as standard deviation over mean).
+ *
+ * Since 1/ν is inverse gamma, the scatter between parts is 1/√(δ − 2), and within a part 1/√(1000·shapePerHour).
+ * Errors: PreconditionError for values not above 0.
+ */
+export function processOfPrior(prior: {
+	readonly per1000h: number;
+	readonly betweenParts: number;
+	readonly within1000h: number;
+}): GammaProcess {
+	for (const [name, value] of Object.entries(prior))
+		requireThat(value > 0 && Number.isFinite(value), 'processOfPrior', name, value, 'above 0');
+	const shapePerHour = 1 / (1000 * prior.within1000h ** 2);
+	const rateShape = 2 + 1 / prior.betweenParts ** 2;
+	return { shapePerHour, rateShape, rateScale: (prior.per1000h / 1000) * ((rateShape - 1) / shapePerHour) };
 }
 
 /** One part's wear between looks: hours and growth of each interval, in the unit of the characteristic. */
@@ -94,9 +113,9 @@ export function chanceOfPassing(
 }
 const SPREADS = 6; // beyond it lies 1e-9 of the bell
 
-/** The forecast of a part by a process fitted to that many parts; what is expected is the mean of its own posterior rate. */
+/** The forecast of a part by a process, with what that rests on; what is expected is the mean of its own posterior rate. */
 export const byGammaProcess =
-	(process: GammaProcess, parts: number): Forecast =>
+	(process: GammaProcess, basis: Outlook['basis']): Forecast =>
 	({ worn, u, allowance, hours }, intervalHours) => {
 		requireProcess('byGammaProcess', process);
 		const { shapePerHour, rateShape, rateScale } = process;
@@ -113,7 +132,7 @@ export const byGammaProcess =
 			u: Math.hypot(u, Math.sqrt(Math.max(0, variance))),
 			probability: chanceOfPassing(process, { worn, u, hours, allowance }, intervalHours),
 			ratePer1000h: shapePerHour * meanInverse * 1000,
-			basis: { kind: 'fleet', parts }
+			basis
 		};
 	};
 

@@ -1,10 +1,30 @@
-import { partType, type PatternRule } from '../part';
-import { discardLimit, isLookedAt, type Finding, type PartRecord, type Station, type Verdict } from '../record';
-import { judgeCharacteristic, type JudgedCharacteristic, type ShopGauge } from './characteristic';
+import { conformity } from '../measure';
+import { partType, type Figure, type PatternRule, type Sizes } from '../part';
+import {
+	isLookedAt,
+	placesToRead,
+	standingDecision,
+	type Finding,
+	type PartRecord,
+	type SheetCharacteristic,
+	type Station,
+	type Verdict
+} from '../record';
+import {
+	judgeCharacteristic,
+	measureCharacteristic,
+	type JudgedCharacteristic,
+	type MeasuredCharacteristic,
+	type ShopGauge
+} from './characteristic';
+import { customKindOf } from './customs';
 import { ASSUMED_RATE_SCATTER, byMeanRate, type Forecast, type Outlook } from './forecast';
-import { byGammaProcess, type FittedProcess } from './gammaProcess';
+import { byGammaProcess, processOfPrior, type FittedProcess, type GammaProcess } from './gammaProcess';
+import { identityReasons } from './identity';
+import { chanceOfOtherEnd, type OtherEnds } from './otherEnds';
 import type { Policy } from './policy';
 import type { Reason } from './reason';
+import { wantedSizes } from './wanted';
 
 /** Everything that a verdict on one part rests on. */
 export interface JudgeInput {
@@ -15,8 +35,20 @@ export interface JudgeInput {
 	readonly asFitted: Readonly<Record<string, number>>;
 	readonly gauges: readonly ShopGauge[];
 	readonly policy: Policy;
-	/** How parts like this one wear, by characteristic; where nothing is fitted the part's own mean rate is carried on. */
+	/** How parts like this one wear, by characteristic; where nothing is fitted the sheet's prior, else the part's own mean rate. */
 	readonly wearModels?: WearModels;
+	/** What else ends the lives of parts like this one. */
+	readonly otherEnds?: OtherEnds;
+	/** The parts that it runs with, as they lie on the mat. */
+	readonly mates?: readonly Mate[];
+	/** The model's other stations, among which look-alikes are told apart, and its rated pressure, MPa. */
+	readonly stations?: readonly Station[];
+	readonly ratedPressure?: number;
+}
+
+export interface Mate {
+	readonly station: Station;
+	readonly record: PartRecord;
 }
 
 /** Fitted wear by characteristic key. */
@@ -26,61 +58,105 @@ export interface Judgement {
 	/** "open" until somebody has looked. */
 	readonly verdict: Verdict | 'open';
 	readonly reasons: readonly Reason[];
+	/** Everything that was measured, also what has no limit or is not complete. */
+	readonly sizes: readonly MeasuredCharacteristic[];
+	/** What was measured and has a limit to be judged by. */
 	readonly measured: readonly JudgedCharacteristic[];
+	/** What follows from the sizes. */
+	readonly figures: readonly Figure[];
 	/** Outlook of each measured characteristic at the next service, by its key. */
 	readonly outlook: Readonly<Record<string, Outlook>>;
+	/** Chance that something else ends its life before the next service. */
+	readonly other?: number;
 }
 
 // What each reason asks for; the strongest wins: replace, then look again, then reuse.
 const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	singleUse: 'replace',
 	softRenewed: 'replace',
+	customRenewed: 'replace',
+	withItsSet: 'replace',
 	patternOut: 'replace',
 	longerThanNew: 'replace',
 	beyondLimit: 'replace',
+	figureBeyond: 'replace',
+	mixedUp: 'replace',
+	noneOfThem: 'replace',
 	wearsOut: 'replace',
+	likelyToFail: 'replace',
 	cleanFirst: 'lookAgain',
 	tooClose: 'lookAgain',
+	figureTooClose: 'lookAgain',
+	cannotTell: 'lookAgain',
 	unmeasured: 'lookAgain',
+	mateUnmeasured: 'lookAgain',
+	mateReplaced: 'reuse',
 	remark: 'reuse',
 	insideLimit: 'reuse',
 	lasts: 'reuse',
+	otherRisk: 'reuse',
+	customInspected: 'reuse',
 	nothingFound: 'reuse',
 	notLooked: 'open'
 };
 const strength: readonly (Verdict | 'open')[] = ['replace', 'open', 'lookAgain', 'reuse'];
+const byStrength = (a: Reason, b: Reason) => strength.indexOf(asksFor[a.code]) - strength.indexOf(asksFor[b.code]);
+// Questions that need no answer once the part is out.
+const moot: readonly Reason['code'][] = ['unmeasured', 'mateUnmeasured', 'cannotTell', 'figureTooClose'];
 
 /**
  * Verdict on one part, with its reasons: hard rules first, then limits, then how it will stand at the next service.
  *
  * A part that is replaced anyway still wants a look before it is binned (its pattern is the best witness of the cause),
  * so single-use and soft parts carry "not looked at" beside their verdict. A part that wears measurably but was not
- * measured is to be looked at again, unless it is out already.
+ * measured is to be looked at again, and so is one that is kept while the part it runs with was not measured.
  * Errors: PreconditionError from the measuring functions.
  */
 export function judge(input: JudgeInput): Judgement {
 	const { station, record } = input;
-	const measured = measuredCharacteristics(input);
+	const { sizes, measured } = measure(input);
+	const figures = figuresOf(input, sizes);
 	const outlook = outlooks(input, measured);
+	const other = otherRisk(input);
 	const reasons: Reason[] = [
 		...ruleReasons(input),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
 		...measured.flatMap((one) => measureReasons(one, outlook[one.sheet.key], input)),
-		...unmeasuredReasons(input, measured)
+		...figures.flatMap((figure) => figureReasons(figure, input.policy)),
+		...identityReasons(station, sizesByKey(sizes), input.stations ?? []),
+		...unmeasuredReasons(input, sizes),
+		...mateReasons(input),
+		...otherReasons(input, other)
 	];
 	if (!isLookedAt(record)) reasons.push({ code: 'notLooked' });
 	else if (record.clean) reasons.push({ code: 'nothingFound' });
-	reasons.sort((a, b) => strength.indexOf(asksFor[a.code]) - strength.indexOf(asksFor[b.code]));
-	const alreadyOut = asksFor[reasons[0].code] === 'replace';
-	const kept = alreadyOut ? reasons.filter((reason) => reason.code !== 'unmeasured') : reasons;
-	return { verdict: asksFor[kept[0].code], reasons: kept, measured, outlook };
+	return { ...verdictBy(reasons), sizes, measured, figures, outlook, other };
 }
+
+function verdictBy(reasons: readonly Reason[]): Pick<Judgement, 'verdict' | 'reasons'> {
+	const sorted = [...reasons].sort(byStrength);
+	const alreadyOut = asksFor[sorted[0].code] === 'replace';
+	const kept = alreadyOut ? sorted.filter(({ code }) => !moot.includes(code)) : sorted;
+	return { verdict: asksFor[kept[0].code], reasons: kept };
+}
+
+/** The judgement with one more reason. */
+export const because = (judgement: Judgement, reason: Reason): Judgement => ({
+	...judgement,
+	...verdictBy([reason, ...judgement.reasons])
+});
 
 const rulesOf = (station: Station): readonly PatternRule[] => partType(station.type).patterns;
 
 function ruleReasons({ station, policy }: JudgeInput): Reason[] {
+	const { singleUse, soft } = partType(station.type);
+	if (singleUse) return [{ code: 'singleUse' }];
+	const kind = customKindOf(station);
+	const custom = kind ? policy[kind] : 'sheet';
+	if (kind && custom === 'always') return [{ code: 'customRenewed', kind }];
+	if (kind && custom === 'inspect') return station.renewal === 'inspect' ? [] : [{ code: 'customInspected', kind }];
 	if (station.renewal === 'always') return [{ code: 'singleUse' }];
-	const renewSoft = policy.school === 'renewSoft' && partType(station.type).soft && station.renewal !== 'inspect';
+	const renewSoft = policy.school === 'renewSoft' && soft && station.renewal !== 'inspect';
 	return renewSoft ? [{ code: 'softRenewed' }] : [];
 }
 
@@ -92,21 +168,66 @@ function patternReason({ payload }: Finding, rules: readonly PatternRule[]): Rea
 	return { code: out ? 'patternOut' : 'remark', pattern, severity, onset };
 }
 
-function measuredCharacteristics({ station, record, gauges, policy, asFitted }: JudgeInput): JudgedCharacteristic[] {
-	return station.characteristics.flatMap((sheet) => {
-		const readings = record.readings.filter((reading) => reading.payload.characteristic === sheet.key);
-		return readings.length > 0
-			? [judgeCharacteristic(station.type, sheet, readings, { gauges, policy, asFitted })]
-			: [];
+const readingsOf = (record: PartRecord, { key }: SheetCharacteristic) =>
+	record.readings.filter((reading) => reading.payload.characteristic === key);
+
+function measure({ station, record, gauges, policy, asFitted }: JudgeInput) {
+	const read = station.characteristics
+		.map((sheet) => ({ sheet, readings: readingsOf(record, sheet) }))
+		.filter(({ readings }) => readings.length > 0);
+	const judged = read.map(({ sheet, readings }) =>
+		judgeCharacteristic(station.type, sheet, readings, { gauges, policy, asFitted })
+	);
+	return {
+		sizes: read.map(
+			({ sheet, readings }, i): MeasuredCharacteristic =>
+				judged[i] ?? measureCharacteristic(station.type, sheet, readings, gauges)
+		),
+		measured: judged.filter((one) => one !== undefined)
+	};
+}
+
+const sizesByKey = (sizes: readonly MeasuredCharacteristic[]): Sizes =>
+	Object.fromEntries(
+		sizes.flatMap(({ sheet, value, budget }) =>
+			value === undefined ? [] : [[sheet.key, { value, u: budget.u, dof: budget.dof }]]
+		)
+	);
+
+function figuresOf(input: JudgeInput, sizes: readonly MeasuredCharacteristic[]): readonly Figure[] {
+	const { station, asFitted, mates = [], gauges, ratedPressure = 0 } = input;
+	const { figures } = partType(station.type);
+	if (!figures || sizes.length === 0) return [];
+	return figures({
+		sizes: sizesByKey(sizes),
+		asNew: Object.fromEntries(station.characteristics.map(({ key, nominal }) => [key, asFitted[key] ?? nominal])),
+		design: station.design,
+		mates: mates.map((mate) => ({
+			type: mate.station.type,
+			name: mate.station.name,
+			sizes: sizesByKey(
+				mate.station.characteristics
+					.map((sheet) => ({ sheet, readings: readingsOf(mate.record, sheet) }))
+					.filter(({ readings }) => readings.length > 0)
+					.map(({ sheet, readings }) => measureCharacteristic(mate.station.type, sheet, readings, gauges))
+			)
+		})),
+		ratedPressure
 	});
 }
 
-// The fleet's process where there is one, else the part's own rate.
-function forecastOf(model: FittedProcess | undefined): Forecast {
-	return model?.kind === 'fitted' ? byGammaProcess(model.process, model.parts) : byMeanRate;
+/** How a characteristic wears: fitted to the fleet where it is, else by the sheet's prior, else not known. */
+export function wearModelOf(
+	{ wearModels = {} }: Pick<JudgeInput, 'wearModels'>,
+	sheet: SheetCharacteristic
+): { readonly process: GammaProcess; readonly basis: Outlook['basis'] } | undefined {
+	const model = wearModels[sheet.key];
+	if (model?.kind === 'fitted') return { process: model.process, basis: { kind: 'fleet', parts: model.parts } };
+	return sheet.wearPrior ? { process: processOfPrior(sheet.wearPrior), basis: { kind: 'sheet' } } : undefined;
 }
 
-function outlooks({ hours, policy, wearModels = {} }: JudgeInput, measured: readonly JudgedCharacteristic[]) {
+function outlooks(input: JudgeInput, measured: readonly JudgedCharacteristic[]) {
+	const { hours, policy } = input;
 	if (hours === undefined || !(hours > 0)) return {};
 	return Object.fromEntries(
 		measured.map(({ sheet, wear, budget }) => {
@@ -117,9 +238,23 @@ function outlooks({ hours, policy, wearModels = {} }: JudgeInput, measured: read
 				hours,
 				rateScatter: ASSUMED_RATE_SCATTER
 			};
-			return [sheet.key, forecastOf(wearModels[sheet.key])(state, policy.intervalHours)];
+			const model = wearModelOf(input, sheet);
+			const forecast: Forecast = model ? byGammaProcess(model.process, model.basis) : byMeanRate;
+			return [sheet.key, forecast(state, policy.intervalHours)];
 		})
 	);
+}
+
+const otherRisk = ({ otherEnds, hours, policy }: JudgeInput): number | undefined =>
+	otherEnds && hours !== undefined && hours >= 0 ? chanceOfOtherEnd(otherEnds, hours, policy.intervalHours) : undefined;
+
+// Replacing helps only where a new part is the safer one: against a constant rate it buys nothing.
+function otherReasons({ otherEnds, policy }: JudgeInput, probability: number | undefined): Reason[] {
+	if (!otherEnds || probability === undefined || otherEnds.events === 0) return [];
+	const fresh = chanceOfOtherEnd(otherEnds, 0, policy.intervalHours);
+	const code = probability > policy.acceptWearOut && fresh < probability / 2 ? 'likelyToFail' : 'otherRisk';
+	const { events, lives } = otherEnds;
+	return [{ code, probability, interval: policy.intervalHours, events, lives }];
 }
 
 function measureReasons(
@@ -127,24 +262,22 @@ function measureReasons(
 	outlook: Outlook | undefined,
 	{ hours, policy }: JudgeInput
 ): Reason[] {
-	const { characteristic, sheet, worst, budget, wear } = one;
+	const { characteristic, sheet, value, limit, budget, wear } = one;
 	const { zone, probabilityBeyond } = one.conformity;
 	const beyondNew = -wear.worn;
 	if (characteristic.beyondNewIsFault && beyondNew > sheet.tolerance + budget.U) {
-		return [
-			{ code: 'longerThanNew', characteristic: sheet.key, value: worst.value, nominal: sheet.nominal, U: budget.U }
-		];
+		return [{ code: 'longerThanNew', characteristic: sheet.key, value, nominal: sheet.nominal, U: budget.U }];
 	}
 	const code = zone === 'beyond' ? 'beyondLimit' : zone === 'tooClose' ? 'tooClose' : 'insideLimit';
-	const limit: Reason = {
+	const now: Reason = {
 		code,
 		characteristic: sheet.key,
-		value: worst.value,
+		value,
 		U: budget.U,
-		limit: discardLimit(sheet).value,
+		limit,
 		probability: probabilityBeyond
 	};
-	if (!outlook || zone === 'beyond') return [limit];
+	if (!outlook || zone === 'beyond') return [now];
 	const future: Reason = {
 		code: outlook.probability > policy.acceptWearOut ? 'wearsOut' : 'lasts',
 		characteristic: sheet.key,
@@ -154,17 +287,48 @@ function measureReasons(
 		hours: hours!,
 		interval: policy.intervalHours
 	};
-	return [limit, future];
+	return [now, future];
 }
 
-function unmeasuredReasons({ station, record }: JudgeInput, measured: readonly JudgedCharacteristic[]): Reason[] {
-	const suspicious = record.findings.length > 0;
-	return station.characteristics.flatMap((sheet) => {
-		if (sheet.when === 'onSuspicion' && !suspicious && !measured.some((one) => one.sheet.key === sheet.key)) return [];
-		const done = measured.find((one) => one.sheet.key === sheet.key);
-		const placesLeft = done
-			? done.placesLeft
-			: (sheet.grid?.stations.length ?? 1) * (sheet.grid?.anglesDeg.length ?? 1);
+const NORMAL_K = 2; // expanded at about 95 %, for the sentence
+
+function figureReasons({ name, value, u, limit, unit }: Figure, policy: Policy): Reason[] {
+	if (!limit) return [];
+	const { min = -Infinity, max = Infinity } = limit;
+	const at = value - min < max - value ? min : max;
+	const zone =
+		u !== undefined && u > 0
+			? conformity({ value, u, dof: Infinity }, limit, policy).zone
+			: value < min || value > max
+				? 'beyond'
+				: 'inside';
+	if (zone === 'inside') return [];
+	const code = zone === 'beyond' ? 'figureBeyond' : 'figureTooClose';
+	return [{ code, figure: name, value, limit: at, unit, ...(u === undefined ? {} : { U: NORMAL_K * u }) }];
+}
+
+function unmeasuredReasons(input: JudgeInput, sizes: readonly MeasuredCharacteristic[]): Reason[] {
+	const wanted = wantedSizes(input.station, input.record, input.policy);
+	return input.station.characteristics.flatMap((sheet) => {
+		const done = sizes.find((one) => one.sheet.key === sheet.key);
+		if (!done && !wanted.includes(sheet)) return [];
+		const { rows, columns } = placesToRead(sheet);
+		const placesLeft = done ? done.placesLeft : rows.length * columns.length;
 		return placesLeft > 0 ? [{ code: 'unmeasured' as const, characteristic: sheet.key, placesLeft }] : [];
+	});
+}
+
+// A lip on its plunger, a valve on its seat: one alone says little, and a new one beside a worn one lives a tenth of its life.
+function mateReasons({ station, record, mates = [] }: JudgeInput): Reason[] {
+	const measurable = ({ characteristics }: Station) => characteristics.some(({ when }) => when === 'always');
+	return mates.flatMap((mate): Reason[] => {
+		const decision = standingDecision(mate.record)?.payload.verdict;
+		if (decision === 'replace') return [{ code: 'mateReplaced', mate: mate.station.name }];
+		const forgotten =
+			station.mate === mate.station.key &&
+			record.readings.length > 0 &&
+			mate.record.readings.length === 0 &&
+			measurable(mate.station);
+		return forgotten ? [{ code: 'mateUnmeasured', mate: mate.station.name }] : [];
 	});
 }

@@ -4,6 +4,17 @@ import { z } from 'zod';
 export const schools = ['renewSoft', 'onCondition', 'leastCost'] as const;
 export type School = (typeof schools)[number];
 
+/** Whether a kind of part is renewed or inspected: as the model sheet says, or by the shop's own custom. */
+export const customs = ['sheet', 'always', 'inspect'] as const;
+export type Custom = (typeof customs)[number];
+
+/** Kinds of parts on which good people differ. */
+export const customKinds = ['plungerRings', 'valveRings', 'otherRings', 'plungerWashers', 'seatsAndSprings'] as const;
+export type CustomKind = (typeof customKinds)[number];
+
+export const valveRules = ['singly', 'cylinder', 'set'] as const;
+export const springRules = ['feel', 'length', 'load'] as const;
+
 /** The shop's rules for reuse and replace. One engine, different settings. */
 export const policySchema = z.strictObject({
 	/** Risk of accepting a part that is beyond its limit, and of scrapping one that is inside. */
@@ -16,15 +27,30 @@ export const policySchema = z.strictObject({
 	/** Cost of an unplanned stop besides opening the pump, in the shop's currency. */
 	downtimeCost: z.number().nonnegative().max(1e7),
 	/** Which school rules: all soft parts renewed while open; what passes is reused; or whatever costs least to be expected. */
-	school: z.enum(schools)
+	school: z.enum(schools),
+	/** Valves, their seats and springs: each by itself, all of a cylinder together, or all of the pump. */
+	valves: z.enum(valveRules).default('singly'),
+	/** What a spring must show: what the hand says, its free length, or its load at the working length. */
+	springs: z.enum(springRules).default('length'),
+	plungerRings: z.enum(customs).default('sheet'),
+	valveRings: z.enum(customs).default('sheet'),
+	otherRings: z.enum(customs).default('sheet'),
+	plungerWashers: z.enum(customs).default('sheet'),
+	seatsAndSprings: z.enum(customs).default('sheet'),
+	/** Abrasive where the sheet allows it, or nowhere. */
+	abrasive: z.enum(['sheet', 'never']).default('sheet'),
+	/** Metal in the oil condemns the unit, or the figures decide. */
+	metal: z.enum(['stops', 'weighed']).default('stops'),
+	/** Share of a new unit's life that one with a damaged drive end is taken to have left: an assumption, shown as such. */
+	lifeLeftShare: z.number().gt(0).max(1).default(0.2)
 });
 export type Policy = z.infer<typeof policySchema>;
 
-export const defaultPolicy: Policy = {
+export const defaultPolicy: Policy = policySchema.parse({
 	acceptBad: 0.05,
 	scrapGood: 0.05,
 	intervalHours: 2000,
 	acceptWearOut: 0.1,
 	downtimeCost: 900,
 	school: 'renewSoft'
-};
+});

@@ -1,10 +1,36 @@
 import type { PatternKey, Severity } from '../part';
+import type { Unit } from '../quantity';
 import type { Onset } from '../record';
+import type { CustomKind } from './policy';
 
 /** Why a verdict: data, worst first. The interface makes sentences of them. Sizes in base units, probabilities 0–1. */
 export type Reason =
 	| { readonly code: 'singleUse' }
 	| { readonly code: 'softRenewed' }
+	/** The shop's own custom renews these always, or inspects what the sheet would renew. */
+	| { readonly code: 'customRenewed' | 'customInspected'; readonly kind: CustomKind }
+	/** Renewed because another part of its set is. */
+	| { readonly code: 'withItsSet'; readonly set: string; readonly station: string; readonly cylinder: number }
+	| {
+			readonly code: 'figureBeyond' | 'figureTooClose';
+			readonly figure: string;
+			readonly value: number;
+			readonly limit: number;
+			readonly unit: Unit;
+			readonly U?: number;
+	  }
+	/** Measured sizes fit another part of the sheet better, or none of them. */
+	| { readonly code: 'mixedUp'; readonly likeliest: string; readonly odds: number }
+	| { readonly code: 'noneOfThem'; readonly fits: number }
+	| { readonly code: 'cannotTell'; readonly likeliest: string; readonly odds: number }
+	| { readonly code: 'mateUnmeasured' | 'mateReplaced'; readonly mate: string }
+	| {
+			readonly code: 'likelyToFail' | 'otherRisk';
+			readonly probability: number;
+			readonly interval: number;
+			readonly events: number;
+			readonly lives: number;
+	  }
 	| { readonly code: 'patternOut'; readonly pattern: PatternKey; readonly severity: Severity; readonly onset: Onset }
 	| { readonly code: 'cleanFirst'; readonly pattern: PatternKey }
 	| { readonly code: 'remark'; readonly pattern: PatternKey; readonly severity: Severity; readonly onset: Onset }

@@ -1,5 +1,8 @@
 import { requireThat } from '../number';
 
+/** What is done with a part. */
+export type Choice = 'reuse' | 'replace';
+
 /** One part of the set that is decided together, since one failure anywhere opens the pump again. */
 export interface SetPart {
 	readonly id: string;
@@ -10,11 +13,13 @@ export interface SetPart {
 	readonly price: number;
 	readonly collateral: number;
 	/** Decided already by a hard rule or a person. */
-	readonly fixed?: 'reuse' | 'replace';
+	readonly fixed?: Choice;
+	/** Parts of one set are replaced all together or not at all, but for those that are decided already. */
+	readonly set?: string;
 }
 
 export interface SetChoice {
-	readonly choices: ReadonlyMap<string, 'reuse' | 'replace'>;
+	readonly choices: ReadonlyMap<string, Choice>;
 	readonly cost: SetCost;
 }
 
@@ -34,11 +39,7 @@ export const MOST_ENUMERATED = 14;
  * Expected cost of one choice for the whole set: Σ price of the replaced + P(any failure)·opening + Σ p·collateral.
  * Failures are taken as independent. Units: the shop's currency.
  */
-export function costOf(
-	parts: readonly SetPart[],
-	choices: ReadonlyMap<string, 'reuse' | 'replace'>,
-	opening: number
-): SetCost {
+export function costOf(parts: readonly SetPart[], choices: ReadonlyMap<string, Choice>, opening: number): SetCost {
 	let price = 0;
 	let collateral = 0;
 	let logNone = 0; // ln P(no failure), so that many small odds keep their digits
@@ -70,11 +71,28 @@ export function costOf(
  */
 export function decideSet(parts: readonly SetPart[], opening: number): SetChoice {
 	check(parts, opening);
-	const free = parts.filter(({ fixed }) => !fixed);
-	const start = new Map(parts.map((part) => [part.id, part.fixed ?? ownBest(part, opening)]));
+	const start = new Map(parts.map((part) => [part.id, part.fixed ?? ('reuse' as Choice)]));
+	const free = choosable(parts);
+	for (const part of parts) if (!part.fixed && isDragged(part, parts)) start.set(part.id, 'replace');
+	for (const together of free) for (const { id } of together) start.set(id, ownBest(together, opening));
 	const choices =
 		free.length <= MOST_ENUMERATED ? enumerate(parts, free, start, opening) : exchange(parts, free, start, opening);
 	return { choices, cost: costOf(parts, choices, opening) };
+}
+
+// A part of a set goes with one of the set that has to go.
+const isDragged = ({ set }: SetPart, parts: readonly SetPart[]): boolean =>
+	set !== undefined && parts.some((other) => other.set === set && other.fixed === 'replace');
+
+// What can still be chosen: parts by themselves, and the undecided parts of a set as one.
+function choosable(parts: readonly SetPart[]): SetPart[][] {
+	const together = new Map<string, SetPart[]>();
+	for (const part of parts) {
+		if (part.fixed || isDragged(part, parts)) continue;
+		const name = part.set === undefined ? `part ${part.id}` : `set ${part.set}`;
+		together.set(name, [...(together.get(name) ?? []), part]);
+	}
+	return [...together.values()];
 }
 
 function check(parts: readonly SetPart[], opening: number): void {
@@ -104,23 +122,24 @@ export const costsAlone = (
 	replace: price + pNew * (opening + collateral)
 });
 
-function ownBest(part: SetPart, opening: number): 'reuse' | 'replace' {
-	const { reuse, replace } = costsAlone(part, opening);
-	return replace < reuse ? 'replace' : 'reuse';
+function ownBest(together: readonly SetPart[], opening: number): Choice {
+	const costs = together.map((part) => costsAlone(part, opening));
+	const sum = (choice: Choice) => costs.reduce((total, cost) => total + cost[choice], 0);
+	return sum('replace') < sum('reuse') ? 'replace' : 'reuse';
 }
 
 // Every combination, each from the one before by a single change (Gray code), so that each costs one pass.
 function enumerate(
 	parts: readonly SetPart[],
-	free: readonly SetPart[],
-	start: ReadonlyMap<string, 'reuse' | 'replace'>,
+	free: readonly (readonly SetPart[])[],
+	start: ReadonlyMap<string, Choice>,
 	opening: number
 ) {
 	const now = new Map(start);
 	let best = new Map(now);
 	let least = costOf(parts, now, opening).total;
 	for (let i = 1; i < 2 ** free.length; i++) {
-		flip(now, free[Math.log2(i & -i)].id);
+		for (const { id } of free[Math.log2(i & -i)]) flip(now, id);
 		const { total } = costOf(parts, now, opening);
 		if (total < least) [best, least] = [new Map(now), total];
 	}
@@ -129,8 +148,8 @@ function enumerate(
 
 function exchange(
 	parts: readonly SetPart[],
-	free: readonly SetPart[],
-	start: ReadonlyMap<string, 'reuse' | 'replace'>,
+	free: readonly (readonly SetPart[])[],
+	start: ReadonlyMap<string, Choice>,
 	opening: number
 ) {
 	const now = new Map(start);
@@ -138,14 +157,14 @@ function exchange(
 	for (let improved = true; improved;) {
 		improved = false;
 		for (let i = 0; i < free.length; i++) {
-			if (sums.flipIfBetter(free[i])) improved = true;
-			for (let j = i + 1; j < free.length; j++) if (sums.flipIfBetter(free[i], free[j])) improved = true;
+			if (sums.flipIfBetter(...free[i])) improved = true;
+			for (let j = i + 1; j < free.length; j++) if (sums.flipIfBetter(...free[i], ...free[j])) improved = true;
 		}
 	}
 	return now;
 }
 
-function flip(choices: Map<string, 'reuse' | 'replace'>, id: string): void {
+function flip(choices: Map<string, Choice>, id: string): void {
 	choices.set(id, choices.get(id) === 'replace' ? 'reuse' : 'replace');
 }
 
@@ -157,13 +176,13 @@ class RunningCost {
 
 	constructor(
 		parts: readonly SetPart[],
-		readonly choices: Map<string, 'reuse' | 'replace'>,
+		readonly choices: Map<string, Choice>,
 		readonly opening: number
 	) {
 		for (const part of parts) this.#add(part, choices.get(part.id)!, 1);
 	}
 
-	#add(part: SetPart, choice: 'reuse' | 'replace', sign: 1 | -1): void {
+	#add(part: SetPart, choice: Choice, sign: 1 | -1): void {
 		const p = choice === 'replace' ? part.pNew : part.pReuse;
 		this.#linear += sign * ((choice === 'replace' ? part.price : 0) + p * part.collateral);
 		if (p === 1) this.#certain += sign;

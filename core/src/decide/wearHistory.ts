@@ -17,7 +17,8 @@ export interface SizeAtLook {
  * Shape: any order; one history a part. Errors: PreconditionError for hours not above 0.
  */
 export function wearHistories(sheet: SheetCharacteristic, looks: readonly SizeAtLook[]): WearHistory[] {
-	const { side } = discardLimit(sheet);
+	const side = discardLimit(sheet)?.side;
+	requireThat(side !== undefined, 'wearHistories', 'limit', 'none', 'a discard limit');
 	const byPart = new Map<string, Map<number, number[]>>();
 	for (const { part, hours, least, most } of looks) {
 		requireThat(hours > 0, 'wearHistories', 'hours', hours, 'above 0');

@@ -42,16 +42,17 @@ const input = (key: string, record = recordOf(clean)): Omit<JudgeInput, 'policy'
 });
 const whole = (change: Partial<WholeInput> = {}): WholeInput => ({
 	parts: [
-		{ id: 'packing', input: input('packing', recordOf(clean, read('insideDiameter', 17.7))) },
-		{ id: 'backup', input: input('retainerBackup') },
+		{ id: 'packing', cylinder: 1, input: input('packing', recordOf(clean, read('insideDiameter', 17.7))) },
+		{ id: 'backup', cylinder: 1, input: input('retainerBackup') },
 		{
 			id: 'cracked',
+			cylinder: 1,
 			input: input(
 				'maleAdapter',
 				recordOf({ kind: 'finding', payload: { pattern: 'crushed', severity: 1, onset: 'service' } })
 			)
 		},
-		{ id: 'unseen', input: input('collar', untouched) }
+		{ id: 'unseen', cylinder: 1, input: input('collar', untouched) }
 	],
 	policy: defaultPolicy,
 	openingCost: 400,
@@ -83,12 +84,16 @@ describe('decideWhole', () => {
 			{ kind: 'finding', payload: { pattern: 'crushed', severity: 1, onset: 'service' } },
 			{ kind: 'decision', payload: { verdict: 'reuse', proposed: 'replace', why: 'spare lost' } }
 		);
-		const { parts, cost } = decideWhole(whole({ parts: [{ id: 'kept', input: input('maleAdapter', kept) }] }));
+		const { parts, cost } = decideWhole(
+			whole({ parts: [{ id: 'kept', cylinder: 1, input: input('maleAdapter', kept) }] })
+		);
 		expect(parts[0].decided).toBe('reuse');
 		expect(cost.renewSoft.parts).toBe(0);
 	});
 	it('renews a worn part the sooner, the longer it has to last', () => {
-		const worn = { parts: [{ id: 'spring', input: input('inletSpring', recordOf(clean, read('freeLength', 21.5))) }] };
+		const worn = {
+			parts: [{ id: 'spring', cylinder: 1, input: input('inletSpring', recordOf(clean, read('freeLength', 21.5))) }]
+		};
 		const at = (intervalHours: number) =>
 			says(decideWhole(whole({ ...worn, policy: { ...defaultPolicy, intervalHours } })), 'spring').leastCost;
 		expect([at(50), at(4000)]).toEqual(['reuse', 'replace']);

@@ -5,6 +5,8 @@ import type { MeasuredValue } from './conformity';
 export interface Fit {
 	/** Plunger diameter − lip inside diameter: above 0 the lip presses, below 0 there is a gap. */
 	readonly interference: number;
+	/** Its standard uncertainty, and the expanded one at 95 %. */
+	readonly u: number;
 	readonly U: number;
 }
 
@@ -24,5 +26,5 @@ export function fitOf(plunger: MeasuredValue, lip: MeasuredValue): Fit {
 	}
 	const u = Math.hypot(plunger.u, lip.u);
 	const k = studentQuantile((1 + COVERAGE) / 2, effectiveDof([plunger, lip]));
-	return { interference: plunger.value - lip.value, U: k * u };
+	return { interference: plunger.value - lip.value, u, U: k * u };
 }

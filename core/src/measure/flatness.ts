@@ -24,8 +24,7 @@ const FEWEST = 4;
 export function flatness(points: readonly FacePoint[]): FormDeviation {
 	requireThat(points.length >= FEWEST, 'flatness', 'points', points.length, `at least ${FEWEST} points`);
 	for (const { x, y, z } of points) {
-		for (const value of [x, y, z])
-			requireThat(Number.isFinite(value), 'flatness', 'points', value, 'finite numbers');
+		for (const value of [x, y, z]) requireThat(Number.isFinite(value), 'flatness', 'points', value, 'finite numbers');
 	}
 	const across = (values: number[]) => {
 		const [low, high] = [Math.min(...values), Math.max(...values)];

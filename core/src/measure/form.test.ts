@@ -36,7 +36,10 @@ describe('roundness', () => {
 			{ seed: 3 }
 		));
 	it('of a perfect circle is 0, also where all readings are equal', () => {
-		expect(roundness([0, 72, 144, 216, 288].map((angleDeg) => ({ angleDeg, value: 9 }))).minimumZone).toBeCloseTo(0, 12);
+		expect(roundness([0, 72, 144, 216, 288].map((angleDeg) => ({ angleDeg, value: 9 }))).minimumZone).toBeCloseTo(
+			0,
+			12
+		);
 	});
 	it.each([
 		[[{ angleDeg: 0, value: 1 }], 'at least 4'],
@@ -77,8 +80,7 @@ describe('cylindricity', () => {
 describe('flatness', () => {
 	const face = Array.from({ length: 35 }, (_, i) => {
 		const [x, y] = [(i % 7) * 20, Math.floor(i / 7) * 15];
-		const z =
-			0.02 + 0.0003 * x - 0.0001 * y + (0.00001 * (x - 60) * (y - 30)) / 3 + 0.004 * Math.sin(1.3 * i * i);
+		const z = 0.02 + 0.0003 * x - 0.0001 * y + (0.00001 * (x - 60) * (y - 30)) / 3 + 0.004 * Math.sin(1.3 * i * i);
 		return { x, y, z };
 	});
 	it('of a twisted face lying tilted under the dial', () => {

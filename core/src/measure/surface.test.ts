@@ -3,7 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { commonDirection, rayleigh, surfaceStatistics, type SurfaceMark } from '.';
 
 const surface = { lengthMm: 60, track: { fromMm: 20, toMm: 44 } };
-const mark = (shape: SurfaceMark['shape'], fromMm: number, toMm: number, fromDeg: number, toDeg = fromDeg): SurfaceMark => ({
+const mark = (
+	shape: SurfaceMark['shape'],
+	fromMm: number,
+	toMm: number,
+	fromDeg: number,
+	toDeg = fromDeg
+): SurfaceMark => ({
 	shape,
 	fromMm,
 	toMm,

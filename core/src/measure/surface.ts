@@ -58,7 +58,13 @@ const radians = (degrees: number) => (degrees * Math.PI) / 180;
 export function surfaceStatistics(marks: readonly SurfaceMark[], { lengthMm, track }: Surface): SurfaceStatistics {
 	requireThat(track.toMm > track.fromMm, 'surfaceStatistics', 'track', track.toMm, `above ${track.fromMm}`);
 	for (const { fromMm, toMm, fromDeg, toDeg } of marks) {
-		requireThat(fromMm >= 0 && toMm <= lengthMm, 'surfaceStatistics', 'mark', `${fromMm} … ${toMm}`, `0 … ${lengthMm} mm`);
+		requireThat(
+			fromMm >= 0 && toMm <= lengthMm,
+			'surfaceStatistics',
+			'mark',
+			`${fromMm} … ${toMm}`,
+			`0 … ${lengthMm} mm`
+		);
 		requireThat(toMm >= fromMm, 'surfaceStatistics', 'toMm', toMm, `at least ${fromMm}`);
 		requireThat(toDeg >= fromDeg && toDeg - fromDeg <= 360, 'surfaceStatistics', 'toDeg', toDeg, 'within one turn');
 	}

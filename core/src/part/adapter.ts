@@ -1,3 +1,4 @@
+import { annularGap } from './packingFigures';
 import type { PartType } from './types';
 
 /** Male or female packing adapter. */
@@ -5,15 +6,23 @@ export const adapter: PartType = {
 	key: 'adapter',
 	name: 'Packing adapter',
 	material: 'metal',
-	expansionPerKelvin: 18e-6, // brass
+	expansionPerKelvin: 18e-6,
 	patterns: [
 		{ pattern: 'nick', outFrom: 2 },
-		{ pattern: 'ovalBore', outFrom: 2 },
+		{ pattern: 'ovalBore', outFrom: 2, wearOf: ['bore'] },
 		{ pattern: 'flatWorn', outFrom: 2 },
 		{ pattern: 'corrosion', outFrom: 3 },
 		{ pattern: 'scoredBore', outFrom: 2 },
 		{ pattern: 'crushed', outFrom: 1 },
 		{ pattern: 'reversed' }
 	],
-	characteristics: [{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' }]
+	characteristics: [
+		{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
+		{ key: 'length', name: 'Length', unit: 'mm', wears: 'down', instrument: 'caliper' }
+	],
+	design: [
+		{ key: 'land', name: 'Length of the bore along the plunger', unit: 'mm' },
+		{ key: 'viscosity', name: 'Viscosity of the fluid, mPa·s', unit: 'pieces' }
+	],
+	figures: annularGap
 };

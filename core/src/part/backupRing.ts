@@ -1,6 +1,7 @@
+import { extrusion } from './packingFigures';
 import type { PartType } from './types';
 
-/** Backup ring: keeps the O-ring out of the gap. */
+/** Backup ring: frayed and nibbled edges tell of a gap or of pressure spikes. */
 export const backupRing: PartType = {
 	key: 'backupRing',
 	name: 'Backup ring',
@@ -8,10 +9,17 @@ export const backupRing: PartType = {
 	soft: true,
 	patterns: [
 		{ pattern: 'cut', outFrom: 1 },
-		{ pattern: 'frayed', outFrom: 1 },
-		{ pattern: 'nibbled', outFrom: 1 },
-		{ pattern: 'crushed', outFrom: 1 },
-		{ pattern: 'worn', outFrom: 2 }
+		{ pattern: 'nibbled', outFrom: 2 },
+		{ pattern: 'frayed', outFrom: 2 },
+		{ pattern: 'crushed', outFrom: 2 },
+		{ pattern: 'extrudedHeel', outFrom: 2 },
+		{ pattern: 'lostShape', outFrom: 2 },
+		{ pattern: 'reversed' }
 	],
-	characteristics: []
+	characteristics: [
+		{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'caliper' },
+		{ key: 'heel', name: 'Extruded lip', unit: 'mm', wears: 'up', instrument: 'caliper' }
+	],
+	design: [{ key: 'clearanceGap', name: 'Clearance gap behind it', unit: 'mm' }],
+	figures: extrusion
 };

@@ -5,7 +5,7 @@ export const bore: PartType = {
 	key: 'bore',
 	name: 'Housing bore',
 	material: 'metal',
-	expansionPerKelvin: 17e-6, // bronze and stainless castings lie close together
+	expansionPerKelvin: 17e-6,
 	patterns: [
 		{ pattern: 'scoredBore', outFrom: 3 },
 		{ pattern: 'pitted', outFrom: 3 },
@@ -13,5 +13,8 @@ export const bore: PartType = {
 		{ pattern: 'corrosion', outFrom: 3 },
 		{ pattern: 'residue', cleanFirst: true }
 	],
-	characteristics: [{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' }]
+	characteristics: [
+		{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
+		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' }
+	]
 };

@@ -1,6 +1,6 @@
 import type { PartType } from './types';
 
-/** Nuts, studs, screws and their lock washers, counted as a set. */
+/** Nuts, studs, screws and rod threads, counted as a set. */
 export const fastener: PartType = {
 	key: 'fastener',
 	name: 'Fasteners',
@@ -11,5 +11,5 @@ export const fastener: PartType = {
 		{ pattern: 'corrosion', outFrom: 2 },
 		{ pattern: 'missing', outFrom: 1 }
 	],
-	characteristics: []
+	characteristics: [{ key: 'length', name: 'Length', unit: 'mm', wears: 'up', instrument: 'caliper' }]
 };

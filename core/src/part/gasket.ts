@@ -1,6 +1,6 @@
 import type { PartType } from './types';
 
-/** Flat gasket or sealing washer. */
+/** Flat gasket between faces; scraped off completely before the new one. */
 export const gasket: PartType = {
 	key: 'gasket',
 	name: 'Gasket',

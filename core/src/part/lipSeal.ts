@@ -1,3 +1,4 @@
+import { extrusion, lipFit } from './packingFigures';
 import type { PartType } from './types';
 
 /** Lip seal with an energiser: the low-pressure seal, or a high-pressure lip seal. */
@@ -7,7 +8,7 @@ export const lipSeal: PartType = {
 	material: 'elastomer',
 	soft: true,
 	patterns: [
-		{ pattern: 'lipFlat', outFrom: 2 },
+		{ pattern: 'lipFlat', outFrom: 2, wearOf: ['insideDiameter'] },
 		{ pattern: 'outsideWear', outFrom: 2 },
 		{ pattern: 'oneSidedWear', outFrom: 2 },
 		{ pattern: 'lipTorn', outFrom: 1 },
@@ -19,6 +20,13 @@ export const lipSeal: PartType = {
 	],
 	characteristics: [
 		{ key: 'insideDiameter', name: 'Lip inside diameter', unit: 'mm', wears: 'up', instrument: 'pin gauge' },
+		{ key: 'wearLand', name: 'Lip wear land', unit: 'mm', wears: 'up', instrument: 'loupe' },
+		{ key: 'heel', name: 'Extruded heel', unit: 'mm', wears: 'up', instrument: 'caliper' },
 		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' }
-	]
+	],
+	design: [
+		{ key: 'leastInterference', name: 'Least interference on the plunger', unit: 'mm' },
+		{ key: 'clearanceGap', name: 'Clearance gap behind the heel', unit: 'mm' }
+	],
+	figures: (context) => [...lipFit(context), ...extrusion(context)]
 };

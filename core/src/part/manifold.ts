@@ -1,20 +1,36 @@
 import type { PartType } from './types';
 
-/** Manifold or valve plate. A crack is out; warp is measured. */
+/** Manifold. A crack is out; warp is measured by straight edge or dial. */
 export const manifold: PartType = {
 	key: 'manifold',
 	name: 'Manifold',
 	material: 'metal',
 	expansionPerKelvin: 17e-6,
 	patterns: [
-		{ pattern: 'crack', outFrom: 1 },
-		{ pattern: 'warped', outFrom: 2 },
-		{ pattern: 'erodedPort', outFrom: 3 },
+		{ pattern: 'crack', outFrom: 1, stopsUnitFrom: 1 },
+		{ pattern: 'warped', outFrom: 2, wearOf: ['flatness', 'faceHeights'] },
+		{ pattern: 'erodedPort', outFrom: 3, wearOf: ['portWear'] },
 		{ pattern: 'pitted', outFrom: 3 },
 		{ pattern: 'pryMark', outFrom: 3 },
-		{ pattern: 'corrosion', outFrom: 3 }
+		{ pattern: 'corrosion', outFrom: 3 },
+		{ pattern: 'blocked', cleanFirst: true }
 	],
 	characteristics: [
-		{ key: 'flatness', name: 'Flatness, worst gap', unit: 'mm', wears: 'up', instrument: 'feeler gauge' }
+		{
+			key: 'flatness',
+			name: 'Flatness, worst gap under the edge',
+			unit: 'mm',
+			wears: 'up',
+			instrument: 'feeler gauge'
+		},
+		{
+			key: 'faceHeights',
+			name: 'Flatness by dial heights',
+			unit: 'mm',
+			wears: 'up',
+			instrument: 'dial indicator',
+			form: 'flatness'
+		},
+		{ key: 'portWear', name: 'Port worn, widest', unit: 'mm', wears: 'up', instrument: 'caliper' }
 	]
 };

@@ -1,3 +1,4 @@
+import { ringFigures } from './ringFigures';
 import type { PartType } from './types';
 
 /** O-ring. Cuts and pinches tell of fitting, set and hardness of service. */
@@ -11,7 +12,7 @@ export const oRing: PartType = {
 		{ pattern: 'nick', outFrom: 1 },
 		{ pattern: 'pinched', outFrom: 1 },
 		{ pattern: 'rolled', outFrom: 1 },
-		{ pattern: 'flatSet', outFrom: 2 },
+		{ pattern: 'flatSet', outFrom: 2, wearOf: ['section'] },
 		{ pattern: 'hardened', outFrom: 2 },
 		{ pattern: 'swollen', outFrom: 2 },
 		{ pattern: 'blistered', outFrom: 1 },
@@ -19,6 +20,15 @@ export const oRing: PartType = {
 	],
 	characteristics: [
 		{ key: 'section', name: 'Section height', unit: 'mm', wears: 'down', instrument: 'caliper' },
-		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' }
-	]
+		{ key: 'insideDiameter', name: 'Inside diameter', unit: 'mm', wears: 'up', instrument: 'caliper', limitless: true },
+		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' },
+		{ key: 'mass', name: 'Mass', unit: 'g', wears: 'up', instrument: 'scale', limitless: true }
+	],
+	design: [
+		{ key: 'glandDepth', name: 'Gland depth', unit: 'mm' },
+		{ key: 'glandWidth', name: 'Gland width', unit: 'mm' },
+		{ key: 'grooveDiameter', name: 'Groove diameter', unit: 'mm' },
+		{ key: 'mostSet', name: 'Most compression set allowed', unit: 'share' }
+	],
+	figures: ringFigures
 };

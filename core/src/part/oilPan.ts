@@ -9,7 +9,9 @@ export const oilPan: PartType = {
 		{ pattern: 'crack', outFrom: 1 },
 		{ pattern: 'soiled', cleanFirst: true },
 		{ pattern: 'lostShape', outFrom: 2 },
-		{ pattern: 'missing', outFrom: 1 }
+		{ pattern: 'missing', outFrom: 1 },
+		{ pattern: 'milkyOil' },
+		{ pattern: 'metalInOil', outFrom: 3, stopsUnitFrom: 1 }
 	],
 	characteristics: []
 };

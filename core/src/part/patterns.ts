@@ -55,7 +55,23 @@ export const patterns = {
 	lostShape: 'Lost its shape',
 	galled: 'Galled or cross-threaded',
 	soiled: 'Soiled',
-	worn: 'Worn'
+	worn: 'Worn',
+	milkyOil: 'Milky oil (water in it)',
+	metalInOil: 'Metal in the oil or on the magnet',
+	hole: 'Hole',
+	chafed: 'Chafed at the clamp',
+	grooveWorn: 'Groove worn',
+	washed: 'Washed out',
+	touchingCylinder: 'Has touched the cylinder',
+	guideWorn: 'Guide worn or off centre',
+	postWorn: 'Posts worn',
+	tabBroken: 'Tab or leg broken',
+	sideWorn: 'Worn on one side',
+	bevelled: 'Bevelled',
+	rounded: 'Edge rounded',
+	stuck: 'Stuck',
+	weeping: 'Weeping',
+	blocked: 'Blocked passage'
 } as const;
 
 export type PatternKey = keyof typeof patterns;

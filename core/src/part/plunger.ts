@@ -5,10 +5,10 @@ export const plunger: PartType = {
 	key: 'plunger',
 	name: 'Ceramic plunger',
 	material: 'ceramic',
-	expansionPerKelvin: 8.0e-6, // alumina, 20–100 °C; handbook value
+	expansionPerKelvin: 8.0e-6,
 	patterns: [
 		{ pattern: 'axialScoring', outFrom: 2 },
-		{ pattern: 'wearBand', outFrom: 3 },
+		{ pattern: 'wearBand', outFrom: 3, wearOf: ['diameter'] },
 		{ pattern: 'oneSidedWear', outFrom: 3 },
 		{ pattern: 'heatChecks', outFrom: 2 },
 		{ pattern: 'crack', outFrom: 1 },
@@ -19,6 +19,15 @@ export const plunger: PartType = {
 	],
 	characteristics: [
 		{ key: 'diameter', name: 'Diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
-		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' }
+		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
+		{ key: 'scoreDepth', name: 'Deepest score', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
+		{
+			key: 'runout',
+			name: 'Runout and roundness (dial)',
+			unit: 'mm',
+			wears: 'up',
+			instrument: 'dial indicator',
+			form: 'runout'
+		}
 	]
 };

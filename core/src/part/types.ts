@@ -1,3 +1,4 @@
+import type { MeasuredValue } from '../measure';
 import type { Unit } from '../quantity';
 import type { PatternKey } from './patterns';
 
@@ -14,20 +15,30 @@ export interface PatternRule {
 	readonly outFrom?: Severity;
 	/** The mark may be dirt: clean, then look again before judging. */
 	readonly cleanFirst?: true;
+	/** The sizes in which this wear is measured: where one of them is on the sheet, a life that it ends is worn, not damaged. */
+	readonly wearOf?: readonly string[];
+	/** Puts the whole unit in question from this severity on: decide on the pump before buying seals. */
+	readonly stopsUnitFrom?: Severity;
 }
 
-export type GaugeKind =
-	| 'micrometer'
-	| 'caliper'
-	| 'depth gauge'
-	| 'pin gauge'
-	| 'bore gauge'
-	| 'durometer'
-	| 'loupe'
-	| 'spring tester'
-	| 'roughness tester'
-	| 'feeler gauge'
-	| 'dial indicator';
+export const gaugeKinds = [
+	'micrometer',
+	'caliper',
+	'depth gauge',
+	'pin gauge',
+	'bore gauge',
+	'durometer',
+	'loupe',
+	'spring tester',
+	'roughness tester',
+	'feeler gauge',
+	'dial indicator',
+	'radius gauge',
+	'protractor',
+	'scale',
+	'leak tester'
+] as const;
+export type GaugeKind = (typeof gaugeKinds)[number];
 
 /** Something that can be measured on a part type. The model sheet adds nominal size and discard limit. */
 export interface Characteristic {
@@ -39,6 +50,54 @@ export interface Characteristic {
 	readonly instrument: GaugeKind;
 	/** True where a value beyond new, against the wear, is itself a fault (a spring longer than new). */
 	readonly beyondNewIsFault?: true;
+	/** Has no discard limit of its own: it tells a part from its like, or goes into a figure. */
+	readonly limitless?: true;
+	/** Judged by the form of all its readings together: dial deviations round a part, or heights over a face. */
+	readonly form?: 'runout' | 'flatness';
+}
+
+/** A value of the design that a figure needs and nobody measures: a gland's depth, a spring's working length. */
+export interface DesignValue {
+	readonly key: string;
+	readonly name: string;
+	readonly unit: Unit;
+}
+
+/** One of the numbers that went into a figure. */
+export interface Input {
+	readonly name: string;
+	readonly value: number;
+	readonly unit: Unit;
+}
+
+/** A figure worked out from what was measured on a part and on the part it runs with. */
+export interface Figure {
+	readonly key: string;
+	readonly name: string;
+	readonly value: number;
+	readonly unit: Unit;
+	/** Standard uncertainty, where the inputs carry one. */
+	readonly u?: number;
+	/** A limit from the sheet's design values: beyond it the part is out. */
+	readonly limit?: { readonly min?: number; readonly max?: number };
+	readonly inputs: readonly Input[];
+	/** The equation and its source. */
+	readonly method: string;
+}
+
+export type Sizes = Readonly<Partial<Record<string, MeasuredValue>>>;
+export type Values = Readonly<Partial<Record<string, number>>>;
+
+/** What a part type has to go by when it works its figures out. Base units. */
+export interface PartContext {
+	/** Measured in this rebuild: the worst place of each characteristic. */
+	readonly sizes: Sizes;
+	/** As fitted where that was measured, else nominal. */
+	readonly asNew: Values;
+	readonly design: Values;
+	/** The parts it runs with, their sizes as measured in this rebuild. */
+	readonly mates: readonly { readonly type: string; readonly name: string; readonly sizes: Sizes }[];
+	readonly ratedPressure: number;
 }
 
 /** All that the application knows of a type of part without a model sheet. */
@@ -49,8 +108,18 @@ export interface PartType {
 	/** In the order of the number keys: at most nine. */
 	readonly patterns: readonly PatternRule[];
 	readonly characteristics: readonly Characteristic[];
+	/** Design values that the sheet may give. */
+	readonly design?: readonly DesignValue[];
 	/** Elastomers and the like, which the "renew all soft parts" school always renews while the pump is open. */
 	readonly soft?: true;
+	/** Never fitted a second time, whatever a sheet says. */
+	readonly singleUse?: true;
+	/** Renewed all together, or not at all. */
+	readonly renewedAsSet?: true;
+	/** Characteristics by which it is told from its like on the same sheet. */
+	readonly toldApartBy?: readonly string[];
 	/** Thermal expansion where length follows temperature, 1/K. */
 	readonly expansionPerKelvin?: number;
+	/** What follows from the sizes beyond each one's own limit; leaves out what cannot be worked out yet. */
+	readonly figures?: (context: PartContext) => readonly Figure[];
 }

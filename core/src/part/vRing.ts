@@ -1,3 +1,4 @@
+import { extrusion, lipFit, stackLeft } from './packingFigures';
 import type { PartType } from './types';
 
 /** V-packing ring set. Inside and outside wear are told apart: they point to different causes. */
@@ -7,7 +8,7 @@ export const vRing: PartType = {
 	material: 'elastomer',
 	soft: true,
 	patterns: [
-		{ pattern: 'insideWear', outFrom: 2 },
+		{ pattern: 'insideWear', outFrom: 2, wearOf: ['insideDiameter'] },
 		{ pattern: 'outsideWear', outFrom: 2 },
 		{ pattern: 'oneSidedWear', outFrom: 2 },
 		{ pattern: 'lipTorn', outFrom: 1 },
@@ -19,6 +20,15 @@ export const vRing: PartType = {
 	],
 	characteristics: [
 		{ key: 'insideDiameter', name: 'Lip inside diameter', unit: 'mm', wears: 'up', instrument: 'pin gauge' },
-		{ key: 'stackHeight', name: 'Stack height', unit: 'mm', wears: 'down', instrument: 'depth gauge' }
-	]
+		{ key: 'stackHeight', name: 'Stack height', unit: 'mm', wears: 'down', instrument: 'depth gauge' },
+		{ key: 'wearLand', name: 'Lip wear land', unit: 'mm', wears: 'up', instrument: 'loupe' },
+		{ key: 'heel', name: 'Extruded heel', unit: 'mm', wears: 'up', instrument: 'caliper' },
+		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' }
+	],
+	design: [
+		{ key: 'glandFollow', name: 'Stack height at which the gland has no follow left', unit: 'mm' },
+		{ key: 'leastInterference', name: 'Least interference on the plunger', unit: 'mm' },
+		{ key: 'clearanceGap', name: 'Clearance gap behind the heel', unit: 'mm' }
+	],
+	figures: (context) => [...lipFit(context), ...stackLeft(context), ...extrusion(context)]
 };

@@ -7,12 +7,20 @@ export const valve: PartType = {
 	material: 'metal',
 	expansionPerKelvin: 11.5e-6,
 	patterns: [
-		{ pattern: 'faceWorn', outFrom: 2 },
+		{ pattern: 'faceWorn', outFrom: 2, wearOf: ['thickness', 'step'] },
 		{ pattern: 'pitted', outFrom: 2 },
 		{ pattern: 'nick', outFrom: 2 },
 		{ pattern: 'bent', outFrom: 1 },
 		{ pattern: 'crack', outFrom: 1 },
-		{ pattern: 'wireDrawn', outFrom: 1 }
+		{ pattern: 'wireDrawn', outFrom: 1 },
+		{ pattern: 'guideWorn', outFrom: 2 },
+		{ pattern: 'reversed' },
+		{ pattern: 'deposit', cleanFirst: true }
 	],
-	characteristics: [{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'micrometer' }]
+	characteristics: [
+		{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'micrometer' },
+		{ key: 'step', name: 'Step worn in its face', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
+		{ key: 'faceFlatness', name: 'Face flatness', unit: 'mm', wears: 'up', instrument: 'feeler gauge' },
+		{ key: 'lift', name: 'Lift left', unit: 'mm', wears: 'up', instrument: 'depth gauge' }
+	]
 };

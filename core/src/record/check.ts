@@ -1,7 +1,15 @@
 import { partType } from '../part/register';
 import { dimensionOf } from '../quantity';
-import type { Entry, Reading } from './entry';
-import { stationsInScope, type ModelSheet, type Scope, type SheetCharacteristic, type Station } from './sheet';
+import type { Entry, Mark, Reading } from './entry';
+import {
+	characteristicOf,
+	placesToRead,
+	stationsInScope,
+	type ModelSheet,
+	type Scope,
+	type SheetCharacteristic,
+	type Station
+} from './sheet';
 
 /** Why an entry that is well formed does not belong into this job. Sentences for the codes are the interface's. */
 export type EntryProblem =
@@ -17,6 +25,7 @@ export type EntryProblem =
 			readonly unit: string;
 			readonly suspect?: UnitSuspicion;
 	  }
+	| { readonly code: 'markOffSurface'; readonly part: string }
 	| { readonly code: 'overruleWithoutReason' }
 	| { readonly code: 'unknownStep'; readonly step: string };
 
@@ -31,7 +40,13 @@ const SUSPECTS: readonly [UnitSuspicion, number][] = [
 ];
 
 /** Whether a reading can be of this size at all, and which mistake of unit would explain it. */
-export function checkPlausible(value: number, { nominal, unit }: SheetCharacteristic): EntryProblem | undefined {
+export function checkPlausible(
+	value: number,
+	{ nominal, unit }: SheetCharacteristic,
+	form?: 'runout' | 'flatness'
+): EntryProblem | undefined {
+	if (form) return Math.abs(value) <= DIAL_MOST_MM ? undefined : { code: 'implausible', value, nominal, unit };
+	if (unit === 'share') return value >= 0 && value <= 1 ? undefined : { code: 'implausible', value, nominal, unit };
 	const share = value / nominal;
 	if (share >= PLAUSIBLE.least && share <= PLAUSIBLE.most) return undefined;
 	if (nominal < SMALL_NOMINAL && value >= 0 && value <= nominal * SMALL_NOMINAL_MOST) return undefined;
@@ -39,6 +54,7 @@ export function checkPlausible(value: number, { nominal, unit }: SheetCharacteri
 	const suspect = SUSPECTS.find(([, factor]) => explains(factor))?.[0];
 	return { code: 'implausible', value, nominal, unit, suspect };
 }
+const DIAL_MOST_MM = 10; // deviations from wherever the dial was set to zero
 // Sizes that start from almost nothing (a pit depth, a gap, a roughness) may grow manyfold.
 const SMALL_NOMINAL = 1;
 const SMALL_NOMINAL_MOST = 60;
@@ -66,6 +82,8 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 			return checkPattern(entry.payload.pattern, station);
 		case 'reading':
 			return checkReading(entry, station);
+		case 'mark':
+			return checkMark(entry, station);
 		case 'decision': {
 			const { verdict, proposed, why } = entry.payload;
 			return verdict !== proposed && !why ? { code: 'overruleWithoutReason' } : undefined;
@@ -80,19 +98,21 @@ function checkPattern(pattern: string, station: Station): EntryProblem | undefin
 	return known ? undefined : { code: 'patternNotOfPart', pattern, part: station.name };
 }
 
+function checkMark({ payload: { fromMm, toMm } }: Mark, { surface, name }: Station): EntryProblem | undefined {
+	const onSurface = surface !== undefined && fromMm >= 0 && toMm <= surface.lengthMm && fromMm <= toMm;
+	return onSurface ? undefined : { code: 'markOffSurface', part: name };
+}
+
 function checkReading({ payload }: Reading, station: Station): EntryProblem | undefined {
 	const measured = station.characteristics.find((one) => one.key === payload.characteristic);
 	if (!measured)
 		return { code: 'characteristicNotOnSheet', characteristic: payload.characteristic, part: station.name };
-	const { stations, angles } = {
-		stations: measured.grid?.stations.length ?? 1,
-		angles: measured.grid?.anglesDeg.length ?? 1
-	};
-	if (payload.station >= stations || payload.angle >= angles) {
+	const { rows, columns } = placesToRead(measured);
+	if (payload.station >= rows.length || payload.angle >= columns.length) {
 		return { code: 'placeNotOnGrid', station: payload.station, angle: payload.angle };
 	}
 	if (dimensionOf(payload.typed.unit) !== dimensionOf(measured.unit)) {
 		return { code: 'wrongUnit', typed: payload.typed.unit, expected: measured.unit };
 	}
-	return checkPlausible(payload.value, measured);
+	return checkPlausible(payload.value, measured, characteristicOf(station, measured.key).form);
 }

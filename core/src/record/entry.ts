@@ -46,6 +46,24 @@ export const readingSchema = kind(
 		partC: z.number().min(-40).max(150).optional()
 	})
 );
+/** A mark painted on the unrolled surface: mm from the pressure side, degrees round; an arc may run past 360. */
+export const markSchema = kind(
+	'mark',
+	ofPart,
+	z
+		.strictObject({
+			shape: z.enum(['line', 'band', 'point', 'crack']),
+			fromMm: z.number().min(0).max(2000),
+			toMm: z.number().min(0).max(2000),
+			fromDeg: z.number().min(0).lt(360),
+			toDeg: z.number().min(0).max(720)
+		})
+		.refine(({ fromMm, toMm }) => toMm >= fromMm, { message: 'ends before it begins', path: ['toMm'] })
+		.refine(({ fromDeg, toDeg }) => toDeg >= fromDeg && toDeg - fromDeg <= 360, {
+			message: 'must go once round at most',
+			path: ['toDeg']
+		})
+);
 export const noteSchema = kind('note', { ...common, part: id.optional() }, z.strictObject({ text: words }));
 /** A verdict, with what was proposed at that moment; overruling a proposal needs a reason. */
 export const decisionSchema = kind(
@@ -69,6 +87,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	findingSchema,
 	cleanSchema,
 	readingSchema,
+	markSchema,
 	noteSchema,
 	decisionSchema,
 	stepDoneSchema,
@@ -81,4 +100,5 @@ export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 
 export type Finding = EntryOf<'finding'>;
 export type Reading = EntryOf<'reading'>;
+export type Mark = EntryOf<'mark'>;
 export type Decision = EntryOf<'decision'>;

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { patternKeys } from '../part/patterns';
 import { partType, partTypeKeys } from '../part/register';
+import type { Characteristic } from '../part/types';
 import { units, type Unit } from '../quantity';
 
 /** Which jobs open a station: a packing job leaves the valves shut. */
@@ -31,15 +33,37 @@ export const sheetCharacteristicSchema = z
 		tolerance: z.number().nonnegative().default(0),
 		/** Measured in every job, or only where something was found on the part. */
 		when: z.enum(['always', 'onSuspicion']).default('always'),
-		/** Where to measure: axial stations in walking order and angles round the part. Left out: one place. */
+		/** The findings that call for an `onSuspicion` size; left out: any. */
+		suspect: z.array(z.enum(patternKeys)).min(1).optional(),
+		/**
+		 * Where to measure: axial stations in walking order and angles round the part. Left out: one place. Heights of the
+		 * stations in mm let form deviations of the whole cylinder be worked out.
+		 */
 		grid: z
-			.strictObject({ stations: z.array(text).min(1).max(12), anglesDeg: z.array(z.number()).min(1).max(12) })
+			.strictObject({
+				stations: z.array(text).min(1).max(12),
+				anglesDeg: z.array(z.number()).min(1).max(12),
+				stationsMm: z.array(z.number()).optional()
+			})
+			.refine(({ stations, stationsMm }) => !stationsMm || stationsMm.length === stations.length, {
+				message: 'one height for each station',
+				path: ['stationsMm']
+			})
+			.optional(),
+		/** Where to set the dial on a face: rows and columns, mm from its corner. */
+		face: z
+			.strictObject({ rowsMm: z.array(z.number()).min(2).max(12), columnsMm: z.array(z.number()).min(2).max(12) })
+			.optional(),
+		/** How such parts wear where too few are on record: mean growth in 1000 h, and its scatter between parts and between intervals. */
+		wearPrior: z
+			.strictObject({
+				per1000h: z.number().positive(),
+				betweenParts: z.number().gt(0).max(2),
+				within1000h: z.number().gt(0).max(2)
+			})
 			.optional()
 	})
-	.refine(({ min, max }) => min !== undefined || max !== undefined, {
-		message: 'needs a discard limit: min or max',
-		path: ['min']
-	})
+	.refine(({ grid, face }) => !(grid && face), { message: 'either a grid or a face', path: ['face'] })
 	.refine(({ nominal, min }) => min === undefined || min < nominal, { message: 'must be below nominal', path: ['min'] })
 	.refine(({ nominal, max }) => max === undefined || max > nominal, {
 		message: 'must be above nominal',
@@ -73,7 +97,19 @@ export const stationSchema = z.strictObject({
 	/** What its failure in service spoils besides itself, in the shop's currency. */
 	collateral: z.number().nonnegative().default(0),
 	/** Station of the part it runs with: replacing one asks for a look at the other. */
-	mate: key.optional()
+	mate: key.optional(),
+	/** Design values that its part type knows: gland depth, working length and the like, in the type's units. */
+	design: z.record(key, z.number()).default({}),
+	/** The surface on which marks are painted: its length, and the part over which the seal runs, mm from the pressure side. */
+	surface: z
+		.strictObject({ lengthMm: z.number().positive(), track: z.strictObject({ fromMm: z.number(), toMm: z.number() }) })
+		.refine(({ lengthMm, track }) => track.fromMm >= 0 && track.toMm > track.fromMm && track.toMm <= lengthMm, {
+			message: 'must lie on the surface, in order',
+			path: ['track']
+		})
+		.optional(),
+	/** Whether abrasive may touch it, where the sheet says so. */
+	abrasive: z.enum(['allowed', 'never']).optional()
 });
 export type Station = z.infer<typeof stationSchema>;
 
@@ -111,6 +147,8 @@ export const sheetSchema = z
 		benchFaceUp: z.enum(['P', 'C']),
 		/** Cost of opening the pump once more: labour and downtime, in the shop's currency. */
 		openingCost: z.number().nonnegative(),
+		/** A replacement unit: its price, and the hours that one lasts. Left out: the stop rule weighs no figures. */
+		unit: z.strictObject({ price: z.number().positive(), lifeHours: z.number().positive() }).optional(),
 		steps: z.array(stepSchema).min(1),
 		stations: z.array(stationSchema).min(1).max(60)
 	})
@@ -138,15 +176,16 @@ function* sheetProblems(sheet: { stations: Station[]; steps: Step[] }): Generato
 	const stepKeys = sheet.steps.map((step) => step.key);
 	yield* repeatedKeys('stations', stationKeys);
 	yield* repeatedKeys('steps', stepKeys);
-	for (const [index, { mate, characteristics, type }] of sheet.stations.entries()) {
-		if (mate && !stationKeys.includes(mate)) {
-			yield { path: ['stations', index, 'mate'], message: `"${mate}" is not a station of this sheet` };
+	for (const [index, station] of sheet.stations.entries()) {
+		const path = ['stations', index];
+		if (station.mate && !stationKeys.includes(station.mate)) {
+			yield { path: [...path, 'mate'], message: `"${station.mate}" is not a station of this sheet` };
 		}
-		for (const [place, measured] of characteristics.entries()) {
-			const known = partType(type).characteristics.find((one) => one.key === measured.key);
-			const path = ['stations', index, 'characteristics', place];
-			if (!known) yield { path: [...path, 'key'], message: `a ${partType(type).name} has no "${measured.key}"` };
-			else if (known.unit !== measured.unit) yield { path: [...path, 'unit'], message: `is measured in ${known.unit}` };
+		yield* characteristicProblems(station, path);
+		const { name, design = [] } = partType(station.type);
+		for (const value of Object.keys(station.design)) {
+			if (!design.some((known) => known.key === value))
+				yield { path: [...path, 'design', value], message: `a ${name} has no design value "${value}"` };
 		}
 	}
 	for (const [index, step] of sheet.steps.entries()) {
@@ -158,13 +197,47 @@ function* sheetProblems(sheet: { stations: Station[]; steps: Step[] }): Generato
 	}
 }
 
+function* characteristicProblems(station: Station, at: (string | number)[]): Generator<SheetProblem> {
+	const { name, characteristics, patterns } = partType(station.type);
+	for (const [place, measured] of station.characteristics.entries()) {
+		const known = characteristics.find((one) => one.key === measured.key);
+		const path = [...at, 'characteristics', place];
+		if (!known) yield { path: [...path, 'key'], message: `a ${name} has no "${measured.key}"` };
+		else if (known.unit !== measured.unit) yield { path: [...path, 'unit'], message: `is measured in ${known.unit}` };
+		else if (!known.limitless && measured.min === undefined && measured.max === undefined)
+			yield { path: [...path, 'min'], message: 'needs a discard limit: min or max' };
+		else if (known.form === 'flatness' && !measured.face)
+			yield { path: [...path, 'face'], message: 'needs the rows and columns of the dial' };
+		else if (known.form === 'runout' && (measured.grid?.anglesDeg.length ?? 0) < 4)
+			yield { path: [...path, 'grid'], message: 'needs a grid of at least four angles' };
+		for (const pattern of measured.suspect ?? [])
+			if (!patterns.some((rule) => rule.pattern === pattern))
+				yield { path: [...path, 'suspect'], message: `a ${name} does not show "${pattern}"` };
+	}
+}
+
 /** The stations and steps that a job of this scope opens. */
 export const stationsInScope = (sheet: ModelSheet, scope: Scope): Station[] =>
 	sheet.stations.filter((station) => station.scopes.includes(scope));
 export const stepsInScope = (sheet: ModelSheet, scope: Scope): Step[] =>
 	sheet.steps.filter((step) => step.scopes.includes(scope));
 
-/** The station's limit on the side to which the part wears, with that side. */
-export function discardLimit({ min, max }: SheetCharacteristic): { side: 'min' | 'max'; value: number } {
-	return min !== undefined ? { side: 'min', value: min } : { side: 'max', value: max! };
+/** What the part type knows of a characteristic on its sheet. */
+export const characteristicOf = (station: Pick<Station, 'type'>, key: string): Characteristic =>
+	partType(station.type).characteristics.find((one) => one.key === key)!;
+
+/** The limit on the side to which the part wears, with that side; undefined for what has none. */
+export function discardLimit({
+	min,
+	max
+}: Pick<SheetCharacteristic, 'min' | 'max'>): { side: 'min' | 'max'; value: number } | undefined {
+	if (min !== undefined) return { side: 'min', value: min };
+	return max === undefined ? undefined : { side: 'max', value: max };
+}
+
+/** The places at which a characteristic is read: names of rows and columns as they are walked. A single place has one of each. */
+export function placesToRead({ grid, face }: SheetCharacteristic): { rows: string[]; columns: string[] } {
+	if (grid) return { rows: grid.stations, columns: grid.anglesDeg.map((angle) => `${angle}°`) };
+	if (face) return { rows: face.rowsMm.map((mm) => `${mm} mm`), columns: face.columnsMm.map((mm) => `${mm} mm`) };
+	return { rows: [''], columns: [''] };
 }

@@ -1,0 +1,120 @@
+import { describe, expect, it } from 'vitest';
+import { defaultPolicy, judge, type JudgeInput } from '.';
+import { clean, demoSheet, finding, inputFor, read, recordOf, stationOn } from './testing';
+
+const korvan = demoSheet('korvan-kv18');
+const pistons = demoSheet('ostrel-c3-25');
+const diaphragms = demoSheet('tamsin-d3');
+const regulator = demoSheet('tamsin-r2');
+const figure = (input: JudgeInput, key: string) => judge(input).figures.find((one) => one.key === key)!;
+const codes = (input: JudgeInput) => judge(input).reasons.map(({ code }) => code);
+
+// Expected values: the cited equations worked by hand with the sheet's design values.
+describe('packing on its plunger', () => {
+	const worn = recordOf(clean(), read('diameter', 17.96, 0, 0));
+	const mates = [{ station: stationOn(korvan, 'plunger'), record: worn }];
+	const lip = (value: number) =>
+		inputFor(korvan, 'packing', recordOf(clean(), read('insideDiameter', value)), { mates });
+	it('presses by the difference of two measured sizes', () => {
+		const fit = figure(lip(17.7), 'interference');
+		expect(fit.value).toBeCloseTo(0.26, 9);
+		expect(fit.u).toBeGreaterThan(0.002);
+		expect(fit.inputs.map(({ name }) => name)).toContain('Ceramic plunger, diameter now');
+	});
+	it('is out where it presses less than the sheet allows, though inside its own limit', () => {
+		expect(codes(lip(17.89))).toContain('figureBeyond');
+		expect(codes(lip(17.89))).toContain('insideLimit');
+	});
+	it('is too close where the measurement cannot say', () => {
+		const kept = { ...lip(17.88), policy: { ...defaultPolicy, school: 'onCondition' as const } };
+		expect(judge(kept).verdict).toBe('lookAgain');
+		expect(codes(kept)).toContain('figureTooClose');
+	});
+	it('is not worked out while the plunger is not measured', () => {
+		const alone = inputFor(korvan, 'packing', recordOf(clean(), read('insideDiameter', 17.7)));
+		expect(figure(alone, 'interference')).toBeUndefined();
+	});
+	it('counts what is left for the gland to follow', () => {
+		const low = inputFor(korvan, 'packing', recordOf(clean(), read('stackHeight', 13.4)));
+		expect(figure(low, 'stackLeft').value).toBeCloseTo(0.5, 9);
+	});
+});
+
+describe('O-ring', () => {
+	const ring = (...entries: Parameters<typeof recordOf>) =>
+		inputFor(korvan, 'caseORing', recordOf(finding('flatSet'), ...entries));
+	it('set, squeeze and fill from its section', () => {
+		const input = ring(read('section', 2.4));
+		expect(figure(input, 'compressionSet').value).toBeCloseTo(0.22 / 0.52, 9);
+		expect(figure(input, 'squeeze').value).toBeCloseTo(0.3 / 2.4, 9);
+		expect(figure(input, 'glandFill').value).toBeCloseTo(((Math.PI / 4) * 2.4 ** 2) / (2.1 * 3.6), 9);
+	});
+	it('is out where it has set past what the sheet allows', () =>
+		expect(codes(ring(read('section', 2.28)))).toContain('figureBeyond'));
+	it('finds its size in the series', () =>
+		expect(figure(ring(read('section', 2.5), read('insideDiameter', 23.5)), 'ringSize').name).toContain('dash 119'));
+});
+
+describe('spring', () => {
+	const spring = (...entries: Parameters<typeof recordOf>) =>
+		inputFor(korvan, 'inletSpring', recordOf(clean(), ...entries));
+	it('loss of length and load against new', () => {
+		const input = spring(read('freeLength', 21.56), read('load', 11.4));
+		expect(figure(input, 'lengthLoss').value).toBeCloseTo(0.02, 9);
+		expect(figure(input, 'loadLoss').value).toBeCloseTo(0.05, 9);
+	});
+	it('rate by test and by geometry agree for a sound one', () => {
+		const input = spring(
+			read('load', 12),
+			read('loadShort', 20.7),
+			read('wire', 1.2),
+			read('outsideDiameter', 13),
+			read('coils', 7)
+		);
+		expect(figure(input, 'testedRate').value).toBeCloseTo(8.7 / 3.8, 9);
+		expect(figure(input, 'rate').value / figure(input, 'testedRate').value).toBeCloseTo(1, 1);
+		expect(figure(input, 'travelToSolid').value).toBeCloseTo(16.8 - 8.4, 9);
+		expect(figure(input, 'stress').value).toBeGreaterThan(150);
+	});
+});
+
+describe('valve seat', () => {
+	const seat = (...entries: Parameters<typeof recordOf>) =>
+		inputFor(korvan, 'inletSeat', recordOf(finding('pitted'), ...entries));
+	it('may be lapped while height is left', () => {
+		expect(figure(seat(read('height', 8), read('pitDepth', 0.1)), 'lappingReserve').value).toBeCloseTo(0.18, 9);
+		expect(codes(seat(read('height', 7.75), read('pitDepth', 0.1)))).toContain('figureBeyond');
+	});
+	it('leaks through a groove by its section, and by the hold test', () => {
+		const groove = figure(seat(read('grooveWidth', 0.2), read('grooveDepth', 0.1)), 'grooveLeak');
+		expect(groove.value).toBeCloseTo(0.61 * (Math.PI / 4) * 0.02 * Math.sqrt((2 * 12e6) / 1000) * 0.06, 6);
+		expect(figure(seat(read('pressureFall', 1)), 'holdTestLeak').value).toBeCloseTo(
+			(5 * 1) / (1800 * 60) / (1000 / 60),
+			12
+		);
+	});
+});
+
+describe('other types', () => {
+	it('a cup presses in the bore as measured', () => {
+		const mates = [{ station: stationOn(pistons, 'cylinder'), record: recordOf(clean(), read('bore', 25.05)) }];
+		const cup = inputFor(pistons, 'cup', recordOf(clean(), read('lipDiameter', 25.5)), { mates });
+		expect(figure(cup, 'interference').value).toBeCloseTo(0.45, 9);
+	});
+	it('a cylinder says how many shims it wants', () =>
+		expect(figure(inputFor(pistons, 'cylinder', recordOf(clean(), read('endGap', 0.15))), 'shimPack').value).toBe(3));
+	it('a diaphragm’s sag is its stretch', () => {
+		const found = figure(inputFor(diaphragms, 'diaphragm', recordOf(clean(), read('sag', 2))), 'permanentStretch');
+		expect(found.value).toBeCloseTo((8 / 3) * (2 / 70) ** 2, 5); // the parabola's arc, which the cap's nears
+	});
+	it('a rounded edge has lost metal', () =>
+		expect(
+			figure(inputFor(regulator, 'regSeat', recordOf(clean(), read('edgeRadius', 0.2))), 'lostVolume').value
+		).toBeCloseTo(0.04 * (1 - Math.PI / 4) * Math.PI * 5, 9));
+	it('a worn adapter opens a gap to the plunger', () => {
+		const plunger = { station: stationOn(korvan, 'plunger'), record: recordOf(clean(), read('diameter', 18)) };
+		const input = inputFor(korvan, 'maleAdapter', recordOf(clean(), read('bore', 18.1)), { mates: [plunger] });
+		expect(figure(input, 'clearance').value).toBeCloseTo(0.1, 9);
+		expect(figure(input, 'gapLeak').method).toContain('upper bound');
+	});
+});

@@ -1,0 +1,63 @@
+import { cylindricity, diameterForm, flatness, roundness, type DiameterForm } from '../measure';
+import { facePoints, type MeasuredCharacteristic, type Place } from './characteristic';
+
+/** How far a form strays: by least squares, and the least that any ideal figure allows (minimum zone). */
+export interface FormWidth {
+	readonly leastSquares: number;
+	readonly minimumZone: number;
+}
+
+/** The shape that a part has worn to, as far as its readings let it be worked out. All in the unit of the readings. */
+export interface WornShape extends DiameterForm {
+	/** Of the station that is furthest out of round. */
+	readonly roundness?: FormWidth & { readonly station: number };
+	readonly cylindricity?: FormWidth;
+	readonly flatness?: FormWidth;
+}
+
+const FEWEST_ROUND = 4;
+const width = ({ leastSquares, minimumZone }: FormWidth): FormWidth => ({ leastSquares, minimumZone });
+
+/**
+ * Shape of one measured size: ovality and taper of diameters over a grid, roundness and cylindricity of dial readings round
+ * a part, flatness of heights over a face. Empty where it has one place only, or too few for its form.
+ *
+ * Errors: PreconditionError from the form functions for values that are not finite.
+ * Source: ISO 14405-1, ISO 12181, ISO 12180, ISO 12781, as in `diameterForm`, `roundness`, `cylindricity`, `flatness`.
+ */
+export function wornShape({ characteristic, sheet, places, value }: MeasuredCharacteristic): WornShape {
+	if (characteristic.form === 'flatness')
+		return value === undefined ? {} : { flatness: width(flatness(facePoints(sheet, places))) };
+	if (!sheet.grid || sheet.unit !== 'mm') return {};
+	if (characteristic.form !== 'runout') return sheet.grid.anglesDeg.length > 1 ? diameterForm(places) : {};
+	const round = roundnessOf(places, sheet.grid.anglesDeg);
+	const cylinder = cylindricityOf(places, sheet.grid.anglesDeg, sheet.grid.stationsMm);
+	return { ...(round ? { roundness: round } : {}), ...(cylinder ? { cylindricity: cylinder } : {}) };
+}
+
+function roundnessOf(places: readonly Place[], anglesDeg: readonly number[]): WornShape['roundness'] {
+	const found = [...new Set(places.map(({ station }) => station))].flatMap((station) => {
+		const radii = places
+			.filter((place) => place.station === station)
+			.map(({ angle, value }) => ({ angleDeg: anglesDeg[angle], value }));
+		return radii.length >= FEWEST_ROUND ? [{ ...width(roundness(radii)), station }] : [];
+	});
+	return found.length > 0 ? found.reduce((a, b) => (b.minimumZone > a.minimumZone ? b : a)) : undefined;
+}
+
+function cylindricityOf(
+	places: readonly Place[],
+	anglesDeg: readonly number[],
+	stationsMm: readonly number[] | undefined
+): FormWidth | undefined {
+	if (!stationsMm) return undefined;
+	const full = stationsMm.flatMap((_, station) => {
+		const round = places.filter((place) => place.station === station);
+		return round.length >= FEWEST_ROUND ? [round] : [];
+	});
+	if (full.length < 2) return undefined;
+	const radii = full
+		.flat()
+		.map(({ station, angle, value }) => ({ mm: stationsMm[station], angleDeg: anglesDeg[angle], value }));
+	return width(cylindricity(radii));
+}

@@ -1,0 +1,19 @@
+import type { PartType } from './types';
+
+/** Conical washer: its dish is a spring, and it has a direction. */
+export const conicalWasher: PartType = {
+	key: 'conicalWasher',
+	name: 'Conical washer',
+	material: 'metal',
+	patterns: [
+		{ pattern: 'lostShape', outFrom: 2 },
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'corrosion', outFrom: 2 },
+		{ pattern: 'reversed' },
+		{ pattern: 'missing', outFrom: 1 }
+	],
+	characteristics: [
+		{ key: 'height', name: 'Height', unit: 'mm', wears: 'down', instrument: 'depth gauge' },
+		{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'micrometer' }
+	]
+};

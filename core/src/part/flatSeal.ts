@@ -1,0 +1,27 @@
+import { flatSealFigures } from './ringFigures';
+import type { PartType } from './types';
+
+/** Flat seal ring under a seat or retainer. */
+export const flatSeal: PartType = {
+	key: 'flatSeal',
+	name: 'Flat seal',
+	material: 'elastomer',
+	soft: true,
+	patterns: [
+		{ pattern: 'cut', outFrom: 1 },
+		{ pattern: 'nick', outFrom: 1 },
+		{ pattern: 'flatSet', outFrom: 2, wearOf: ['thickness'] },
+		{ pattern: 'hardened', outFrom: 2 },
+		{ pattern: 'swollen', outFrom: 2 },
+		{ pattern: 'crushed', outFrom: 2 }
+	],
+	characteristics: [
+		{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'caliper' },
+		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' }
+	],
+	design: [
+		{ key: 'glandDepth', name: 'Thickness when clamped', unit: 'mm' },
+		{ key: 'mostSet', name: 'Most compression set allowed', unit: 'share' }
+	],
+	figures: flatSealFigures
+};

@@ -1,0 +1,24 @@
+import { annularGap } from './packingFigures';
+import type { PartType } from './types';
+
+/** Front, rear or intermediate guide of a plunger; each style takes its own seal and ring. */
+export const guide: PartType = {
+	key: 'guide',
+	name: 'Plunger guide',
+	material: 'plastic',
+	patterns: [
+		{ pattern: 'ovalBore', outFrom: 2, wearOf: ['bore'] },
+		{ pattern: 'sideWorn', outFrom: 2 },
+		{ pattern: 'scoredBore', outFrom: 2 },
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'glazed', outFrom: 2 },
+		{ pattern: 'wrongPart', outFrom: 1 },
+		{ pattern: 'reversed' }
+	],
+	characteristics: [{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' }],
+	design: [
+		{ key: 'land', name: 'Length of the bore along the plunger', unit: 'mm' },
+		{ key: 'viscosity', name: 'Viscosity of the fluid, mPa·s', unit: 'pieces' }
+	],
+	figures: annularGap
+};

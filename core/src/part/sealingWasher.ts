@@ -1,0 +1,15 @@
+import type { PartType } from './types';
+
+/** Copper or fibre sealing washer: it seals by being crushed once. */
+export const sealingWasher: PartType = {
+	key: 'sealingWasher',
+	name: 'Sealing washer',
+	material: 'metal',
+	patterns: [
+		{ pattern: 'crushed', outFrom: 2 },
+		{ pattern: 'nick', outFrom: 1 },
+		{ pattern: 'corrosion', outFrom: 2 },
+		{ pattern: 'missing', outFrom: 1 }
+	],
+	characteristics: [{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'caliper' }]
+};

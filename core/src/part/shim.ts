@@ -1,0 +1,16 @@
+import type { PartType } from './types';
+
+/** Shim or shim pack behind a cylinder; its thickness goes into the pump’s record. */
+export const shim: PartType = {
+	key: 'shim',
+	name: 'Shim',
+	material: 'metal',
+	patterns: [
+		{ pattern: 'crushed', outFrom: 2 },
+		{ pattern: 'corrosion', outFrom: 2 },
+		{ pattern: 'missing', outFrom: 1 }
+	],
+	characteristics: [
+		{ key: 'thickness', name: 'Thickness of the pack', unit: 'mm', wears: 'down', instrument: 'micrometer' }
+	]
+};

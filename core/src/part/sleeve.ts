@@ -1,0 +1,32 @@
+import type { PartType } from './types';
+
+/** Rod or packing sleeve: its surface sets the life of the seal that runs on it. */
+export const sleeve: PartType = {
+	key: 'sleeve',
+	name: 'Sleeve',
+	material: 'ceramic',
+	expansionPerKelvin: 8.0e-6,
+	patterns: [
+		{ pattern: 'axialScoring', outFrom: 2 },
+		{ pattern: 'wearBand', outFrom: 3, wearOf: ['diameter'] },
+		{ pattern: 'oneSidedWear', outFrom: 3 },
+		{ pattern: 'heatChecks', outFrom: 2 },
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'chip', outFrom: 1 },
+		{ pattern: 'pitted', outFrom: 2 },
+		{ pattern: 'deposit', cleanFirst: true },
+		{ pattern: 'stuck', outFrom: 2 }
+	],
+	characteristics: [
+		{ key: 'diameter', name: 'Outside diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
+		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
+		{
+			key: 'runout',
+			name: 'Runout and roundness (dial)',
+			unit: 'mm',
+			wears: 'up',
+			instrument: 'dial indicator',
+			form: 'runout'
+		}
+	]
+};

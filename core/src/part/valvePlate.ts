@@ -1,0 +1,35 @@
+import type { PartType } from './types';
+
+/** Valve plate; plastic ones crack, so look twice. */
+export const valvePlate: PartType = {
+	key: 'valvePlate',
+	name: 'Valve plate',
+	material: 'metal',
+	expansionPerKelvin: 17e-6,
+	patterns: [
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'warped', outFrom: 2, wearOf: ['flatness', 'faceHeights'] },
+		{ pattern: 'erodedPort', outFrom: 3, wearOf: ['portWear'] },
+		{ pattern: 'pitted', outFrom: 3 },
+		{ pattern: 'pryMark', outFrom: 3 },
+		{ pattern: 'corrosion', outFrom: 3 }
+	],
+	characteristics: [
+		{
+			key: 'flatness',
+			name: 'Flatness, worst gap under the edge',
+			unit: 'mm',
+			wears: 'up',
+			instrument: 'feeler gauge'
+		},
+		{
+			key: 'faceHeights',
+			name: 'Flatness by dial heights',
+			unit: 'mm',
+			wears: 'up',
+			instrument: 'dial indicator',
+			form: 'flatness'
+		},
+		{ key: 'portWear', name: 'Port worn, widest', unit: 'mm', wears: 'up', instrument: 'caliper' }
+	]
+};

@@ -1,6 +1,6 @@
 // Loads the demo scenario through the application's own services, so that it obeys every rule that a technician does.
 // Usage: npm run demo:load -- [--pumps 400]
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { v7 as uuidv7 } from 'uuid';
 import {
@@ -32,7 +32,8 @@ import { benchOf, receive, release, type Bench } from '../web/src/lib/server/job
 import { addSheet } from '../web/src/lib/server/sheets';
 
 const SEED = 20_240_118;
-const sheetText = readFileSync(new URL('../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const sheetFolder = new URL('../demo/sheets/', import.meta.url);
+const sheetTexts = readdirSync(sheetFolder).map((name) => readFileSync(new URL(name, sheetFolder), 'utf8'));
 
 const db = database();
 const random = new Random(SEED);
@@ -181,7 +182,7 @@ async function loadHistory(
 		const arrival = {
 			pump: before
 				? { id: before.id }
-				: { serial: pump.serial, model: 'Korvan KV-18', tag: pump.tag, siteId: siteIds.get(pump.site) },
+				: { serial: pump.serial, model: pump.model, tag: pump.tag, siteId: siteIds.get(pump.site) },
 			scope: visit.scope,
 			complaint: visit.complaint,
 			meterHours: visit.meterHours,
@@ -208,10 +209,10 @@ if ((await db.models.shop.count()) > 0) {
 	const staff: SignedIn[] = [];
 	for (const person of people) staff.push(await addPerson(scope.shopId, person));
 	await addGauges(scope, now);
-	await addSheet(scope, sheetText);
+	for (const text of sheetTexts) await addSheet(scope, text);
 	const other = await addShop(otherShop.name, otherShop.currency);
 	await addPerson(other.shopId, otherShop.lead);
-	await addSheet(other, sheetText);
+	await addSheet(other, sheetTexts[0]);
 	const count = await loadHistory(
 		scope,
 		staff.filter(({ role }) => role !== 'viewer'),

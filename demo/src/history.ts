@@ -15,6 +15,7 @@ export interface Visit {
 }
 
 const YEARS = 4;
+const KORVAN = 'Korvan KV-18';
 const HOURS_A_DAY = 24;
 const DAY_MS = 86_400_000;
 const FIXED_AFTER_YEARS = 2.4; // the barge's rod was found out of line then; the quarry's plunger is still there
@@ -53,14 +54,20 @@ function visitsOf(pump: DemoPump, start: number, end: number, random: Random): V
 		at: new Date(time),
 		meterHours: meter,
 		interval,
-		scope: index === 0 || index % 3 === 2 ? 'full' : random.chance(0.4) ? 'plunger' : 'packing',
+		scope: scopeOf(pump, index, random),
 		complaint: pump.story ? 'Water leak at the front' : random.pick(complaints),
 		fixed: pump.story === 'oneSidedCylinder2' && time - start > FIXED_AFTER_YEARS * 365 * DAY_MS,
 		stage: 'released'
 	}));
 }
 
-// One pump waits to be stripped, one lies half inspected.
+// The other layouts are opened for everything; their few jobs are there to be looked at, not to be traced.
+function scopeOf({ model }: DemoPump, index: number, random: Random): Visit['scope'] {
+	if (model !== KORVAN || index === 0 || index % 3 === 2) return 'full';
+	return random.chance(0.4) ? 'plunger' : 'packing';
+}
+
+// One pump waits to be stripped, one lies half inspected; of each other layout one is half inspected as well.
 function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPump[]): Visit[] {
 	const open = (pump: DemoPump, hoursAgo: number, stage: Visit['stage'], complaint: string): Visit => {
 		const last = closed.findLast((visit) => visit.pump === pump)!;
@@ -81,14 +88,20 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 	const quarry = fleet.find(({ story }) => story === 'scoredPlungerKept') ?? fleet[1];
 	return [
 		open(quarry, 5, 'inspecting', 'Water leak at the front, again'),
-		open(ferry, 2, 'stripping', 'Pressure low, drips at the weep hole')
+		open(ferry, 2, 'stripping', 'Pressure low, drips at the weep hole'),
+		...fleet
+			.filter(({ model }) => model !== KORVAN)
+			.map((pump, i) =>
+				open(pump, 26 + 20 * i, 'inspecting', pump.story ? 'Noise, oil dark' : 'Planned, hours reached')
+			)
 	];
 }
 
 /** A larger fleet for trying volume: the demo's pumps over and over, without their stories, under further serials. */
 export function fleetOf(count: number): DemoPump[] {
+	const korvans = pumps.filter(({ model }) => model === KORVAN);
 	return Array.from({ length: count }, (_, i) => {
-		const like = pumps[i % pumps.length];
-		return i < pumps.length ? like : { ...like, serial: `KV18-${1000 + i}`, tag: `Volume ${i}`, story: undefined };
+		const like = korvans[i % korvans.length];
+		return i < pumps.length ? pumps[i] : { ...like, serial: `KV18-${1000 + i}`, tag: `Volume ${i}`, story: undefined };
 	});
 }

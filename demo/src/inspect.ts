@@ -1,10 +1,12 @@
-import { judge, type Policy, type ShopGauge } from '@exetasis/core/decide';
+import { judge, wantedSizes, type Policy, type ShopGauge } from '@exetasis/core/decide';
 import { partType, type PatternKey, type Severity } from '@exetasis/core/part';
 import {
 	discardLimit,
 	fold,
 	untouched,
+	placesToRead,
 	type Entry,
+	type EntryOf,
 	type ModelSheet,
 	type Onset,
 	type SheetCharacteristic,
@@ -64,13 +66,18 @@ export function inspect(rebuild: Rebuild, random: Random): Entry[] {
 		const marks = marksOn(rebuild, cell, station, random);
 		if (marks.length === 0) add({ kind: 'clean', part: cell.part, payload: {} });
 		for (const mark of marks) add({ kind: 'finding', part: cell.part, payload: mark });
-		for (const payload of readingsOf(station, marks.length > 0, cell.truth, rebuild.gauges, random))
+		for (const payload of painted(rebuild, cell)) add({ kind: 'mark', part: cell.part, payload });
+		const wanted = wantedSizes(station, recordOf(entries, cell.part), rebuild.policy);
+		for (const payload of readingsOf(station, wanted, cell.truth, rebuild.gauges, random))
 			add({ kind: 'reading', part: cell.part, payload });
 	}
 	if (rebuild.progress === 'whole')
 		for (const { part, payload } of decisions(rebuild, entries)) add({ kind: 'decision', part, payload });
 	return entries;
 }
+
+const recordOf = (entries: readonly Entry[], part: string) =>
+	fold(entries.filter((entry) => 'part' in entry && entry.part === part)).parts.get(part) ?? untouched;
 
 function marksOn(rebuild: Rebuild, cell: Rebuild['cells'][number], station: Station, random: Random): Mark[] {
 	const told = storyMarks(rebuild, cell);
@@ -87,7 +94,14 @@ function marksOn(rebuild: Rebuild, cell: Rebuild['cells'][number], station: Stat
 		plunger: 'wearBand',
 		valveSeat: 'faceWorn',
 		valve: 'faceWorn',
-		spring: 'short'
+		spring: 'short',
+		cup: 'lipFlat',
+		sleeve: 'wearBand',
+		cage: 'postWorn',
+		ropePacking: 'insideWear',
+		diaphragm: 'stretched',
+		regulatorSeat: 'rounded',
+		regulatorStem: 'bevelled'
 	};
 	const pattern = wear[station.type];
 	if (pattern && used > 0.45 && random.chance(0.75)) return service(pattern, station.type === 'plunger' ? 1 : severity);
@@ -103,7 +117,7 @@ function marksOn(rebuild: Rebuild, cell: Rebuild['cells'][number], station: Stat
 }
 
 // What the planted stories leave behind.
-function storyMarks({ pump, fixed }: Rebuild, { station, cylinder }: Rebuild['cells'][number]): Mark[] {
+function storyMarks({ pump, fixed, progress }: Rebuild, { station, cylinder }: Rebuild['cells'][number]): Mark[] {
 	if (fixed) return [];
 	const mark = (pattern: PatternKey, severity: Severity): Mark[] => [{ pattern, severity, onset: 'service' }];
 	if (pump.story === 'oneSidedCylinder2' && cylinder === 2) {
@@ -114,24 +128,50 @@ function storyMarks({ pump, fixed }: Rebuild, { station, cylinder }: Rebuild['ce
 		if (station === 'plunger') return mark('axialScoring', 1);
 		if (station === 'packing') return mark('insideWear', 3);
 	}
+	if (pump.story === 'metalBehindSeal' && progress === 'half' && cylinder === 1 && station === 'oilSeal')
+		return mark('metalInOil', 2);
 	return [];
 }
 
-// The technician measures what the sheet always asks for, and the rest where something was found.
+// What is seen on the plungers of the two stories, painted where it is: one side rubbed, and scores all along the stroke.
+function painted({ pump, fixed }: Rebuild, { station, cylinder }: Rebuild['cells'][number]): Paint[] {
+	if (fixed || station !== 'plunger') return [];
+	if (pump.story === 'oneSidedCylinder2' && cylinder === 2)
+		return [
+			{ shape: 'band', fromMm: 34, toMm: 58, fromDeg: 60, toDeg: 130 },
+			...[75, 90, 95, 110].map((deg): Paint => ({ shape: 'line', fromMm: 36, toMm: 56, fromDeg: deg, toDeg: deg }))
+		];
+	if (pump.story === 'scoredPlungerKept' && cylinder === 1)
+		return [20, 85, 150, 220, 310].map((deg, i) => ({
+			shape: 'line',
+			fromMm: 32 + 2 * i,
+			toMm: 60 - i,
+			fromDeg: deg,
+			toDeg: deg
+		}));
+	return [];
+}
+type Paint = EntryOf<'mark'>['payload'];
+
+// The technician measures what the look calls for.
 function* readingsOf(
 	station: Station,
-	suspicious: boolean,
+	wanted: readonly SheetCharacteristic[],
 	truth: TruePart,
 	gauges: readonly ShopGauge[],
 	random: Random
 ) {
-	for (const characteristic of station.characteristics.filter(({ when }) => suspicious || when === 'always')) {
-		const { instrument } = partType(station.type).characteristics.find(({ key }) => key === characteristic.key)!;
+	for (const characteristic of wanted) {
+		const { instrument, form } = partType(station.type).characteristics.find(({ key }) => key === characteristic.key)!;
 		const gauge = gauges.find(({ kind }) => kind === instrument)!;
-		const { stations, anglesDeg } = characteristic.grid ?? { stations: [''], anglesDeg: [0] };
-		for (const [place] of stations.entries()) {
-			for (const [angle] of anglesDeg.entries()) {
-				const value = readingAt(characteristic, truth, gauge, { place, angle, places: stations.length }, random);
+		const { rows, columns } = placesToRead(characteristic);
+		const shape = { places: rows.length, angles: columns.length };
+		for (let place = 0; place < shape.places; place++) {
+			for (let angle = 0; angle < shape.angles; angle++) {
+				const at = { place, angle, ...shape };
+				const value = form
+					? dialAt(characteristic, truth, gauge, at, random)
+					: readingAt(characteristic, truth, gauge, at, random);
 				const text = value.toFixed(gauge.facts.resolution < 0.01 ? 3 : 2);
 				const typed = { text, unit: characteristic.unit };
 				yield {
@@ -147,20 +187,42 @@ function* readingsOf(
 	}
 }
 
+interface At {
+	readonly place: number;
+	readonly angle: number;
+	readonly places: number;
+	readonly angles: number;
+}
+
 // The seal track wears most in its middle; a reading adds the gauge's own scatter and its display's step.
 function readingAt(
 	characteristic: SheetCharacteristic,
 	truth: TruePart,
 	{ facts }: ShopGauge,
-	at: { place: number; angle: number; places: number },
+	at: At,
 	random: Random
 ): number {
 	const share = at.places === 3 ? [0.7, 1, 0.6][at.place] * (at.angle === 0 ? 1 : 0.93) : 1;
 	const { key, nominal } = characteristic;
-	const towards = discardLimit(characteristic).side === 'min' ? -1 : 1;
+	const towards = discardLimit(characteristic)?.side === 'min' ? -1 : 1;
 	const scatter = Math.hypot(facts.repeatability, facts.reproducibility);
 	const value = nominal + towards * truth.wear.get(key)! * share + random.normal(0, scatter);
 	return Math.max(facts.resolution, Math.round(value / facts.resolution) * facts.resolution);
+}
+
+// A dial round a part or over a face: the form's deviation, on top of how the part happens to lie.
+function dialAt(
+	{ key, nominal }: SheetCharacteristic,
+	truth: TruePart,
+	{ facts }: ShopGauge,
+	{ place, angle, places, angles }: At,
+	random: Random
+): number {
+	const deviation = (nominal + truth.wear.get(key)!) / 2;
+	const turn = (2 * Math.PI * angle) / angles;
+	const value =
+		deviation * Math.cos(turn) * Math.cos((2 * Math.PI * place) / places) + random.normal(0, facts.repeatability);
+	return Math.round(value / facts.resolution) * facts.resolution;
 }
 
 // The technician follows the proposal, but for the story of the scored plunger that is kept again and again; what is
@@ -170,7 +232,16 @@ function* decisions({ cells, sheet, gauges, policy, pump, fixed }: Rebuild, entr
 	for (const { part, station: key, cylinder, hours, asFitted } of cells) {
 		const station = stationOf(sheet, key);
 		const record = parts.get(part) ?? untouched;
-		const { verdict: proposed } = judge({ station, record, hours: hours ?? undefined, asFitted, gauges, policy });
+		const { verdict: proposed } = judge({
+			station,
+			record,
+			hours: hours ?? undefined,
+			asFitted,
+			gauges,
+			policy,
+			stations: sheet.stations,
+			ratedPressure: sheet.ratedPressureMPa
+		});
 		const keptPlunger = pump.story === 'scoredPlungerKept' && !fixed && key === 'plunger' && cylinder === 1;
 		const verdict: Verdict = keptPlunger || proposed === 'lookAgain' || proposed === 'open' ? 'reuse' : proposed;
 		const why = keptPlunger

@@ -140,13 +140,104 @@ export const gauges: readonly Gauge[] = [
 		reproducibility: 0.05,
 		expandedU: 0.2,
 		calibratedMonthsAgo: 2
+	},
+	{
+		name: 'Micrometer 25–50',
+		kind: 'micrometer',
+		resolution: 0.001,
+		repeatability: 0.0015,
+		reproducibility: 0.001,
+		expandedU: 0.003,
+		calibratedMonthsAgo: 5
+	},
+	{
+		name: 'Bore gauge 20–35',
+		kind: 'bore gauge',
+		resolution: 0.002,
+		repeatability: 0.004,
+		reproducibility: 0.003,
+		expandedU: 0.006,
+		calibratedMonthsAgo: 6
+	},
+	{
+		name: 'Dial indicator',
+		kind: 'dial indicator',
+		resolution: 0.001,
+		repeatability: 0.0015,
+		reproducibility: 0.001,
+		expandedU: 0.003,
+		calibratedMonthsAgo: 6
+	},
+	{
+		name: 'Roughness tester',
+		kind: 'roughness tester',
+		resolution: 0.01,
+		repeatability: 0.012,
+		reproducibility: 0.01,
+		expandedU: 0.03,
+		calibratedMonthsAgo: 9
+	},
+	{
+		name: 'Radius gauges',
+		kind: 'radius gauge',
+		resolution: 0.05,
+		repeatability: 0.02,
+		reproducibility: 0.02,
+		expandedU: 0.02,
+		calibratedMonthsAgo: 11
+	},
+	{
+		name: 'Protractor',
+		kind: 'protractor',
+		resolution: 0.5,
+		repeatability: 0.3,
+		reproducibility: 0.3,
+		expandedU: 0.4,
+		calibratedMonthsAgo: 11
+	},
+	{
+		name: 'Scale 200 g',
+		kind: 'scale',
+		resolution: 0.01,
+		repeatability: 0.01,
+		reproducibility: 0.005,
+		expandedU: 0.02,
+		calibratedMonthsAgo: 3
+	},
+	{
+		name: 'Hold-test gauge',
+		kind: 'leak tester',
+		resolution: 0.02,
+		repeatability: 0.02,
+		reproducibility: 0.01,
+		expandedU: 0.04,
+		calibratedMonthsAgo: 5
+	},
+	{
+		name: 'Comparison chart',
+		kind: 'comparison chart',
+		resolution: 0.01,
+		repeatability: 0.012,
+		reproducibility: 0.015,
+		expandedU: 0.02,
+		calibratedMonthsAgo: 10
+	},
+	{
+		name: 'Counting by eye',
+		kind: 'count by eye',
+		resolution: 0.25,
+		repeatability: 0.1,
+		reproducibility: 0.1,
+		expandedU: 0.1,
+		calibratedMonthsAgo: 10
 	}
 ];
 
-export type Story = 'oneSidedCylinder2' | 'scoredPlungerKept';
+export type Story = 'oneSidedCylinder2' | 'scoredPlungerKept' | 'metalBehindSeal';
 
 export interface DemoPump {
 	readonly serial: string;
+	readonly model: string;
 	readonly tag: string;
 	readonly site: string;
 	readonly liquid: string;
@@ -166,8 +257,9 @@ const pump = (
 	pressureMPa: number,
 	hoursAYear: number,
 	harshness: number,
-	story?: Story
-): DemoPump => ({ serial, tag, site, liquid, pressureMPa, hoursAYear, harshness, story });
+	story?: Story,
+	model = 'Korvan KV-18'
+): DemoPump => ({ serial, model, tag, site, liquid, pressureMPa, hoursAYear, harshness, story });
 
 export const pumps: readonly DemoPump[] = [
 	pump('KV18-0107', 'Port set', 'Ferry Lantern', 'Seawater', 6, 4200, 1),
@@ -181,5 +273,10 @@ export const pumps: readonly DemoPump[] = [
 	pump('KV18-0240', 'Washer', 'Net barge Fulmar', 'Seawater', 11, 3400, 1.3),
 	pump('KV18-0255', 'Line A', 'Quarry Greyback', 'Pond water', 9, 3000, 1.4),
 	pump('KV18-0256', 'Line B', 'Quarry Greyback', 'Pond water', 9, 3200, 1.4, 'scoredPlungerKept'),
-	pump('KV18-0270', 'Gate', 'Quarry Stonehythe', 'Pond water', 8, 2800, 1.2)
+	pump('KV18-0270', 'Gate', 'Quarry Stonehythe', 'Pond water', 8, 2800, 1.2),
+	// One pump of each other layout: too few for a fleet, so their sheets' priors speak.
+	pump('C3-0031', 'Galley', 'Ferry Oyster Light', 'Fresh water', 3.5, 900, 1, undefined, 'Ostrel C3-25'),
+	pump('S3-0009', 'Net wash', 'Net barge Fulmar', 'Seawater', 12, 1000, 1.1, undefined, 'Ostrel S3'),
+	pump('D3-0107', 'Dosing', 'Hotel Brackwater', 'Brine', 2.4, 900, 1, undefined, 'Tamsin D3'),
+	pump('R2-0418', 'Yard', 'Quarry Stonehythe', 'Pond water', 7, 800, 1.2, 'metalBehindSeal', 'Tamsin R2')
 ];

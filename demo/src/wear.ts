@@ -1,5 +1,5 @@
-import type { ModelSheet, Station } from '@exetasis/core/record';
-import { discardLimit } from '@exetasis/core/record';
+import type { PartTypeKey } from '@exetasis/core/part';
+import { discardLimit, type ModelSheet, type SheetCharacteristic, type Station } from '@exetasis/core/record';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
 
@@ -13,7 +13,7 @@ export interface TruePart {
 }
 
 // Hours in which an ordinary part of this type wears to its limit; drawn from no source but the demo's own story.
-const HOURS_TO_LIMIT: Readonly<Record<string, number>> = {
+const HOURS_TO_LIMIT: Readonly<Partial<Record<PartTypeKey, number>>> = {
 	plunger: 7500,
 	vRing: 3600,
 	lipSeal: 4200,
@@ -25,8 +25,21 @@ const HOURS_TO_LIMIT: Readonly<Record<string, number>> = {
 	washer: 18_000,
 	spring: 11_000,
 	valve: 9000,
-	valveSeat: 8000
+	valveSeat: 8000,
+	cup: 4200,
+	cylinder: 12_000,
+	sleeve: 9000,
+	ropePacking: 3000,
+	diaphragm: 6000,
+	flatSeal: 6000,
+	backupRing: 6000,
+	regulatorPacking: 6000,
+	regulatorSeat: 6000,
+	regulatorStem: 6000,
+	guide: 12_000,
+	cage: 12_000
 };
+const ORDINARY_HOURS = 25_000; // parts that hardly wear
 const SHAPE_PER_LIMIT = 14; // gamma shape by the time the mean reaches the limit: how jumpy wear is
 const RATE_SHAPE = 9; // spread of rates between parts: coefficient of variation 1/3
 
@@ -44,18 +57,24 @@ export const harshnessAt = ({ harshness, story }: DemoPump, station: string, cyl
 export function run(part: TruePart, station: Station, hours: number, harshness: number, random: Random): void {
 	part.hours += hours;
 	for (const characteristic of station.characteristics) {
-		const allowance = Math.abs(discardLimit(characteristic).value - characteristic.nominal);
-		const shape = (SHAPE_PER_LIMIT * hours * harshness) / HOURS_TO_LIMIT[station.type];
+		const allowance = allowanceOf(characteristic);
+		const shape = (SHAPE_PER_LIMIT * hours * harshness) / (HOURS_TO_LIMIT[station.type] ?? ORDINARY_HOURS);
 		const grown = (random.gamma(shape) / SHAPE_PER_LIMIT) * allowance * part.rate.get(characteristic.key)!;
 		part.wear.set(characteristic.key, part.wear.get(characteristic.key)! + grown);
 	}
 }
 
-/** The largest share of its allowance that a part has used, 0 where nothing of it is measured. */
+// What a size without a limit has to lose: nothing. It tells a part from its like and stays as it is.
+const allowanceOf = (sheet: SheetCharacteristic): number => {
+	const limit = discardLimit(sheet);
+	return limit ? Math.abs(limit.value - sheet.nominal) : 0;
+};
+
+/** The largest share of its allowance that a part has used, by the sizes that are always measured where there are any; 0 where nothing is. */
 export function shareUsed(part: TruePart, station: Station): number {
-	const shares = station.characteristics.map(
-		(one) => part.wear.get(one.key)! / Math.abs(discardLimit(one).value - one.nominal)
-	);
+	const limited = station.characteristics.filter((one) => allowanceOf(one) > 0);
+	const main = limited.filter(({ when }) => when === 'always');
+	const shares = (main.length > 0 ? main : limited).map((one) => part.wear.get(one.key)! / allowanceOf(one));
 	return Math.max(0, ...shares);
 }
 

@@ -162,7 +162,8 @@ describe('byMeanRate', () => {
 });
 
 describe('endReason', () => {
-	const of = (key: string, ...entries: Entry[]) => endReason(judged(key, recordOf(...entries), { hours: 1000 }), station(key));
+	const of = (key: string, ...entries: Entry[]) =>
+		endReason(judged(key, recordOf(...entries), { hours: 1000 }), station(key));
 	it('tells failures from parts that were renewed although good', () => {
 		expect(of('retainerGasket', clean())).toBe('renewedGood');
 		expect(of('plunger', finding('crack'))).toBe('damaged');

@@ -195,7 +195,7 @@ const sizesByKey = (sizes: readonly MeasuredCharacteristic[]): Sizes =>
 	);
 
 function figuresOf(input: JudgeInput, sizes: readonly MeasuredCharacteristic[]): readonly Figure[] {
-	const { station, asFitted, mates = [], gauges, ratedPressure = 0 } = input;
+	const { station, asFitted, mates = [], gauges, ratedPressure } = input;
 	const { figures } = partType(station.type);
 	if (!figures || sizes.length === 0) return [];
 	return figures({

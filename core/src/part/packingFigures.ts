@@ -113,10 +113,10 @@ function gapLeak(
 	clearance: number,
 	diameter: number,
 	design: PartContext['design'],
-	pressure: number,
+	pressure: number | undefined,
 	inputs: Figure['inputs']
 ): Figure | undefined {
-	if (!(clearance > 0) || !(design.land! > 0)) return undefined;
+	if (!(clearance > 0) || !(design.land! > 0) || pressure === undefined) return undefined;
 	const viscosity = design.viscosity ?? WATER_VISCOSITY;
 	const gap = { diameter, clearance: clearance / 2, length: design.land!, eccentricity: 1, pressure, viscosity };
 	const { flow, reynolds } = annularLeak(gap);

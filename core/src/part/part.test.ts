@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { partTypeKeys, partTypes, patternKeys, wearUsed } from '.';
+import { dimensionOf } from '../quantity';
+import { gaugeUnit, partTypeKeys, partTypes, patternKeys, wearUsed, type PartType } from '.';
 
 describe('part types', () => {
 	it.each(partTypeKeys)('%s: its key is its name in the register, its patterns fit the number keys', (key) => {
@@ -11,6 +12,10 @@ describe('part types', () => {
 		const patterns = type.patterns.map(({ pattern }) => pattern);
 		expect(new Set(patterns).size).toBe(patterns.length);
 		for (const pattern of patterns) expect(patternKeys).toContain(pattern);
+	});
+	it.each(partTypeKeys)('%s: its sizes are read with a gauge of their dimension', (key) => {
+		for (const { unit, instrument, key: size } of (partTypes[key] as PartType).characteristics)
+			expect(dimensionOf(gaugeUnit[instrument]), size).toBe(dimensionOf(unit));
 	});
 	it('cracks and chips end a ceramic at the first sight', () => {
 		for (const pattern of ['crack', 'chip']) {

@@ -43,7 +43,7 @@ function lappingFigure({ sizes, design }: PartContext): Figure[] {
 
 function grooveLeak({ sizes, design, ratedPressure }: PartContext): Figure[] {
 	const { grooveWidth, grooveDepth } = sizes;
-	if (!grooveWidth || !grooveDepth) return [];
+	if (!grooveWidth || !grooveDepth || ratedPressure === undefined) return [];
 	const area = grooveArea(Math.max(0, grooveWidth.value), Math.max(0, grooveDepth.value));
 	return [
 		{
@@ -64,7 +64,7 @@ function grooveLeak({ sizes, design, ratedPressure }: PartContext): Figure[] {
 
 function holdTest({ sizes, design, ratedPressure }: PartContext): Figure[] {
 	const fall = sizes.pressureFall;
-	if (!fall || !(design.trappedVolume! > 0) || !(design.bulkModulus! > 0)) return [];
+	if (!fall || ratedPressure === undefined || !(design.trappedVolume! > 0) || !(design.bulkModulus! > 0)) return [];
 	const drop = Math.min(Math.max(0, fall.value), ratedPressure);
 	const test = {
 		volume: design.trappedVolume! / 1000,

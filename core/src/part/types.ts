@@ -36,9 +36,32 @@ export const gaugeKinds = [
 	'radius gauge',
 	'protractor',
 	'scale',
-	'leak tester'
+	'leak tester',
+	'comparison chart',
+	'count by eye'
 ] as const;
 export type GaugeKind = (typeof gaugeKinds)[number];
+
+/** The unit in which each kind of gauge reads, and in which its certificate is stated. */
+export const gaugeUnit: Readonly<Record<GaugeKind, Unit>> = {
+	micrometer: 'mm',
+	caliper: 'mm',
+	'depth gauge': 'mm',
+	'pin gauge': 'mm',
+	'bore gauge': 'mm',
+	durometer: 'shoreA',
+	loupe: 'mm',
+	'spring tester': 'N',
+	'roughness tester': 'um',
+	'feeler gauge': 'mm',
+	'dial indicator': 'mm',
+	'radius gauge': 'mm',
+	protractor: 'deg',
+	scale: 'g',
+	'leak tester': 'MPa',
+	'comparison chart': 'share',
+	'count by eye': 'pieces'
+};
 
 /** Something that can be measured on a part type. The model sheet adds nominal size and discard limit. */
 export interface Characteristic {
@@ -97,7 +120,8 @@ export interface PartContext {
 	readonly design: Values;
 	/** The parts it runs with, their sizes as measured in this rebuild. */
 	readonly mates: readonly { readonly type: string; readonly name: string; readonly sizes: Sizes }[];
-	readonly ratedPressure: number;
+	/** MPa; figures that need it are left out where it is not known. */
+	readonly ratedPressure?: number;
 }
 
 /** All that the application knows of a type of part without a model sheet. */

@@ -20,9 +20,21 @@ export const valveSeat: PartType = {
 	],
 	characteristics: [
 		{ key: 'bandWidth', name: 'Contact band width', unit: 'mm', wears: 'up', instrument: 'loupe' },
-		{ key: 'bandBroken', name: 'Share of the band that is broken', unit: 'share', wears: 'up', instrument: 'loupe' },
+		{
+			key: 'bandBroken',
+			name: 'Share of the band that is broken',
+			unit: 'share',
+			wears: 'up',
+			instrument: 'comparison chart'
+		},
 		{ key: 'pitDepth', name: 'Deepest pit', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
-		{ key: 'pitShare', name: 'Share of the band that is pitted', unit: 'share', wears: 'up', instrument: 'loupe' },
+		{
+			key: 'pitShare',
+			name: 'Share of the band that is pitted',
+			unit: 'share',
+			wears: 'up',
+			instrument: 'comparison chart'
+		},
 		{
 			key: 'grooveWidth',
 			name: 'Wire-drawn groove, width',

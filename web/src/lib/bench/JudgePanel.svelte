@@ -11,11 +11,13 @@
 		shownUnit
 	} from '@exetasis/core/quantity';
 	import { standingDecision, verdicts, type Verdict } from '@exetasis/core/record';
-	import type { JudgedCharacteristic } from '@exetasis/core/decide';
+	import type { JudgedCharacteristic, MeasuredCharacteristic, Outlook } from '@exetasis/core/decide';
+	import type { Figure } from '@exetasis/core/part';
 	import { shortTime } from '$lib/ui/time';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from './bench.svelte';
+	import { judgeInput, matesOf } from './judgeMat';
 	import LimitStrip from './LimitStrip.svelte';
 	import Shape from './Shape.svelte';
 
@@ -32,7 +34,7 @@
 	const proposed = $derived(part.judgement.verdict);
 	const standing = $derived(standingDecision(part.record));
 	const earlier = $derived(part.record.decisions.slice(0, -1));
-	const unit = (one: JudgedCharacteristic) => shownUnit(dimensionOf(one.sheet.unit), units());
+	const unit = (one: Pick<MeasuredCharacteristic, 'sheet'>) => shownUnit(dimensionOf(one.sheet.unit), units());
 	const nameOf = (by: string) => bench.bench.people[by] ?? 'somebody';
 
 	let overruling = $state<Verdict>();
@@ -80,6 +82,36 @@
 			? [...own, ...others]
 			: ['No gauge of the shop would settle it within reason: decide by eye, and say why'];
 	};
+	const basisSays = ({ basis }: Outlook): string => {
+		switch (basis.kind) {
+			case 'fleet':
+				return `${basis.parts} parts like it in your shop and its own wear`;
+			case 'sheet':
+				return 'the model sheet’s prior and its own wear: too few like it on record';
+			case 'ownRate':
+				return 'its own mean rate alone: too few like it on record, and no prior on the sheet';
+		}
+	};
+	// Measured, but with no limit of its own, or not complete yet.
+	const unjudged = $derived(
+		part.judgement.sizes.filter((size) => !part.judgement.measured.some(({ sheet }) => sheet.key === size.sheet.key))
+	);
+	const figureText = ({ value, unit, u }: Figure): string => {
+		const shown = shownUnit(dimensionOf(unit), units());
+		return `${formatQuantity(value, shown)}${u === undefined ? '' : ` ± ${formatDifference(2 * u, shown)}`}`;
+	};
+	const limitText = ({ limit, unit }: Figure): string => {
+		const shown = shownUnit(dimensionOf(unit), units());
+		const { min, max } = limit ?? {};
+		return min !== undefined
+			? `at least ${formatQuantity(min, shown)}`
+			: max !== undefined
+				? `at most ${formatQuantity(max, shown)}`
+				: '';
+	};
+	const isOut = ({ limit, value }: Figure): boolean =>
+		limit !== undefined && (value < (limit.min ?? -Infinity) || value > (limit.max ?? Infinity));
+	let opened = $state(false);
 	const sources = {
 		repeatability: 'repeatability',
 		resolution: 'resolution',
@@ -155,20 +187,17 @@
 		{@const outlook = part.judgement.outlook[one.sheet.key]}
 		<LimitStrip judged={one} {outlook} />
 		<p class="value">
-			<span class="figures">{formatWithUncertainty(one.worst.value, one.budget.U, unit(one))}</span>
+			<span class="figures">{formatWithUncertainty(one.value, one.budget.U, unit(one))}</span>
 			<span class="soft"
-				>{one.characteristic.name}, {one.places.length > 1 ? 'worst place, ' : ''}95 %; limit from {one.sheet
-					.limitFrom === 'maker'
-					? 'the maker'
-					: 'your shop'}{one.startIsNominal ? '; wear counted from nominal, not measured when fitted' : ''}</span
+				>{one.characteristic.name}, {one.places.length > 1 && !one.characteristic.form ? 'worst place, ' : ''}95 %;
+				limit from {one.sheet.limitFrom === 'maker' ? 'the maker' : 'your shop'}{one.startIsNominal
+					? '; wear counted from nominal, not measured when fitted'
+					: ''}</span
 			>
 		</p>
 		{#if outlook}
 			<p class="soft basis">
-				Forecast from {outlook.basis.kind === 'fleet'
-					? `${outlook.basis.parts} parts like it in your shop and its own wear`
-					: 'its own mean rate alone: too few like it on record'}: {formatDifference(outlook.ratePer1000h, unit(one))} per
-				1000 h.
+				Forecast from {basisSays(outlook)}: {formatDifference(outlook.ratePer1000h, unit(one))} per 1000 h.
 			</p>
 		{/if}
 		{#each settlement(one) as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
@@ -176,6 +205,10 @@
 				One reading there does not fit the others ({formatQuantity(one.worst.readings[one.worst.outlier], unit(one))}):
 				read it again.
 			</p>{/if}
+		{#if one.gauge?.facts.overdue}<p class="doubt">
+				{one.gauge.name}: calibration overdue, so its certificate counts twice here and the report says so.
+			</p>{/if}
+		<Shape size={one} />
 		<details>
 			<summary>Where the uncertainty comes from: mostly {sources[dominantLine(one.budget).line.source]}</summary>
 			<table class="list">
@@ -202,18 +235,51 @@
 			</p>
 		</details>
 	{/each}
+	{#each unjudged as one (one.sheet.key)}
+		<p class="value">
+			{#if one.value !== undefined}<span class="figures"
+					>{formatWithUncertainty(one.value, one.budget.U, unit(one))}</span
+				>{/if}
+			<span class="soft"
+				>{one.characteristic.name}{one.value === undefined
+					? ': too few places yet to work its form out'
+					: ', 95 %; no limit of its own'}</span
+			>
+		</p>
+	{/each}
+	{#if part.judgement.figures.length > 0}
+		<table class="list figures-table">
+			<caption class="sr-only">What follows from the sizes</caption>
+			<tbody>
+				{#each part.judgement.figures as figure (figure.key)}
+					<tr>
+						<td>{figure.name}</td>
+						<td class="number" class:out={isOut(figure)}>{figureText(figure)}</td>
+						<td class="soft">{limitText(figure)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	{/if}
 	{#if bench.bench.policy.school === 'leastCost'}
 		<p class="soft basis">
 			Least expected cost is weighed over the whole set, under <a href="/jobs/{bench.bench.job.id}/decide">Decide</a>;
 			here the part is judged by its own condition.
 		</p>
 	{/if}
-	<Shape {bench} {part} />
 	<ul class="reasons">
 		{#each part.judgement.reasons as reason, index (index)}
 			<li>{reasonSentence(reason, part.station, units())}</li>
 		{/each}
 	</ul>
+	<details bind:open={opened}>
+		<summary>The arithmetic, step by step</summary>
+		{#if opened}
+			{#await import('./Arithmetic.svelte') then { default: Arithmetic }}
+				<Arithmetic input={judgeInput(bench.bench, part, matesOf(part, bench.parts))} judgement={part.judgement} />
+			{/await}
+		{/if}
+	</details>
 </section>
 
 <style>
@@ -237,6 +303,17 @@
 	.doubt {
 		color: var(--doubt);
 		font-size: 0.9rem;
+	}
+	.figures-table {
+		font-size: 0.85rem;
+		margin: 6px 0;
+	}
+	.figures-table td {
+		padding: 0.25rem 0.4rem 0.25rem 0;
+	}
+	.out {
+		color: var(--pencil);
+		font-weight: 600;
 	}
 	.reasons {
 		list-style: square;

@@ -2,7 +2,6 @@
 <script lang="ts">
 	import type { JudgedCharacteristic, Outlook } from '@exetasis/core/decide';
 	import { dimensionOf, formatProbability, formatQuantity, shownUnit } from '@exetasis/core/quantity';
-	import { discardLimit } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 
 	interface Props {
@@ -14,7 +13,7 @@
 
 	const WIDTH = 320;
 	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), units()));
-	const limit = $derived(discardLimit(judged.sheet).value);
+	const limit = $derived(judged.limit);
 	const nominal = $derived(judged.sheet.nominal);
 	const span = $derived(limit - nominal);
 	// New stands at the left, the limit at four fifths, and wear runs to the right whichever way the size goes.
@@ -31,9 +30,9 @@
 	}
 	const future = $derived(outlook && nominal + Math.sign(span) * outlook.expected);
 	// Far beyond what the strip shows: an arrow at its edge.
-	const offStrip = $derived(x(judged.worst.value) > WIDTH);
+	const offStrip = $derived(x(judged.value) > WIDTH);
 	const words = $derived(
-		`${formatQuantity(judged.worst.value, unit)}, new ${formatQuantity(nominal, unit)}, limit ${formatQuantity(limit, unit)}, ` +
+		`${formatQuantity(judged.value, unit)}, new ${formatQuantity(nominal, unit)}, limit ${formatQuantity(limit, unit)}, ` +
 			`${formatProbability(judged.conformity.probabilityBeyond)} beyond now` +
 			(outlook ? `, ${formatProbability(outlook.probability)} at the next service` : '')
 	);
@@ -44,7 +43,7 @@
 	<path class="axis" d="M0 46H{WIDTH}" />
 	<path class="tick" d="M{x(nominal)} 40V50" />
 	{#if outlook && future !== undefined}<path class="ghost" d={bell(future, outlook.u, 24)} />{/if}
-	<path class="now" d={bell(judged.worst.value, judged.budget.u, 34)} />
+	<path class="now" d={bell(judged.value, judged.budget.u, 34)} />
 	<path class="limit" d="M{x(limit)} 4V50" />
 	{#if offStrip}<path class="now" d="M{WIDTH - 16} 18L{WIDTH - 3} 26L{WIDTH - 16} 34Z" />{/if}
 	<text x={x(nominal)} y="61" text-anchor="start">new {formatQuantity(nominal, unit)}</text>

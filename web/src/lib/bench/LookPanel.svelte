@@ -70,6 +70,12 @@
 			{/each}
 		</fieldset>
 	{/if}
+	{#if part.station.surface}
+		{@const surface = part.station.surface}
+		{#await import('./SurfacePanel.svelte') then { default: SurfacePanel }}
+			<SurfacePanel {bench} {part} {surface} {locked} />
+		{/await}
+	{/if}
 	<Notes {bench} {part} {locked} />
 </section>
 

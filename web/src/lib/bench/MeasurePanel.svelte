@@ -2,11 +2,23 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { partType } from '@exetasis/core/part';
-	import { dimensionOf, formatQuantity, fromBase, parseQuantity, shownUnit, unitLabel } from '@exetasis/core/quantity';
-	import { checkPlausible } from '@exetasis/core/record';
+	import {
+		dimensionOf,
+		formatQuantity,
+		formatWithUncertainty,
+		fromBase,
+		parseQuantity,
+		shownUnit,
+		unitLabel,
+		type Unit
+	} from '@exetasis/core/quantity';
+	import { wantedSizes } from '@exetasis/core/decide';
+	import { checkPlausible, placesToRead } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
 	import type { BenchPart, BenchState } from './bench.svelte';
+	import { matesOf } from './judgeMat';
+	import { placeKey } from './place';
 	import { firstUnmeasured, type GridPlace } from './walk';
 
 	interface Props {
@@ -17,8 +29,10 @@
 		ondone: () => void;
 		/** Escape: back to the mat. */
 		onleave: () => void;
+		/** To the part that this one runs with. */
+		onmate: (place: string) => void;
 	}
-	let { bench, part, locked, ondone, onleave }: Props = $props();
+	let { bench, part, locked, ondone, onleave, onmate }: Props = $props();
 	const units = unitsInUse();
 	const id = $props.id();
 
@@ -30,21 +44,42 @@
 	// The gauge last used for an instrument stays in hand for the next part.
 	let gaugeOf = $state<Record<string, string>>({});
 
+	const next = () => firstUnmeasured(part, bench.bench.policy);
 	const place = $derived(
-		chosen ??
-			firstUnmeasured(part) ?? { characteristic: part.station.characteristics[0]?.key ?? '', station: 0, angle: 0 }
+		chosen ?? next() ?? { characteristic: part.station.characteristics[0]?.key ?? '', station: 0, angle: 0 }
 	);
 	const sheet = $derived(part.station.characteristics.find(({ key }) => key === place.characteristic));
 	const kind = $derived(partType(part.station.type).characteristics.find(({ key }) => key === place.characteristic));
 	const unit = $derived(sheet && shownUnit(dimensionOf(sheet.unit), units()));
-	const judged = $derived(part.judgement.measured.find((one) => one.sheet.key === place.characteristic));
+	const size = $derived(part.judgement.sizes.find((one) => one.sheet.key === place.characteristic));
+	const nameOf = (key: string) => partType(part.station.type).characteristics.find((one) => one.key === key)?.name;
+	// At hand: what is wanted or begun; the rest of the sheet's sizes behind a list.
+	const wanted = $derived(wantedSizes(part.station, part.record, bench.bench.policy));
+	const atHand = $derived(
+		part.station.characteristics.filter(
+			(one) =>
+				wanted.includes(one) ||
+				one.key === place.characteristic ||
+				part.judgement.sizes.some(({ sheet }) => sheet.key === one.key)
+		)
+	);
+	const others = $derived(part.station.characteristics.filter((one) => !atHand.includes(one)));
+	const formSays = {
+		runout: 'Set the dial to zero anywhere and turn the part: eccentricity is taken out of its roundness.',
+		flatness: 'O-rings out, dial set to zero anywhere: the tilt of the face is taken out.'
+	} as const;
+	const mates = $derived(
+		matesOf(part, bench.parts).flatMap(({ cell }) => bench.parts.get(placeKey(cell.station, cell.cylinder)) ?? [])
+	);
+	const shownIn = (unit: Unit) => shownUnit(dimensionOf(unit), units());
 	const gauges = $derived(kind ? bench.bench.gauges.filter((gauge) => gauge.kind === kind.instrument) : []);
 	const gauge = $derived(gauges.find((one) => one.id === (kind && gaugeOf[kind.instrument])) ?? gauges[0]);
-	const stations = $derived(sheet?.grid?.stations ?? ['']);
-	const angles = $derived(sheet?.grid?.anglesDeg ?? [0]);
+	const grid = $derived(sheet ? placesToRead(sheet) : { rows: [''], columns: [''] });
+	const gridded = $derived(grid.rows.length * grid.columns.length > 1);
+	const columns = $derived(grid.columns.length > 1);
 
 	const readAt = (station: number, angle: number) =>
-		judged?.places.find((one) => one.station === station && one.angle === angle);
+		size?.places.find((one) => one.station === station && one.angle === angle);
 
 	/** Puts the next typed character into the reading's field. */
 	export function focus(): void {
@@ -55,7 +90,7 @@
 		if (!sheet || !unit) return;
 		const parsed = parseQuantity(text, unit);
 		if (parsed.kind === 'problem') return void (problem = quantitySentence(parsed.problem));
-		const implausible = checkPlausible(parsed.base, sheet);
+		const implausible = checkPlausible(parsed.base, sheet, kind?.form);
 		if (implausible) return void (problem = refusalSentence(implausible, units()));
 		const warmth = temperature.trim() === '' ? undefined : parseQuantity(temperature, units().temperature);
 		if (warmth?.kind === 'problem') return void (problem = `Temperature: ${quantitySentence(warmth.problem)}`);
@@ -73,12 +108,12 @@
 		text = problem = '';
 		chosen = undefined;
 		await tick();
-		if (!firstUnmeasured(part)) ondone();
+		if (!next()) ondone();
 	}
 
 	function onkeydown(event: KeyboardEvent) {
 		if (event.key === 'Escape') onleave();
-		else if (event.key === 'Enter' && text.trim() === '' && !firstUnmeasured(part)) ondone();
+		else if (event.key === 'Enter' && text.trim() === '' && !next()) ondone();
 		else if (event.key === 'Enter') void take();
 		else return;
 		event.preventDefault();
@@ -103,23 +138,40 @@
 	{:else}
 		{#if part.station.characteristics.length > 1}
 			<div class="row" role="group" aria-label="What to measure">
-				{#each part.station.characteristics as one (one.key)}
+				{#each atHand as one (one.key)}
 					<button
 						type="button"
 						class="press small"
 						aria-pressed={one.key === sheet.key}
 						onclick={() => (chosen = { characteristic: one.key, station: 0, angle: 0 })}
 					>
-						{partType(part.station.type).characteristics.find(({ key }) => key === one.key)?.name}
+						{nameOf(one.key)}
 					</button>
 				{/each}
+				{#if others.length > 0}
+					<label class="field others" for="{id}-other"
+						><span class="sr-only">Measure something else</span>
+						<select
+							id="{id}-other"
+							value=""
+							onchange={(event) => {
+								chosen = { characteristic: event.currentTarget.value, station: 0, angle: 0 };
+								event.currentTarget.value = '';
+							}}
+						>
+							<option value="">Something else …</option>
+							{#each others as one (one.key)}<option value={one.key}>{nameOf(one.key)}</option>{/each}
+						</select>
+					</label>
+				{/if}
 			</div>
 		{/if}
+		{#if kind.form}<p class="soft hint">{formSays[kind.form]}</p>{/if}
 		<div class="take">
 			<label class="field" for="{id}-reading">
 				<span
-					>{kind.name}{place && sheet.grid
-						? `, ${stations[place.station].toLowerCase()}, ${angles[place.angle]}°`
+					>{kind.name}{gridded ? `, ${grid.rows[place.station].toLowerCase()}` : ''}{columns
+						? `, ${grid.columns[place.angle]}`
 						: ''}</span
 				>
 				<input
@@ -127,7 +179,9 @@
 					class="figures"
 					inputmode="decimal"
 					autocomplete="off"
-					placeholder="{fromBase(sheet.nominal, unit).toFixed(unit === 'in' ? 4 : 2)} {unitLabel(unit)}"
+					placeholder="{kind.form ? '0' : fromBase(sheet.nominal, unit).toFixed(unit === 'in' ? 4 : 2)} {unitLabel(
+						unit
+					)}"
 					bind:this={input}
 					bind:value={text}
 					{onkeydown}
@@ -171,49 +225,75 @@
 		{#if gauge?.facts.overdue}<p class="wrong">
 				This gauge’s calibration is overdue: usable, but its certificate counts with twice its uncertainty.
 			</p>{/if}
-		<table class="places">
-			{#if sheet.grid}
-				<thead>
-					<tr
-						><td></td>{#each angles as angle (angle)}<th scope="col" class="figures">{angle}°</th>{/each}</tr
-					>
-				</thead>
-			{/if}
-			<tbody>
-				{#each stations as name, station (station)}
-					<tr>
-						<th scope="row">{name || kind.name}</th>
-						{#each angles as angle, at (at)}
-							{@const read = readAt(station, at)}
-							{@const next = place.station === station && place.angle === at}
-							<td>
-								<button
-									type="button"
-									class="place figures"
-									class:next
-									aria-label="{name || kind.name} {sheet.grid ? `${angle}°` : ''}: {read
-										? formatQuantity(read.value, unit)
-										: 'no reading'}"
-									onclick={() => again(station, at)}
-								>
-									{#if read}
-										{formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
-											>{/if}
-										{#if read.outlier !== undefined}<span
-												class="doubt"
-												title="One reading does not fit the others: read it again">≠</span
-											>{/if}
-									{:else if next}▸{:else}·{/if}
-								</button>
-							</td>
-						{/each}
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="grid">
+			<table class="places">
+				{#if columns}
+					<thead>
+						<tr
+							><td></td>{#each grid.columns as column (column)}<th scope="col" class="figures">{column}</th>{/each}</tr
+						>
+					</thead>
+				{/if}
+				<tbody>
+					{#each grid.rows as name, station (station)}
+						<tr>
+							<th scope="row">{name || kind.name}</th>
+							{#each grid.columns as column, at (at)}
+								{@const read = readAt(station, at)}
+								{@const isNext = place.station === station && place.angle === at}
+								<td>
+									<button
+										type="button"
+										class="place figures"
+										class:narrow={grid.columns.length > 3}
+										class:next={isNext}
+										aria-label="{name || kind.name} {columns ? column : ''}: {read
+											? formatQuantity(read.value, unit)
+											: 'no reading'}"
+										onclick={() => again(station, at)}
+									>
+										{#if read}
+											{grid.columns.length > 3
+												? formatQuantity(read.value, unit).split('\u00a0')[0]
+												: formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup
+													>×{read.readings.length}</sup
+												>{/if}
+											{#if read.outlier !== undefined}<span
+													class="doubt"
+													title="One reading does not fit the others: read it again">≠</span
+												>{/if}
+										{:else if isNext}▸{:else}·{/if}
+									</button>
+								</td>
+							{/each}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		{#if part.record.readings.length > 0 && !locked}
 			<button type="button" class="press small" onclick={withdrawLast}>Take last reading back</button>
 		{/if}
+		{#each mates as mate (mate.cell.part)}
+			{@const sizes = mate.judgement.sizes.filter(({ value }) => value !== undefined)}
+			<p class="mate" class:doubt={sizes.length === 0}>
+				Runs with
+				<button
+					type="button"
+					class="press small"
+					onclick={() => onmate(placeKey(mate.cell.station, mate.cell.cylinder))}>{mate.station.name}</button
+				>
+				{#if sizes.length > 0}<span class="figures"
+						>{sizes
+							.slice(0, 2)
+							.map(
+								({ characteristic, value, budget, sheet }) =>
+									`${characteristic.name.toLowerCase()} ${formatWithUncertainty(value!, budget.U, shownIn(sheet.unit))}`
+							)
+							.join('; ')}</span
+					>{:else}not measured in this rebuild yet{/if}
+			</p>
+		{/each}
 	{/if}
 </section>
 
@@ -248,6 +328,30 @@
 		border: 1px solid var(--line);
 		background: var(--paper);
 		font-size: 0.88rem;
+	}
+	.place.narrow {
+		min-width: 52px;
+		font-size: 0.78rem;
+	}
+	.grid {
+		overflow-x: auto;
+	}
+	.hint {
+		font-size: 0.84rem;
+	}
+	.others {
+		min-width: 11rem;
+	}
+	.others select {
+		font-size: 0.85rem;
+	}
+	.mate {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem 0.5rem;
+		font-size: 0.86rem;
+		margin-top: 8px;
 	}
 	.place.next {
 		border: 2px solid var(--mark);

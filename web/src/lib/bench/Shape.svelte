@@ -1,64 +1,52 @@
-<!-- @component The shape that a gridded diameter has worn to, and the fit to the part it runs with, as measured in this rebuild. -->
+<!-- @component The shape that a part has worn to, from all its readings: ovality, taper, roundness, cylindricity, flatness. -->
 <script lang="ts">
-	import { diameterForm, fitOf } from '@exetasis/core/measure';
+	import { wornShape, type MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { formatDifference, shownUnit } from '@exetasis/core/quantity';
-	import type { JudgedCharacteristic } from '@exetasis/core/decide';
+	import { placesToRead } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
-	import type { BenchPart, BenchState } from './bench.svelte';
-	import { placeKey } from './place';
 
 	interface Props {
-		bench: BenchState;
-		part: BenchPart;
+		size: MeasuredCharacteristic;
 	}
-	let { bench, part }: Props = $props();
+	let { size }: Props = $props();
 	const units = unitsInUse();
 	const unit = $derived(shownUnit('length', units()));
+	const shape = $derived(wornShape(size));
+	const station = (index: number) => placesToRead(size.sheet).rows[index].toLowerCase();
+	const both = ({ leastSquares, minimumZone }: { leastSquares: number; minimumZone: number }) =>
+		`${formatDifference(minimumZone, unit)} (least squares ${formatDifference(leastSquares, unit)})`;
 
-	const sizeOf = (one: BenchPart | undefined, key: string): JudgedCharacteristic | undefined =>
-		one?.judgement.measured.find(({ sheet }) => sheet.key === key);
-	const measured = ({ worst, budget }: JudgedCharacteristic) => ({ value: worst.value, u: budget.u, dof: budget.dof });
-
-	const diameter = $derived(sizeOf(part, 'diameter'));
-	const form = $derived(diameter?.sheet.grid && diameterForm(diameter.places));
-	const stationName = (index: number) => diameter?.sheet.grid?.stations[index].toLowerCase() ?? '';
-
-	// A lip on its plunger: two measured sizes, never the sheet's nominal one.
-	const mate = $derived(
-		part.station.mate ? bench.parts.get(placeKey(part.station.mate, part.cell.cylinder)) : undefined
-	);
-	const lip = $derived(sizeOf(part, 'insideDiameter'));
-	const plunger = $derived(sizeOf(mate, 'diameter'));
-	const fit = $derived(lip && plunger && fitOf(measured(plunger), measured(lip)));
+	const lines = $derived([
+		...(shape.ovality
+			? [['Ovality', `${formatDifference(shape.ovality.value, unit)}, ${station(shape.ovality.station)}`]]
+			: []),
+		...(shape.taper
+			? [['Taper', `${formatDifference(shape.taper.value, unit)}, thinnest: ${station(shape.taper.thinnest)}`]]
+			: []),
+		...(shape.roundness ? [['Roundness', `${both(shape.roundness)}, ${station(shape.roundness.station)}`]] : []),
+		...(shape.cylindricity ? [['Cylindricity', both(shape.cylindricity)]] : []),
+		...(shape.flatness ? [['Flatness', both(shape.flatness)]] : [])
+	]);
 </script>
 
-{#if form?.ovality || form?.taper}
-	<p class="soft">
-		{#if form.ovality}Ovality <span class="figures">{formatDifference(form.ovality.value, unit)}</span> at the {stationName(
-				form.ovality.station
-			)}.{/if}
-		{#if form.taper}Taper <span class="figures">{formatDifference(form.taper.value, unit)}</span>, thinnest at the {stationName(
-				form.taper.thinnest
-			)}.{/if}
-	</p>
-{/if}
-{#if fit && mate}
-	<p>
-		{fit.interference >= 0 ? 'Presses on its plunger by' : 'Stands off its plunger by'}
-		<span class="figures">{formatDifference(Math.abs(fit.interference), unit)} ± {formatDifference(fit.U, unit)}</span>,
-		both as measured now.
-	</p>
-{:else if lip && mate}
-	<p class="doubt">
-		Its mate, the {mate.station.name.toLowerCase()}, is not measured yet: the fit between the two is not known.
-	</p>
+{#if lines.length > 0}
+	<dl>
+		{#each lines as [name, says] (name)}
+			<dt>{name}</dt>
+			<dd class="figures">{says}</dd>
+		{/each}
+	</dl>
 {/if}
 
 <style>
-	p {
-		font-size: 0.88rem;
+	dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 0 0.7rem;
+		font-size: 0.86rem;
+		margin: 4px 0;
 	}
-	.doubt {
-		color: var(--doubt);
+	dt {
+		color: var(--ink-soft);
 	}
 </style>

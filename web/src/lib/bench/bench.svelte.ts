@@ -6,23 +6,18 @@ import {
 	isLookedAt,
 	standingDecision,
 	stationsInScope,
-	untouched,
 	type Entry,
 	type EntryOf,
 	type PartRecord,
 	type Station
 } from '@exetasis/core/record';
-import type { Bench, MatCell } from '$lib/server/jobs';
-import { judgeInput } from './judgeInput';
+import type { Bench } from '$lib/server/jobs';
+import { judgeInput, judgeMat, type JudgedPart, type LaidPart } from './judgeMat';
 import { placeKey } from './place';
 import { Outbox, type Refusal } from './outbox.svelte';
 
 /** One part on the mat with all that is known and judged of it. */
-export interface BenchPart {
-	readonly cell: MatCell;
-	readonly station: Station;
-	readonly record: PartRecord;
-	readonly judgement: Judgement;
+export interface BenchPart extends JudgedPart {
 	readonly looked: boolean;
 }
 
@@ -38,13 +33,22 @@ export class BenchState {
 	refusals = $state.raw<readonly Refusal[]>([]);
 
 	readonly log = $derived(fold(this.#entries.values()));
-	readonly #judged = new Map<string, BenchPart>();
+	readonly #judged = new Map<string, { part: LaidPart; mates: readonly LaidPart[]; judgement: Judgement }>();
+	#shown: ReadonlyMap<string, BenchPart> = new Map();
 
-	/** All parts of the mat by place. Only parts whose record has changed are judged anew. */
+	/** All parts of the mat by place. What has not changed stays the very same object, so that only its cell is drawn anew. */
 	readonly parts = $derived.by(() => {
-		const parts = new Map<string, BenchPart>();
-		for (const cell of this.bench.cells) parts.set(placeKey(cell.station, cell.cylinder), this.#partOf(cell));
-		return parts as ReadonlyMap<string, BenchPart>;
+		const judged = judgeMat(this.bench, this.log.parts, (part, mates) => this.#judge(part, mates));
+		const before = this.#shown;
+		this.#shown = new Map(
+			judged.map((part) => {
+				const place = placeKey(part.cell.station, part.cell.cylinder);
+				const known = before.get(place);
+				const same = known && known.judgement === part.judgement && sameRecord(known.record, part.record);
+				return [place, same ? known : { ...part, looked: isLookedAt(part.record) }];
+			})
+		);
+		return this.#shown;
 	});
 
 	constructor(bench: Bench, user: string) {
@@ -55,15 +59,17 @@ export class BenchState {
 		this.outbox = new Outbox(bench.job.id, user, (refusal) => this.#refused(refusal));
 	}
 
-	#partOf(cell: MatCell): BenchPart {
-		const record = this.log.parts.get(cell.part) ?? untouched;
-		const before = this.#judged.get(cell.part);
-		if (before && sameRecord(before.record, record)) return before;
-		const station = this.stations.find(({ key }) => key === cell.station)!;
-		const judgement = judge(judgeInput(this.bench, cell, station, record));
-		const part = { cell, station, record, judgement, looked: isLookedAt(record) };
-		this.#judged.set(cell.part, part);
-		return part;
+	// A part is judged anew only where its own record or a mate's has changed.
+	#judge(part: LaidPart, mates: readonly LaidPart[]): Judgement {
+		const before = this.#judged.get(part.cell.part);
+		const same =
+			before &&
+			sameRecord(before.part.record, part.record) &&
+			before.mates.every((mate, i) => sameRecord(mate.record, mates[i].record));
+		if (same) return before.judgement;
+		const judgement = judge(judgeInput(this.bench, part, mates));
+		this.#judged.set(part.cell.part, { part, mates, judgement });
+		return judgement;
 	}
 
 	/** Follows the job: unsent entries of an earlier page first, then what others add. Call the result to stop. */
@@ -141,8 +147,8 @@ export const verdictOf = ({ record, judgement }: BenchPart) =>
 	standingDecision(record)?.payload.verdict ?? judgement.verdict;
 
 function sameRecord(a: PartRecord, b: PartRecord): boolean {
-	const ids = ({ findings, clean, readings, decisions, notes }: PartRecord) =>
-		[...findings, ...(clean ? [clean] : []), ...readings, ...decisions, ...notes].map(({ id }) => id).join();
+	const ids = ({ findings, clean, readings, marks, decisions, notes }: PartRecord) =>
+		[...findings, ...(clean ? [clean] : []), ...readings, ...marks, ...decisions, ...notes].map(({ id }) => id).join();
 	return a === b || ids(a) === ids(b);
 }
 

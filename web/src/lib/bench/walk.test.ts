@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { defaultPolicy } from '@exetasis/core/decide';
 import { readSheet, stationsInScope, untouched, type ModelSheet } from '@exetasis/core/record';
 import type { BenchPart } from './bench.svelte';
 import { firstUnmeasured, step, walkingOrder } from './walk';
@@ -36,29 +37,35 @@ describe('step', () => {
 });
 
 describe('firstUnmeasured', () => {
-	const part = (key: string, record: object) =>
-		({
-			station: sheet.stations.find((one) => one.key === key)!,
-			record: { ...untouched, ...record }
-		}) as unknown as BenchPart;
+	const next = (key: string, record: object) =>
+		firstUnmeasured(
+			{
+				station: sheet.stations.find((one) => one.key === key)!,
+				record: { ...untouched, ...record }
+			} as unknown as BenchPart,
+			defaultPolicy
+		);
 	const reading = (characteristic: string, station: number, angle: number) => ({
 		payload: { characteristic, station, angle }
 	});
+	const findings = (pattern: string) => [{ payload: { pattern } }];
 	it('walks the grid angle by angle, station by station', () => {
-		expect(firstUnmeasured(part('plunger', {}))).toEqual({ characteristic: 'diameter', station: 0, angle: 0 });
+		expect(next('plunger', {})).toEqual({ characteristic: 'diameter', station: 0, angle: 0 });
 		const readings = [reading('diameter', 0, 0), reading('diameter', 0, 1)];
-		expect(firstUnmeasured(part('plunger', { readings }))).toEqual({
-			characteristic: 'diameter',
-			station: 1,
-			angle: 0
-		});
+		expect(next('plunger', { readings })).toEqual({ characteristic: 'diameter', station: 1, angle: 0 });
 	});
 	it('asks for sizes on suspicion only where there is one', () => {
-		expect(firstUnmeasured(part('maleAdapter', {}))).toBeUndefined();
-		expect(firstUnmeasured(part('maleAdapter', { findings: [{}] }))).toMatchObject({ characteristic: 'bore' });
+		expect(next('maleAdapter', {})).toBeUndefined();
+		expect(next('maleAdapter', { findings: findings('nick') })).toMatchObject({ characteristic: 'bore' });
 	});
+	it('leads through a face that somebody has begun', () =>
+		expect(
+			next('manifold', {
+				readings: [...[0, 1, 2, 3, 4, 5].map((line) => reading('flatness', line, 0)), reading('faceHeights', 0, 0)]
+			})
+		).toEqual({ characteristic: 'faceHeights', station: 0, angle: 1 }));
 	it('has nothing to ask of a part that is not measured, or is', () => {
-		expect(firstUnmeasured(part('wick', { findings: [{}] }))).toBeUndefined();
-		expect(firstUnmeasured(part('packing', { readings: [reading('insideDiameter', 0, 0)] }))).toBeUndefined();
+		expect(next('wick', { findings: findings('soiled') })).toBeUndefined();
+		expect(next('packing', { readings: [reading('insideDiameter', 0, 0)] })).toBeUndefined();
 	});
 });

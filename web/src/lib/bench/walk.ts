@@ -1,4 +1,5 @@
-import type { SheetCharacteristic, Station } from '@exetasis/core/record';
+import { wantedSizes, type Policy } from '@exetasis/core/decide';
+import { placesToRead, type SheetCharacteristic, type Station } from '@exetasis/core/record';
 import type { BenchPart } from './bench.svelte';
 import { placeKey } from './place';
 
@@ -9,19 +10,20 @@ export interface GridPlace {
 	readonly angle: number;
 }
 
-const placesOf = ({ key, grid }: SheetCharacteristic): GridPlace[] =>
-	(grid?.stations ?? ['']).flatMap((_, station) =>
-		(grid?.anglesDeg ?? [0]).map((_, angle) => ({ characteristic: key, station, angle }))
-	);
+const gridOf = (sheet: SheetCharacteristic): GridPlace[] => {
+	const { rows, columns } = placesToRead(sheet);
+	return rows.flatMap((_, station) => columns.map((_, angle) => ({ characteristic: sheet.key, station, angle })));
+};
 
-/** The next place without a reading, in walking order; sizes that are asked only on suspicion count once there is one. */
-export function firstUnmeasured({ station, record }: BenchPart): GridPlace | undefined {
-	const suspicious = record.findings.length > 0;
-	const asked = station.characteristics.filter(({ when }) => when === 'always' || suspicious);
+/** The next place without a reading, in walking order: of what is wanted, and of any grid that somebody has begun. */
+export function firstUnmeasured({ station, record }: BenchPart, policy: Policy): GridPlace | undefined {
+	const begun = new Set(record.readings.map(({ payload }) => payload.characteristic));
+	const wanted = wantedSizes(station, record, policy);
+	const asked = station.characteristics.filter((sheet) => wanted.includes(sheet) || begun.has(sheet.key));
 	const taken = new Set(
 		record.readings.map(({ payload }) => `${payload.characteristic}/${payload.station}/${payload.angle}`)
 	);
-	return asked.flatMap(placesOf).find((place) => !taken.has(`${place.characteristic}/${place.station}/${place.angle}`));
+	return asked.flatMap(gridOf).find((place) => !taken.has(`${place.characteristic}/${place.station}/${place.angle}`));
 }
 
 /** The places of the mat in walking order: what there is one of, then cylinder by cylinder along the stack. */

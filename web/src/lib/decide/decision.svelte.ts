@@ -1,6 +1,13 @@
 import { wrap, type Remote } from 'comlink';
-import { INTERVALS, type School, type WholeDecision, type WholeInput } from '@exetasis/core/decide';
-import { judgeInput } from '$lib/bench/judgeInput';
+import {
+	INTERVALS,
+	type JudgeInput,
+	type Policy,
+	type School,
+	type WholeDecision,
+	type WholeInput
+} from '@exetasis/core/decide';
+import { judgeInput, matesOf } from '$lib/bench/judgeMat';
 import type { BenchState } from '$lib/bench/bench.svelte';
 import type { DecideWorker } from '$lib/workers/decide.worker';
 
@@ -11,6 +18,8 @@ export class DecisionState {
 	readonly #bench: BenchState;
 	hours = $state(0);
 	school = $state<School>('renewSoft');
+	/** Whether valves go singly, by cylinder or as a set: tried here, kept under Shop. */
+	valves = $state<Policy['valves']>('singly');
 	decision = $state.raw<WholeDecision>();
 	interval = $state.raw<Interval>();
 	#worker: Worker | undefined;
@@ -25,17 +34,27 @@ export class DecisionState {
 			Math.abs(b - policy.intervalHours) < Math.abs(a - policy.intervalHours) ? b : a
 		);
 		this.school = policy.school;
+		this.valves = policy.valves;
 	}
+
+	/** The shop's rules with what is tried out here. */
+	readonly policy = $derived.by((): Policy => ({
+		...this.#bench.bench.policy,
+		intervalHours: this.hours,
+		school: this.school,
+		valves: this.valves
+	}));
 
 	readonly #input = $derived.by((): WholeInput => {
 		const { bench, parts } = this.#bench;
 		return {
-			parts: [...parts.values()].map(({ cell, station, record }) => {
-				const { policy: _policy, ...input } = judgeInput(bench, cell, station, record);
-				return { id: cell.part, input };
+			parts: [...parts.values()].map((part) => {
+				const { policy: _policy, ...input } = judgeInput(bench, part, matesOf(part, parts));
+				return { id: part.cell.part, cylinder: part.cell.cylinder, input };
 			}),
 			policy: bench.policy,
-			openingCost: bench.sheet.openingCost
+			openingCost: bench.sheet.openingCost,
+			unit: bench.sheet.unit
 		};
 	});
 
@@ -48,7 +67,7 @@ export class DecisionState {
 
 	/** Works the set out for the hours and the school as they stand; while it does, only the last change waits. */
 	async decide(): Promise<void> {
-		const input = { ...this.#input, policy: { ...this.#input.policy, intervalHours: this.hours, school: this.school } };
+		const input = { ...this.#input, policy: this.policy };
 		if (this.#busy) return void (this.#again = true);
 		this.#busy = true;
 		try {
@@ -64,6 +83,15 @@ export class DecisionState {
 
 	/** Finds the most economic interval; it does not depend on the slider. */
 	async findInterval(): Promise<void> {
-		this.interval = await this.#remote?.economicInterval(this.#input);
+		const { valves } = this;
+		this.interval = await this.#remote?.economicInterval({
+			...this.#input,
+			policy: { ...this.#input.policy, valves }
+		});
+	}
+
+	/** What one part's verdict rests on, under the rules as they are tried here. */
+	inputOf(id: string): JudgeInput {
+		return { ...this.#input.parts.find((part) => part.id === id)!.input, policy: this.policy };
 	}
 }

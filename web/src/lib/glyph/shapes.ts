@@ -98,5 +98,102 @@ export const shapes: Readonly<Record<PartTypeKey, readonly Shape[]>> = {
 		{ d: 'M12 43H34V34L28 29H12Z', hatch: 'metal' },
 		{ d: 'M18 5V9H23V5M18 43V39H23V43' },
 		{ d: 'M6 24H40' }
+	],
+	cage: [
+		{ d: 'M10 8H38V13H34V35H38V40H10V35H14V13H10Z M18 13V35H30V13Z', hatch: 'plastic' },
+		{ d: 'M22 13V35M26 13V35' }
+	],
+	conicalWasher: [
+		{ d: 'M16 5H22L30 18H24Z', hatch: 'metal' },
+		{ d: 'M16 43H22L30 30H24Z', hatch: 'metal' },
+		{ d: 'M8 24H40' }
+	],
+	cotterPin: [{ d: 'M6 24A6 6 0 1 1 16 20H42V23.5H15A3.6 3.6 0 1 0 15 24.5H38V28H16A6 6 0 0 1 6 24Z', hatch: 'metal' }],
+	crossheadBore: [
+		{ d: 'M3 4H45V12H3Z', hatch: 'metal' },
+		{ d: 'M3 44H45V36H3Z', hatch: 'metal' },
+		{ d: 'M14 15H32V33H14Z' },
+		{ d: 'M3 24H45' }
+	],
+	cup: [
+		{ d: 'M10 5 15 8V20H34V14H26L21 5Z', hatch: 'elastomer' },
+		{ d: 'M10 43 15 40V28H34V34H26L21 43Z', hatch: 'elastomer' },
+		{ d: 'M6 24H42' }
+	],
+	cylinder: [
+		{ d: 'M5 8H12V5H18V8H40V14H5Z', hatch: 'ceramic' },
+		{ d: 'M5 40H12V43H18V40H40V34H5Z', hatch: 'ceramic' },
+		{ d: 'M2 24H45' }
+	],
+	diaphragm: [{ d: 'M22 4H27V12C16 16 16 32 27 36V44H22V38C8 32 8 16 22 10Z', hatch: 'elastomer' }, { d: 'M8 24H42' }],
+	flatSeal: [
+		{ d: 'M20 8H28V16H20Z', hatch: 'elastomer' },
+		{ d: 'M20 32H28V40H20Z', hatch: 'elastomer' },
+		{ d: 'M10 24H38' }
+	],
+	guide: [
+		{ d: 'M10 6H38V12H34V18H10Z', hatch: 'plastic' },
+		{ d: 'M10 42H38V36H34V30H10Z', hatch: 'plastic' },
+		{ d: 'M24 6V9H29V6M24 42V39H29V42' },
+		{ d: 'M5 24H43' }
+	],
+	oilSeal: [
+		{ d: 'M34 4V17H29V9H20L15 18 12 16 18 4Z', hatch: 'elastomer' },
+		{ d: 'M34 44V31H29V39H20L15 30 12 32 18 44Z', hatch: 'elastomer' },
+		{ d: 'M19 14m-1.8 0a1.8 1.8 0 1 0 3.6 0a1.8 1.8 0 1 0-3.6 0', hatch: 'garter' },
+		{ d: 'M19 34m-1.8 0a1.8 1.8 0 1 0 3.6 0a1.8 1.8 0 1 0-3.6 0', hatch: 'garter' },
+		{ d: 'M8 24H42' }
+	],
+	piston: [
+		{ d: 'M13 6H30V16H37V20H13Z', hatch: 'metal' },
+		{ d: 'M13 42H30V32H37V28H13Z', hatch: 'metal' },
+		{ d: 'M8 24H42' }
+	],
+	regulatorPacking: [
+		{ d: 'M16 8H24V18H16ZM26 8H34V18H26Z', hatch: 'fibre' },
+		{ d: 'M16 30H24V40H16ZM26 30H34V40H26Z', hatch: 'fibre' },
+		{ d: 'M6 21H42M6 27H42' }
+	],
+	regulatorSeat: [
+		{ d: 'M16 6H34V20H28V16H16Z', hatch: 'metal' },
+		{ d: 'M16 42H34V28H28V32H16Z', hatch: 'metal' },
+		{ d: 'M8 24H40' }
+	],
+	regulatorStem: [{ d: 'M5 19H12V15H20V21H43V27H20V33H12V29H5Z', hatch: 'metal' }, { d: 'M34 21V27M38 21V27' }],
+	rod: [{ d: 'M4 20H30V15H43V33H30V28H4Z', hatch: 'metal' }, { d: 'M9 20V28M13 20V28' }, { d: 'M2 24H46' }],
+	ropePacking: [
+		{ d: 'M11 7H19V17H11ZM20 7H28V17H20ZM29 7H37V17H29Z', hatch: 'fibre' },
+		{ d: 'M11 31H19V41H11ZM20 31H28V41H20ZM29 31H37V41H29Z', hatch: 'fibre' },
+		{ d: 'M13 7 17 17M26 31 22 41' },
+		{ d: 'M6 24H42' }
+	],
+	sealingWasher: [
+		{ d: 'M21 8C24 5 27 8 27 8V18C24 20 21 18 21 18Z', hatch: 'metal' },
+		{ d: 'M21 30C24 28 27 30 27 30V40C24 43 21 40 21 40Z', hatch: 'metal' },
+		{ d: 'M10 24H38' }
+	],
+	shim: [
+		{ d: 'M20 6H22V18H20ZM24 6H26V18H24ZM28 6H30V18H28Z', hatch: 'metal' },
+		{ d: 'M20 30H22V42H20ZM24 30H26V42H24ZM28 30H30V42H28Z', hatch: 'metal' },
+		{ d: 'M10 24H40' }
+	],
+	sleeve: [
+		{ d: 'M5 11H43V16H38V18H5Z', hatch: 'ceramic' },
+		{ d: 'M5 37H43V32H38V30H5Z', hatch: 'ceramic' },
+		{ d: 'M2 24H46' }
+	],
+	spacer: [
+		{ d: 'M9 8H28V12H40V18H9Z', hatch: 'metal' },
+		{ d: 'M9 40H28V36H40V30H9Z', hatch: 'metal' },
+		{ d: 'M4 24H44' }
+	],
+	springRetainer: [
+		{ d: 'M10 7H16V20H36V28H16V41H10Z', hatch: 'plastic' },
+		{ d: 'M16 12H34M16 36H34' },
+		{ d: 'M5 24H43' }
+	],
+	valvePlate: [
+		{ d: 'M18 3H30V9H18ZM18 17H30V31H18ZM18 39H30V45H18Z', hatch: 'metal' },
+		{ d: 'M18 9V17M30 9V17M18 31V39M30 31V39' }
 	]
 };

@@ -1,23 +1,22 @@
 import { v7 as uuidv7 } from 'uuid';
-import { endReason, judge, type Policy, type ShopGauge } from '@exetasis/core/decide';
+import { endReason, type Policy, type ShopGauge } from '@exetasis/core/decide';
 import {
 	fold,
 	standingDecision,
 	stationsInScope,
-	untouched,
 	type Entry,
 	type ModelSheet,
 	type Scope
 } from '@exetasis/core/record';
-import { judgeInput } from '../bench/judgeInput';
+import { judgeMat } from '../bench/judgeMat';
 import { entriesOf } from './benchLog';
 import type { Duty } from './db/models';
 import { inTransaction, row, rows, type ShopScope } from './db/query';
+import { fleetOf, type FleetKnowledge } from './fleet';
 import { gaugesOf } from './gauges';
 import { fillEmptyPlaces, layOut, replaceParts, type Replacement } from './parts';
 import { newestSheet } from './sheets';
 import { peopleOf, policyOf } from './shops';
-import { wearOf, type ModelWear } from './wear';
 
 /** What is asked when a pump comes in. Hours as the meter shows them. */
 export interface Arrival {
@@ -151,8 +150,8 @@ export interface Bench {
 	readonly gauges: ShopGauge[];
 	readonly policy: Policy;
 	readonly people: Record<string, string>;
-	/** How parts of this model wear in this shop, by "station/characteristic". */
-	readonly wear: ModelWear;
+	/** How parts of this model wear and end in this shop. */
+	readonly fleet: FleetKnowledge;
 }
 
 export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | undefined> {
@@ -180,7 +179,7 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 		gauges,
 		policy: await policyOf(scope),
 		people: await peopleOf(scope),
-		wear: await wearOf(scope, sheet, gauges)
+		fleet: await fleetOf(scope, sheet, gauges)
 	};
 }
 
@@ -238,19 +237,15 @@ export function release(scope: ShopScope, userId: string, jobId: string, at = ne
 
 /** Who is to go and who to stay, by the decisions that stand. */
 function outcome(bench: Bench): { undecided: Undecided[]; replaced: Replacement[] } {
-	const state = fold(bench.entries);
 	const undecided: Undecided[] = [];
 	const replaced: Replacement[] = [];
-	for (const cell of bench.cells) {
+	for (const { cell, station, record, judgement } of judgeMat(bench, fold(bench.entries).parts)) {
 		const { part, station: key, cylinder } = cell;
-		const record = state.parts.get(part) ?? untouched;
 		const verdict = standingDecision(record)?.payload.verdict;
 		if (verdict !== 'reuse' && verdict !== 'replace') {
 			undecided.push({ station: key, cylinder, why: verdict ? 'lookAgain' : 'noDecision' });
 		} else if (verdict === 'replace') {
-			const station = bench.sheet.stations.find((one) => one.key === key)!;
-			const judgement = judge(judgeInput(bench, cell, station, record));
-			replaced.push({ part, station: key, type: station.type, cylinder, endReason: endReason(judgement) });
+			replaced.push({ part, station: key, type: station.type, cylinder, endReason: endReason(judgement, station) });
 		}
 	}
 	return { undecided, replaced };

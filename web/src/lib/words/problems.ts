@@ -57,6 +57,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return 'The sheet has no such place to measure.';
 		case 'wrongUnit':
 			return `${problem.typed} does not measure this; expected is ${problem.expected}.`;
+		case 'markOffSurface':
+			return `The mark does not lie on the surface of the ${problem.part}. Paint it again.`;
 		case 'overruleWithoutReason':
 			return 'Overruling the proposal needs a reason: write why, then decide again.';
 		case 'unknownStep':

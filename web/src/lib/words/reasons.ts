@@ -1,4 +1,4 @@
-import type { Reason } from '@exetasis/core/decide';
+import type { CustomKind, Reason } from '@exetasis/core/decide';
 import { partType, patternName, type Severity } from '@exetasis/core/part';
 import {
 	formatDifference,
@@ -23,6 +23,14 @@ export const verdictName: Readonly<Record<Verdict | 'open', string>> = {
 	replace: 'Replace',
 	lookAgain: 'Look again',
 	open: 'Not looked at'
+};
+
+export const customName: Readonly<Record<CustomKind, string>> = {
+	plungerRings: 'Rings at the plunger',
+	valveRings: 'Rings under the valves',
+	otherRings: 'Other rings and gaskets',
+	plungerWashers: 'Washers at the plunger',
+	seatsAndSprings: 'Valve seats and springs'
 };
 
 /** The sentence for one reason, in this person's units. */
@@ -69,6 +77,32 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			const used = `${size.by(Math.max(0, reason.worn))} worn of ${size.by(reason.allowance)} in ${formatNumber(reason.hours)} h`;
 			return `${used}; ${formatProbability(reason.probability)} chance of passing the limit in ${formatNumber(reason.interval)} h.`;
 		}
+		case 'customRenewed':
+			return `${customName[reason.kind]}: your shop always renews these, whatever they look like.`;
+		case 'customInspected':
+			return `${customName[reason.kind]}: your shop inspects these and keeps what passes.`;
+		case 'withItsSet':
+			return `Goes with its set: ${reason.station.toLowerCase()}${reason.cylinder ? `, cylinder ${reason.cylinder}` : ''} is replaced.`;
+		case 'figureBeyond':
+		case 'figureTooClose': {
+			const unit = shownUnit(dimensionOf(reason.unit), preference);
+			const sure = reason.U === undefined ? '' : ` ± ${formatDifference(reason.U, unit)}`;
+			const says = reason.code === 'figureBeyond' ? 'is beyond' : 'is too close to call against';
+			return `${reason.figure}: ${formatQuantity(reason.value, unit)}${sure} ${says} ${formatQuantity(reason.limit, unit)}.`;
+		}
+		case 'mixedUp':
+			return `Its sizes are those of the ${reason.likeliest.toLowerCase()} (${formatProbability(reason.odds)} sure): it does not belong here.`;
+		case 'noneOfThem':
+			return `Its sizes fit none of the sheet’s parts of this kind (${formatProbability(reason.fits)} chance for a sound one): a wrong part.`;
+		case 'cannotTell':
+			return `Its sizes do not tell which of the sheet’s look-alikes it is; likeliest the ${reason.likeliest.toLowerCase()} (${formatProbability(reason.odds)}). Measure more of it.`;
+		case 'mateUnmeasured':
+			return `It runs with the ${reason.mate.toLowerCase()}, which is not measured yet: measure it before this one is kept.`;
+		case 'mateReplaced':
+			return `Its mate, the ${reason.mate.toLowerCase()}, is replaced: a worn part beside a new one wears it out early.`;
+		case 'likelyToFail':
+		case 'otherRisk':
+			return `${formatProbability(reason.probability)} chance that something other than measured wear ends it in ${formatNumber(reason.interval)} h, from ${reason.events} such end${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives on record.`;
 		case 'unmeasured': {
 			const { name } = sizeOf(reason.characteristic);
 			return reason.placesLeft === 1

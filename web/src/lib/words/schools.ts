@@ -1,7 +1,13 @@
-import type { School } from '@exetasis/core/decide';
+import type { Policy, School } from '@exetasis/core/decide';
 
 export const schoolName: Readonly<Record<School, string>> = {
 	renewSoft: 'Renew soft parts',
 	onCondition: 'On condition',
 	leastCost: 'Least expected cost'
+};
+
+export const valvesName: Readonly<Record<Policy['valves'], string>> = {
+	singly: 'each by itself',
+	cylinder: 'by cylinder',
+	set: 'as a set'
 };

@@ -1,8 +1,10 @@
 <script lang="ts">
+	import { gaugeUnit, type GaugeKind } from '@exetasis/core/part';
+	import { unitLabel } from '@exetasis/core/quantity';
 	import { day } from '$lib/ui/time';
 
 	let { data } = $props();
-	const unitOf = (kind: string) => (kind === 'durometer' ? 'Shore A' : kind === 'spring tester' ? 'N' : 'mm');
+	const unitOf = (kind: string) => unitLabel(gaugeUnit[kind as GaugeKind] ?? 'mm');
 </script>
 
 <svelte:head><title>Gauges · Exetasis</title></svelte:head>

@@ -7,7 +7,7 @@ export const load = async ({ locals }) => ({ policy: await policyOf(scopeOf(loca
 
 type Fields = Record<keyof Policy, string>;
 /** Fields that are typed in per cent and kept as probabilities. */
-const percent = ['acceptBad', 'scrapGood', 'acceptWearOut'] as const;
+const percent = ['acceptBad', 'scrapGood', 'acceptWearOut', 'lifeLeftShare'] as const;
 const numbers = ['intervalHours', 'downtimeCost'] as const;
 
 const numberOf = (text: string | undefined): number => (text?.trim() ? Number(text.trim().replace(',', '.')) : NaN);
@@ -16,7 +16,7 @@ export const actions = {
 	default: async ({ request, locals }) => {
 		const typed = Object.fromEntries(await request.formData()) as Fields;
 		const parsed = policySchema.safeParse({
-			school: typed.school,
+			...typed,
 			...Object.fromEntries(numbers.map((name) => [name, numberOf(typed[name])])),
 			...Object.fromEntries(percent.map((name) => [name, numberOf(typed[name]) / 100]))
 		});
@@ -42,7 +42,9 @@ function sentenceFor(name: keyof Policy): string {
 			return 'Type the hours as a number up to 50 000, such as 2000.';
 		case 'downtimeCost':
 			return 'Type the cost of an unplanned stop as a number from 0.';
-		case 'school':
-			return 'Choose one of the three.';
+		case 'lifeLeftShare':
+			return 'Type a share above 0 and up to 100 per cent, such as 20.';
+		default:
+			return 'Choose one of those offered.';
 	}
 }

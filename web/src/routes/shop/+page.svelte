@@ -3,6 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { schools } from '@exetasis/core/decide';
 	import { formatNumber } from '@exetasis/core/quantity';
+	import { customChoices } from '$lib/words/customs';
 	import { schoolName } from '$lib/words/schools';
 
 	let { data, form } = $props();
@@ -32,6 +33,12 @@
 			'Cost of an unplanned stop, besides opening the pump',
 			String(data.policy.downtimeCost),
 			data.shop?.currency ?? ''
+		],
+		[
+			'lifeLeftShare',
+			'Life left in a unit with a damaged drive end, against a new one: your assumption',
+			percent(data.policy.lifeLeftShare),
+			'%'
 		]
 	] as const);
 </script>
@@ -75,6 +82,19 @@
 				{#if problems?.[name]}<p class="wrong" id="{name}-problem">{problems[name]}</p>{/if}
 			</div>
 		{/each}
+	</fieldset>
+	<fieldset class="sheet wide" disabled={!data.mayManage}>
+		<legend>Customs on which good people differ</legend>
+		<div class="customs">
+			{#each customChoices as [name, label, choices] (name)}
+				<label class="field" for={name}>
+					<span>{label}</span>
+					<select id={name} {name} value={typed?.[name] ?? data.policy[name]}>
+						{#each choices as [value, words] (value)}<option {value}>{words}</option>{/each}
+					</select>
+				</label>
+			{/each}
+		</div>
 		{#if data.mayManage}
 			<div><button class="press main">Keep</button></div>
 			{#if form && 'kept' in form}<p role="status">Kept: every open job is judged by these from now on.</p>{/if}
@@ -98,6 +118,15 @@
 	legend {
 		float: left;
 		font-weight: 650;
+	}
+	.wide {
+		grid-column: 1 / -1;
+	}
+	.customs {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(18rem, 1fr));
+		gap: 0.8rem;
+		clear: both;
 	}
 	.school {
 		display: grid;

@@ -2,8 +2,9 @@ import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as foundation from './migrations/0001-foundation';
 import * as wearFit from './migrations/0002-wear-fit';
+import * as otherEnds from './migrations/0003-other-ends';
 
-const migrations = [foundation, wearFit];
+const migrations = [foundation, wearFit, otherEnds];
 const LOCK = 0x65786574; // any number of our own: "exet"
 
 /** Brings the schema up to date. Each migration is one transaction; two starts at once wait for each other. */

@@ -1,8 +1,8 @@
 <!-- @component One model sheet: the stack in strip order with faces, renewal, sizes and limits. -->
 <script lang="ts">
-	import { partType } from '@exetasis/core/part';
+	import { partType, patternName } from '@exetasis/core/part';
 	import { dimensionOf, formatQuantity, shownUnit } from '@exetasis/core/quantity';
-	import { discardLimit } from '@exetasis/core/record';
+	import { discardLimit, placesToRead } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 
@@ -16,6 +16,11 @@
 		inspectOrKit: 'inspect, or kit',
 		sheet: 'as the maker says'
 	} as const;
+	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
+	const places = (one: (typeof sheet.stations)[number]['characteristics'][number]) => {
+		const { rows, columns } = placesToRead(one);
+		return rows.length * columns.length;
+	};
 	const faces = { P: 'to P', C: 'to C', mate: 'to its mate', any: 'any way' } as const;
 </script>
 
@@ -46,19 +51,28 @@
 				<td>
 					{station.lookFor ?? ''}
 					{#if station.tool}<p class="soft">Tool: {station.tool}</p>{/if}
+					{#if station.abrasive}<p class="soft">
+							{station.abrasive === 'allowed' ? 'Abrasive cloth allowed' : 'No abrasive on it'}
+						</p>{/if}
 					{#if station.lubricate}<p class="soft">Lubricate or seal: {station.lubricate}</p>{/if}
 				</td>
 				<td>
 					{#each station.characteristics as one (one.key)}
 						{@const unit = shownUnit(dimensionOf(one.unit), units())}
+						{@const limit = limitOf(one)}
 						<div>
 							{partType(station.type).characteristics.find(({ key }) => key === one.key)?.name}:
 							<span class="figures"
-								>{formatQuantity(one.nominal, unit)} ▸ {formatQuantity(discardLimit(one).value, unit)}</span
+								>{formatQuantity(one.nominal, unit)}{limit === undefined
+									? ''
+									: ` ▸ ${formatQuantity(limit, unit)}`}</span
 							>
 							<span class="soft"
-								>{one.limitFrom === 'maker' ? 'maker' : 'shop default'}{one.when === 'onSuspicion'
-									? ', on suspicion'
+								>{limit === undefined ? 'no limit' : one.limitFrom === 'maker' ? 'maker' : 'shop default'}{places(one) >
+								1
+									? `, ${places(one)} places`
+									: ''}{one.when === 'onSuspicion'
+									? `, on ${one.suspect ? one.suspect.map((pattern) => patternName(pattern).toLowerCase()).join(', ') : 'suspicion'}`
 									: ''}</span
 							>
 						</div>

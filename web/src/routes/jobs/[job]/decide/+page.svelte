@@ -1,15 +1,17 @@
 <!-- @component Decide: the whole set in one table, odds and costs at the next service, what each school says, how far it can go. -->
 <script lang="ts">
-	import { INTERVALS, schools, type DecidedPart } from '@exetasis/core/decide';
+	import { INTERVALS, schools, valveRules, type DecidedPart } from '@exetasis/core/decide';
 	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
 	import { benchInUse } from '$lib/bench/bench.svelte';
 	import { placeKey } from '$lib/bench/place';
 	import { DecisionState } from '$lib/decide/decision.svelte';
+	import DecideRow from '$lib/decide/DecideRow.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
+	import UnitQuestion from '$lib/decide/UnitQuestion.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
-	import { schoolName } from '$lib/words/schools';
+	import { schoolName, valvesName } from '$lib/words/schools';
 
 	let { data } = $props();
 	const units = unitsInUse();
@@ -24,16 +26,11 @@
 	$effect(() => void set.decide());
 	$effect(() => void set.findInterval());
 
+	let opened = $state<string>();
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
 	const says = (part: DecidedPart) => part.says[set.school];
-	// What matters first: what wants a second look, then what could cost most; what nobody has looked at has no figures yet.
-	const weight = (part: DecidedPart) => {
-		if (says(part) === 'open') return -1;
-		if (says(part) === 'lookAgain') return Infinity;
-		return Math.max(part.cost.reuse, says(part) === 'replace' ? part.cost.replace : 0);
-	};
 	const unlooked = $derived([...bench.parts.values()].filter(({ looked }) => !looked).length);
-	const sorted = $derived([...(set.decision?.parts ?? [])].sort((a, b) => weight(b) - weight(a)));
+	const sorted = $derived([...(set.decision?.parts ?? [])].sort((a, b) => b.weight[set.school] - a.weight[set.school]));
 	const clear = $derived(
 		sorted.filter(
 			(part) => !part.decided && partOf.get(part.id)?.looked && (says(part) === 'reuse' || says(part) === 'replace')
@@ -79,11 +76,19 @@
 				</button>
 			{/each}
 		</div>
+		<div class="valves" role="group" aria-label="Valves">
+			<span class="soft">Valves</span>
+			{#each valveRules as rule (rule)}
+				<button type="button" class="press" aria-pressed={set.valves === rule} onclick={() => (set.valves = rule)}
+					>{valvesName[rule]}{rule === bench.bench.policy.valves ? ' (in force)' : ''}</button
+				>
+			{/each}
+		</div>
 		{#if cost}
 			<p>
 				<b class="figures">{formatNumber(cost.parts)} {currency}</b> of parts now,
 				<b class="figures">{formatProbability(cost.pAnyFailure)}</b>
-				chance that some measured part passes its limit within
+				chance that something fails within
 				<span class="figures">{formatNumber(set.hours)} h</span>; expected {formatNumber(
 					cost.opening + cost.collateral
 				)}
@@ -102,12 +107,13 @@
 				Least cost per hour at <b class="figures">{formatNumber(set.interval.best.hours)} h</b>: {formatNumber(
 					set.interval.best.per1000h
 				)}
-				{currency} per 1000 h, from measured wear alone.
+				{currency} per 1000 h, from measured wear and what else has ended such parts.
 			</p>
 			<IntervalChart curve={set.interval.curve} best={set.interval.best} hours={set.hours} {currency} />
 		{:else}<p class="soft" role="status">Looking for the most economic interval …</p>{/if}
 	</section>
 </div>
+{#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} />{/if}
 {#if unlooked > 0}<p class="soft">
 		{unlooked} parts are not looked at yet and stand last: the set’s figures are without them.
 	</p>{/if}
@@ -143,15 +149,42 @@
 					<td class="why"
 						>{one.judgement.reasons[0] ? reasonSentence(one.judgement.reasons[0], part.station, units()) : ''}</td
 					>
-					<td>{one.decided ? verdictName[one.decided] : ''}</td>
+					<td
+						><button
+							type="button"
+							class="press decide"
+							aria-expanded={opened === one.id}
+							aria-label="{one.decided ? `${verdictName[one.decided]} stands` : 'Decide'}: {part.station.name}{part.cell
+								.cylinder
+								? `, ${part.cell.cylinder}`
+								: ''}"
+							onclick={() => (opened = opened === one.id ? undefined : one.id)}
+							>{one.decided ? verdictName[one.decided] : 'Decide'} ▾</button
+						></td
+					>
 				</tr>
+				{#if opened === one.id}
+					<tr
+						><td colspan="8"
+							><DecideRow
+								{bench}
+								{part}
+								{one}
+								proposed={says(one)}
+								input={() => set.inputOf(one.id)}
+								{locked}
+								ondecided={() => (opened = undefined)}
+							/></td
+						></tr
+					>
+				{/if}
 			{/if}
 		{/each}
 	</tbody>
 </table>
 <p class="soft mt-2">
-	Odds come from how parts like these wear in your shop and each part’s own wear. Where nothing is measured, or too few
-	are on record, no odds are given and cost cannot weigh it: its look decides. To overrule, open the part.
+	Odds come from how parts like these wear and end in your shop, and from each part’s own wear. Where nothing is
+	measured and no life is on record, no odds are given and cost cannot weigh it: its look decides.
 </p>
 
 <style>
@@ -181,6 +214,20 @@
 		justify-content: flex-start;
 		text-align: left;
 		font-size: 0.88rem;
+	}
+	.valves {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+	}
+	.valves .press,
+	.decide {
+		font-size: 0.85rem;
+		padding: 0.2rem 0.6rem;
+	}
+	.decide {
+		white-space: nowrap;
 	}
 	.part {
 		gap: 8px;

@@ -33,6 +33,13 @@
 
 	const part = $derived(bench.parts.get(selected)!);
 	const measurable = $derived(part.station.characteristics.length > 0);
+	const abrasiveSays = $derived.by(() => {
+		const { abrasive } = part.station;
+		if (!abrasive) return '';
+		return abrasive === 'never' || bench.bench.policy.abrasive === 'never'
+			? '· no abrasive on this surface'
+			: '· abrasive cloth allowed here, by the sheet';
+	});
 	const looked = $derived([...bench.parts.values()].filter((one) => one.looked).length);
 	const clear = $derived([...bench.parts.values()].filter((one) => isClear(one)));
 
@@ -67,11 +74,11 @@
 
 	// What comes after the look: the gauge where there is something to measure, else the verdict.
 	function afterLook() {
-		if (firstUnmeasured(part)) mode = 'measure';
+		if (firstUnmeasured(part, bench.bench.policy)) mode = 'measure';
 	}
 
 	function enter() {
-		if (mode === 'look' && part.looked && firstUnmeasured(part)) {
+		if (mode === 'look' && part.looked && firstUnmeasured(part, bench.bench.policy)) {
 			mode = 'measure';
 			return;
 		}
@@ -155,6 +162,7 @@
 				? `, ${part.cell.earlierLives} before it on record`
 				: ''}
 			{part.station.pieces > 1 ? `· ${part.station.pieces} pieces` : ''}
+			{abrasiveSays}
 		</p>
 		{#if part.station.caution}<p class="caution"><b>Caution</b> {part.station.caution.text}</p>{/if}
 	</header>
@@ -169,6 +177,7 @@
 					{locked}
 					ondone={() => void focusMat()}
 					onleave={() => void focusMat()}
+					onmate={(place) => void select(place)}
 				/>
 			{/key}
 		</div>

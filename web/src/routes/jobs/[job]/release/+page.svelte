@@ -26,6 +26,14 @@
 	const cost = $derived(replaced.reduce((sum, { station }) => sum + station.price, 0));
 	const place = ({ station, cell }: BenchPart) =>
 		`${station.name}${cell.cylinder ? `, cylinder ${cell.cylinder}` : ''}`;
+	// Readings with a gauge whose certificate is past its date are kept, and the report says so.
+	const overdue = $derived(
+		parts.flatMap((part) =>
+			part.judgement.sizes
+				.filter(({ gauge }) => gauge?.facts.overdue)
+				.map(({ characteristic, gauge }) => ({ part, size: characteristic.name, gauge: gauge!.name }))
+		)
+	);
 	const waiting = $derived(bench.outbox.waiting > 0);
 </script>
 
@@ -95,6 +103,14 @@
 			{/each}
 		</tbody>
 	</table>
+{/if}
+
+{#if overdue.length > 0}
+	<h2 class="mt-4">Measured with a gauge whose calibration is overdue</h2>
+	<p class="soft">Its certificate counts with twice its uncertainty in these verdicts.</p>
+	<ul class="open-list">
+		{#each overdue as { part, size, gauge } (`${part.cell.part}/${size}`)}<li>{place(part)}: {size}, {gauge}</li>{/each}
+	</ul>
 {/if}
 
 {#if job.releasedAt}<Corrections {bench} mayCorrect={data.mayManage} />{/if}

@@ -37,13 +37,13 @@ describe('fitted wear', () => {
 		const pump = await rebuild(undefined, 1000, 17.7); // fitted before the record began: no life counts yet
 		await rebuild(pump, 2000, 17.72);
 		const early = await openJob(shop, { pump: { id: pump }, meterHours: 2500 });
-		expect(early.wear['packing/insideDiameter']).toEqual({ kind: 'tooFew', parts: 3 });
+		expect(early.fleet.wear['packing/insideDiameter']).toEqual({ kind: 'tooFew', parts: 3 });
 		await append(shop.scope, shop.people.technician, early.job.id, decideAll(early, shop.people.technician, 'replace'));
 		await release(shop.scope, shop.people.technician.id, early.job.id);
 		await rebuild(pump, 3500, 17.71);
 		await rebuild(pump, 4600, 17.74);
 		const later = await openJob(shop, { pump: { id: pump }, meterHours: 5000 });
-		expect(later.wear['packing/insideDiameter']).toMatchObject({ kind: 'fitted', parts: 9 });
+		expect(later.fleet.wear['packing/insideDiameter']).toMatchObject({ kind: 'fitted', parts: 9 });
 		const fits = () => rows(shop.scope, 'SELECT 1 FROM wear_fit WHERE shop_id = $1');
 		const before = (await fits()).length;
 		await benchOf(shop.scope, later.job.id);
@@ -51,6 +51,6 @@ describe('fitted wear', () => {
 	});
 	it('of one shop is not that of another', async () => {
 		const other = await makeShop(database.db, 'Skerry');
-		expect((await openJob(other)).wear['packing/insideDiameter']).toEqual({ kind: 'tooFew', parts: 0 });
+		expect((await openJob(other)).fleet.wear['packing/insideDiameter']).toEqual({ kind: 'tooFew', parts: 0 });
 	});
 });

@@ -1,0 +1,82 @@
+<!-- @component The arithmetic behind a verdict, step by step: what went in, by which method and source, what came out. -->
+<script lang="ts">
+	import { arithmeticOf, type JudgeInput, type Judgement } from '@exetasis/core/decide';
+	import {
+		dimensionOf,
+		formatDifference,
+		formatProbability,
+		formatQuantity,
+		shownUnit,
+		type Unit
+	} from '@exetasis/core/quantity';
+	import { unitsInUse } from '$lib/ui/preference';
+
+	interface Props {
+		input: JudgeInput;
+		judgement: Judgement;
+	}
+	let { input, judgement }: Props = $props();
+	const units = unitsInUse();
+	const steps = $derived(arithmeticOf(input, judgement));
+	// A digit more than where one works, so that the sum can be done again by hand.
+	const finer: Partial<Record<Unit, number>> = { mm: 4, in: 5, N: 2, lbf: 3, pieces: 3, percent: 2 };
+	const shown = (value: number, unit: Unit) => {
+		const to = shownUnit(dimensionOf(unit), units());
+		return formatQuantity(value, to, finer[to]);
+	};
+	const spread = (value: number, unit: Unit) => {
+		const to = shownUnit(dimensionOf(unit), units());
+		return formatDifference(value, to, finer[to]);
+	};
+	const isChance = (name: string, unit: Unit) => unit === 'share' && /chance/i.test(name);
+</script>
+
+<ol>
+	{#each steps as { name, inputs, method, result }, index (index)}
+		<li>
+			<p class="name">
+				<b>{name}</b>
+				<b class="figures"
+					>{isChance(name, result.unit)
+						? formatProbability(result.value)
+						: shown(result.value, result.unit)}{result.u === undefined
+						? ''
+						: ` (u ${spread(result.u, result.unit)})`}</b
+				>
+			</p>
+			<dl>
+				{#each inputs as one, at (at)}
+					<dt>{one.name}</dt>
+					<dd class="figures">{shown(one.value, one.unit)}</dd>
+				{/each}
+			</dl>
+			<p class="soft">{method}</p>
+		</li>
+	{:else}<li class="soft">No figures yet: the verdict follows from the look and the sheet alone.</li>{/each}
+</ol>
+
+<style>
+	ol {
+		display: grid;
+		gap: 10px;
+		font-size: 0.84rem;
+	}
+	li {
+		border-left: 3px solid var(--line);
+		padding-left: 0.6rem;
+	}
+	.name {
+		display: flex;
+		flex-wrap: wrap;
+		justify-content: space-between;
+		gap: 0 0.8rem;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: 0 0.8rem;
+	}
+	dd {
+		text-align: right;
+	}
+</style>

@@ -1,0 +1,82 @@
+import { judge, leadersOf, withinSet, type JudgeInput, type Judgement } from '@exetasis/core/decide';
+import { untouched, type PartRecord, type Station } from '@exetasis/core/record';
+import type { Bench, MatCell } from '../server/jobs';
+import { placeKey } from './place';
+
+/** One part on the mat with what was recorded of it. */
+export interface LaidPart {
+	readonly cell: MatCell;
+	readonly station: Station;
+	readonly record: PartRecord;
+}
+
+export interface JudgedPart extends LaidPart {
+	readonly judgement: Judgement;
+}
+
+type Facts = Pick<Bench, 'sheet' | 'gauges' | 'policy' | 'fleet' | 'cells'>;
+
+/** The mat with what was recorded of each part, by place. */
+export function layMat(
+	{ sheet, cells }: Pick<Facts, 'sheet' | 'cells'>,
+	records: ReadonlyMap<string, PartRecord>
+): ReadonlyMap<string, LaidPart> {
+	const stations = new Map(sheet.stations.map((station) => [station.key, station]));
+	return new Map(
+		cells.map((cell) => [
+			placeKey(cell.station, cell.cylinder),
+			{ cell, station: stations.get(cell.station)!, record: records.get(cell.part) ?? untouched }
+		])
+	);
+}
+
+/** The parts that one runs with: the mate that its sheet names, and those that name it, of the same cylinder. */
+export function matesOf({ cell, station }: LaidPart, mat: ReadonlyMap<string, LaidPart>): LaidPart[] {
+	return [...mat.values()].filter((other) => {
+		const alike = other.cell.cylinder === cell.cylinder || other.cell.cylinder === 0 || cell.cylinder === 0;
+		return alike && (other.station.key === station.mate || other.station.mate === station.key);
+	});
+}
+
+/** What is known of one part on the mat, as the core judges it. */
+export const judgeInput = (
+	{ gauges, policy, fleet, sheet }: Omit<Facts, 'cells'>,
+	{ cell, station, record }: LaidPart,
+	mates: readonly LaidPart[]
+): JudgeInput => ({
+	station,
+	record,
+	hours: cell.hours ?? undefined,
+	asFitted: cell.asFitted,
+	gauges,
+	policy,
+	wearModels: Object.fromEntries(
+		station.characteristics.flatMap(({ key }) => {
+			const fitted = fleet.wear[`${station.key}/${key}`];
+			return fitted ? [[key, fitted]] : [];
+		})
+	),
+	otherEnds: fleet.ends[station.key],
+	mates: mates.map((mate) => ({ station: mate.station, record: mate.record })),
+	stations: sheet.stations,
+	ratedPressure: sheet.ratedPressureMPa
+});
+
+/**
+ * Judges every part on the mat: each by itself and its mates, then within its set.
+ * `judgeOne` may remember what it said while nothing that it rests on has changed.
+ */
+export function judgeMat(
+	facts: Facts,
+	records: ReadonlyMap<string, PartRecord>,
+	judgeOne: (part: LaidPart, mates: readonly LaidPart[]) => Judgement = (part, mates) =>
+		judge(judgeInput(facts, part, mates))
+): JudgedPart[] {
+	const mat = layMat(facts, records);
+	const judged = [...mat.values()].map((part) => {
+		const judgement = judgeOne(part, matesOf(part, mat));
+		return { ...part, cylinder: part.cell.cylinder, judgement };
+	});
+	const leaders = leadersOf(judged, facts.policy);
+	return judged.map((part) => ({ ...part, judgement: withinSet(part, leaders, facts.policy) }));
+}

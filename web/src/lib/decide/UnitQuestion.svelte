@@ -1,0 +1,58 @@
+<!-- @component Where a finding puts the unit itself in question: decide on the pump before buying seals. -->
+<script lang="ts">
+	import type { WholeDecision } from '@exetasis/core/decide';
+	import { patternName } from '@exetasis/core/part';
+	import { formatNumber } from '@exetasis/core/quantity';
+	import { severityName } from '$lib/words/reasons';
+
+	interface Props {
+		unit: WholeDecision['unit'];
+		currency: string;
+	}
+	let { unit, currency }: Props = $props();
+	const money = (amount: number) => `${formatNumber(amount)} ${currency}`;
+</script>
+
+{#if unit.triggers.length > 0}
+	<section class="sheet" aria-label="The unit in question">
+		<h2>Stop: decide on the unit before buying parts</h2>
+		<ul>
+			{#each unit.triggers as { station, cylinder, pattern, severity } (`${station.key}/${cylinder}/${pattern}`)}
+				<li>
+					{patternName(pattern)}, {severityName[severity]}: {station.name.toLowerCase()}{cylinder
+						? `, cylinder ${cylinder}`
+						: ''}.
+				</li>
+			{/each}
+		</ul>
+		{#if unit.comparison}
+			{@const { says, byRule, repairCost, hoursLeft, repairPer1000h, newPer1000h } = unit.comparison}
+			<p>
+				<b>{says === 'stop' ? 'Replace the unit' : 'Repair it'}</b>{byRule ? ', by your shop’s rule' : ''}: this rebuild
+				costs
+				<span class="figures">{money(repairCost)}</span>, over
+				<span class="figures">{formatNumber(hoursLeft)} h</span> that are taken to be left
+				<span class="figures">{money(repairPer1000h)}</span> per 1000 h; a new unit
+				<span class="figures">{money(newPer1000h)}</span> per 1000 h.
+			</p>
+			<p class="soft">
+				The hours left are your shop’s assumption (under Shop). Wear parts cost both alike and are left out.
+			</p>
+		{:else}<p class="soft">The sheet prices no new unit: nothing is weighed here.</p>{/if}
+	</section>
+{/if}
+
+<style>
+	section {
+		padding: 10px 12px;
+		margin-bottom: 8px;
+		border: 2px solid var(--pencil);
+	}
+	h2 {
+		color: var(--pencil);
+	}
+	ul {
+		list-style: square;
+		padding-left: 1.1rem;
+	}
+</style>

@@ -13,6 +13,7 @@ import {
 	newPart,
 	otherShop,
 	people,
+	pumps,
 	run,
 	shop,
 	sites,
@@ -199,8 +200,8 @@ async function loadHistory(
 	return all.length;
 }
 
-const { values } = parseArgs({ options: { pumps: { type: 'string', default: '12' } } });
-const fleet = fleetOf(Number(values.pumps));
+const { values } = parseArgs({ options: { pumps: { type: 'string' } } });
+const fleet = fleetOf(Number(values.pumps ?? pumps.length));
 if ((await db.models.shop.count()) > 0) {
 	console.log('There are shops in this database already: the demo is loaded into an empty one only.');
 } else {

@@ -233,7 +233,7 @@ export const gauges: readonly Gauge[] = [
 	}
 ];
 
-export type Story = 'oneSidedCylinder2' | 'scoredPlungerKept' | 'metalBehindSeal';
+export type Story = 'oneSidedCylinder2' | 'scoredPlungerKept' | 'metalInOil';
 
 export interface DemoPump {
 	readonly serial: string;
@@ -278,5 +278,5 @@ export const pumps: readonly DemoPump[] = [
 	pump('C3-0031', 'Galley', 'Ferry Oyster Light', 'Fresh water', 3.5, 900, 1, undefined, 'Ostrel C3-25'),
 	pump('S3-0009', 'Net wash', 'Net barge Fulmar', 'Seawater', 12, 1000, 1.1, undefined, 'Ostrel S3'),
 	pump('D3-0107', 'Dosing', 'Hotel Brackwater', 'Brine', 2.4, 900, 1, undefined, 'Tamsin D3'),
-	pump('R2-0418', 'Yard', 'Quarry Stonehythe', 'Pond water', 7, 800, 1.2, 'metalBehindSeal', 'Tamsin R2')
+	pump('R2-0418', 'Yard', 'Quarry Stonehythe', 'Pond water', 7, 800, 1.2, 'metalInOil', 'Tamsin R2')
 ];

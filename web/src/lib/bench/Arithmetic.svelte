@@ -22,7 +22,7 @@
 	const finer: Partial<Record<Unit, number>> = { mm: 4, in: 5, N: 2, lbf: 3, pieces: 3, percent: 2 };
 	const shown = (value: number, unit: Unit) => {
 		const to = shownUnit(dimensionOf(unit), units());
-		return formatQuantity(value, to, finer[to]);
+		return formatQuantity(value, to, to === 'pieces' && Number.isInteger(value) ? 0 : finer[to]);
 	};
 	const spread = (value: number, unit: Unit) => {
 		const to = shownUnit(dimensionOf(unit), units());

@@ -183,6 +183,11 @@
 			{/each}
 		</p>
 	{/if}
+	<ul class="reasons">
+		{#each part.judgement.reasons as reason, index (index)}
+			<li>{reasonSentence(reason, part.station, units())}</li>
+		{/each}
+	</ul>
 	{#each part.judgement.measured as one (one.sheet.key)}
 		{@const outlook = part.judgement.outlook[one.sheet.key]}
 		<LimitStrip judged={one} {outlook} />
@@ -267,11 +272,6 @@
 			here the part is judged by its own condition.
 		</p>
 	{/if}
-	<ul class="reasons">
-		{#each part.judgement.reasons as reason, index (index)}
-			<li>{reasonSentence(reason, part.station, units())}</li>
-		{/each}
-	</ul>
 	<details bind:open={opened}>
 		<summary>The arithmetic, step by step</summary>
 		{#if opened}

@@ -288,7 +288,7 @@
 							.slice(0, 2)
 							.map(
 								({ characteristic, value, budget, sheet }) =>
-									`${characteristic.name.toLowerCase()} ${formatWithUncertainty(value!, budget.U, shownIn(sheet.unit))}`
+									`${characteristic.name} ${formatWithUncertainty(value!, budget.U, shownIn(sheet.unit))}`
 							)
 							.join('; ')}</span
 					>{:else}not measured in this rebuild yet{/if}

@@ -195,8 +195,10 @@
 		<dl>
 			<dt>Sealing stroke touched</dt>
 			<dd class="figures">{formatProbability(statistics.strokeShare)}</dd>
-			<dt>Area of it</dt>
-			<dd class="figures">{formatProbability(statistics.areaShare)}</dd>
+			{#if statistics.areaShare > 0}
+				<dt>Area of it</dt>
+				<dd class="figures">{formatProbability(statistics.areaShare)}</dd>
+			{/if}
 			<dt>Longest unbroken score</dt>
 			<dd class="figures">{formatQuantity(statistics.longestScore, unit, unit === 'mm' ? 0 : 2)}</dd>
 			{#if statistics.direction}

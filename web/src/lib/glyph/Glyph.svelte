@@ -23,6 +23,9 @@
 </svg>
 
 <style>
+	svg {
+		flex: none;
+	}
 	path {
 		stroke: currentColor;
 		stroke-width: 1.2;

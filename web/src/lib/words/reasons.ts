@@ -75,7 +75,7 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		case 'lasts': {
 			const size = sizeOf(reason.characteristic);
 			const used = `${size.by(Math.max(0, reason.worn))} worn of ${size.by(reason.allowance)} in ${formatNumber(reason.hours)} h`;
-			return `${used}; ${formatProbability(reason.probability)} chance of passing the limit in ${formatNumber(reason.interval)} h.`;
+			return `${size.name}: ${used}; ${formatProbability(reason.probability)} chance of passing the limit in ${formatNumber(reason.interval)} h.`;
 		}
 		case 'customRenewed':
 			return `${customName[reason.kind]}: your shop always renews these, whatever they look like.`;

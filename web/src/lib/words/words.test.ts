@@ -42,7 +42,27 @@ describe('reasonSentence', () => {
 				hours: 1480,
 				interval: 2000
 			},
-			'0.034 mm worn of 0.050 mm in 1 480 h; 12 % chance of passing the limit in 2 000 h.'
+			'Diameter: 0.034 mm worn of 0.050 mm in 1 480 h; 12 % chance of passing the limit in 2 000 h.'
+		],
+		[
+			{ code: 'withItsSet', set: 'valves', station: 'Inlet valve seat', cylinder: 2 },
+			'Goes with its set: inlet valve seat, cylinder 2 is replaced.'
+		],
+		[
+			{ code: 'figureBeyond', figure: 'Interference with its mate', value: 0.06, limit: 0.08, unit: 'mm', U: 0.01 },
+			'Interference with its mate: 0.060 mm ± 0.010 mm is beyond 0.080 mm.'
+		],
+		[
+			{ code: 'mixedUp', likeliest: 'Discharge valve spring', odds: 0.998 },
+			'Its sizes are those of the discharge valve spring (99.8 % sure): it does not belong here.'
+		],
+		[
+			{ code: 'otherRisk', probability: 0.031, interval: 2000, events: 1, lives: 42 },
+			'3 % chance that something other than measured wear ends it in 2 000 h, from 1 such end in 42 lives on record.'
+		],
+		[
+			{ code: 'customRenewed', kind: 'plungerRings' },
+			'Rings at the plunger: your shop always renews these, whatever they look like.'
 		],
 		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 1 }, 'Diameter not measured yet.'],
 		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 4 }, 'Diameter: 4 places not measured yet.'],

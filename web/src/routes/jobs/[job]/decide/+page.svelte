@@ -120,8 +120,8 @@
 <table class="list">
 	<thead>
 		<tr
-			><th>Part</th><th>{schoolName[set.school]} says</th><th class="number">Odds, reused</th><th class="number"
-				>Odds, new</th
+			><th>Part</th><th class="says">{schoolName[set.school]} says</th><th class="number">Odds, reused</th><th
+				class="number">Odds, new</th
 			><th class="number">Cost, reuse</th><th class="number">Cost, replace</th><th>Why</th><th>Decided</th></tr
 		>
 	</thead>
@@ -232,6 +232,9 @@
 	.part {
 		gap: 8px;
 		color: var(--ink);
+	}
+	.says {
+		min-width: 13rem;
 	}
 	.why,
 	td .soft {

@@ -4,7 +4,7 @@ module.exports = {
 		{
 			name: 'core-is-pure',
 			severity: 'error',
-			from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+			from: { path: '^core/src', pathNot: '(\\.test|/testing)\\.ts$' },
 			to: { pathNot: ['^core/src', 'node_modules/(@stdlib|zod|jsonc-parser)/'] }
 		},
 		{

@@ -43,7 +43,7 @@ test('a technician takes one pump from the floor through strip, mat and release 
 	const judge = page.getByRole('region', { name: 'Judge' });
 	await expect(judge).toContainText('17.9790 ±');
 	await expect(judge).toContainText('is inside the limit 17.950');
-	await expect(judge).toContainText('Ovality 0.002 mm at the middle of the seal track');
+	await expect(judge).toContainText('Ovality 0.002 mm, middle of the seal track');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('button', { name: /^Ceramic plunger, cylinder 2.*decided: Reuse/ })).toBeVisible();
 

@@ -10,6 +10,7 @@ await main(async () => {
 	ensurePackages();
 	ensureChromium();
 	buildWhereChanged();
+	run('npx', ['tsx', 'scripts/bench/core.ts']);
 	const cluster = temporaryCluster();
 	let server;
 	try {

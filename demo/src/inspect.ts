@@ -128,8 +128,7 @@ function storyMarks({ pump, fixed, progress }: Rebuild, { station, cylinder }: R
 		if (station === 'plunger') return mark('axialScoring', 1);
 		if (station === 'packing') return mark('insideWear', 3);
 	}
-	if (pump.story === 'metalInOil' && progress === 'half' && station === 'oil')
-		return mark('metalInOil', 2);
+	if (pump.story === 'metalInOil' && progress === 'half' && station === 'oil') return mark('metalInOil', 2);
 	return [];
 }
 

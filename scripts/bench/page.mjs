@@ -66,5 +66,39 @@ export async function measurePage(address) {
 	console.log(
 		`keystroke to paint p95 ${p95(times).toFixed(1)} ms over ${times.length} keys on a mat of ${cells} parts (budget 50)`
 	);
+	await measureSlider(page, address + job.replace(/\/\w+$/, '/decide'));
 	await browser.close();
+}
+
+// While the hours move, the set is worked out in a worker: what blocks the page meanwhile, and how long until it says the new odds.
+async function measureSlider(page, address) {
+	await page.goto(address);
+	await page.getByText(/^Least cost per hour/).waitFor();
+	await page.evaluate(() => {
+		window.blocked = [];
+		new PerformanceObserver((list) => window.blocked.push(...list.getEntries().map((entry) => entry.duration))).observe(
+			{ type: 'longtask' }
+		);
+	});
+	const slider = page.getByRole('slider');
+	const odds = page.getByText(/chance that something fails within/);
+	const waits = [];
+	for (const hours of [500, 5500, 1000, 5000, 1500, 4500, 2000, 4000, 2500, 3500]) {
+		const before = await odds.textContent();
+		const start = Date.now();
+		await slider.fill(String(hours));
+		await page.waitForFunction(
+			([text]) =>
+				[...document.querySelectorAll('p')].some(
+					(one) =>
+						/chance that something fails/.test(one.textContent) &&
+						one.textContent.replace(/\d+ h;/, '') !== text.replace(/\d+ h;/, '')
+				),
+			[before]
+		);
+		waits.push(Date.now() - start);
+	}
+	const blocked = await page.evaluate(() => window.blocked);
+	const longest = blocked.length > 0 ? `${Math.max(...blocked).toFixed(0)} ms` : 'under 50 ms';
+	console.log(`slider on Decide: longest page blocking ${longest} (budget 50), new odds after p95 ${p95(waits)} ms`);
 }

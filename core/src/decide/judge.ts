@@ -119,7 +119,7 @@ export function judge(input: JudgeInput): Judgement {
 	const outlook = outlooks(input, measured);
 	const other = otherRisk(input);
 	const reasons: Reason[] = [
-		...ruleReasons(input),
+		...ruleReasons(station, input.policy),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
 		...measured.flatMap((one) => measureReasons(one, outlook[one.sheet.key], input)),
 		...figures.flatMap((figure) => figureReasons(figure, input.policy)),
@@ -148,7 +148,7 @@ export const because = (judgement: Judgement, reason: Reason): Judgement => ({
 
 const rulesOf = (station: Station): readonly PatternRule[] => partType(station.type).patterns;
 
-function ruleReasons({ station, policy }: JudgeInput): Reason[] {
+function ruleReasons(station: Station, policy: Policy): Reason[] {
 	const { singleUse, soft } = partType(station.type);
 	if (singleUse) return [{ code: 'singleUse' }];
 	const kind = customKindOf(station);
@@ -319,8 +319,10 @@ function unmeasuredReasons(input: JudgeInput, sizes: readonly MeasuredCharacteri
 }
 
 // A lip on its plunger, a valve on its seat: one alone says little, and a new one beside a worn one lives a tenth of its life.
-function mateReasons({ station, record, mates = [] }: JudgeInput): Reason[] {
+// One that is renewed whatever it measures need not be measured for its mate's sake.
+function mateReasons({ station, record, policy, mates = [] }: JudgeInput): Reason[] {
 	const measurable = ({ characteristics }: Station) => characteristics.some(({ when }) => when === 'always');
+	const isRenewed = (mate: Station) => ruleReasons(mate, policy).some(({ code }) => asksFor[code] === 'replace');
 	return mates.flatMap((mate): Reason[] => {
 		const decision = standingDecision(mate.record)?.payload.verdict;
 		if (decision === 'replace') return [{ code: 'mateReplaced', mate: mate.station.name }];
@@ -328,7 +330,8 @@ function mateReasons({ station, record, mates = [] }: JudgeInput): Reason[] {
 			station.mate === mate.station.key &&
 			record.readings.length > 0 &&
 			mate.record.readings.length === 0 &&
-			measurable(mate.station);
+			measurable(mate.station) &&
+			!isRenewed(mate.station);
 		return forgotten ? [{ code: 'mateUnmeasured', mate: mate.station.name }] : [];
 	});
 }

@@ -84,6 +84,22 @@ describe('mates', () => {
 		expect(packing(untouched).verdict).toBe('lookAgain');
 		expect(packing(recordOf(clean(), read('diameter', 17.99))).verdict).toBe('reuse');
 	});
+	it('asks nothing of a mate that is renewed whatever it measures', () => {
+		const plunger = (school: Policy['school']) =>
+			judge(
+				inputFor(
+					korvan,
+					'plunger',
+					recordOf(clean(), ...[0, 1, 2, 3, 4, 5].map((i) => read('diameter', 17.99, i >> 1, i % 2))),
+					{
+						policy: policy({ school }),
+						mates: [{ station: stationOn(korvan, 'packing'), record: untouched }]
+					}
+				)
+			).verdict;
+		expect(plunger('renewSoft')).toBe('reuse');
+		expect(plunger('onCondition')).toBe('lookAgain');
+	});
 	it('says that its mate is renewed', () =>
 		expect(packing(recordOf(clean(), read('diameter', 17.9), decided('replace'))).reasons).toContainEqual({
 			code: 'mateReplaced',

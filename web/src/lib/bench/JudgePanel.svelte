@@ -41,16 +41,15 @@
 	let why = $state('');
 	let problem = $state('');
 
-	/** Accepts the proposal as it stands; false where there is none to accept yet. */
-	export function accept(): boolean {
-		if (proposed === 'open' || !part.looked) return false;
+	/** Accepts the proposal as it stands, where there is one. */
+	export function accept(): void {
+		if (proposed === 'open' || !part.looked) return;
 		bench.record({ kind: 'decision', part: part.cell.part, payload: { verdict: proposed, proposed } });
 		ondecided();
-		return true;
 	}
 
 	function choose(verdict: Verdict) {
-		if (verdict === proposed) return void accept();
+		if (verdict === proposed) return accept();
 		overruling = verdict;
 		problem = '';
 	}

@@ -63,6 +63,10 @@
 				part.judgement.sizes.some(({ sheet }) => sheet.key === one.key)
 		)
 	);
+	const sizeOf = (key: string): string => {
+		const found = part.judgement.sizes.find((one) => one.sheet.key === key);
+		return found?.value === undefined ? '' : formatQuantity(found.value, shownIn(found.sheet.unit));
+	};
 	const others = $derived(part.station.characteristics.filter((one) => !atHand.includes(one)));
 	const formSays = {
 		runout: 'Set the dial to zero anywhere and turn the part: eccentricity is taken out of its roundness.',
@@ -146,6 +150,7 @@
 						onclick={() => (chosen = { characteristic: one.key, station: 0, angle: 0 })}
 					>
 						{nameOf(one.key)}
+						{#if sizeOf(one.key)}<span class="figures soft">{sizeOf(one.key)}</span>{/if}
 					</button>
 				{/each}
 				{#if others.length > 0}

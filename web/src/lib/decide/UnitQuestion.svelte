@@ -3,7 +3,7 @@
 	import type { WholeDecision } from '@exetasis/core/decide';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '@exetasis/core/quantity';
-	import { severityName } from '$lib/words/reasons';
+	import { inSentence, severityName } from '$lib/words/reasons';
 
 	interface Props {
 		unit: WholeDecision['unit'];
@@ -19,7 +19,7 @@
 		<ul>
 			{#each unit.triggers as { station, cylinder, pattern, severity } (`${station.key}/${cylinder}/${pattern}`)}
 				<li>
-					{patternName(pattern)}, {severityName[severity]}: {station.name.toLowerCase()}{cylinder
+					{patternName(pattern)}, {severityName[severity]}: {inSentence(station.name)}{cylinder
 						? `, cylinder ${cylinder}`
 						: ''}.
 				</li>

@@ -22,8 +22,8 @@ export class DecisionState {
 	valves = $state<Policy['valves']>('singly');
 	decision = $state.raw<WholeDecision>();
 	interval = $state.raw<Interval>();
-	#worker: Worker | undefined;
-	#remote: Remote<DecideWorker> | undefined;
+	#deciding: Remote<DecideWorker> | undefined;
+	#seeking: Remote<DecideWorker> | undefined;
 	#busy = false;
 	#again = false;
 
@@ -58,11 +58,12 @@ export class DecisionState {
 		};
 	});
 
-	/** Starts the worker; call the result to stop it. */
+	/** Starts two workers, so that the slider never waits for the interval; call the result to stop them. */
 	open(): () => void {
-		this.#worker = new Worker(new URL('../workers/decide.worker.ts', import.meta.url), { type: 'module' });
-		this.#remote = wrap<DecideWorker>(this.#worker);
-		return () => this.#worker?.terminate();
+		const start = () => new Worker(new URL('../workers/decide.worker.ts', import.meta.url), { type: 'module' });
+		const workers = [start(), start()];
+		[this.#deciding, this.#seeking] = workers.map((worker) => wrap<DecideWorker>(worker));
+		return () => workers.forEach((worker) => worker.terminate());
 	}
 
 	/** Works the set out for the hours and the school as they stand; while it does, only the last change waits. */
@@ -71,7 +72,7 @@ export class DecisionState {
 		if (this.#busy) return void (this.#again = true);
 		this.#busy = true;
 		try {
-			this.decision = await this.#remote?.decideWhole(input);
+			this.decision = await this.#deciding?.decideWhole(input);
 		} finally {
 			this.#busy = false;
 		}
@@ -84,7 +85,7 @@ export class DecisionState {
 	/** Finds the most economic interval; it does not depend on the slider. */
 	async findInterval(): Promise<void> {
 		const { valves } = this;
-		this.interval = await this.#remote?.economicInterval({
+		this.interval = await this.#seeking?.economicInterval({
 			...this.#input,
 			policy: { ...this.#input.policy, valves }
 		});

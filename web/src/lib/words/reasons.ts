@@ -33,6 +33,10 @@ export const customName: Readonly<Record<CustomKind, string>> = {
 	seatsAndSprings: 'Valve seats and springs'
 };
 
+/** A part's name in the middle of a sentence: "the inlet valve seat", but "the V-packings". */
+export const inSentence = (name: string): string =>
+	/^[A-Z][a-z]/.test(name) ? name[0].toLowerCase() + name.slice(1) : name;
+
 /** The sentence for one reason, in this person's units. */
 export function reasonSentence(reason: Reason, station: Station, preference: UnitPreference): string {
 	const sizeOf = (characteristic: string) => {
@@ -82,7 +86,7 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		case 'customInspected':
 			return `${customName[reason.kind]}: your shop inspects these and keeps what passes.`;
 		case 'withItsSet':
-			return `Goes with its set: ${reason.station.toLowerCase()}${reason.cylinder ? `, cylinder ${reason.cylinder}` : ''} is replaced.`;
+			return `Goes with its set: ${inSentence(reason.station)}${reason.cylinder ? `, cylinder ${reason.cylinder}` : ''} is replaced.`;
 		case 'figureBeyond':
 		case 'figureTooClose': {
 			const unit = shownUnit(dimensionOf(reason.unit), preference);
@@ -91,15 +95,15 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			return `${reason.figure}: ${formatQuantity(reason.value, unit)}${sure} ${says} ${formatQuantity(reason.limit, unit)}.`;
 		}
 		case 'mixedUp':
-			return `Its sizes are those of the ${reason.likeliest.toLowerCase()} (${formatProbability(reason.odds)} sure): it does not belong here.`;
+			return `Its sizes are those of the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)} sure): it does not belong here.`;
 		case 'noneOfThem':
 			return `Its sizes fit none of the sheet’s parts of this kind (${formatProbability(reason.fits)} chance for a sound one): a wrong part.`;
 		case 'cannotTell':
-			return `Its sizes do not tell which of the sheet’s look-alikes it is; likeliest the ${reason.likeliest.toLowerCase()} (${formatProbability(reason.odds)}). Measure more of it.`;
+			return `Its sizes do not tell which of the sheet’s look-alikes it is; likeliest the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)}). Measure more of it.`;
 		case 'mateUnmeasured':
-			return `It runs with the ${reason.mate.toLowerCase()}, which is not measured yet: measure it before this one is kept.`;
+			return `It runs with the ${inSentence(reason.mate)}, which is not measured yet: measure it before this one is kept.`;
 		case 'mateReplaced':
-			return `Its mate, the ${reason.mate.toLowerCase()}, is replaced: a worn part beside a new one wears it out early.`;
+			return `Its mate, the ${inSentence(reason.mate)}, is replaced: a worn part beside a new one wears it out early.`;
 		case 'likelyToFail':
 		case 'otherRisk':
 			return `${formatProbability(reason.probability)} chance that something other than measured wear ends it in ${formatNumber(reason.interval)} h, from ${reason.events} such end${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives on record.`;

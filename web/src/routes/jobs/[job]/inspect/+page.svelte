@@ -82,7 +82,9 @@
 			mode = 'measure';
 			return;
 		}
-		if (judgePanel?.accept() !== true) return;
+		// What has to be looked at again waits for its second look: going on decides nothing.
+		if (part.judgement.verdict === 'lookAgain') return next();
+		judgePanel?.accept();
 	}
 
 	function acceptClear() {

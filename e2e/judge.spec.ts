@@ -1,0 +1,121 @@
+import { expect, test, type Page } from '@playwright/test';
+import { cell, openMat } from './job';
+import { pageOf } from './people';
+
+const surface = (page: Page) => page.getByRole('region', { name: 'Surface' });
+const judge = (page: Page) => page.getByRole('region', { name: 'Judge' });
+
+async function read(page: Page, size: RegExp, value: string) {
+	const measure = page.getByRole('region', { name: 'Measure' });
+	const button = measure.getByRole('button', { name: size });
+	if ((await button.count()) === 0) {
+		const other = measure.getByLabel('Measure something else');
+		const label = (await other.getByRole('option').allTextContents()).find((text) => size.test(text))!;
+		await other.selectOption({ label });
+	} else await button.first().click();
+	await measure.getByRole('textbox').first().fill(value);
+	await measure.getByRole('textbox').first().press('Enter');
+}
+
+test('marks are painted on the unrolled surface by finger and by keyboard, with their statistics', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page);
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	const drawing = surface(page).getByRole('application');
+	await drawing.scrollIntoViewIfNeeded();
+	const box = (await drawing.boundingBox())!;
+	const at = (mm: number, deg: number): [number, number] => [
+		box.x + (mm / 90) * box.width,
+		box.y + (deg / 360) * box.height
+	];
+	await surface(page).getByRole('button', { name: 'Band' }).click();
+	await page.mouse.move(...at(30, 60));
+	await page.mouse.down();
+	await page.mouse.move(...at(46, 120), { steps: 4 });
+	await page.mouse.up();
+	await expect(surface(page)).toContainText(/Sealing stroke touched\s*50/);
+	await expect(surface(page)).toContainText(/Side\s*90°/);
+
+	// By keyboard: a score of eight millimetres, begun and ended with Enter.
+	await surface(page).getByRole('button', { name: 'Score' }).click();
+	await drawing.focus();
+	await page.keyboard.press('Enter');
+	for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowRight');
+	await page.keyboard.press('Enter');
+	await expect(surface(page)).toContainText(/Longest unbroken score\s*8\smm/);
+	await expect(page.getByText('All saved')).toBeVisible();
+	await page.reload();
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await expect(surface(page).getByRole('application', { name: /2 marks/ })).toBeVisible();
+	await surface(page).getByRole('button', { name: 'Take the last score off' }).click();
+	await expect(surface(page).getByRole('application', { name: /1 marks/ })).toBeVisible();
+});
+
+test('a packing is judged on the plunger as measured now, and every figure opens to its arithmetic', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page);
+	await cell(page, 'V-packings .pair., cylinder 1').click();
+	await page.keyboard.press('0');
+	await read(page, /^Lip inside diameter/, '17.7');
+	await expect(page.getByRole('region', { name: 'Measure' })).toContainText('not measured in this rebuild yet');
+	await page.getByRole('region', { name: 'Measure' }).getByRole('button', { name: 'Ceramic plunger' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ceramic plunger, cylinder 1');
+	await read(page, /^Diameter/, '17.96');
+	await cell(page, 'V-packings .pair., cylinder 1').click();
+	await expect(judge(page).getByRole('row', { name: /Interference with its mate/ })).toContainText('0.260 mm');
+	await judge(page).getByText('The arithmetic, step by step').click();
+	await expect(judge(page)).toContainText('Difference of both sizes as measured in this rebuild');
+	await expect(judge(page)).toContainText('Ceramic plunger, diameter now');
+});
+
+test('a discharge spring at the inlet is told by its wire', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page, 'valves');
+	await cell(page, 'Inlet valve spring, cylinder 1').click();
+	await page.keyboard.press('0');
+	await read(page, /^Free length/, '22');
+	await read(page, /^Wire/, '1.3');
+	await expect(judge(page).getByRole('listitem').first()).toContainText('are those of the discharge valve spring');
+	await expect(judge(page).getByTestId('verdict')).toContainText('Replace');
+});
+
+test('metal in the oil puts the unit in question; a verdict is overruled from the table, with a reason', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await page.goto('/');
+	const path = await page.getByRole('link', { name: 'R2-0418' }).first().getAttribute('href');
+	await page.goto(`${path!.replace(/\/\w+$/, '')}/decide`);
+	const question = page.getByRole('region', { name: 'The unit in question' });
+	await expect(question).toContainText('Metal in the oil or on the magnet');
+	await expect(question).toContainText('Replace the unit, by your shop’s rule');
+	await page.getByRole('button', { name: 'Decide: Regulator gasket' }).click();
+	const choices = page.getByRole('group', { name: 'Decide' });
+	await choices.getByRole('button', { name: 'Reuse' }).click();
+	await choices.getByRole('button', { name: 'Overrule' }).click();
+	await expect(choices.getByRole('alert')).toContainText('Write why');
+	await choices.getByLabel(/^Why reuse/).fill('No new one in the drawer');
+	await choices.getByRole('button', { name: 'Overrule' }).click();
+	await expect(page.getByRole('button', { name: 'Reuse stands: Regulator gasket' })).toBeVisible();
+});
+
+test('the shop’s customs change what is proposed', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/shop');
+	await page.getByLabel('Rings at the plunger').selectOption({ label: 'inspected, kept where they pass' });
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByRole('status')).toContainText('Kept');
+	await openMat(page);
+	await cell(page, 'Retainer O-ring, cylinder 1').click();
+	await page.keyboard.press('0');
+	await expect(judge(page)).toContainText('your shop inspects these and keeps what passes');
+	await expect(judge(page).getByTestId('verdict')).toContainText('Reuse');
+	await page.goto('/shop');
+	await page.getByLabel('Rings at the plunger').selectOption({ label: 'as the model sheet says' });
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByRole('status')).toContainText('Kept');
+});

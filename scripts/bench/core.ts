@@ -1,0 +1,93 @@
+// The core's heavy computations: the set decision of a 60-part pump with its forecasts, minimum zones of dense readings.
+import { readFileSync } from 'node:fs';
+import { performance } from 'node:perf_hooks';
+import {
+	decideWhole,
+	defaultPolicy,
+	economicInterval,
+	type FittedProcess,
+	type OtherEnds,
+	type WholeInput
+} from '../../core/src/decide';
+import { flatness, roundness } from '../../core/src/measure';
+import { discardLimit, fold, placesToRead, readSheet, type Entry, type ModelSheet } from '../../core/src/record';
+
+const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
+function report(name: string, budgetMs: number | undefined, work: () => unknown, rounds = 9): void {
+	work(); // once to be compiled
+	const times = Array.from({ length: rounds }, () => {
+		const start = performance.now();
+		work();
+		return performance.now() - start;
+	});
+	console.log(`${name}: median ${median(times).toFixed(1)} ms${budgetMs ? ` (budget ${budgetMs})` : ''}`);
+}
+
+const text = readFileSync(new URL('../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const { sheet } = readSheet(text) as { sheet: ModelSheet };
+const otherEnds: OtherEnds = { kind: 'weibull', shape: 1.8, scale: 9000, events: 20, lives: 300 };
+
+// Sixty parts, every one of them measured in full, each size half worn.
+let count = 0;
+const entry = (part: string, kind: Entry['kind'], payload: object): Entry =>
+	({ id: `e${++count}`, job: 'j', part, by: 'b', at: new Date(count * 1000).toISOString(), kind, payload }) as Entry;
+const measurable = sheet.stations.filter(({ characteristics }) =>
+	characteristics.some(({ when }) => when === 'always')
+);
+const parts: WholeInput['parts'] = Array.from({ length: 60 }, (_, i) => {
+	const station = measurable[i % measurable.length];
+	const id = `p${i}`;
+	const readings = station.characteristics
+		.filter(({ when }) => when === 'always')
+		.flatMap((one) => {
+			const { rows, columns } = placesToRead(one);
+			const value = (one.nominal + (discardLimit(one)?.value ?? one.nominal)) / 2;
+			return rows.flatMap((_, place) =>
+				columns.map((_, angle) =>
+					entry(id, 'reading', {
+						characteristic: one.key,
+						station: place,
+						angle,
+						value: value + 0.001 * ((i + place + angle) % 3),
+						typed: { text: '', unit: one.unit }
+					})
+				)
+			);
+		});
+	const record = fold([entry(id, 'clean', {}), ...readings]).parts.get(id)!;
+	const wearModels = Object.fromEntries(
+		station.characteristics.flatMap((one): [string, FittedProcess][] => {
+			const allowance = Math.abs((discardLimit(one)?.value ?? one.nominal) - one.nominal);
+			const process = { shapePerHour: 0.004, rateShape: 9, rateScale: Math.max(allowance, 0.01) };
+			return [[one.key, { kind: 'fitted', parts: 60, process }]];
+		})
+	);
+	const input = {
+		station,
+		record,
+		hours: 1500 + 10 * i,
+		asFitted: {},
+		gauges: [],
+		wearModels,
+		otherEnds,
+		stations: sheet.stations
+	};
+	return { id, cylinder: (i % 3) + 1, input };
+});
+const whole: WholeInput = { parts, policy: defaultPolicy, openingCost: 400 };
+
+report('set of 60 parts: forecasts, three schools, set decision', 200, () => decideWhole(whole));
+report('most economic interval of 60 parts, 24 intervals', undefined, () => economicInterval(whole), 3);
+
+const noise = (i: number) => Math.sin(12.9898 * i) * Math.cos(78.233 * i);
+const face = Array.from({ length: 200 }, (_, i) => ({
+	x: (i % 20) * 10,
+	y: Math.floor(i / 20) * 10,
+	z: 0.0002 * (i % 20) + 0.01 * noise(i)
+}));
+report('minimum-zone flatness of 200 points', undefined, () => flatness(face));
+const section = Array.from({ length: 360 }, (_, angleDeg) => ({
+	angleDeg,
+	value: 0.02 * Math.cos((angleDeg * Math.PI) / 180) + 0.004 * noise(angleDeg)
+}));
+report('minimum-zone roundness of 360 angles', undefined, () => roundness(section));

@@ -61,6 +61,17 @@ test('a technician takes one pump from the floor through strip, mat and release 
 	await lookAtEverything(page);
 	await page.getByRole('link', { name: 'Release', exact: true }).click();
 	await expect(page.getByText('still open')).toHaveCount(0);
+
+	// The new plunger is measured as it goes in; a size that cannot be is answered and stays as typed.
+	const fresh = page.getByRole('row', { name: /^Ceramic plunger, cylinder 1/ }).getByLabel('Diameter of the new one');
+	await fresh.fill('1.7998');
+	await fresh.blur();
+	await expect(page.getByRole('alert')).toContainText('Did the decimal point slip by one?');
+	await expect(fresh).toHaveValue('1.7998');
+	await fresh.fill('17.998');
+	await fresh.blur();
+	await expect(page.getByRole('alert')).toHaveCount(0);
+	await expect(page.getByText('All saved')).toBeVisible();
 	await page.getByRole('button', { name: 'Release the job' }).click();
 	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
 

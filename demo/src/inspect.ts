@@ -15,7 +15,7 @@ import {
 } from '@exetasis/core/record';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
-import { shareUsed, stationOf, type TruePart } from './wear';
+import { newPart, shareUsed, stationOf, type TruePart } from './wear';
 
 /** A rebuild as the demo's technician meets it: the parts on the mat and their true condition. */
 export interface Rebuild {
@@ -72,7 +72,12 @@ export function inspect(rebuild: Rebuild, random: Random): Entry[] {
 			add({ kind: 'reading', part: cell.part, payload });
 	}
 	if (rebuild.progress === 'whole')
-		for (const { part, payload } of decisions(rebuild, entries)) add({ kind: 'decision', part, payload });
+		for (const { part, station, payload } of decisions(rebuild, entries)) {
+			add({ kind: 'decision', part, payload });
+			// New plungers are measured before they go in, so that their wear is counted from there.
+			if (payload.verdict === 'replace' && station.type === 'plunger')
+				for (const fitted of asFitted(station, rebuild.gauges, random)) add({ kind: 'fitted', part, payload: fitted });
+		}
 	return entries;
 }
 
@@ -224,6 +229,13 @@ function dialAt(
 	return Math.round(value / facts.resolution) * facts.resolution;
 }
 
+function asFitted(station: Station, gauges: readonly ShopGauge[], random: Random) {
+	const fresh = newPart(station, random);
+	return [...readingsOf(station, [station.characteristics[0]], fresh, gauges, random)]
+		.slice(0, 1)
+		.map(({ characteristic, value, typed }) => ({ characteristic, value, typed }));
+}
+
 // The technician follows the proposal, but for the story of the scored plunger that is kept again and again; what is
 // still too close, unmeasured or dirty is looked at a second time and then kept.
 function* decisions({ cells, sheet, gauges, policy, pump, fixed }: Rebuild, entries: readonly Entry[]) {
@@ -246,6 +258,6 @@ function* decisions({ cells, sheet, gauges, policy, pump, fixed }: Rebuild, entr
 		const why = keptPlunger
 			? 'Scratches are light, it will do with new packing'
 			: 'Looked at again, good enough to the eye';
-		yield { part, payload: verdict === proposed ? { verdict, proposed } : { verdict, proposed, why } };
+		yield { part, station, payload: verdict === proposed ? { verdict, proposed } : { verdict, proposed, why } };
 	}
 }

@@ -101,6 +101,10 @@ describe('wearHistories', () => {
 			0.1,
 			9
 		));
+	it('counts from the size as fitted where it was measured', () => {
+		const look = { part: 'a', hours: 100, least: 17.98, most: 18, asFitted: 17.99 };
+		expect(wearHistories(diameter, [look])[0].intervals[0].growth).toBeCloseTo(0.01, 9);
+	});
 	it('joins two looks at the same hours, and refuses hours that are none', () => {
 		const look = { part: 'a', hours: 100, least: 17.99, most: 18 };
 		expect(wearHistories(diameter, [look, { ...look, least: 17.98 }])[0].intervals).toHaveLength(1);

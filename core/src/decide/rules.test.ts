@@ -114,7 +114,7 @@ const part = (sheet: typeof korvan, key: string, cylinder: number, record: PartR
 const whole = (parts: WholeInput['parts'], change: Partial<Policy> = {}, more: Partial<WholeInput> = {}) =>
 	decideWhole({ parts, policy: policy(change), openingCost: 400, ...more });
 const verdicts = (decision: ReturnType<typeof decideWhole>) =>
-	Object.fromEntries(decision.parts.map(({ id, judgement }) => [id, judgement.verdict]));
+	Object.fromEntries(decision.parts.map(({ id, says }) => [id, says.onCondition]));
 
 describe('sets', () => {
 	const seats = [
@@ -136,7 +136,7 @@ describe('sets', () => {
 			part(diaphragms, 'diaphragm', 1, sound()),
 			part(diaphragms, 'diaphragm', 2, recordOf(finding('hole'), read('thickness', 2.6), read('sag', 0.5)))
 		]);
-		expect(found.parts[0].judgement.reasons[0]).toMatchObject({ code: 'withItsSet', cylinder: 2 });
+		expect(found.parts[0].reasons[0]).toMatchObject({ code: 'withItsSet', cylinder: 2 });
 	});
 	it('least cost keeps a set together as well', () => {
 		const { says } = whole(seats, { valves: 'cylinder', school: 'leastCost' }).parts[1];

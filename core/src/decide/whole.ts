@@ -4,6 +4,7 @@ import { byGammaProcess, passesLimit } from './gammaProcess';
 import { judge, wearModelOf, type JudgeInput, type Judgement } from './judge';
 import { chanceOfOtherEnd } from './otherEnds';
 import type { Policy, School } from './policy';
+import type { Reason } from './reason';
 import {
 	bestInterval,
 	costsAlone,
@@ -19,8 +20,8 @@ import { compareUnit, unitTriggers, type UnitComparison, type UnitTrigger } from
 /** One part of the whole pump, judged, priced and decided with the others. */
 export interface DecidedPart {
 	readonly id: string;
-	/** Under the school in force. */
-	readonly judgement: Judgement;
+	/** Why, under the school in force. */
+	readonly reasons: readonly Reason[];
 	/** P(it fails before the next service) if reused and if new; undefined where nothing of it is measured or on record. */
 	readonly pReuse?: number;
 	readonly pNew?: number;
@@ -91,7 +92,7 @@ export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): W
 		const cost = costsAlone(now[i], unplanned);
 		return {
 			id: part.id,
-			judgement: part[policy.school === 'renewSoft' ? 'renewSoft' : 'onCondition'],
+			reasons: part[policy.school === 'renewSoft' ? 'renewSoft' : 'onCondition'].reasons,
 			...(hasOdds(part) ? { pReuse: now[i].pReuse, pNew: now[i].pNew } : {}),
 			cost,
 			says,

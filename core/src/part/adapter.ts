@@ -18,7 +18,8 @@ export const adapter: PartType = {
 	],
 	characteristics: [
 		{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
-		{ key: 'length', name: 'Length', unit: 'mm', wears: 'down', instrument: 'caliper' }
+		{ key: 'length', name: 'Length', unit: 'mm', wears: 'down', instrument: 'caliper' },
+		{ key: 'faceFlatness', name: 'Face flatness', unit: 'mm', wears: 'up', instrument: 'feeler gauge' }
 	],
 	design: [
 		{ key: 'land', name: 'Length of the bore along the plunger', unit: 'mm' },

@@ -15,6 +15,8 @@ export const bore: PartType = {
 	],
 	characteristics: [
 		{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
-		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' }
+		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
+		{ key: 'grooveWidth', name: 'O-ring groove, width', unit: 'mm', wears: 'up', instrument: 'caliper' },
+		{ key: 'grooveDepth', name: 'O-ring groove, depth', unit: 'mm', wears: 'up', instrument: 'depth gauge' }
 	]
 };

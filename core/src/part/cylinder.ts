@@ -27,7 +27,8 @@ export const cylinder: PartType = {
 			unit: 'mm',
 			wears: 'up',
 			instrument: 'dial indicator'
-		}
+		},
+		{ key: 'grooveDepth', name: 'O-ring groove, depth', unit: 'mm', wears: 'up', instrument: 'depth gauge' }
 	],
 	design: [
 		{ key: 'endPress', name: 'Press that the shims are to give', unit: 'mm' },

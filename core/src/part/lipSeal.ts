@@ -9,7 +9,7 @@ export const lipSeal: PartType = {
 	soft: true,
 	patterns: [
 		{ pattern: 'lipFlat', outFrom: 2, wearOf: ['insideDiameter'] },
-		{ pattern: 'outsideWear', outFrom: 2 },
+		{ pattern: 'outsideWear', outFrom: 2, wearOf: ['outsideDiameter'] },
 		{ pattern: 'oneSidedWear', outFrom: 2 },
 		{ pattern: 'lipTorn', outFrom: 1 },
 		{ pattern: 'springOut', outFrom: 1 },
@@ -22,7 +22,8 @@ export const lipSeal: PartType = {
 		{ key: 'insideDiameter', name: 'Lip inside diameter', unit: 'mm', wears: 'up', instrument: 'pin gauge' },
 		{ key: 'wearLand', name: 'Lip wear land', unit: 'mm', wears: 'up', instrument: 'loupe' },
 		{ key: 'heel', name: 'Extruded heel', unit: 'mm', wears: 'up', instrument: 'caliper' },
-		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' }
+		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' },
+		{ key: 'outsideDiameter', name: 'Outside diameter', unit: 'mm', wears: 'down', instrument: 'caliper' }
 	],
 	design: [
 		{ key: 'leastInterference', name: 'Least interference on the plunger', unit: 'mm' },

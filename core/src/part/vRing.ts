@@ -9,7 +9,7 @@ export const vRing: PartType = {
 	soft: true,
 	patterns: [
 		{ pattern: 'insideWear', outFrom: 2, wearOf: ['insideDiameter'] },
-		{ pattern: 'outsideWear', outFrom: 2 },
+		{ pattern: 'outsideWear', outFrom: 2, wearOf: ['outsideDiameter'] },
 		{ pattern: 'oneSidedWear', outFrom: 2 },
 		{ pattern: 'lipTorn', outFrom: 1 },
 		{ pattern: 'extrudedHeel', outFrom: 2 },
@@ -23,7 +23,9 @@ export const vRing: PartType = {
 		{ key: 'stackHeight', name: 'Stack height', unit: 'mm', wears: 'down', instrument: 'depth gauge' },
 		{ key: 'wearLand', name: 'Lip wear land', unit: 'mm', wears: 'up', instrument: 'loupe' },
 		{ key: 'heel', name: 'Extruded heel', unit: 'mm', wears: 'up', instrument: 'caliper' },
-		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' }
+		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' },
+		{ key: 'outsideDiameter', name: 'Outside diameter', unit: 'mm', wears: 'down', instrument: 'caliper' },
+		{ key: 'section', name: 'Section', unit: 'mm', wears: 'down', instrument: 'caliper' }
 	],
 	design: [
 		{ key: 'glandFollow', name: 'Stack height at which the gland has no follow left', unit: 'mm' },

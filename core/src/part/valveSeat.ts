@@ -60,7 +60,8 @@ export const valveSeat: PartType = {
 			wears: 'up',
 			instrument: 'leak tester',
 			limitless: true
-		}
+		},
+		{ key: 'edgeRadius', name: 'Edge rounded, radius', unit: 'mm', wears: 'up', instrument: 'radius gauge' }
 	],
 	design: [
 		{ key: 'leastHeight', name: 'Least height after lapping', unit: 'mm' },

@@ -1,6 +1,6 @@
 import { partType } from '../part/register';
 import { dimensionOf } from '../quantity';
-import type { Entry, Mark, Reading } from './entry';
+import type { Entry, Fitted, Mark, Reading } from './entry';
 import {
 	characteristicOf,
 	placesToRead,
@@ -82,6 +82,8 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 			return checkPattern(entry.payload.pattern, station);
 		case 'reading':
 			return checkReading(entry, station);
+		case 'fitted':
+			return checkSize(entry, station);
 		case 'mark':
 			return checkMark(entry, station);
 		case 'decision': {
@@ -103,14 +105,21 @@ function checkMark({ payload: { fromMm, toMm } }: Mark, { surface, name }: Stati
 	return onSurface ? undefined : { code: 'markOffSurface', part: name };
 }
 
-function checkReading({ payload }: Reading, station: Station): EntryProblem | undefined {
+function checkReading(reading: Reading, station: Station): EntryProblem | undefined {
+	const { payload } = reading;
+	const measured = station.characteristics.find((one) => one.key === payload.characteristic);
+	if (measured) {
+		const { rows, columns } = placesToRead(measured);
+		if (payload.station >= rows.length || payload.angle >= columns.length)
+			return { code: 'placeNotOnGrid', station: payload.station, angle: payload.angle };
+	}
+	return checkSize(reading, station);
+}
+
+function checkSize({ payload }: Reading | Fitted, station: Station): EntryProblem | undefined {
 	const measured = station.characteristics.find((one) => one.key === payload.characteristic);
 	if (!measured)
 		return { code: 'characteristicNotOnSheet', characteristic: payload.characteristic, part: station.name };
-	const { rows, columns } = placesToRead(measured);
-	if (payload.station >= rows.length || payload.angle >= columns.length) {
-		return { code: 'placeNotOnGrid', station: payload.station, angle: payload.angle };
-	}
 	if (dimensionOf(payload.typed.unit) !== dimensionOf(measured.unit)) {
 		return { code: 'wrongUnit', typed: payload.typed.unit, expected: measured.unit };
 	}

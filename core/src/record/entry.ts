@@ -46,6 +46,16 @@ export const readingSchema = kind(
 		partC: z.number().min(-40).max(150).optional()
 	})
 );
+/** What the part that replaces this one measures as it is fitted: its wear is counted from there, not from nominal. */
+export const fittedSchema = kind(
+	'fitted',
+	ofPart,
+	z.strictObject({
+		characteristic: z.string().min(1).max(40),
+		value: z.number().finite(),
+		typed: z.strictObject({ text: z.string().max(40), unit: z.enum(units as [Unit, ...Unit[]]) })
+	})
+);
 /** A mark painted on the unrolled surface: mm from the pressure side, degrees round; an arc may run past 360. */
 export const markSchema = kind(
 	'mark',
@@ -87,6 +97,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	findingSchema,
 	cleanSchema,
 	readingSchema,
+	fittedSchema,
 	markSchema,
 	noteSchema,
 	decisionSchema,
@@ -100,5 +111,6 @@ export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 
 export type Finding = EntryOf<'finding'>;
 export type Reading = EntryOf<'reading'>;
+export type Fitted = EntryOf<'fitted'>;
 export type Mark = EntryOf<'mark'>;
 export type Decision = EntryOf<'decision'>;

@@ -1,4 +1,4 @@
-import type { Decision, Entry, EntryOf, Finding, Mark, Reading } from './entry';
+import type { Decision, Entry, EntryOf, Finding, Fitted, Mark, Reading } from './entry';
 
 /** What the log says of one part. Withdrawn entries are gone; of findings of one pattern the last stands. */
 export interface PartRecord {
@@ -6,6 +6,8 @@ export interface PartRecord {
 	/** The last "nothing found", if no finding came after it. */
 	readonly clean?: EntryOf<'clean'>;
 	readonly readings: readonly Reading[];
+	/** Sizes of the part that replaces it, the last of each characteristic. */
+	readonly fitted: readonly Fitted[];
 	/** Marks painted on its unrolled surface. */
 	readonly marks: readonly Mark[];
 	/** All decisions in order of time: the last stands, the others stay visible. */
@@ -23,7 +25,7 @@ export interface JobState {
 }
 
 /** A part of which the log says nothing yet. */
-export const untouched: PartRecord = { findings: [], readings: [], marks: [], decisions: [], notes: [] };
+export const untouched: PartRecord = { findings: [], readings: [], fitted: [], marks: [], decisions: [], notes: [] };
 
 /** Order of the log: by the moment it was recorded, then by id, so that every reader agrees. */
 export const inLogOrder = (a: Entry, b: Entry): number =>
@@ -76,6 +78,10 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 			return { ...record, findings: [], clean: entry };
 		case 'reading':
 			return { ...record, readings: [...record.readings, entry] };
+		case 'fitted': {
+			const others = record.fitted.filter(({ payload }) => payload.characteristic !== entry.payload.characteristic);
+			return { ...record, fitted: [...others, entry] };
+		}
 		case 'mark':
 			return { ...record, marks: [...record.marks, entry] };
 		case 'decision':

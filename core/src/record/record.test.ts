@@ -21,7 +21,7 @@ const PART = '0197f000-0000-7000-8000-0000000000aa';
 let counter = 0;
 function entry(kind: Entry['kind'], payload: object, { at = '2026-01-01T10:00:00.000Z', by = 'ines' } = {}): Entry {
 	const id = `0197f000-0000-7000-8000-${String(++counter).padStart(12, '0')}`;
-	const part = ['finding', 'clean', 'reading', 'decision'].includes(kind) ? { part: PART } : {};
+	const part = ['finding', 'clean', 'reading', 'fitted', 'mark', 'decision'].includes(kind) ? { part: PART } : {};
 	return entrySchema.parse({ id, job: JOB, by, at, kind, payload, ...part });
 }
 const finding = (pattern: string, severity: number, at?: string) =>
@@ -34,6 +34,9 @@ const reading = (value: number) =>
 		value,
 		typed: { text: String(value), unit: 'mm' }
 	});
+
+const mark = (change: object) =>
+	entry('mark', { shape: 'line', fromMm: 30, toMm: 40, fromDeg: 90, toDeg: 90, ...change });
 
 describe('fold', () => {
 	it('keeps the last severity of a pattern, and "clean" wipes earlier findings', () => {
@@ -67,6 +70,20 @@ describe('fold', () => {
 		const redo = entry('withdraw', { entry: undo.id, why: 'redone' }, { at: '2026-01-01T10:02:00.000Z' });
 		expect(fold([mark, undo]).parts.get(PART)).toBeUndefined();
 		expect(fold([mark, undo, redo]).parts.get(PART)!.findings).toHaveLength(1);
+	});
+	it('keeps the last size of the new part, and every mark on the surface', () => {
+		const fitted = (value: number, at: string) =>
+			entry('fitted', { characteristic: 'diameter', value, typed: { text: String(value), unit: 'mm' } }, { at });
+		const log = [
+			fitted(17.99, '2026-01-01T10:00:00.000Z'),
+			fitted(17.998, '2026-01-01T10:01:00.000Z'),
+			mark({ fromMm: 30, toMm: 40 }),
+			mark({ fromMm: 35, toMm: 50 })
+		];
+		const record = fold(log).parts.get(PART)!;
+		expect(record.fitted.map(({ payload }) => payload.value)).toEqual([17.998]);
+		expect(record.marks).toHaveLength(2);
+		expect(record.readings).toEqual([]);
 	});
 	it('is the same for the same set, in any order and with repeats', () => {
 		const log = [
@@ -142,6 +159,18 @@ describe('checkEntry', () => {
 		],
 		['a step that the sheet has not', entry('step', { step: 'dance' }), job, 'unknownStep']
 	])('refuses %s', (_, bad, facts, code) => expect(checkEntry(bad, facts)).toMatchObject({ code }));
+	it('refuses a mark off the surface, and one that ends before it begins', () => {
+		expect(checkEntry(mark({}), job)).toBeUndefined();
+		expect(checkEntry(mark({ toMm: 95 }), job)).toMatchObject({ code: 'markOffSurface' });
+		expect(() => mark({ toMm: 20 })).toThrow('ends before it begins');
+		expect(() => mark({ toDeg: 500 })).toThrow('once round at most');
+	});
+	it('refuses a new part’s size that cannot be', () => {
+		const fitted = (value: number) =>
+			entry('fitted', { characteristic: 'diameter', value, typed: { text: String(value), unit: 'mm' } });
+		expect(checkEntry(fitted(17.99), job)).toBeUndefined();
+		expect(checkEntry(fitted(0.708), job)).toMatchObject({ code: 'implausible', suspect: 'inch' });
+	});
 	it('refuses a size, a place or a unit that the sheet has not', () => {
 		const change = (payload: object) =>
 			({ ...reading(17.98), payload: { ...reading(17.98).payload, ...payload } }) as Entry;
@@ -167,7 +196,51 @@ describe('checkPlausible', () => {
 		[17.5, 18, 18.05].forEach((value) => expect(checkPlausible(value, plunger)).toBeUndefined()));
 });
 
+describe('plausible forms and shares', () => {
+	const flat = sheet.stations.find(({ key }) => key === 'manifold')!.characteristics[1];
+	const share = sheet.stations
+		.find(({ key }) => key === 'inletSeat')!
+		.characteristics.find(({ unit }) => unit === 'share')!;
+	it('a dial may read below zero, a share lies between none and all', () => {
+		expect(checkPlausible(-0.12, flat, 'flatness')).toBeUndefined();
+		expect(checkPlausible(25, flat, 'flatness')).toMatchObject({ code: 'implausible' });
+		expect(checkPlausible(0.4, share)).toBeUndefined();
+		expect(checkPlausible(1.2, share)).toMatchObject({ code: 'implausible' });
+	});
+});
+
 describe('model sheet', () => {
+	const broken = (
+		key: string,
+		change: (station: Record<string, unknown> & { characteristics: Record<string, unknown>[] }) => void
+	) => {
+		const copy = JSON.parse(text) as { stations: Parameters<typeof change>[0][] };
+		change(copy.stations.find((station) => station.key === key)!);
+		const read = readSheet(JSON.stringify(copy));
+		return read.kind === 'faults'
+			? read.faults.map(({ path, message }) => `${path}: ${message}`).join('; ')
+			: 'no fault';
+	};
+	it('says what does not fit a part type: limits, suspicions, design values, surfaces, faces', () => {
+		expect(broken('plunger', ({ characteristics }) => (characteristics[0].min = 18.5))).toContain(
+			'must be below nominal'
+		);
+		expect(broken('plunger', ({ characteristics }) => delete characteristics[0].min)).toContain(
+			'needs a discard limit'
+		);
+		expect(broken('plunger', ({ characteristics }) => (characteristics[1].suspect = ['pinched']))).toContain(
+			'does not show "pinched"'
+		);
+		expect(broken('caseORing', (station) => (station.design = { workingLength: 3 }))).toContain(
+			'has no design value "workingLength"'
+		);
+		expect(
+			broken('plunger', (station) => (station.surface = { lengthMm: 50, track: { fromMm: 40, toMm: 60 } }))
+		).toContain('must lie on the surface');
+		expect(broken('manifold', ({ characteristics }) => delete characteristics[1].face)).toContain(
+			'needs the rows and columns of the dial'
+		);
+	});
 	it('of the demo is whole: one L1 stack, scopes prune it', () => {
 		expect(sheet.layout).toBe('L1');
 		expect(stationsInScope(sheet, 'packing').map(({ key }) => key)).not.toContain('inletSeat');

@@ -50,7 +50,7 @@
 						></td
 					>
 					<td>{job.complaint}</td>
-					<td>{scopeName[job.scope]}<br /><span class="soft">{job.model}</span></td>
+					<td>{scopeName[job.scope]}<br /><span class="soft whitespace-nowrap">{job.model}</span></td>
 					<td>{ago(job.receivedAt)}</td>
 					<td><b>{now.at}</b></td>
 					<td>

@@ -17,7 +17,7 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from './bench.svelte';
-	import { judgeInput, matesOf } from './judgeMat';
+	import { judgeInput } from './judgeMat';
 	import LimitStrip from './LimitStrip.svelte';
 	import Shape from './Shape.svelte';
 
@@ -275,7 +275,7 @@
 		<summary>The arithmetic, step by step</summary>
 		{#if opened}
 			{#await import('./Arithmetic.svelte') then { default: Arithmetic }}
-				<Arithmetic input={judgeInput(bench.bench, part, matesOf(part, bench.parts))} judgement={part.judgement} />
+				<Arithmetic input={judgeInput(bench.bench, part, bench.matesOf(part))} judgement={part.judgement} />
 			{/await}
 		{/if}
 	</details>

@@ -17,7 +17,6 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
 	import type { BenchPart, BenchState } from './bench.svelte';
-	import { matesOf } from './judgeMat';
 	import { placeKey } from './place';
 	import { firstUnmeasured, type GridPlace } from './walk';
 
@@ -72,9 +71,7 @@
 		runout: 'Set the dial to zero anywhere and turn the part: eccentricity is taken out of its roundness.',
 		flatness: 'O-rings out, dial set to zero anywhere: the tilt of the face is taken out.'
 	} as const;
-	const mates = $derived(
-		matesOf(part, bench.parts).flatMap(({ cell }) => bench.parts.get(placeKey(cell.station, cell.cylinder)) ?? [])
-	);
+	const mates = $derived(bench.matesOf(part));
 	const shownIn = (unit: Unit) => shownUnit(dimensionOf(unit), units());
 	const gauges = $derived(kind ? bench.bench.gauges.filter((gauge) => gauge.kind === kind.instrument) : []);
 	const gauge = $derived(gauges.find((one) => one.id === (kind && gaugeOf[kind.instrument])) ?? gauges[0]);

@@ -12,7 +12,7 @@ import {
 	type Station
 } from '@exetasis/core/record';
 import type { Bench } from '$lib/server/jobs';
-import { judgeInput, judgeMat, type JudgedPart, type LaidPart } from './judgeMat';
+import { judgeInput, judgeMat, matePlaces, matesAt, type JudgedPart, type LaidPart } from './judgeMat';
 import { placeKey } from './place';
 import { Outbox, type Refusal } from './outbox.svelte';
 
@@ -33,18 +33,24 @@ export class BenchState {
 	refusals = $state.raw<readonly Refusal[]>([]);
 
 	readonly log = $derived(fold(this.#entries.values()));
+	#records: ReadonlyMap<string, PartRecord> = new Map();
 	readonly #judged = new Map<string, { part: LaidPart; mates: readonly LaidPart[]; judgement: Judgement }>();
 	#shown: ReadonlyMap<string, BenchPart> = new Map();
+	/** By place, the places of the parts that one runs with. */
+	readonly mates: ReadonlyMap<string, readonly string[]>;
 
 	/** All parts of the mat by place. What has not changed stays the very same object, so that only its cell is drawn anew. */
 	readonly parts = $derived.by(() => {
-		const judged = judgeMat(this.bench, this.log.parts, (part, mates) => this.#judge(part, mates));
+		this.#records = new Map(
+			[...this.log.parts].map(([part, record]) => [part, sameOr(this.#records.get(part), record)])
+		);
+		const judged = judgeMat(this.bench, this.#records, this.mates, (part, mates) => this.#judge(part, mates));
 		const before = this.#shown;
 		this.#shown = new Map(
 			judged.map((part) => {
 				const place = placeKey(part.cell.station, part.cell.cylinder);
 				const known = before.get(place);
-				const same = known && known.judgement === part.judgement && sameRecord(known.record, part.record);
+				const same = known?.judgement === part.judgement && known.record === part.record;
 				return [place, same ? known : { ...part, looked: isLookedAt(part.record) }];
 			})
 		);
@@ -55,6 +61,7 @@ export class BenchState {
 		this.bench = bench;
 		this.user = user;
 		this.stations = stationsInScope(bench.sheet, bench.job.scope);
+		this.mates = matePlaces(bench);
 		this.#entries = new Map(bench.entries.map((entry) => [entry.id, entry]));
 		this.outbox = new Outbox(bench.job.id, user, (refusal) => this.#refused(refusal));
 	}
@@ -63,9 +70,7 @@ export class BenchState {
 	#judge(part: LaidPart, mates: readonly LaidPart[]): Judgement {
 		const before = this.#judged.get(part.cell.part);
 		const same =
-			before &&
-			sameRecord(before.part.record, part.record) &&
-			before.mates.every((mate, i) => sameRecord(mate.record, mates[i].record));
+			before && before.part.record === part.record && before.mates.every((mate, i) => mate.record === mates[i].record);
 		if (same) return before.judgement;
 		const judgement = judge(judgeInput(this.bench, part, mates));
 		this.#judged.set(part.cell.part, { part, mates, judgement });
@@ -96,6 +101,9 @@ export class BenchState {
 		if (fresh.length === 0) return;
 		this.#entries = new Map([...this.#entries, ...fresh.map((entry) => [entry.id, entry] as const)]);
 	}
+
+	/** The parts that one runs with. */
+	matesOf = ({ cell }: BenchPart): BenchPart[] => matesAt(this.mates, cell, this.parts);
 
 	/** Records entries: at once on this screen, then in the browser's database, then on the server. */
 	record(...drafts: NewEntry[]): Entry[] {
@@ -146,10 +154,13 @@ export class BenchState {
 export const verdictOf = ({ record, judgement }: BenchPart) =>
 	standingDecision(record)?.payload.verdict ?? judgement.verdict;
 
-function sameRecord(a: PartRecord, b: PartRecord): boolean {
-	const ids = ({ findings, clean, readings, marks, decisions, notes }: PartRecord) =>
-		[...findings, ...(clean ? [clean] : []), ...readings, ...marks, ...decisions, ...notes].map(({ id }) => id).join();
-	return a === b || ids(a) === ids(b);
+// The record as it was where nothing has been added or taken back, so that one can tell by a glance.
+function sameOr(before: PartRecord | undefined, now: PartRecord): PartRecord {
+	const ids = ({ findings, clean, readings, fitted, marks, decisions, notes }: PartRecord) =>
+		[...findings, ...(clean ? [clean] : []), ...readings, ...fitted, ...marks, ...decisions, ...notes]
+			.map(({ id }) => id)
+			.join();
+	return before && ids(before) === ids(now) ? before : now;
 }
 
 const KEY = Symbol('bench');

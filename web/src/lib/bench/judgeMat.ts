@@ -30,13 +30,29 @@ export function layMat(
 	);
 }
 
-/** The parts that one runs with: the mate that its sheet names, and those that name it, of the same cylinder. */
-export function matesOf({ cell, station }: LaidPart, mat: ReadonlyMap<string, LaidPart>): LaidPart[] {
-	return [...mat.values()].filter((other) => {
-		const alike = other.cell.cylinder === cell.cylinder || other.cell.cylinder === 0 || cell.cylinder === 0;
-		return alike && (other.station.key === station.mate || other.station.mate === station.key);
-	});
+/** By place, the places of the parts that one runs with: the mate that its sheet names, and those that name it, of the same cylinder. */
+export function matePlaces({ sheet, cells }: Pick<Facts, 'sheet' | 'cells'>): ReadonlyMap<string, readonly string[]> {
+	const mateOf = new Map(sheet.stations.map(({ key, mate }) => [key, mate]));
+	return new Map(
+		cells.map((cell) => [
+			placeKey(cell.station, cell.cylinder),
+			cells
+				.filter(
+					({ station, cylinder }) =>
+						(cylinder === cell.cylinder || cylinder === 0 || cell.cylinder === 0) &&
+						(mateOf.get(cell.station) === station || mateOf.get(station) === cell.station)
+				)
+				.map(({ station, cylinder }) => placeKey(station, cylinder))
+		])
+	);
 }
+
+/** The parts that the one at this place runs with. */
+export const matesAt = <P extends LaidPart>(
+	mates: ReadonlyMap<string, readonly string[]>,
+	{ station, cylinder }: Pick<MatCell, 'station' | 'cylinder'>,
+	mat: ReadonlyMap<string, P>
+): P[] => mates.get(placeKey(station, cylinder))!.map((place) => mat.get(place)!);
 
 /** What is known of one part on the mat, as the core judges it. */
 export const judgeInput = (
@@ -69,12 +85,13 @@ export const judgeInput = (
 export function judgeMat(
 	facts: Facts,
 	records: ReadonlyMap<string, PartRecord>,
+	mates = matePlaces(facts),
 	judgeOne: (part: LaidPart, mates: readonly LaidPart[]) => Judgement = (part, mates) =>
 		judge(judgeInput(facts, part, mates))
 ): JudgedPart[] {
 	const mat = layMat(facts, records);
 	const judged = [...mat.values()].map((part) => {
-		const judgement = judgeOne(part, matesOf(part, mat));
+		const judgement = judgeOne(part, matesAt(mates, part.cell, mat));
 		return { ...part, cylinder: part.cell.cylinder, judgement };
 	});
 	const leaders = leadersOf(judged, facts.policy);

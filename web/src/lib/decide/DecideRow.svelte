@@ -1,6 +1,6 @@
 <!-- @component One part opened in the Decide table: all its reasons, its arithmetic, and the decision, against the proposal with a reason. -->
 <script lang="ts">
-	import type { DecidedPart, JudgeInput } from '@exetasis/core/decide';
+	import { judge, type DecidedPart, type JudgeInput } from '@exetasis/core/decide';
 	import { verdicts, type Verdict } from '@exetasis/core/record';
 	import type { BenchPart, BenchState } from '$lib/bench/bench.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
@@ -45,7 +45,7 @@
 
 <div class="open">
 	<ul>
-		{#each one.judgement.reasons as reason, index (index)}<li>
+		{#each one.reasons as reason, index (index)}<li>
 				{reasonSentence(reason, part.station, units())}
 			</li>{/each}
 	</ul>
@@ -82,7 +82,8 @@
 	>
 	{#if arithmetic}
 		{#await import('$lib/bench/Arithmetic.svelte') then { default: Arithmetic }}
-			<Arithmetic input={input()} judgement={one.judgement} />
+			{@const rests = input()}
+			<Arithmetic input={rests} judgement={judge(rests)} />
 		{/await}
 	{/if}
 </div>

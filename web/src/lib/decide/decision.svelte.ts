@@ -1,17 +1,18 @@
 import { wrap, type Remote } from 'comlink';
 import {
 	INTERVALS,
+	type economicInterval,
 	type JudgeInput,
 	type Policy,
 	type School,
 	type WholeDecision,
 	type WholeInput
 } from '@exetasis/core/decide';
-import { judgeInput, matesOf } from '$lib/bench/judgeMat';
+import { judgeInput } from '$lib/bench/judgeMat';
 import type { BenchState } from '$lib/bench/bench.svelte';
 import type { DecideWorker } from '$lib/workers/decide.worker';
 
-type Interval = Awaited<ReturnType<Remote<DecideWorker>['economicInterval']>>;
+type Interval = ReturnType<typeof economicInterval>;
 
 /** What the Decide stage shows: the set under each school for the hours chosen here, worked out in a worker. */
 export class DecisionState {
@@ -49,7 +50,7 @@ export class DecisionState {
 		const { bench, parts } = this.#bench;
 		return {
 			parts: [...parts.values()].map((part) => {
-				const { policy: _policy, ...input } = judgeInput(bench, part, matesOf(part, parts));
+				const { policy: _policy, ...input } = judgeInput(bench, part, this.#bench.matesOf(part));
 				return { id: part.cell.part, cylinder: part.cell.cylinder, input };
 			}),
 			policy: bench.policy,
@@ -66,13 +67,19 @@ export class DecisionState {
 		return () => workers.forEach((worker) => worker.terminate());
 	}
 
-	/** Works the set out for the hours and the school as they stand; while it does, only the last change waits. */
+	/** Gives the workers the mat as it lies now. */
+	hold(): void {
+		for (const worker of [this.#deciding, this.#seeking]) void worker?.hold(this.#input);
+	}
+
+	/** Works the set out for the hours, the school and the log as they stand; while it does, only the last change waits. */
 	async decide(): Promise<void> {
-		const input = { ...this.#input, policy: this.policy };
+		const { policy } = this;
+		void this.#input; // a new entry asks again
 		if (this.#busy) return void (this.#again = true);
 		this.#busy = true;
 		try {
-			this.decision = await this.#deciding?.decideWhole(input);
+			this.decision = await this.#deciding?.decide(policy);
 		} finally {
 			this.#busy = false;
 		}
@@ -84,11 +91,7 @@ export class DecisionState {
 
 	/** Finds the most economic interval; it does not depend on the slider. */
 	async findInterval(): Promise<void> {
-		const { valves } = this;
-		this.interval = await this.#seeking?.economicInterval({
-			...this.#input,
-			policy: { ...this.#input.policy, valves }
-		});
+		this.interval = await this.#seeking?.findInterval({ ...this.#input.policy, valves: this.valves });
 	}
 
 	/** What one part's verdict rests on, under the rules as they are tried here. */

@@ -26,7 +26,8 @@
 </script>
 
 <div class="mat sheet" role="region" aria-label="Mat">
-	<table>
+	<table style="width: max(100%, {34 + 45 * bench.stations.length}px)">
+		<colgroup><col class="rows" /><col span={bench.stations.length} /></colgroup>
 		<thead>
 			<tr>
 				<th class="corner" scope="col"><span class="sr-only">Cylinder</span></th>
@@ -66,13 +67,20 @@
 </div>
 
 <style>
+	/* On a layer of its own: the hatched drawings are not painted anew when a panel below changes. */
 	.mat {
+		contain: layout paint;
+		will-change: transform;
 		overflow-x: auto;
 		overscroll-behavior-x: contain;
 	}
+	/* Fixed columns: a mark on one cell lays nothing else out anew. */
 	table {
+		table-layout: fixed;
 		border-collapse: collapse;
-		min-width: 100%;
+	}
+	.rows {
+		width: 34px;
 	}
 	.group {
 		font-size: 0.72rem;
@@ -82,6 +90,7 @@
 		padding: 2px 4px 0;
 		border-left: 1.5px solid var(--ink-soft);
 		white-space: nowrap;
+		overflow: hidden;
 	}
 	.station {
 		vertical-align: bottom;
@@ -89,7 +98,6 @@
 		font-size: 0.74rem;
 		padding: 2px 0;
 		border-left: 1px solid var(--line);
-		min-width: 45px;
 	}
 	.station .name {
 		display: inline-block;
@@ -129,7 +137,6 @@
 		padding: 0;
 		border-left: 1px solid var(--line);
 		border-top: 1px solid var(--line);
-		min-width: 45px;
 	}
 	td.whole {
 		background: repeating-linear-gradient(

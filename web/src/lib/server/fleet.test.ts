@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { append } from './benchLog';
 import { rows } from './db/query';
-import { benchOf, release } from './jobs';
+import { benchOf, release, type Bench } from './jobs';
 import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from './testing';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -48,6 +48,38 @@ describe('fitted wear', () => {
 		const before = (await fits()).length;
 		await benchOf(shop.scope, later.job.id);
 		expect(await fits()).toHaveLength(before);
+	});
+	it('counts what else ends lives since the look before, and renewed parts as still good', async () => {
+		const user = shop.people.technician;
+		const torn = (bench: Bench, cylinder: number) => {
+			const part = partAt(bench, 'lowPressureSeal', cylinder);
+			return entryOf(bench, user, 'finding', { pattern: 'lipTorn', severity: 2, onset: 'service' }, part);
+		};
+		const own = await makeShop(database.db, 'Ends');
+		const work = async (pump: string | undefined, meterHours: number, damaged: number[]) => {
+			const person = own.people.technician;
+			const bench = await openJob(own, { meterHours, ...(pump ? { pump: { id: pump } } : {}) });
+			const findings = damaged.map((cylinder) => ({ ...torn(bench, cylinder), by: person.id }));
+			const seen = new Set(findings.map((entry) => ('part' in entry ? entry.part : undefined)));
+			const rest = decideAll(bench, person, 'replace').filter(
+				(entry) => entry.kind !== 'clean' || !seen.has(entry.part)
+			);
+			await append(own.scope, person, bench.job.id, [...findings, ...rest]);
+			await release(own.scope, person.id, bench.job.id);
+			return bench.job.pumpId;
+		};
+		const pump = await work(undefined, 1000, []);
+		await work(pump, 2000, [1]);
+		await work(pump, 3200, []);
+		const { fleet } = await openJob(own, { pump: { id: pump }, meterHours: 3500 });
+		// Six lives of known length, one of them torn between 0 and 1000 h; three new ones have not run yet.
+		expect(fleet.ends.lowPressureSeal).toEqual({
+			kind: 'constant',
+			because: 'fewEvents',
+			events: 1,
+			lives: 6,
+			hours: 500 + 2 * 1000 + 3 * 1200
+		});
 	});
 	it('of one shop is not that of another', async () => {
 		const other = await makeShop(database.db, 'Skerry');

@@ -76,12 +76,12 @@ const sizesOf = (scope: ShopScope, model: string): Promise<SizeRow[]> =>
 		scope,
 		`
 		SELECT c.station, r.characteristic, r.part_id AS part, j.pump_hours - l.fitted_hours AS hours,
-			min(r.value) AS least, max(r.value) AS most
-		FROM reading r JOIN job j ON j.id = r.job_id JOIN pump p ON p.id = j.pump_id
+			min(r.value) AS least, max(r.value) AS most, (a.as_fitted->>r.characteristic)::double precision AS "asFitted"
+		FROM reading r JOIN job j ON j.id = r.job_id JOIN pump p ON p.id = j.pump_id JOIN part a ON a.id = r.part_id
 		JOIN mat_cell c ON c.job_id = r.job_id AND c.part_id = r.part_id
 		JOIN part_life l ON l.part_id = r.part_id AND l.pump_id = j.pump_id
 		WHERE r.shop_id = $1 AND p.model = $2 AND NOT r.withdrawn AND j.released_at IS NOT NULL AND j.pump_hours > l.fitted_hours
-		GROUP BY c.station, r.characteristic, r.part_id, j.pump_hours, l.fitted_hours`,
+		GROUP BY c.station, r.characteristic, r.part_id, a.as_fitted, j.pump_hours, l.fitted_hours`,
 		[model]
 	);
 

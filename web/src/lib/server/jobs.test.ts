@@ -142,6 +142,27 @@ describe('release', () => {
 	});
 });
 
+describe('sizes as fitted', () => {
+	it('go with the new part into its next rebuilds, and only where it was replaced', async () => {
+		const bench = await openJob(shop, { meterHours: 1000 });
+		const [first, second] = [1, 2].map((cylinder) => partAt(bench, 'plunger', cylinder));
+		const fitted = { characteristic: 'diameter', value: 17.997, typed: { text: '17.997', unit: 'mm' } };
+		await append(shop.scope, user(), bench.job.id, [
+			...decideAll(bench, user(), 'reuse').filter((entry) => !('part' in entry) || entry.part !== first),
+			entryOf(bench, user(), 'clean', {}, first),
+			entryOf(bench, user(), 'decision', { verdict: 'replace', proposed: 'replace' }, first),
+			entryOf(bench, user(), 'fitted', fitted, first),
+			entryOf(bench, user(), 'fitted', fitted, second)
+		]);
+		await release(shop.scope, user().id, bench.job.id);
+		const next = await openJob(shop, { pump: { id: bench.job.pumpId }, meterHours: 1900 });
+		const at = (cylinder: number) =>
+			next.cells.find((cell) => cell.station === 'plunger' && cell.cylinder === cylinder);
+		expect(at(1)).toMatchObject({ asFitted: { diameter: 17.997 }, kept: 0, hours: 900 });
+		expect(at(2)).toMatchObject({ asFitted: {}, kept: 1 });
+	});
+});
+
 describe('trace', () => {
 	it('counts recurrences over hours between looks, and keeps marks made while stripping out', async () => {
 		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear']);

@@ -121,6 +121,8 @@ export interface MatCell {
 	/** Hours run since it was fitted; null where nobody knows when that was. */
 	readonly hours: number | null;
 	readonly asFitted: Record<string, number>;
+	/** Rebuilds in which it was looked at and kept. */
+	readonly kept: number;
 	/** Lives that this place has already used up, on record. */
 	readonly earlierLives: number;
 }
@@ -189,6 +191,8 @@ const cellsOf = (scope: ShopScope, jobId: string, stations: readonly string[]): 
 		scope,
 		`
 		SELECT c.part_id AS part, c.station, c.cylinder, j.pump_hours - l.fitted_hours AS hours, a.as_fitted AS "asFitted",
+			(SELECT count(*)::int FROM mat_cell m JOIN job o ON o.id = m.job_id
+				WHERE m.part_id = c.part_id AND o.pump_id = j.pump_id AND o.received_at < j.received_at) AS kept,
 			(SELECT count(*)::int FROM part_life e WHERE e.pump_id = j.pump_id AND e.station = c.station
 				AND e.cylinder = c.cylinder AND e.removed_hours <= l.fitted_hours) AS "earlierLives"
 		FROM mat_cell c JOIN job j ON j.id = c.job_id JOIN part a ON a.id = c.part_id
@@ -245,7 +249,14 @@ function outcome(bench: Bench): { undecided: Undecided[]; replaced: Replacement[
 		if (verdict !== 'reuse' && verdict !== 'replace') {
 			undecided.push({ station: key, cylinder, why: verdict ? 'lookAgain' : 'noDecision' });
 		} else if (verdict === 'replace') {
-			replaced.push({ part, station: key, type: station.type, cylinder, endReason: endReason(judgement, station) });
+			replaced.push({
+				part,
+				station: key,
+				type: station.type,
+				cylinder,
+				endReason: endReason(judgement, station),
+				asFitted: Object.fromEntries(record.fitted.map(({ payload }) => [payload.characteristic, payload.value]))
+			});
 		}
 	}
 	return { undecided, replaced };

@@ -51,6 +51,8 @@ export const layOut = (scope: ShopScope, jobId: string, pumpId: string): Promise
 export interface Replacement extends PartPlace {
 	readonly part: string;
 	readonly endReason: EndReason;
+	/** Sizes of the part that comes in its place, as far as they were measured. */
+	readonly asFitted: Readonly<Record<string, number>>;
 }
 
 /** Ends the lives of the parts that are replaced, and begins those of new ones in their places. */
@@ -73,8 +75,8 @@ export async function replaceParts(
 		scope,
 		`
 		WITH place AS (
-			SELECT * FROM jsonb_to_recordset($5::jsonb) AS p(station text, type text, cylinder int, next uuid, life uuid)
-		), added AS (INSERT INTO part (id, shop_id, type) SELECT next, $1::uuid, type FROM place)
+			SELECT * FROM jsonb_to_recordset($5::jsonb) AS p(station text, type text, cylinder int, next uuid, life uuid, "asFitted" jsonb)
+		), added AS (INSERT INTO part (id, shop_id, type, as_fitted) SELECT next, $1::uuid, type, "asFitted" FROM place)
 		INSERT INTO part_life (id, shop_id, part_id, pump_id, station, cylinder, fitted_job_id, fitted_hours)
 		SELECT life, $1::uuid, next, $2::uuid, station, cylinder, $3::uuid, $4::double precision FROM place RETURNING 1`,
 		[job.pumpId, job.id, job.pumpHours, json]

@@ -1,7 +1,14 @@
 import { expose } from 'comlink';
-import { decideWhole, economicInterval } from '@exetasis/core/decide';
+import { decideWhole, economicInterval, type Policy, type WholeInput } from '@exetasis/core/decide';
+
+let whole: WholeInput | undefined;
 
 /** The set decision off the page's own thread: the slider must move while it computes. */
-const api = { decideWhole, economicInterval };
+const api = {
+	/** The mat as it lies, kept until it changes, so that a move of the slider sends the rules alone. */
+	hold: (input: WholeInput) => void (whole = input),
+	decide: (policy: Policy) => whole && decideWhole({ ...whole, policy }),
+	findInterval: (policy: Policy) => whole && economicInterval({ ...whole, policy })
+};
 export type DecideWorker = typeof api;
 expose(api);

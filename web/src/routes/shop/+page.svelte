@@ -56,15 +56,30 @@
 			update({ reset: false })}
 	class="columns"
 >
-	<fieldset class="sheet" disabled={!data.mayManage}>
-		<legend>Which school is in force</legend>
-		{#each schools as school (school)}
-			<label class="school">
-				<input type="radio" name="school" value={school} checked={(typed?.school ?? data.policy.school) === school} />
-				<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
-			</label>
-		{/each}
-	</fieldset>
+	<div class="column">
+		<fieldset class="sheet" disabled={!data.mayManage}>
+			<legend>Which school is in force</legend>
+			{#each schools as school (school)}
+				<label class="school">
+					<input type="radio" name="school" value={school} checked={(typed?.school ?? data.policy.school) === school} />
+					<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
+				</label>
+			{/each}
+		</fieldset>
+		<fieldset class="sheet" disabled={!data.mayManage}>
+			<legend>Customs on which good people differ</legend>
+			<div class="customs">
+				{#each customChoices as [name, label, choices] (name)}
+					<label class="field" for={name}>
+						<span>{label}</span>
+						<select id={name} {name} value={typed?.[name] ?? data.policy[name]}>
+							{#each choices as [value, words] (value)}<option {value}>{words}</option>{/each}
+						</select>
+					</label>
+				{/each}
+			</div>
+		</fieldset>
+	</div>
 	<fieldset class="sheet" disabled={!data.mayManage}>
 		<legend>Figures</legend>
 		{#each fields as [name, label, value, unit] (name)}
@@ -83,23 +98,12 @@
 			</div>
 		{/each}
 	</fieldset>
-	<fieldset class="sheet wide" disabled={!data.mayManage}>
-		<legend>Customs on which good people differ</legend>
-		<div class="customs">
-			{#each customChoices as [name, label, choices] (name)}
-				<label class="field" for={name}>
-					<span>{label}</span>
-					<select id={name} {name} value={typed?.[name] ?? data.policy[name]}>
-						{#each choices as [value, words] (value)}<option {value}>{words}</option>{/each}
-					</select>
-				</label>
-			{/each}
-		</div>
+	<div class="keep">
 		{#if data.mayManage}
 			<div><button class="press main">Keep</button></div>
 			{#if form && 'kept' in form}<p role="status">Kept: every open job is judged by these from now on.</p>{/if}
 		{:else}<p class="soft">A lead can change these.</p>{/if}
-	</fieldset>
+	</div>
 </form>
 
 <style>
@@ -108,7 +112,6 @@
 		grid-template-columns: 1fr 1fr;
 		gap: 12px;
 		align-items: start;
-		max-width: 70rem;
 	}
 	fieldset {
 		padding: 0.9rem;
@@ -119,12 +122,23 @@
 		float: left;
 		font-weight: 650;
 	}
-	.wide {
+	.column {
+		display: grid;
+		gap: 12px;
+	}
+	.keep {
 		grid-column: 1 / -1;
+		position: sticky;
+		bottom: 0;
+		display: flex;
+		align-items: center;
+		gap: 1rem;
+		padding: 0.6rem 0;
+		background: var(--paper);
 	}
 	.customs {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(18rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
 		gap: 0.8rem;
 		clear: both;
 	}

@@ -23,6 +23,7 @@
 
 	// The worker lives as long as the page; what it is asked follows the slider, the school and the log.
 	$effect(() => set.open());
+	$effect(() => set.hold());
 	$effect(() => void set.decide());
 	$effect(() => void set.findInterval());
 
@@ -51,6 +52,7 @@
 </script>
 
 <svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
+{#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} />{/if}
 <div class="top">
 	<section class="sheet" aria-label="How far, by which school">
 		<label class="hours" for="hours"
@@ -113,7 +115,6 @@
 		{:else}<p class="soft" role="status">Looking for the most economic interval …</p>{/if}
 	</section>
 </div>
-{#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} />{/if}
 {#if unlooked > 0}<p class="soft">
 		{unlooked} parts are not looked at yet and stand last: the set’s figures are without them.
 	</p>{/if}
@@ -146,9 +147,7 @@
 					<td class="number">{one.pNew === undefined ? '' : formatProbability(one.pNew)}</td>
 					<td class="number">{one.pReuse === undefined ? '' : formatNumber(one.cost.reuse)}</td>
 					<td class="number">{formatNumber(one.cost.replace)}</td>
-					<td class="why"
-						>{one.judgement.reasons[0] ? reasonSentence(one.judgement.reasons[0], part.station, units()) : ''}</td
-					>
+					<td class="why">{one.reasons[0] ? reasonSentence(one.reasons[0], part.station, units()) : ''}</td>
 					<td
 						><button
 							type="button"

@@ -8,7 +8,6 @@
 	import { formatNumber } from '@exetasis/core/quantity';
 	import { benchInUse } from '$lib/bench/bench.svelte';
 	import JudgePanel from '$lib/bench/JudgePanel.svelte';
-	import KeysHelp from '$lib/bench/KeysHelp.svelte';
 	import LookPanel from '$lib/bench/LookPanel.svelte';
 	import MeasurePanel from '$lib/bench/MeasurePanel.svelte';
 	import { firstUnmeasured, step, walkingOrder } from '$lib/bench/walk';
@@ -159,10 +158,9 @@
 		<h1>{part.station.name}{part.cell.cylinder ? `, cylinder ${part.cell.cylinder}` : ''}</h1>
 		<p class="soft">
 			{faceWords(part.station, bench.bench.sheet)}
-			· {part.cell.hours === null ? 'hours on it unknown' : `${formatNumber(part.cell.hours)} h on it`}{part.cell
-				.earlierLives > 0
-				? `, ${part.cell.earlierLives} before it on record`
-				: ''}
+			· {part.cell.hours === null ? 'hours on it unknown' : `${formatNumber(part.cell.hours)} h on it`}{part.cell.kept
+				? `, kept ${part.cell.kept === 1 ? 'once' : `${part.cell.kept} times`} before`
+				: ''}{part.cell.earlierLives > 0 ? `, ${part.cell.earlierLives} lives before it on record` : ''}
 			{part.station.pieces > 1 ? `· ${part.station.pieces} pieces` : ''}
 			{abrasiveSays}
 		</p>
@@ -188,7 +186,11 @@
 		</div>
 	</div>
 </div>
-<KeysHelp open={help} onclose={() => (help = false)} />
+{#if help}
+	{#await import('$lib/bench/KeysHelp.svelte') then { default: KeysHelp }}
+		<KeysHelp open onclose={() => (help = false)} />
+	{/await}
+{/if}
 
 <style>
 	.legend {
@@ -227,7 +229,10 @@
 		gap: 10px;
 		align-items: start;
 	}
+	/* Each on a layer of its own, so that a key paints only what it changes. */
 	.panel {
+		contain: layout paint;
+		will-change: transform;
 		padding: 0.5rem 0.75rem 0.75rem;
 		border-top-width: 3px;
 	}

@@ -6,6 +6,7 @@
 	import { standingDecision } from '@exetasis/core/record';
 	import Corrections from '$lib/bench/Corrections.svelte';
 	import { benchInUse, type BenchPart } from '$lib/bench/bench.svelte';
+	import FittedSizes from '$lib/bench/FittedSizes.svelte';
 	import { placeKey } from '$lib/bench/place';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
@@ -71,7 +72,13 @@
 {/if}
 <h2>Replaced</h2>
 <table class="list">
-	<thead><tr><th>Part</th><th>Found</th><th>Because</th><th class="number">{data.shop?.currency}</th></tr></thead>
+	<thead
+		><tr
+			><th>Part</th><th>Found</th><th>Because</th><th>New one, as fitted</th><th class="number"
+				>{data.shop?.currency}</th
+			></tr
+		></thead
+	>
 	<tbody>
 		{#each replaced as part (part.cell.part)}
 			<tr>
@@ -83,9 +90,10 @@
 					>{decisionOf(part)?.why ??
 						(part.judgement.reasons[0] ? reasonSentence(part.judgement.reasons[0], part.station, units()) : '')}</td
 				>
+				<td><FittedSizes {bench} {part} locked={job.releasedAt !== null || !data.mayWork} /></td>
 				<td class="number">{formatNumber(part.station.price)}</td>
 			</tr>
-		{:else}<tr><td colspan="4" class="soft">Nothing so far.</td></tr>{/each}
+		{:else}<tr><td colspan="5" class="soft">Nothing so far.</td></tr>{/each}
 	</tbody>
 </table>
 {#if overruled.length > 0}

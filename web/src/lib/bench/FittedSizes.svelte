@@ -1,0 +1,73 @@
+<!-- @component Sizes of the new part as it is fitted: its wear is counted from there. One field a size that is always measured. -->
+<script lang="ts">
+	import { partType } from '@exetasis/core/part';
+	import { dimensionOf, formatQuantity, parseQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { characteristicOf, checkPlausible, discardLimit, type SheetCharacteristic } from '@exetasis/core/record';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { quantitySentence, refusalSentence } from '$lib/words/problems';
+	import type { BenchPart, BenchState } from './bench.svelte';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		locked: boolean;
+	}
+	let { bench, part, locked }: Props = $props();
+	const units = unitsInUse();
+	const id = $props.id();
+	let problems = $state<Record<string, string>>({});
+
+	const isForm = (sheet: SheetCharacteristic) => characteristicOf(part.station, sheet.key).form !== undefined;
+	const sizes = $derived(
+		part.station.characteristics.filter((one) => one.when === 'always' && discardLimit(one) && !isForm(one))
+	);
+	const nameOf = (key: string) => partType(part.station.type).characteristics.find((one) => one.key === key)!.name;
+	const unitOf = (sheet: SheetCharacteristic) => shownUnit(dimensionOf(sheet.unit), units());
+	const keptAs = (key: string) => part.record.fitted.find(({ payload }) => payload.characteristic === key)?.payload;
+
+	function keep(sheet: SheetCharacteristic, text: string) {
+		problems = { ...problems, [sheet.key]: '' };
+		if (text.trim() === '' || text === keptAs(sheet.key)?.typed.text) return;
+		const parsed = parseQuantity(text, unitOf(sheet));
+		const problem =
+			parsed.kind === 'problem'
+				? quantitySentence(parsed.problem)
+				: refusal(checkPlausible(parsed.base, sheet, characteristicOf(part.station, sheet.key).form));
+		if (problem || parsed.kind === 'problem') return void (problems = { ...problems, [sheet.key]: problem! });
+		const payload = {
+			characteristic: sheet.key,
+			value: parsed.base,
+			typed: { text: text.trim(), unit: parsed.unit }
+		};
+		bench.record({ kind: 'fitted', part: part.cell.part, payload });
+	}
+	const refusal = (problem: ReturnType<typeof checkPlausible>) => problem && refusalSentence(problem, units());
+</script>
+
+{#each sizes as sheet (sheet.key)}
+	<div class="field">
+		<label for="{id}-{sheet.key}" class="soft">{nameOf(sheet.key)} of the new one</label>
+		<input
+			id="{id}-{sheet.key}"
+			class="figures"
+			inputmode="decimal"
+			autocomplete="off"
+			disabled={locked}
+			placeholder={formatQuantity(sheet.nominal, unitOf(sheet))}
+			value={keptAs(sheet.key)?.typed.text ?? ''}
+			aria-invalid={Boolean(problems[sheet.key])}
+			onchange={(event) => keep(sheet, event.currentTarget.value)}
+		/>
+		{#if problems[sheet.key]}<p class="wrong" role="alert">{problems[sheet.key]}</p>{/if}
+	</div>
+{/each}
+
+<style>
+	.field {
+		max-width: 15rem;
+	}
+	label.soft {
+		font-weight: 400;
+		font-size: 0.8rem;
+	}
+</style>

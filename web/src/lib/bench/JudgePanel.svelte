@@ -11,11 +11,12 @@
 		shownUnit
 	} from '@exetasis/core/quantity';
 	import { standingDecision, verdicts, type Verdict } from '@exetasis/core/record';
-	import type { JudgedCharacteristic, MeasuredCharacteristic, Outlook } from '@exetasis/core/decide';
-	import type { Figure } from '@exetasis/core/part';
+	import { judge, type JudgedCharacteristic, type MeasuredCharacteristic, type Outlook } from '@exetasis/core/decide';
+	import { partType, type Figure } from '@exetasis/core/part';
 	import { shortTime } from '$lib/ui/time';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
+	import { schoolName } from '$lib/words/schools';
 	import type { BenchPart, BenchState } from './bench.svelte';
 	import { judgeInput } from './judgeMat';
 	import LimitStrip from './LimitStrip.svelte';
@@ -91,6 +92,16 @@
 				return 'its own mean rate alone: too few like it on record, and no prior on the sheet';
 		}
 	};
+	// Schools differ on soft parts alone; where another would say something else, it is said here.
+	const elsewhere = $derived.by(() => {
+		const { policy } = bench.bench;
+		if (!partType(part.station.type).soft) return [];
+		const input = judgeInput(bench.bench, part, bench.matesOf(part));
+		return (['renewSoft', 'onCondition'] as const)
+			.filter((school) => school !== policy.school)
+			.map((school) => ({ school, says: judge({ ...input, policy: { ...policy, school } }).verdict }))
+			.filter(({ says }) => says !== proposed);
+	});
 	// Measured, but with no limit of its own, or not complete yet.
 	const unjudged = $derived(
 		part.judgement.sizes.filter((size) => !part.judgement.measured.some(({ sheet }) => sheet.key === size.sheet.key))
@@ -187,6 +198,9 @@
 			<li>{reasonSentence(reason, part.station, units())}</li>
 		{/each}
 	</ul>
+	{#each elsewhere as { school, says } (school)}
+		<p class="soft basis">Under “{schoolName[school]}”: {verdictName[says].toLowerCase()}.</p>
+	{/each}
 	{#each part.judgement.measured as one (one.sheet.key)}
 		{@const outlook = part.judgement.outlook[one.sheet.key]}
 		<LimitStrip judged={one} {outlook} />

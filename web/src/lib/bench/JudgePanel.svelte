@@ -149,7 +149,7 @@
 					disabled={!part.looked}
 					onclick={() => choose(verdict)}
 				>
-					{verdictName[verdict]}{verdict === proposed && part.looked ? ' ⏎' : ''}
+					{verdictName[verdict]}{verdict === proposed && verdict !== 'lookAgain' && part.looked ? ' ⏎' : ''}
 				</button>
 			{/each}
 		</div>

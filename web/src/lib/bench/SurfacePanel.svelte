@@ -159,33 +159,41 @@
 			>
 		{/each}
 	</div>
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-	<svg
-		bind:this={drawing}
-		viewBox="0 0 {WIDTH} {HEIGHT}"
-		preserveAspectRatio="none"
-		role="application"
-		tabindex="0"
-		aria-label="Unrolled surface, {marks.length} marks. Arrow keys move, Enter begins and ends a mark."
-		aria-describedby="{id}-at"
-		{onpointerdown}
-		onpointermove={(event) => begun && (cursor = spotAt(event))}
-		onpointerup={end}
-		onpointercancel={() => (begun = undefined)}
-		{onkeydown}
-	>
-		<rect
-			class="track"
-			x={x(surface.track.fromMm)}
-			y="0"
-			width={x(surface.track.toMm - surface.track.fromMm)}
-			height={HEIGHT}
-		/>
-		{#each [90, 180, 270] as deg (deg)}<path class="grid" d="M0 {y(deg)}H{WIDTH}" />{/each}
-		{#each part.record.marks as { id, payload } (id)}{@render drawn(payload, false)}{/each}
-		{#if preview}{@render drawn(preview, true)}{/if}
-		<path class="cursor" d="M{x(cursor.mm) - 6} {y(cursor.deg % 360)}h12M{x(cursor.mm)} {y(cursor.deg % 360) - 6}v12" />
-	</svg>
+	<div class="unrolled">
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+		<svg
+			bind:this={drawing}
+			viewBox="0 0 {WIDTH} {HEIGHT}"
+			preserveAspectRatio="none"
+			role="application"
+			tabindex="0"
+			aria-label="Unrolled surface, {marks.length} marks. Arrow keys move, Enter begins and ends a mark."
+			aria-describedby="{id}-at"
+			{onpointerdown}
+			onpointermove={(event) => begun && (cursor = spotAt(event))}
+			onpointerup={end}
+			onpointercancel={() => (begun = undefined)}
+			{onkeydown}
+		>
+			<rect
+				class="track"
+				x={x(surface.track.fromMm)}
+				y="0"
+				width={x(surface.track.toMm - surface.track.fromMm)}
+				height={HEIGHT}
+			/>
+			{#each [90, 180, 270] as deg (deg)}<path class="grid" d="M0 {y(deg)}H{WIDTH}" />{/each}
+			{#each part.record.marks as { id, payload } (id)}{@render drawn(payload, false)}{/each}
+			{#if preview}{@render drawn(preview, true)}{/if}
+			<path
+				class="cursor"
+				d="M{x(cursor.mm) - 6} {y(cursor.deg % 360)}h12M{x(cursor.mm)} {y(cursor.deg % 360) - 6}v12"
+			/>
+		</svg>
+		{#each [0, 90, 180, 270] as deg (deg)}<span class="deg figures" style="top: {deg / 3.6}%" aria-hidden="true"
+				>{deg}°</span
+			>{/each}
+	</div>
 	<p class="scale soft figures" id="{id}-at">
 		<span>P ◂ 0</span><span>{begun ? `from ${at(begun)} to ${at(cursor)}` : at(cursor)}</span><span
 			>{formatQuantity(surface.lengthMm, unit, unit === 'mm' ? 0 : 2)} ▸ C</span
@@ -253,6 +261,17 @@
 		background: var(--paper);
 		touch-action: none;
 		cursor: crosshair;
+	}
+	.unrolled {
+		position: relative;
+	}
+	.deg {
+		position: absolute;
+		left: 3px;
+		font-size: 0.68rem;
+		line-height: 1.1;
+		color: var(--ink-soft);
+		pointer-events: none;
 	}
 	.track {
 		fill: color-mix(in oklab, var(--mark) 9%, transparent);

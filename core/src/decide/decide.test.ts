@@ -1,50 +1,16 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { byMeanRate, defaultPolicy, endReason, judge, type JudgeInput, type ShopGauge } from '.';
-import { fold, readSheet, untouched, type Entry, type ModelSheet, type PartRecord } from '../record';
+import { byMeanRate, defaultPolicy, endReason, judge, type JudgeInput } from '.';
+import { untouched, type Entry, type PartRecord } from '../record';
+import { clean, demoSheet, finding, fineGauge, read, recordOf, stationOn } from './testing';
 
-const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
-const { sheet } = readSheet(text) as { sheet: ModelSheet };
-const station = (key: string) => sheet.stations.find((one) => one.key === key)!;
-
-const gauge: ShopGauge = {
-	id: 'mike',
-	name: 'Micrometer',
-	kind: 'micrometer',
-	facts: {
-		resolution: 0.001,
-		calibrationU: 0.002,
-		calibrationK: 2,
-		repeatability: 0.0012,
-		repeatabilityDof: 18,
-		reproducibility: 0.0008,
-		expansionPerKelvin: 11.5e-6,
-		overdue: false
-	}
-};
-let counter = 0;
-function entry(kind: Entry['kind'], payload: object): Entry {
-	const at = new Date(Date.UTC(2026, 0, 1) + ++counter * 1000).toISOString();
-	return { id: `id-${counter}`, job: 'job', part: 'part', by: 'ines', at, kind, payload } as Entry;
-}
-const recordOf = (...entries: Entry[]): PartRecord => fold(entries).parts.get('part') ?? untouched;
-const clean = () => entry('clean', {});
-const finding = (pattern: string, severity = 1, onset = 'service') => entry('finding', { pattern, severity, onset });
+const sheet = demoSheet('korvan-kv18');
+const station = (key: string) => stationOn(sheet, key);
 const readings = (characteristic: string, values: number[], angles = 2) =>
-	values.map((value, i) =>
-		entry('reading', {
-			characteristic,
-			station: Math.floor(i / angles),
-			angle: i % angles,
-			value,
-			typed: { text: '', unit: 'mm' },
-			gauge: 'mike'
-		})
-	);
+	values.map((value, i) => read(characteristic, value, Math.floor(i / angles), i % angles));
 
 const judged = (key: string, record: PartRecord, more: Partial<JudgeInput> = {}) =>
-	judge({ station: station(key), record, asFitted: {}, gauges: [gauge], policy: defaultPolicy, ...more });
+	judge({ station: station(key), record, asFitted: {}, gauges: [fineGauge], policy: defaultPolicy, ...more });
 const codes = (key: string, record: PartRecord, more?: Partial<JudgeInput>) =>
 	judged(key, record, more).reasons.map(({ code }) => code);
 const sound = [17.995, 17.995, 17.994, 17.995, 17.996, 17.995];

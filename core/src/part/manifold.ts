@@ -1,3 +1,4 @@
+import { faceFlatness } from './formCharacteristics';
 import type { PartType } from './types';
 
 /** Manifold. A crack is out; warp is measured by straight edge or dial. */
@@ -16,21 +17,7 @@ export const manifold: PartType = {
 		{ pattern: 'blocked', cleanFirst: true }
 	],
 	characteristics: [
-		{
-			key: 'flatness',
-			name: 'Flatness, worst gap under the edge',
-			unit: 'mm',
-			wears: 'up',
-			instrument: 'feeler gauge'
-		},
-		{
-			key: 'faceHeights',
-			name: 'Flatness by dial heights',
-			unit: 'mm',
-			wears: 'up',
-			instrument: 'dial indicator',
-			form: 'flatness'
-		},
+		...faceFlatness,
 		{ key: 'portWear', name: 'Port worn, widest', unit: 'mm', wears: 'up', instrument: 'caliper' }
 	]
 };

@@ -1,3 +1,4 @@
+import { runout } from './formCharacteristics';
 import type { PartType } from './types';
 
 /** Ceramic plunger. Cracks and chips run on under pressure: out at the first sight. */
@@ -21,13 +22,6 @@ export const plunger: PartType = {
 		{ key: 'diameter', name: 'Diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
 		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
 		{ key: 'scoreDepth', name: 'Deepest score', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
-		{
-			key: 'runout',
-			name: 'Runout and roundness (dial)',
-			unit: 'mm',
-			wears: 'up',
-			instrument: 'dial indicator',
-			form: 'runout'
-		}
+		runout
 	]
 };

@@ -1,3 +1,4 @@
+import { runout } from './formCharacteristics';
 import type { PartType } from './types';
 
 /** Rod or packing sleeve: its surface sets the life of the seal that runs on it. */
@@ -20,13 +21,6 @@ export const sleeve: PartType = {
 	characteristics: [
 		{ key: 'diameter', name: 'Outside diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
 		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
-		{
-			key: 'runout',
-			name: 'Runout and roundness (dial)',
-			unit: 'mm',
-			wears: 'up',
-			instrument: 'dial indicator',
-			form: 'runout'
-		}
+		runout
 	]
 };

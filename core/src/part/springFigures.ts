@@ -5,48 +5,39 @@ import type { Figure, PartContext } from './types';
 const DEAD_COILS = 2; // closed and ground ends
 
 export const springFigures = (context: PartContext): readonly Figure[] => [
-	...lengthLoss(context),
-	...loadLoss(context),
+	...loss(context, 'freeLength', {
+		key: 'lengthLoss',
+		name: 'Free length lost',
+		method: '(as new − now)/as new; below 0 it has been stretched'
+	}),
+	...loss(context, 'load', {
+		key: 'loadLoss',
+		name: 'Load lost at the working length',
+		method: '(as new − now)/as new, both at the working length'
+	}),
 	...testedRate(context),
 	...geometry(context)
 ];
 
-function lengthLoss({ sizes, asNew }: PartContext): Figure[] {
-	const now = sizes.freeLength;
-	if (!now || !(asNew.freeLength! > 0)) return [];
-	const start = asNew.freeLength!;
+// What has been lost against new: of free length, or of load at the working length.
+function loss(
+	{ sizes, asNew }: PartContext,
+	of: 'freeLength' | 'load',
+	figure: Pick<Figure, 'key' | 'name' | 'method'>
+): Figure[] {
+	const [now, start] = [sizes[of], asNew[of]];
+	if (!now || !(start! > 0)) return [];
+	const unit = of === 'load' ? 'N' : 'mm';
 	return [
 		{
-			key: 'lengthLoss',
-			name: 'Free length lost',
-			value: (start - now.value) / start,
-			u: now.u / start,
+			...figure,
+			value: (start! - now.value) / start!,
+			u: now.u / start!,
 			unit: 'share',
 			inputs: [
-				{ name: 'Free length as new', value: start, unit: 'mm' },
-				{ name: 'Free length now', value: now.value, unit: 'mm' }
-			],
-			method: '(as new − now)/as new; below 0 it has been stretched'
-		}
-	];
-}
-
-function loadLoss({ sizes, asNew }: PartContext): Figure[] {
-	const now = sizes.load;
-	if (!now || !(asNew.load! > 0)) return [];
-	const start = asNew.load!;
-	return [
-		{
-			key: 'loadLoss',
-			name: 'Load lost at the working length',
-			value: (start - now.value) / start,
-			u: now.u / start,
-			unit: 'share',
-			inputs: [
-				{ name: 'Load as new', value: start, unit: 'N' },
-				{ name: 'Load now', value: now.value, unit: 'N' }
-			],
-			method: '(as new − now)/as new, both at the working length'
+				{ name: 'As new', value: start!, unit },
+				{ name: 'Now', value: now.value, unit }
+			]
 		}
 	];
 }

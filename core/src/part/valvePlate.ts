@@ -1,3 +1,4 @@
+import { faceFlatness } from './formCharacteristics';
 import type { PartType } from './types';
 
 /** Valve plate; plastic ones crack, so look twice. */
@@ -15,21 +16,7 @@ export const valvePlate: PartType = {
 		{ pattern: 'corrosion', outFrom: 3 }
 	],
 	characteristics: [
-		{
-			key: 'flatness',
-			name: 'Flatness, worst gap under the edge',
-			unit: 'mm',
-			wears: 'up',
-			instrument: 'feeler gauge'
-		},
-		{
-			key: 'faceHeights',
-			name: 'Flatness by dial heights',
-			unit: 'mm',
-			wears: 'up',
-			instrument: 'dial indicator',
-			form: 'flatness'
-		},
+		...faceFlatness,
 		{ key: 'portWear', name: 'Port worn, widest', unit: 'mm', wears: 'up', instrument: 'caliper' }
 	]
 };

@@ -2,22 +2,14 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { partType } from '@exetasis/core/part';
-	import {
-		dimensionOf,
-		formatQuantity,
-		formatWithUncertainty,
-		fromBase,
-		parseQuantity,
-		shownUnit,
-		unitLabel,
-		type Unit
-	} from '@exetasis/core/quantity';
-	import { wantedSizes } from '@exetasis/core/decide';
+	import { dimensionOf, fromBase, parseQuantity, shownUnit, unitLabel } from '@exetasis/core/quantity';
 	import { checkPlausible, placesToRead } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
 	import type { BenchPart, BenchState } from './bench.svelte';
-	import { placeKey } from './place';
+	import Mates from './Mates.svelte';
+	import ReadingGrid from './ReadingGrid.svelte';
+	import SizeChoice from './SizeChoice.svelte';
 	import { firstUnmeasured, type GridPlace } from './walk';
 
 	interface Props {
@@ -40,8 +32,6 @@
 	let temperature = $state('');
 	let problem = $state('');
 	let input = $state<HTMLInputElement>();
-	// The gauge last used for an instrument stays in hand for the next part.
-	let gaugeOf = $state<Record<string, string>>({});
 
 	const next = () => firstUnmeasured(part, bench.bench.policy);
 	const place = $derived(
@@ -51,36 +41,15 @@
 	const kind = $derived(partType(part.station.type).characteristics.find(({ key }) => key === place.characteristic));
 	const unit = $derived(sheet && shownUnit(dimensionOf(sheet.unit), units()));
 	const size = $derived(part.judgement.sizes.find((one) => one.sheet.key === place.characteristic));
-	const nameOf = (key: string) => partType(part.station.type).characteristics.find((one) => one.key === key)?.name;
-	// At hand: what is wanted or begun; the rest of the sheet's sizes behind a list.
-	const wanted = $derived(wantedSizes(part.station, part.record, bench.bench.policy));
-	const atHand = $derived(
-		part.station.characteristics.filter(
-			(one) =>
-				wanted.includes(one) ||
-				one.key === place.characteristic ||
-				part.judgement.sizes.some(({ sheet }) => sheet.key === one.key)
-		)
-	);
-	const sizeOf = (key: string): string => {
-		const found = part.judgement.sizes.find((one) => one.sheet.key === key);
-		return found?.value === undefined ? '' : formatQuantity(found.value, shownIn(found.sheet.unit));
-	};
-	const others = $derived(part.station.characteristics.filter((one) => !atHand.includes(one)));
 	const formSays = {
 		runout: 'Set the dial to zero anywhere and turn the part: eccentricity is taken out of its roundness.',
 		flatness: 'O-rings out, dial set to zero anywhere: the tilt of the face is taken out.'
 	} as const;
-	const mates = $derived(bench.matesOf(part));
-	const shownIn = (unit: Unit) => shownUnit(dimensionOf(unit), units());
 	const gauges = $derived(kind ? bench.bench.gauges.filter((gauge) => gauge.kind === kind.instrument) : []);
-	const gauge = $derived(gauges.find((one) => one.id === (kind && gaugeOf[kind.instrument])) ?? gauges[0]);
+	const gauge = $derived(gauges.find((one) => one.id === (kind && bench.gaugeInHand[kind.instrument])) ?? gauges[0]);
 	const grid = $derived(sheet ? placesToRead(sheet) : { rows: [''], columns: [''] });
 	const gridded = $derived(grid.rows.length * grid.columns.length > 1);
 	const columns = $derived(grid.columns.length > 1);
-
-	const readAt = (station: number, angle: number) =>
-		size?.places.find((one) => one.station === station && one.angle === angle);
 
 	/** Puts the next typed character into the reading's field. */
 	export function focus(): void {
@@ -137,37 +106,12 @@
 	{#if !sheet || !unit || !kind}
 		<p class="soft">Nothing to measure on this part: what you see decides.</p>
 	{:else}
-		{#if part.station.characteristics.length > 1}
-			<div class="row" role="group" aria-label="What to measure">
-				{#each atHand as one (one.key)}
-					<button
-						type="button"
-						class="press small"
-						aria-pressed={one.key === sheet.key}
-						onclick={() => (chosen = { characteristic: one.key, station: 0, angle: 0 })}
-					>
-						{nameOf(one.key)}
-						{#if sizeOf(one.key)}<span class="figures soft">{sizeOf(one.key)}</span>{/if}
-					</button>
-				{/each}
-				{#if others.length > 0}
-					<label class="field others" for="{id}-other"
-						><span class="sr-only">Measure something else</span>
-						<select
-							id="{id}-other"
-							value=""
-							onchange={(event) => {
-								chosen = { characteristic: event.currentTarget.value, station: 0, angle: 0 };
-								event.currentTarget.value = '';
-							}}
-						>
-							<option value="">Something else …</option>
-							{#each others as one (one.key)}<option value={one.key}>{nameOf(one.key)}</option>{/each}
-						</select>
-					</label>
-				{/if}
-			</div>
-		{/if}
+		<SizeChoice
+			{bench}
+			{part}
+			chosen={sheet.key}
+			onchoose={(characteristic) => (chosen = { characteristic, station: 0, angle: 0 })}
+		/>
 		{#if kind.form}<p class="soft hint">{formSays[kind.form]}</p>{/if}
 		<div class="take">
 			<label class="field" for="{id}-reading">
@@ -202,7 +146,7 @@
 					id="{id}-gauge"
 					value={gauge?.id ?? ''}
 					disabled={locked || gauges.length === 0}
-					onchange={(event) => (gaugeOf[kind.instrument] = event.currentTarget.value)}
+					onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
 				>
 					{#each gauges as one (one.id)}<option value={one.id}
 							>{one.name}{one.facts.overdue ? ' (calibration overdue)' : ''}</option
@@ -227,140 +171,21 @@
 		{#if gauge?.facts.overdue}<p class="wrong">
 				This gauge’s calibration is overdue: usable, but its certificate counts with twice its uncertainty.
 			</p>{/if}
-		<div class="grid">
-			<table class="places">
-				{#if columns}
-					<thead>
-						<tr
-							><td></td>{#each grid.columns as column (column)}<th scope="col" class="figures">{column}</th>{/each}</tr
-						>
-					</thead>
-				{/if}
-				<tbody>
-					{#each grid.rows as name, station (station)}
-						<tr>
-							<th scope="row">{name || kind.name}</th>
-							{#each grid.columns as column, at (at)}
-								{@const read = readAt(station, at)}
-								{@const isNext = place.station === station && place.angle === at}
-								<td>
-									<button
-										type="button"
-										class="place figures"
-										class:narrow={grid.columns.length > 3}
-										class:next={isNext}
-										aria-label="{name || kind.name} {columns ? column : ''}: {read
-											? formatQuantity(read.value, unit)
-											: 'no reading'}"
-										onclick={() => again(station, at)}
-									>
-										{#if read}
-											{grid.columns.length > 3
-												? formatQuantity(read.value, unit).split('\u00a0')[0]
-												: formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup
-													>×{read.readings.length}</sup
-												>{/if}
-											{#if read.outlier !== undefined}<span
-													class="doubt"
-													title="One reading does not fit the others: read it again">≠</span
-												>{/if}
-										{:else if isNext}▸{:else}·{/if}
-									</button>
-								</td>
-							{/each}
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<ReadingGrid {sheet} {size} name={kind.name} {place} onchoose={again} />
 		{#if part.record.readings.length > 0 && !locked}
 			<button type="button" class="press small" onclick={withdrawLast}>Take last reading back</button>
 		{/if}
-		{#each mates as mate (mate.cell.part)}
-			{@const sizes = mate.judgement.sizes.filter(({ value }) => value !== undefined)}
-			<p class="mate" class:doubt={sizes.length === 0}>
-				Runs with
-				<button
-					type="button"
-					class="press small"
-					onclick={() => onmate(placeKey(mate.cell.station, mate.cell.cylinder))}>{mate.station.name}</button
-				>
-				{#if sizes.length > 0}<span class="figures"
-						>{sizes
-							.slice(0, 2)
-							.map(
-								({ characteristic, value, budget, sheet }) =>
-									`${characteristic.name} ${formatWithUncertainty(value!, budget.U, shownIn(sheet.unit))}`
-							)
-							.join('; ')}</span
-					>{:else}not measured in this rebuild yet{/if}
-			</p>
-		{/each}
+		<Mates mates={bench.matesOf(part)} {onmate} />
 	{/if}
 </section>
 
 <style>
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin: 6px 0;
-	}
 	.small {
 		font-size: 0.85rem;
 		padding: 0.2rem 0.6rem;
 	}
-	.places {
-		border-collapse: collapse;
-		margin: 4px 0 8px;
-	}
-	.places th {
-		font-weight: 500;
-		font-size: 0.82rem;
-		text-align: left;
-		padding-right: 0.5rem;
-		color: var(--ink-soft);
-	}
-	.places thead th {
-		text-align: center;
-	}
-	.place {
-		min-width: 104px;
-		min-height: 44px;
-		border: 1px solid var(--line);
-		background: var(--paper);
-		font-size: 0.88rem;
-	}
-	.place.narrow {
-		min-width: 52px;
-		font-size: 0.78rem;
-	}
-	.grid {
-		overflow-x: auto;
-	}
 	.hint {
 		font-size: 0.84rem;
-	}
-	.others {
-		min-width: 11rem;
-	}
-	.others select {
-		font-size: 0.85rem;
-	}
-	.mate {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0.3rem 0.5rem;
-		font-size: 0.86rem;
-		margin-top: 8px;
-	}
-	.place.next {
-		border: 2px solid var(--mark);
-	}
-	.doubt {
-		color: var(--doubt);
-		font-weight: 700;
 	}
 	.take,
 	.with {

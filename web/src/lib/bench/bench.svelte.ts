@@ -31,6 +31,8 @@ export class BenchState {
 	readonly outbox: Outbox;
 	#entries = $state.raw<ReadonlyMap<string, Entry>>(new Map());
 	refusals = $state.raw<readonly Refusal[]>([]);
+	/** By kind of gauge, the one last used: it stays in hand for the next part. */
+	gaugeInHand = $state<Record<string, string>>({});
 
 	readonly log = $derived(fold(this.#entries.values()));
 	#records: ReadonlyMap<string, PartRecord> = new Map();

@@ -1,0 +1,99 @@
+<!-- @component The three verdicts as buttons: the proposal is taken at once, any other one asks why and keeps both. -->
+<script lang="ts">
+	import { standingDecision, verdicts, type Verdict } from '@exetasis/core/record';
+	import { verdictName } from '$lib/words/reasons';
+	import type { BenchPart, BenchState } from './bench.svelte';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		proposed: Verdict | 'open';
+		/** True where Enter takes the proposal, which its button then says. */
+		entered?: boolean;
+		ondecided: () => void;
+	}
+	let { bench, part, proposed, entered = false, ondecided }: Props = $props();
+	const id = $props.id();
+	const standing = $derived(standingDecision(part.record)?.payload.verdict);
+
+	let overruling = $state<Verdict>();
+	let why = $state('');
+	let problem = $state('');
+
+	/** Accepts the proposal as it stands, where there is one. */
+	export function accept(): void {
+		if (proposed !== 'open' && part.looked) decide(proposed);
+	}
+
+	function decide(verdict: Verdict, reason?: string) {
+		const payload = { verdict, proposed, ...(reason ? { why: reason } : {}) };
+		bench.record({ kind: 'decision', part: part.cell.part, payload });
+		overruling = undefined;
+		why = problem = '';
+		ondecided();
+	}
+
+	function choose(verdict: Verdict) {
+		if (verdict === proposed) return accept();
+		overruling = verdict;
+		problem = '';
+	}
+
+	function overrule() {
+		if (!overruling) return;
+		if (why.trim() !== '') return decide(overruling, why.trim());
+		problem = 'Write why: the record keeps the proposal and your reason side by side.';
+	}
+</script>
+
+<div class="choices" role="group" aria-label="Decide">
+	{#each verdicts as verdict (verdict)}
+		<button
+			type="button"
+			class="press"
+			class:main={verdict === proposed && part.looked}
+			aria-pressed={standing === verdict}
+			disabled={!part.looked}
+			onclick={() => choose(verdict)}
+		>
+			{verdictName[verdict]}{entered && verdict === proposed && verdict !== 'lookAgain' && part.looked ? ' ⏎' : ''}
+		</button>
+	{/each}
+</div>
+{#if !part.looked}<p class="soft">
+		Look first: mark what you see, or “Clean”. A part that goes in the bin is the best witness of the cause.
+	</p>{/if}
+{#if overruling}
+	<div class="field overrule">
+		<label for="{id}-why">Why {verdictName[overruling].toLowerCase()}, against the proposal?</label>
+		<!-- svelte-ignore a11y_autofocus -->
+		<input
+			id="{id}-why"
+			autofocus
+			bind:value={why}
+			aria-invalid={problem !== ''}
+			onkeydown={(event) => {
+				if (event.key === 'Enter') overrule();
+				event.stopPropagation();
+			}}
+		/>
+		{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+		<div class="choices">
+			<button type="button" class="press main" onclick={overrule}>Overrule</button>
+			<button type="button" class="press" onclick={() => (overruling = undefined)}>Leave it</button>
+		</div>
+	</div>
+{/if}
+
+<style>
+	.choices {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin-top: 6px;
+	}
+	.overrule {
+		margin-top: 8px;
+		max-width: 32rem;
+	}
+</style>

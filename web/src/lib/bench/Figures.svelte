@@ -1,0 +1,55 @@
+<!-- @component What follows from a part's sizes: each figure with its uncertainty and its limit. -->
+<script lang="ts">
+	import type { Figure } from '@exetasis/core/part';
+	import { dimensionOf, formatDifference, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { unitsInUse } from '$lib/ui/preference';
+
+	interface Props {
+		figures: readonly Figure[];
+	}
+	let { figures }: Props = $props();
+	const units = unitsInUse();
+	const NORMAL_K = 2; // expanded at about 95 %
+
+	const unitOf = ({ unit }: Figure) => shownUnit(dimensionOf(unit), units());
+	const valueOf = (figure: Figure): string => {
+		const spread = figure.u === undefined ? '' : ` ± ${formatDifference(NORMAL_K * figure.u, unitOf(figure))}`;
+		return `${formatQuantity(figure.value, unitOf(figure))}${spread}`;
+	};
+	const limitOf = (figure: Figure): string => {
+		const { min, max } = figure.limit ?? {};
+		if (min !== undefined) return `at least ${formatQuantity(min, unitOf(figure))}`;
+		return max === undefined ? '' : `at most ${formatQuantity(max, unitOf(figure))}`;
+	};
+	const isOut = ({ limit, value }: Figure): boolean =>
+		limit !== undefined && (value < (limit.min ?? -Infinity) || value > (limit.max ?? Infinity));
+</script>
+
+{#if figures.length > 0}
+	<table class="list">
+		<caption class="sr-only">What follows from the sizes</caption>
+		<tbody>
+			{#each figures as figure (figure.key)}
+				<tr>
+					<td>{figure.name}</td>
+					<td class="number" class:out={isOut(figure)}>{valueOf(figure)}</td>
+					<td class="soft">{limitOf(figure)}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+{/if}
+
+<style>
+	table {
+		font-size: 0.85rem;
+		margin: 6px 0;
+	}
+	td {
+		padding: 0.25rem 0.4rem 0.25rem 0;
+	}
+	.out {
+		color: var(--pencil);
+		font-weight: 600;
+	}
+</style>

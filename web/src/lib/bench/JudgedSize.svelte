@@ -1,0 +1,132 @@
+<!-- @component One measured size against its limit: the strip, the value, what the forecast rests on, what would settle it, its budget. -->
+<script lang="ts">
+	import { dominantLine } from '@exetasis/core/measure';
+	import {
+		dimensionOf,
+		formatDifference,
+		formatNumber,
+		formatProbability,
+		formatQuantity,
+		formatWithUncertainty,
+		shownUnit
+	} from '@exetasis/core/quantity';
+	import type { JudgedCharacteristic, Outlook } from '@exetasis/core/decide';
+	import { unitsInUse } from '$lib/ui/preference';
+	import type { BenchState } from './bench.svelte';
+	import LimitStrip from './LimitStrip.svelte';
+	import Shape from './Shape.svelte';
+
+	interface Props {
+		bench: BenchState;
+		judged: JudgedCharacteristic;
+		outlook?: Outlook;
+	}
+	let { bench, judged, outlook }: Props = $props();
+	const units = unitsInUse();
+	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), units()));
+
+	const settlement = $derived.by((): string[] => {
+		const found = judged.settlement;
+		if (!found) return [];
+		const more = found.moreReadings;
+		const own = more ? [`${more} more reading${more > 1 ? 's' : ''} at this place would settle it`] : [];
+		const others = found.gauges.map(({ id, readings }) => {
+			const name = bench.bench.gauges.find((gauge) => gauge.id === id)?.name;
+			return `${readings} reading${readings > 1 ? 's' : ''} with ${name} would settle it`;
+		});
+		return own.length + others.length > 0
+			? [...own, ...others]
+			: ['No gauge of the shop would settle it within reason: decide by eye, and say why'];
+	});
+	const basisSays = ({ basis }: Outlook): string => {
+		switch (basis.kind) {
+			case 'fleet':
+				return `${basis.parts} parts like it in your shop and its own wear`;
+			case 'sheet':
+				return 'the model sheet’s prior and its own wear: too few like it on record';
+			case 'ownRate':
+				return 'its own mean rate alone: too few like it on record, and no prior on the sheet';
+		}
+	};
+	const sources = {
+		repeatability: 'repeatability',
+		resolution: 'resolution',
+		calibration: 'calibration',
+		temperature: 'temperature',
+		reproducibility: 'who measures'
+	};
+</script>
+
+<LimitStrip {judged} {outlook} />
+<p class="value">
+	<span class="figures">{formatWithUncertainty(judged.value, judged.budget.U, unit)}</span>
+	<span class="soft"
+		>{judged.characteristic.name}, {judged.places.length > 1 && !judged.characteristic.form ? 'worst place, ' : ''}95 %;
+		limit from {judged.sheet.limitFrom === 'maker' ? 'the maker' : 'your shop'}{judged.startIsNominal
+			? '; wear counted from nominal, not measured when fitted'
+			: ''}</span
+	>
+</p>
+{#if outlook}
+	<p class="soft basis">
+		Forecast from {basisSays(outlook)}: {formatDifference(outlook.ratePer1000h, unit)} per 1000 h.
+	</p>
+{/if}
+{#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
+{#if judged.worst.outlier !== undefined}<p class="doubt">
+		One reading there does not fit the others ({formatQuantity(judged.worst.readings[judged.worst.outlier], unit)}):
+		read it again.
+	</p>{/if}
+{#if judged.gauge?.facts.overdue}<p class="doubt">
+		{judged.gauge.name}: calibration overdue, so its certificate counts twice here and the report says so.
+	</p>{/if}
+<Shape size={judged} />
+<details>
+	<summary>Where the uncertainty comes from: mostly {sources[dominantLine(judged.budget).line.source]}</summary>
+	<table class="list">
+		<thead
+			><tr><th>Source</th><th class="number">u</th><th class="number">share</th><th class="number">dof</th></tr></thead
+		>
+		<tbody>
+			{#each judged.budget.contributions as line (line.source)}
+				<tr>
+					<td>{sources[line.source]}</td>
+					<td class="number">{formatDifference(line.u, unit, unit === 'in' ? 5 : 4)}</td>
+					<td class="number">{formatProbability((line.u / judged.budget.u) ** 2)}</td>
+					<td class="number">{line.dof === Infinity ? '∞' : formatNumber(line.dof)}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<p class="soft">
+		Combined {formatDifference(judged.budget.u, unit, unit === 'in' ? 5 : 4)}, k = {formatNumber(judged.budget.k, 2)} (JCGM
+		100). {judged.gauge ? judged.gauge.name : 'No gauge named: a shop caliper is assumed'}.
+	</p>
+</details>
+
+<style>
+	.value .figures {
+		font-size: 1.1rem;
+		font-weight: 600;
+		white-space: nowrap;
+	}
+	.value .soft,
+	.basis {
+		font-size: 0.82rem;
+	}
+	.doubt {
+		color: var(--doubt);
+		font-size: 0.9rem;
+	}
+	details summary {
+		min-height: 44px;
+		display: flex;
+		align-items: center;
+		cursor: pointer;
+		color: var(--mark);
+		font-size: 0.88rem;
+	}
+	details table {
+		font-size: 0.85rem;
+	}
+</style>

@@ -1,0 +1,108 @@
+<!-- @component The places at which one size is read, in walking order: what was read there, which comes next, which does not fit. -->
+<script lang="ts">
+	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
+	import { dimensionOf, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { placesToRead, type SheetCharacteristic } from '@exetasis/core/record';
+	import { unitsInUse } from '$lib/ui/preference';
+
+	interface Props {
+		sheet: SheetCharacteristic;
+		/** What has been read of it so far. */
+		size: MeasuredCharacteristic | undefined;
+		name: string;
+		/** Where the next reading goes. */
+		place: { readonly station: number; readonly angle: number };
+		onchoose: (station: number, angle: number) => void;
+	}
+	let { sheet, size, name, place, onchoose }: Props = $props();
+	const units = unitsInUse();
+	const unit = $derived(shownUnit(dimensionOf(sheet.unit), units()));
+	const grid = $derived(placesToRead(sheet));
+	const columns = $derived(grid.columns.length > 1);
+	const readAt = (station: number, angle: number) =>
+		size?.places.find((one) => one.station === station && one.angle === angle);
+</script>
+
+<div class="grid">
+	<table class="places">
+		{#if columns}
+			<thead>
+				<tr
+					><td></td>{#each grid.columns as column (column)}<th scope="col" class="figures">{column}</th>{/each}</tr
+				>
+			</thead>
+		{/if}
+		<tbody>
+			{#each grid.rows as row, station (station)}
+				<tr>
+					<th scope="row">{row || name}</th>
+					{#each grid.columns as column, at (at)}
+						{@const read = readAt(station, at)}
+						{@const isNext = place.station === station && place.angle === at}
+						<td>
+							<button
+								type="button"
+								class="place figures"
+								class:narrow={grid.columns.length > 3}
+								class:next={isNext}
+								aria-label="{row || name} {columns ? column : ''}: {read
+									? formatQuantity(read.value, unit)
+									: 'no reading'}"
+								onclick={() => onchoose(station, at)}
+							>
+								{#if read}
+									{grid.columns.length > 3
+										? formatQuantity(read.value, unit).split('\u00a0')[0]
+										: formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
+										>{/if}
+									{#if read.outlier !== undefined}<span
+											class="doubt"
+											title="One reading does not fit the others: read it again">≠</span
+										>{/if}
+								{:else if isNext}▸{:else}·{/if}
+							</button>
+						</td>
+					{/each}
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+
+<style>
+	.grid {
+		overflow-x: auto;
+	}
+	.places {
+		border-collapse: collapse;
+		margin: 4px 0 8px;
+	}
+	.places th {
+		font-weight: 500;
+		font-size: 0.82rem;
+		text-align: left;
+		padding-right: 0.5rem;
+		color: var(--ink-soft);
+	}
+	.places thead th {
+		text-align: center;
+	}
+	.place {
+		min-width: 104px;
+		min-height: 44px;
+		border: 1px solid var(--line);
+		background: var(--paper);
+		font-size: 0.88rem;
+	}
+	.place.narrow {
+		min-width: 52px;
+		font-size: 0.78rem;
+	}
+	.place.next {
+		border: 2px solid var(--mark);
+	}
+	.doubt {
+		color: var(--doubt);
+		font-weight: 700;
+	}
+</style>

@@ -226,9 +226,11 @@ export function wearModelOf(
 	return sheet.wearPrior ? { process: processOfPrior(sheet.wearPrior), basis: { kind: 'sheet' } } : undefined;
 }
 
+const FEWEST_HOURS = 1; // a part that has not run an hour has no rate of wear yet
+
 function outlooks(input: JudgeInput, measured: readonly JudgedCharacteristic[]) {
 	const { hours, policy } = input;
-	if (hours === undefined || !(hours > 0)) return {};
+	if (hours === undefined || !(hours >= FEWEST_HOURS)) return {};
 	return Object.fromEntries(
 		measured.map(({ sheet, wear, budget }) => {
 			const state = {

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
+import { fold } from '@exetasis/core/record';
 import { append, entriesOf } from './benchLog';
 import { rows } from './db/query';
 import { release } from './jobs';
@@ -104,6 +105,46 @@ describe('a batch', () => {
 		const answers = await Promise.all([send(bench, batch), send(bench, [...batch].reverse()), send(bench, batch)]);
 		expect(answers.flat().filter(({ result }) => result === 'accepted')).toHaveLength(batch.length);
 		expect(await entriesOf(shop.scope, bench.job.id)).toHaveLength(batch.length);
+	});
+});
+
+describe('marks and new sizes', () => {
+	const line = { shape: 'line', fromMm: 32, toMm: 50, fromDeg: 90, toDeg: 90 };
+	const fitted = { characteristic: 'diameter', value: 17.998, typed: { text: '17.998', unit: 'mm' } };
+	it('are taken where the sheet has such a surface or size, and refused elsewhere', async () => {
+		const bench = await openJob(shop, { scope: 'full' });
+		const user = shop.people.technician;
+		const [plunger, wick] = [partAt(bench, 'plunger', 1), partAt(bench, 'wick', 1)];
+		const answers = await send(bench, [
+			entryOf(bench, user, 'mark', line, plunger),
+			entryOf(bench, user, 'mark', { ...line, toMm: 95 }, plunger),
+			entryOf(bench, user, 'mark', line, wick),
+			entryOf(bench, user, 'mark', { ...line, toMm: 10 }, plunger),
+			entryOf(bench, user, 'fitted', fitted, plunger),
+			entryOf(bench, user, 'fitted', fitted, wick),
+			entryOf(bench, user, 'fitted', { ...fitted, value: 0.708 }, plunger)
+		]);
+		expect(answers.map((one) => (one.result === 'refused' ? one.problem.code : one.result))).toEqual([
+			'accepted',
+			'markOffSurface',
+			'markOffSurface',
+			'malformed',
+			'accepted',
+			'characteristicNotOnSheet',
+			'implausible'
+		]);
+	});
+	it('of one plunger painted by two people are both kept; one taken off comes not back by itself', async () => {
+		const bench = await openJob(shop, { scope: 'full' });
+		const { technician, lead } = shop.people;
+		const part = partAt(bench, 'plunger', 1);
+		const mine = entryOf(bench, technician, 'mark', line, part);
+		await send(bench, [mine]);
+		await send(bench, [entryOf(bench, lead, 'mark', { ...line, fromDeg: 180, toDeg: 180 }, part)], lead);
+		const marks = async () => fold(await entriesOf(shop.scope, bench.job.id)).parts.get(part)?.marks ?? [];
+		expect(await marks()).toHaveLength(2);
+		await send(bench, [entryOf(bench, technician, 'withdraw', { entry: mine.id, why: 'mark taken off' })]);
+		expect((await marks()).map(({ by }) => by)).toEqual([lead.id]);
 	});
 });
 

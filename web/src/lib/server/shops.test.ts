@@ -26,6 +26,11 @@ describe('policy', () => {
 		expect(await policyOf(shop.scope)).toEqual({ ...own, downtimeCost: 50 });
 		expect(await policyOf(other.scope)).toEqual(defaultPolicy);
 	});
+	it('kept before a custom was known is judged by the sheet there', async () => {
+		const { valves: _, springs: __, metal: ___, ...older } = defaultPolicy;
+		await rows(shop.scope, 'UPDATE policy SET settings = $2 WHERE shop_id = $1 RETURNING 1', [JSON.stringify(older)]);
+		expect(await policyOf(shop.scope)).toEqual(defaultPolicy);
+	});
 	it('that is kept broken is not judged by', async () => {
 		await rows(other.scope, 'INSERT INTO policy (shop_id, settings) VALUES ($1, $2) RETURNING 1', [
 			JSON.stringify({ school: 'coin toss' })

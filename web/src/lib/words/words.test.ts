@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { Reason } from '@exetasis/core/decide';
+import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide';
+import { customChoices } from './customs';
 import { metric, type UnitPreference } from '@exetasis/core/quantity';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
 import { faceWords } from './orientation';
 import { quantitySentence, refusalSentence } from './problems';
-import { reasonSentence } from './reasons';
+import { inSentence, reasonSentence } from './reasons';
 
 const text = readFileSync(new URL('../../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
@@ -76,6 +77,62 @@ describe('reasonSentence', () => {
 	it('calls a stretched spring what it is', () => {
 		const reason: Reason = { code: 'longerThanNew', characteristic: 'freeLength', value: 22.6, nominal: 22, U: 0.05 };
 		expect(reasonSentence(reason, station('inletSpring'), metric)).toContain('it has been stretched and will not hold');
+	});
+});
+
+describe('every reason', () => {
+	const all: Reason[] = [
+		{ code: 'softRenewed' },
+		{ code: 'customInspected', kind: 'seatsAndSprings' },
+		{ code: 'figureTooClose', figure: 'Compression set', value: 0.58, limit: 0.6, unit: 'share', U: 0.05 },
+		{ code: 'noneOfThem', fits: 1e-7 },
+		{ code: 'cannotTell', likeliest: 'Inlet valve spring', odds: 0.7 },
+		{ code: 'mateUnmeasured', mate: 'V-packings (pair)' },
+		{ code: 'mateReplaced', mate: 'Ceramic plunger' },
+		{ code: 'likelyToFail', probability: 0.3, interval: 2000, events: 8, lives: 60 },
+		{
+			code: 'wearsOut',
+			characteristic: 'diameter',
+			worn: 0.04,
+			allowance: 0.05,
+			probability: 0.6,
+			hours: 900,
+			interval: 2000
+		}
+	];
+	it.each(all)('$code is a sentence', (reason) => {
+		const sentence = say(reason);
+		expect(sentence).toMatch(/^[A-Z\d].+\.$/);
+		expect(sentence).not.toMatch(/undefined|NaN|\[object/);
+	});
+	it('keeps a name that begins with a letter and a dash as it is written', () => {
+		expect(say({ code: 'mateUnmeasured', mate: 'V-packings (pair)' })).toContain('the V-packings (pair)');
+		expect(inSentence('O-ring')).toBe('O-ring');
+		expect(inSentence('Ceramic plunger')).toBe('ceramic plunger');
+	});
+	it('speaks of shares in per cent and of leaks in the reader’s small unit', () => {
+		expect(say(all[2])).toBe('Compression set: 58.0 % ± 5.0 % is too close to call against 60.0 %.');
+		expect(
+			say({ code: 'figureBeyond', figure: 'Leak by the hold test', value: 0.012, limit: 0.01, unit: 'Lmin' })
+		).toBe('Leak by the hold test: 12.0 mL/min is beyond 10.0 mL/min.');
+	});
+});
+
+describe('customs', () => {
+	it('offer what the policy knows, nothing else, and its default among it', () => {
+		for (const [name, label, choices] of customChoices) {
+			expect(label).not.toBe('');
+			expect(
+				choices.map(([value]) => value),
+				name
+			).toContain(defaultPolicy[name]);
+			for (const [value] of choices)
+				expect(policySchema.safeParse({ ...defaultPolicy, [name]: value }).success).toBe(true);
+		}
+		const words = Object.entries(defaultPolicy).filter(
+			([name, value]) => typeof value === 'string' && name !== 'school'
+		);
+		expect(customChoices.map(([name]) => name).sort()).toEqual(words.map(([name]) => name).sort());
 	});
 });
 

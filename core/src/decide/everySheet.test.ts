@@ -1,0 +1,169 @@
+import fc from 'fast-check';
+import { readdirSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { arithmeticOf, endReason, judge, type FittedProcess, type JudgeInput, type OtherEnds } from '.';
+import { partType } from '../part';
+import { checkEntry, discardLimit, placesToRead, type Entry, type Station } from '../record';
+import { clean, demoSheet, finding, inputFor, read, recordOf } from './testing';
+
+// Whatever is found and measured on whatever part of whatever sheet, a verdict comes out with its reasons and figures.
+const names = readdirSync(new URL('../../../demo/sheets/', import.meta.url)).map((name) => name.replace('.json', ''));
+const sheets = names.map(demoSheet);
+const places = sheets.flatMap((sheet) => sheet.stations.map((station) => ({ sheet, station })));
+
+const otherEnds: OtherEnds = { kind: 'weibull', shape: 1.7, scale: 8000, events: 12, lives: 90 };
+const share = fc.double({ min: -0.2, max: 1.4, noNaN: true });
+
+/** Readings of every size of a station at shares of its way from new to its limit. */
+function readings({ characteristics }: Station, shares: readonly number[]): Entry[] {
+	return characteristics.flatMap((one, i) => {
+		const limit = discardLimit(one)?.value ?? one.nominal * 1.1;
+		const way = shares[i % shares.length];
+		const { rows, columns } = placesToRead(one);
+		const value = Math.max(one.nominal * 0.05, one.nominal + way * (limit - one.nominal));
+		return rows.flatMap((_, row) =>
+			columns.map((_, column) => read(one.key, value * (1 + 1e-4 * ((row * 7 + column * 3) % 5)), row, column))
+		);
+	});
+}
+
+function findings({ type }: Station, picks: readonly number[]): Entry[] {
+	const { patterns } = partType(type);
+	return picks.map((pick) => finding(patterns[pick % patterns.length].pattern, (pick % 3) + 1));
+}
+
+const anyCase = fc.record({
+	at: fc.nat({ max: places.length - 1 }),
+	shares: fc.array(share, { minLength: 1, maxLength: 6 }),
+	picks: fc.array(fc.nat({ max: 26 }), { maxLength: 3 }),
+	hours: fc.option(fc.double({ min: 0, max: 20_000, noNaN: true }), { nil: undefined }),
+	mateShares: fc.array(share, { minLength: 1, maxLength: 3 })
+});
+type Case = typeof anyCase extends fc.Arbitrary<infer T> ? T : never;
+
+function inputOf({ at, shares, picks, hours, mateShares }: Case): JudgeInput {
+	const { sheet, station } = places[at];
+	const looks = picks.length > 0 ? findings(station, picks) : [clean()];
+	const mates = sheet.stations
+		.filter((other) => other.key === station.mate || other.mate === station.key)
+		.map((other) => ({ station: other, record: recordOf(clean(), ...readings(other, mateShares)) }));
+	const wear = Object.fromEntries(
+		station.characteristics.map((one): [string, FittedProcess] => {
+			const allowance = Math.abs((discardLimit(one)?.value ?? one.nominal) - one.nominal) || 1;
+			const process = { shapePerHour: 0.003, rateShape: 8, rateScale: allowance };
+			return [one.key, at % 2 === 0 ? { kind: 'fitted', parts: 30, process } : { kind: 'tooFew', parts: 2 }];
+		})
+	);
+	return inputFor(sheet, station.key, recordOf(...looks, ...readings(station, shares)), {
+		mates,
+		otherEnds,
+		wearModels: wear,
+		...(hours === undefined ? {} : { hours })
+	});
+}
+
+describe('any part of any sheet, whatever is found and measured', () => {
+	it('gets a verdict with its reasons, and figures that are numbers', () =>
+		fc.assert(
+			fc.property(anyCase, (one) => {
+				const judgement = judge(inputOf(one));
+				expect(['reuse', 'replace', 'lookAgain']).toContain(judgement.verdict);
+				expect(judgement.reasons.length).toBeGreaterThan(0);
+				for (const { value, u } of judgement.figures) {
+					expect(Number.isFinite(value)).toBe(true);
+					expect(u === undefined || (Number.isFinite(u) && u >= 0)).toBe(true);
+				}
+				for (const { probability } of Object.values(judgement.outlook)) {
+					expect(probability).toBeGreaterThanOrEqual(0);
+					expect(probability).toBeLessThanOrEqual(1);
+				}
+			}),
+			{ seed: 31, numRuns: 300 }
+		));
+	it('opens to an arithmetic of numbers, each step with its method', () =>
+		fc.assert(
+			fc.property(anyCase, (one) => {
+				const input = inputOf(one);
+				for (const { name, inputs, method, result } of arithmeticOf(input, judge(input))) {
+					expect(method, name).not.toBe('');
+					expect(Number.isFinite(result.value), name).toBe(true);
+					for (const { value } of inputs) expect(Number.isFinite(value), name).toBe(true);
+				}
+			}),
+			{ seed: 32, numRuns: 200 }
+		));
+	it('does not get better by one more finding that condemns', () =>
+		fc.assert(
+			fc.property(anyCase, (one) => {
+				const { station } = places[one.at];
+				const condemning = partType(station.type).patterns.find(({ outFrom }) => outFrom !== undefined);
+				fc.pre(condemning !== undefined);
+				const input = inputOf(one);
+				const worse = recordOf(
+					...findings(station, one.picks),
+					...readings(station, one.shares),
+					finding(condemning!.pattern, 3)
+				);
+				const judgement = judge({ ...input, record: worse });
+				expect(judgement.verdict).toBe('replace');
+				expect(['worn', 'damaged']).toContain(endReason(judgement, station));
+			}),
+			{ seed: 33, numRuns: 200 }
+		));
+	it('is not changed by the order in which it was recorded', () =>
+		fc.assert(
+			fc.property(anyCase, (one) => {
+				const input = inputOf(one);
+				const { findings, clean, readings } = input.record;
+				const entries = [...findings, ...(clean ? [clean] : []), ...readings];
+				expect(judge({ ...input, record: recordOf(...entries.reverse()) }).verdict).toBe(judge(input).verdict);
+			}),
+			{ seed: 34, numRuns: 100 }
+		));
+});
+
+describe('any size of any sheet', () => {
+	const job = (at: number) => ({
+		sheet: places[at].sheet,
+		scope: 'full' as const,
+		stationOfPart: new Map([['part', places[at].station.key]])
+	});
+	it('takes what a worn or new part measures, and suspects inches', () =>
+		fc.assert(
+			fc.property(fc.nat({ max: places.length - 1 }), fc.double({ min: 0, max: 1, noNaN: true }), (at, way) => {
+				const { station } = places[at];
+				for (const entry of readings(station, [way])) {
+					const unit = station.characteristics.find(
+						({ key }) => key === (entry.payload as { characteristic: string }).characteristic
+					)!.unit;
+					const typed = { ...entry, payload: { ...entry.payload, typed: { text: '', unit } } } as Entry;
+					expect(checkEntry(typed, job(at))).toBeUndefined();
+				}
+				for (const one of station.characteristics.filter(({ unit, nominal }) => unit === 'mm' && nominal >= 2)) {
+					const kind = partType(station.type).characteristics.find(({ key }) => key === one.key)!;
+					if (!kind.form)
+						expect(checkEntry(read(one.key, one.nominal / 25.4), job(at))).toMatchObject({
+							code: 'implausible',
+							suspect: 'inch'
+						});
+				}
+			}),
+			{ seed: 35, numRuns: 60 }
+		));
+	it('wears the more likely past its limit, the more it is worn', () => {
+		for (const { sheet, station } of places) {
+			for (const one of station.characteristics.filter((size) => discardLimit(size) && size.when === 'always')) {
+				const chance = (way: number) =>
+					judge(
+						inputFor(
+							sheet,
+							station.key,
+							recordOf(clean(), ...readings({ ...station, characteristics: [one] }, [way])),
+							{ hours: 1000 }
+						)
+					).outlook[one.key].probability;
+				expect(chance(0.9), `${sheet.model} ${station.key}/${one.key}`).toBeGreaterThanOrEqual(chance(0.3));
+			}
+		}
+	});
+});

@@ -1,0 +1,150 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { defaultPolicy, type ShopGauge } from '@exetasis/core/decide';
+import { gaugeKinds, gaugeUnit, partTypeKeys } from '@exetasis/core/part';
+import { checkEntry, entrySchema, fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
+import { gauges, inspect, newPart, pumps, Random, run, type DemoPump, type Rebuild } from '.';
+
+const folder = new URL('../sheets/', import.meta.url);
+const sheets = readdirSync(folder).map(
+	(name) => (readSheet(readFileSync(new URL(name, folder), 'utf8')) as { sheet: ModelSheet }).sheet
+);
+const uuid = (n: number) => `0197f000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+const shopGauges: ShopGauge[] = gauges.map((gauge, i) => ({
+	id: uuid(500 + i),
+	name: gauge.name,
+	kind: gauge.kind,
+	facts: {
+		resolution: gauge.resolution,
+		calibrationU: gauge.expandedU,
+		calibrationK: 2,
+		repeatability: gauge.repeatability,
+		repeatabilityDof: 18,
+		reproducibility: gauge.reproducibility,
+		expansionPerKelvin: 11.5e-6,
+		overdue: false
+	}
+}));
+
+function rebuildOf(
+	sheet: ModelSheet,
+	pump: DemoPump,
+	hours: number,
+	progress: Rebuild['progress'],
+	random: Random
+): Rebuild {
+	let count = 1000;
+	const cells = sheet.stations.flatMap((station) =>
+		(station.per === 'pump' ? [0] : Array.from({ length: sheet.cylinders }, (_, i) => i + 1)).map((cylinder) => {
+			const truth = newPart(station, random);
+			run(truth, station, hours, pump.harshness, random);
+			return { part: uuid(++count), station: station.key, cylinder, hours, asFitted: {}, truth };
+		})
+	);
+	cells.sort((a, b) => a.cylinder - b.cylinder); // as the technician goes
+	let entries = 100_000;
+	return {
+		job: uuid(1),
+		by: 'ines',
+		at: new Date('2026-05-01T08:00:00Z'),
+		pump,
+		sheet,
+		cells,
+		gauges: shopGauges,
+		policy: defaultPolicy,
+		interval: hours,
+		fixed: false,
+		progress,
+		makeId: () => uuid(++entries)
+	};
+}
+const logOf = (model: string, hours: number, progress: Rebuild['progress'] = 'whole', seed = 5) => {
+	const random = new Random(seed);
+	const pump = pumps.find((one) => one.model === model)!;
+	const rebuild = rebuildOf(
+		sheets.find((one) => one.model === model)!,
+		pump,
+		hours,
+		progress,
+		random
+	);
+	return { rebuild, log: inspect(rebuild, random) };
+};
+
+describe('an inspection of every demo model', () => {
+	it.each(sheets.map(({ model }) => model))('%s: every entry is one that the application takes', (model) => {
+		for (const hours of [300, 1500, 2500]) {
+			const { rebuild, log } = logOf(model, hours);
+			const stationOfPart = new Map(rebuild.cells.map(({ part, station }) => [part, station]));
+			for (const entry of log) {
+				expect(entrySchema.safeParse(entry).error?.message).toBeUndefined();
+				expect(
+					checkEntry(entry, { sheet: rebuild.sheet, scope: 'full', stationOfPart }),
+					JSON.stringify(entry)
+				).toBeUndefined();
+			}
+			expect(new Set(log.map(({ id }) => id)).size).toBe(log.length);
+		}
+	});
+	it.each(sheets.map(({ model }) => model))('%s: every part is looked at and decided', (model) => {
+		const { rebuild, log } = logOf(model, 2500);
+		const { parts } = fold(log);
+		for (const { part, station } of rebuild.cells) expect(parts.get(part)?.decisions.length, station).toBe(1);
+	});
+	it('finds more, the longer the parts have run', () => {
+		const found = (hours: number) => logOf('Korvan KV-18', hours).log.filter(({ kind }) => kind === 'finding').length;
+		expect(found(6000)).toBeGreaterThan(found(300));
+	});
+	it('half way has decided nothing', () => {
+		const { rebuild, log } = logOf('Ostrel C3-25', 2500, 'half');
+		expect(log.some(({ kind }) => kind === 'decision')).toBe(false);
+		expect(fold(log).parts.size).toBe(Math.ceil(rebuild.cells.length / 2));
+	});
+	it('is the same for the same seed', () => expect(logOf('Tamsin R2', 2000).log).toEqual(logOf('Tamsin R2', 2000).log));
+});
+
+describe('the stories', () => {
+	const told = (serial: string, progress: Rebuild['progress'] = 'whole'): { log: Entry[]; rebuild: Rebuild } => {
+		const pump = pumps.find((one) => one.serial === serial)!;
+		const random = new Random(9);
+		const rebuild = rebuildOf(
+			sheets.find(({ model }) => model === pump.model)!,
+			pump,
+			1500,
+			progress,
+			random
+		);
+		return { rebuild, log: inspect(rebuild, random) };
+	};
+	const marksAt = ({ log, rebuild }: ReturnType<typeof told>, cylinder: number) => {
+		const plunger = rebuild.cells.find((cell) => cell.station === 'plunger' && cell.cylinder === cylinder)!;
+		return fold(log).parts.get(plunger.part)!.marks;
+	};
+	it('paint the barge’s plunger on one side, on cylinder 2 alone', () => {
+		const barge = told('KV18-0212');
+		expect(marksAt(barge, 2).length).toBeGreaterThan(3);
+		expect(marksAt(barge, 2).every(({ payload }) => payload.fromDeg >= 60 && payload.toDeg <= 130)).toBe(true);
+		expect(marksAt(barge, 1)).toEqual([]);
+	});
+	it('leave metal in the yard cleaner’s oil while it lies open', () => {
+		const metal = ({ log }: ReturnType<typeof told>) =>
+			log.some((entry) => entry.kind === 'finding' && entry.payload.pattern === 'metalInOil');
+		expect(metal(told('R2-0418', 'half'))).toBe(true);
+		expect(metal(told('R2-0418'))).toBe(false);
+	});
+	it('keep the scored plunger against the proposal, or as it is', () => {
+		const quarry = told('KV18-0256');
+		const plunger = quarry.rebuild.cells.find((cell) => cell.station === 'plunger' && cell.cylinder === 1)!;
+		expect(fold(quarry.log).parts.get(plunger.part)!.decisions[0].payload.verdict).toBe('reuse');
+		expect(marksAt(quarry, 1)).toHaveLength(5);
+	});
+});
+
+describe('the gauge drawer', () => {
+	it('has a gauge for every size of every part type, in a unit of its kind', () => {
+		const kinds = new Set(gauges.map(({ kind }) => kind));
+		expect(gaugeKinds.filter((kind) => !kinds.has(kind))).toEqual([]);
+		expect(Object.keys(gaugeUnit).sort()).toEqual([...gaugeKinds].sort());
+		expect(partTypeKeys.length).toBeGreaterThan(40);
+	});
+});

@@ -1,0 +1,137 @@
+import { expect, test, type Page } from '@playwright/test';
+import { cell } from './job';
+import { pageOf } from './people';
+
+const measure = (page: Page) => page.getByRole('region', { name: 'Measure' });
+const judge = (page: Page) => page.getByRole('region', { name: 'Judge' });
+
+async function receive(page: Page, model: string): Promise<void> {
+	await page.goto('/receive');
+	await page.getByLabel('Which pump').selectOption('new');
+	await page.getByLabel('Serial number').fill(`${model.slice(-3)}-${Date.now()}`);
+	await page.getByLabel('Model', { exact: true }).selectOption(model);
+	await page.getByLabel('Complaint').fill('Pressure low');
+	await page.getByLabel('Hours on its meter').fill('3000');
+	await page.getByLabel('Work to do').selectOption('full');
+	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByRole('link', { name: 'To the mat' }).click();
+	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
+}
+
+async function choose(page: Page, size: string): Promise<void> {
+	const button = measure(page)
+		.getByRole('button', { name: new RegExp(`^${size}`) })
+		.first();
+	if (await button.isVisible()) await button.click();
+	else await measure(page).getByLabel('Measure something else').selectOption({ label: size });
+}
+
+async function take(page: Page, ...values: string[]): Promise<void> {
+	const field = measure(page).getByRole('textbox').first();
+	for (const value of values) {
+		await field.fill(value);
+		await field.press('Enter');
+	}
+}
+
+test('a cup-piston pump: the cup in its cylinder as measured, shims to the gap, the cotter pin never again', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await receive(page, 'Ostrel C3-25');
+	await cell(page, 'Cylinder, cylinder 1').click();
+	await page.keyboard.press('0');
+	await take(page, '25.03', '25.04', '25.06', '25.05', '25.04', '25.03');
+	await expect(judge(page)).toContainText('Bore 25.060 mm');
+	await choose(page, 'End gap when built');
+	await take(page, '0.15');
+	await expect(judge(page).getByRole('row', { name: /Shims to add/ })).toContainText('3');
+	await cell(page, 'Piston cup, cylinder 1').click();
+	await page.keyboard.press('0');
+	await take(page, '25.5');
+	await expect(judge(page).getByRole('row', { name: /Interference with its mate/ })).toContainText('0.440 mm');
+	await cell(page, 'Cotter pin, cylinder 1').click();
+	await page.keyboard.press('0');
+	await expect(judge(page)).toContainText('Never reused');
+	await expect(judge(page).getByTestId('verdict')).toContainText('Replace');
+});
+
+test('a diaphragm head: the plate by dial over its face, the diaphragms as a set', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await receive(page, 'Tamsin D3');
+	await cell(page, 'Valve plate').click();
+	await page.keyboard.press('0');
+	// A face that lies tilted under the dial by 0.05 a column, one corner 0.2 high.
+	await take(page, '0', '0.05', '0.1', '0', '0.05', '0.1', '0', '0.05');
+	await expect(judge(page)).toContainText('Flatness by dial heights not measured yet.');
+	await take(page, '0.3');
+	await expect(judge(page)).toContainText('Flatness by dial heights 0.100 mm');
+	await expect(judge(page)).toContainText('is beyond the limit 0.080 mm');
+	await cell(page, 'Diaphragm, cylinder 2').click();
+	await page.keyboard.press('2');
+	await expect(judge(page)).toContainText('Hole, slight (in service): out');
+	await cell(page, 'Diaphragm, cylinder 1').click();
+	await page.keyboard.press('0');
+	await expect(judge(page)).toContainText('Goes with its set: diaphragm, cylinder 2 is replaced.');
+});
+
+test('a regulator: rounded edges in figures, and the oil seal never again', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await receive(page, 'Tamsin R2');
+	await cell(page, 'Regulator seat').click();
+	await page.keyboard.press('1');
+	await take(page, '0.5');
+	await expect(judge(page)).toContainText('Edge radius 0.500 mm');
+	await expect(judge(page).getByRole('row', { name: /Metal lost from the edge/ })).toContainText('0.84 mm³');
+	await expect(judge(page).getByTestId('verdict')).toContainText('Replace');
+	await cell(page, 'Oil seal, cylinder 2').click();
+	await page.keyboard.press('8');
+	await page.getByRole('link', { name: 'Decide', exact: true }).click();
+	await expect(page.getByRole('region', { name: 'The unit in question' })).toContainText('oil seal, cylinder 2');
+});
+
+test('a rope-packed pump: the sheet’s prior speaks while too few are on record', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await page.goto('/');
+	const path = await page.getByRole('link', { name: 'S3-0009' }).first().getAttribute('href');
+	await page.goto(`${path!.replace(/\/\w+$/, '')}/inspect?place=ropes/1`);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rope rings (three), cylinder 1');
+	await expect(measure(page)).toContainText('Runs with');
+	await expect(judge(page)).toContainText(/the model sheet’s prior and its own wear|parts like it in your shop/);
+});
+
+test('the gauge that was chosen stays in hand; an overdue one is said at the part and on the report', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await receive(page, 'Korvan KV-18');
+	const gauge = measure(page).getByLabel('With');
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await gauge.selectOption({ label: 'Micrometer 0–25 no. 2 (calibration overdue)' });
+	await take(page, '17.98');
+	await expect(judge(page)).toContainText('calibration overdue');
+	await cell(page, 'Ceramic plunger, cylinder 2').click();
+	await expect(gauge.getByRole('option', { name: /no. 2/, selected: true })).toHaveCount(1);
+	await page.getByRole('link', { name: 'Release', exact: true }).click();
+	await expect(page.getByText('Measured with a gauge whose calibration is overdue')).toBeVisible();
+	await expect(page.getByText('Ceramic plunger, cylinder 1: Diameter, Micrometer 0–25 no. 2')).toBeVisible();
+});
+
+test('figures and forms follow the reader’s inches', async ({ browser }) => {
+	const page = await pageOf(browser, 'second');
+	await page.goto('/settings');
+	await page.getByLabel('Lengths').selectOption('in');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByRole('status')).toContainText('Kept');
+	await receive(page, 'Ostrel C3-25');
+	await cell(page, 'Cylinder, cylinder 1').click();
+	await page.keyboard.press('0');
+	await take(page, '0.9862', '25.06 mm');
+	await expect(judge(page)).toContainText('0.9866 in');
+	await cell(page, 'Piston cup, cylinder 1').click();
+	await take(page, '1.004');
+	await expect(judge(page).getByRole('row', { name: /Interference/ })).toContainText('in');
+	await page.goto('/settings');
+	await page.getByLabel('Lengths').selectOption('mm');
+	await page.getByRole('button', { name: 'Keep' }).click();
+});

@@ -96,10 +96,10 @@ test('metal in the oil puts the unit in question; a verdict is overruled from th
 	await page.getByRole('button', { name: 'Decide: Regulator gasket' }).click();
 	const choices = page.getByRole('group', { name: 'Decide' });
 	await choices.getByRole('button', { name: 'Reuse' }).click();
-	await choices.getByRole('button', { name: 'Overrule' }).click();
-	await expect(choices.getByRole('alert')).toContainText('Write why');
-	await choices.getByLabel(/^Why reuse/).fill('No new one in the drawer');
-	await choices.getByRole('button', { name: 'Overrule' }).click();
+	await page.getByRole('button', { name: 'Overrule' }).click();
+	await expect(page.getByRole('alert')).toContainText('Write why');
+	await page.getByLabel(/^Why reuse/).fill('No new one in the drawer');
+	await page.getByRole('button', { name: 'Overrule' }).click();
 	await expect(page.getByRole('button', { name: 'Reuse stands: Regulator gasket' })).toBeVisible();
 });
 
@@ -118,4 +118,58 @@ test('the shop’s customs change what is proposed', async ({ browser }) => {
 	await page.getByLabel('Rings at the plunger').selectOption({ label: 'as the model sheet says' });
 	await page.getByRole('button', { name: 'Keep' }).click();
 	await expect(page.getByRole('status')).toContainText('Kept');
+});
+
+test('two people paint one plunger: each sees the other’s marks, also those made off the network', async ({
+	browser
+}) => {
+	const ines = await pageOf(browser, 'technician');
+	const odd = await pageOf(browser, 'second');
+	const { job } = await openMat(ines);
+	await odd.goto(`/jobs/${job}/inspect`);
+	for (const page of [ines, odd]) await cell(page, 'Ceramic plunger, cylinder 2').click();
+	const paint = async (page: Page, steps: number) => {
+		await surface(page).getByRole('application').focus();
+		await page.keyboard.press('Enter');
+		for (let i = 0; i < steps; i++) await page.keyboard.press('ArrowRight');
+		await page.keyboard.press('Enter');
+	};
+	await paint(ines, 4);
+	await expect(surface(odd).getByRole('application', { name: /1 marks/ })).toBeVisible();
+	await ines.context().setOffline(true);
+	await surface(ines).getByRole('application').focus();
+	await ines.keyboard.press('ArrowDown');
+	await paint(ines, 6);
+	await expect(surface(ines).getByRole('application', { name: /2 marks/ })).toBeVisible();
+	await expect(ines.getByText(/No connection: 1 entr/)).toBeVisible();
+	await ines.context().setOffline(false);
+	await expect(surface(odd).getByRole('application', { name: /2 marks/ })).toBeVisible();
+	await ines.context().close();
+	await odd.context().close();
+});
+
+test('by touch alone: a band is painted with a finger, a size is typed, a verdict is pressed', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page);
+	const touch = await browser.newContext({
+		storageState: await page.context().storageState(),
+		viewport: { width: 1280, height: 800 },
+		hasTouch: true,
+		baseURL: new URL(page.url()).origin
+	});
+	const tablet = await touch.newPage();
+	await tablet.goto(`/jobs/${job}/inspect`);
+	await cell(tablet, 'Ceramic plunger, cylinder 3').tap();
+	await tablet.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean' }).tap();
+	await surface(tablet).getByRole('button', { name: 'Pit' }).tap();
+	await surface(tablet).getByRole('application').tap();
+	await expect(surface(tablet).getByRole('application', { name: /1 marks/ })).toBeVisible();
+	const field = tablet.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
+	for (const value of ['17.99', '17.99', '17.985', '17.986', '17.991', '17.99']) {
+		await field.fill(value);
+		await tablet.getByRole('button', { name: 'Take', exact: true }).tap();
+	}
+	await judge(tablet).getByRole('button', { name: 'Reuse' }).tap();
+	await expect(cell(tablet, 'Ceramic plunger, cylinder 3')).toHaveAccessibleName(/decided: Reuse/);
+	await touch.close();
 });

@@ -132,11 +132,13 @@ export const facePoints = ({ face }: SheetCharacteristic, places: readonly Place
 	places.map(({ station, angle, value }) => ({ x: face!.columnsMm[angle], y: face!.rowsMm[station], z: value }));
 
 function flatnessOf(sheet: SheetCharacteristic, places: readonly Place[]): number | undefined {
-	const rows = new Set(places.map(({ station }) => station)).size;
-	const columns = new Set(places.map(({ angle }) => angle)).size;
-	if (!sheet.face || places.length < FEWEST_ROUND || rows < 2 || columns < 2) return undefined;
-	return flatness(facePoints(sheet, places)).minimumZone;
+	if (!sheet.face || places.length < FEWEST_ROUND) return undefined;
+	const points = facePoints(sheet, places);
+	return areOnOneLine(points) ? undefined : flatness(points).minimumZone;
 }
+
+const areOnOneLine = ([a, b, ...rest]: readonly FacePoint[]): boolean =>
+	rest.every(({ x, y }) => (b.x - a.x) * (y - a.y) === (b.y - a.y) * (x - a.x));
 
 function valueOf({ form }: Characteristic, sheet: SheetCharacteristic, places: readonly Place[], worst: Place) {
 	if (form === 'runout') return runoutOf(places);

@@ -43,6 +43,23 @@ describe('wornShape', () => {
 		expect(of(0.04).flatness!.minimumZone).toBeLessThanOrEqual(of(0.04).flatness!.leastSquares);
 		expect(of(0.04).flatness!.minimumZone).toBeGreaterThan(0.01);
 	});
+	it('of heights along one line says nothing yet, and of one more beside it does', () => {
+		const input = inputFor(plates, 'valvePlate', recordOf(clean()));
+		const wide = {
+			...input,
+			station: {
+				...input.station,
+				characteristics: input.station.characteristics.map((one) =>
+					one.key === 'faceHeights' ? { ...one, face: { rowsMm: [0, 10, 20, 30], columnsMm: [0, 10, 20, 30] } } : one
+				)
+			}
+		};
+		const onDiagonal = [0, 1, 2, 3].map((i) => read('faceHeights', 0.01 * i, i, i));
+		const value = (...entries: Parameters<typeof recordOf>) =>
+			judge({ ...wide, record: recordOf(clean(), ...entries) }).sizes[0].value;
+		expect(value(...onDiagonal)).toBeUndefined();
+		expect(value(...onDiagonal, read('faceHeights', 0, 0, 3))).toBeDefined();
+	});
 	it('of one place, or of too few, says nothing', () => {
 		const few = inputFor(korvan, 'plunger', recordOf(clean(), read('runout', 0.01)));
 		expect(shapes(few).runout).toEqual({});

@@ -49,10 +49,17 @@ export const sheetCharacteristicSchema = z
 				message: 'one height for each station',
 				path: ['stationsMm']
 			})
+			.refine(({ anglesDeg }) => new Set(anglesDeg.map((deg) => ((deg % 360) + 360) % 360)).size === anglesDeg.length, {
+				message: 'names one angle twice',
+				path: ['anglesDeg']
+			})
 			.optional(),
 		/** Where to set the dial on a face: rows and columns, mm from its corner. */
 		face: z
 			.strictObject({ rowsMm: z.array(z.number()).min(2).max(12), columnsMm: z.array(z.number()).min(2).max(12) })
+			.refine(({ rowsMm, columnsMm }) => [rowsMm, columnsMm].every((mm) => new Set(mm).size === mm.length), {
+				message: 'names one place twice'
+			})
 			.optional(),
 		/** How such parts wear where too few are on record: mean growth in 1000 h, and its scatter between parts and between intervals. */
 		wearPrior: z

@@ -144,6 +144,12 @@
 		padding-left: 1.1rem;
 		list-style: square;
 	}
+	.open-list a {
+		display: inline-flex;
+		align-items: center;
+		min-height: 44px;
+		min-width: 44px;
+	}
 	td.part {
 		display: flex;
 		align-items: center;

@@ -16,9 +16,9 @@ async function take(address) {
 		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
 	});
 	const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-	const shoot = async (name) => {
+	const shoot = async (name, fullPage = false) => {
 		await page.waitForTimeout(400); // charts draw after their data are there
-		await page.screenshot({ path: join(folder, `${name}.png`) });
+		await page.screenshot({ path: join(folder, `${name}.png`), fullPage });
 	};
 	const open = async (path, name) => {
 		await page.goto(address + path);
@@ -46,9 +46,17 @@ async function take(address) {
 	await open(`${waiting}/strip`, 'strip');
 	const half = await jobOf('KV18-0256');
 	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
+	await page.getByRole('region', { name: 'Surface' }).waitFor();
+	await page.getByText('The arithmetic, step by step').click();
+	await shoot('part', true);
 	await page.goto(`${address}${half}/decide`);
 	await page.getByText(/^Least cost per hour/).waitFor();
 	await shoot('decide');
+	await page.getByRole('button', { name: 'Decide: V-packings (pair), 1' }).click();
+	await shoot('decide-part');
+	await page.goto(`${address}${await jobOf('R2-0418')}/decide`);
+	await page.getByText(/^Least cost per hour/).waitFor();
+	await shoot('decide-unit');
 	await open(`${half}/release`, 'release');
 	await page.goto(`${address}/pumps`);
 	const pump = await page.getByRole('link', { name: 'KV18-0212' }).getAttribute('href');

@@ -53,6 +53,7 @@ async function take(address) {
 	await page.getByText(/^Least cost per hour/).waitFor();
 	await shoot('decide');
 	await page.getByRole('button', { name: 'Decide: V-packings (pair), 1' }).click();
+	await page.getByRole('button', { name: 'The arithmetic, step by step' }).scrollIntoViewIfNeeded();
 	await shoot('decide-part');
 	await page.goto(`${address}${await jobOf('R2-0418')}/decide`);
 	await page.getByText(/^Least cost per hour/).waitFor();

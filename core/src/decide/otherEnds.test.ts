@@ -35,6 +35,28 @@ describe('fitOtherEnds', () => {
 		expect(days.shape).toBeCloseTo(hours.shape, 6);
 		expect(days.scale * 24).toBeCloseTo(hours.scale, 3);
 	});
+	it('recovers the life from its own fleet, looked at now and then and renewed at 3000 h', () => {
+		let state = 77;
+		const uniform = () => ((state = (state * 1103515245 + 12345) % 2147483648) + 0.5) / 2147483648;
+		const [scale, shape, look, renewed] = [3500, 2.2, 400, 3000];
+		const fleet = Array.from({ length: 800 }, () => {
+			const end = scale * (-Math.log(uniform())) ** (1 / shape);
+			if (end > renewed) return life(renewed);
+			const before = Math.floor(end / look) * look;
+			return life(before, before + look);
+		});
+		const found = weibull(fitOtherEnds(fleet));
+		expect(Math.abs(found.shape / shape - 1)).toBeLessThan(0.12);
+		expect(Math.abs(found.scale / scale - 1)).toBeLessThan(0.08);
+	});
+	it('sees early ends as early, and ends at random as random', () => {
+		const at = (times: number[]) =>
+			weibull(
+				fitOtherEnds([...times.map((t) => life(t * 0.9, t * 1.1)), ...Array.from({ length: 20 }, () => life(4000))])
+			).shape;
+		expect(at([20, 60, 150, 40, 90, 25, 300, 70])).toBeLessThan(0.8);
+		expect(at([2600, 3100, 3500, 3300, 2900, 3700, 3800, 3600])).toBeGreaterThan(2);
+	});
 	it('below five ends takes a constant rate and says so', () =>
 		expect(fitOtherEnds([life(100, 300), life(500)])).toEqual({
 			kind: 'constant',

@@ -98,6 +98,60 @@ describe('decideSet', () => {
 			{ seed: 32, numRuns: 40 }
 		);
 	});
+	it('keeps the parts of a set together: all, none, or all but the decided ones', () =>
+		fc.assert(
+			fc.property(
+				fc.array(fc.tuple(partArbitrary, fc.nat({ max: 3 }), fc.nat({ max: 4 })), { minLength: 1, maxLength: 16 }),
+				fc.double({ min: 0, max: 2000, noNaN: true }),
+				(list, opening) => {
+					const parts = list.map(([one, set, fixed], i): SetPart => ({
+						...one,
+						id: `p${i}`,
+						...(set > 0 ? { set: `set ${set}` } : {}),
+						...(fixed === 0 ? { fixed: i % 2 === 0 ? ('reuse' as const) : ('replace' as const) } : {})
+					}));
+					const { choices, cost } = decideSet(parts, opening);
+					for (const { id, fixed } of parts) if (fixed) expect(choices.get(id)).toBe(fixed);
+					for (const set of new Set(parts.flatMap((one) => one.set ?? []))) {
+						const members = parts.filter((one) => one.set === set);
+						const free = members.filter(({ fixed }) => !fixed).map(({ id }) => choices.get(id));
+						expect(new Set(free).size).toBeLessThanOrEqual(1);
+						if (members.some(({ fixed }) => fixed === 'replace')) expect(free).not.toContain('reuse');
+					}
+					expect(cost).toEqual(costOf(parts, choices, opening));
+				}
+			),
+			{ seed: 61, numRuns: 150 }
+		));
+	it('with sets is exact, by trying every combination of sets', () =>
+		fc.assert(
+			fc.property(
+				fc.array(fc.tuple(partArbitrary, fc.nat({ max: 2 })), { minLength: 2, maxLength: 9 }),
+				fc.double({ min: 0, max: 1500, noNaN: true }),
+				(list, opening) => {
+					const parts = list.map(([one, set], i): SetPart => ({ ...one, id: `p${i}`, set: `set ${set}` }));
+					const sets = [...new Set(parts.map(({ set }) => set!))];
+					const totals = Array.from({ length: 2 ** sets.length }, (_, mask) => {
+						const choices = new Map(
+							parts.map(({ id, set }) => [
+								id,
+								(mask >> sets.indexOf(set!)) & 1 ? ('replace' as const) : ('reuse' as const)
+							])
+						);
+						return costOf(parts, choices, opening).total;
+					});
+					expect(decideSet(parts, opening).cost.total).toBeCloseTo(Math.min(...totals), 8);
+				}
+			),
+			{ seed: 62, numRuns: 150 }
+		));
+	it('may find a whole set worth renewing that no part of it is worth alone, and the other way round', () => {
+		const weak = part('weak', { pReuse: 0.6, price: 20, set: 'valves' });
+		const sound = part('sound', { pReuse: 0.01, pNew: 0.01, price: 60, set: 'valves' });
+		expect(Object.fromEntries(decideSet([weak, sound], 400).choices)).toEqual({ weak: 'replace', sound: 'replace' });
+		const dear = { ...sound, price: 600 };
+		expect(Object.fromEntries(decideSet([weak, dear], 400).choices)).toEqual({ weak: 'reuse', sound: 'reuse' });
+	});
 	it('of nothing costs nothing', () => expect(decideSet([], 400).cost.total).toBe(0));
 	it.each([
 		['a probability above 1', [part('a', { pReuse: 1.1 })], 400],

@@ -2,11 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
 	differenceFromBase,
+	dimensionOf,
+	dimensions,
 	formatProbability,
 	formatQuantity,
 	formatWithUncertainty,
 	fromBase,
+	metric,
 	parseQuantity,
+	shownUnit,
 	toBase,
 	units,
 	unitNamed
@@ -22,7 +26,10 @@ describe('exact conversions', () => {
 		[1000, 'psi', 6.894757293168361, 1e-15],
 		[1, 'bar', 0.1, 1e-15],
 		[212, 'F', 100, 1e-14],
-		[1, 'lbf', 4.4482216152605, 1e-15]
+		[1, 'lbf', 4.4482216152605, 1e-15],
+		[1, 'lbfpin', 0.17512683524647638, 1e-15],
+		[50, 'percent', 0.5, 1e-15],
+		[250, 'mLmin', 0.25, 1e-15]
 	] as const)('%d %s = %d in the base unit', (value, unit, base, tolerance) => {
 		expect(relativeError(toBase(value, unit), base)).toBeLessThanOrEqual(tolerance);
 	});
@@ -34,6 +41,31 @@ describe('exact conversions', () => {
 			{ seed: 11 }
 		));
 	it('a difference of temperature has no offset', () => expect(differenceFromBase(5, 'F')).toBeCloseTo(9, 12));
+});
+
+describe('shown units', () => {
+	const inches = { ...metric, length: 'in' as const };
+	it.each([
+		['stiffness', 'Npmm', 'lbfpin'],
+		['force', 'N', 'lbf'],
+		['share', 'percent', 'percent'],
+		['flow', 'mLmin', 'mLmin'],
+		['count', 'pieces', 'pieces'],
+		['roughness', 'um', 'um'],
+		['mass', 'g', 'g']
+	] as const)('%s in %s, for those who think in inches in %s', (dimension, unit, other) => {
+		expect(shownUnit(dimension, metric)).toBe(unit);
+		expect(shownUnit(dimension, inches)).toBe(other);
+	});
+	it('every dimension has one, and it measures that dimension', () => {
+		for (const dimension of dimensions)
+			for (const preference of [metric, inches]) expect(dimensionOf(shownUnit(dimension, preference))).toBe(dimension);
+	});
+	it('reads a share in per cent, and as it is shown', () => {
+		expect(parseQuantity('5', 'percent')).toMatchObject({ kind: 'quantity', base: 0.05 });
+		expect(parseQuantity('5 %', 'share')).toMatchObject({ kind: 'quantity', base: 0.05 });
+		expect(formatQuantity(0.05, 'percent').replaceAll('\u00a0', ' ')).toBe('5.0 %');
+	});
 });
 
 describe('parseQuantity', () => {

@@ -19,7 +19,19 @@
 	const units = unitsInUse();
 	const steps = $derived(arithmeticOf(input, judgement));
 	// A digit more than where one works, so that the sum can be done again by hand.
-	const finer: Partial<Record<Unit, number>> = { mm: 4, in: 5, N: 2, lbf: 3, pieces: 3, percent: 2 };
+	const finer: Partial<Record<Unit, number>> = {
+		mm: 4,
+		in: 5,
+		um: 3,
+		N: 2,
+		lbf: 3,
+		MPa: 4,
+		bar: 2,
+		shoreA: 2,
+		deg: 2,
+		pieces: 3,
+		percent: 2
+	};
 	const shown = (value: number, unit: Unit) => {
 		const to = shownUnit(dimensionOf(unit), units());
 		return formatQuantity(value, to, to === 'pieces' && Number.isInteger(value) ? 0 : finer[to]);

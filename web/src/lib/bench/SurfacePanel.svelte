@@ -269,6 +269,7 @@
 		position: absolute;
 		left: 3px;
 		font-size: 0.68rem;
+		padding-top: 2px;
 		line-height: 1.1;
 		color: var(--ink-soft);
 		pointer-events: none;

@@ -25,7 +25,7 @@
 		<input
 			id={name}
 			{name}
-			value={typed[name] ?? ''}
+			defaultValue={typed[name] ?? ''}
 			placeholder={hint}
 			autocomplete="off"
 			aria-invalid={problem(name) !== undefined}
@@ -68,21 +68,18 @@
 			{@render input('serial', 'Serial number')}
 			<div class="field">
 				<label for="model">Model</label>
-				<select
-					id="model"
-					name="model"
-					value={typed.model ?? data.sheets[0]?.model ?? ''}
-					aria-invalid={problem('model') !== undefined}
-				>
-					{#each data.sheets as { model, layout } (model)}<option value={model}>{model} ({layout})</option>{/each}
+				<select id="model" name="model" aria-invalid={problem('model') !== undefined}>
+					{#each data.sheets as { model, layout } (model)}<option value={model} selected={model === typed.model}
+							>{model} ({layout})</option
+						>{/each}
 				</select>
 				{@render wrong('model')}
 			</div>
 			<div class="field">
 				<label for="site">Where it runs</label>
-				<select id="site" name="site" value={typed.site ?? ''}>
+				<select id="site" name="site">
 					<option value="">Not known</option>
-					{#each data.sites as { id, name } (id)}<option value={id}>{name}</option>{/each}
+					{#each data.sites as { id, name } (id)}<option value={id} selected={id === typed.site}>{name}</option>{/each}
 				</select>
 			</div>
 			{@render input('tag', 'Its name there', 'Port set')}
@@ -101,8 +98,10 @@
 		{/if}
 		<div class="field">
 			<label for="scope">Work to do</label>
-			<select id="scope" name="scope" value={typed.scope ?? 'full'}>
-				{#each scopes as scope (scope)}<option value={scope}>{scopeName[scope]}</option>{/each}
+			<select id="scope" name="scope">
+				{#each scopes as scope (scope)}<option value={scope} selected={scope === (typed.scope ?? 'full')}
+						>{scopeName[scope]}</option
+					>{/each}
 			</select>
 		</div>
 	</fieldset>

@@ -47,8 +47,9 @@
 	{#each choices as [name, label, options] (name)}
 		<label class="field">
 			<span>{label}</span>
-			<select {name} value={data.chosen[name]}>
-				{#each options as [value, text] (value)}<option {value}>{text}</option>{/each}
+			<select {name}>
+				{#each options as [value, text] (value)}<option {value} selected={value === data.chosen[name]}>{text}</option
+					>{/each}
 			</select>
 		</label>
 	{/each}

@@ -11,6 +11,7 @@
 	const problems = $derived(
 		(form && 'problems' in form ? form.problems : undefined) as Record<string, string> | undefined
 	);
+	// Fields get defaults, not values: what is typed before the page comes to life stays.
 	const percent = (p: number) => formatNumber(p * 100, p * 100 < 1 ? 1 : 0);
 	const schoolSays = {
 		renewSoft: 'Packings, seals, O-rings and gaskets are renewed whenever the pump is open; the rest by its condition.',
@@ -61,7 +62,12 @@
 			<legend>Which school is in force</legend>
 			{#each schools as school (school)}
 				<label class="school">
-					<input type="radio" name="school" value={school} checked={(typed?.school ?? data.policy.school) === school} />
+					<input
+						type="radio"
+						name="school"
+						value={school}
+						defaultChecked={(typed?.school ?? data.policy.school) === school}
+					/>
 					<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
 				</label>
 			{/each}
@@ -72,8 +78,11 @@
 				{#each customChoices as [name, label, choices] (name)}
 					<label class="field" for={name}>
 						<span>{label}</span>
-						<select id={name} {name} value={typed?.[name] ?? data.policy[name]}>
-							{#each choices as [value, words] (value)}<option {value}>{words}</option>{/each}
+						<select id={name} {name}>
+							{#each choices as [value, words] (value)}<option
+									{value}
+									selected={value === (typed?.[name] ?? data.policy[name])}>{words}</option
+								>{/each}
 						</select>
 					</label>
 				{/each}
@@ -90,7 +99,7 @@
 					{name}
 					class="figures"
 					inputmode="decimal"
-					value={typed?.[name] ?? value}
+					defaultValue={typed?.[name] ?? value}
 					aria-invalid={problems?.[name] !== undefined}
 					aria-describedby={problems?.[name] ? `${name}-problem` : undefined}
 				/>

@@ -10,6 +10,7 @@
 	import { schoolName } from '$lib/words/schools';
 	import type { BenchPart, BenchState } from './bench.svelte';
 	import { judgeInput } from './judgeMat';
+	import ArithmeticDetails from './ArithmeticDetails.svelte';
 	import Choices from './Choices.svelte';
 	import Figures from './Figures.svelte';
 	import JudgedSize from './JudgedSize.svelte';
@@ -47,7 +48,6 @@
 	const unjudged = $derived(
 		part.judgement.sizes.filter((size) => !part.judgement.measured.some(({ sheet }) => sheet.key === size.sheet.key))
 	);
-	let opened = $state(false);
 </script>
 
 <section aria-label="Judge">
@@ -57,7 +57,9 @@
 			>{standing ? 'proposed: ' : ''}{verdictName[proposed]}</span
 		>
 	</h2>
-	{#if !locked}<Choices bind:this={choices} {bench} {part} {proposed} entered {ondecided} />{/if}
+	{#if !locked}
+		{#key part.cell.part}<Choices bind:this={choices} {bench} {part} {proposed} entered {ondecided} />{/key}
+	{/if}
 	{#if standing}
 		<p class="standing">
 			<b>{verdictName[standing.payload.verdict]}</b> stands: {nameOf(standing.by)}, {shortTime(standing.at)}{standing
@@ -103,14 +105,7 @@
 			here the part is judged by its own condition.
 		</p>
 	{/if}
-	<details bind:open={opened}>
-		<summary>The arithmetic, step by step</summary>
-		{#if opened}
-			{#await import('./Arithmetic.svelte') then { default: Arithmetic }}
-				<Arithmetic input={judgeInput(bench.bench, part, bench.matesOf(part))} judgement={part.judgement} />
-			{/await}
-		{/if}
-	</details>
+	{#key part.cell.part}<ArithmeticDetails {bench} {part} />{/key}
 </section>
 
 <style>
@@ -136,13 +131,5 @@
 		padding-left: 1.1rem;
 		margin: 6px 0;
 		font-size: 0.92rem;
-	}
-	details summary {
-		min-height: 44px;
-		display: flex;
-		align-items: center;
-		cursor: pointer;
-		color: var(--mark);
-		font-size: 0.88rem;
 	}
 </style>

@@ -5,6 +5,7 @@
 	import { onsetName, severityName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from './bench.svelte';
 	import Notes from './Notes.svelte';
+	import type SurfacePanel from './SurfacePanel.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -17,6 +18,13 @@
 	const rules = $derived(partType(part.station.type).patterns);
 	const findingOf = (pattern: string) => part.record.findings.find(({ payload }) => payload.pattern === pattern);
 	const last = $derived(part.record.findings.at(-1));
+
+	// Fetched with the first part that has a surface, and from then on drawn at once.
+	let Surface = $state.raw<typeof SurfacePanel>();
+	$effect(() => {
+		if (part.station.surface && !Surface)
+			void import('./SurfacePanel.svelte').then((module) => (Surface = module.default));
+	});
 
 	function setOnset(onset: Onset) {
 		if (!last) return;
@@ -70,11 +78,8 @@
 			{/each}
 		</fieldset>
 	{/if}
-	{#if part.station.surface}
-		{@const surface = part.station.surface}
-		{#await import('./SurfacePanel.svelte') then { default: SurfacePanel }}
-			<SurfacePanel {bench} {part} {surface} {locked} />
-		{/await}
+	{#if part.station.surface && Surface}
+		<Surface {bench} {part} surface={part.station.surface} {locked} />
 	{/if}
 	<Notes {bench} {part} {locked} />
 </section>

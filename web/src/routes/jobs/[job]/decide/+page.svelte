@@ -118,11 +118,17 @@
 {#if unlooked > 0}<p class="soft">
 		{unlooked} parts are not looked at yet and stand last: the set’s figures are without them.
 	</p>{/if}
-<table class="list">
+<table class="list set">
+	<colgroup>
+		<col style="width: 16%" /><col style="width: 16%" /><col span="2" style="width: 8.5%" /><col
+			span="2"
+			style="width: 8.5%"
+		/><col /><col style="width: 8.5rem" />
+	</colgroup>
 	<thead>
 		<tr
-			><th>Part</th><th class="says">{schoolName[set.school]} says</th><th class="number">Odds, reused</th><th
-				class="number">Odds, new</th
+			><th>Part</th><th>{schoolName[set.school]} says</th><th class="number">Odds, reused</th><th class="number"
+				>Odds, new</th
 			><th class="number">Cost, reuse</th><th class="number">Cost, replace</th><th>Why</th><th>Decided</th></tr
 		>
 	</thead>
@@ -232,8 +238,9 @@
 		gap: 8px;
 		color: var(--ink);
 	}
-	.says {
-		min-width: 13rem;
+	/* Fixed columns: rows that change places lay nothing else out anew. */
+	.set {
+		table-layout: fixed;
 	}
 	.why,
 	td .soft {

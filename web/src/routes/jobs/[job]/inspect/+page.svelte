@@ -182,7 +182,7 @@
 			{/key}
 		</div>
 		<div class="panel sheet">
-			{#key selected}<JudgePanel bind:this={judgePanel} {bench} {part} {locked} ondecided={next} />{/key}
+			<JudgePanel bind:this={judgePanel} {bench} {part} {locked} ondecided={next} />
 		</div>
 	</div>
 </div>

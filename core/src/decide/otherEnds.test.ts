@@ -65,6 +65,12 @@ describe('fitOtherEnds', () => {
 			lives: 2,
 			hours: 700
 		}));
+	it('takes the hours of parts of unknown age into a rate, and leaves them out of a shape', () => {
+		const seen = { lives: 30, events: 1, hours: 90_000 };
+		expect(fitOtherEnds([life(100, 300), life(500)], seen)).toMatchObject({ events: 2, lives: 32, hours: 90_700 });
+		expect(fitOtherEnds([], seen)).toMatchObject({ kind: 'constant', events: 1, hours: 90_000 });
+		expect(fitOtherEnds(lives, seen)).toEqual(fitOtherEnds(lives));
+	});
 	it('comes to an end where all lives end in one interval, with a fit or without', () => {
 		const found = fitOtherEnds(Array.from({ length: 8 }, () => life(900, 1100)));
 		expect(found.events).toBe(8);

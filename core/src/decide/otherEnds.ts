@@ -27,6 +27,14 @@ export type OtherEnds =
 			readonly hours: number;
 	  };
 
+/** What was seen of parts whose age nobody knows: they tell of a rate, not of a shape. */
+export interface SeenUnaged {
+	readonly lives: number;
+	readonly events: number;
+	readonly hours: number;
+}
+const NONE_SEEN: SeenUnaged = { lives: 0, events: 0, hours: 0 };
+
 /** Below this many ends no shape is fitted. */
 export const FEWEST_EVENTS = 5;
 
@@ -36,10 +44,11 @@ export const FEWEST_EVENTS = 5;
  * Ends found at a strip-down lie somewhere since the look before; lives ended by measured wear count as censored, so that
  * nothing is counted twice (competing risks). Newton on log scale and log shape. Below five ends, and where the search does
  * not converge, a constant rate takes its place and says so; never a silent default.
- * Shape: one entry a life. Errors: PreconditionError for no hours at all, negative hours, or an end before it held.
+ * Shape: one entry a life of known age; `seen` counts the others, which a constant rate takes in.
+ * Errors: PreconditionError for no hours at all, negative hours, or an end before it held.
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), 7.3 and 15.2.
  */
-export function fitOtherEnds(lives: readonly OtherLife[]): OtherEnds {
+export function fitOtherEnds(lives: readonly OtherLife[], seen: SeenUnaged = NONE_SEEN): OtherEnds {
 	for (const { held, endedBy } of lives) {
 		requireThat(held >= 0 && Number.isFinite(held), 'fitOtherEnds', 'held', held, 'at least 0');
 		if (endedBy !== undefined) requireThat(endedBy > held, 'fitOtherEnds', 'endedBy', endedBy, `above ${held}`);
@@ -49,9 +58,16 @@ export function fitOtherEnds(lives: readonly OtherLife[]): OtherEnds {
 		(sum, { held, endedBy }) => sum + (endedBy === undefined ? held : (held + endedBy) / 2),
 		0
 	);
-	requireThat(hours > 0, 'fitOtherEnds', 'lives', 'without hours', 'some hours run');
-	const counts = { events: ended.length, lives: lives.length };
-	if (ended.length < FEWEST_EVENTS) return { kind: 'constant', because: 'fewEvents', ...counts, hours };
+	const allHours = hours + seen.hours;
+	requireThat(allHours > 0, 'fitOtherEnds', 'lives', 'without hours', 'some hours run');
+	const constant = (because: 'fewEvents' | 'notConverged'): OtherEnds => ({
+		kind: 'constant',
+		because,
+		events: ended.length + seen.events,
+		lives: lives.length + seen.lives,
+		hours: allHours
+	});
+	if (ended.length < FEWEST_EVENTS) return constant('fewEvents');
 	const unit = hours / ended.length; // times of order one
 	const minusLogLikelihood = ([logScale, logShape]: readonly number[]) => {
 		const cumulative = (t: number) => (t / unit / Math.exp(logScale)) ** Math.exp(logShape);
@@ -62,9 +78,9 @@ export function fitOtherEnds(lives: readonly OtherLife[]): OtherEnds {
 		}, 0);
 	};
 	const found = minimise(minusLogLikelihood, [0, 0]);
-	if (found.kind === 'notConverged') return { kind: 'constant', because: 'notConverged', ...counts, hours };
+	if (found.kind === 'notConverged') return constant('notConverged');
 	const [scale, shape] = found.at.map(Math.exp);
-	return { kind: 'weibull', shape, scale: scale * unit, ...counts };
+	return { kind: 'weibull', shape, scale: scale * unit, events: ended.length, lives: lives.length };
 }
 
 /**

@@ -122,8 +122,10 @@ function resolutionOf(station: Station, characteristic: SheetCharacteristic, gau
 
 interface LifeRow {
 	station: string;
-	/** Hours from its fitting to its end, or to the pump's last reading. */
+	/** Hours from its fitting, or from the first sight of it, to its end, or to the pump's last reading. */
 	hours: number;
+	/** False where it came with the pump: nobody knows how old it was. */
+	ageKnown: boolean;
 	/** Hours at the last look before the end. */
 	lookedAt: number | null;
 	endReason: EndReason | null;
@@ -133,12 +135,14 @@ const livesOfModel = (scope: ShopScope, model: string): Promise<LifeRow[]> =>
 	rows(
 		scope,
 		`
-		SELECT l.station, coalesce(l.removed_hours, n.hours) - l.fitted_hours AS hours, l.end_reason AS "endReason",
+		SELECT l.station, coalesce(l.removed_hours, n.hours) - coalesce(l.fitted_hours, n.first) AS hours,
+			l.fitted_hours IS NOT NULL AS "ageKnown", l.end_reason AS "endReason",
 			(SELECT max(j.pump_hours) - l.fitted_hours FROM look k JOIN job j ON j.id = k.job_id
 				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND NOT k.withdrawn AND j.pump_hours < l.removed_hours) AS "lookedAt"
 		FROM part_life l JOIN pump p ON p.id = l.pump_id
-		CROSS JOIN LATERAL (SELECT max(pump_hours) AS hours FROM job WHERE pump_id = l.pump_id AND released_at IS NOT NULL) n
-		WHERE l.shop_id = $1 AND p.model = $2 AND coalesce(l.removed_hours, n.hours) > l.fitted_hours`,
+		CROSS JOIN LATERAL (SELECT min(pump_hours) AS first, max(pump_hours) AS hours FROM job
+			WHERE pump_id = l.pump_id AND released_at IS NOT NULL) n
+		WHERE l.shop_id = $1 AND p.model = $2 AND coalesce(l.removed_hours, n.hours) > coalesce(l.fitted_hours, n.first)`,
 		[model]
 	);
 
@@ -149,6 +153,15 @@ const otherLife = ({ hours, lookedAt, endReason }: LifeRow): OtherLife =>
 function fitEnds(lives: readonly LifeRow[]): FleetKnowledge['ends'] {
 	const stations = [...new Set(lives.map(({ station }) => station))];
 	return Object.fromEntries(
-		stations.map((station) => [station, fitOtherEnds(lives.filter((life) => life.station === station).map(otherLife))])
+		stations.map((station) => {
+			const here = lives.filter((life) => life.station === station);
+			const unaged = here.filter(({ ageKnown }) => !ageKnown);
+			const seen = {
+				lives: unaged.length,
+				events: unaged.filter(({ endReason }) => endReason === 'damaged').length,
+				hours: unaged.reduce((sum, { hours }) => sum + hours, 0)
+			};
+			return [station, fitOtherEnds(here.filter(({ ageKnown }) => ageKnown).map(otherLife), seen)];
+		})
 	);
 }

@@ -242,6 +242,9 @@
 	.set {
 		table-layout: fixed;
 	}
+	.set th.number {
+		white-space: normal;
+	}
 	.why,
 	td .soft {
 		font-size: 0.85rem;

@@ -56,14 +56,14 @@ describe('chebyshevFit', () => {
 		n: fc.integer({ min: 5, max: 9 }),
 		m: fc.integer({ min: 2, max: 4 }),
 		values: fc.array(fc.double({ min: -5, max: 5, noNaN: true }), { minLength: 9, maxLength: 9 }),
-		seed: fc.integer({ min: 1, max: 30 })
+		seed: fc.integer({ min: 1, max: 16 }) // 17 turns by almost 2π a row: those rows hardly span, and have a test of their own
 	});
 	it('is as bad as its worst handful of points, and no worse', () =>
 		fc.assert(
 			fc.property(cases, ({ n, m, values, seed }) => {
 				const rows = rowsOf(n, m, seed);
 				const { error } = chebyshevFit(rows, values.slice(0, n));
-				expect(Math.abs(error - bySubsets(rows, values.slice(0, n)))).toBeLessThan(1e-5 * (1 + error));
+				expect(Math.abs(error - bySubsets(rows, values.slice(0, n)))).toBeLessThan(1e-9 * (1 + error));
 			}),
 			{ seed: 51, numRuns: 200 }
 		));

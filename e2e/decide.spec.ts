@@ -14,7 +14,7 @@ test('the set is decided with odds and costs; hours and school change what is sa
 	await expect(page.getByText(/^Least cost per hour at/)).toBeVisible();
 	await expect(page.getByRole('img', { name: /Cost per 1000 hours over the interval; least at/ })).toBeVisible();
 	const set = page.getByRole('region', { name: 'How far, by which school' });
-	const odds = set.getByText(/chance that something fails/);
+	const odds = set.getByText(/chance of an unplanned stop/);
 	const near = await odds.textContent();
 	await set.getByRole('slider').fill('6000');
 	await expect(set.getByText('6\u202f000 h', { exact: true }).first()).toBeVisible();

@@ -19,7 +19,9 @@ import {
 	sites,
 	stationOf,
 	visits,
+	drawPopulation,
 	type DemoPump,
+	type Population,
 	type TruePart,
 	type Visit
 } from '@exetasis/demo';
@@ -29,6 +31,7 @@ import { hashPassword, type SignedIn } from '../web/src/lib/server/auth/auth';
 import { append } from '../web/src/lib/server/benchLog';
 import { database } from '../web/src/lib/server/db/connection';
 import type { ShopScope } from '../web/src/lib/server/db/query';
+import { lifeOf } from '../web/src/lib/bench/judgeMat';
 import { benchOf, receive, release, type Bench } from '../web/src/lib/server/jobs';
 import { addSheet } from '../web/src/lib/server/sheets';
 
@@ -102,6 +105,14 @@ async function addGauges({ shopId }: ShopScope, now: Date): Promise<void> {
 	}
 }
 
+// One truth for each model, the same at every run.
+const populations = new Map<string, Population>();
+function populationOf(sheet: ModelSheet): Population {
+	const known = populations.get(sheet.model) ?? drawPopulation(sheet, new Random(SEED + populations.size));
+	populations.set(sheet.model, known);
+	return known;
+}
+
 /** What is true of every part of one pump, by place. */
 type Truth = Map<string, TruePart>;
 
@@ -111,10 +122,18 @@ function runPump(
 	cells: readonly { station: string; cylinder: number }[],
 	visit: Visit
 ): void {
+	const population = populationOf(sheet);
 	for (const { station, cylinder } of cells) {
 		const key = `${station}/${cylinder}`;
-		if (!truth.has(key)) truth.set(key, newPart(stationOf(sheet, station), random));
-		run(truth.get(key)!, stationOf(sheet, station), visit.interval, harshnessAt(visit.pump, station, cylinder), random);
+		if (!truth.has(key)) truth.set(key, newPart(stationOf(sheet, station), population, random));
+		run(
+			truth.get(key)!,
+			stationOf(sheet, station),
+			population,
+			visit.interval,
+			harshnessAt(visit.pump, station, cylinder),
+			random
+		);
 	}
 }
 
@@ -129,7 +148,12 @@ function allPlaces(sheet: ModelSheet): { station: string; cylinder: number }[] {
 
 async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench, truth: Truth): Promise<void> {
 	const { job, sheet } = bench;
-	const cells = bench.cells.map((cell) => ({ ...cell, truth: truth.get(`${cell.station}/${cell.cylinder}`)! }));
+	const population = populationOf(sheet);
+	const cells = bench.cells.map((cell) => ({
+		...cell,
+		truth: truth.get(`${cell.station}/${cell.cylinder}`)!,
+		life: lifeOf(bench.fleet, stationOf(sheet, cell.station), cell)
+	}));
 	cells.sort((a, b) => a.cylinder - b.cylinder || order(sheet, a.station) - order(sheet, b.station));
 	const entries = inspect(
 		{
@@ -140,6 +164,7 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 			sheet,
 			cells,
 			gauges: bench.gauges,
+			population,
 			policy: bench.policy,
 			interval: visit.interval,
 			fixed: visit.fixed,
@@ -157,7 +182,7 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 	const state = fold(entries);
 	for (const { part, station, cylinder } of cells) {
 		const replaced = standingDecision(state.parts.get(part)!)?.payload.verdict === 'replace';
-		if (replaced) truth.set(`${station}/${cylinder}`, newPart(stationOf(sheet, station), random));
+		if (replaced) truth.set(`${station}/${cylinder}`, newPart(stationOf(sheet, station), population, random));
 	}
 }
 

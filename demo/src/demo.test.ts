@@ -2,7 +2,19 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { partTypeKeys } from '@exetasis/core/part';
 import { describe, expect, it } from 'vitest';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
-import { fleetOf, harshnessAt, newPart, pumps, Random, run, shareUsed, stationOf, visits } from '.';
+import {
+	fleetOf,
+	harshnessAt,
+	newPart,
+	pumps,
+	Random,
+	run,
+	shareUsed,
+	stationOf,
+	visits,
+	drawPopulation,
+	isDamaged
+} from '.';
 
 const text = readFileSync(new URL('../sheets/korvan-kv18.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
@@ -70,11 +82,29 @@ describe('wear', () => {
 	const plunger = stationOf(sheet, 'plunger');
 	it('never shrinks, and reaches the limit in about the hours that it should', () => {
 		const random = new Random(5);
-		const parts = Array.from({ length: 400 }, () => newPart(plunger, random));
-		for (const part of parts) run(part, plunger, 7500, 1, random);
+		const population = drawPopulation(sheet, random);
+		const { hoursToLimit } = population.kinds.get('plunger/diameter')!;
+		const parts = Array.from({ length: 400 }, () => newPart(plunger, population, random));
+		for (const part of parts) run(part, plunger, population, hoursToLimit, 1, random);
 		const shares = parts.map((part) => shareUsed(part, plunger));
 		expect(Math.min(...shares)).toBeGreaterThan(0);
 		expect(Math.abs(shares.reduce((a, b) => a + b) / shares.length - 1)).toBeLessThan(0.1);
+	});
+	it('draws another truth for another seed, about what the priors say', () => {
+		const hours = Array.from({ length: 60 }, (_, seed) =>
+			Math.log(drawPopulation(sheet, new Random(seed)).kinds.get('plunger/diameter')!.hoursToLimit / 8000)
+		);
+		const mean = hours.reduce((a, b) => a + b) / hours.length;
+		expect(Math.abs(mean)).toBeLessThan(0.2);
+		expect(Math.max(...hours) - Math.min(...hours)).toBeGreaterThan(0.8);
+	});
+	it('damages parts in the hours of its Weibull distribution, whatever they wear', () => {
+		const random = new Random(6);
+		const population = drawPopulation(sheet, random);
+		const { scaleHours } = population.ends.get('plunger')!;
+		const parts = Array.from({ length: 600 }, () => newPart(plunger, population, random));
+		for (const part of parts) run(part, plunger, population, scaleHours, 1, random);
+		expect(Math.abs(parts.filter(isDamaged).length / 600 - (1 - Math.exp(-1)))).toBeLessThan(0.06);
 	});
 	it('spares the plunger that the story keeps', () => {
 		const pump = pumps.find(({ story }) => story === 'scoredPlungerKept')!;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { defaultPolicy, type ShopGauge } from '@exetasis/core/decide';
 import { gaugeKinds, gaugeUnit, partTypeKeys } from '@exetasis/core/part';
 import { checkEntry, entrySchema, fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
-import { gauges, inspect, newPart, pumps, Random, run, type DemoPump, type Rebuild } from '.';
+import { drawPopulation, gauges, inspect, newPart, pumps, Random, run, type DemoPump, type Rebuild } from '.';
 
 const folder = new URL('../sheets/', import.meta.url);
 const sheets = readdirSync(folder).map(
@@ -34,11 +34,12 @@ function rebuildOf(
 	random: Random
 ): Rebuild {
 	let count = 1000;
+	const population = drawPopulation(sheet, random);
 	const cells = sheet.stations.flatMap((station) =>
 		(station.per === 'pump' ? [0] : Array.from({ length: sheet.cylinders }, (_, i) => i + 1)).map((cylinder) => {
-			const truth = newPart(station, random);
-			run(truth, station, hours, pump.harshness, random);
-			return { part: uuid(++count), station: station.key, cylinder, hours, asFitted: {}, truth };
+			const truth = newPart(station, population, random);
+			run(truth, station, population, hours, pump.harshness, random);
+			return { part: uuid(++count), station: station.key, cylinder, asFitted: {}, truth };
 		})
 	);
 	cells.sort((a, b) => a.cylinder - b.cylinder); // as the technician goes
@@ -51,6 +52,7 @@ function rebuildOf(
 		sheet,
 		cells,
 		gauges: shopGauges,
+		population,
 		policy: defaultPolicy,
 		interval: hours,
 		fixed: false,

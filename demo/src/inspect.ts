@@ -1,4 +1,4 @@
-import { judge, wantedSizes, type Policy, type ShopGauge } from '@exetasis/core/decide';
+import { judge, wantedSizes, type LifeFacts, type Policy, type ShopGauge } from '@exetasis/core/decide';
 import { partType, type PatternKey, type Severity } from '@exetasis/core/part';
 import {
 	discardLimit,
@@ -15,7 +15,7 @@ import {
 } from '@exetasis/core/record';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
-import { newPart, shareUsed, stationOf, type TruePart } from './wear';
+import { isDamaged, newPart, shareUsed, stationOf, type Population, type TruePart } from './wear';
 
 /** A rebuild as the demo's technician meets it: the parts on the mat and their true condition. */
 export interface Rebuild {
@@ -28,10 +28,12 @@ export interface Rebuild {
 		part: string;
 		station: string;
 		cylinder: number;
-		hours: number | null;
 		asFitted: Record<string, number>;
 		truth: TruePart;
+		/** What the application knows of its life, so that the technician sees its proposals. */
+		life?: LifeFacts;
 	}[];
+	readonly population: Population;
 	readonly gauges: readonly ShopGauge[];
 	readonly policy: Policy;
 	/** Hours since the rebuild before. */
@@ -76,7 +78,7 @@ export function inspect(rebuild: Rebuild, random: Random): Entry[] {
 			add({ kind: 'decision', part, payload });
 			// New plungers are measured before they go in, so that their wear is counted from there.
 			if (payload.verdict === 'replace' && station.type === 'plunger')
-				for (const fitted of asFitted(station, rebuild.gauges, random)) add({ kind: 'fitted', part, payload: fitted });
+				for (const fitted of asFitted(station, rebuild, random)) add({ kind: 'fitted', part, payload: fitted });
 		}
 	return entries;
 }
@@ -87,6 +89,7 @@ const recordOf = (entries: readonly Entry[], part: string) =>
 function marksOn(rebuild: Rebuild, cell: Rebuild['cells'][number], station: Station, random: Random): Mark[] {
 	const told = storyMarks(rebuild, cell);
 	if (told.length > 0) return told;
+	if (isDamaged(cell.truth)) return damageOf(station);
 	const used = shareUsed(cell.truth, station);
 	const severity: Severity = used > 1 ? 3 : used > 0.7 ? 2 : 1;
 	const service = (pattern: PatternKey, level: Severity = severity): Mark[] => [
@@ -112,13 +115,22 @@ function marksOn(rebuild: Rebuild, cell: Rebuild['cells'][number], station: Stat
 	if (pattern && used > 0.45 && random.chance(0.75)) return service(pattern, station.type === 'plunger' ? 1 : severity);
 	if (station.type === 'sealRetainer' || station.type === 'wick')
 		return random.chance(0.04) ? service('soiled', 1) : [];
-	if (station.type === 'oRing' && random.chance(0.015)) return [{ pattern: 'pinched', severity: 1, onset: 'assembly' }];
-	if (station.type === 'plunger' && random.chance(0.02)) return service('axialScoring', random.chance(0.5) ? 2 : 1);
+	if (station.type === 'oRing' && random.chance(0.006)) return [{ pattern: 'pinched', severity: 1, onset: 'assembly' }];
+	if (station.type === 'plunger' && random.chance(0.02)) return service('axialScoring', 1);
 	if (station.type === 'sealCase' && random.chance(0.02))
 		return [{ pattern: 'pryMark', severity: 1, onset: 'handling' }];
-	if (station.type === 'vRing' && random.chance(0.012)) return service('oneSidedWear', 2);
-	if (station.type === 'valveSeat' && random.chance(0.03)) return service('pitted', random.chance(0.4) ? 2 : 1);
+	if (station.type === 'vRing' && random.chance(0.012)) return service('oneSidedWear', 1);
+	if (station.type === 'valveSeat' && random.chance(0.03)) return service('pitted', 1);
 	return [];
+}
+
+// The first of its type's patterns that ends a life and is not the look of a measured wear.
+function damageOf({ type, characteristics }: Station): Mark[] {
+	const rule = partType(type).patterns.find(
+		({ outFrom, wearOf = [], stopsUnitFrom }) =>
+			outFrom !== undefined && stopsUnitFrom === undefined && !characteristics.some(({ key }) => wearOf.includes(key))
+	);
+	return rule ? [{ pattern: rule.pattern, severity: rule.outFrom!, onset: 'service' }] : [];
 }
 
 // What the planted stories leave behind.
@@ -229,8 +241,8 @@ function dialAt(
 	return Math.round(value / facts.resolution) * facts.resolution;
 }
 
-function asFitted(station: Station, gauges: readonly ShopGauge[], random: Random) {
-	const fresh = newPart(station, random);
+function asFitted(station: Station, { gauges, population }: Rebuild, random: Random) {
+	const fresh = newPart(station, population, random);
 	return [...readingsOf(station, [station.characteristics[0]], fresh, gauges, random)]
 		.slice(0, 1)
 		.map(({ characteristic, value, typed }) => ({ characteristic, value, typed }));
@@ -240,14 +252,14 @@ function asFitted(station: Station, gauges: readonly ShopGauge[], random: Random
 // still too close, unmeasured or dirty is looked at a second time and then kept.
 function* decisions({ cells, sheet, gauges, policy, pump, fixed }: Rebuild, entries: readonly Entry[]) {
 	const { parts } = fold(entries);
-	for (const { part, station: key, cylinder, hours, asFitted } of cells) {
+	for (const { part, station: key, cylinder, asFitted, life } of cells) {
 		const station = stationOf(sheet, key);
 		const record = parts.get(part) ?? untouched;
 		const { verdict: proposed } = judge({
 			station,
 			record,
-			hours: hours ?? undefined,
 			asFitted,
+			life,
 			gauges,
 			policy,
 			stations: sheet.stations,

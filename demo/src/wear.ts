@@ -1,4 +1,4 @@
-import type { PartTypeKey } from '@exetasis/core/part';
+import { lifePriorOf, openRate, wearPriorOf } from '@exetasis/core/life';
 import { discardLimit, type ModelSheet, type SheetCharacteristic, type Station } from '@exetasis/core/record';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
@@ -7,65 +7,101 @@ import type { DemoPump } from './shop';
 export interface TruePart {
 	/** Wear of each characteristic, in its unit, towards the limit. */
 	readonly wear: Map<string, number>;
-	/** This part's own rate against its kind's mean (drawn once: some parts wear faster all their lives). */
+	/** This part's own rate against its kind's (drawn once: some parts wear faster all their lives). */
 	readonly rate: Map<string, number>;
+	/** Hours at which something other than wear damages it. */
+	readonly damagedAt: number;
 	hours: number;
 }
 
-// Hours in which an ordinary part of this type wears to its limit; drawn from no source but the demo's own story.
-const HOURS_TO_LIMIT: Readonly<Partial<Record<PartTypeKey, number>>> = {
-	plunger: 7500,
-	vRing: 3600,
-	lipSeal: 4200,
-	oRing: 5000,
-	adapter: 16_000,
-	sealCase: 20_000,
-	bore: 22_000,
-	manifold: 30_000,
-	washer: 18_000,
-	spring: 11_000,
-	valve: 9000,
-	valveSeat: 8000,
-	cup: 4200,
-	cylinder: 12_000,
-	sleeve: 9000,
-	ropePacking: 3000,
-	diaphragm: 6000,
-	flatSeal: 6000,
-	backupRing: 6000,
-	regulatorPacking: 6000,
-	regulatorSeat: 6000,
-	regulatorStem: 6000,
-	guide: 12_000,
-	cage: 12_000
-};
-const ORDINARY_HOURS = 25_000; // parts that hardly wear
-const SHAPE_PER_LIMIT = 14; // gamma shape by the time the mean reaches the limit: how jumpy wear is
-const RATE_SHAPE = 9; // spread of rates between parts: coefficient of variation 1/3
+/** How one kind truly wears and ends, drawn once for a shop from what sheet and part types believe. */
+export interface TrueKind {
+	/** Hours in which a typical part wears to its limit, scatter of rates between parts, and gamma shape by the limit. */
+	readonly hoursToLimit: number;
+	readonly between: number;
+	readonly shapePerLimit: number;
+}
+export interface Population {
+	readonly kinds: ReadonlyMap<string, TrueKind>;
+	readonly ends: ReadonlyMap<string, { readonly scaleHours: number; readonly shape: number }>;
+}
 
-export const newPart = (station: Station, random: Random): TruePart => ({
-	wear: new Map(station.characteristics.map(({ key }) => [key, 0])),
-	rate: new Map(station.characteristics.map(({ key }) => [key, random.gamma(RATE_SHAPE) / RATE_SHAPE])),
-	hours: 0
-});
+const SUSPECTED_SLOWER = 4; // sizes that are measured on suspicion alone move little in sound parts
+const HARDLY_WEARS_HOURS = 100_000;
+const SCATTER_SPREAD = 0.3;
+
+/** The truth of one shop, drawn from the priors that the application states. */
+export function drawPopulation(sheet: ModelSheet, random: Random): Population {
+	const kinds = new Map<string, TrueKind>();
+	const ends = new Map<string, { scaleHours: number; shape: number }>();
+	for (const station of sheet.stations) {
+		for (const characteristic of station.characteristics) {
+			const prior = wearPriorOf(station.type, characteristic);
+			const slower = characteristic.when === 'onSuspicion' ? SUSPECTED_SLOWER : 1;
+			const hoursToLimit = prior
+				? prior.hoursToLimit * slower * Math.exp(random.normal(0, openRate(prior)))
+				: HARDLY_WEARS_HOURS;
+			const within = prior ? (prior.within1000h * Math.exp(random.normal(0, SCATTER_SPREAD))) ** 2 : 0.5;
+			const between = (prior?.between ?? 0.3) * Math.exp(random.normal(0, SCATTER_SPREAD));
+			kinds.set(`${station.key}/${characteristic.key}`, {
+				hoursToLimit,
+				between,
+				shapePerLimit: hoursToLimit / 1000 / within
+			});
+		}
+		const { scaleHours, shape, worth } = lifePriorOf(station);
+		const spread = random.normal(0, 1 / (shape * Math.sqrt(worth)));
+		ends.set(station.key, { scaleHours: scaleHours * Math.exp(spread), shape });
+	}
+	return { kinds, ends };
+}
+
+const kindOf = ({ kinds }: Population, station: Station, key: string): TrueKind => kinds.get(`${station.key}/${key}`)!;
+
+/** A new part. Rates differ by a gamma distribution of mean 1. */
+export function newPart(station: Station, population: Population, random: Random): TruePart {
+	const { scaleHours, shape } = population.ends.get(station.key)!;
+	return {
+		wear: new Map(station.characteristics.map(({ key }) => [key, 0])),
+		rate: new Map(
+			station.characteristics.map(({ key }) => {
+				const alike = 1 / kindOf(population, station, key).between ** 2;
+				return [key, random.gamma(alike) / alike];
+			})
+		),
+		damagedAt: scaleHours * (-Math.log(1 - random.uniform())) ** (1 / shape),
+		hours: 0
+	};
+}
+
+/** True once something other than wear has damaged it. */
+export const isDamaged = ({ hours, damagedAt }: TruePart): boolean => hours >= damagedAt;
 
 /** How hard one place of a pump wears: its duty's harshness; the plunger that is kept in spite of its scratches hardly shrinks. */
 export const harshnessAt = ({ harshness, story }: DemoPump, station: string, cylinder: number): number =>
 	story === 'scoredPlungerKept' && station === 'plunger' && cylinder === 1 ? harshness / 5 : harshness;
 
 /** Lets a part run: each characteristic's wear grows by a gamma increment over the hours. */
-export function run(part: TruePart, station: Station, hours: number, harshness: number, random: Random): void {
+export function run(
+	part: TruePart,
+	station: Station,
+	population: Population,
+	hours: number,
+	harshness: number,
+	random: Random
+): void {
 	part.hours += hours;
 	for (const characteristic of station.characteristics) {
-		const allowance = allowanceOf(characteristic);
-		const shape = (SHAPE_PER_LIMIT * hours * harshness) / (HOURS_TO_LIMIT[station.type] ?? ORDINARY_HOURS);
-		const grown = (random.gamma(shape) / SHAPE_PER_LIMIT) * allowance * part.rate.get(characteristic.key)!;
+		const { hoursToLimit, shapePerLimit } = kindOf(population, station, characteristic.key);
+		const shape = (shapePerLimit * hours * harshness) / hoursToLimit;
+		const grown =
+			(random.gamma(shape) / shapePerLimit) * allowanceOf(characteristic) * part.rate.get(characteristic.key)!;
 		part.wear.set(characteristic.key, part.wear.get(characteristic.key)! + grown);
 	}
 }
 
 // What a size without a limit has to lose: nothing. It tells a part from its like and stays as it is.
-const allowanceOf = (sheet: SheetCharacteristic): number => {
+export const allowanceOf = (sheet: SheetCharacteristic): number => {
 	const limit = discardLimit(sheet);
 	return limit ? Math.abs(limit.value - sheet.nominal) : 0;
 };

@@ -1,14 +1,7 @@
 // The core's heavy computations: the set decision of a 60-part pump with its forecasts, minimum zones of dense readings.
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import {
-	decideWhole,
-	defaultPolicy,
-	economicInterval,
-	type FittedProcess,
-	type OtherEnds,
-	type WholeInput
-} from '../../core/src/decide';
+import { decideWhole, defaultPolicy, economicInterval, unknownLife, type WholeInput } from '../../core/src/decide';
 import { flatness, roundness } from '../../core/src/measure';
 import { discardLimit, fold, placesToRead, readSheet, type Entry, type ModelSheet } from '../../core/src/record';
 
@@ -25,7 +18,6 @@ function report(name: string, budgetMs: number | undefined, work: () => unknown,
 
 const text = readFileSync(new URL('../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
-const otherEnds: OtherEnds = { kind: 'weibull', shape: 1.8, scale: 9000, events: 20, lives: 300 };
 
 // Sixty parts, every one of them measured in full, each size half worn.
 let count = 0;
@@ -55,21 +47,16 @@ const parts: WholeInput['parts'] = Array.from({ length: 60 }, (_, i) => {
 			);
 		});
 	const record = fold([entry(id, 'clean', {}), ...readings]).parts.get(id)!;
-	const wearModels = Object.fromEntries(
-		station.characteristics.flatMap((one): [string, FittedProcess][] => {
-			const allowance = Math.abs((discardLimit(one)?.value ?? one.nominal) - one.nominal);
-			const process = { shapePerHour: 0.004, rateShape: 9, rateScale: Math.max(allowance, 0.01) };
-			return [[one.key, { kind: 'fitted', parts: 60, process }]];
-		})
-	);
 	const input = {
 		station,
 		record,
-		hours: 1500 + 10 * i,
 		asFitted: {},
 		gauges: [],
-		wearModels,
-		otherEnds,
+		life: {
+			...unknownLife(station),
+			age: { kind: 'known' as const, hours: 1500 + 10 * i },
+			dutyHours: 1500 + 10 * i
+		},
 		stations: sheet.stations
 	};
 	return { id, cylinder: (i % 3) + 1, input };

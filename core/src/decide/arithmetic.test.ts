@@ -1,14 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { arithmeticOf, judge, type OtherEnds } from '.';
-import { clean, demoSheet, inputFor, read, recordOf } from './testing';
+import { arithmeticOf, judge } from '.';
+import { clean, demoSheet, inputFor, ran, read, recordOf, stationOn } from './testing';
 
 const korvan = demoSheet('korvan-kv18');
-const otherEnds: OtherEnds = { kind: 'weibull', shape: 2, scale: 6000, events: 9, lives: 60 };
 
 describe('arithmeticOf', () => {
 	const input = inputFor(korvan, 'inletSpring', recordOf(clean(), read('freeLength', 21.5)), {
-		hours: 1500,
-		otherEnds
+		life: ran(stationOn(korvan, 'inletSpring'), 1500)
 	});
 	const judgement = judge(input);
 	const steps = arithmeticOf(input, judgement);
@@ -27,6 +25,8 @@ describe('arithmeticOf', () => {
 	});
 	it('of a part that nobody measured has only what its kind says', () => {
 		const bare = inputFor(korvan, 'collar', recordOf(clean()));
-		expect(arithmeticOf(bare, judge(bare))).toEqual([]);
+		expect(arithmeticOf(bare, judge(bare)).map(({ name }) => name)).toEqual([
+			'Chance that something else ends it by the next service'
+		]);
 	});
 });

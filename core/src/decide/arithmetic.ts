@@ -1,9 +1,7 @@
 import type { Input } from '../part';
 import type { Unit } from '../quantity';
 import type { JudgedCharacteristic, MeasuredCharacteristic } from './characteristic';
-import { wearModelOf, type JudgeInput, type Judgement } from './judge';
-import { meanRate } from './gammaProcess';
-import type { Outlook } from './forecast';
+import type { JudgeInput, Judgement, Outlook } from './judge';
 
 /** One step of the arithmetic behind a verdict: what went in, by which method, what came out. */
 export interface Step {
@@ -96,64 +94,72 @@ function limitSteps(
 			...steps[1],
 			inputs: [{ name: 'Start: as fitted', value: input.asFitted[sheet.key], unit }, steps[1].inputs[1]]
 		};
-	return outlook ? [...steps, forecastStep(name, unit, wear, budget.u, outlook, input, sheet)] : steps;
+	return outlook ? [...steps, forecastStep(name, unit, wear, outlook, input), paceStep(name, outlook)] : steps;
 }
 
 function forecastStep(
 	name: string,
 	unit: Unit,
 	wear: JudgedCharacteristic['wear'],
-	u: number,
 	outlook: Outlook,
-	input: JudgeInput,
-	sheet: JudgedCharacteristic['sheet']
+	{ life, policy }: JudgeInput
 ): Step {
-	const model = wearModelOf(input, sheet);
-	const inputs: Input[] = [
-		{ name: 'Wear so far', value: wear.worn, unit },
-		{ name: 'its standard uncertainty', value: u, unit },
-		{ name: 'Hours on the part', value: input.hours!, unit: 'h' },
-		{ name: 'Hours to the next service', value: input.policy.intervalHours, unit: 'h' }
-	];
-	if (model) {
-		const { process, basis } = model;
-		const mean = meanRate(process);
-		inputs.push({ name: 'Shape per 1000 h, a', value: process.shapePerHour * 1000, unit: 'pieces' });
-		inputs.push({ name: 'Shape of the rates, δ', value: process.rateShape, unit: 'pieces' });
-		inputs.push({ name: 'Scale of the rates, γ', value: process.rateScale, unit });
-		if (Number.isFinite(mean)) inputs.push({ name: 'Mean wear of its kind in 1000 h', value: mean * 1000, unit });
-		if (basis.kind === 'fleet') inputs.push({ name: 'Parts it was fitted to', value: basis.parts, unit: 'pieces' });
-	}
+	const { from, worth, lives, parts } = outlook.basis;
+	const inputs: Input[] = [{ name: 'Wear so far', value: wear.worn, unit }];
+	if (life?.age.kind === 'known') inputs.push({ name: 'Hours on the part', value: life.age.hours, unit: 'h' });
+	inputs.push(
+		{ name: 'Hours to the next service', value: policy.intervalHours, unit: 'h' },
+		{ name: 'Wear in 1000 h, as its looks and its kind make it', value: outlook.ratePer1000h, unit },
+		{
+			name: from === 'sheet' ? 'The sheet’s prior is worth lives' : 'The part type’s own prior is worth lives',
+			value: worth,
+			unit: 'pieces'
+		},
+		{ name: 'The record is worth lives', value: lives, unit: 'pieces' },
+		{ name: 'Parts on record', value: parts, unit: 'pieces' }
+	);
+	if (life)
+		inputs.push({
+			name: 'How hard its pump is on its parts, against the ordinary',
+			value: Math.exp(life.pump.mean),
+			unit: 'share'
+		});
 	return {
 		name: `${name}: chance of passing the limit by the next service`,
 		inputs,
-		method: model
-			? `Gamma process with a random rate per part, X/(X + γ + w) ~ Beta, over the measuring uncertainty (Lawless & Crowder 2004); ${
-					model.basis.kind === 'fleet' ? 'fitted to your fleet' : 'the model sheet’s prior, too few parts on record'
-				}`
-			: 'Its own mean rate carried on, with 30 % scatter assumed (JCGM 100, 5.1.2); too few like it on record and no prior on the sheet',
+		method:
+			'Gamma process; the part’s rate, the scatter between and within parts, how wear bends, its pump, what the readings leave open and an unknown age are all integrated over (van Noortwijk 2009; Lawless & Crowder 2004)',
 		result: { value: outlook.probability, unit: 'share' }
 	};
 }
 
-function otherSteps({ otherEnds, hours, policy }: JudgeInput, { other }: Judgement): Step[] {
-	if (!otherEnds || other === undefined || hours === undefined) return [];
+const paceStep = (name: string, { faster }: Outlook): Step => ({
+	name: `${name}: chance that it wears at least twice as fast as its kind in this pump`,
+	inputs: [{ name: 'Its rate against its kind’s, mean', value: faster.ratio, unit: 'share' }],
+	method: 'Share of the posterior of its rate, against the middle of its kind’s in this pump',
+	result: { value: faster.probability, unit: 'share' }
+});
+
+function otherSteps({ life, policy }: JudgeInput, judgement: Judgement): Step[] {
+	const { probability } = judgement.life.other(policy.intervalHours);
+	const { events, lives, prior } = judgement.life.ends;
 	const inputs: Input[] = [
-		{ name: 'Hours on the part', value: hours, unit: 'h' },
+		...(life?.age.kind === 'known' ? [{ name: 'Hours on the part', value: life.age.hours, unit: 'h' as const }] : []),
 		{ name: 'Hours to the next service', value: policy.intervalHours, unit: 'h' },
-		{ name: 'Ends on record, not by measured wear', value: otherEnds.events, unit: 'pieces' },
-		{ name: 'Lives on record', value: otherEnds.lives, unit: 'pieces' }
+		{ name: 'Ends on record, not by measured wear', value: events, unit: 'pieces' },
+		{ name: 'Lives on record', value: lives, unit: 'pieces' },
+		{ name: 'Prior: Weibull shape', value: prior.shape, unit: 'pieces' },
+		{ name: 'Prior: Weibull scale', value: prior.scaleHours, unit: 'h' },
+		{ name: 'The prior is worth lives', value: prior.worth, unit: 'pieces' }
 	];
-	const name = 'Chance that something else ends it by the next service';
-	if (otherEnds.kind === 'weibull') {
-		inputs.push({ name: 'Weibull shape', value: otherEnds.shape, unit: 'pieces' });
-		inputs.push({ name: 'Weibull scale', value: otherEnds.scale, unit: 'h' });
-		const method =
-			'P(T ≤ t + H | T > t) of a Weibull distribution; lives ended by measured wear are censored, finds at a strip-down lie between two looks (Meeker & Escobar 1998)';
-		return [{ name, inputs, method, result: { value: other, unit: 'share' } }];
-	}
-	inputs.push({ name: 'Hours on record', value: otherEnds.hours, unit: 'h' });
-	const why = otherEnds.because === 'fewEvents' ? 'too few ends for a shape' : 'the Weibull fit did not converge';
-	const method = `1 − (T/(T + H))^(r + ½), a constant rate: ${why} (Jeffreys’ prior)`;
-	return [{ name, inputs, method, result: { value: other, unit: 'share' } }];
+	const method =
+		'P(T ≤ t + H | T > t) of Weibull distributions, over scale and shape as prior and record leave them; lives ended by measured wear are censored, finds at a strip-down lie between two looks (Meeker & Escobar 1998)';
+	return [
+		{
+			name: 'Chance that something else ends it by the next service',
+			inputs,
+			method,
+			result: { value: probability, unit: 'share' }
+		}
+	];
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { ASSUMED_GAUGE, judgeCharacteristic, wearHistories, type MeasureContext, type ShopGauge } from '.';
+import { ASSUMED_GAUGE, judgeCharacteristic, type MeasureContext, type ShopGauge } from '.';
 import { readSheet, type ModelSheet, type Reading } from '../record';
 
 const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
@@ -81,34 +81,5 @@ describe('judgeCharacteristic', () => {
 	it('points at a reading that does not fit its place', () => {
 		const readings = [17.98, 17.981, 17.98, 17.979, 17.9].map((value) => reading(value));
 		expect(judged(readings).worst.outlier).toBe(4);
-	});
-});
-
-describe('wearHistories', () => {
-	it('makes intervals of looks, from nominal at hours 0, by the worst place', () => {
-		const looks = [
-			{ part: 'a', hours: 3000, least: 17.96, most: 17.99 },
-			{ part: 'a', hours: 1000, least: 17.99, most: 17.995 },
-			{ part: 'b', hours: 500, least: 17.998, most: 18 }
-		];
-		const [a, b] = wearHistories(diameter, looks);
-		expect(a.intervals.map(({ hours }) => hours)).toEqual([1000, 2000]);
-		expect(a.intervals.map(({ growth }) => Number(growth.toFixed(6)))).toEqual([0.01, 0.03]);
-		expect(b.intervals).toHaveLength(1);
-	});
-	it('counts the largest where wear makes it grow', () =>
-		expect(wearHistories(lip, [{ part: 'a', hours: 100, least: 17.6, most: 17.7 }])[0].intervals[0].growth).toBeCloseTo(
-			0.1,
-			9
-		));
-	it('counts from the size as fitted where it was measured', () => {
-		const look = { part: 'a', hours: 100, least: 17.98, most: 18, asFitted: 17.99 };
-		expect(wearHistories(diameter, [look])[0].intervals[0].growth).toBeCloseTo(0.01, 9);
-	});
-	it('joins two looks at the same hours, and refuses hours that are none', () => {
-		const look = { part: 'a', hours: 100, least: 17.99, most: 18 };
-		expect(wearHistories(diameter, [look, { ...look, least: 17.98 }])[0].intervals).toHaveLength(1);
-		expect(() => wearHistories(diameter, [{ ...look, hours: 0 }])).toThrow('hours is 0');
-		expect(wearHistories(diameter, [])).toEqual([]);
 	});
 });

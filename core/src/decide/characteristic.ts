@@ -1,6 +1,8 @@
 import {
 	budgetOf,
 	combine,
+	effectiveDof,
+	worstPlace,
 	conformity,
 	findOutlier,
 	flatness,
@@ -8,14 +10,16 @@ import {
 	waysToSettle,
 	type Budget,
 	type BudgetInput,
+	type ContributionSource,
 	type Conformity,
 	type FacePoint,
 	type GaugeFacts,
+	type Limit,
 	type RiskPolicy,
 	type Settlement,
 	type ThermalConditions
 } from '../measure';
-import { mean } from '../number';
+import { mean, normalQuantile, requireThat } from '../number';
 import { partType, wearUsed, type Characteristic, type PartTypeKey, type WearUsed } from '../part';
 import { characteristicOf, discardLimit, placesToRead, type Reading, type SheetCharacteristic } from '../record';
 
@@ -33,6 +37,10 @@ export interface Place {
 	readonly angle: number;
 	readonly readings: readonly number[];
 	readonly value: number;
+	/** Of its own readings with their own gauges; what went into the last of them, for what would settle it. */
+	readonly budget: Budget;
+	readonly gauge?: ShopGauge;
+	readonly input: BudgetInput;
 	/** Position of a reading that does not fit, pointed out for a second look. */
 	readonly outlier?: number;
 }
@@ -49,6 +57,8 @@ export interface MeasuredCharacteristic {
 	/** The worst place's value, or the form deviation; undefined while a form has too few places to be worked out. */
 	readonly value?: number;
 	readonly budget: Budget;
+	/** The size as all places together tell it, without the bias of the worst reading: what wear and forecasts rest on. */
+	readonly estimate?: { readonly value: number; readonly u: number };
 	readonly gauge?: ShopGauge;
 }
 
@@ -96,20 +106,61 @@ function thermalOf(
 	return { partC: partC ?? 20, gaugeC: 20, partExpansion, gaugeExpansion: gauge.expansionPerKelvin };
 }
 
-function placesOf(type: PartTypeKey, unit: string, readings: readonly Reading[], gauge: GaugeFacts): Place[] {
+function placesOf(
+	type: PartTypeKey,
+	unit: string,
+	readings: readonly Reading[],
+	gauges: readonly ShopGauge[]
+): Place[] {
 	const groups = new Map<string, Reading[]>();
 	for (const reading of readings) {
 		const at = `${reading.payload.station}/${reading.payload.angle}`;
 		groups.set(at, [...(groups.get(at) ?? []), reading]);
 	}
-	return [...groups.values()].map((group) => {
-		const values = group.map(({ payload }) => {
-			const thermal = thermalOf(type, unit, gauge, payload.partC);
-			return thermal ? lengthAt20C(payload.value, thermal) : payload.value;
-		});
-		const { station, angle } = group[0].payload;
-		return { station, angle, readings: values, value: mean(values), outlier: findOutlier(values)?.index };
+	return [...groups.values()].map((group) => placeOf(type, unit, group, gauges));
+}
+
+// Readings of one place may come from several gauges: each gauge's mean has its own budget and weighs by it.
+function placeOf(type: PartTypeKey, unit: string, readings: readonly Reading[], gauges: readonly ShopGauge[]): Place {
+	const byGauge = new Map<string, BudgetInput & { readings: number[]; named?: ShopGauge }>();
+	const values: number[] = [];
+	for (const { payload } of readings) {
+		const named = gauges.find((one) => one.id === payload.gauge);
+		const gauge = named?.facts ?? ASSUMED_GAUGE;
+		const thermal = thermalOf(type, unit, gauge, payload.partC);
+		const value = thermal ? lengthAt20C(payload.value, thermal) : payload.value;
+		values.push(value);
+		const key = `${named?.id ?? ''}/${payload.partC ?? ''}`;
+		const group = byGauge.get(key) ?? { readings: [], gauge, thermal, named };
+		group.readings.push(value);
+		// Set anew, so that the gauge read last stands last.
+		byGauge.delete(key);
+		byGauge.set(key, group);
+	}
+	const parts = [...byGauge.values()].map((input) => ({ value: mean(input.readings), budget: budgetOf(input), input }));
+	const { station, angle } = readings[0].payload;
+	const { value, budget } = weighed(parts);
+	const { named, ...input } = parts.at(-1)!.input;
+	return { station, angle, readings: values, value, budget, gauge: named, input, outlier: findOutlier(values)?.index };
+}
+
+// Mean weighted by 1/u², and the budget of it: every line of every gauge with its share.
+function weighed(parts: readonly { readonly value: number; readonly budget: Budget }[]) {
+	if (parts.length === 1) return parts[0];
+	const weights = parts.map(({ budget }) => 1 / budget.u ** 2);
+	const total = weights.reduce((a, b) => a + b, 0);
+	const value = parts.reduce(
+		(sum, part, i) => sum + (weights[i] / total) * (part.value - parts[0].value),
+		parts[0].value
+	);
+	const lines = parts.flatMap(({ budget }, i) =>
+		budget.contributions.map((line) => ({ ...line, u: (line.u * weights[i]) / total }))
+	);
+	const sources = [...new Set(lines.map(({ source }) => source))].map((source) => {
+		const own = lines.filter((line) => line.source === source && line.u > 0);
+		return { source, u: Math.hypot(...own.map(({ u }) => u)), dof: effectiveDof(own) };
 	});
+	return { value, budget: combine(sources) };
 }
 
 // A form deviation is a difference of readings: at most √2 times the uncertainty of one of them.
@@ -145,11 +196,48 @@ function valueOf({ form }: Characteristic, sheet: SheetCharacteristic, places: r
 	return form === 'flatness' ? flatnessOf(sheet, places) : worst.value;
 }
 
+const isLow = ({ wears }: Characteristic, sheet: SheetCharacteristic): boolean =>
+	(discardLimit(sheet)?.side ?? (wears === 'down' ? 'min' : 'max')) === 'min';
+
+// Furthest towards the limit, in units of what its readings leave open: the place that decides.
+function worstOf(places: readonly Place[], low: boolean, limit: number | undefined): Place {
+	const towards = ({ value, budget }: Place) => {
+		const way = low ? -value : value;
+		return limit === undefined ? way : (way - (low ? -limit : limit)) / budget.u;
+	};
+	return places.reduce((a, b) => (towards(b) > towards(a) ? b : a));
+}
+
+const OF_ITS_OWN: readonly ContributionSource[] = ['repeatability', 'resolution'];
+const uOf = ({ contributions }: Budget, own: boolean) =>
+	Math.hypot(...contributions.filter(({ source }) => OF_ITS_OWN.includes(source) === own).map(({ u }) => u));
+
+function estimateOf(places: readonly Place[], low: boolean): { value: number; u: number } {
+	const sign = low ? -1 : 1;
+	const { value, u } = worstPlace(
+		places.map((place) => ({
+			value: sign * place.value,
+			own: uOf(place.budget, true),
+			shared: uOf(place.budget, false)
+		}))
+	);
+	return { value: sign * value, u };
+}
+
+// Scatter alone makes a form deviation out of nothing: about the range of so many readings, which is taken off in quadrature.
+function formEstimate(value: number, places: readonly Place[], u: number): { value: number; u: number } {
+	const n = places.length;
+	const range =
+		2 * normalQuantile((n - 0.375) / (n + 0.25)) * Math.max(...places.map(({ budget }) => uOf(budget, true)));
+	return { value: Math.sqrt(Math.max(0, value ** 2 - range ** 2)), u };
+}
+
 /**
  * Value and uncertainty of one characteristic of a part, from all its readings.
  *
  * The value is that of the worst place: the one furthest towards the limit; of a form, the deviation that all places make
- * together. Readings without a gauge, or with one that the shop no longer has, carry the uncertainty of `ASSUMED_GAUGE`.
+ * together. Every reading carries its own gauge and temperature; readings without a gauge, or with one that the shop no longer
+ * has, the uncertainty of `ASSUMED_GAUGE`. `estimate` draws the places towards each other, as `worstPlace` does.
  * Shape: readings of this characteristic only, at least one. Units: the characteristic's base unit.
  * Errors: PreconditionError from the measuring functions.
  */
@@ -158,33 +246,47 @@ export function measureCharacteristic(
 	sheet: SheetCharacteristic,
 	readings: readonly Reading[],
 	gauges: readonly ShopGauge[]
-): MeasuredCharacteristic & { readonly input: BudgetInput } {
+): MeasuredCharacteristic {
+	requireThat(readings.length > 0, 'measureCharacteristic', 'readings', 'none', 'at least one reading');
 	const characteristic = characteristicOf({ type }, sheet.key);
-	const gaugeId = readings.at(-1)?.payload.gauge;
-	const gauge = gauges.find((one) => one.id === gaugeId);
-	const facts = gauge?.facts ?? ASSUMED_GAUGE;
-	const places = placesOf(type, sheet.unit, readings, facts);
-	const low = (discardLimit(sheet)?.side ?? (characteristic.wears === 'down' ? 'min' : 'max')) === 'min';
-	const worst = places.reduce((a, b) => ((low ? b.value < a.value : b.value > a.value) ? b : a));
-	const thermal = thermalOf(type, sheet.unit, facts, readings.at(-1)?.payload.partC);
-	const input: BudgetInput = { readings: worst.readings, gauge: facts, thermal };
-	const single = budgetOf(input);
+	const places = placesOf(type, sheet.unit, readings, gauges);
+	const low = isLow(characteristic, sheet);
+	const worst = worstOf(places, low, discardLimit(sheet)?.value);
+	const coarsest = places.reduce((a, b) => (b.budget.u > a.budget.u ? b : a));
 	const budget = characteristic.form
-		? combine(single.contributions.map((line) => ({ ...line, u: line.u * FORM_FACTOR })))
-		: single;
+		? combine(coarsest.budget.contributions.map((line) => ({ ...line, u: line.u * FORM_FACTOR })))
+		: worst.budget;
 	const { rows, columns } = placesToRead(sheet);
+	const value = valueOf(characteristic, sheet, places, worst);
+	const estimate = !characteristic.form
+		? estimateOf(places, low)
+		: value === undefined
+			? undefined
+			: formEstimate(value, places, budget.u);
 	return {
 		characteristic,
 		sheet,
 		places,
 		placesLeft: rows.length * columns.length - places.length,
 		worst,
-		value: valueOf(characteristic, sheet, places, worst),
+		value,
 		budget,
-		gauge,
-		input
+		estimate,
+		gauge: worst.gauge
 	};
 }
+
+/** The verdict by place: inside only if each place alone is; beyond if one is, at a risk shared among all of them. */
+function byPlace(measured: MeasuredCharacteristic, value: number, limits: Limit, policy: RiskPolicy): Conformity {
+	const { characteristic, places, budget } = measured;
+	const k = characteristic.form ? 1 : places.length;
+	return conformity({ value, u: budget.u, dof: budget.dof }, limits, sharedRisk(policy, k));
+}
+
+const sharedRisk = (policy: RiskPolicy, places: number): RiskPolicy => ({
+	acceptBad: policy.acceptBad,
+	scrapGood: -Math.expm1(Math.log1p(-policy.scrapGood) / places)
+});
 
 /**
  * A measured characteristic against its discard limit: conformity, ways to settle what is too close, wear used.
@@ -196,22 +298,23 @@ export function judgeCharacteristic(
 	readings: readonly Reading[],
 	{ gauges, policy, asFitted }: MeasureContext
 ): JudgedCharacteristic | undefined {
-	const { input, ...measured } = measureCharacteristic(type, sheet, readings, gauges);
-	const { characteristic, value, budget, gauge } = measured;
+	const measured = measureCharacteristic(type, sheet, readings, gauges);
+	const { characteristic, value, estimate, worst } = measured;
 	const limit = discardLimit(sheet)?.value;
-	if (limit === undefined || value === undefined) return undefined;
+	if (limit === undefined || value === undefined || estimate === undefined) return undefined;
 	const limits = { min: sheet.min, max: sheet.max };
-	const verdict = conformity({ value, u: budget.u, dof: budget.dof }, limits, policy);
-	const others = gauges.filter((one) => one.kind === characteristic.instrument && one !== gauge);
+	const verdict = byPlace(measured, value, limits, policy);
+	const others = gauges.filter((one) => one.kind === characteristic.instrument && one !== worst.gauge);
 	const start = characteristic.form ? undefined : asFitted[sheet.key];
 	const settles = verdict.zone === 'tooClose' && !characteristic.form;
+	const risks = sharedRisk(policy, measured.places.length);
 	return {
 		...measured,
 		value,
 		limit,
 		conformity: verdict,
-		settlement: settles ? waysToSettle(input, value, limits, policy, others) : undefined,
-		wear: wearUsed({ start: start ?? sheet.nominal, value, limit }),
+		settlement: settles ? waysToSettle(worst.input, value, limits, risks, others) : undefined,
+		wear: wearUsed({ start: start ?? sheet.nominal, value: estimate.value, limit }),
 		startIsNominal: start === undefined
 	};
 }

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { byMeanRate, defaultPolicy, endReason, judge, type JudgeInput } from '.';
+import { defaultPolicy, endReason, judge, type JudgeInput } from '.';
 import { untouched, type Entry, type PartRecord } from '../record';
-import { clean, demoSheet, finding, fineGauge, read, recordOf, stationOn } from './testing';
+import { clean, demoSheet, finding, fineGauge, ran, read, recordOf, stationOn } from './testing';
 
 const sheet = demoSheet('korvan-kv18');
 const station = (key: string) => stationOn(sheet, key);
@@ -28,7 +28,9 @@ describe('judge', () => {
 		expect(judged('retainerBackup', recordOf(finding('cut')), onCondition).verdict).toBe('replace');
 	});
 	it('puts a crack out whatever the plunger measures', () => {
-		const result = judged('plunger', recordOf(finding('crack'), ...readings('diameter', sound)), { hours: 1500 });
+		const result = judged('plunger', recordOf(finding('crack'), ...readings('diameter', sound)), {
+			life: ran(station('plunger'), 1500)
+		});
 		expect(result.verdict).toBe('replace');
 		expect(result.reasons[0]).toMatchObject({ code: 'patternOut', pattern: 'crack' });
 	});
@@ -36,7 +38,9 @@ describe('judge', () => {
 		expect(judged('plunger', recordOf(finding('deposit'), ...readings('diameter', sound))).verdict).toBe('lookAgain'));
 	it('weighs a slight mark and goes by the size', () =>
 		expect(
-			judged('plunger', recordOf(finding('colourBand'), ...readings('diameter', sound)), { hours: 1500 }).verdict
+			judged('plunger', recordOf(finding('colourBand'), ...readings('diameter', sound)), {
+				life: ran(station('plunger'), 1500)
+			}).verdict
 		).toBe('reuse'));
 	it('judges the worst place of the grid', () => {
 		const values = [...sound];
@@ -54,21 +58,68 @@ describe('judge', () => {
 					'diameter',
 					sound.map(() => 17.951)
 				)
-			)
+			),
+			{ policy: { ...defaultPolicy, intervalHours: 1 } }
 		);
 		expect(verdict).toBe('lookAgain');
 		expect(reasons[0].code).toBe('tooClose');
 		expect(measured[0].settlement).toBeDefined();
 	});
-	it('replaces what is inside today and will not be at the next service', () => {
-		const worn = sound.map(() => 17.97);
-		expect(codes('plunger', recordOf(clean(), ...readings('diameter', worn)), { hours: 1000 })).toContain('wearsOut');
-		expect(judged('plunger', recordOf(clean(), ...readings('diameter', worn)), { hours: 20_000 }).verdict).toBe(
-			'reuse'
-		);
+	it('replaces what is inside today and will not be at the next service, whether or not its hours are known', () => {
+		const worn = sound.map(() => 17.957);
+		const record = recordOf(clean(), ...readings('diameter', worn));
+		for (const life of [ran(station('plunger'), 3000), undefined]) {
+			const { verdict, reasons } = judged('plunger', record, life ? { life } : {});
+			expect(reasons.map(({ code }) => code)).toContain('wearsOut');
+			expect(verdict).toBe('replace');
+		}
 	});
-	it('makes no forecast where nobody knows the hours', () =>
-		expect(judged('plunger', recordOf(clean(), ...readings('diameter', sound))).outlook).toEqual({}));
+	it('expects less of a part that took long to wear as far', () => {
+		const record = () =>
+			recordOf(
+				clean(),
+				...readings(
+					'diameter',
+					sound.map(() => 17.97)
+				)
+			);
+		const after = (hours: number) =>
+			judged('plunger', record(), { life: ran(station('plunger'), hours) }).outlook.diameter.probability;
+		expect(after(1000)).toBeGreaterThan(3 * after(12_000));
+	});
+	it('gives a part of unknown age, and a new one in its place, odds that are not nought', () => {
+		const { life } = judged('plunger', recordOf(clean()));
+		expect(life.reused(2000).beyond).toBeGreaterThan(life.fresh(2000).beyond);
+		expect(life.fresh(2000).beyond).toBeGreaterThan(0.001);
+		expect(life.fresh(2000).stop).toBeLessThan(life.fresh(2000).beyond);
+	});
+	it('gives a new part the same odds whatever was measured on the old one', () => {
+		const of = (value: number) =>
+			judged(
+				'plunger',
+				recordOf(
+					clean(),
+					...readings(
+						'diameter',
+						sound.map(() => value)
+					)
+				)
+			).life.fresh(2000);
+		expect(of(17.96)).toEqual(of(17.999));
+	});
+	it('says not inside while one place is read coarsely near its limit, whatever is read last', () => {
+		const coarse = {
+			...fineGauge,
+			id: 'coarse',
+			facts: { ...fineGauge.facts, resolution: 0.01, repeatability: 0.008 }
+		};
+		const near = read('diameter', 17.955, 0, 0);
+		const far = read('diameter', 17.99, 1, 0);
+		const byCoarse = { ...near, payload: { ...near.payload, gauge: 'coarse' } } as Entry;
+		const { measured } = judged('plunger', recordOf(byCoarse, far), { gauges: [fineGauge, coarse] });
+		expect(measured[0].conformity.zone).toBe('tooClose');
+		expect(measured[0].gauge?.id).toBe('coarse');
+	});
 	it('asks for the places that are missing', () => {
 		const { verdict, reasons } = judged('plunger', recordOf(clean(), ...readings('diameter', sound.slice(0, 4))));
 		expect(verdict).toBe('lookAgain');
@@ -96,7 +147,7 @@ describe('judge', () => {
 							(value, i) => readings('diameter', [value])[0] && { ...readings('diameter', [value])[0], id: `r${i}` }
 						)
 					);
-					const { verdict, reasons, outlook } = judged('plunger', record, { hours });
+					const { verdict, reasons, outlook } = judged('plunger', record, { life: ran(station('plunger'), hours) });
 					expect(reasons.length).toBeGreaterThan(0);
 					expect(['reuse', 'replace', 'lookAgain']).toContain(verdict);
 					expect(outlook.diameter.probability).toBeGreaterThanOrEqual(0);
@@ -107,29 +158,9 @@ describe('judge', () => {
 		));
 });
 
-describe('byMeanRate', () => {
-	const state = { worn: 0.02, u: 0.001, allowance: 0.05, hours: 1000, rateScatter: 0.3 };
-	it('carries the rate on', () => expect(byMeanRate(state, 1000).expected).toBeCloseTo(0.04, 12));
-	it('of no further hours is the present', () => {
-		const { expected, u } = byMeanRate(state, 0);
-		expect([expected, u]).toEqual([0.02, 0.001]);
-	});
-	it('adds both uncertainties by squares', () =>
-		expect(byMeanRate(state, 1000).u).toBeCloseTo(Math.hypot(0.001 * 2, 0.3 * 0.02), 12));
-	it('grows with the interval', () => {
-		const odds = [0, 500, 1000, 1500, 3000].map((hours) => byMeanRate(state, hours).probability);
-		expect(odds).toEqual([...odds].sort((a, b) => a - b));
-	});
-	it('lets a part that measures larger than new wear at no rate', () =>
-		expect(byMeanRate({ ...state, worn: -0.01 }, 5000).expected).toBe(-0.01));
-	it.each([[{ hours: 0 }], [{ hours: NaN }], [{ allowance: 0 }], [{ u: -1 }]])('refuses %j', (change) =>
-		expect(() => byMeanRate({ ...state, ...change }, 1000)).toThrow('byMeanRate')
-	);
-});
-
 describe('endReason', () => {
 	const of = (key: string, ...entries: Entry[]) =>
-		endReason(judged(key, recordOf(...entries), { hours: 1000 }), station(key));
+		endReason(judged(key, recordOf(...entries), { life: ran(station(key), 1000) }), station(key));
 	it('tells failures from parts that were renewed although good', () => {
 		expect(of('retainerGasket', clean())).toBe('renewedGood');
 		expect(of('plunger', finding('crack'))).toBe('damaged');

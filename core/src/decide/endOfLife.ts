@@ -20,9 +20,20 @@ export function endReason({ reasons }: Judgement, station: Station): EndReason {
 	const out = reasons.filter((reason) => reason.code === 'patternOut');
 	const inService = out.filter(({ onset }) => onset !== 'handling');
 	if (inService.some(({ pattern }) => !isMeasuredWear(station, pattern))) return 'damaged';
-	if (inService.length > 0 || reasons.some(({ code }) => WORN.includes(code))) return 'worn';
+	// A size that is measured on suspicion alone is a measure of damage.
+	const sizes = reasons.flatMap((reason) =>
+		(reason.code === 'beyondLimit' || reason.code === 'wearsOut') && !isAlways(station, reason.characteristic)
+			? [reason]
+			: []
+	);
+	if (sizes.some(({ code }) => code === 'beyondLimit')) return 'damaged';
+	const worn = reasons.some((reason) => WORN.includes(reason.code) && !sizes.some((one) => one === reason));
+	if (inService.length > 0 || worn) return 'worn';
 	return out.length > 0 ? 'hurtAtStrip' : 'renewedGood';
 }
+
+const isAlways = ({ characteristics }: Station, key: string): boolean =>
+	characteristics.some((sheet) => sheet.key === key && sheet.when === 'always');
 
 function isMeasuredWear({ type, characteristics }: Station, pattern: string): boolean {
 	const wearOf = partType(type).patterns.find((rule) => rule.pattern === pattern)?.wearOf ?? [];

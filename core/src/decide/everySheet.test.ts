@@ -1,17 +1,17 @@
 import fc from 'fast-check';
 import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { arithmeticOf, endReason, judge, type FittedProcess, type JudgeInput, type OtherEnds } from '.';
+import { arithmeticOf, endReason, judge, unknownLife, type JudgeInput } from '.';
+import { fitOtherEnds, lifePriorOf } from '../life';
 import { partType } from '../part';
 import { checkEntry, discardLimit, placesToRead, type Entry, type Station } from '../record';
-import { clean, demoSheet, finding, inputFor, read, recordOf } from './testing';
+import { clean, demoSheet, finding, inputFor, ran, read, recordOf } from './testing';
 
 // Whatever is found and measured on whatever part of whatever sheet, a verdict comes out with its reasons and figures.
 const names = readdirSync(new URL('../../../demo/sheets/', import.meta.url)).map((name) => name.replace('.json', ''));
 const sheets = names.map(demoSheet);
 const places = sheets.flatMap((sheet) => sheet.stations.map((station) => ({ sheet, station })));
 
-const otherEnds: OtherEnds = { kind: 'weibull', shape: 1.7, scale: 8000, events: 12, lives: 90 };
 const share = fc.double({ min: -0.2, max: 1.4, noNaN: true });
 
 /** Readings of every size of a station at shares of its way from new to its limit. */
@@ -47,18 +47,12 @@ function inputOf({ at, shares, picks, hours, mateShares }: Case): JudgeInput {
 	const mates = sheet.stations
 		.filter((other) => other.key === station.mate || other.mate === station.key)
 		.map((other) => ({ station: other, record: recordOf(clean(), ...readings(other, mateShares)) }));
-	const wear = Object.fromEntries(
-		station.characteristics.map((one): [string, FittedProcess] => {
-			const allowance = Math.abs((discardLimit(one)?.value ?? one.nominal) - one.nominal) || 1;
-			const process = { shapePerHour: 0.003, rateShape: 8, rateScale: allowance };
-			return [one.key, at % 2 === 0 ? { kind: 'fitted', parts: 30, process } : { kind: 'tooFew', parts: 2 }];
-		})
-	);
+	const lives = [1200, 2500].map((held) => ({ before: [{ hours: 0, weight: 1 }], held }));
+	const onRecord = { station: station.key, type: station.type, prior: lifePriorOf(station), lives };
+	const ends = at % 2 === 0 ? fitOtherEnds([onRecord])[station.key] : undefined;
 	return inputFor(sheet, station.key, recordOf(...looks, ...readings(station, shares)), {
 		mates,
-		otherEnds,
-		wearModels: wear,
-		...(hours === undefined ? {} : { hours })
+		life: { ...(hours === undefined ? unknownLife(station) : ran(station, hours)), ...(ends ? { ends } : {}) }
 	});
 }
 
@@ -159,7 +153,7 @@ describe('any size of any sheet', () => {
 							sheet,
 							station.key,
 							recordOf(clean(), ...readings({ ...station, characteristics: [one] }, [way])),
-							{ hours: 1000 }
+							{ life: ran(station, 1000) }
 						)
 					).outlook[one.key].probability;
 				expect(chance(0.9), `${sheet.model} ${station.key}/${one.key}`).toBeGreaterThanOrEqual(chance(0.3));

@@ -26,7 +26,7 @@ describe('packing on its plunger', () => {
 		expect(codes(lip(17.89))).toContain('insideLimit');
 	});
 	it('is too close where the measurement cannot say', () => {
-		const kept = { ...lip(17.88), policy: { ...defaultPolicy, school: 'onCondition' as const } };
+		const kept = { ...lip(17.88), policy: { ...defaultPolicy, school: 'onCondition' as const, intervalHours: 1 } };
 		expect(judge(kept).verdict).toBe('lookAgain');
 		expect(codes(kept)).toContain('figureTooClose');
 	});

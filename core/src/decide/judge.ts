@@ -18,10 +18,8 @@ import {
 	type ShopGauge
 } from './characteristic';
 import { customKindOf } from './customs';
-import { ASSUMED_RATE_SCATTER, byMeanRate, type Forecast, type Outlook } from './forecast';
-import { byGammaProcess, processOfPrior, type FittedProcess, type GammaProcess } from './gammaProcess';
 import { identityReasons } from './identity';
-import { chanceOfOtherEnd, type OtherEnds } from './otherEnds';
+import { PartLife, unknownLife, type LifeFacts } from './partLife';
 import type { Policy } from './policy';
 import type { Reason } from './reason';
 import { wantedSizes } from './wanted';
@@ -30,15 +28,11 @@ import { wantedSizes } from './wanted';
 export interface JudgeInput {
 	readonly station: Station;
 	readonly record: PartRecord;
-	/** Hours the part has run since it was fitted, or undefined where nobody knows. */
-	readonly hours?: number;
 	readonly asFitted: Readonly<Record<string, number>>;
 	readonly gauges: readonly ShopGauge[];
 	readonly policy: Policy;
-	/** How parts like this one wear, by characteristic; where nothing is fitted the sheet's prior, else the part's own mean rate. */
-	readonly wearModels?: WearModels;
-	/** What else ends the lives of parts like this one. */
-	readonly otherEnds?: OtherEnds;
+	/** How long it has run, and what is on record of such parts; left out: nothing, and the priors speak alone. */
+	readonly life?: LifeFacts;
 	/** The parts that it runs with, as they lie on the mat. */
 	readonly mates?: readonly Mate[];
 	/** The model's other stations, among which look-alikes are told apart, and its rated pressure, MPa. */
@@ -51,8 +45,27 @@ export interface Mate {
 	readonly record: PartRecord;
 }
 
-/** Fitted wear by characteristic key. */
-export type WearModels = Readonly<Record<string, FittedProcess>>;
+/** How one measured size will stand at the next service. */
+export interface Outlook {
+	/** Expected wear then with its standard uncertainty, in the unit of the size. */
+	readonly expected: number;
+	readonly u: number;
+	/** P(wear beyond the discard limit by then), what is beyond now included. */
+	readonly probability: number;
+	/** The same if a second look finds it inside now: the chance that it goes beyond from here. */
+	readonly ifInside: number;
+	/** Wear in 1000 h of the duty to come. */
+	readonly ratePer1000h: number;
+	/** Its rate against that of its kind in this pump, and the chance that it is at least twice that. */
+	readonly faster: { readonly ratio: number; readonly probability: number };
+	/** How much is prior and how much is record, in lives, and from how many parts. */
+	readonly basis: {
+		readonly from: 'sheet' | 'partType';
+		readonly worth: number;
+		readonly lives: number;
+		readonly parts: number;
+	};
+}
 
 export interface Judgement {
 	/** "open" until somebody has looked. */
@@ -66,8 +79,8 @@ export interface Judgement {
 	readonly figures: readonly Figure[];
 	/** Outlook of each measured characteristic at the next service, by its key. */
 	readonly outlook: Readonly<Record<string, Outlook>>;
-	/** Chance that something else ends its life before the next service. */
-	readonly other?: number;
+	/** Its future, to be asked for any interval. */
+	readonly life: PartLife;
 }
 
 // What each reason asks for; the strongest wins: replace, then look again, then reuse.
@@ -94,6 +107,7 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	remark: 'reuse',
 	insideLimit: 'reuse',
 	lasts: 'reuse',
+	wearsFast: 'reuse',
 	otherRisk: 'reuse',
 	customInspected: 'reuse',
 	nothingFound: 'reuse',
@@ -116,8 +130,8 @@ export function judge(input: JudgeInput): Judgement {
 	const { station, record } = input;
 	const { sizes, measured } = measure(input);
 	const figures = figuresOf(input, sizes);
-	const outlook = outlooks(input, measured);
-	const other = otherRisk(input);
+	const life = lifeOf(input, measured);
+	const outlook = outlooks(life, measured, input.policy);
 	const reasons: Reason[] = [
 		...ruleReasons(station, input.policy),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
@@ -126,11 +140,11 @@ export function judge(input: JudgeInput): Judgement {
 		...identityReasons(station, sizesByKey(sizes), input.stations ?? []),
 		...unmeasuredReasons(input, sizes),
 		...mateReasons(input),
-		...otherReasons(input, other)
+		...otherReasons(life, input.policy)
 	];
 	if (!isLookedAt(record)) reasons.push({ code: 'notLooked' });
 	else if (record.clean) reasons.push({ code: 'nothingFound' });
-	return { ...verdictBy(reasons), sizes, measured, figures, outlook, other };
+	return { ...verdictBy(reasons), sizes, measured, figures, outlook, life };
 }
 
 function verdictBy(reasons: readonly Reason[]): Pick<Judgement, 'verdict' | 'reasons'> {
@@ -216,53 +230,58 @@ function figuresOf(input: JudgeInput, sizes: readonly MeasuredCharacteristic[]):
 	});
 }
 
-/** How a characteristic wears: fitted to the fleet where it is, else by the sheet's prior, else not known. */
-export function wearModelOf(
-	{ wearModels = {} }: Pick<JudgeInput, 'wearModels'>,
-	sheet: SheetCharacteristic
-): { readonly process: GammaProcess; readonly basis: Outlook['basis'] } | undefined {
-	const model = wearModels[sheet.key];
-	if (model?.kind === 'fitted') return { process: model.process, basis: { kind: 'fleet', parts: model.parts } };
-	return sheet.wearPrior ? { process: processOfPrior(sheet.wearPrior), basis: { kind: 'sheet' } } : undefined;
+// A part's future rests on its record and on what is on record of its like; neither changes with the policy.
+const lives = new WeakMap<PartRecord, { facts: LifeFacts; gauges: readonly ShopGauge[]; life: PartLife }>();
+function lifeOf({ station, record, gauges, asFitted, life }: JudgeInput, measured: readonly JudgedCharacteristic[]) {
+	const facts = life ?? unknownLife(station);
+	const known = lives.get(record);
+	if (life && known?.facts === life && known.gauges === gauges) return known.life;
+	const made = new PartLife(station, facts, measured, asFitted);
+	lives.set(record, { facts, gauges, life: made });
+	return made;
 }
 
-const FEWEST_HOURS = 1; // a part that has not run an hour has no rate of wear yet
-
-function outlooks(input: JudgeInput, measured: readonly JudgedCharacteristic[]) {
-	const { hours, policy } = input;
-	if (hours === undefined || !(hours >= FEWEST_HOURS)) return {};
+function outlooks(life: PartLife, measured: readonly JudgedCharacteristic[], { intervalHours }: Policy) {
+	const hours = life.duty(intervalHours);
 	return Object.fromEntries(
-		measured.map(({ sheet, wear, budget }) => {
-			const state = {
-				worn: wear.worn,
-				u: budget.u,
-				allowance: wear.allowance,
-				hours,
-				rateScatter: ASSUMED_RATE_SCATTER
+		measured.flatMap(({ sheet, wear }): [string, Outlook][] => {
+			const known = life.wearOf(sheet.key);
+			if (!known) return [];
+			const { worn, sd, per1000h } = known.expected(hours);
+			const { prior, lives, parts } = known.knowledge;
+			const probability = known.chance(hours);
+			const now = known.chance(0);
+			const outlook = {
+				expected: worn * wear.allowance,
+				u: sd * wear.allowance,
+				probability,
+				ifInside: now < 1 ? Math.max(0, (probability - now) / (1 - now)) : 1,
+				ratePer1000h: life.duty(per1000h) * wear.allowance,
+				faster: known.faster(FAST),
+				basis: { from: prior.from, worth: prior.worth, lives, parts }
 			};
-			const model = wearModelOf(input, sheet);
-			const forecast: Forecast = model ? byGammaProcess(model.process, model.basis) : byMeanRate;
-			return [sheet.key, forecast(state, policy.intervalHours)];
+			return [[sheet.key, outlook]];
 		})
 	);
 }
+const FAST = 2; // times its kind's rate, from which a part is pointed out
+const FAST_SURE = 0.5;
+const LEAST_TOLD = 0.02; // chance of another end that is worth a reason where none is on record
 
-const otherRisk = ({ otherEnds, hours, policy }: JudgeInput): number | undefined =>
-	otherEnds && hours !== undefined && hours >= 0 ? chanceOfOtherEnd(otherEnds, hours, policy.intervalHours) : undefined;
-
-// Replacing helps only where a new part is the safer one: against a constant rate it buys nothing.
-function otherReasons({ otherEnds, policy }: JudgeInput, probability: number | undefined): Reason[] {
-	if (!otherEnds || probability === undefined || otherEnds.events === 0) return [];
-	const fresh = chanceOfOtherEnd(otherEnds, 0, policy.intervalHours);
-	const code = probability > policy.acceptWearOut && fresh < probability / 2 ? 'likelyToFail' : 'otherRisk';
-	const { events, lives } = otherEnds;
-	return [{ code, probability, interval: policy.intervalHours, events, lives }];
+// Replacing helps only where a new part is the safer one: where age matters nothing it buys nothing.
+function otherReasons(life: PartLife, { intervalHours, acceptWearOut }: Policy): Reason[] {
+	const { probability, low, high } = life.other(intervalHours);
+	const { events, lives, prior } = life.ends;
+	if (events === 0 && probability < LEAST_TOLD) return [];
+	const fresh = life.freshOther(intervalHours).probability;
+	const code = probability > acceptWearOut && fresh < probability / 2 ? 'likelyToFail' : 'otherRisk';
+	return [{ code, probability, low, high, interval: intervalHours, events, lives, worth: prior.worth }];
 }
 
 function measureReasons(
 	one: JudgedCharacteristic,
 	outlook: Outlook | undefined,
-	{ hours, policy }: JudgeInput
+	{ life, policy }: JudgeInput
 ): Reason[] {
 	const { characteristic, sheet, value, limit, budget, wear } = one;
 	const { zone, probabilityBeyond } = one.conformity;
@@ -280,16 +299,20 @@ function measureReasons(
 		probability: probabilityBeyond
 	};
 	if (!outlook || zone === 'beyond') return [now];
+	// What is too close to call is worth a second look, unless it goes out whatever that finds.
 	const future: Reason = {
-		code: outlook.probability > policy.acceptWearOut ? 'wearsOut' : 'lasts',
+		code: (zone === 'tooClose' ? outlook.ifInside : outlook.probability) > policy.acceptWearOut ? 'wearsOut' : 'lasts',
 		characteristic: sheet.key,
 		worn: wear.worn,
 		allowance: wear.allowance,
 		probability: outlook.probability,
-		hours: hours!,
+		...(life?.age.kind === 'known' ? { hours: life.age.hours } : {}),
 		interval: policy.intervalHours
 	};
-	return [now, future];
+	const { ratio, probability } = outlook.faster;
+	const fast: Reason[] =
+		probability > FAST_SURE ? [{ code: 'wearsFast', characteristic: sheet.key, ratio, probability }] : [];
+	return [now, future, ...fast];
 }
 
 const NORMAL_K = 2; // expanded at about 95 %, for the sentence

@@ -27,9 +27,20 @@ export type Reason =
 	| {
 			readonly code: 'likelyToFail' | 'otherRisk';
 			readonly probability: number;
+			readonly low: number;
+			readonly high: number;
 			readonly interval: number;
 			readonly events: number;
 			readonly lives: number;
+			/** Of the prior, in lives. */
+			readonly worth: number;
+	  }
+	/** It wears faster than its kind in this pump: a finding for the tracing. */
+	| {
+			readonly code: 'wearsFast';
+			readonly characteristic: string;
+			readonly ratio: number;
+			readonly probability: number;
 	  }
 	| { readonly code: 'patternOut'; readonly pattern: PatternKey; readonly severity: Severity; readonly onset: Onset }
 	| { readonly code: 'cleanFirst'; readonly pattern: PatternKey }
@@ -55,7 +66,8 @@ export type Reason =
 			readonly worn: number;
 			readonly allowance: number;
 			readonly probability: number;
-			readonly hours: number;
+			/** Left out: nobody knows. */
+			readonly hours?: number;
 			readonly interval: number;
 	  }
 	| { readonly code: 'unmeasured'; readonly characteristic: string; readonly placesLeft: number }

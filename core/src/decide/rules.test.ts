@@ -76,7 +76,7 @@ describe('mates', () => {
 	const packing = (record: PartRecord) =>
 		judge(
 			inputFor(korvan, 'packing', recordOf(clean(), read('insideDiameter', 17.7)), {
-				policy: policy({}),
+				policy: policy({ intervalHours: 200 }),
 				mates: mates(record)
 			})
 		);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bestInterval, costOf, costsAlone, decideSet, MOST_ENUMERATED, type SetPart } from '.';
+import { bestInterval, costOf, costsAlone, decideSet, type SetPart } from '.';
 
 const part = (id: string, change: Partial<SetPart> = {}): SetPart => ({
 	id,
@@ -76,28 +76,54 @@ describe('decideSet', () => {
 			),
 			{ seed: 31, numRuns: 60 }
 		));
-	it('by local exchange finds the enumerated best, set after set', () => {
+	it('of sixty parts is never beaten by changing one or exchanging two, nor by any random choice', () =>
 		fc.assert(
 			fc.property(
-				fc.array(partArbitrary, { minLength: 10, maxLength: MOST_ENUMERATED }),
+				fc.array(partArbitrary, { minLength: 36, maxLength: 60 }),
 				fc.double({ min: 50, max: 1500, noNaN: true }),
-				(list, opening) => {
+				fc.array(fc.nat({ max: 2 ** 30 }), { minLength: 20, maxLength: 20 }),
+				(list, opening, masks) => {
 					const parts = named(list);
-					const exact = decideSet(parts, opening).cost.total;
-					// Dull parts that change nothing push the set beyond what is enumerated.
-					const dull = Array.from({ length: MOST_ENUMERATED }, (_, i) => ({
-						id: `dull${i}`,
-						pReuse: 0,
-						pNew: 0,
-						price: 1,
-						collateral: 0
-					}));
-					expect(decideSet([...parts, ...dull], opening).cost.total).toBeLessThanOrEqual(exact * (1 + 1e-6) + 1e-6);
+					const { choices, cost } = decideSet(parts, opening);
+					const flipped = (...ids: string[]) =>
+						new Map(
+							[...choices].map(([id, choice]) => [
+								id,
+								ids.includes(id) ? (choice === 'reuse' ? ('replace' as const) : ('reuse' as const)) : choice
+							])
+						);
+					const least = cost.total - 1e-9 * (1 + cost.total);
+					for (let i = 0; i < parts.length; i++)
+						for (let j = i; j < parts.length; j++)
+							expect(costOf(parts, flipped(`p${i}`, `p${j}`), opening).total).toBeGreaterThanOrEqual(least);
+					for (const mask of masks)
+						expect(
+							costOf(parts, flipped(...parts.map(({ id }) => id).filter((_, i) => (mask >> (i % 30)) & 1)), opening)
+								.total
+						).toBeGreaterThanOrEqual(least);
 				}
 			),
-			{ seed: 32, numRuns: 40 }
-		);
-	});
+			{ seed: 32, numRuns: 15 }
+		));
+	it('with certain failures is exact as well', () =>
+		fc.assert(
+			fc.property(fc.array(fc.tuple(partArbitrary, fc.nat({ max: 3 })), { minLength: 1, maxLength: 8 }), (list) => {
+				const parts = named(
+					list.map(([one, certain]) => ({
+						...one,
+						...(certain === 0 ? { pReuse: 1 } : certain === 1 ? { pNew: 1 } : {})
+					}))
+				);
+				const { cost } = decideSet(parts, 700);
+				for (let mask = 0; mask < 2 ** parts.length; mask++) {
+					const choices = new Map(
+						parts.map(({ id }, i) => [id, (mask >> i) & 1 ? ('replace' as const) : ('reuse' as const)])
+					);
+					expect(cost.total).toBeLessThanOrEqual(costOf(parts, choices, 700).total + 1e-9);
+				}
+			}),
+			{ seed: 33, numRuns: 150 }
+		));
 	it('keeps the parts of a set together: all, none, or all but the decided ones', () =>
 		fc.assert(
 			fc.property(

@@ -6,7 +6,7 @@ export type Choice = 'reuse' | 'replace';
 /** One part of the set that is decided together, since one failure anywhere opens the pump again. */
 export interface SetPart {
 	readonly id: string;
-	/** P(it fails before the next service) if reused, and if a new one is fitted. */
+	/** P(it stops the pump before the next service) if reused, and if a new one is fitted. */
 	readonly pReuse: number;
 	readonly pNew: number;
 	/** Of a new one, and what else its failure spoils, in the shop's currency. */
@@ -31,9 +31,6 @@ export interface SetCost {
 	readonly total: number;
 	readonly pAnyFailure: number;
 }
-
-/** The largest set that is settled by trying every combination; above it a local search does. */
-export const MOST_ENUMERATED = 14;
 
 /**
  * Expected cost of one choice for the whole set: Σ price of the replaced + P(any failure)·opening + Σ p·collateral.
@@ -61,24 +58,74 @@ export function costOf(parts: readonly SetPart[], choices: ReadonlyMap<string, C
 }
 
 /**
- * Which parts to replace so that the expected cost of the set is least.
+ * Which parts to replace so that the expected cost of the set is least. Exact.
  *
- * Starts from each part by itself, then changes one part or exchanges two until nothing improves; small sets are
- * enumerated and therefore exact. A part's own best choice is not always the set's: where the pump will be opened again
- * anyway, renewing a cheap part with small odds buys little.
+ * The cost is a sum over the parts plus opening·(1 − exp(Σ log-survival)), which is concave in the sum of log-survivals. So
+ * with the free items (parts, or the undecided parts of a set as one) sorted by cost over gain in log-survival, an optimum is
+ * among the n + 1 prefixes. Where an item fails for certain unless it is changed, the pump opens anyway: that case is a sum
+ * over the items alone, and both are compared. A part's own best choice is not always the set's.
  * Errors: PreconditionError for probabilities outside [0, 1], costs below 0, or an id used twice.
- * Source: methods of block and opportunistic replacement, e.g. R. Dekker et al., Math. Meth. Oper. Res. 45 (1997) 411–435.
+ * Source: minimum of a concave function at a vertex, R. Horst, H. Tuy, Global Optimization (1996), 1.2; opportunistic
+ * replacement: R. Dekker et al., Math. Meth. Oper. Res. 45 (1997) 411–435.
  */
 export function decideSet(parts: readonly SetPart[], opening: number): SetChoice {
 	check(parts, opening);
-	const start = new Map(parts.map((part) => [part.id, part.fixed ?? ('reuse' as Choice)]));
-	const free = choosable(parts);
-	for (const part of parts) if (!part.fixed && isDragged(part, parts)) start.set(part.id, 'replace');
-	for (const together of free) for (const { id } of together) start.set(id, ownBest(together, opening));
-	const choices =
-		free.length <= MOST_ENUMERATED ? enumerate(parts, free, start, opening) : exchange(parts, free, start, opening);
-	return { choices, cost: costOf(parts, choices, opening) };
+	const settled = new Map(parts.map((part) => [part.id, part.fixed ?? ('reuse' as Choice)]));
+	for (const part of parts) if (!part.fixed && isDragged(part, parts)) settled.set(part.id, 'replace');
+	const items = choosable(parts).map(itemOf);
+	const candidates = [...prefixes(items), byThemselves(items)];
+	let best: SetChoice | undefined;
+	for (const replaced of candidates) {
+		const choices = new Map(settled);
+		for (const item of items) for (const id of item.ids) choices.set(id, replaced.has(item) ? 'replace' : 'reuse');
+		const cost = costOf(parts, choices, opening);
+		if (!best || cost.total < best.cost.total) best = { choices, cost };
+	}
+	return best!;
 }
+
+/** What is replaced as one: what that costs more than keeping it, and what it adds to the log of the set's survival. */
+interface Item {
+	readonly ids: readonly string[];
+	readonly cost: number;
+	readonly gain: number;
+}
+
+function itemOf(together: readonly SetPart[]): Item {
+	let cost = 0;
+	let reused = 0;
+	let fresh = 0;
+	for (const { price, collateral, pReuse, pNew } of together) {
+		cost += price + (pNew - pReuse) * collateral;
+		reused += Math.log1p(-pReuse);
+		fresh += Math.log1p(-pNew);
+	}
+	// Certain failure either way is neither gain nor loss.
+	const gain = reused === fresh ? 0 : fresh - reused;
+	return { ids: together.map(({ id }) => id), cost, gain };
+}
+
+// The best choices for every price of log-survival from 0 up: an item changes where that price passes its cost over gain.
+function* prefixes(items: readonly Item[]): Generator<ReadonlySet<Item>> {
+	const chosen = new Set(
+		items.filter(
+			({ cost, gain }) => gain === Infinity || (gain !== -Infinity && (cost < 0 || (cost === 0 && gain > 0)))
+		)
+	);
+	yield new Set(chosen);
+	const turns = items
+		.filter(({ cost, gain }) => (cost > 0 && gain > 0) || (cost < 0 && gain < 0))
+		.filter(({ gain }) => Number.isFinite(gain))
+		.sort((a, b) => a.cost / a.gain - b.cost / b.gain);
+	for (const item of turns) {
+		if (item.gain > 0) chosen.add(item);
+		else chosen.delete(item);
+		yield new Set(chosen);
+	}
+}
+
+// Where the pump opens for certain, each item by its own cost.
+const byThemselves = (items: readonly Item[]): ReadonlySet<Item> => new Set(items.filter(({ cost }) => cost < 0));
 
 // A part of a set goes with one of the set that has to go.
 const isDragged = ({ set }: SetPart, parts: readonly SetPart[]): boolean =>
@@ -122,98 +169,18 @@ export const costsAlone = (
 	replace: price + pNew * (opening + collateral)
 });
 
-function ownBest(together: readonly SetPart[], opening: number): Choice {
-	const costs = together.map((part) => costsAlone(part, opening));
-	const sum = (choice: Choice) => costs.reduce((total, cost) => total + cost[choice], 0);
-	return sum('replace') < sum('reuse') ? 'replace' : 'reuse';
-}
-
-// Every combination, each from the one before by a single change (Gray code), so that each costs one pass.
-function enumerate(
-	parts: readonly SetPart[],
-	free: readonly (readonly SetPart[])[],
-	start: ReadonlyMap<string, Choice>,
-	opening: number
-) {
-	const now = new Map(start);
-	let best = new Map(now);
-	let least = costOf(parts, now, opening).total;
-	for (let i = 1; i < 2 ** free.length; i++) {
-		for (const { id } of free[Math.log2(i & -i)]) flip(now, id);
-		const { total } = costOf(parts, now, opening);
-		if (total < least) [best, least] = [new Map(now), total];
-	}
-	return best;
-}
-
-function exchange(
-	parts: readonly SetPart[],
-	free: readonly (readonly SetPart[])[],
-	start: ReadonlyMap<string, Choice>,
-	opening: number
-) {
-	const now = new Map(start);
-	const sums = new RunningCost(parts, now, opening);
-	for (let improved = true; improved;) {
-		improved = false;
-		for (let i = 0; i < free.length; i++) {
-			if (sums.flipIfBetter(...free[i])) improved = true;
-			for (let j = i + 1; j < free.length; j++) if (sums.flipIfBetter(...free[i], ...free[j])) improved = true;
-		}
-	}
-	return now;
-}
-
-function flip(choices: Map<string, Choice>, id: string): void {
-	choices.set(id, choices.get(id) === 'replace' ? 'reuse' : 'replace');
-}
-
-// The set's cost kept as three sums, so that trying a change does not go over all parts again.
-class RunningCost {
-	#linear = 0;
-	#logNone = 0;
-	#certain = 0; // parts that fail for certain: their logarithm is −∞, so they are counted
-
-	constructor(
-		parts: readonly SetPart[],
-		readonly choices: Map<string, Choice>,
-		readonly opening: number
-	) {
-		for (const part of parts) this.#add(part, choices.get(part.id)!, 1);
-	}
-
-	#add(part: SetPart, choice: Choice, sign: 1 | -1): void {
-		const p = choice === 'replace' ? part.pNew : part.pReuse;
-		this.#linear += sign * ((choice === 'replace' ? part.price : 0) + p * part.collateral);
-		if (p === 1) this.#certain += sign;
-		else this.#logNone += sign * Math.log1p(-p);
-	}
-
-	#total(): number {
-		return this.#linear + (this.#certain > 0 ? 1 : -Math.expm1(this.#logNone)) * this.opening;
-	}
-
-	#flip(part: SetPart): void {
-		this.#add(part, this.choices.get(part.id)!, -1);
-		flip(this.choices, part.id);
-		this.#add(part, this.choices.get(part.id)!, 1);
-	}
-
-	/** Changes these parts where the set's cost falls by more than rounding; says whether it did. */
-	flipIfBetter(...changed: readonly SetPart[]): boolean {
-		const before = this.#total();
-		for (const part of changed) this.#flip(part);
-		if (this.#total() < before - 1e-9 * (1 + Math.abs(before))) return true;
-		for (const part of changed) this.#flip(part);
-		return false;
-	}
-}
-
 export interface IntervalCost {
 	readonly hours: number;
 	/** Expected cost per 1000 h of running. */
 	readonly per1000h: number;
 	readonly pAnyFailure: number;
+}
+
+/** Where the cost per hour is least; `atLeast` where that is the end of the range, so that it may lie further out. */
+export interface EconomicInterval {
+	readonly best: IntervalCost;
+	readonly atLeast: boolean;
+	readonly curve: readonly IntervalCost[];
 }
 
 /** Costs of opening the pump: planned, and forced by a failure (downtime included). */
@@ -226,7 +193,7 @@ export interface OpeningCosts {
  * Cost per hour over the interval to the next service, and the interval at which it is least.
  *
  * Renewal–reward: (parts + collateral + unplanned·F(H) + planned·S(H)) / E[hours run], where E[hours run] = ∫₀ᴴ S, since a
- * failure ends the run early. Each interval is decided anew: the set that is best for 500 h is not that for 4000 h.
+ * failure ends the run early. Each interval is decided anew, as far as its parts are not fixed.
  * Shape: intervals ascending, at least one, hours > 0; ∫S by the trapezium rule over them, so the finer the better.
  * Errors: as `decideSet`; PreconditionError for intervals that do not ascend.
  * Source: R. Barlow, F. Proschan, Mathematical Theory of Reliability (1965), 4.2 (age replacement).
@@ -235,7 +202,7 @@ export function bestInterval(
 	setAt: (hours: number) => readonly SetPart[],
 	opening: OpeningCosts,
 	intervals: readonly number[]
-): { best: IntervalCost; curve: IntervalCost[] } {
+): EconomicInterval {
 	const ascending = intervals.every((hours, i) => hours > (intervals[i - 1] ?? 0));
 	requireThat(intervals.length > 0 && ascending, 'bestInterval', 'intervals', intervals, 'hours above 0, ascending');
 	const sets = intervals.map(setAt);
@@ -250,5 +217,6 @@ export function bestInterval(
 		const total = cost.total + opening.planned * (1 - cost.pAnyFailure);
 		return { hours, per1000h: (total / run) * 1000, pAnyFailure: cost.pAnyFailure };
 	});
-	return { best: curve.reduce((a, b) => (b.per1000h < a.per1000h ? b : a)), curve };
+	const best = curve.reduce((a, b) => (b.per1000h < a.per1000h ? b : a));
+	return { best, atLeast: best === curve.at(-1), curve };
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fold, readSheet, untouched, type Entry, type ModelSheet, type PartRecord, type Station } from '../record';
-import { defaultPolicy, type JudgeInput, type ShopGauge } from '.';
+import { unknownLife, defaultPolicy, type JudgeInput, type LifeFacts, type ShopGauge } from '.';
 
 /** A model sheet of the demo. For tests. */
 export function demoSheet(name: string): ModelSheet {
@@ -10,6 +10,13 @@ export function demoSheet(name: string): ModelSheet {
 }
 
 export const stationOn = (sheet: ModelSheet, key: string): Station => sheet.stations.find((one) => one.key === key)!;
+
+/** A part whose fitting is on record, so many hours ago, in a pump of which nothing else is. */
+export const ran = (station: Station, hours: number): LifeFacts => ({
+	...unknownLife(station),
+	age: { kind: 'known', hours },
+	dutyHours: hours
+});
 
 /** A gauge of 2 µm, which measures anything. */
 export const fineGauge: ShopGauge = {

@@ -1,16 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { decideWhole, defaultPolicy, economicInterval, type FittedProcess, type JudgeInput, type WholeInput } from '.';
+import { decideWhole, defaultPolicy, economicInterval, type JudgeInput, type WholeInput } from '.';
+import { ran } from './testing';
 import { fold, readSheet, untouched, type Entry, type ModelSheet } from '../record';
 
 const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
-const wear: FittedProcess = {
-	kind: 'fitted',
-	parts: 60,
-	process: { shapePerHour: 0.004, rateShape: 9, rateScale: 0.1 }
-};
-
 let counter = 0;
 function recordOf(...drafts: { kind: Entry['kind']; payload: object }[]) {
 	const entries = drafts.map(
@@ -35,10 +30,12 @@ const read = (characteristic: string, value: number) => ({
 const input = (key: string, record = recordOf(clean)): Omit<JudgeInput, 'policy'> => ({
 	station: sheet.stations.find((one) => one.key === key)!,
 	record,
-	hours: 1500,
+	life: ran(
+		sheet.stations.find((one) => one.key === key)!,
+		1500
+	),
 	asFitted: {},
-	gauges: [],
-	wearModels: { insideDiameter: wear, freeLength: wear }
+	gauges: []
 });
 const whole = (change: Partial<WholeInput> = {}): WholeInput => ({
 	parts: [
@@ -68,10 +65,14 @@ describe('decideWhole', () => {
 		expect(says(decision, 'cracked')).toEqual({ renewSoft: 'replace', onCondition: 'replace', leastCost: 'replace' });
 		expect(says(decision, 'unseen').leastCost).toBe('open');
 	});
-	it('gives odds only where something is measured', () => {
-		const [packing, backup] = decideWhole(whole()).parts;
-		expect(packing.pReuse).toBeGreaterThan(packing.pNew!);
-		expect(backup).not.toHaveProperty('pReuse');
+	it('gives every part odds, and charges only what stops the pump', () => {
+		for (const { reused, fresh } of decideWhole(whole()).parts) {
+			expect(reused.beyond).toBeGreaterThan(0);
+			expect(reused.stop).toBeLessThan(reused.beyond);
+			expect(fresh.stop).toBeLessThan(fresh.beyond);
+		}
+		const { cost } = decideWhole(whole());
+		expect(cost.onCondition.pAnyFailure).toBeLessThan(cost.onCondition.pAnyBeyond);
 	});
 	it('by least cost is no dearer than either other school', () => {
 		for (const intervalHours of [500, 2000, 4000]) {
@@ -103,13 +104,20 @@ describe('decideWhole', () => {
 
 describe('economicInterval', () => {
 	it('names the interval of the lowest point of its curve', () => {
-		const { best, curve } = economicInterval(whole());
+		const { best, curve } = economicInterval(whole())!;
 		expect(best.per1000h).toBe(Math.min(...curve.map(({ per1000h }) => per1000h)));
 		expect(curve.every(({ pAnyFailure }, i) => i === 0 || pAnyFailure >= 0)).toBe(true);
 	});
 	it('comes sooner where an unplanned stop is dear', () => {
 		const at = (downtimeCost: number) =>
-			economicInterval(whole({ policy: { ...defaultPolicy, downtimeCost } })).best.hours;
+			economicInterval(whole({ policy: { ...defaultPolicy, downtimeCost } }))!.best.hours;
 		expect(at(50_000)).toBeLessThan(at(100));
+	});
+	it('of a mat at which nobody has looked is not there, and at the end of its range says so', () => {
+		const unseen = { parts: [{ id: 'unseen', cylinder: 1, input: input('collar', untouched) }] };
+		expect(economicInterval(whole(unseen))).toBeUndefined();
+		expect(economicInterval(whole({ policy: { ...defaultPolicy, downtimeCost: 0 }, openingCost: 5000 }))!.atLeast).toBe(
+			true
+		);
 	});
 });

@@ -1,16 +1,16 @@
-import { standingDecision, type Verdict } from '../record';
+import { isLookedAt, standingDecision, type Verdict } from '../record';
 import { setOf } from './customs';
-import { byGammaProcess, passesLimit } from './gammaProcess';
-import { judge, wearModelOf, type JudgeInput, type Judgement } from './judge';
-import { chanceOfOtherEnd } from './otherEnds';
+import { judge, type JudgeInput, type Judgement } from './judge';
+import type { PartChances } from './partLife';
 import type { Policy, School } from './policy';
 import type { Reason } from './reason';
 import {
 	bestInterval,
+	costOf,
 	costsAlone,
 	decideSet,
 	type Choice,
-	type IntervalCost,
+	type EconomicInterval,
 	type SetCost,
 	type SetPart
 } from './setDecision';
@@ -22,9 +22,9 @@ export interface DecidedPart {
 	readonly id: string;
 	/** Why, under the school in force. */
 	readonly reasons: readonly Reason[];
-	/** P(it fails before the next service) if reused and if new; undefined where nothing of it is measured or on record. */
-	readonly pReuse?: number;
-	readonly pNew?: number;
+	/** Its chances by the next service if reused and if new. */
+	readonly reused: PartChances;
+	readonly fresh: PartChances;
 	/** Expected cost of either choice for this part alone. */
 	readonly cost: { readonly reuse: number; readonly replace: number };
 	/** What each school would say. */
@@ -38,7 +38,7 @@ export interface DecidedPart {
 export interface WholeDecision {
 	readonly parts: readonly DecidedPart[];
 	/** Cost of the set under each school, with what is decided already. */
-	readonly cost: Readonly<Record<School, SetCost>>;
+	readonly cost: Readonly<Record<School, SetCost & { readonly pAnyBeyond: number }>>;
 	/** What puts the unit itself in question, and repair against replacement where the sheet prices a new unit. */
 	readonly unit: { readonly triggers: readonly UnitTrigger[]; readonly comparison?: UnitComparison };
 }
@@ -73,9 +73,8 @@ export const INTERVALS = Array.from({ length: 24 }, (_, i) => (i + 1) * 250);
 /**
  * Decides the set under all three schools for the policy's interval.
  *
- * Hard rules and standing decisions are fixed in every school, and sets of parts stay together. A part of which nothing is
- * measured and no life is on record has no odds here: it costs nothing to reuse, so "least cost" keeps it, and the screen
- * says that its odds are unknown.
+ * Hard rules and standing decisions are fixed in every school, and sets of parts stay together. Costs are charged for what
+ * stops the pump, not for what is found beyond a limit at the next service. A part of which nothing is known has its priors.
  * Errors: PreconditionError from the measuring and deciding functions.
  */
 export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): WholeDecision {
@@ -93,7 +92,8 @@ export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): W
 		return {
 			id: part.id,
 			reasons: part[policy.school === 'renewSoft' ? 'renewSoft' : 'onCondition'].reasons,
-			...(hasOdds(part) ? { pReuse: now[i].pReuse, pNew: now[i].pNew } : {}),
+			reused: now[i].reused,
+			fresh: now[i].fresh,
 			cost,
 			says,
 			decided: part.standing,
@@ -104,14 +104,18 @@ export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): W
 			}
 		};
 	});
-	const costUnder = (school: School): SetCost => {
-		const fixed = now.map((one, i) => ({
-			...one,
-			fixed: one.fixed ?? (decided[i].says[school] === 'replace' ? ('replace' as const) : ('reuse' as const))
-		}));
-		return decideSet(fixed, unplanned).cost;
+	const costUnder = (school: School) => {
+		const choices =
+			school === 'leastCost'
+				? least.choices
+				: new Map(now.map((one, i) => [one.id, one.fixed ?? choiceOf(decided[i].says[school])]));
+		return { ...costOf(now, choices, unplanned), pAnyBeyond: anyBeyond(now, choices) };
 	};
-	const cost = { renewSoft: costUnder('renewSoft'), onCondition: costUnder('onCondition'), leastCost: least.cost };
+	const cost = {
+		renewSoft: costUnder('renewSoft'),
+		onCondition: costUnder('onCondition'),
+		leastCost: costUnder('leastCost')
+	};
 	const triggers = unitTriggers(judged.map(({ input, cylinder }) => ({ ...input, cylinder })));
 	const repairCost = cost[policy.school].parts + openingCost;
 	const comparison = triggers.length > 0 && unit ? compareUnit(repairCost, unit, policy) : undefined;
@@ -124,15 +128,42 @@ function weightOf(says: Verdict | 'open', cost: { reuse: number; replace: number
 	return Math.max(cost.reuse, says === 'replace' ? cost.replace : 0);
 }
 
-/** The hours to the next service at which the cost per hour is least, with the curve; each interval decided by least cost. */
-export function economicInterval({ parts, policy, openingCost }: WholeInput): {
-	best: IntervalCost;
-	curve: IntervalCost[];
-} {
-	const judged = judgeAll(parts, policy);
-	const opening = { planned: openingCost, unplanned: openingCost + policy.downtimeCost };
-	return bestInterval((hours) => judged.map((part) => setPart(part, hours, policy)), opening, INTERVALS);
+// What is still open or to be looked at again stays in for the sum.
+const choiceOf = (says: Verdict | 'open'): Choice => (says === 'replace' ? 'replace' : 'reuse');
+
+/** P(any part is beyond a limit or damaged by the next service) under these choices; parts taken as independent. */
+function anyBeyond(parts: readonly PricedPart[], choices: ReadonlyMap<string, Choice>): number {
+	const holds = parts.reduce(
+		(product, { id, reused, fresh }) => product * (1 - (choices.get(id) === 'replace' ? fresh : reused).beyond),
+		1
+	);
+	return 1 - holds;
 }
+
+/**
+ * The hours to the next service at which the cost per hour is least, with the curve; each interval decided by the school in
+ * force. Undefined before anything was looked at.
+ */
+export function economicInterval({ parts, policy, openingCost }: WholeInput): EconomicInterval | undefined {
+	if (!parts.some(({ input }) => isLookedAt(input.record))) return undefined;
+	const opening = { planned: openingCost, unplanned: openingCost + policy.downtimeCost };
+	return bestInterval(
+		(hours) => {
+			const now = { ...policy, intervalHours: hours };
+			const judged = judgeAll(parts, now);
+			const set = judged.map((part) => setPart(part, hours, now));
+			const { school } = policy;
+			return school === 'leastCost' ? set : set.map((one, i) => fixedBy(one, judged[i], school));
+		},
+		opening,
+		INTERVALS
+	);
+}
+
+const fixedBy = (one: PricedPart, judged: JudgedPart, school: Exclude<School, 'leastCost'>): PricedPart => ({
+	...one,
+	fixed: one.fixed ?? choiceOf(judged[school].verdict)
+});
 
 interface JudgedPart {
 	readonly id: string;
@@ -173,43 +204,29 @@ function leastCostSays({ onCondition, hard }: JudgedPart, choice: Choice): Verdi
 	return onCondition.verdict === 'open' || onCondition.verdict === 'lookAgain' ? onCondition.verdict : choice;
 }
 
-const modelled = ({ input, onCondition }: JudgedPart) =>
-	onCondition.measured.flatMap((one) => {
-		const model = wearModelOf(input, one.sheet);
-		return model ? [{ ...one, ...model }] : [];
-	});
-const hasHours = ({ input }: JudgedPart): boolean => input.hours !== undefined && input.hours > 0;
-const hasOdds = (part: JudgedPart): boolean =>
-	hasHours(part) && (part.input.otherEnds !== undefined || modelled(part).length > 0);
+interface PricedPart extends SetPart {
+	readonly reused: PartChances;
+	readonly fresh: PartChances;
+}
 
-// Ends compete: it holds only if it neither wears out in any measured size nor ends otherwise. A new part is given odds for
-// the same sizes as the old one, or reusing what nobody measured would seem free.
-function setPart(part: JudgedPart, within: number, policy: Policy): SetPart {
-	const { id, input, cylinder, hard, standing } = part;
-	const holds = { reused: 1, fresh: 1 };
-	if (hasOdds(part)) {
-		const hours = input.hours!;
-		for (const { process, basis, wear, budget } of modelled(part)) {
-			const { worn, allowance } = wear;
-			const state = { worn, u: budget.u, allowance, hours, rateScatter: 0 };
-			holds.reused *= 1 - byGammaProcess(process, basis)(state, within).probability;
-			holds.fresh *= 1 - passesLimit(process, { worn: 0, hours: 0, allowance }, within);
-		}
-		if (input.otherEnds) {
-			holds.reused *= 1 - chanceOfOtherEnd(input.otherEnds, hours, within);
-			holds.fresh *= 1 - chanceOfOtherEnd(input.otherEnds, 0, within);
-		}
-	}
+function setPart(
+	{ id, input, cylinder, hard, standing, onCondition }: JudgedPart,
+	within: number,
+	policy: Policy
+): PricedPart {
 	const { price, collateral } = input.station;
 	const fixed: Choice | undefined =
 		standing === 'reuse' || standing === 'replace' ? standing : hard ? 'replace' : undefined;
 	const set = setOf(input.station, cylinder, policy);
+	const [reused, fresh] = [onCondition.life.reused(within), onCondition.life.fresh(within)];
 	return {
 		id,
 		price,
 		collateral,
-		pReuse: 1 - holds.reused,
-		pNew: 1 - holds.fresh,
+		reused,
+		fresh,
+		pReuse: reused.stop,
+		pNew: fresh.stop,
 		...(fixed ? { fixed } : {}),
 		...(set ? { set } : {})
 	};

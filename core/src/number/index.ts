@@ -5,3 +5,4 @@ export * from './integrate';
 export * from './minimise';
 export * from './chebyshev';
 export * from './solve';
+export * from './gaussLegendre';

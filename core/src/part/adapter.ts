@@ -6,6 +6,7 @@ export const adapter: PartType = {
 	key: 'adapter',
 	name: 'Packing adapter',
 	material: 'metal',
+	lasts: { hoursToLimit: 16_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 18e-6,
 	patterns: [
 		{ pattern: 'nick', outFrom: 2 },

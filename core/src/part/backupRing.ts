@@ -6,6 +6,7 @@ export const backupRing: PartType = {
 	key: 'backupRing',
 	name: 'Backup ring',
 	material: 'plastic',
+	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 50_000, shape: 1.2 }, stopShare: 0.3 },
 	soft: true,
 	patterns: [
 		{ pattern: 'cut', outFrom: 1 },

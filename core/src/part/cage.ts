@@ -5,6 +5,7 @@ export const cage: PartType = {
 	key: 'cage',
 	name: 'Valve cage',
 	material: 'plastic',
+	lasts: { hoursToLimit: 12_000, otherEnds: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.5 },
 	patterns: [
 		{ pattern: 'postWorn', outFrom: 2, wearOf: ['postThickness'] },
 		{ pattern: 'crack', outFrom: 1 },

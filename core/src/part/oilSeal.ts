@@ -5,6 +5,7 @@ export const oilSeal: PartType = {
 	key: 'oilSeal',
 	name: 'Oil seal',
 	material: 'elastomer',
+	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 40_000, shape: 1.4 }, stopShare: 0.2 },
 	soft: true,
 	patterns: [
 		{ pattern: 'lipFlat', outFrom: 2 },

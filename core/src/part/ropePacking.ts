@@ -5,6 +5,7 @@ export const ropePacking: PartType = {
 	key: 'ropePacking',
 	name: 'Rope packing',
 	material: 'fibre',
+	lasts: { hoursToLimit: 3_000, otherEnds: { scaleHours: 25_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,
 	patterns: [
 		{ pattern: 'insideWear', outFrom: 2, wearOf: ['section'] },

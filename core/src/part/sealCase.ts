@@ -5,6 +5,7 @@ export const sealCase: PartType = {
 	key: 'sealCase',
 	name: 'Seal case',
 	material: 'metal',
+	lasts: { hoursToLimit: 20_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 18e-6, // brass
 	patterns: [
 		{ pattern: 'scoredBore', outFrom: 2 },

@@ -5,6 +5,7 @@ export const slinger: PartType = {
 	key: 'slinger',
 	name: 'Barrier slinger',
 	material: 'elastomer',
+	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'missing', outFrom: 1 },
 		{ pattern: 'split', outFrom: 1 },

@@ -134,6 +134,16 @@ export interface PartType {
 	readonly characteristics: readonly Characteristic[];
 	/** Design values that the sheet may give. */
 	readonly design?: readonly DesignValue[];
+	/**
+	 * What is believed of its life where sheet and record are silent: our own defaults, shown as such. Hours in which a typical
+	 * one wears to its discard limit (left out: it does not wear), a Weibull distribution of all other ends, and which share of
+	 * those beyond a limit or damaged stops the pump before the next service.
+	 */
+	readonly lasts: {
+		readonly hoursToLimit?: number;
+		readonly otherEnds: { readonly scaleHours: number; readonly shape: number };
+		readonly stopShare: number;
+	};
 	/** Elastomers and the like, which the "renew all soft parts" school always renews while the pump is open. */
 	readonly soft?: true;
 	/** Never fitted a second time, whatever a sheet says. */

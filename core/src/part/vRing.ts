@@ -6,6 +6,7 @@ export const vRing: PartType = {
 	key: 'vRing',
 	name: 'V-packing',
 	material: 'elastomer',
+	lasts: { hoursToLimit: 4_000, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,
 	patterns: [
 		{ pattern: 'insideWear', outFrom: 2, wearOf: ['insideDiameter'] },

@@ -5,6 +5,7 @@ export const valve: PartType = {
 	key: 'valve',
 	name: 'Valve',
 	material: 'metal',
+	lasts: { hoursToLimit: 9_000, otherEnds: { scaleHours: 50_000, shape: 1.3 }, stopShare: 0.4 },
 	expansionPerKelvin: 11.5e-6,
 	patterns: [
 		{ pattern: 'faceWorn', outFrom: 2, wearOf: ['thickness', 'step'] },

@@ -6,6 +6,7 @@ export const valvePlate: PartType = {
 	key: 'valvePlate',
 	name: 'Valve plate',
 	material: 'metal',
+	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 120_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 17e-6,
 	patterns: [
 		{ pattern: 'crack', outFrom: 1 },

@@ -5,6 +5,7 @@ export const washer: PartType = {
 	key: 'washer',
 	name: 'Washer or collar',
 	material: 'metal',
+	lasts: { hoursToLimit: 18_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'crushed', outFrom: 2 },
 		{ pattern: 'crack', outFrom: 1 },

@@ -66,10 +66,21 @@ export const sheetCharacteristicSchema = z
 			.strictObject({
 				per1000h: z.number().positive(),
 				betweenParts: z.number().gt(0).max(2),
-				within1000h: z.number().gt(0).max(2)
+				within1000h: z.number().gt(0).max(2),
+				/** How firmly it is believed, in lives. */
+				worth: z.number().min(0.1).max(1000).optional()
 			})
-			.optional()
+			.optional(),
+		/** The size at which it stops the pump, beyond the discard limit; left out: a share of those beyond, by part type. */
+		stopsAt: z.number().optional()
 	})
+	.refine(
+		({ min, max, stopsAt }) =>
+			stopsAt === undefined ||
+			(min !== undefined && max === undefined && stopsAt < min) ||
+			(max !== undefined && min === undefined && stopsAt > max),
+		{ message: 'must lie beyond the discard limit', path: ['stopsAt'] }
+	)
 	.refine(({ grid, face }) => !(grid && face), { message: 'either a grid or a face', path: ['face'] })
 	.refine(({ nominal, min }) => min === undefined || min < nominal, { message: 'must be below nominal', path: ['min'] })
 	.refine(({ nominal, max }) => max === undefined || max > nominal, {
@@ -101,6 +112,17 @@ export const stationSchema = z.strictObject({
 	caution: cautionSchema.optional(),
 	characteristics: z.array(sheetCharacteristicSchema).default([]),
 	price: z.number().nonnegative(),
+	/**
+	 * What ends such a part's life besides measured wear: a Weibull distribution, and in lives how firmly it is believed.
+	 * Left out: the part type's own default.
+	 */
+	lifePrior: z
+		.strictObject({
+			scaleHours: z.number().min(10).max(1e7),
+			shape: z.number().min(0.2).max(10),
+			worth: z.number().min(0.1).max(1000)
+		})
+		.optional(),
 	/** What its failure in service spoils besides itself, in the shop's currency. */
 	collateral: z.number().nonnegative().default(0),
 	/** Station of the part it runs with: replacing one asks for a look at the other. */
@@ -132,6 +154,21 @@ export const stepSchema = z.strictObject({
 });
 export type Step = z.infer<typeof stepSchema>;
 
+/** A class of duty, by what is declared at receipt against the rating; the first whose every condition holds counts. */
+export const dutyClassSchema = z.strictObject({
+	key,
+	name: text,
+	when: z.strictObject({
+		/** From this share of the rated pressure, or of the rated speed, on. */
+		pressureShare: z.number().nonnegative().optional(),
+		speedShare: z.number().nonnegative().optional(),
+		liquids: z.array(text).min(1).optional()
+	}),
+	/** How fast parts wear in this duty against the ordinary one. */
+	wearFactor: z.number().min(0.1).max(10)
+});
+export type DutyClass = z.infer<typeof dutyClassSchema>;
+
 /**
  * The model sheet: an open JSON format. Everything the application knows of one pump model.
  * Lengths in the stated units; the format's own description is docs/formats.md.
@@ -156,6 +193,7 @@ export const sheetSchema = z
 		openingCost: z.number().nonnegative(),
 		/** A replacement unit: its price, and the hours that one lasts. Left out: the stop rule weighs no figures. */
 		unit: z.strictObject({ price: z.number().positive(), lifeHours: z.number().positive() }).optional(),
+		duty: z.array(dutyClassSchema).max(12).default([]),
 		steps: z.array(stepSchema).min(1),
 		stations: z.array(stationSchema).min(1).max(60)
 	})

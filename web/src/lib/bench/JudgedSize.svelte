@@ -10,7 +10,7 @@
 		formatWithUncertainty,
 		shownUnit
 	} from '@exetasis/core/quantity';
-	import type { JudgedCharacteristic, Outlook } from '@exetasis/core/decide';
+	import type { JudgedCharacteristic, Outlook, PartLife } from '@exetasis/core/decide';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchState } from './bench.svelte';
 	import LimitStrip from './LimitStrip.svelte';
@@ -20,8 +20,9 @@
 		bench: BenchState;
 		judged: JudgedCharacteristic;
 		outlook?: Outlook;
+		life?: PartLife;
 	}
-	let { bench, judged, outlook }: Props = $props();
+	let { bench, judged, outlook, life }: Props = $props();
 	const units = unitsInUse();
 	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), units()));
 
@@ -38,15 +39,12 @@
 			? [...own, ...others]
 			: ['No gauge of the shop would settle it within reason: decide by eye, and say why'];
 	});
-	const basisSays = ({ basis }: Outlook): string => {
-		switch (basis.kind) {
-			case 'fleet':
-				return `${basis.parts} parts like it in your shop and its own wear`;
-			case 'sheet':
-				return 'the model sheet’s prior and its own wear: too few like it on record';
-			case 'ownRate':
-				return 'its own mean rate alone: too few like it on record, and no prior on the sheet';
-		}
+	const odds = $derived(outlook && life?.wearOf(judged.sheet.key)?.odds(life.duty(bench.bench.policy.intervalHours)));
+	const basisSays = ({ basis: { from, worth, lives, parts } }: Outlook): string => {
+		const prior = `${from === 'sheet' ? 'the model sheet’s prior' : 'our own prior for this type of part'}, worth ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'}`;
+		return parts === 0
+			? `${prior}, and its own wear; no such part is on record`
+			: `its own wear, ${parts} parts on record that are worth ${formatNumber(Math.min(lives, parts), lives < 10 ? 1 : 0)} lives, and ${prior}`;
 	};
 	const sources = {
 		repeatability: 'repeatability',
@@ -69,7 +67,10 @@
 </p>
 {#if outlook}
 	<p class="soft basis">
-		Forecast from {basisSays(outlook)}: {formatDifference(outlook.ratePer1000h, unit)} per 1000 h.
+		{#if odds}<b class="figures">{formatProbability(odds.probability)}</b> ({formatProbability(odds.low)} to {formatProbability(
+				odds.high
+			)}) of passing the limit by the next service.{/if}
+		From {basisSays(outlook)}; {formatDifference(outlook.ratePer1000h, unit)} per 1000 h.
 	</p>
 {/if}
 {#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { defaultPolicy, judge, type Policy } from '@exetasis/core/decide';
+import { endsBefore, priorKnowledge } from '@exetasis/core/life';
 import { fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
 import type { Bench, MatCell } from '../server/jobs';
 import { judgeInput, judgeMat, layMat, matePlaces, matesAt } from './judgeMat';
@@ -16,6 +17,9 @@ const cells: MatCell[] = sheet.stations.flatMap(({ key, per }) =>
 		cylinder,
 		hours: 1200,
 		asFitted: {},
+		age: { kind: 'known', hours: 1200 },
+		dutyHours: 1200,
+		earlier: [],
 		kept: 0,
 		earlierLives: 0
 	}))
@@ -26,7 +30,7 @@ const facts = (policy: Partial<Policy> = {}) =>
 		cells,
 		gauges: [],
 		policy: { ...defaultPolicy, school: 'onCondition', ...policy },
-		fleet: { wear: {}, ends: {} }
+		fleet: { wear: {}, ends: {}, settled: true, pump: { mean: 0, sd: 0.3 }, wearFactor: 1 }
 	}) as unknown as Bench;
 
 let count = 0;
@@ -101,21 +105,16 @@ describe('judgeMat', () => {
 	});
 	it('gives a part what its kind is known to do', () => {
 		const bench = facts();
+		const wear = priorKnowledge({ hoursToLimit: 4000, between: 0.3, within1000h: 0.5, worth: 4, from: 'sheet' });
+		const ends = endsBefore({ scaleHours: 20_000, shape: 1.3, worth: 3, from: 'sheet' });
 		const known = {
 			...bench,
-			fleet: {
-				wear: { 'packing/insideDiameter': { kind: 'tooFew' as const, parts: 2 } },
-				ends: {
-					packing: { kind: 'constant' as const, because: 'fewEvents' as const, events: 1, lives: 8, hours: 9000 }
-				}
-			}
+			fleet: { ...bench.fleet, wear: { 'packing/insideDiameter': wear }, ends: { packing: ends } }
 		};
 		const part = layMat({ sheet, cells }, new Map()).get('packing/1')!;
 		expect(judgeInput(known, part, [])).toMatchObject({
-			wearModels: { insideDiameter: { parts: 2 } },
-			otherEnds: { events: 1 },
-			ratedPressure: 12,
-			hours: 1200
+			life: { wear: { insideDiameter: wear }, ends, age: { kind: 'known', hours: 1200 } },
+			ratedPressure: 12
 		});
 	});
 });

@@ -1,4 +1,4 @@
-import { judge, leadersOf, withinSet, type JudgeInput, type Judgement } from '@exetasis/core/decide';
+import { judge, leadersOf, withinSet, type JudgeInput, type Judgement, type LifeFacts } from '@exetasis/core/decide';
 import { untouched, type PartRecord, type Station } from '@exetasis/core/record';
 import type { Bench, MatCell } from '../server/jobs';
 import { placeKey } from './place';
@@ -54,6 +54,23 @@ export const matesAt = <P extends LaidPart>(
 	mat: ReadonlyMap<string, P>
 ): P[] => mates.get(placeKey(station, cylinder))!.map((place) => mat.get(place)!);
 
+// Kept by cell, so that what rests on it is worked out once.
+const lives = new WeakMap<MatCell, { fleet: Facts['fleet']; facts: LifeFacts }>();
+/** What is known of the life of the part in one cell. */
+export function lifeOf(fleet: Facts['fleet'], station: Station, cell: MatCell): LifeFacts {
+	const known = lives.get(cell);
+	if (known?.fleet === fleet) return known.facts;
+	const wear = station.characteristics.flatMap(({ key }) => {
+		const fitted = fleet.wear[`${station.key}/${key}`];
+		return fitted ? [[key, fitted] as const] : [];
+	});
+	const { age, dutyHours, earlier } = cell;
+	const { wearFactor, pump, ends } = fleet;
+	const facts = { age, dutyHours, earlier, wearFactor, pump, wear: Object.fromEntries(wear), ends: ends[station.key] };
+	lives.set(cell, { fleet, facts });
+	return facts;
+}
+
 /** What is known of one part on the mat, as the core judges it. */
 export const judgeInput = (
 	{ gauges, policy, fleet, sheet }: Omit<Facts, 'cells'>,
@@ -62,17 +79,10 @@ export const judgeInput = (
 ): JudgeInput => ({
 	station,
 	record,
-	hours: cell.hours ?? undefined,
 	asFitted: cell.asFitted,
 	gauges,
 	policy,
-	wearModels: Object.fromEntries(
-		station.characteristics.flatMap(({ key }) => {
-			const fitted = fleet.wear[`${station.key}/${key}`];
-			return fitted ? [[key, fitted]] : [];
-		})
-	),
-	otherEnds: fleet.ends[station.key],
+	life: lifeOf(fleet, station, cell),
 	mates: mates.map((mate) => ({ station: mate.station, record: mate.record })),
 	stations: sheet.stations,
 	ratedPressure: sheet.ratedPressureMPa

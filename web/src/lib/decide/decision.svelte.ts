@@ -22,7 +22,9 @@ export class DecisionState {
 	/** Whether valves go singly, by cylinder or as a set: tried here, kept under Shop. */
 	valves = $state<Policy['valves']>('singly');
 	decision = $state.raw<WholeDecision>();
+	/** Undefined where nothing was looked at yet, or it is still sought. */
 	interval = $state.raw<Interval>();
+	seeking = $state(true);
 	#deciding: Remote<DecideWorker> | undefined;
 	#seeking: Remote<DecideWorker> | undefined;
 	#busy = false;
@@ -89,9 +91,11 @@ export class DecisionState {
 		}
 	}
 
-	/** Finds the most economic interval; it does not depend on the slider. */
+	/** Finds the most economic interval under the school that is tried; it does not depend on the slider. */
 	async findInterval(): Promise<void> {
-		this.interval = await this.#seeking?.findInterval({ ...this.#input.policy, valves: this.valves });
+		const { valves, school } = this;
+		this.interval = await this.#seeking?.findInterval({ ...this.#input.policy, valves, school });
+		this.seeking = false;
 	}
 
 	/** What one part's verdict rests on, under the rules as they are tried here. */

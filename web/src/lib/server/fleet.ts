@@ -1,167 +1,125 @@
 import {
-	fitGammaProcess,
-	fitOtherEnds,
-	wearHistories,
-	type EndReason,
-	type FittedProcess,
-	type OtherEnds,
-	type OtherLife,
+	learnFleet,
+	type FleetKnowledge,
+	type FleetRecord,
+	type JobOnRecord,
+	type LifeOnRecord,
 	type ShopGauge,
-	type SizeAtLook
+	type SizeOnRecord
 } from '@exetasis/core/decide';
-import { partType } from '@exetasis/core/part';
-import { discardLimit, type ModelSheet, type SheetCharacteristic, type Station } from '@exetasis/core/record';
+import type { ModelSheet } from '@exetasis/core/record';
 import { row, rows, type ShopScope } from './db/query';
 
-/** What the shop's fleet says of how the parts of one model wear and end. */
-export interface FleetKnowledge {
-	/** Fitted wear of every size that has a limit, by "station/characteristic". */
-	readonly wear: Readonly<Record<string, FittedProcess>>;
-	/** What else ends lives, by station; left out where no life is on record. */
-	readonly ends: Readonly<Record<string, OtherEnds>>;
-}
+// A fit takes seconds and one more job among a hundred moves no verdict: it stands until half as many again are on record.
+const GROWTH_BEFORE_REFIT = 1.5;
+/** Version of the method; what was fitted by another one is made anew. */
+const METHOD = 1;
+const DIGITS = 5;
 
-interface SizeRow extends SizeAtLook {
-	station: string;
-	characteristic: string;
-}
-
-// A fit takes tenths of a second and one more job among a hundred moves no verdict: it stands until a tenth more are on record.
-const GROWTH_BEFORE_REFIT = 1.1;
-
-/**
- * How the parts of a model wear and end in this shop, fitted to all its released jobs: every part whose fitting is on
- * record. Where too few are on record that is said, never filled in.
- */
+/** How the parts of a model wear and end in this shop, fitted to all its released jobs and kept until half as many again are on record. */
 export async function fleetOf(
 	scope: ShopScope,
 	sheet: ModelSheet,
 	gauges: readonly ShopGauge[]
 ): Promise<FleetKnowledge> {
-	const now = await row<{
+	const { jobs, fittedJobs, knowledge } = (await row<{
 		jobs: number;
 		fittedJobs: number | null;
-		wear: FleetKnowledge['wear'] | null;
-		ends: FleetKnowledge['ends'] | null;
+		knowledge: FleetKnowledge | null;
 	}>(
 		scope,
 		`
-		SELECT c.jobs, f.jobs AS "fittedJobs", f.fits AS wear, f.ends FROM (
+		SELECT c.jobs, f.jobs AS "fittedJobs", f.knowledge FROM (
 			SELECT count(*)::int AS jobs FROM job j JOIN pump p ON p.id = j.pump_id
 			WHERE j.shop_id = $1 AND p.model = $2 AND j.released_at IS NOT NULL
 		) c LEFT JOIN LATERAL (
-			SELECT jobs, fits, ends FROM wear_fit WHERE shop_id = $1 AND model = $2 AND revision = $3 AND ends IS NOT NULL
+			SELECT jobs, knowledge FROM fleet_fit WHERE shop_id = $1 AND model = $2 AND revision = $3 AND method = $4
 			ORDER BY jobs DESC LIMIT 1
 		) f ON true`,
-		[sheet.model, sheet.revision]
-	);
-	const { jobs, fittedJobs, wear, ends } = now!;
-	if (wear && ends && fittedJobs !== null && jobs <= fittedJobs * GROWTH_BEFORE_REFIT) return { wear, ends };
-	const fitted = {
-		wear: fitWear(sheet, await sizesOf(scope, sheet.model), gauges),
-		ends: fitEnds(await livesOfModel(scope, sheet.model))
-	};
+		[sheet.model, sheet.revision, METHOD]
+	))!;
+	if (knowledge && fittedJobs !== null && jobs <= fittedJobs * GROWTH_BEFORE_REFIT) return knowledge;
+	const fitted = rounded(learnFleet(sheet, await recordOf(scope, sheet.model), gauges));
 	await rows(
 		scope,
 		`
-		INSERT INTO wear_fit (shop_id, model, revision, jobs, fits, ends) VALUES ($1, $2, $3, $4, $5, $6)
-		ON CONFLICT (shop_id, model, revision, jobs) DO UPDATE SET fits = EXCLUDED.fits, ends = EXCLUDED.ends RETURNING 1`,
-		[sheet.model, sheet.revision, jobs, JSON.stringify(fitted.wear), JSON.stringify(fitted.ends)]
+		INSERT INTO fleet_fit (shop_id, model, revision, method, jobs, knowledge) VALUES ($1, $2, $3, $4, $5, $6)
+		ON CONFLICT (shop_id, model, revision, method, jobs) DO UPDATE SET knowledge = EXCLUDED.knowledge RETURNING 1`,
+		[sheet.model, sheet.revision, METHOD, jobs, JSON.stringify(fitted)]
 	);
 	return fitted;
 }
 
-const sizesOf = (scope: ShopScope, model: string): Promise<SizeRow[]> =>
-	rows(
-		scope,
-		`
-		SELECT c.station, r.characteristic, r.part_id AS part, j.pump_hours - l.fitted_hours AS hours,
-			min(r.value) AS least, max(r.value) AS most, (a.as_fitted->>r.characteristic)::double precision AS "asFitted"
-		FROM reading r JOIN job j ON j.id = r.job_id JOIN pump p ON p.id = j.pump_id JOIN part a ON a.id = r.part_id
-		JOIN mat_cell c ON c.job_id = r.job_id AND c.part_id = r.part_id
-		JOIN part_life l ON l.part_id = r.part_id AND l.pump_id = j.pump_id
-		WHERE r.shop_id = $1 AND p.model = $2 AND NOT r.withdrawn AND j.released_at IS NOT NULL AND j.pump_hours > l.fitted_hours
-		GROUP BY c.station, r.characteristic, r.part_id, a.as_fitted, j.pump_hours, l.fitted_hours`,
-		[model]
-	);
-
-function fitWear(sheet: ModelSheet, sizes: readonly SizeRow[], gauges: readonly ShopGauge[]): FleetKnowledge['wear'] {
-	return Object.fromEntries(
-		sheet.stations.flatMap((station) =>
-			station.characteristics
-				.filter((one) => wearsToLimit(station, one))
-				.map((characteristic) => {
-					const looks = sizes.filter(
-						(size) => size.station === station.key && size.characteristic === characteristic.key
-					);
-					const histories = wearHistories(characteristic, looks);
-					return [
-						`${station.key}/${characteristic.key}`,
-						fitGammaProcess(histories, resolutionOf(station, characteristic, gauges))
-					];
-				})
+// It goes to every tablet: five digits say all that there is.
+const rounded = (knowledge: FleetKnowledge): FleetKnowledge =>
+	JSON.parse(
+		JSON.stringify(knowledge, (_, value: unknown) =>
+			typeof value === 'number' && Number.isFinite(value) ? Number(value.toPrecision(DIGITS)) : value
 		)
-	);
+	) as FleetKnowledge;
+
+async function recordOf(scope: ShopScope, model: string): Promise<FleetRecord> {
+	return {
+		jobs: await jobsOfModel(scope, model),
+		lives: await livesOfModel(scope, model),
+		sizes: await sizesOfModel(scope, model)
+	};
 }
 
-// A form is worked out of all its readings together, which one place's extremes do not give.
-const wearsToLimit = (station: Station, sheet: SheetCharacteristic): boolean =>
-	discardLimit(sheet) !== undefined &&
-	partType(station.type).characteristics.find(({ key }) => key === sheet.key)?.form === undefined;
-
-// What the shop's gauges for this size cannot tell from nothing: the scatter of the best of them; else a fiftieth of the allowance.
-function resolutionOf(station: Station, characteristic: SheetCharacteristic, gauges: readonly ShopGauge[]): number {
-	const instrument = partType(station.type).characteristics.find(({ key }) => key === characteristic.key)?.instrument;
-	const scatters = gauges
-		.filter(({ kind }) => kind === instrument)
-		.map(({ facts }) => Math.max(facts.repeatability, facts.resolution / 2));
-	return scatters.length > 0
-		? Math.min(...scatters)
-		: Math.abs(discardLimit(characteristic)!.value - characteristic.nominal) / 50;
-}
-
-interface LifeRow {
-	station: string;
-	/** Hours from its fitting, or from the first sight of it, to its end, or to the pump's last reading. */
-	hours: number;
-	/** False where it came with the pump: nobody knows how old it was. */
-	ageKnown: boolean;
-	/** Hours at the last look before the end. */
-	lookedAt: number | null;
-	endReason: EndReason | null;
-}
-
-const livesOfModel = (scope: ShopScope, model: string): Promise<LifeRow[]> =>
+const jobsOfModel = (scope: ShopScope, model: string): Promise<JobOnRecord[]> =>
 	rows(
 		scope,
 		`
-		SELECT l.station, coalesce(l.removed_hours, n.hours) - coalesce(l.fitted_hours, n.first) AS hours,
-			l.fitted_hours IS NOT NULL AS "ageKnown", l.end_reason AS "endReason",
-			(SELECT max(j.pump_hours) - l.fitted_hours FROM look k JOIN job j ON j.id = k.job_id
-				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND NOT k.withdrawn AND j.pump_hours < l.removed_hours) AS "lookedAt"
-		FROM part_life l JOIN pump p ON p.id = l.pump_id
-		CROSS JOIN LATERAL (SELECT min(pump_hours) AS first, max(pump_hours) AS hours FROM job
-			WHERE pump_id = l.pump_id AND released_at IS NOT NULL) n
-		WHERE l.shop_id = $1 AND p.model = $2 AND coalesce(l.removed_hours, n.hours) > coalesce(l.fitted_hours, n.first)`,
+		SELECT j.pump_id AS pump, j.pump_hours AS "pumpHours", j.duty FROM job j JOIN pump p ON p.id = j.pump_id
+		WHERE j.shop_id = $1 AND p.model = $2 AND j.released_at IS NOT NULL ORDER BY j.pump_id, j.pump_hours`,
 		[model]
 	);
 
-// Found damaged when the pump was open: it happened since the look before. All other ends say only that it held so long.
-const otherLife = ({ hours, lookedAt, endReason }: LifeRow): OtherLife =>
-	endReason === 'damaged' ? { held: Math.max(0, lookedAt ?? 0), endedBy: hours } : { held: hours };
-
-function fitEnds(lives: readonly LifeRow[]): FleetKnowledge['ends'] {
-	const stations = [...new Set(lives.map(({ station }) => station))];
-	return Object.fromEntries(
-		stations.map((station) => {
-			const here = lives.filter((life) => life.station === station);
-			const unaged = here.filter(({ ageKnown }) => !ageKnown);
-			const seen = {
-				lives: unaged.length,
-				events: unaged.filter(({ endReason }) => endReason === 'damaged').length,
-				hours: unaged.reduce((sum, { hours }) => sum + hours, 0)
-			};
-			return [station, fitOtherEnds(here.filter(({ ageKnown }) => ageKnown).map(otherLife), seen)];
-		})
+const livesOfModel = (scope: ShopScope, model: string): Promise<LifeOnRecord[]> =>
+	rows(
+		scope,
+		`
+		SELECT l.part_id AS part, l.pump_id AS pump, l.station, l.fitted_hours AS "fittedHours", l.removed_hours AS "removedHours",
+			l.end_reason AS "endReason", a.as_fitted AS "asFitted",
+			coalesce(l.fitted_hours, (SELECT min(pump_hours) FROM job WHERE pump_id = l.pump_id AND released_at IS NOT NULL)) AS "firstSeenHours",
+			coalesce((SELECT array_agg(DISTINCT j.pump_hours) FROM look k JOIN job j ON j.id = k.job_id
+				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND NOT k.withdrawn AND j.released_at IS NOT NULL), '{}') AS "lookedHours"
+		FROM part_life l JOIN pump p ON p.id = l.pump_id JOIN part a ON a.id = l.part_id
+		WHERE l.shop_id = $1 AND p.model = $2 AND EXISTS (SELECT 1 FROM job WHERE pump_id = l.pump_id AND released_at IS NOT NULL)`,
+		[model]
 	);
-}
+
+const sizesOfModel = (scope: ShopScope, model: string): Promise<SizeOnRecord[]> =>
+	rows(
+		scope,
+		`
+		SELECT r.part_id AS part, j.pump_id AS pump, r.characteristic, j.pump_hours AS "pumpHours", json_agg(e.payload) AS readings
+		FROM reading r JOIN log_entry e ON e.id = r.entry_id JOIN job j ON j.id = r.job_id JOIN pump p ON p.id = j.pump_id
+		WHERE r.shop_id = $1 AND p.model = $2 AND NOT r.withdrawn AND j.released_at IS NOT NULL
+		GROUP BY r.part_id, j.pump_id, r.characteristic, j.pump_hours`,
+		[model]
+	);
+
+/** The readings of the parts on the mat of a job in the pump's earlier rebuilds. */
+export const earlierSizes = (scope: ShopScope, jobId: string): Promise<SizeOnRecord[]> =>
+	rows(
+		scope,
+		`
+		SELECT r.part_id AS part, o.pump_id AS pump, r.characteristic, o.pump_hours AS "pumpHours", json_agg(e.payload) AS readings
+		FROM mat_cell c JOIN job j ON j.id = c.job_id JOIN reading r ON r.part_id = c.part_id AND r.job_id <> j.id AND NOT r.withdrawn
+		JOIN log_entry e ON e.id = r.entry_id JOIN job o ON o.id = r.job_id AND o.pump_id = j.pump_id AND o.received_at < j.received_at
+		WHERE c.shop_id = $1 AND c.job_id = $2
+		GROUP BY r.part_id, o.pump_id, r.characteristic, o.pump_hours`,
+		[jobId]
+	);
+
+/** The rebuilds of a job's pump up to and with that job, oldest first. */
+export const jobsUpTo = (scope: ShopScope, jobId: string): Promise<JobOnRecord[]> =>
+	rows(
+		scope,
+		`
+		SELECT o.pump_id AS pump, o.pump_hours AS "pumpHours", o.duty FROM job j JOIN job o ON o.pump_id = j.pump_id
+			AND o.received_at <= j.received_at
+		WHERE j.shop_id = $1 AND j.id = $2 ORDER BY o.pump_hours`,
+		[jobId]
+	);

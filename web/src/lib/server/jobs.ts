@@ -1,5 +1,16 @@
 import { v7 as uuidv7 } from 'uuid';
-import { endReason, type Policy, type ShopGauge } from '@exetasis/core/decide';
+import {
+	endReason,
+	sizeAtLook,
+	stretchesOf,
+	type EarlierLook,
+	type FleetKnowledge,
+	type JobOnRecord,
+	type Policy,
+	type ShopGauge,
+	type SizeOnRecord
+} from '@exetasis/core/decide';
+import { dutyClassOf, dutyHours, unknownClass, unknownPump, type Age, type LogRate } from '@exetasis/core/life';
 import {
 	fold,
 	standingDecision,
@@ -12,7 +23,7 @@ import { judgeMat } from '../bench/judgeMat';
 import { entriesOf } from './benchLog';
 import type { Duty } from './db/models';
 import { inTransaction, row, rows, type ShopScope } from './db/query';
-import { fleetOf, type FleetKnowledge } from './fleet';
+import { earlierSizes, fleetOf, jobsUpTo } from './fleet';
 import { gaugesOf } from './gauges';
 import { fillEmptyPlaces, layOut, replaceParts, type Replacement } from './parts';
 import { newestSheet } from './sheets';
@@ -64,17 +75,17 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 		const pumpHours = hoursRun(arrival, last);
 		if (pumpHours === undefined) return { kind: 'meterWentBack', last: last!.meter };
 		const jobId = uuidv7();
-		await rows(
-			within,
-			`
-			INSERT INTO job (id, shop_id, pump_id, model_sheet_id, scope, complaint, meter_hours, pump_hours, received_at, received_by)
-			VALUES ($2, $1, $3, $4, $5, $6, $7, $8, $9, $10) RETURNING 1`,
-			[jobId, pump.id, sheet.id, arrival.scope, arrival.complaint, arrival.meterHours, pumpHours, at, userId]
-		);
 		await rows(within, 'UPDATE pump SET duty = duty || $3::jsonb WHERE shop_id = $1 AND id = $2 RETURNING 1', [
 			pump.id,
 			JSON.stringify(arrival.duty)
 		]);
+		await rows(
+			within,
+			`
+			INSERT INTO job (id, shop_id, pump_id, model_sheet_id, scope, complaint, meter_hours, pump_hours, received_at, received_by, duty)
+			VALUES ($2, $1, $3, $4, $5, $6, $7, $8, $9, $10, (SELECT duty FROM pump WHERE id = $3)) RETURNING 1`,
+			[jobId, pump.id, sheet.id, arrival.scope, arrival.complaint, arrival.meterHours, pumpHours, at, userId]
+		);
 		await fillEmptyPlaces(within, pump.id, sheet.body);
 		await layOut(within, jobId, pump.id);
 		return { kind: 'received', jobId };
@@ -120,6 +131,11 @@ export interface MatCell {
 	readonly cylinder: number;
 	/** Hours run since it was fitted; null where nobody knows when that was. */
 	readonly hours: number | null;
+	/** How old it may be, and its running in duty hours since it was fitted or first seen. */
+	readonly age: Age;
+	readonly dutyHours: number;
+	/** Its sizes in earlier rebuilds. */
+	readonly earlier: readonly EarlierLook[];
 	readonly asFitted: Record<string, number>;
 	/** Rebuilds in which it was looked at and kept. */
 	readonly kept: number;
@@ -152,15 +168,28 @@ export interface Bench {
 	readonly gauges: ShopGauge[];
 	readonly policy: Policy;
 	readonly people: Record<string, string>;
-	/** How parts of this model wear and end in this shop. */
-	readonly fleet: FleetKnowledge;
+	readonly fleet: PumpKnowledge;
+}
+
+/** How parts of this model wear and end in this shop, and what is known of this pump and its duty. */
+export interface PumpKnowledge extends Pick<FleetKnowledge, 'wear' | 'ends' | 'settled'> {
+	readonly pump: LogRate;
+	/** Of the declared duty, against the ordinary. */
+	readonly wearFactor: number;
+}
+
+function knowledgeOf(fleet: FleetKnowledge, jobs: readonly JobOnRecord[], sheet: ModelSheet): PumpKnowledge {
+	const { pump, duty } = jobs.at(-1)!;
+	const { key, wearFactor } = dutyClassOf(duty, sheet);
+	const known = fleet.pumps[pump] ?? unknownPump(fleet.classes[key] ?? unknownClass);
+	return { wear: fleet.wear, ends: fleet.ends, settled: fleet.settled, pump: known, wearFactor };
 }
 
 export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | undefined> {
 	const found = await row<Bench['job'] & { sheet: ModelSheet }>(
 		scope,
 		`
-		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.scope, j.complaint, p.duty,
+		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.scope, j.complaint, j.duty,
 			j.meter_hours AS "meterHours", j.pump_hours AS "pumpHours", j.received_at AS "receivedAt",
 			j.received_by AS "receivedBy", j.released_at AS "releasedAt", j.released_by AS "releasedBy", s.body AS sheet
 		FROM job j JOIN pump p ON p.id = j.pump_id JOIN model_sheet s ON s.id = j.model_sheet_id
@@ -171,26 +200,60 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	if (!found) return undefined;
 	const { sheet, ...job } = found;
 	const inScope = stationsInScope(sheet, job.scope).map(({ key }) => key);
+	// One after the other: inside a transaction they share its one connection.
 	const gauges = await gaugesOf(scope);
+	const jobs = await jobsUpTo(scope, jobId);
+	const laid = await cellsOf(scope, jobId, inScope);
+	const earlier = await earlierSizes(scope, jobId);
 	return {
 		job,
 		sheet,
-		// One after the other: inside a transaction they share its one connection.
-		cells: await cellsOf(scope, jobId, inScope),
+		cells: laid.map((cell) => cellWithLife(cell, sheet, jobs, earlier, gauges)),
 		entries: await entriesOf(scope, jobId),
 		gauges,
 		policy: await policyOf(scope),
 		people: await peopleOf(scope),
-		fleet: await fleetOf(scope, sheet, gauges)
+		fleet: knowledgeOf(await fleetOf(scope, sheet, gauges), jobs, sheet)
 	};
 }
 
+type LaidCell = Omit<MatCell, 'age' | 'dutyHours' | 'earlier'> & {
+	/** The pump's hours when it was fitted, else first seen. */
+	readonly fromHours: number;
+};
+
+// What is known of one part's running: its age as far as it is known, and its sizes at earlier looks.
+function cellWithLife(
+	{ fromHours, ...cell }: LaidCell,
+	sheet: ModelSheet,
+	jobs: readonly JobOnRecord[],
+	sizes: readonly SizeOnRecord[],
+	gauges: readonly ShopGauge[]
+): MatCell {
+	const now = jobs.at(-1)!.pumpHours;
+	const stretches = stretchesOf(jobs, sheet);
+	const station = sheet.stations.find(({ key }) => key === cell.station)!;
+	const earlier = sizes.flatMap((size): EarlierLook[] => {
+		const characteristic = station.characteristics.find(({ key }) => key === size.characteristic);
+		if (size.part !== cell.part || !characteristic || size.pumpHours >= now) return [];
+		const estimate = sizeAtLook(station, characteristic, size, gauges);
+		const hoursAgo = dutyHours(stretches, size.pumpHours, now);
+		return estimate ? [{ characteristic: size.characteristic, hoursAgo, ...estimate }] : [];
+	});
+	const age: Age =
+		cell.hours === null
+			? { kind: 'unknown', seenFor: now - fromHours, atMost: now }
+			: { kind: 'known', hours: cell.hours };
+	return { ...cell, age, dutyHours: dutyHours(stretches, fromHours, now), earlier };
+}
+
 // In strip order, each station cylinder by cylinder.
-const cellsOf = (scope: ShopScope, jobId: string, stations: readonly string[]): Promise<MatCell[]> =>
+const cellsOf = (scope: ShopScope, jobId: string, stations: readonly string[]): Promise<LaidCell[]> =>
 	rows(
 		scope,
 		`
 		SELECT c.part_id AS part, c.station, c.cylinder, j.pump_hours - l.fitted_hours AS hours, a.as_fitted AS "asFitted",
+			coalesce(l.fitted_hours, (SELECT min(o.pump_hours) FROM job o WHERE o.pump_id = j.pump_id)) AS "fromHours",
 			(SELECT count(*)::int FROM mat_cell m JOIN job o ON o.id = m.job_id
 				WHERE m.part_id = c.part_id AND o.pump_id = j.pump_id AND o.received_at < j.received_at) AS kept,
 			(SELECT count(*)::int FROM part_life e WHERE e.pump_id = j.pump_id AND e.station = c.station

@@ -78,7 +78,7 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		case 'wearsOut':
 		case 'lasts': {
 			const size = sizeOf(reason.characteristic);
-			const used = `${size.by(Math.max(0, reason.worn))} worn of ${size.by(reason.allowance)} in ${formatNumber(reason.hours)} h`;
+			const used = `${size.by(Math.max(0, reason.worn))} worn of ${size.by(reason.allowance)} in ${reason.hours === undefined ? 'hours that nobody knows' : `${formatNumber(reason.hours)} h`}`;
 			return `${size.name}: ${used}; ${formatProbability(reason.probability)} chance of passing the limit in ${formatNumber(reason.interval)} h.`;
 		}
 		case 'customRenewed':
@@ -104,9 +104,15 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			return `It runs with the ${inSentence(reason.mate)}, which is not measured yet: measure it before this one is kept.`;
 		case 'mateReplaced':
 			return `Its mate, the ${inSentence(reason.mate)}, is replaced: a worn part beside a new one wears it out early.`;
+		case 'wearsFast': {
+			const size = sizeOf(reason.characteristic);
+			return `${size.name} wears ${formatNumber(reason.ratio, 1)} times as fast as others of its kind in this pump: worth tracing.`;
+		}
 		case 'likelyToFail':
-		case 'otherRisk':
-			return `${formatProbability(reason.probability)} chance that something other than measured wear ends it in ${formatNumber(reason.interval)} h, from ${reason.events} such end${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives on record.`;
+		case 'otherRisk': {
+			const record = `${reason.events} such end${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives on record`;
+			return `${formatProbability(reason.probability)} chance (${formatProbability(reason.low)} to ${formatProbability(reason.high)}) that something other than measured wear ends it in ${formatNumber(reason.interval)} h, from ${record} and a prior worth ${formatNumber(reason.worth)}.`;
+		}
 		case 'unmeasured': {
 			const { name } = sizeOf(reason.characteristic);
 			return reason.placesLeft === 1

@@ -58,8 +58,8 @@ describe('reasonSentence', () => {
 			'Its sizes are those of the discharge valve spring (99.8 % sure): it does not belong here.'
 		],
 		[
-			{ code: 'otherRisk', probability: 0.031, interval: 2000, events: 1, lives: 42 },
-			'3 % chance that something other than measured wear ends it in 2 000 h, from 1 such end in 42 lives on record.'
+			{ code: 'otherRisk', probability: 0.031, low: 0.01, high: 0.08, interval: 2000, events: 1, lives: 42, worth: 2 },
+			'3 % chance (1 % to 8 %) that something other than measured wear ends it in 2 000 h, from 1 such end in 42 lives on record and a prior worth 2.'
 		],
 		[
 			{ code: 'customRenewed', kind: 'plungerRings' },
@@ -89,7 +89,8 @@ describe('every reason', () => {
 		{ code: 'cannotTell', likeliest: 'Inlet valve spring', odds: 0.7 },
 		{ code: 'mateUnmeasured', mate: 'V-packings (pair)' },
 		{ code: 'mateReplaced', mate: 'Ceramic plunger' },
-		{ code: 'likelyToFail', probability: 0.3, interval: 2000, events: 8, lives: 60 },
+		{ code: 'likelyToFail', probability: 0.3, low: 0.2, high: 0.4, interval: 2000, events: 8, lives: 60, worth: 2 },
+		{ code: 'wearsFast', characteristic: 'diameter', ratio: 2.6, probability: 0.8 },
 		{
 			code: 'wearsOut',
 			characteristic: 'diameter',

@@ -95,6 +95,7 @@ export interface JobRow {
 	receivedBy: string;
 	releasedAt: Date | null;
 	releasedBy: string | null;
+	duty: Duty;
 }
 export interface PartRow {
 	id: string;
@@ -183,7 +184,8 @@ export function defineModels(sequelize: Sequelize) {
 			receivedAt: date,
 			receivedBy: text,
 			releasedAt: date,
-			releasedBy: text
+			releasedBy: text,
+			duty: json
 		}),
 		part: define<PartRow>('part', { id, shopId: uuid, type: text, asFitted: json, lot: text, supplier: text }),
 		partLife: define<PartLifeRow>('part_life', {

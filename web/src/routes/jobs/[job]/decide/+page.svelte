@@ -90,10 +90,10 @@
 			<p>
 				<b class="figures">{formatNumber(cost.parts)} {currency}</b> of parts now,
 				<b class="figures">{formatProbability(cost.pAnyFailure)}</b>
-				chance that something fails within
-				<span class="figures">{formatNumber(set.hours)} h</span>; expected {formatNumber(
-					cost.opening + cost.collateral
-				)}
+				chance of an unplanned stop within
+				<span class="figures">{formatNumber(set.hours)} h</span>,
+				<b class="figures">{formatProbability(cost.pAnyBeyond)}</b>
+				that a part is found beyond its limit or damaged then; expected {formatNumber(cost.opening + cost.collateral)}
 				{currency} for that. An unplanned stop costs
 				{formatNumber(bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost)}
 				{currency}.
@@ -106,17 +106,18 @@
 	<section class="sheet" aria-label="Most economic interval">
 		{#if set.interval}
 			<p>
-				Least cost per hour at <b class="figures">{formatNumber(set.interval.best.hours)} h</b>: {formatNumber(
-					set.interval.best.per1000h
-				)}
-				{currency} per 1000 h, from measured wear and what else has ended such parts.
+				Least cost per hour at {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
+					>{formatNumber(set.interval.best.hours)} h</b
+				>: {formatNumber(set.interval.best.per1000h)}
+				{currency} per 1000 h, by “{schoolName[set.school]}”.
 			</p>
 			<IntervalChart curve={set.interval.curve} best={set.interval.best} hours={set.hours} {currency} />
-		{:else}<p class="soft" role="status">Looking for the most economic interval …</p>{/if}
+		{:else if set.seeking}<p class="soft" role="status">Looking for the most economic interval …</p>
+		{:else}<p class="soft">How far the set can go is worked out when the first part has been looked at.</p>{/if}
 	</section>
 </div>
 {#if unlooked > 0}<p class="soft">
-		{unlooked} parts are not looked at yet and stand last: the set’s figures are without them.
+		{unlooked} parts are not looked at yet and stand last: they count as such parts usually are at their age.
 	</p>{/if}
 <table class="list set">
 	<colgroup>
@@ -127,8 +128,8 @@
 	</colgroup>
 	<thead>
 		<tr
-			><th>Part</th><th>{schoolName[set.school]} says</th><th class="number">Odds, reused</th><th class="number"
-				>Odds, new</th
+			><th>Part</th><th>{schoolName[set.school]} says</th><th class="number">Beyond limit, reused / new</th><th
+				class="number">Stops it, reused / new</th
 			><th class="number">Cost, reuse</th><th class="number">Cost, replace</th><th>Why</th><th>Decided</th></tr
 		>
 	</thead>
@@ -149,9 +150,9 @@
 								>{schoolName[school]}: {verdictName[one.says[school]].toLowerCase()}</span
 							>{/each}
 					</td>
-					<td class="number">{one.pReuse === undefined ? 'not known' : formatProbability(one.pReuse)}</td>
-					<td class="number">{one.pNew === undefined ? '' : formatProbability(one.pNew)}</td>
-					<td class="number">{one.pReuse === undefined ? '' : formatNumber(one.cost.reuse)}</td>
+					<td class="number">{formatProbability(one.reused.beyond)}<br />{formatProbability(one.fresh.beyond)}</td>
+					<td class="number">{formatProbability(one.reused.stop)}<br />{formatProbability(one.fresh.stop)}</td>
+					<td class="number">{formatNumber(one.cost.reuse)}</td>
 					<td class="number">{formatNumber(one.cost.replace)}</td>
 					<td class="why">{one.reasons[0] ? reasonSentence(one.reasons[0], part.station, units()) : ''}</td>
 					<td
@@ -188,8 +189,9 @@
 	</tbody>
 </table>
 <p class="soft mt-2">
-	Odds come from how parts like these wear and end in your shop, and from each part’s own wear. Where nothing is
-	measured and no life is on record, no odds are given and cost cannot weigh it: its look decides.
+	Chances come from each part’s own wear, from how such parts wear and end in your shop and in this pump, and from the
+	priors of sheet and part type where the record is thin. Beyond its limit: to be renewed at the next service. Stops it:
+	an unplanned stop before then. Parts are taken as independent of each other.
 </p>
 
 <style>

@@ -1,0 +1,195 @@
+import {
+	ageNodes,
+	dutyClassOf,
+	dutyHours,
+	fitFleetWear,
+	fitOtherEnds,
+	lifePriorOf,
+	wearPriorOf,
+	type Age,
+	type AgeNode,
+	type DeclaredDuty,
+	type KindOnRecord,
+	type LogRate,
+	type OtherEnds,
+	type OtherLife,
+	type Stretch,
+	type WearKnowledge,
+	type WearLook
+} from '../life';
+import { discardLimit, type ModelSheet, type Reading, type SheetCharacteristic, type Station } from '../record';
+import { measureCharacteristic, type ShopGauge } from './characteristic';
+import type { EndReason } from './endOfLife';
+
+/** A rebuild on record: the pump's hours then, and the duty that was declared. */
+export interface JobOnRecord {
+	readonly pump: string;
+	readonly pumpHours: number;
+	readonly duty: DeclaredDuty;
+}
+
+/** One stay of a part in a pump. All hours are the pump's own count. */
+export interface LifeOnRecord {
+	readonly part: string;
+	readonly pump: string;
+	readonly station: string;
+	/** Null where it came with the pump: nobody knows when it was fitted. */
+	readonly fittedHours: number | null;
+	readonly firstSeenHours: number;
+	readonly removedHours: number | null;
+	readonly endReason: EndReason | null;
+	/** Rebuilds in which somebody looked at it. */
+	readonly lookedHours: readonly number[];
+	readonly asFitted: Readonly<Partial<Record<string, number>>>;
+}
+
+/** The readings of one size of one part in one rebuild. */
+export interface SizeOnRecord {
+	readonly part: string;
+	readonly pump: string;
+	readonly characteristic: string;
+	readonly pumpHours: number;
+	readonly readings: readonly Pick<Reading['payload'], 'station' | 'angle' | 'value' | 'gauge' | 'partC'>[];
+}
+
+/** What a shop has on record of one model, oldest rebuild first. */
+export interface FleetRecord {
+	readonly jobs: readonly JobOnRecord[];
+	readonly lives: readonly LifeOnRecord[];
+	readonly sizes: readonly SizeOnRecord[];
+}
+
+/** What the shop's fleet says of how the parts of one model wear and end. */
+export interface FleetKnowledge {
+	/** By "station/characteristic"; what is not on record has its prior and is left out. */
+	readonly wear: Readonly<Record<string, WearKnowledge>>;
+	readonly ends: Readonly<Record<string, OtherEnds>>;
+	/** How hard each pump, and each class of duty beyond the sheet's factor, is on its parts. */
+	readonly pumps: Readonly<Record<string, LogRate>>;
+	readonly classes: Readonly<Record<string, LogRate>>;
+	/** False where the fit did not come to rest; it is said on the screen. */
+	readonly settled: boolean;
+}
+
+/** A pump's latest lives of one kind that count: more move nothing and cost time. Said in the documents. */
+export const LIVES_A_PUMP = 36;
+
+/** The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places. */
+export function sizeAtLook(
+	station: Station,
+	sheet: SheetCharacteristic,
+	{ readings }: Pick<SizeOnRecord, 'readings'>,
+	gauges: readonly ShopGauge[]
+): { readonly value: number; readonly u: number } | undefined {
+	const entries = readings.map((payload) => ({ payload }) as Reading);
+	return measureCharacteristic(station.type, sheet, entries, gauges).estimate;
+}
+
+/** A pump's running in stretches of one duty each, from its rebuilds: the duty declared at one is that of the hours before it. */
+export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): Stretch[] =>
+	jobs.map(({ pumpHours, duty }) => ({
+		untilHours: pumpHours,
+		wearFactor: dutyClassOf(duty, sheet).wearFactor
+	}));
+
+/**
+ * What the record says of every kind of size, every pump, every class of duty, and of all other ends, by `fitFleetWear` and
+ * `fitOtherEnds`. Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
+ */
+export function learnFleet(sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]): FleetKnowledge {
+	const byPump = groupBy(record.jobs, ({ pump }) => pump);
+	const stretches = new Map([...byPump].map(([pump, jobs]) => [pump, stretchesOf(jobs, sheet)]));
+	const classOf = new Map([...byPump].map(([pump, jobs]) => [pump, dutyClassOf(jobs.at(-1)!.duty, sheet).key]));
+	const sizes = groupBy(record.sizes, (size) => `${size.part}/${size.pump}/${size.characteristic}`);
+	const lives = groupBy(record.lives, ({ station }) => station);
+	const kinds = sheet.stations.flatMap((station) =>
+		station.characteristics.flatMap((characteristic): KindOnRecord[] => {
+			const prior = wearPriorOf(station.type, characteristic);
+			if (!prior) return [];
+			const parts = lastOfEachPump(lives.get(station.key) ?? []).flatMap((life) => {
+				const looks = sizes.get(`${life.part}/${life.pump}/${characteristic.key}`) ?? [];
+				const history = historyOnRecord(station, characteristic, life, looks, stretches.get(life.pump)!, gauges);
+				return history.looks.length > 0 ? [{ pump: life.pump, history }] : [];
+			});
+			return parts.length > 0 ? [{ key: `${station.key}/${characteristic.key}`, prior, parts }] : [];
+		})
+	);
+	const fitted = fitFleetWear(kinds, classOf);
+	const ends = sheet.stations
+		.filter(({ key }) => lives.has(key))
+		.map((station) => ({
+			station: station.key,
+			type: station.type,
+			prior: lifePriorOf(station),
+			lives: lives.get(station.key)!.map(otherLife)
+		}));
+	return {
+		wear: fitted.kinds,
+		ends: fitOtherEnds(ends),
+		pumps: fitted.pumps,
+		classes: fitted.classes,
+		settled: fitted.settled
+	};
+}
+
+function groupBy<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
+	const groups = new Map<string, T[]>();
+	for (const one of list) {
+		const key = keyOf(one);
+		const group = groups.get(key);
+		if (group) group.push(one);
+		else groups.set(key, [one]);
+	}
+	return groups;
+}
+
+const lastOfEachPump = (lives: readonly LifeOnRecord[]): LifeOnRecord[] =>
+	[...groupBy(lives, ({ pump }) => pump).values()].flatMap((own) =>
+		[...own].sort((a, b) => a.firstSeenHours - b.firstSeenHours).slice(-LIVES_A_PUMP)
+	);
+
+const ageAtFirstSight = ({ fittedHours, firstSeenHours }: LifeOnRecord): Age =>
+	fittedHours === null
+		? { kind: 'unknown', seenFor: 0, atMost: Math.max(0, firstSeenHours) }
+		: { kind: 'known', hours: 0 };
+const beginning = ({ fittedHours, firstSeenHours }: LifeOnRecord): number => fittedHours ?? firstSeenHours;
+
+function historyOnRecord(
+	{ type, ...rest }: Station,
+	sheet: SheetCharacteristic,
+	life: LifeOnRecord,
+	sizes: readonly SizeOnRecord[],
+	stretches: readonly Stretch[],
+	gauges: readonly ShopGauge[]
+): { before: AgeNode[]; looks: WearLook[] } {
+	const from = beginning(life);
+	const factor = stretches.find(({ untilHours }) => untilHours >= from)?.wearFactor ?? 1;
+	const before = ageNodes(ageAtFirstSight(life)).map(({ hours, weight }) => ({ hours: hours * factor, weight }));
+	const limit = discardLimit(sheet)!.value;
+	const fitted = life.asFitted[sheet.key];
+	// A size as fitted that is no start (at its limit or past it) is left aside.
+	const start = fitted !== undefined && (limit - fitted) * (limit - sheet.nominal) > 0 ? fitted : sheet.nominal;
+	const looks = sizes.flatMap((size) => {
+		if (size.pumpHours < from || (life.fittedHours !== null && size.pumpHours === from)) return [];
+		const estimate = sizeAtLook({ type, ...rest }, sheet, size, gauges);
+		if (!estimate) return [];
+		return [
+			{
+				hours: dutyHours(stretches, from, size.pumpHours),
+				worn: (estimate.value - start) / (limit - start),
+				u: estimate.u / Math.abs(limit - start)
+			}
+		];
+	});
+	return { before, looks: looks.sort((a, b) => a.hours - b.hours) };
+}
+
+// Found damaged when the pump was open: it happened since the look before. All other ends say only that it held so long.
+function otherLife(life: LifeOnRecord): OtherLife {
+	const from = beginning(life);
+	const before = ageNodes(ageAtFirstSight(life));
+	const damagedAt = life.endReason === 'damaged' ? life.removedHours! : undefined;
+	const good = life.lookedHours.filter((hours) => damagedAt === undefined || hours < damagedAt);
+	const held = Math.max(0, ...good.map((hours) => hours - from));
+	return damagedAt === undefined ? { before, held } : { before, held, endedBy: damagedAt - from };
+}

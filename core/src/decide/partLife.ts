@@ -1,0 +1,217 @@
+import {
+	PartWear,
+	endsBefore,
+	lifePriorOf,
+	oddsOfOtherEnd,
+	priorKnowledge,
+	unknownClass,
+	unknownPump,
+	wearPriorOf,
+	ageNodes,
+	type Age,
+	type LogRate,
+	type Odds,
+	type OtherEnds,
+	type WearHistory,
+	type WearKnowledge
+} from '../life';
+import { partType } from '../part';
+import type { SheetCharacteristic, Station } from '../record';
+import type { JudgedCharacteristic } from './characteristic';
+
+/** An earlier look at one size of the part: duty hours before now, the size as estimated then and its u. */
+export interface EarlierLook {
+	readonly characteristic: string;
+	readonly hoursAgo: number;
+	readonly value: number;
+	readonly u: number;
+}
+
+/** What is known of a part's life when its future is asked for. All hours are of running. */
+export interface LifeFacts {
+	readonly age: Age;
+	/** Duty hours since its fitting, or since it was first seen. */
+	readonly dutyHours: number;
+	/** How fast parts wear in the duty to come against the ordinary one. */
+	readonly wearFactor: number;
+	/** How hard its pump is on its parts, as far as it is on record. */
+	readonly pump: LogRate;
+	/** What the fleet says, by characteristic, and of all other ends; left out: the priors alone. */
+	readonly wear: Readonly<Partial<Record<string, WearKnowledge>>>;
+	readonly ends?: OtherEnds;
+	readonly earlier: readonly EarlierLook[];
+}
+
+/** A part of which nothing is known, in a pump of which nothing is known either. */
+export function unknownLife(station: Station): LifeFacts {
+	const { hoursToLimit, otherEnds } = partType(station.type).lasts;
+	return {
+		age: { kind: 'unknown', seenFor: 0, atMost: hoursToLimit ?? otherEnds.scaleHours },
+		dutyHours: 0,
+		wearFactor: 1,
+		pump: unknownPump(unknownClass),
+		wear: {},
+		earlier: []
+	};
+}
+
+// Priors by the sheet's own objects, so that what rests on them can be kept.
+const priors = new WeakMap<SheetCharacteristic, WearKnowledge>();
+function knowledgeOf(station: Station, sheet: SheetCharacteristic, facts: LifeFacts): WearKnowledge | undefined {
+	const fitted = facts.wear[sheet.key];
+	if (fitted) return fitted;
+	let known = priors.get(sheet);
+	if (!known) {
+		const prior = wearPriorOf(station.type, sheet);
+		if (!prior) return undefined;
+		priors.set(sheet, (known = priorKnowledge(prior)));
+	}
+	return known;
+}
+const endPriors = new WeakMap<Station, OtherEnds>();
+function endsOf(station: Station, { ends }: LifeFacts): OtherEnds {
+	if (ends) return ends;
+	let known = endPriors.get(station);
+	if (!known) endPriors.set(station, (known = endsBefore(lifePriorOf(station))));
+	return known;
+}
+
+const NEW: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
+// New parts of one kind in one pump are all alike; so are those of one age that nobody measured.
+const alike = new WeakMap<WearKnowledge, Map<string, PartWear>>();
+function wearOfUnmeasured(knowledge: WearKnowledge, pump: LogRate, history: WearHistory): PartWear {
+	const kept = alike.get(knowledge) ?? new Map<string, PartWear>();
+	alike.set(knowledge, kept);
+	const key = [pump.mean, pump.sd, ...history.before.map(({ hours }) => hours), history.looks.length].join('/');
+	let wear = kept.get(key);
+	if (!wear) kept.set(key, (wear = new PartWear(knowledge, pump, history)));
+	return wear;
+}
+
+interface SizeLife {
+	readonly key: string;
+	readonly always: boolean;
+	readonly wear: PartWear;
+	readonly fresh: PartWear;
+	/** Duty hours since the last look that its wear was read at. */
+	readonly since: number;
+	/** Share of the allowance at which it stops the pump, where the sheet says so. */
+	readonly stopsAt?: number;
+}
+
+/** Chances of one part, reused or a new one in its place: of passing a limit or being damaged, and of stopping the pump. */
+export interface PartChances {
+	readonly beyond: number;
+	readonly stop: number;
+}
+
+/**
+ * The future of one part and of a new one in its place.
+ *
+ * Every size that the sheet always measures counts for both alike, measured or not, so that measuring more never raises the
+ * total by itself. A size that is measured on suspicion alone is damage: the other ends already allow for it, and its own
+ * forecast counts where it is the worse. Sizes are taken as independent of each other.
+ */
+export class PartLife {
+	readonly ends: OtherEnds;
+	readonly #sizes: readonly SizeLife[];
+	readonly #facts: LifeFacts;
+	readonly #stopShare: number;
+
+	constructor(
+		station: Station,
+		facts: LifeFacts,
+		measured: readonly JudgedCharacteristic[],
+		asFitted: Readonly<Partial<Record<string, number>>>
+	) {
+		this.#facts = facts;
+		this.#stopShare = partType(station.type).lasts.stopShare;
+		this.ends = endsOf(station, facts);
+		const before = beforeOf(facts);
+		this.#sizes = station.characteristics.flatMap((sheet): SizeLife[] => {
+			const now = measured.find((one) => one.sheet.key === sheet.key);
+			const always = sheet.when === 'always';
+			const knowledge = always || now ? knowledgeOf(station, sheet, facts) : undefined;
+			if (!knowledge) return [];
+			const start = now?.startIsNominal === false ? asFitted[sheet.key]! : sheet.nominal;
+			const history = historyOf(sheet, start, before, facts, now);
+			const wear =
+				history.looks.length > 0
+					? new PartWear(knowledge, facts.pump, history)
+					: wearOfUnmeasured(knowledge, facts.pump, history);
+			const fresh = wearOfUnmeasured(knowledge, facts.pump, NEW);
+			const allowance = Math.abs((sheet.min ?? sheet.max!) - start);
+			const stopsAt = sheet.stopsAt === undefined ? undefined : Math.abs(sheet.stopsAt - start) / allowance;
+			const since = history.looks.length > 0 ? facts.dutyHours - history.looks.at(-1)!.hours : 0;
+			return [{ key: sheet.key, always, wear, fresh, since, ...(stopsAt ? { stopsAt } : {}) }];
+		});
+	}
+
+	/** The wear of one size, where it is known how such sizes wear. */
+	wearOf = (key: string): PartWear | undefined => this.#sizes.find((one) => one.key === key)?.wear;
+
+	/** Duty hours in so many hours to come. */
+	duty = (hours: number): number => hours * this.#facts.wearFactor;
+
+	/** The chance that something else ends it. */
+	other = (hours: number): Odds => oddsOfOtherEnd(this.ends, this.#facts.age, hours);
+	freshOther = (hours: number): Odds => oddsOfOtherEnd(this.ends, { kind: 'known', hours: 0 }, hours);
+
+	reused(hours: number): PartChances {
+		return this.#together(this.other(hours).probability, true, (size, limit) =>
+			size.wear.chance(this.duty(hours) + size.since, limit)
+		);
+	}
+	fresh(hours: number): PartChances {
+		return this.#together(this.freshOther(hours).probability, false, (size, limit) =>
+			size.fresh.chance(this.duty(hours), limit)
+		);
+	}
+
+	#together(other: number, suspected: boolean, chanceOf: (size: SizeLife, limit?: number) => number): PartChances {
+		let holds = 1;
+		let runs = 1;
+		let damaged = other;
+		for (const size of this.#sizes) {
+			if (!size.always && !suspected) continue;
+			const beyond = chanceOf(size);
+			if (!size.always) {
+				damaged = Math.max(damaged, beyond);
+				continue;
+			}
+			holds *= 1 - beyond;
+			runs *= 1 - (size.stopsAt ? chanceOf(size, size.stopsAt) : this.#stopShare * beyond);
+		}
+		return { beyond: 1 - holds * (1 - damaged), stop: 1 - runs * (1 - this.#stopShare * damaged) };
+	}
+}
+
+// What may lie before the record of the part: nothing where its fitting is known, else the ages that the record allows, in
+// duty hours as the duty is now.
+function beforeOf({ age, wearFactor }: LifeFacts): WearHistory['before'] {
+	if (age.kind === 'known') return NEW.before;
+	return ageNodes(age).map(({ hours, weight }) => ({ hours: (hours - age.seenFor) * wearFactor, weight }));
+}
+
+function historyOf(
+	sheet: SheetCharacteristic,
+	start: number,
+	before: WearHistory['before'],
+	{ dutyHours, earlier }: LifeFacts,
+	now: JudgedCharacteristic | undefined
+): WearHistory {
+	const limit = sheet.min ?? sheet.max!;
+	const allowance = Math.abs(limit - start);
+	const looks = earlier
+		.filter((look) => look.characteristic === sheet.key && look.hoursAgo < dutyHours)
+		.map((look) => ({
+			hours: dutyHours - look.hoursAgo,
+			worn: ((look.value - start) * Math.sign(limit - start)) / allowance,
+			u: look.u / allowance
+		}))
+		.sort((a, b) => a.hours - b.hours);
+	if (now) looks.push({ hours: dutyHours, worn: now.wear.share, u: now.estimate!.u / allowance });
+	if (looks.length === 0)
+		return { before: before.map(({ hours, weight }) => ({ hours: hours + dutyHours, weight })), looks };
+	return { before, looks };
+}

@@ -1,0 +1,279 @@
+import { requireThat } from '../number';
+import type { LogRate, WearKnowledge } from './partWear';
+import { COARSE_STEP, rateDensity, rateGrid, type RateGrid } from './rateGrid';
+import { followWear, type WearHistory } from './wearLooks';
+import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
+
+/** One kind of size on record: its prior, and by pump the histories of its parts. */
+export interface KindOnRecord {
+	readonly key: string;
+	readonly prior: WearPrior;
+	readonly parts: readonly { readonly pump: string; readonly history: WearHistory }[];
+}
+
+/** What the fleet says of wear: every kind, every pump's own factor, and every duty class's correction of the sheet. */
+export interface FleetWear {
+	readonly kinds: Readonly<Record<string, WearKnowledge>>;
+	readonly pumps: Readonly<Record<string, LogRate>>;
+	readonly classes: Readonly<Record<string, LogRate>>;
+	/** False where the passing of messages did not settle; what is given is then its last state, and said to be so. */
+	readonly settled: boolean;
+}
+
+const HALF = 12; // factors from e^−1.8 to e^1.8
+const FACTORS = Array.from({ length: 2 * HALF + 1 }, (_, j) => (j - HALF) * COARSE_STEP);
+// How pumps of one duty class differ: mostly by a fifth, some by much more.
+const PUMP_BELLS = [
+	{ weight: 0.75, sd: 0.2 },
+	{ weight: 0.25, sd: 0.6 }
+] as const;
+const CLASS_SD = 0.25; // how far a class's own factor may lie from the sheet's
+const MOST_SWEEPS = 12;
+const SETTLED = 5e-3; // largest move of a pump's factor in the last sweep
+const TINY = 1e-30;
+const FORGOTTEN = 35; // logarithms below the best shape, from which one is passed on no more
+
+const normal = (x: number, sd: number): number => Math.exp(-((x / sd) ** 2) / 2) / sd;
+const amongPumps = (d: number): number => PUMP_BELLS.reduce((sum, { weight, sd }) => sum + weight * normal(d, sd), 0);
+
+/** What is believed of a pump's factor before it is on record, its class's correction known as given. */
+export const unknownPump = ({ mean, sd }: LogRate): LogRate => ({
+	mean,
+	sd: Math.hypot(sd, Math.sqrt(PUMP_BELLS.reduce((sum, bell) => sum + bell.weight * bell.sd ** 2, 0)))
+});
+export const unknownClass: LogRate = { mean: 0, sd: CLASS_SD };
+
+/**
+ * How every kind of a model wears and how hard every pump is on its parts, from all looks together.
+ *
+ * The log rate of a part is its kind's + its pump's + its own. Kinds and pumps share their parts, so their posteriors are
+ * found by passing messages between them (belief propagation on grids); a pump's own record so moves the forecast of all its
+ * parts, and a class of duty with few pumps leans on the others.
+ * Shape: pumps name their class; histories as in `followWear`. Hours are duty hours.
+ * Errors: PreconditionError from `followWear`, or for a pump without a class.
+ * Source: F. Kschischang, B. Frey, H.-A. Loeliger, IEEE Trans. Inf. Theory 47 (2001) 498–519 (sum–product algorithm).
+ */
+export function fitFleetWear(kinds: readonly KindOnRecord[], classOf: ReadonlyMap<string, string>): FleetWear {
+	for (const { key, parts } of kinds)
+		for (const { pump } of parts)
+			requireThat(classOf.has(pump), 'fitFleetWear', 'pump', pump, `a duty class (kind ${key})`);
+	const pumps = new Map([...classOf].map(([id, duty]) => [id, new PumpBelief(duty)]));
+	const beliefs = kinds.map((kind) => new KindBelief(kind));
+	const classes = new Map([...new Set(classOf.values())].map((duty) => [duty, new ClassBelief()]));
+	let settled = beliefs.every(({ factors }) => factors.length === 0);
+	for (let sweep = 0; sweep < MOST_SWEEPS && !settled; sweep++) {
+		const before = [...pumps.values()].map((pump) => pump.rate().mean);
+		for (const kind of beliefs) for (const factor of kind.factors) kind.exchange(factor, pumps.get(factor.pump)!);
+		for (const pump of pumps.values()) classes.get(pump.duty)!.exchange(pump);
+		const moved = [...pumps.values()].map((pump, i) => Math.abs(pump.rate().mean - before[i]));
+		settled = sweep > 0 && Math.max(...moved) < SETTLED;
+	}
+	return {
+		kinds: Object.fromEntries(beliefs.map((kind) => [kind.key, kind.knowledge()])),
+		pumps: Object.fromEntries([...pumps].map(([id, pump]) => [id, pump.rate()])),
+		classes: Object.fromEntries([...classes].map(([duty, belief]) => [duty, belief.rate()])),
+		settled
+	};
+}
+
+// A distribution over the factors, as logarithms that need not be normalised.
+function momentsOf(log: Float64Array): LogRate {
+	const weights = exponentials(log);
+	const mean = weights.reduce((sum, w, j) => sum + w * FACTORS[j], 0);
+	const square = weights.reduce((sum, w, j) => sum + w * (FACTORS[j] - mean) ** 2, 0);
+	return { mean, sd: Math.sqrt(square) };
+}
+
+/** exp of the logarithms, scaled to sum to 1. */
+export function exponentials(log: Float64Array): Float64Array {
+	let largest = -Infinity;
+	for (const value of log) if (value > largest) largest = value;
+	let total = 0;
+	const weights = log.map((value) => {
+		const weight = Math.exp(value - largest);
+		total += weight;
+		return weight;
+	});
+	return weights.map((weight) => weight / total);
+}
+
+const logs = (values: Float64Array): Float64Array => values.map((value) => Math.log(Math.max(value, TINY)));
+
+class PumpBelief {
+	/** ln of what its class says, and of all that its parts say. */
+	fromClass: Float64Array = Float64Array.from(FACTORS, (d) => Math.log(amongPumps(d)));
+	readonly fromParts = new Float64Array(FACTORS.length);
+
+	constructor(readonly duty: string) {}
+
+	log(): Float64Array {
+		return this.fromClass.map((value, j) => value + this.fromParts[j]);
+	}
+	rate(): LogRate {
+		return momentsOf(this.log());
+	}
+}
+
+class ClassBelief {
+	readonly #fromPumps = new Map<PumpBelief, Float64Array>();
+
+	#log(without?: PumpBelief): Float64Array {
+		const log = Float64Array.from(FACTORS, (d) => Math.log(normal(d, CLASS_SD)));
+		for (const [pump, message] of this.#fromPumps)
+			if (pump !== without) for (let j = 0; j < log.length; j++) log[j] += message[j];
+		return log;
+	}
+
+	exchange(pump: PumpBelief): void {
+		const parts = exponentials(pump.fromParts);
+		this.#fromPumps.set(pump, logs(spread(parts)));
+		pump.fromClass = logs(spread(exponentials(this.#log(pump))));
+	}
+
+	rate(): LogRate {
+		return momentsOf(this.#log());
+	}
+}
+
+// From a class to a pump of it, or back: the difference between them is that among pumps.
+function spread(weights: Float64Array): Float64Array {
+	return Float64Array.from(FACTORS, (to) =>
+		weights.reduce((sum, weight, j) => sum + weight * amongPumps(to - FACTORS[j]), 0)
+	);
+}
+
+/** What one pump's parts of one kind say: evidence by scatter and by log rate of kind and pump together. */
+interface Factor {
+	readonly pump: string;
+	/** By shape, then by index of the kind's grid; the largest is 1. */
+	readonly evidence: readonly Float32Array[];
+	toKind: Float32Array[];
+	toPump: Float64Array;
+	/** True once it has been passed on. */
+	heard: boolean;
+}
+
+class KindBelief {
+	readonly key: string;
+	readonly factors: readonly Factor[];
+	readonly #prior: WearPrior;
+	readonly #grid: RateGrid;
+	/** ln of the belief, by shape and index. */
+	readonly #log: readonly Float64Array[];
+	readonly #parts: number;
+
+	constructor({ key, prior, parts }: KindOnRecord) {
+		this.key = key;
+		this.#prior = prior;
+		this.#parts = parts.length;
+		this.#grid = rateGrid(prior);
+		const { size, step, middle } = this.#grid;
+		const open = openRate(prior);
+		this.#log = wearShapes(prior).map(({ weight }) =>
+			Float64Array.from({ length: size }, (_, i) => Math.log(weight) - (((i - middle) * step) / open) ** 2 / 2)
+		);
+		this.factors = factorsOf(parts, prior, this.#grid);
+	}
+
+	/** Passes what this pump's parts say on to kind and pump, each without what it said itself. */
+	exchange(factor: Factor, pump: PumpBelief): void {
+		const { size, step } = this.#grid;
+		const finer = Math.round(COARSE_STEP / step);
+		const largest = Math.max(...this.#log.map((log) => Math.max(...log)));
+		const toPump = new Float64Array(FACTORS.length);
+		const rest = exponentials(pump.log().map((value, j) => value - factor.toPump[j]));
+		for (const [s, log] of this.#log.entries()) {
+			if (factor.heard && Math.max(...log) < largest - FORGOTTEN) continue;
+			const evidence = factor.evidence[s];
+			const message = new Float32Array(size);
+			for (let i = 0; i < size; i++) {
+				const cavity = Math.exp(log[i] - factor.toKind[s][i] - largest);
+				let heard = 0;
+				for (let j = 0; j < FACTORS.length; j++) {
+					const at = i + (j - HALF) * finer;
+					const value = evidence[at < 0 ? 0 : at >= size ? size - 1 : at];
+					toPump[j] += cavity * value;
+					heard += rest[j] * value;
+				}
+				message[i] = Math.log(Math.max(heard, TINY));
+				log[i] += message[i] - factor.toKind[s][i];
+			}
+			factor.toKind[s] = message;
+		}
+		factor.heard = true;
+		const told = logs(toPump);
+		for (let j = 0; j < told.length; j++) pump.fromParts[j] += told[j] - factor.toPump[j];
+		factor.toPump = told;
+	}
+
+	knowledge(): WearKnowledge {
+		const { step, middle } = this.#grid;
+		const all = exponentials(Float64Array.from(this.#log.flatMap((log) => [...log])));
+		const { size } = this.#grid;
+		const shapes = this.#log.map((_, s) => {
+			const here = all.subarray(s * size, (s + 1) * size);
+			const weight = here.reduce((sum, w) => sum + w, 0);
+			if (!(weight > 0)) return { weight: 0, mean: 0, sd: step };
+			const mean = here.reduce((sum, w, i) => sum + w * (i - middle) * step, 0) / weight;
+			const variance = here.reduce((sum, w, i) => sum + w * ((i - middle) * step - mean) ** 2, 0) / weight;
+			return { weight, mean, sd: Math.sqrt(variance) };
+		});
+		return { prior: this.#prior, shapes, parts: this.#parts, lives: livesWorth(this.#prior, shapes) };
+	}
+}
+
+// How many lives would narrow the prior's rate as far as the record has.
+function livesWorth(prior: WearPrior, shapes: readonly (LogRate & { weight: number })[]): number {
+	const mean = shapes.reduce((sum, one) => sum + one.weight * one.mean, 0);
+	const variance = shapes.reduce((sum, one) => sum + one.weight * (one.sd ** 2 + (one.mean - mean) ** 2), 0);
+	return Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1));
+}
+
+function factorsOf(parts: KindOnRecord['parts'], prior: WearPrior, grid: RateGrid): Factor[] {
+	const byPump = new Map<string, Float64Array[]>();
+	const kernels = wearShapes(prior).map(({ between }) => kernelOf(grid, between));
+	for (const { pump, history } of parts) {
+		if (history.looks.length === 0) continue;
+		const sums = byPump.get(pump) ?? kernels.map(() => new Float64Array(grid.size));
+		byPump.set(pump, sums);
+		for (const [path, evidence] of evidenceOf(history, prior, grid).entries())
+			for (let b = 0; b < BETWEENS; b++) addLog(sums[path * BETWEENS + b], evidence, kernels[path * BETWEENS + b]);
+	}
+	return [...byPump].map(([pump, sums]) => {
+		const largest = Math.max(...sums.map((one) => Math.max(...one)));
+		return {
+			pump,
+			evidence: sums.map((one) => Float32Array.from(one, (log) => Math.max(TINY, Math.exp(log - largest)))),
+			toKind: sums.map((one) => new Float32Array(one.length)),
+			toPump: new Float64Array(FACTORS.length),
+			heard: false
+		};
+	});
+}
+
+// Evidence of one part by path and rate; the largest is 1.
+function evidenceOf(history: WearHistory, prior: WearPrior, grid: RateGrid): Float64Array[] {
+	const tracks = paths(prior).map((path) => followWear(history, path, grid));
+	const largest = Math.max(...tracks.flat().map(({ logEvidence }) => Math.max(...logEvidence)));
+	return tracks.map((ages) =>
+		Float64Array.from({ length: grid.size }, (_, i) =>
+			ages.reduce((sum, { weight, logEvidence }) => sum + weight * Math.exp(logEvidence[i] - largest), 0)
+		)
+	);
+}
+
+// The density of a part's rate about its kind's, at every whole number of steps between them.
+function kernelOf(grid: RateGrid, between: number): Float64Array {
+	const wide = { ...grid, size: 2 * grid.size - 1, middle: grid.size - 1 };
+	return rateDensity(wide, 0, 0, between);
+}
+
+// Adds ln Σ_ρ density(ρ − m)·evidence(ρ) at every place m of the kind's rate.
+function addLog(sums: Float64Array, evidence: Float64Array, kernel: Float64Array): void {
+	const size = sums.length;
+	for (let m = 0; m < size; m++) {
+		let sum = 0;
+		for (let i = 0; i < size; i++) sum += kernel[i - m + size - 1] * evidence[i];
+		sums[m] += Math.log(Math.max(sum, TINY));
+	}
+}

@@ -1,0 +1,252 @@
+import { requireThat } from '../number';
+import { partType } from '../part';
+import type { Station } from '../record';
+import { ageNodes, type Age, type AgeNode } from './age';
+import { exponentials } from './fleetWear';
+import { spreadOf, type Odds } from './partWear';
+
+/** What is believed of the ends of such parts, besides measured wear, before the record speaks. Scale in hours. */
+export interface LifePrior {
+	readonly scaleHours: number;
+	readonly shape: number;
+	/** How firmly it is believed, in ended lives. */
+	readonly worth: number;
+	readonly from: 'sheet' | 'partType';
+}
+
+const DEFAULT_WORTH = 2;
+
+/** The prior of a station: its sheet's, else its part type's own default. */
+export const lifePriorOf = ({ type, lifePrior }: Pick<Station, 'type' | 'lifePrior'>): LifePrior =>
+	lifePrior
+		? { ...lifePrior, from: 'sheet' }
+		: { ...partType(type).lasts.otherEnds, worth: DEFAULT_WORTH, from: 'partType' };
+
+/**
+ * How one part's life stood against all ends but its measured wear. Hours from the beginning of the record of it, which its
+ * age nodes lay before: it held for `held` hours at its last look, and where it ended, it did so by `endedBy`. Lives ended by
+ * wear, renewed while good or still running hold to their last look, no more.
+ */
+export interface OtherLife {
+	readonly before: readonly AgeNode[];
+	readonly held: number;
+	readonly endedBy?: number;
+}
+
+/** What else ends lives at one station: Weibull distributions with their probabilities, prior and record together. */
+export interface OtherEnds {
+	readonly prior: LifePrior;
+	readonly nodes: readonly { readonly scale: number; readonly shape: number; readonly weight: number }[];
+	/** Ends and lives on record here. */
+	readonly events: number;
+	readonly lives: number;
+}
+
+/** Lives on record at one station. */
+export interface EndsOnRecord {
+	readonly station: string;
+	readonly type: string;
+	readonly prior: LifePrior;
+	readonly lives: readonly OtherLife[];
+}
+
+const STEP = 0.15; // of ln scale
+const HALF = 26; // scales from e^−3.9 to e^3.9 of the prior's
+const OFFSETS = Array.from({ length: 2 * HALF + 1 }, (_, i) => (i - HALF) * STEP);
+const WIDEST_SHAPE = 0.35; // spread of ln shape, however little the prior is worth
+const SHAPES = [
+	{ z: -2.857, weight: 0.01126 },
+	{ z: -1.3556, weight: 0.22208 },
+	{ z: 0, weight: 0.53333 },
+	{ z: 1.3556, weight: 0.22208 },
+	{ z: 2.857, weight: 0.01126 }
+] as const; // Gauss–Hermite, five points
+// Of what a station's scale leaves open, the shares that it has in common with the shop and with its part type.
+const SHARED = { shop: 0.25, type: 0.25 } as const;
+const FORGOTTEN = 1e-4;
+
+// As many ended lives would leave them open: √6/π of ln shape and 1/shape of ln scale, over √worth (Meeker & Escobar 1998, 7.4).
+const shapeAt = ({ shape, worth }: LifePrior, z: number): number =>
+	shape * Math.exp(z * Math.min(WIDEST_SHAPE, Math.sqrt(6) / Math.PI / Math.sqrt(worth)));
+const openScale = ({ shape, worth }: LifePrior): number => 1 / (shape * Math.sqrt(worth));
+
+/**
+ * Ends other than measured wear at every station of a model, prior and record integrated.
+ *
+ * The log scale of a station is its prior's + the shop's + its part type's + its own; the shape has the prior's spread. Finds at
+ * a strip-down lie between two looks; running lives are held to their last look. Everything is summed over a grid, so a
+ * record that leaves shape or scale open (every end at one interval, one look a life) stays near the prior by itself.
+ * Shape: one entry a station. Errors: PreconditionError for an end before its part held, or hours below 0.
+ * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), 2.4 and 14 (interval-censored, Bayesian);
+ * A. Gelman et al., Bayesian Data Analysis (2013), ch. 5 (exchangeable groups).
+ */
+export function fitOtherEnds(stations: readonly EndsOnRecord[]): Readonly<Record<string, OtherEnds>> {
+	const evidence = stations.map(evidenceOf);
+	const own = stations.map(({ prior }) => widths(prior));
+	const types = [...new Set(stations.map(({ type }) => type))];
+	const members = new Map(types.map((type) => [type, stations.flatMap((one, i) => (one.type === type ? [i] : []))]));
+	// Upwards: what each station says of its type, and each type of the shop; downwards without what it said itself.
+	const toType = evidence.map(({ byScale }, i) => logOf(blurred(exponentials(byScale), own[i].own)));
+	const widest = (type: string) => Math.max(...members.get(type)!.map((i) => own[i].type));
+	const shopWidth = Math.max(0.05, ...own.map(({ shop }) => shop));
+	const ofType = new Map(types.map((type) => [type, sumOf(members.get(type)!.map((i) => toType[i]))]));
+	const toShop = new Map(types.map((type) => [type, logOf(blurred(exponentials(ofType.get(type)!), widest(type)))]));
+	const shop = OFFSETS.map((x) => -((x / shopWidth) ** 2) / 2);
+	return Object.fromEntries(
+		stations.map(({ station, type, prior, lives }, i) => {
+			const fromShop = sumOf([shop, ...types.filter((one) => one !== type).map((one) => toShop.get(one)!)]);
+			const forType = sumOf([
+				logOf(blurred(exponentials(Float64Array.from(fromShop)), widest(type))),
+				...members.get(type)!.flatMap((j) => (j === i ? [] : [toType[j]]))
+			]);
+			const before = blurred(exponentials(forType), own[i].own);
+			return [station, posterior(prior, before, evidence[i].byShape, lives)];
+		})
+	);
+}
+
+/** What is believed where no life is on record. */
+export const endsBefore = (prior: LifePrior): OtherEnds => {
+	const sd = openScale(prior);
+	const before = exponentials(Float64Array.from(OFFSETS, (x) => -((x / sd) ** 2) / 2));
+	return posterior(
+		prior,
+		before,
+		SHAPES.map(() => new Float64Array(OFFSETS.length)),
+		[]
+	);
+};
+
+function widths(prior: LifePrior) {
+	const sd = openScale(prior);
+	return {
+		shop: sd * Math.sqrt(SHARED.shop),
+		type: sd * Math.sqrt(SHARED.type),
+		own: sd * Math.sqrt(1 - SHARED.shop - SHARED.type)
+	};
+}
+
+function sumOf(all: readonly (Float64Array | number[])[]): Float64Array {
+	const sum = new Float64Array(OFFSETS.length);
+	for (const one of all) for (let i = 0; i < sum.length; i++) sum[i] += one[i];
+	return sum;
+}
+const logOf = (values: Float64Array): Float64Array => values.map((value) => Math.log(Math.max(value, 1e-30)));
+
+// A distribution over offsets, blurred by a normal one; weights sum to 1.
+function blurred(weights: Float64Array, sd: number): Float64Array {
+	const width = Math.max(sd, STEP / 3);
+	const out = new Float64Array(weights.length);
+	for (let to = 0; to < out.length; to++)
+		for (let from = 0; from < out.length; from++)
+			out[to] += weights[from] * Math.exp(-((((to - from) * STEP) / width) ** 2) / 2);
+	const total = out.reduce((sum, value) => sum + value, 0);
+	return out.map((value) => value / total);
+}
+
+// ln P(record | scale, shape), by shape and offset; and over the shapes.
+function evidenceOf({ prior, lives }: EndsOnRecord): { byShape: Float64Array[]; byScale: Float64Array } {
+	for (const life of lives) requireLife(life);
+	const byShape = SHAPES.map(({ z }) => {
+		const shape = shapeAt(prior, z);
+		return Float64Array.from(OFFSETS, (x) => {
+			const logScale = Math.log(prior.scaleHours) + x;
+			return lives.reduce((sum, life) => sum + logLikelihood(life, logScale, shape), 0);
+		});
+	});
+	const byScale = Float64Array.from(OFFSETS, (_, i) => {
+		const largest = Math.max(...byShape.map((one) => one[i]));
+		return (
+			largest + Math.log(SHAPES.reduce((sum, { weight }, s) => sum + weight * Math.exp(byShape[s][i] - largest), 0))
+		);
+	});
+	return { byShape, byScale };
+}
+
+function requireLife({ held, endedBy, before }: OtherLife): void {
+	requireThat(before.length > 0, 'fitOtherEnds', 'before', 'empty', 'at least one possible age');
+	requireThat(held >= 0 && Number.isFinite(held), 'fitOtherEnds', 'held', held, 'at least 0');
+	if (endedBy === undefined) return;
+	const oldest = Math.max(...before.map(({ hours }) => hours));
+	requireThat(
+		Number.isFinite(endedBy) && endedBy >= held && oldest + endedBy > 0,
+		'fitOtherEnds',
+		'endedBy',
+		endedBy,
+		`at least ${held}`
+	);
+}
+
+const LEAST_HOURS = 1;
+const cumulative = (hours: number, logScale: number, shape: number): number =>
+	hours <= 0 ? 0 : Math.exp(shape * (Math.log(hours) - logScale));
+
+// A part of unknown age that was damaged at the first sight of it ended some time before: its whole age stands open.
+function logLikelihood({ before, held, endedBy }: OtherLife, logScale: number, shape: number): number {
+	let sum = 0;
+	for (const { hours, weight } of before) {
+		const from = endedBy !== undefined && held === endedBy ? 0 : hours + held;
+		const survived = cumulative(from, logScale, shape);
+		if (endedBy === undefined) sum += weight * Math.exp(-survived);
+		else {
+			const ended = cumulative(Math.max(LEAST_HOURS, hours + endedBy), logScale, shape);
+			sum += weight * Math.exp(-survived) * -Math.expm1(survived - ended);
+		}
+	}
+	return Math.log(Math.max(sum, 1e-300));
+}
+
+function posterior(
+	prior: LifePrior,
+	before: Float64Array,
+	byShape: readonly Float64Array[],
+	lives: readonly OtherLife[]
+): OtherEnds {
+	const log = Float64Array.from(
+		SHAPES.flatMap(({ weight }, s) =>
+			OFFSETS.map((_, i) => Math.log(weight * Math.max(before[i], 1e-30)) + byShape[s][i])
+		)
+	);
+	const weights = exponentials(log);
+	const kept = SHAPES.flatMap(({ z }, s) =>
+		OFFSETS.map((x, i) => ({
+			scale: prior.scaleHours * Math.exp(x),
+			shape: shapeAt(prior, z),
+			weight: weights[s * OFFSETS.length + i]
+		}))
+	).filter(({ weight }) => weight > FORGOTTEN);
+	const total = kept.reduce((sum, { weight }) => sum + weight, 0);
+	return {
+		prior,
+		nodes: kept.map((node) => ({ ...node, weight: node.weight / total })),
+		events: lives.filter(({ endedBy }) => endedBy !== undefined).length,
+		lives: lives.length
+	};
+}
+
+/**
+ * The chance that something other than measured wear ends a part within more hours, given that it has held so far: over prior
+ * and record, and over the ages that the record allows where the age is not known.
+ * Units: hours. Errors: PreconditionError for hours below 0 or not finite.
+ */
+export function oddsOfOtherEnd({ nodes }: OtherEnds, age: Age, further: number): Odds {
+	requireThat(further >= 0 && Number.isFinite(further), 'oddsOfOtherEnd', 'further', further, 'at least 0');
+	const ages = ageNodes(age);
+	const points = nodes.map(({ scale, shape, weight }) => {
+		const logScale = Math.log(scale);
+		let alive = 0;
+		let ends = 0;
+		for (const node of ages) {
+			const now = cumulative(node.hours, logScale, shape);
+			const then = cumulative(node.hours + further, logScale, shape);
+			const here = node.weight * Math.exp(-now);
+			alive += here;
+			ends += here * -Math.expm1(now - then);
+		}
+		return alive > 0 ? { chance: ends / alive, weight: weight * alive } : { chance: 1, weight: 0 };
+	});
+	const total = points.reduce((sum, { weight }) => sum + weight, 0);
+	if (!(total > 0)) return { probability: 1, low: 1, high: 1 };
+	const probability = points.reduce((sum, { chance, weight }) => sum + chance * weight, 0) / total;
+	return { probability: Math.min(1, probability), ...spreadOf(points) };
+}

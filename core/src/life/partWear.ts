@@ -1,0 +1,289 @@
+import { normalQuantile, requireThat } from '../number';
+import { GammaTable } from './gammaTable';
+import { rateDensity, rateGrid, type RateGrid } from './rateGrid';
+import { followWear, lookNodes, weigh, type Track, type WearHistory } from './wearLooks';
+import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
+
+/** A logarithm of a rate, known as a normal distribution. */
+export interface LogRate {
+	readonly mean: number;
+	readonly sd: number;
+}
+
+/** What is known of how one kind wears: its prior, and what the record has made of it. */
+export interface WearKnowledge {
+	readonly prior: WearPrior;
+	/** For each of `wearShapes(prior)`: its posterior weight, and the kind's log rate against the prior's. */
+	readonly shapes: readonly (LogRate & { readonly weight: number })[];
+	/** Parts whose looks are in it, and what they are worth beside the prior, in lives. */
+	readonly parts: number;
+	readonly lives: number;
+}
+
+/** Knowledge before anything is on record: the prior alone. */
+export function priorKnowledge(prior: WearPrior): WearKnowledge {
+	const sd = openRate(prior);
+	return { prior, shapes: wearShapes(prior).map(({ weight }) => ({ weight, mean: 0, sd })), parts: 0, lives: 0 };
+}
+
+/** A probability with the interval that the open parameters leave it, 5 to 95 %. */
+export interface Odds {
+	readonly probability: number;
+	readonly low: number;
+	readonly high: number;
+}
+
+const IGNORED = 1e-5; // of the largest weight: such a cell moves no chance by more
+const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
+const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
+
+/**
+ * The wear of one part, known through its kind, its pump and its own looks: what it will be after more hours.
+ *
+ * Its rate, the scatter between and within parts, and how wear bends are all integrated over; nothing is plugged in.
+ * Hours are duty hours (see `dutyHours`), counted from the last look, or from now where there is none.
+ */
+export class PartWear {
+	readonly knowledge: WearKnowledge;
+	readonly #factor: LogRate;
+	readonly #history: WearHistory;
+	readonly #grid: RateGrid;
+	readonly #paths: ReturnType<typeof paths>;
+	readonly #tracks: readonly (readonly Track[])[];
+	/** By path: evidence of the looks over rates, scaled by the largest; by path and age its own. */
+	readonly #evidence: Float64Array[];
+	readonly #ofTrack: Float64Array[][];
+	/** By path: posterior weight of each rate. */
+	readonly #posterior: Float64Array[];
+
+	/** Errors: PreconditionError from `followWear`. The history of a new part is `{ before: [{ hours: 0, weight: 1 }], looks: [] }`. */
+	constructor(knowledge: WearKnowledge, factor: LogRate, history: WearHistory) {
+		this.knowledge = knowledge;
+		this.#factor = factor;
+		this.#history = history;
+		this.#grid = rateGrid(knowledge.prior);
+		this.#paths = paths(knowledge.prior);
+		this.#tracks = this.#paths.map((path) => followWear(history, path, this.#grid));
+		const largest = Math.max(...this.#tracks.flat().map(({ logEvidence }) => Math.max(...logEvidence)));
+		this.#ofTrack = this.#tracks.map((tracks) =>
+			tracks.map(({ weight, logEvidence }) => logEvidence.map((log) => weight * Math.exp(log - largest)))
+		);
+		this.#evidence = this.#ofTrack.map((ages) => ages[0].map((_, i) => ages.reduce((sum, one) => sum + one[i], 0)));
+		this.#posterior = this.#weighRates();
+	}
+
+	#weighRates(): Float64Array[] {
+		const { size } = this.#grid;
+		const posterior = this.#evidence.map((evidence, path) => {
+			const density = new Float64Array(size);
+			for (let b = 0; b < BETWEENS; b++) {
+				const { weight, mean, sd } = this.knowledge.shapes[path * BETWEENS + b];
+				if (weight < IGNORED) continue;
+				const prior = rateDensity(
+					this.#grid,
+					mean + this.#factor.mean,
+					Math.hypot(sd, this.#factor.sd),
+					this.#between(path, b)
+				);
+				for (let i = 0; i < size; i++) density[i] += weight * prior[i] * evidence[i];
+			}
+			return density;
+		});
+		const total = posterior.reduce((sum, one) => sum + one.reduce((a, b) => a + b, 0), 0);
+		return posterior.map((one) => one.map((value) => value / total));
+	}
+
+	#between(path: number, b: number): number {
+		return wearShapesOf(this.knowledge.prior)[path * BETWEENS + b].between;
+	}
+
+	/**
+	 * P(wear beyond a limit after more hours), what is beyond already included. `limit` is a share of the allowance: 1 the
+	 * discard limit. Errors: PreconditionError for hours below 0 or not finite, or a limit not above 0.
+	 */
+	chance(hours: number, limit = 1): number {
+		const chances = this.#chances(hours, limit);
+		let sum = 0;
+		for (const [path, posterior] of this.#posterior.entries())
+			for (let i = 0; i < posterior.length; i++) if (posterior[i] > 0) sum += posterior[i] * chances[path][i];
+		return Math.min(1, Math.max(0, sum));
+	}
+
+	/** The chance with what the open rate of its kind and pump and the open scatter leave of it. */
+	odds(hours: number, limit = 1): Odds {
+		const chances = this.#chances(hours, limit);
+		const points: { chance: number; weight: number }[] = [];
+		for (const [path, evidence] of this.#evidence.entries())
+			for (let b = 0; b < BETWEENS; b++) {
+				const { weight, mean, sd } = this.knowledge.shapes[path * BETWEENS + b];
+				if (weight < IGNORED) continue;
+				const open = Math.hypot(sd, this.#factor.sd);
+				for (const [q, quantile] of QUANTILES.entries()) {
+					const at = mean + this.#factor.mean + open * normalQuantile(quantile);
+					const density = rateDensity(this.#grid, at, 0, this.#between(path, b));
+					let all = 0;
+					let beyond = 0;
+					for (let i = 0; i < density.length; i++) {
+						const here = density[i] * evidence[i];
+						all += here;
+						beyond += here * chances[path][i];
+					}
+					if (all > 0) points.push({ chance: beyond / all, weight: weight * QUANTILE_WEIGHTS[q] * all });
+				}
+			}
+		return { probability: this.chance(hours, limit), ...spreadOf(points) };
+	}
+
+	/** Mean wear after more hours and its standard deviation, as shares of the allowance; and its own mean rate in 1000 h. */
+	expected(hours: number): { readonly worn: number; readonly sd: number; readonly per1000h: number } {
+		const further = hours / 1000;
+		let mean = 0;
+		let square = 0;
+		let per1000h = 0;
+		for (const [path, posterior] of this.#posterior.entries()) {
+			const { shapePer1000h, exponent } = this.#paths[path];
+			for (let i = 0; i < posterior.length; i++) {
+				if (!(posterior[i] > IGNORED)) continue;
+				const rate = this.#grid.rates[i];
+				for (const [age, track] of this.#tracks[path].entries()) {
+					const share = (posterior[i] * this.#ofTrack[path][age][i]) / this.#evidence[path][i];
+					if (!(share > 0)) continue;
+					const now = this.#stateNow(path, track, i);
+					const ahead = now.mean + rate * further;
+					const spread = (now.variance + (rate ** 2 * further) / shapePer1000h) / ahead ** 2;
+					const worn = ahead ** exponent;
+					mean += share * worn;
+					square += share * worn ** 2 * (1 + exponent ** 2 * spread);
+					per1000h += share * rate * exponent * Math.max(ahead, 1e-9) ** (exponent - 1);
+				}
+			}
+		}
+		return { worn: mean, sd: Math.sqrt(Math.max(0, square - mean ** 2)), per1000h };
+	}
+
+	/** How fast it has worn against its kind in its pump, as its looks make it: the mean ratio, and P(at least this much faster). */
+	faster(times: number): { readonly ratio: number; readonly probability: number } {
+		const { step, middle } = this.#grid;
+		let ratio = 0;
+		let probability = 0;
+		for (const [path, posterior] of this.#posterior.entries()) {
+			const shapes = this.knowledge.shapes.slice(path * BETWEENS, (path + 1) * BETWEENS);
+			const total = shapes.reduce((sum, { weight }) => sum + weight, 0);
+			if (!(total > 0)) continue;
+			const kind = shapes.reduce((sum, { weight, mean }) => sum + weight * mean, 0) / total + this.#factor.mean;
+			for (let i = 0; i < posterior.length; i++) {
+				const log = (i - middle) * step - kind;
+				ratio += posterior[i] * Math.exp(log);
+				if (log >= Math.log(times)) probability += posterior[i];
+			}
+		}
+		return { ratio, probability };
+	}
+
+	readonly #nodesAt = new Map<string, ReturnType<typeof lookNodes>>();
+	#nodes(path: number, splitAt?: number) {
+		const key = `${path}/${splitAt ?? ''}`;
+		let nodes = this.#nodesAt.get(key);
+		if (!nodes) {
+			const { shapePer1000h, exponent } = this.#paths[path];
+			const ran = Math.max(...this.#history.before.map((age) => age.hours)) + this.#history.looks.at(-1)!.hours;
+			nodes = lookNodes(this.#history.looks.at(-1)!, exponent, Math.max(1, (shapePer1000h * ran) / 1000), splitAt);
+			this.#nodesAt.set(key, nodes);
+		}
+		return nodes;
+	}
+
+	// Mean and variance of the steady process now, at one rate.
+	#stateNow(path: number, { shape, scale }: Track, i: number): { mean: number; variance: number } {
+		if (this.#history.looks.length === 0) {
+			const isNew = this.#history.before.every(({ hours }) => hours === 0);
+			return isNew ? { mean: 0, variance: 0 } : { mean: shape[i] * scale[i], variance: shape[i] * scale[i] ** 2 };
+		}
+		const nodes = this.#nodes(path);
+		const weights = new Float64Array(nodes.y.length + 1);
+		weigh(nodes, shape[i], scale[i], weights);
+		let mean = 0;
+		let square = 0;
+		for (let j = 0; j < nodes.y.length; j++) {
+			mean += weights[j] * nodes.y[j];
+			square += weights[j] * nodes.y[j] ** 2;
+		}
+		return { mean, variance: Math.max(0, square - mean ** 2) };
+	}
+
+	// By path and rate: the chance of passing the limit.
+	#chances(hours: number, limit: number): Float64Array[] {
+		requireThat(hours >= 0 && Number.isFinite(hours), 'PartWear.chance', 'hours', hours, 'at least 0');
+		requireThat(limit > 0 && Number.isFinite(limit), 'PartWear.chance', 'limit', limit, 'above 0');
+		const largest = Math.max(...this.#posterior.map((one) => Math.max(...one)));
+		return this.#paths.map((path, p) => {
+			const steady = limit ** (1 / path.exponent);
+			return this.#posterior[p].map((weight, i) =>
+				weight > IGNORED * largest ? this.#chanceAt(p, i, hours, steady) : 0
+			);
+		});
+	}
+
+	#chanceAt(path: number, i: number, hours: number, limit: number): number {
+		const { shapePer1000h } = this.#paths[path];
+		const unit = this.#grid.rates[i] / shapePer1000h;
+		let sum = 0;
+		let total = 0;
+		for (const [age, track] of this.#tracks[path].entries()) {
+			const weight = this.#ofTrack[path][age][i];
+			if (!(weight > 0)) continue;
+			total += weight;
+			if (this.#history.looks.length === 0) {
+				const ran = this.#history.before[age].hours + hours;
+				if (ran > 0) sum += weight * tableOf((shapePer1000h * ran) / 1000).upper(limit / unit);
+				continue;
+			}
+			const nodes = this.#nodes(path, limit);
+			const weights = new Float64Array(nodes.y.length + 1);
+			weigh(nodes, track.shape[i], track.scale[i], weights);
+			const table = hours > 0 ? tableOf((shapePer1000h * hours) / 1000) : undefined;
+			let beyond = table ? weights[nodes.y.length] * table.upper(limit / unit) : 0;
+			for (let j = 0; j < nodes.y.length; j++) {
+				if (nodes.y[j] >= limit) beyond += weights[j];
+				else if (table && weights[j] > 0) beyond += weights[j] * table.upper((limit - nodes.y[j]) / unit);
+			}
+			sum += weight * beyond;
+		}
+		return total > 0 ? sum / total : 0;
+	}
+}
+
+// Tables by shape: every part of a kind asks for the same ones.
+const tables = new Map<number, GammaTable>();
+const MOST_TABLES = 3000;
+function tableOf(shape: number): GammaTable {
+	let table = tables.get(shape);
+	if (!table) {
+		if (tables.size >= MOST_TABLES) tables.clear();
+		tables.set(shape, (table = new GammaTable(shape)));
+	}
+	return table;
+}
+
+const shapesKept = new WeakMap<WearPrior, ReturnType<typeof wearShapes>>();
+function wearShapesOf(prior: WearPrior): ReturnType<typeof wearShapes> {
+	let shapes = shapesKept.get(prior);
+	if (!shapes) shapesKept.set(prior, (shapes = wearShapes(prior)));
+	return shapes;
+}
+
+/** 5 and 95 % points of weighted chances. */
+export function spreadOf(points: readonly { readonly chance: number; readonly weight: number }[]): {
+	low: number;
+	high: number;
+} {
+	const sorted = [...points].sort((a, b) => a.chance - b.chance);
+	const total = sorted.reduce((sum, { weight }) => sum + weight, 0);
+	const at = (share: number) => {
+		let sum = 0;
+		for (const { chance, weight } of sorted)
+			if ((sum += weight) >= share * total) return Math.min(1, Math.max(0, chance));
+		return 0;
+	};
+	return { low: at(0.05), high: at(0.95) };
+}

@@ -1,0 +1,96 @@
+import { requireThat } from '../number';
+import { partType, type PartTypeKey } from '../part';
+import { discardLimit, type SheetCharacteristic } from '../record';
+
+/** What is believed of how one kind of part wears before the shop's own record speaks. */
+export interface WearPrior {
+	/** Hours in which a typical part (the median) wears from new to its discard limit. */
+	readonly hoursToLimit: number;
+	/** Scatter of the rate between parts (of its logarithm), and of one part's growth in 1000 h (standard deviation over mean). */
+	readonly between: number;
+	readonly within1000h: number;
+	/** How firmly it is believed, in lives. */
+	readonly worth: number;
+	readonly from: 'sheet' | 'partType';
+}
+
+/** What a sheet's prior is worth where it does not say, and what a part type's own default is worth. In lives. */
+export const SHEET_WORTH = 4;
+export const DEFAULT_WORTH = 1;
+const BETWEEN = 0.35;
+const WITHIN_A_LIFE = 0.3; // scatter of the wear of one part by the time it is worn out
+
+/**
+ * The prior of one size of a station: the sheet's, else its part type's own default.
+ * Undefined where the size has no discard limit or its type does not wear. Hours.
+ */
+export function wearPriorOf(type: PartTypeKey, sheet: SheetCharacteristic): WearPrior | undefined {
+	const limit = discardLimit(sheet);
+	if (!limit) return undefined;
+	const { wearPrior } = sheet;
+	if (wearPrior) {
+		const { per1000h, betweenParts, within1000h, worth = SHEET_WORTH } = wearPrior;
+		const hoursToLimit = (1000 * Math.abs(limit.value - sheet.nominal)) / per1000h;
+		return { hoursToLimit, between: betweenParts, within1000h, worth, from: 'sheet' };
+	}
+	const { hoursToLimit } = partType(type).lasts;
+	if (hoursToLimit === undefined) return undefined;
+	const within1000h = WITHIN_A_LIFE * Math.sqrt(hoursToLimit / 1000);
+	return { hoursToLimit, between: BETWEEN, within1000h, worth: DEFAULT_WORTH, from: 'partType' };
+}
+
+/** One combination of what the data leave open about a kind: scatter between and within parts, and how wear bends. */
+export interface WearShape {
+	/** Standard deviation of the logarithm of the rate between parts. */
+	readonly between: number;
+	/** Gamma shape for each 1000 h: large means steady wear, small means wear by jumps. */
+	readonly shapePer1000h: number;
+	/** Wear is the steady process to this power: above 1 it speeds up towards the limit, below 1 it runs in. */
+	readonly exponent: number;
+	readonly weight: number;
+}
+
+// Spread of the logarithm of either scatter about what the prior says; what is firmly believed is firm in this too.
+const scatterSpread = ({ worth }: WearPrior): number => Math.min(0.4, 0.8 / Math.sqrt(worth));
+const HERMITE = [
+	{ z: -Math.sqrt(3), weight: 1 / 6 },
+	{ z: 0, weight: 2 / 3 },
+	{ z: Math.sqrt(3), weight: 1 / 6 }
+] as const;
+/** How wear may bend, with prior odds: it runs in, is steady, or speeds up. */
+export const EXPONENTS = [
+	{ exponent: 0.75, weight: 0.15 },
+	{ exponent: 1, weight: 0.65 },
+	{ exponent: 1.5, weight: 0.2 }
+] as const;
+
+/** The scatter within parts and the bending that are considered, for a prior: every pair once. */
+export const paths = (prior: WearPrior): readonly Omit<WearShape, 'between'>[] =>
+	HERMITE.flatMap(({ z, weight }) =>
+		EXPONENTS.map((bend) => ({
+			shapePer1000h: 1 / (prior.within1000h * Math.exp(z * scatterSpread(prior))) ** 2,
+			exponent: bend.exponent,
+			weight: weight * bend.weight
+		}))
+	);
+
+/** All combinations, path by path and within each by scatter between parts. Weights together 1. */
+export const wearShapes = (prior: WearPrior): readonly WearShape[] =>
+	paths(prior).flatMap((path) =>
+		HERMITE.map(({ z, weight }) => ({
+			...path,
+			between: prior.between * Math.exp(z * scatterSpread(prior)),
+			weight: path.weight * weight
+		}))
+	);
+/** How many scatters between parts belong to each path. */
+export const BETWEENS = HERMITE.length;
+
+/**
+ * Standard deviation of the logarithm of a kind's typical rate, as its prior leaves it open: the scatter of one whole life
+ * over √worth.
+ */
+export function openRate({ between, within1000h, hoursToLimit, worth }: WearPrior): number {
+	requireThat(worth > 0, 'openRate', 'worth', worth, 'above 0');
+	return Math.sqrt((between ** 2 + (within1000h ** 2 * 1000) / hoursToLimit) / worth);
+}

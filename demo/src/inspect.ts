@@ -35,6 +35,8 @@ export interface Rebuild {
 	}[];
 	readonly population: Population;
 	readonly gauges: readonly ShopGauge[];
+	/** What each gauge, by its id, shows beyond the truth; left out: nothing. */
+	readonly gaugeErrors?: ReadonlyMap<string, number>;
 	readonly policy: Policy;
 	/** Hours since the rebuild before. */
 	readonly interval: number;
@@ -53,13 +55,32 @@ interface Mark {
 
 /** What an inspection writes into the bench log: looks, readings and decisions for every part on the mat. */
 export function inspect(rebuild: Rebuild, random: Random): Entry[] {
-	const entries: Entry[] = [];
-	let clock = rebuild.at.getTime();
-	const add = (entry: object) => {
+	const entries = lookAndMeasure(rebuild, random);
+	if (rebuild.progress === 'half') return entries;
+	const add = writer(rebuild, entries, random);
+	for (const { part, station, payload } of decisions(rebuild, entries)) {
+		add({ kind: 'decision', part, payload });
+		// New plungers are measured before they go in, so that their wear is counted from there.
+		if (payload.verdict === 'replace' && station.type === 'plunger')
+			for (const fitted of asFitted(station, rebuild, random)) add({ kind: 'fitted', part, payload: fitted });
+	}
+	return entries;
+}
+
+// Adds entries to a log, each some seconds after the last.
+function writer(rebuild: Rebuild, entries: Entry[], random: Random): (entry: object) => void {
+	let clock = entries.length > 0 ? Date.parse(entries.at(-1)!.at) : rebuild.at.getTime();
+	return (entry) => {
 		clock += Math.round(random.between(4, 25)) * 1000;
 		const at = new Date(clock);
 		entries.push({ id: rebuild.makeId(at), job: rebuild.job, by: rebuild.by, at: at.toISOString(), ...entry } as Entry);
 	};
+}
+
+/** The steps, looks and readings of an inspection, before anything is decided. */
+export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
+	const entries: Entry[] = [];
+	const add = writer(rebuild, entries, random);
 	for (const step of rebuild.sheet.steps) add({ kind: 'step', payload: { step: step.key } });
 	const cells =
 		rebuild.progress === 'half' ? rebuild.cells.slice(0, Math.ceil(rebuild.cells.length / 2)) : rebuild.cells;
@@ -70,16 +91,9 @@ export function inspect(rebuild: Rebuild, random: Random): Entry[] {
 		for (const mark of marks) add({ kind: 'finding', part: cell.part, payload: mark });
 		for (const payload of painted(rebuild, cell)) add({ kind: 'mark', part: cell.part, payload });
 		const wanted = wantedSizes(station, recordOf(entries, cell.part), rebuild.policy);
-		for (const payload of readingsOf(station, wanted, cell.truth, rebuild.gauges, random))
+		for (const payload of readingsOf(station, wanted, cell.truth, rebuild, random))
 			add({ kind: 'reading', part: cell.part, payload });
 	}
-	if (rebuild.progress === 'whole')
-		for (const { part, station, payload } of decisions(rebuild, entries)) {
-			add({ kind: 'decision', part, payload });
-			// New plungers are measured before they go in, so that their wear is counted from there.
-			if (payload.verdict === 'replace' && station.type === 'plunger')
-				for (const fitted of asFitted(station, rebuild, random)) add({ kind: 'fitted', part, payload: fitted });
-		}
 	return entries;
 }
 
@@ -174,7 +188,7 @@ function* readingsOf(
 	station: Station,
 	wanted: readonly SheetCharacteristic[],
 	truth: TruePart,
-	gauges: readonly ShopGauge[],
+	{ gauges, gaugeErrors }: Pick<Rebuild, 'gauges' | 'gaugeErrors'>,
 	random: Random
 ) {
 	for (const characteristic of wanted) {
@@ -185,9 +199,10 @@ function* readingsOf(
 		for (let place = 0; place < shape.places; place++) {
 			for (let angle = 0; angle < shape.angles; angle++) {
 				const at = { place, angle, ...shape };
-				const value = form
+				const shown = form
 					? dialAt(characteristic, truth, gauge, at, random)
 					: readingAt(characteristic, truth, gauge, at, random);
+				const value = shown + (gaugeErrors?.get(gauge.id) ?? 0);
 				const text = value.toFixed(gauge.facts.resolution < 0.01 ? 3 : 2);
 				const typed = { text, unit: characteristic.unit };
 				yield {
@@ -241,9 +256,9 @@ function dialAt(
 	return Math.round(value / facts.resolution) * facts.resolution;
 }
 
-function asFitted(station: Station, { gauges, population }: Rebuild, random: Random) {
-	const fresh = newPart(station, population, random);
-	return [...readingsOf(station, [station.characteristics[0]], fresh, gauges, random)]
+function asFitted(station: Station, rebuild: Rebuild, random: Random) {
+	const fresh = newPart(station, rebuild.population, random);
+	return [...readingsOf(station, [station.characteristics[0]], fresh, rebuild, random)]
 		.slice(0, 1)
 		.map(({ characteristic, value, typed }) => ({ characteristic, value, typed }));
 }

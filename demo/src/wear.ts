@@ -1,4 +1,4 @@
-import { lifePriorOf, openRate, wearPriorOf } from '@exetasis/core/life';
+import { lifePriorOf, openRate, scatterSpread, wearPriorOf } from '@exetasis/core/life';
 import { discardLimit, type ModelSheet, type SheetCharacteristic, type Station } from '@exetasis/core/record';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
@@ -26,9 +26,8 @@ export interface Population {
 	readonly ends: ReadonlyMap<string, { readonly scaleHours: number; readonly shape: number }>;
 }
 
-const SUSPECTED_SLOWER = 4; // sizes that are measured on suspicion alone move little in sound parts
+export const SUSPECTED_SLOWER = 20; // sizes that are measured on suspicion alone hardly move in sound parts
 const HARDLY_WEARS_HOURS = 100_000;
-const SCATTER_SPREAD = 0.3;
 
 /** The truth of one shop, drawn from the priors that the application states. */
 export function drawPopulation(sheet: ModelSheet, random: Random): Population {
@@ -41,8 +40,8 @@ export function drawPopulation(sheet: ModelSheet, random: Random): Population {
 			const hoursToLimit = prior
 				? prior.hoursToLimit * slower * Math.exp(random.normal(0, openRate(prior)))
 				: HARDLY_WEARS_HOURS;
-			const within = prior ? (prior.within1000h * Math.exp(random.normal(0, SCATTER_SPREAD))) ** 2 : 0.5;
-			const between = (prior?.between ?? 0.3) * Math.exp(random.normal(0, SCATTER_SPREAD));
+			const within = prior ? (prior.within1000h * Math.exp(random.normal(0, scatterSpread(prior)))) ** 2 : 0.5;
+			const between = prior ? prior.between * Math.exp(random.normal(0, scatterSpread(prior))) : 0.3;
 			kinds.set(`${station.key}/${characteristic.key}`, {
 				hoursToLimit,
 				between,

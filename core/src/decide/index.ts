@@ -6,6 +6,7 @@ export * from './fleet';
 export * from './identity';
 export * from './judge';
 export * from './partLife';
+export * from './partPast';
 export * from './policy';
 export * from './reason';
 export * from './setDecision';

@@ -22,16 +22,17 @@ export interface FleetWear {
 
 const HALF = 12; // factors from e^−1.8 to e^1.8
 const FACTORS = Array.from({ length: 2 * HALF + 1 }, (_, j) => (j - HALF) * COARSE_STEP);
-// How pumps of one duty class differ: mostly by a fifth, some by much more.
+// How pumps of one duty class differ: mostly by a sixth, some by much more.
 const PUMP_BELLS = [
-	{ weight: 0.75, sd: 0.2 },
-	{ weight: 0.25, sd: 0.6 }
+	{ weight: 0.8, sd: 0.16 },
+	{ weight: 0.2, sd: 0.5 }
 ] as const;
-const CLASS_SD = 0.25; // how far a class's own factor may lie from the sheet's
+const CLASS_SD = 0.15; // how far a class's own factor may lie from the sheet's
 const MOST_SWEEPS = 12;
 const SETTLED = 5e-3; // largest move of a pump's factor in the last sweep
 const TINY = 1e-30;
-const FORGOTTEN = 35; // logarithms below the best shape, from which one is passed on no more
+const FORGOTTEN = 20; // logarithms below the best, from which nothing is passed on any more
+const UNHEARD = 1e-9; // share of a pump's belief, the same
 
 const normal = (x: number, sd: number): number => Math.exp(-((x / sd) ** 2) / 2) / sd;
 const amongPumps = (d: number): number => PUMP_BELLS.reduce((sum, { weight, sd }) => sum + weight * normal(d, sd), 0);
@@ -97,6 +98,12 @@ export function exponentials(log: Float64Array): Float64Array {
 	return weights.map((weight) => weight / total);
 }
 
+function largestOf(lists: readonly Float64Array[]): number {
+	let largest = -Infinity;
+	for (const list of lists) for (let i = 0; i < list.length; i++) if (list[i] > largest) largest = list[i];
+	return largest;
+}
+
 const logs = (values: Float64Array): Float64Array => values.map((value) => Math.log(Math.max(value, TINY)));
 
 class PumpBelief {
@@ -145,10 +152,10 @@ function spread(weights: Float64Array): Float64Array {
 /** What one pump's parts of one kind say: evidence by scatter and by log rate of kind and pump together. */
 interface Factor {
 	readonly pump: string;
-	/** By shape, then by index of the kind's grid; the largest is 1. */
+	/** By shape, then by index of the kind's grid, which the factors overhang at both ends; the largest is 1. */
 	readonly evidence: readonly Float32Array[];
-	toKind: Float32Array[];
-	toPump: Float64Array;
+	readonly toKind: readonly Float64Array[];
+	readonly toPump: Float64Array;
 	/** True once it has been passed on. */
 	heard: boolean;
 }
@@ -179,31 +186,37 @@ class KindBelief {
 	exchange(factor: Factor, pump: PumpBelief): void {
 		const { size, step } = this.#grid;
 		const finer = Math.round(COARSE_STEP / step);
-		const largest = Math.max(...this.#log.map((log) => Math.max(...log)));
+		const largest = largestOf(this.#log);
 		const toPump = new Float64Array(FACTORS.length);
 		const rest = exponentials(pump.log().map((value, j) => value - factor.toPump[j]));
+		// Where nobody believes a thing any more, what was last said of it stands.
+		const first = factor.heard ? rest.findIndex((one) => one > UNHEARD) : 0;
+		const last = factor.heard ? rest.findLastIndex((one) => one > UNHEARD) : FACTORS.length - 1;
 		for (const [s, log] of this.#log.entries()) {
-			if (factor.heard && Math.max(...log) < largest - FORGOTTEN) continue;
+			if (factor.heard && largestOf([log]) < largest - FORGOTTEN) continue;
 			const evidence = factor.evidence[s];
-			const message = new Float32Array(size);
+			const message = factor.toKind[s];
 			for (let i = 0; i < size; i++) {
-				const cavity = Math.exp(log[i] - factor.toKind[s][i] - largest);
+				const below = log[i] - message[i] - largest;
+				if (factor.heard && below < -FORGOTTEN) continue;
+				const cavity = Math.exp(below);
 				let heard = 0;
-				for (let j = 0; j < FACTORS.length; j++) {
-					const at = i + (j - HALF) * finer;
-					const value = evidence[at < 0 ? 0 : at >= size ? size - 1 : at];
+				for (let j = first, at = i + first * finer; j <= last; j++, at += finer) {
+					const value = evidence[at];
 					toPump[j] += cavity * value;
 					heard += rest[j] * value;
 				}
-				message[i] = Math.log(Math.max(heard, TINY));
-				log[i] += message[i] - factor.toKind[s][i];
+				const said = Math.log(Math.max(heard, TINY));
+				log[i] += said - message[i];
+				message[i] = said;
 			}
-			factor.toKind[s] = message;
 		}
 		factor.heard = true;
-		const told = logs(toPump);
-		for (let j = 0; j < told.length; j++) pump.fromParts[j] += told[j] - factor.toPump[j];
-		factor.toPump = told;
+		for (let j = first; j <= last; j++) {
+			const told = Math.log(Math.max(toPump[j], TINY));
+			pump.fromParts[j] += told - factor.toPump[j];
+			factor.toPump[j] = told;
+		}
 	}
 
 	knowledge(): WearKnowledge {
@@ -240,21 +253,28 @@ function factorsOf(parts: KindOnRecord['parts'], prior: WearPrior, grid: RateGri
 			for (let b = 0; b < BETWEENS; b++) addLog(sums[path * BETWEENS + b], evidence, kernels[path * BETWEENS + b]);
 	}
 	return [...byPump].map(([pump, sums]) => {
-		const largest = Math.max(...sums.map((one) => Math.max(...one)));
+		const largest = largestOf(sums);
 		return {
 			pump,
-			evidence: sums.map((one) => Float32Array.from(one, (log) => Math.max(TINY, Math.exp(log - largest)))),
-			toKind: sums.map((one) => new Float32Array(one.length)),
+			evidence: sums.map((one) => overhanging(one, largest, HALF * Math.round(COARSE_STEP / grid.step))),
+			toKind: sums.map((one) => new Float64Array(one.length)),
 			toPump: new Float64Array(FACTORS.length),
 			heard: false
 		};
 	});
 }
 
+// exp of the logarithms, and beyond either end as at that end.
+function overhanging(logs: Float64Array, largest: number, beyond: number): Float32Array {
+	const out = new Float32Array(logs.length + 2 * beyond);
+	for (let i = 0; i < logs.length; i++) out[i + beyond] = Math.max(TINY, Math.exp(logs[i] - largest));
+	return out.fill(out[beyond], 0, beyond).fill(out[beyond + logs.length - 1], beyond + logs.length);
+}
+
 // Evidence of one part by path and rate; the largest is 1.
 function evidenceOf(history: WearHistory, prior: WearPrior, grid: RateGrid): Float64Array[] {
 	const tracks = paths(prior).map((path) => followWear(history, path, grid));
-	const largest = Math.max(...tracks.flat().map(({ logEvidence }) => Math.max(...logEvidence)));
+	const largest = largestOf(tracks.flat().map(({ logEvidence }) => logEvidence));
 	return tracks.map((ages) =>
 		Float64Array.from({ length: grid.size }, (_, i) =>
 			ages.reduce((sum, { weight, logEvidence }) => sum + weight * Math.exp(logEvidence[i] - largest), 0)
@@ -271,9 +291,11 @@ function kernelOf(grid: RateGrid, between: number): Float64Array {
 // Adds ln Σ_ρ density(ρ − m)·evidence(ρ) at every place m of the kind's rate.
 function addLog(sums: Float64Array, evidence: Float64Array, kernel: Float64Array): void {
 	const size = sums.length;
+	const first = evidence.findIndex((one) => one > 0);
+	const last = evidence.findLastIndex((one) => one > 0);
 	for (let m = 0; m < size; m++) {
 		let sum = 0;
-		for (let i = 0; i < size; i++) sum += kernel[i - m + size - 1] * evidence[i];
+		for (let i = first; i <= last; i++) sum += kernel[i - m + size - 1] * evidence[i];
 		sums[m] += Math.log(Math.max(sum, TINY));
 	}
 }

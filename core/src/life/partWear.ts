@@ -140,6 +140,8 @@ export class PartWear {
 		let mean = 0;
 		let square = 0;
 		let per1000h = 0;
+		const { before, looks } = this.#history;
+		const isNew = looks.length === 0 && before.every((age) => age.hours === 0);
 		for (const [path, posterior] of this.#posterior.entries()) {
 			const { shapePer1000h, exponent } = this.#paths[path];
 			for (let i = 0; i < posterior.length; i++) {
@@ -148,9 +150,9 @@ export class PartWear {
 				for (const [age, track] of this.#tracks[path].entries()) {
 					const share = (posterior[i] * this.#ofTrack[path][age][i]) / this.#evidence[path][i];
 					if (!(share > 0)) continue;
-					const now = this.#stateNow(path, track, i);
-					const ahead = now.mean + rate * further;
-					const spread = (now.variance + (rate ** 2 * further) / shapePer1000h) / ahead ** 2;
+					const ahead = (isNew ? 0 : track.mean[i]) + rate * further;
+					const variance = (isNew ? 0 : track.variance[i]) + (rate ** 2 * further) / shapePer1000h;
+					const spread = variance / ahead ** 2;
 					const worn = ahead ** exponent;
 					mean += share * worn;
 					square += share * worn ** 2 * (1 + exponent ** 2 * spread);
@@ -180,35 +182,35 @@ export class PartWear {
 		return { ratio, probability };
 	}
 
-	readonly #nodesAt = new Map<string, ReturnType<typeof lookNodes>>();
-	#nodes(path: number, splitAt?: number) {
-		const key = `${path}/${splitAt ?? ''}`;
-		let nodes = this.#nodesAt.get(key);
-		if (!nodes) {
+	// Where the wear may stand at the last look, and how likely each is at one rate: kept, since every interval asks for them.
+	readonly #nodesAt = new Map<
+		string,
+		{ nodes: ReturnType<typeof lookNodes>; weightsOf: (track: Track, i: number) => Float64Array }
+	>();
+	#nodes(path: number, splitAt: number) {
+		const key = `${path}/${splitAt}`;
+		let kept = this.#nodesAt.get(key);
+		if (!kept) {
 			const { shapePer1000h, exponent } = this.#paths[path];
 			const ran = Math.max(...this.#history.before.map((age) => age.hours)) + this.#history.looks.at(-1)!.hours;
-			nodes = lookNodes(this.#history.looks.at(-1)!, exponent, Math.max(1, (shapePer1000h * ran) / 1000), splitAt);
-			this.#nodesAt.set(key, nodes);
+			const nodes = lookNodes(
+				this.#history.looks.at(-1)!,
+				exponent,
+				Math.max(1, (shapePer1000h * ran) / 1000),
+				splitAt
+			);
+			const weights = new Map<Track, (Float64Array | undefined)[]>();
+			const weightsOf = (track: Track, i: number) => {
+				const ofTrack = weights.get(track) ?? [];
+				weights.set(track, ofTrack);
+				let known = ofTrack[i];
+				if (!known)
+					weigh(nodes, track.shape[i], track.scale[i], (known = ofTrack[i] = new Float64Array(nodes.y.length + 1)));
+				return known;
+			};
+			this.#nodesAt.set(key, (kept = { nodes, weightsOf }));
 		}
-		return nodes;
-	}
-
-	// Mean and variance of the steady process now, at one rate.
-	#stateNow(path: number, { shape, scale }: Track, i: number): { mean: number; variance: number } {
-		if (this.#history.looks.length === 0) {
-			const isNew = this.#history.before.every(({ hours }) => hours === 0);
-			return isNew ? { mean: 0, variance: 0 } : { mean: shape[i] * scale[i], variance: shape[i] * scale[i] ** 2 };
-		}
-		const nodes = this.#nodes(path);
-		const weights = new Float64Array(nodes.y.length + 1);
-		weigh(nodes, shape[i], scale[i], weights);
-		let mean = 0;
-		let square = 0;
-		for (let j = 0; j < nodes.y.length; j++) {
-			mean += weights[j] * nodes.y[j];
-			square += weights[j] * nodes.y[j] ** 2;
-		}
-		return { mean, variance: Math.max(0, square - mean ** 2) };
+		return kept;
 	}
 
 	// By path and rate: the chance of passing the limit.
@@ -238,9 +240,8 @@ export class PartWear {
 				if (ran > 0) sum += weight * tableOf((shapePer1000h * ran) / 1000).upper(limit / unit);
 				continue;
 			}
-			const nodes = this.#nodes(path, limit);
-			const weights = new Float64Array(nodes.y.length + 1);
-			weigh(nodes, track.shape[i], track.scale[i], weights);
+			const { nodes, weightsOf } = this.#nodes(path, limit);
+			const weights = weightsOf(track, i);
 			const table = hours > 0 ? tableOf((shapePer1000h * hours) / 1000) : undefined;
 			let beyond = table ? weights[nodes.y.length] * table.upper(limit / unit) : 0;
 			for (let j = 0; j < nodes.y.length; j++) {

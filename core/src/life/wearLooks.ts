@@ -1,4 +1,4 @@
-import { gammaLn, gaussLegendre, requireThat } from '../number';
+import { expBelow, gammaLn, gaussLegendre, requireThat } from '../number';
 import type { AgeNode } from './age';
 import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
@@ -29,10 +29,14 @@ interface LookNodes {
 /** What one history says under one path, for one possible age: the log evidence and the state before its last look, by rate. */
 export interface Track {
 	readonly weight: number;
+	/** −∞ where a rate is out of the question. */
 	readonly logEvidence: Float64Array;
 	/** Gamma shape and scale of the steady process at the last look, before that look is read (at age, where there is none). */
 	readonly shape: Float64Array;
 	readonly scale: Float64Array;
+	/** Mean and variance of the steady process, the last look read. */
+	readonly mean: Float64Array;
+	readonly variance: Float64Array;
 }
 
 const REACH = 5; // standard uncertainties about the reading
@@ -41,6 +45,7 @@ const FEWEST_NODES = 16;
 const MOST_NODES = 96;
 const LEAST_U = 1e-6; // of the allowance: no reading is better
 const LEAST_HOURS = 1;
+const OUT_OF_THE_QUESTION = 20; // logarithms below the likeliest rate
 
 /** Splits the wear that a reading allows at a limit of the steady process, where what is asked has its step. */
 export function lookNodes({ worn, u }: WearLook, exponent: number, steadiest: number, splitAt?: number): LookNodes {
@@ -82,20 +87,21 @@ export function lookNodes({ worn, u }: WearLook, exponent: number, steadiest: nu
 export function weigh(nodes: LookNodes, shape: number, scale: number, out: Float64Array): number {
 	const { y, logY, logWeight, logFloor, logAtZero } = nodes;
 	const n = y.length;
+	const perScale = 1 / scale;
 	const constant = -gammaLn(shape) - shape * Math.log(scale);
 	// P(X ≤ floor) by the first term of its series, where the floor is far below the scale; else no more than 1.
 	let largest = (out[n] = logAtZero + Math.min(shape * logFloor - Math.log(shape), -constant));
 	for (let j = 0; j < n; j++) {
-		out[j] = (shape - 1) * logY[j] - y[j] / scale + logWeight[j];
+		out[j] = (shape - 1) * logY[j] - y[j] * perScale + logWeight[j];
 		if (out[j] > largest) largest = out[j];
 	}
 	let total = 0;
 	for (let j = 0; j <= n; j++) {
-		const below = out[j] - largest;
-		out[j] = below < -40 ? 0 : Math.exp(below);
+		out[j] = expBelow(out[j] - largest);
 		total += out[j];
 	}
-	for (let j = 0; j <= n; j++) out[j] /= total;
+	const scaled = 1 / total;
+	for (let j = 0; j <= n; j++) out[j] *= scaled;
 	return constant + largest + Math.log(total);
 }
 
@@ -132,40 +138,75 @@ export function followWear(
 	const steadiest = Math.max(1, (shapePer1000h * longest) / 1000);
 	const nodes = looks.map((look) => lookNodes(look, exponent, steadiest));
 	return before.map(({ hours, weight }) => {
-		const logEvidence = new Float64Array(size);
 		const first = Math.max(LEAST_HOURS, hours + (looks[0]?.hours ?? 0)) / 1000;
 		const shape = new Float64Array(size).fill(shapePer1000h * first);
 		const scale = rates.map((rate) => rate / shapePer1000h);
+		const state = {
+			logEvidence: new Float64Array(size),
+			shape,
+			scale,
+			mean: scale.map((one) => one * shape[0]),
+			variance: scale.map((one) => one * one * shape[0])
+		};
 		for (let k = 0; k < looks.length; k++) {
-			const further = k + 1 < looks.length ? Math.max(LEAST_HOURS, looks[k + 1].hours - looks[k].hours) / 1000 : 0;
-			read(nodes[k], { logEvidence, shape, scale }, rates, shapePer1000h, further);
+			if (k > 0)
+				carryOn(state, rates, shapePer1000h, Math.max(LEAST_HOURS, looks[k].hours - looks[k - 1].hours) / 1000);
+			read(nodes[k], state);
 		}
-		return { weight, logEvidence, shape, scale };
+		return { weight, ...state };
 	});
 }
 
-// One look read at every rate; where another follows, the state is carried on to it.
-function read(
-	nodes: LookNodes,
-	{ logEvidence, shape, scale }: Omit<Track, 'weight'>,
+type State = Omit<Track, 'weight'>;
+
+// One look read at every rate that is not out of the question: from the likeliest outwards, since likelihood falls to both sides.
+function read(nodes: LookNodes, state: State): void {
+	const { logEvidence, mean } = state;
+	const { y } = nodes;
+	const weights = new Float64Array(y.length + 1);
+	const seen = y[y.length >> 1];
+	let start = 0;
+	while (start < mean.length - 1 && mean[start] < seen) start++;
+	let best = -Infinity;
+	const readAt = (i: number): boolean => {
+		if (logEvidence[i] === -Infinity) return true;
+		logEvidence[i] += weigh(nodes, state.shape[i], state.scale[i], weights);
+		momentsAt(y, weights, state, i);
+		if (logEvidence[i] > best) best = logEvidence[i];
+		return logEvidence[i] > best - OUT_OF_THE_QUESTION;
+	};
+	let low = start;
+	while (low >= 0 && readAt(low)) low--;
+	let high = start + 1;
+	while (high < mean.length && readAt(high)) high++;
+	logEvidence.fill(-Infinity, 0, Math.max(0, low));
+	logEvidence.fill(-Infinity, high + 1);
+}
+
+function momentsAt(y: Float64Array, weights: Float64Array, { mean, variance }: State, i: number): void {
+	let sum = 0;
+	let square = 0;
+	for (let j = 0; j < y.length; j++) {
+		const here = weights[j] * y[j];
+		sum += here;
+		square += here * y[j];
+	}
+	mean[i] = sum;
+	variance[i] = Math.max(0, square - sum * sum);
+}
+
+// The state some thousand hours further on, as the gamma distribution of its mean and variance.
+function carryOn(
+	{ logEvidence, shape, scale, mean, variance }: State,
 	rates: Float64Array,
 	shapePer1000h: number,
 	further: number
 ): void {
-	const { y } = nodes;
-	const weights = new Float64Array(y.length + 1);
 	for (let i = 0; i < rates.length; i++) {
-		logEvidence[i] += weigh(nodes, shape[i], scale[i], weights);
-		if (further === 0) continue;
-		let mean = 0;
-		let square = 0;
-		for (let j = 0; j < y.length; j++) {
-			mean += weights[j] * y[j];
-			square += weights[j] * y[j] * y[j];
-		}
-		const ahead = mean + rates[i] * further;
-		const variance = Math.max(0, square - mean * mean) + (rates[i] ** 2 * further) / shapePer1000h;
-		shape[i] = (ahead * ahead) / variance;
-		scale[i] = variance / ahead;
+		if (logEvidence[i] === -Infinity) continue;
+		mean[i] += rates[i] * further;
+		variance[i] += (rates[i] ** 2 * further) / shapePer1000h;
+		shape[i] = mean[i] ** 2 / variance[i];
+		scale[i] = variance[i] / mean[i];
 	}
 }

@@ -50,8 +50,8 @@ export interface WearShape {
 	readonly weight: number;
 }
 
-// Spread of the logarithm of either scatter about what the prior says; what is firmly believed is firm in this too.
-const scatterSpread = ({ worth }: WearPrior): number => Math.min(0.4, 0.8 / Math.sqrt(worth));
+/** Spread of the logarithm of either scatter about what the prior says; what is firmly believed is firm in this too. */
+export const scatterSpread = ({ worth }: WearPrior): number => Math.min(0.4, 0.8 / Math.sqrt(worth));
 const HERMITE = [
 	{ z: -Math.sqrt(3), weight: 1 / 6 },
 	{ z: 0, weight: 2 / 3 },

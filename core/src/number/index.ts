@@ -5,4 +5,5 @@ export * from './integrate';
 export * from './minimise';
 export * from './chebyshev';
 export * from './solve';
+export * from './expBelow';
 export * from './gaussLegendre';

@@ -1,1 +1,2 @@
+export * from './countedLooks';
 export * from './recurrence';

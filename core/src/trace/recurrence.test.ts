@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { binomialUpperTail, poissonRate, recurrences, type Look } from '.';
+import { binomialUpperTail, poissonRate, recurrences, standsOut, type Look } from '.';
 import { relativeError } from '../number/testing';
 
 describe('poissonRate', () => {
@@ -40,7 +40,9 @@ describe('binomialUpperTail', () => {
 	it.each([
 		[5, 12, 0.3, 0.2763445304699998],
 		[3, 3, 0.1, 0.001],
-		[60, 100, 0.5, 0.02844396682049044]
+		[60, 100, 0.5, 0.02844396682049044],
+		[5100, 10_000, 0.5, 0.023292763852473225],
+		[40, 10_000, 0.001, 7.02528852215633e-13]
 	])('P(X ≥ %d | %d, %d)', (k, n, p, reference) =>
 		expect(relativeError(binomialUpperTail(k, n, p), reference)).toBeLessThan(1e-10)
 	);
@@ -67,6 +69,9 @@ describe('recurrences', () => {
 			rate: { events: 5, hours: 5000 }
 		});
 		expect(first.pAlike).toBeCloseTo((1 / 3) ** 5, 14);
+		expect(first.pAny).toBeCloseTo(3 * (1 / 3) ** 5, 14); // three cylinders were compared
+		expect(standsOut(first, 1)).toBe(true);
+		expect(standsOut(first, 12)).toBe(false);
 		expect(rest).toEqual([]);
 	});
 	it('finds nothing odd where all cylinders show it alike', () => {

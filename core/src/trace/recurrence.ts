@@ -35,7 +35,7 @@ export interface Look {
 	readonly cylinder: number;
 	/** Hours that the place has run since it was last looked at. */
 	readonly hours: number;
-	/** Service-caused patterns found; empty where it was looked at and clean. */
+	/** Events since then: patterns made in service that are new or have grown (see `countedLooks`); empty where there was none. */
 	readonly patterns: readonly string[];
 }
 
@@ -51,55 +51,70 @@ export interface Recurrence {
 	 * others', one-sided. 1 where nothing happened.
 	 */
 	readonly pAlike: number;
+	/** The same with all the pump's comparisons allowed for: P(any of them as surprising, if all its cylinders were alike). */
+	readonly pAny: number;
 }
+
+const ROUNDING = 1 + 1e-9;
 
 /**
  * What recurs on one pump: for every station, pattern and cylinder with at least one event, its rate and how far it
  * stands out from the other cylinders.
  *
  * Shape: all looks at one pump, over all its rebuilds; sorted by how surprising they are, most surprising first.
- * Comparisons are many: a single pAlike of 0.05 is no proof, which the screen says.
- * Source: J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323 (given the total, the count is binomial).
+ * Comparisons are many: `pAny` allows for them all; those too scarce to be surprising whatever happened do not count.
+ * Source: J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323 (given the total, the count is binomial);
+ * R. Tarone, Biometrics 46 (1990) 515–522 (many comparisons of counts).
  */
 export function recurrences(looks: readonly Look[]): Recurrence[] {
 	const hoursAt = new Map<string, number>();
 	const events = new Map<string, number>();
-	const places = new Map<string, { station: string; pattern: string; cylinder: number }>();
+	const patterns = new Map<string, { station: string; pattern: string }>();
 	const add = (map: Map<string, number>, key: string, amount: number) => map.set(key, (map.get(key) ?? 0) + amount);
 	for (const look of looks) {
 		add(hoursAt, `${look.station}/${look.cylinder}`, look.hours);
 		for (const pattern of new Set(look.patterns)) {
-			const key = `${look.station}/${pattern}/${look.cylinder}`;
-			add(events, key, 1);
-			places.set(key, { station: look.station, pattern, cylinder: look.cylinder });
+			add(events, `${look.station}/${pattern}/${look.cylinder}`, 1);
+			patterns.set(`${look.station}/${pattern}`, { station: look.station, pattern });
 		}
 	}
 	const cylinders = [...new Set(looks.map((look) => look.cylinder))];
-	const found = [...places].flatMap(([key, place]) => {
-		const hours = hoursAt.get(`${place.station}/${place.cylinder}`) ?? 0;
-		if (!(hours > 0)) return [];
-		const otherCylinders = cylinders.filter((cylinder) => cylinder !== place.cylinder);
-		const sum = (of: (cylinder: number) => number) =>
-			otherCylinders.reduce((total, cylinder) => total + of(cylinder), 0);
-		const otherHours = sum((cylinder) => hoursAt.get(`${place.station}/${cylinder}`) ?? 0);
-		const otherEvents = sum((cylinder) => events.get(`${place.station}/${place.pattern}/${cylinder}`) ?? 0);
-		const here = events.get(key)!;
-		return [
-			{
-				...place,
-				rate: poissonRate(here, hours),
-				others: otherHours > 0 ? poissonRate(otherEvents, otherHours) : undefined,
-				pAlike: otherHours > 0 ? binomialUpperTail(here, here + otherEvents, hours / (hours + otherHours)) : 1
-			}
-		];
+	const here = (station: string, cylinder: number) => hoursAt.get(`${station}/${cylinder}`) ?? 0;
+	const count = (station: string, pattern: string, cylinder: number) =>
+		events.get(`${station}/${pattern}/${cylinder}`) ?? 0;
+	const comparisons = [...patterns.values()].flatMap(({ station, pattern }) => {
+		const allHours = cylinders.reduce((sum, cylinder) => sum + here(station, cylinder), 0);
+		const all = cylinders.reduce((sum, cylinder) => sum + count(station, pattern, cylinder), 0);
+		return cylinders.flatMap((cylinder) => {
+			const hours = here(station, cylinder);
+			if (!(hours > 0)) return [];
+			const own = count(station, pattern, cylinder);
+			const share = hours / allHours;
+			const others = allHours > hours ? poissonRate(all - own, allHours - hours) : undefined;
+			const pAlike = others ? binomialUpperTail(own, all, share) : 1;
+			const least = others ? share ** all : 1;
+			return [{ station, pattern, cylinder, rate: poissonRate(own, hours), others, pAlike, least }];
+		});
 	});
+	const found = comparisons
+		.filter(({ rate }) => rate.events > 0)
+		.map(({ least: _least, ...one }) => {
+			const asSurprising = comparisons.filter(({ least }) => least <= one.pAlike * ROUNDING).length;
+			return { ...one, pAny: Math.min(1, one.pAlike * asSurprising) };
+		});
 	return found.sort((a, b) => a.pAlike - b.pAlike || b.rate.events - a.rate.events);
 }
+
+/** Chance at which a shop without any cause at work sees anything stand out at all, over all its pumps. */
+export const FALSE_ALARM = 0.05;
+
+/** Whether a pump's most surprising recurrence stands out, all its comparisons and all the shop's pumps allowed for. */
+export const standsOut = ({ pAny }: Recurrence, pumps: number): boolean => pAny * pumps <= FALSE_ALARM;
 
 /**
  * P(X ≥ k) for X binomial(n, p), summed term by term in log space from the first term.
  *
- * Errors: PreconditionError unless 0 ≤ k ≤ n are whole and 0 < p < 1. Accuracy: about 1e-13 relative for n up to 10⁴.
+ * Errors: PreconditionError unless 0 ≤ k ≤ n are whole and 0 < p < 1. Accuracy: 1e-10 relative for n up to 10⁴.
  *
  * @example binomialUpperTail(5, 5, 1 / 3) // 1/243
  */

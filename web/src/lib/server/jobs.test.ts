@@ -4,7 +4,7 @@ import { benchOf, floorOf, receive, release } from './jobs';
 import { livesOf } from './parts';
 import { pumpById, pumpsOf, rebuildsOf } from './pumps';
 import { addSheet, sheetById, sheetsOf } from './sheets';
-import { traceOf } from './trace';
+import { alarmOf, traceOf } from './trace';
 import {
 	arrival,
 	decideAll,
@@ -30,15 +30,21 @@ afterAll(() => database.drop());
 
 const user = () => shop.people.technician;
 
-/** Receives a known pump again, finds these patterns on cylinder 2's packing, reuses everything, releases. */
-async function visit(pump: string, meterHours: number, patterns: readonly string[], onset = 'service') {
+/** Receives a known pump again, finds these patterns on cylinder 2's packing, decides on it, reuses all else, releases. */
+async function visit(
+	pump: string,
+	meterHours: number,
+	patterns: readonly string[],
+	{ onset = 'service', severity = 1, verdict = 'reuse' } = {}
+) {
 	const bench = await openJob(shop, { pump: { id: pump }, meterHours });
 	const part = partAt(bench, 'packing', 2);
-	const findings = patterns.map((pattern) => entryOf(bench, user(), 'finding', { pattern, severity: 1, onset }, part));
+	const findings = patterns.map((pattern) => entryOf(bench, user(), 'finding', { pattern, severity, onset }, part));
+	const decision = entryOf(bench, user(), 'decision', { verdict, proposed: verdict }, part);
 	const rest = decideAll(bench, user(), 'reuse').filter(
 		(entry) => findings.length === 0 || entry.kind !== 'clean' || entry.part !== part
 	);
-	await append(shop.scope, user(), bench.job.id, [...findings, ...rest]);
+	await append(shop.scope, user(), bench.job.id, [...findings, ...rest, ...(verdict === 'replace' ? [decision] : [])]);
 	expect(await release(shop.scope, user().id, bench.job.id)).toMatchObject({ kind: 'released' });
 	return bench;
 }
@@ -164,23 +170,35 @@ describe('sizes as fitted', () => {
 });
 
 describe('trace', () => {
-	it('counts recurrences over hours between looks, and keeps marks made while stripping out', async () => {
-		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear']);
-		await visit(job.pumpId, 3000, ['oneSidedWear']);
+	it('counts a pattern once in its part’s life, over hours between looks, and keeps out what service did not make', async () => {
+		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear'], { verdict: 'replace' });
+		await visit(job.pumpId, 3000, ['oneSidedWear'], { verdict: 'replace' });
 		await visit(job.pumpId, 4000, ['oneSidedWear']);
-		await visit(job.pumpId, 5000, ['lipTorn'], 'handling');
+		await visit(job.pumpId, 5000, ['oneSidedWear']); // the same mark on the same part
+		await visit(job.pumpId, 6000, ['lipTorn'], { onset: 'handling' });
+		await visit(job.pumpId, 7000, ['lipTorn'], { onset: 'assembly' });
 		const trace = await traceOf(shop.scope, job.pumpId);
 		const [first, ...rest] = trace.recurrences;
 		expect(first).toMatchObject({
 			station: 'packing',
 			pattern: 'oneSidedWear',
 			cylinder: 2,
-			rate: { events: 3, hours: 4000 },
-			others: { events: 0, hours: 8000 }
+			rate: { events: 3, hours: 6000 },
+			others: { events: 0, hours: 12_000 }
 		});
 		expect(first.pAlike).toBeCloseTo(1 / 27, 12);
+		expect(first.pAny).toBeCloseTo(3 / 27, 12);
 		expect(rest).toEqual([]);
-		expect(trace.keptOut).toBe(1);
+		expect(trace.keptOut).toEqual({ handling: 1, assembly: 1, unknown: 0 });
+		const seen = trace.looks.filter(({ station, cylinder }) => station === 'packing' && cylinder === 2);
+		expect(seen.map(({ patterns }) => patterns.length)).toEqual([0, 1, 1, 1, 0, 0, 0]);
+		expect(seen[4].seenBefore).toEqual(['oneSidedWear']);
+		expect(await alarmOf(shop.scope, job.pumpId)).toBeUndefined();
+	});
+	it('counts a mark again where it has grown', async () => {
+		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear']);
+		await visit(job.pumpId, 3000, ['oneSidedWear'], { severity: 2 });
+		expect((await traceOf(shop.scope, job.pumpId)).recurrences[0].rate.events).toBe(2);
 	});
 });
 

@@ -1,16 +1,14 @@
 import { v7 as uuidv7 } from 'uuid';
 import {
 	endReason,
-	sizeAtLook,
-	stretchesOf,
-	type EarlierLook,
+	knowledgeOfPump,
+	pastOf,
 	type FleetKnowledge,
-	type JobOnRecord,
+	type PartPast,
 	type Policy,
-	type ShopGauge,
-	type SizeOnRecord
+	type ShopGauge
 } from '@exetasis/core/decide';
-import { dutyClassOf, dutyHours, unknownClass, unknownPump, type Age, type LogRate } from '@exetasis/core/life';
+import type { LogRate } from '@exetasis/core/life';
 import {
 	fold,
 	standingDecision,
@@ -125,17 +123,12 @@ function hoursRun({ meterHours, meterReplaced }: Arrival, last?: { meter: number
 }
 
 /** One cell of the mat: which part lies there and what is known of its life. */
-export interface MatCell {
+export interface MatCell extends PartPast {
 	readonly part: string;
 	readonly station: string;
 	readonly cylinder: number;
 	/** Hours run since it was fitted; null where nobody knows when that was. */
 	readonly hours: number | null;
-	/** How old it may be, and its running in duty hours since it was fitted or first seen. */
-	readonly age: Age;
-	readonly dutyHours: number;
-	/** Its sizes in earlier rebuilds. */
-	readonly earlier: readonly EarlierLook[];
 	readonly asFitted: Record<string, number>;
 	/** Rebuilds in which it was looked at and kept. */
 	readonly kept: number;
@@ -178,13 +171,6 @@ export interface PumpKnowledge extends Pick<FleetKnowledge, 'wear' | 'ends' | 's
 	readonly wearFactor: number;
 }
 
-function knowledgeOf(fleet: FleetKnowledge, jobs: readonly JobOnRecord[], sheet: ModelSheet): PumpKnowledge {
-	const { pump, duty } = jobs.at(-1)!;
-	const { key, wearFactor } = dutyClassOf(duty, sheet);
-	const known = fleet.pumps[pump] ?? unknownPump(fleet.classes[key] ?? unknownClass);
-	return { wear: fleet.wear, ends: fleet.ends, settled: fleet.settled, pump: known, wearFactor };
-}
-
 export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | undefined> {
 	const found = await row<Bench['job'] & { sheet: ModelSheet }>(
 		scope,
@@ -205,47 +191,26 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	const jobs = await jobsUpTo(scope, jobId);
 	const laid = await cellsOf(scope, jobId, inScope);
 	const earlier = await earlierSizes(scope, jobId);
+	const fleet = await fleetOf(scope, sheet, gauges);
 	return {
 		job,
 		sheet,
-		cells: laid.map((cell) => cellWithLife(cell, sheet, jobs, earlier, gauges)),
+		cells: laid.map(({ fromHours, ...cell }) => {
+			const station = sheet.stations.find(({ key }) => key === cell.station)!;
+			return { ...cell, ...pastOf({ ...cell, fromHours }, station, sheet, jobs, earlier, gauges) };
+		}),
 		entries: await entriesOf(scope, jobId),
 		gauges,
 		policy: await policyOf(scope),
 		people: await peopleOf(scope),
-		fleet: knowledgeOf(await fleetOf(scope, sheet, gauges), jobs, sheet)
+		fleet: { wear: fleet.wear, ends: fleet.ends, settled: fleet.settled, ...knowledgeOfPump(fleet, jobs.at(-1)!, sheet) }
 	};
 }
 
-type LaidCell = Omit<MatCell, 'age' | 'dutyHours' | 'earlier'> & {
+type LaidCell = Omit<MatCell, keyof PartPast> & {
 	/** The pump's hours when it was fitted, else first seen. */
 	readonly fromHours: number;
 };
-
-// What is known of one part's running: its age as far as it is known, and its sizes at earlier looks.
-function cellWithLife(
-	{ fromHours, ...cell }: LaidCell,
-	sheet: ModelSheet,
-	jobs: readonly JobOnRecord[],
-	sizes: readonly SizeOnRecord[],
-	gauges: readonly ShopGauge[]
-): MatCell {
-	const now = jobs.at(-1)!.pumpHours;
-	const stretches = stretchesOf(jobs, sheet);
-	const station = sheet.stations.find(({ key }) => key === cell.station)!;
-	const earlier = sizes.flatMap((size): EarlierLook[] => {
-		const characteristic = station.characteristics.find(({ key }) => key === size.characteristic);
-		if (size.part !== cell.part || !characteristic || size.pumpHours >= now) return [];
-		const estimate = sizeAtLook(station, characteristic, size, gauges);
-		const hoursAgo = dutyHours(stretches, size.pumpHours, now);
-		return estimate ? [{ characteristic: size.characteristic, hoursAgo, ...estimate }] : [];
-	});
-	const age: Age =
-		cell.hours === null
-			? { kind: 'unknown', seenFor: now - fromHours, atMost: now }
-			: { kind: 'known', hours: cell.hours };
-	return { ...cell, age, dutyHours: dutyHours(stretches, fromHours, now), earlier };
-}
 
 // In strip order, each station cylinder by cylinder.
 const cellsOf = (scope: ShopScope, jobId: string, stations: readonly string[]): Promise<LaidCell[]> =>

@@ -1,60 +1,58 @@
-import { recurrences, type Look, type Recurrence } from '@exetasis/core/trace';
-import { rows, type ShopScope } from './db/query';
+import {
+	countedLooks,
+	recurrences,
+	standsOut,
+	type CountedLook,
+	type PartLook,
+	type Recurrence
+} from '@exetasis/core/trace';
+import { row, rows, type ShopScope } from './db/query';
 
-interface LookRow {
-	station: string;
-	cylinder: number;
-	job: string;
-	pumpHours: number;
-	receivedAt: Date;
-	hours: number | null;
-	patterns: string[];
-	aside: number;
-}
-
-/** One rebuild's findings at one place, for the chart of a recurrence over the pump's hours. */
-export interface LookInTime extends Look {
+/** One look at one place, as it counts, for the chart of a recurrence over the pump's hours. */
+export interface LookInTime extends CountedLook {
 	readonly job: string;
-	readonly pumpHours: number;
 	readonly receivedAt: Date;
 }
 
 export interface PumpTrace {
 	readonly recurrences: Recurrence[];
 	readonly looks: LookInTime[];
-	/** Looks that could not count: no earlier look at the place, so nobody knows over how many hours. */
+	/** Looks that could not count: no earlier look at the place and no fitting on record, so nobody knows over how many hours. */
 	readonly withoutExposure: number;
-	/** Findings made while stripping, kept out. */
-	readonly keptOut: number;
+	/** Marks kept out: made while stripping, by an earlier assembly, or by nobody knows what. */
+	readonly keptOut: { readonly handling: number; readonly assembly: number; readonly unknown: number };
 }
 
-/**
- * What recurs on one pump, place by place. A place counts as looked at in a rebuild where its part has a finding or
- * "nothing found"; its exposure runs from the rebuild before in which it was looked at.
- */
+/** What recurs on one pump, place by place, counted by `countedLooks`. */
 export async function traceOf(scope: ShopScope, pumpId: string): Promise<PumpTrace> {
-	const found = await rows<LookRow>(
+	const found = await rows<PartLook & Pick<LookInTime, 'job' | 'receivedAt'>>(
 		scope,
 		`
-		WITH seen AS (
-			SELECT c.station, c.cylinder, j.id AS job, j.pump_hours, j.received_at,
-				array_remove(array_agg(DISTINCT k.pattern) FILTER (WHERE k.onset <> 'handling'), NULL) AS patterns,
-				count(*) FILTER (WHERE k.onset = 'handling')::int AS aside
-			FROM job j JOIN mat_cell c ON c.job_id = j.id JOIN look k ON k.job_id = j.id AND k.part_id = c.part_id AND NOT k.withdrawn
-			WHERE j.shop_id = $1 AND j.pump_id = $2
-			GROUP BY c.station, c.cylinder, j.id
-		)
-		SELECT station, cylinder, job, pump_hours AS "pumpHours", received_at AS "receivedAt",
-			coalesce(patterns, '{}') AS patterns, aside,
-			pump_hours - lag(pump_hours) OVER (PARTITION BY station, cylinder ORDER BY pump_hours) AS hours
-		FROM seen ORDER BY pump_hours`,
+		SELECT c.part_id AS part, c.station, c.cylinder, j.id AS job, j.pump_hours AS "pumpHours", j.received_at AS "receivedAt",
+			l.fitted_hours AS "fittedHours",
+			coalesce(json_agg(json_build_object('pattern', k.pattern, 'severity', k.severity, 'onset', k.onset))
+				FILTER (WHERE k.pattern IS NOT NULL), '[]') AS marks
+		FROM job j JOIN mat_cell c ON c.job_id = j.id JOIN look k ON k.job_id = j.id AND k.part_id = c.part_id AND NOT k.withdrawn
+		JOIN LATERAL (SELECT fitted_hours FROM part_life WHERE part_id = c.part_id AND pump_id = j.pump_id
+			AND station = c.station AND cylinder = c.cylinder ORDER BY fitted_hours DESC NULLS LAST LIMIT 1) l ON true
+		WHERE j.shop_id = $1 AND j.pump_id = $2
+		GROUP BY c.part_id, c.station, c.cylinder, j.id, l.fitted_hours ORDER BY j.pump_hours, j.received_at`,
 		[pumpId]
 	);
-	const counted = found.filter((look): look is LookRow & { hours: number } => look.hours !== null && look.hours > 0);
-	return {
-		recurrences: recurrences(counted),
-		looks: found.map(({ aside: _aside, hours, ...look }) => ({ ...look, hours: hours ?? 0 })),
-		withoutExposure: found.length - counted.length,
-		keptOut: found.reduce((sum, { aside }) => sum + aside, 0)
-	};
+	const looks = countedLooks(found);
+	const counted = looks.flatMap(({ hours, ...look }) => (hours === undefined ? [] : [{ ...look, hours }]));
+	const keptOut = { handling: 0, assembly: 0, unknown: 0 };
+	for (const look of looks) for (const onset of look.keptOut) keptOut[onset]++;
+	return { recurrences: recurrences(counted), looks, withoutExposure: looks.length - counted.length, keptOut };
+}
+
+/** What stands out on a pump, all its comparisons and all the shop's pumps allowed for; undefined where nothing does. */
+export async function alarmOf(scope: ShopScope, pumpId: string): Promise<Recurrence | undefined> {
+	const { pumps } = (await row<{ pumps: number }>(
+		scope,
+		'SELECT count(*)::int AS pumps FROM pump WHERE shop_id = $1',
+		[]
+	))!;
+	const [worst] = (await traceOf(scope, pumpId)).recurrences;
+	return worst && standsOut(worst, pumps) ? worst : undefined;
 }

@@ -1,4 +1,4 @@
-<!-- @component Rebuilds over the pump's hours: where the pattern was found on this cylinder, on others, or looked for and absent. -->
+<!-- @component Rebuilds over the pump's hours: where the pattern came up, was there already, was absent, or could not count. -->
 <script lang="ts">
 	import { Chart, LinearScale, PointElement, ScatterController, Tooltip, Legend } from 'chart.js';
 	import { formatNumber } from '@exetasis/core/quantity';
@@ -18,15 +18,18 @@
 
 	const looks = $derived(trace.looks.filter(({ station }) => station === picked.station));
 	const cylinders = $derived([...new Set(looks.map(({ cylinder }) => cylinder))].sort((a, b) => a - b));
-	const points = (found: boolean) =>
-		looks
-			.filter((look) => look.patterns.includes(picked.pattern) === found)
-			.map(({ pumpHours, cylinder }) => ({ x: pumpHours, y: cylinder }));
+	type Seen = 'new' | 'still' | 'absent' | 'uncounted';
+	const seenAs = ({ hours, patterns, seenBefore }: PumpTrace['looks'][number]): Seen => {
+		if (hours === undefined) return 'uncounted';
+		return patterns.includes(picked.pattern) ? 'new' : seenBefore.includes(picked.pattern) ? 'still' : 'absent';
+	};
+	const points = (as: Seen) =>
+		looks.filter((look) => seenAs(look) === as).map(({ pumpHours, cylinder }) => ({ x: pumpHours, y: cylinder }));
 	const words = $derived(
 		cylinders
 			.map((cylinder) => {
 				const here = looks.filter((look) => look.cylinder === cylinder);
-				return `cylinder ${cylinder}: ${here.filter((look) => look.patterns.includes(picked.pattern)).length} of ${here.length} looks`;
+				return `cylinder ${cylinder}: ${here.filter((look) => seenAs(look) === 'new').length} of ${here.filter((look) => seenAs(look) !== 'uncounted').length} looks`;
 			})
 			.join('; ')
 	);
@@ -39,20 +42,37 @@
 			data: {
 				datasets: [
 					{
-						label: `${name} found`,
-						data: points(true),
+						label: `${name}, new or grown`,
+						data: points('new'),
 						pointStyle: 'crossRot',
 						pointRadius: 9,
 						borderColor: pencil,
 						borderWidth: 3
 					},
 					{
+						label: 'the same mark, still there',
+						data: points('still'),
+						pointStyle: 'rectRot',
+						pointRadius: 6,
+						borderColor: pencil,
+						backgroundColor: 'transparent',
+						borderWidth: 1.5
+					},
+					{
 						label: 'looked at, not found',
-						data: points(false),
+						data: points('absent'),
 						pointStyle: 'circle',
 						pointRadius: 5,
 						borderColor: soft,
 						backgroundColor: 'transparent',
+						borderWidth: 1.5
+					},
+					{
+						label: 'first look, cannot count',
+						data: points('uncounted'),
+						pointStyle: 'line',
+						pointRadius: 5,
+						borderColor: soft,
 						borderWidth: 1.5
 					}
 				]

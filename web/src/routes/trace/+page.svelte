@@ -39,19 +39,20 @@
 {#if !trace || recurring.length === 0}
 	<p class="soft">
 		{data.pump
-			? 'Nothing has recurred on this pump: no pattern was found twice at one place.'
+			? 'Nothing has recurred on this pump: no pattern came up twice at one place.'
 			: 'A pump needs two rebuilds on record before anything can recur.'}
 	</p>
 {:else}
 	{#if picked}
 		<p class="finding">
 			<b>{patternName(picked.pattern as PatternKey)}</b> at
-			<b>{stationName(picked.station)}{picked.cylinder ? `, cylinder ${picked.cylinder}` : ''}</b>: found in {picked
-				.rate.events} rebuilds over {formatNumber(picked.rate.hours)} h.
+			<b>{stationName(picked.station)}{picked.cylinder ? `, cylinder ${picked.cylinder}` : ''}</b>: came up {picked.rate
+				.events} times in {formatNumber(picked.rate.hours)} h.
 			{#if picked.others}
 				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
-				so many here would come about with a chance of {formatProbability(picked.pAlike)}.
-				{picked.pAlike > 0.05 ? 'That is nothing out of the ordinary.' : ''}
+				so many here would come about with a chance of {formatProbability(picked.pAlike)}; that something on this pump
+				looks as odd, {formatProbability(picked.pAny)}.
+				{picked.pAny > 0.05 ? 'That is nothing out of the ordinary.' : ''}
 			{/if}
 		</p>
 		<RecurrenceChart {trace} {picked} name={patternName(picked.pattern as PatternKey)} />
@@ -77,15 +78,17 @@
 					<td class="number">{rateWords(one.rate)}</td>
 					<td class="number">{one.others ? rateWords(one.others) : '–'}</td>
 					<td class="number">{one.others ? formatProbability(one.pAlike) : '–'}</td>
+					<td class="number">{one.others ? formatProbability(one.pAny) : '–'}</td>
 				</tr>
 			{/each}
 		</tbody>
 	</table>
 	<p class="soft mt-2">
-		Counted over the hours between one look at a place and the next. {recurring.length} comparisons stand here: one chance
-		in twenty among them is no proof by itself.
-		{trace.withoutExposure} looks had no earlier one and could not count. {trace.keptOut} marks made while stripping are kept
-		out.
+		Counted over the hours between one look at a place and the next: a mark once in its part’s life, and again where it
+		has grown. “Any as odd” allows for all comparisons on this pump. {trace.withoutExposure} looks had no earlier one and
+		could not count. Kept out: {trace.keptOut.handling} marks made while stripping, {trace.keptOut.assembly} by an earlier
+		assembly,
+		{trace.keptOut.unknown} of unknown origin.
 		{recurring.length > 25 ? `The 25 most surprising are shown.` : ''}
 	</p>
 {/if}

@@ -1,0 +1,56 @@
+import { dutyClassOf, dutyHours, unknownClass, unknownPump, type Age, type LogRate } from '../life';
+import type { ModelSheet, Station } from '../record';
+import type { ShopGauge } from './characteristic';
+import { sizeAtLook, stretchesOf, type FleetKnowledge, type JobOnRecord, type SizeOnRecord } from './fleet';
+import type { EarlierLook } from './partLife';
+
+/** When a part began to be on record: the pump's hours then, and the hours since its fitting, null where nobody knows them. */
+export interface Beginning {
+	readonly part: string;
+	readonly fromHours: number;
+	readonly hours: number | null;
+}
+
+/** What is known of one part's running: its age as far as it is known, its duty hours on record, and its sizes at earlier looks. */
+export interface PartPast {
+	readonly age: Age;
+	readonly dutyHours: number;
+	readonly earlier: readonly EarlierLook[];
+}
+
+/**
+ * The past of one part on the mat, from the pump's rebuilds up to this one and the sizes read in the earlier ones.
+ * Shape: rebuilds oldest first, the last is the one in hand; sizes of other parts are passed over. Hours are the pump's.
+ * Errors: PreconditionError where a part begins after the rebuild in hand.
+ */
+export function pastOf(
+	{ part, fromHours, hours }: Beginning,
+	station: Station,
+	sheet: ModelSheet,
+	jobs: readonly JobOnRecord[],
+	sizes: readonly SizeOnRecord[],
+	gauges: readonly ShopGauge[]
+): PartPast {
+	const now = jobs.at(-1)!.pumpHours;
+	const stretches = stretchesOf(jobs, sheet);
+	const earlier = sizes.flatMap((size): EarlierLook[] => {
+		const characteristic = station.characteristics.find(({ key }) => key === size.characteristic);
+		if (size.part !== part || !characteristic || size.pumpHours >= now) return [];
+		const estimate = sizeAtLook(station, characteristic, size, gauges);
+		const hoursAgo = dutyHours(stretches, size.pumpHours, now);
+		return estimate ? [{ characteristic: size.characteristic, hoursAgo, ...estimate }] : [];
+	});
+	const age: Age =
+		hours === null ? { kind: 'unknown', seenFor: now - fromHours, atMost: now } : { kind: 'known', hours };
+	return { age, dutyHours: dutyHours(stretches, fromHours, now), earlier };
+}
+
+/** What is known of the pump in hand: how hard it is on its parts, and the factor of the duty declared now. */
+export function knowledgeOfPump(
+	{ pumps, classes }: Pick<FleetKnowledge, 'pumps' | 'classes'>,
+	{ pump, duty }: JobOnRecord,
+	sheet: ModelSheet
+): { readonly pump: LogRate; readonly wearFactor: number } {
+	const { key, wearFactor } = dutyClassOf(duty, sheet);
+	return { pump: pumps[pump] ?? unknownPump(classes[key] ?? unknownClass), wearFactor };
+}

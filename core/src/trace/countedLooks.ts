@@ -1,0 +1,60 @@
+import type { Onset } from '../record';
+import type { Look } from './recurrence';
+
+/** What one look at one part found, by the pump's hours. */
+export interface PartLook {
+	readonly part: string;
+	readonly station: string;
+	readonly cylinder: number;
+	readonly pumpHours: number;
+	/** The pump's hours when the part was fitted; null where nobody knows. */
+	readonly fittedHours: number | null;
+	readonly marks: readonly { readonly pattern: string; readonly severity: number; readonly onset: Onset }[];
+}
+
+/** A look as it counts: what happened in service since the look before, over how many hours. */
+export interface CountedLook extends Omit<Look, 'hours'> {
+	readonly pumpHours: number;
+	/** Hours since the place was last looked at or its part fitted; undefined where neither is on record, and it cannot count. */
+	readonly hours?: number;
+	/** Patterns that were there at an earlier look at the same part and have not grown since: the same mark, not a new event. */
+	readonly seenBefore: readonly string[];
+	/** Marks that service did not make, or nobody knows what did. */
+	readonly keptOut: readonly Exclude<Onset, 'service'>[];
+}
+
+/**
+ * What each look at one pump counts for.
+ *
+ * An event is a pattern made in service that is first seen in its part's life, or has grown in severity since the part's last
+ * looks. Exposure runs from look to look at a place, and no further back than the fitting of the part that lies there.
+ * Shape: the looks at one pump in any order; answered by the pump's hours.
+ */
+export function countedLooks<L extends PartLook>(looks: readonly L[]): (Omit<L, 'marks'> & CountedLook)[] {
+	const worst = new Map<string, number>();
+	const lastLook = new Map<string, number>();
+	const inOrder = looks.toSorted((a, b) => a.pumpHours - b.pumpHours);
+	return inOrder.map(({ marks, ...look }) => {
+		const place = `${look.station}/${look.cylinder}`;
+		const from = Math.max(lastLook.get(place) ?? -Infinity, look.fittedHours ?? -Infinity);
+		lastLook.set(place, look.pumpHours);
+		const patterns: string[] = [];
+		const seenBefore: string[] = [];
+		for (const [pattern, severity] of worstInService(marks)) {
+			const key = `${look.part}/${pattern}`;
+			const before = worst.get(key) ?? 0;
+			(severity > before ? patterns : seenBefore).push(pattern);
+			worst.set(key, Math.max(before, severity));
+		}
+		const keptOut = marks.flatMap(({ onset }) => (onset === 'service' ? [] : [onset]));
+		const hours = look.pumpHours - from;
+		return { ...look, patterns, seenBefore, keptOut, ...(Number.isFinite(hours) && hours > 0 ? { hours } : {}) };
+	});
+}
+
+function worstInService(marks: PartLook['marks']): Map<string, number> {
+	const worst = new Map<string, number>();
+	for (const { pattern, severity, onset } of marks)
+		if (onset === 'service') worst.set(pattern, Math.max(severity, worst.get(pattern) ?? 0));
+	return worst;
+}

@@ -1,0 +1,137 @@
+// One kind of size in a small fleet: parts that wear faster than their like, few looks, and priors that are wrong.
+import {
+	fitFleetWear,
+	priorKnowledge,
+	PartWear,
+	unknownClass,
+	unknownPump,
+	type WearHistory,
+	type WearPrior
+} from '../../core/src/life';
+import { Random } from '../../demo/src';
+
+export const priorOf = (hoursToLimit: number, between: number, within1000h: number, worth: number): WearPrior => ({
+	hoursToLimit,
+	between,
+	within1000h,
+	worth,
+	from: 'sheet'
+});
+
+interface Truth {
+	readonly hoursToLimit: number;
+	readonly between: number;
+	readonly within1000h: number;
+}
+const NEW = [{ hours: 0, weight: 1 }];
+const FITTED: WearHistory = { before: NEW, looks: [] };
+const READING_U = 0.03; // of the allowance
+
+interface Part {
+	readonly rate: number;
+	worn: number;
+}
+const partOf = ({ between }: Truth, random: Random): Part => ({ rate: Math.exp(random.normal(0, between)), worn: 0 });
+function wear(part: Part, { hoursToLimit, within1000h }: Truth, hours: number, random: Random): void {
+	const shapePer1000h = 1 / within1000h ** 2;
+	part.worn += (random.gamma((shapePer1000h * hours) / 1000) / shapePer1000h) * part.rate * (1000 / hoursToLimit);
+}
+
+function look(part: Part, truth: Truth, intervals: readonly number[], random: Random): WearHistory {
+	let hours = 0;
+	const looks = intervals.map((interval) => {
+		wear(part, truth, interval, random);
+		return { hours: (hours += interval), worn: part.worn + random.normal(0, READING_U), u: READING_U };
+	});
+	return { before: NEW, looks };
+}
+
+const classOf = (pumps: number) => new Map(Array.from({ length: pumps }, (_, i) => [`${i}`, '']));
+const fitOf = (prior: WearPrior, parts: { pump: string; history: WearHistory }[], pumps: number) =>
+	fitFleetWear([{ key: 'k', prior, parts }], classOf(pumps));
+
+/** The truth of one fleet, drawn from a prior. */
+function drawn({ hoursToLimit, between, within1000h, worth }: WearPrior, random: Random): Truth {
+	const spread = Math.min(0.4, 0.8 / Math.sqrt(worth));
+	const open = Math.sqrt((between ** 2 + (within1000h ** 2 * 1000) / hoursToLimit) / worth);
+	return {
+		hoursToLimit: hoursToLimit * Math.exp(random.normal(0, open)),
+		between: between * Math.exp(random.normal(0, spread)),
+		within1000h: within1000h * Math.exp(random.normal(0, spread))
+	};
+}
+
+const INTERVAL = 1500;
+
+/** Parts measured at 2.5 to 4 times the product's own mean for their kind over two intervals: what was said and what happened. */
+export function fastParts(fleets: number, seed: number): { parts: number; said: number; happened: number } {
+	const random = new Random(seed);
+	const prior = priorOf(14_000, 0.45, 0.25, 4);
+	let parts = 0;
+	let said = 0;
+	let happened = 0;
+	for (let fleet = 0; fleet < fleets; fleet++) {
+		const truth = drawn(prior, random);
+		const all = Array.from({ length: 108 }, (_, i) => {
+			const part = partOf(truth, random);
+			return { part, pump: `${i % 12}`, history: look(part, truth, [INTERVAL, INTERVAL], random) };
+		});
+		const fit = fitOf(prior, all, 12);
+		const typical = new PartWear(fit.kinds.k, unknownPump(unknownClass), FITTED).expected(2 * INTERVAL).worn;
+		for (const { part, pump, history } of all) {
+			const ratio = history.looks[1].worn / typical;
+			if (ratio < 2.5 || ratio > 4 || history.looks[1].worn > 0.9) continue;
+			parts++;
+			said += new PartWear(fit.kinds.k, fit.pumps[pump], history).chance(INTERVAL);
+			wear(part, truth, INTERVAL, random);
+			if (part.worn > 1) happened++;
+		}
+	}
+	return { parts, said: said / parts, happened: happened / parts };
+}
+
+/** True chance that a new part is beyond its limit after some hours. */
+function trueChance(truth: Truth, hours: number, random: Random): number {
+	const DRAWS = 4000;
+	let beyond = 0;
+	for (let i = 0; i < DRAWS; i++) {
+		const part = partOf(truth, random);
+		wear(part, truth, hours, random);
+		if (part.worn > 1) beyond++;
+	}
+	return beyond / DRAWS;
+}
+
+/** Six parts seen once each, the prior centred on the truth and worth twelve lives: what fits say of a new part, 5 and 95 %. */
+export function oneLookALife(fits: number, seed: number, pumps: number) {
+	const random = new Random(seed);
+	const truth = { hoursToLimit: 3050, between: 0.3, within1000h: 0.25 };
+	const prior = priorOf(truth.hoursToLimit, truth.between, truth.within1000h, 12);
+	const said = Array.from({ length: fits }, () => {
+		const parts = Array.from({ length: 6 }, (_, i) => ({
+			pump: `${i % pumps}`,
+			history: look(partOf(truth, random), truth, [INTERVAL], random)
+		}));
+		const fit = fitOf(prior, parts, pumps);
+		return new PartWear(fit.kinds.k, fit.pumps['0'], FITTED).chance(INTERVAL);
+	}).sort((a, b) => a - b);
+	const at = (share: number) => said[Math.floor(share * (fits - 1))];
+	return { truth: trueChance(truth, INTERVAL, random), low: at(0.05), middle: at(0.5), high: at(0.95) };
+}
+
+/** A prior whose centre is wrong by a factor: what is said of a new part after so many lives, and what is true. */
+export function wrongPrior(factor: number, lives: number, fleets: number, seed: number) {
+	const random = new Random(seed);
+	const truth = { hoursToLimit: 2600, between: 0.35, within1000h: 0.4 };
+	const prior = priorOf(truth.hoursToLimit * factor, truth.between, truth.within1000h, 4);
+	const said = Array.from({ length: fleets }, () => {
+		if (lives === 0) return new PartWear(priorKnowledge(prior), unknownPump(unknownClass), FITTED).chance(INTERVAL);
+		const parts = Array.from({ length: lives }, (_, i) => ({
+			pump: `${i % 5}`,
+			history: look(partOf(truth, random), truth, [INTERVAL / 2, INTERVAL / 2], random)
+		}));
+		const fit = fitOf(prior, parts, 5);
+		return new PartWear(fit.kinds.k, fit.pumps['0'], FITTED).chance(INTERVAL);
+	});
+	return { said: said.reduce((a, b) => a + b, 0) / fleets, happened: trueChance(truth, INTERVAL, random) };
+}

@@ -1,0 +1,187 @@
+// Holds every probability that the bench shows against shops with known truth, and prints how they agree.
+// Usage: npm run calibrate -- [--seeds 20] [--from 1] [--world demo]
+import { execFile } from 'node:child_process';
+import { availableParallelism } from 'node:os';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { verdicts, type Shape } from './conformity';
+import { falseAlarms } from './falseAlarms';
+import { fastParts, oneLookALife, wrongPrior } from './kinds';
+import { bins, counts, summary, type Seeded } from './reliability';
+import type { ShopForecasts } from './shop';
+import { worlds } from './world';
+
+const { values } = parseArgs({
+	options: { seeds: { type: 'string' }, from: { type: 'string' }, world: { type: 'string', multiple: true } }
+});
+const from = Number(values.from ?? 1);
+const seeds = Array.from({ length: Number(values.seeds ?? 20) }, (_, i) => from + i);
+const chosen = values.world ?? Object.keys(worlds);
+
+type All = Record<keyof ShopForecasts, Seeded[]>;
+const results = new Map(chosen.map((world): [string, All] => [world, { pumps: [], parts: [], sizes: [] }]));
+
+// Shops are independent of each other: as many at a time as there are processors.
+const simulate = fileURLToPath(new URL('./simulate.ts', import.meta.url));
+const MOST_BYTES = 2 ** 28;
+function workOne(world: string, seed: number): Promise<void> {
+	return new Promise((resolve, reject) => {
+		const args = ['--import', 'tsx', simulate, world, String(seed)];
+		execFile(process.execPath, args, { maxBuffer: MOST_BYTES }, (error, stdout) => {
+			if (error) return reject(error);
+			const forecasts = JSON.parse(stdout) as ShopForecasts;
+			const all = results.get(world)!;
+			for (const key of ['pumps', 'parts', 'sizes'] as const)
+				for (const one of forecasts[key]) all[key].push({ ...one, seed });
+			process.stderr.write(`${world}, seed ${seed}\n`);
+			resolve();
+		});
+	});
+}
+const waiting = seeds.flatMap((seed) => chosen.map((world) => [world, seed] as const));
+await Promise.all(
+	Array.from({ length: availableParallelism() }, async () => {
+		for (let next = waiting.shift(); next; next = waiting.shift()) await workOne(...next);
+	})
+);
+
+const percent = (value: number) => `${(100 * value).toFixed(1)} %`;
+const row = (...cells: (string | number)[]) => console.log(`| ${cells.join(' | ')} |`);
+const head = (...cells: string[]) => {
+	console.log();
+	row(...cells);
+	row(...cells.map(() => '---'));
+};
+const nameOf = new Map(
+	Object.entries({
+		demo: 'the demo’s own generator',
+		runsIn: 'lognormal rates, parts run in',
+		speedsUp: 'wear speeds up towards the limit',
+		unlikeDuty: 'pumps of very unlike duty, undeclared',
+		renewsSoft: 'a shop that renews all soft parts',
+		gaugesOff: 'gauges off by half their certificate'
+	})
+);
+
+console.log(`${seeds.length} shops of 12 pumps over four years in each world, seeds ${seeds[0]} to ${seeds.at(-1)}.`);
+const what = {
+	pumps: 'any size beyond or damaged by the next rebuild, a pump',
+	parts: 'the same, one part',
+	sizes: 'one size beyond its limit by then'
+} as const;
+for (const key of ['pumps', 'parts', 'sizes'] as const) {
+	console.log(`\nP(${what[key]})`);
+	head(
+		'world',
+		'forecasts',
+		'said',
+		'happened',
+		'Brier',
+		'reference’s',
+		'ratio',
+		'base rate’s',
+		'sharpness ÷ reference’s'
+	);
+	for (const [world, all] of results) {
+		const one = summary(all[key]);
+		row(
+			nameOf.get(world)!,
+			one.count,
+			percent(one.said),
+			percent(one.happened),
+			one.brier.toFixed(4),
+			one.referenceBrier.toFixed(4),
+			(one.brier / one.referenceBrier).toFixed(3),
+			one.baseBrier.toFixed(4),
+			(one.sharpness / one.referenceSharpness).toFixed(2)
+		);
+	}
+	head('world', 'bin', 'forecasts', 'said', 'happened', 'said − happened', '95 % by seed');
+	const edges = key === 'pumps' ? [0, 0.2, 0.4, 0.6, 0.8, 1] : [0, 0.01, 0.03, 0.1, 0.3, 1];
+	const MATURE = 10; // lives of a kind on record, from which the worlds other than the demo’s are held to it
+	for (const [world, all] of results)
+		for (const bin of bins(world === 'demo' ? all[key] : all[key].filter(({ lives }) => lives >= MATURE), edges))
+			row(
+				nameOf.get(world)!,
+				`${bin.from}–${bin.to}`,
+				bin.count,
+				percent(bin.said),
+				percent(bin.happened),
+				percent(bin.said - bin.happened),
+				`± ${percent(bin.halfWidth)}`
+			);
+}
+
+console.log('\nWear beyond a limit by duty: expected and happened');
+head('world', 'duty', 'expected', 'happened', 'happened ÷ said');
+const byDuty = (world: string, list: readonly Seeded[], dutyOf: (one: Seeded) => string) => {
+	for (const duty of new Set(list.map(dutyOf))) {
+		const { expected, happened } = counts(list.filter((one) => dutyOf(one) === duty));
+		row(nameOf.get(world)!, duty, expected.toFixed(1), happened, (happened / expected).toFixed(2));
+	}
+};
+const FROM_REBUILD = 3;
+const harshOf = ({ harshness }: Seeded) => (harshness < 0.8 ? 'mild' : harshness > 1.25 ? 'harsh' : 'middle');
+for (const [world, { sizes }] of results) {
+	if (world === 'unlikeDuty')
+		byDuty(
+			world,
+			sizes.filter(({ rebuild }) => rebuild >= FROM_REBUILD),
+			(one) => `${harshOf(one)}, undeclared, from the third rebuild`
+		);
+	else byDuty(world, sizes, ({ dutyClass }) => `${dutyClass}, declared`);
+}
+
+console.log('\nParts whose age nobody knows, and those of known age');
+head('world', 'age', 'forecasts', 'said', 'happened');
+for (const [world, { parts }] of results)
+	for (const ageKnown of [false, true]) {
+		const list = parts.filter((one) => one.ageKnown === ageKnown);
+		if (list.length === 0) continue;
+		const { count, said, happened } = summary(list);
+		row(nameOf.get(world)!, ageKnown ? 'known' : 'unknown', count, percent(said), percent(happened));
+	}
+
+console.log('\nOne kind of size in a small fleet');
+head('what', 'said', 'happened');
+const fast = fastParts(250, from);
+row(
+	`${fast.parts} parts measured at 2.5 to 4 times their kind over two intervals`,
+	percent(fast.said),
+	percent(fast.happened)
+);
+for (const [name, pumps] of [
+	['one pump', 1],
+	['six pumps', 6]
+] as const) {
+	const one = oneLookALife(200, from, pumps);
+	row(
+		`new part at 1,500 h after six lives of one look in ${name}: 5, 50, 95 % of fits`,
+		`${percent(one.low)}, ${percent(one.middle)}, ${percent(one.high)}`,
+		percent(one.truth)
+	);
+}
+for (const factor of [0.5, 2])
+	for (const lives of [0, 10, 40]) {
+		const { said, happened } = wrongPrior(factor, lives, 40, from);
+		row(`prior wrong by × ${factor}, after ${lives} lives`, percent(said), percent(happened));
+	}
+
+console.log('\nThe verdict on a limit, the true worst place exactly at it');
+head('places', 'shape', 'inside (accepted bad)', 'beyond (scrapped good)');
+for (const k of [1, 2, 6, 12])
+	for (const shape of ['even', 'tapered', 'oneSided'] satisfies Shape[]) {
+		const { inside, beyond } = verdicts(k, shape, 0, 4000, from);
+		row(k, shape, percent(inside), percent(beyond));
+	}
+head('places', 'true worst, in u inside the limit', 'inside', 'too close', 'beyond');
+for (const k of [1, 2, 6, 12])
+	for (const off of [-4, -2, -1, 1, 2, 4]) {
+		const { inside, tooClose, beyond } = verdicts(k, 'even', off, 2000, from);
+		row(k, off, percent(inside), percent(tooClose), percent(beyond));
+	}
+
+const alarms = falseAlarms(400, from);
+console.log(
+	`\nFleets of 12 pumps without a cause, marks kept: anything stands out in ${alarms.alarms} of ${alarms.fleets}.`
+);

@@ -1,7 +1,8 @@
 // The best that anybody could say who knows how parts of this world wear in general, and sees the same record: part, pump and
 // age integrated on grids.
-import { followWear, lookNodes, weigh, type AgeNode, type WearLook } from '../../core/src/life';
+import { followWear, type AgeNode, type WearLook } from '../../core/src/life';
 import { GammaTable } from '../../core/src/life/gammaTable';
+import { lookNodes, weigh } from '../../core/src/life/wearLooks';
 import type { Station } from '../../core/src/record';
 import { wearHours, type World } from './world';
 

@@ -23,7 +23,6 @@ import {
 	isDamaged,
 	lookAndMeasure,
 	Random,
-	stationOf,
 	visits,
 	type DemoPump,
 	type TruePart,

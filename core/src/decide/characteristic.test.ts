@@ -57,7 +57,7 @@ describe('judgeCharacteristic', () => {
 	});
 	it('brings a warm plunger back to 20 °C', () => {
 		const { worst } = judged([reading(18, 0, 0, { partC: 70 })]);
-		expect(worst.value).toBeCloseTo(18 * (1 - 8e-6 * 50), 9);
+		expect(worst.value).toBeCloseTo(18 / (1 + 8e-6 * 50), 9);
 	});
 	it('counts wear from the size as fitted where it was measured, else from nominal, and says which', () => {
 		expect(judged([reading(17.98)]).wear.worn).toBeCloseTo(0.02, 9);

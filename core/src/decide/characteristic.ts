@@ -157,7 +157,7 @@ function weighed(parts: readonly { readonly value: number; readonly budget: Budg
 		budget.contributions.map((line) => ({ ...line, u: (line.u * weights[i]) / total }))
 	);
 	const sources = [...new Set(lines.map(({ source }) => source))].map((source) => {
-		const own = lines.filter((line) => line.source === source && line.u > 0);
+		const own = lines.filter((line) => line.source === source && line.u !== 0);
 		return { source, u: Math.hypot(...own.map(({ u }) => u)), dof: effectiveDof(own) };
 	});
 	return { value, budget: combine(sources) };

@@ -17,6 +17,7 @@ import {
 	type WearKnowledge,
 	type WearLook
 } from '../life';
+import { requireThat } from '../number';
 import { discardLimit, type ModelSheet, type Reading, type SheetCharacteristic, type Station } from '../record';
 import { measureCharacteristic, type ShopGauge } from './characteristic';
 import type { EndReason } from './endOfLife';
@@ -87,10 +88,10 @@ export function sizeAtLook(
 
 /** A pump's running in stretches of one duty each, from its rebuilds: the duty declared at one is that of the hours before it. */
 export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): Stretch[] =>
-	jobs.map(({ pumpHours, duty }) => ({
-		untilHours: pumpHours,
-		wearFactor: dutyClassOf(duty, sheet).wearFactor
-	}));
+	jobs.map(({ pumpHours, duty }) => {
+		requireThat(Number.isFinite(pumpHours), 'stretchesOf', 'pumpHours', pumpHours, 'a finite number');
+		return { untilHours: pumpHours, wearFactor: dutyClassOf(duty, sheet).wearFactor };
+	});
 
 /**
  * What the record says of every kind of size, every pump, every class of duty, and of all other ends, by `fitFleetWear` and

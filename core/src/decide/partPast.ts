@@ -1,4 +1,5 @@
 import { dutyClassOf, dutyHours, unknownClass, unknownPump, type Age, type LogRate } from '../life';
+import { requireThat } from '../number';
 import type { ModelSheet, Station } from '../record';
 import type { ShopGauge } from './characteristic';
 import { sizeAtLook, stretchesOf, type FleetKnowledge, type JobOnRecord, type SizeOnRecord } from './fleet';
@@ -21,7 +22,7 @@ export interface PartPast {
 /**
  * The past of one part on the mat, from the pump's rebuilds up to this one and the sizes read in the earlier ones.
  * Shape: rebuilds oldest first, the last is the one in hand; sizes of other parts are passed over. Hours are the pump's.
- * Errors: PreconditionError where a part begins after the rebuild in hand.
+ * Errors: PreconditionError where a part begins after the rebuild in hand, or hours are below 0.
  */
 export function pastOf(
 	{ part, fromHours, hours }: Beginning,
@@ -31,6 +32,7 @@ export function pastOf(
 	sizes: readonly SizeOnRecord[],
 	gauges: readonly ShopGauge[]
 ): PartPast {
+	requireThat(Number.isFinite(hours ?? 0) && (hours ?? 0) >= 0, 'pastOf', 'hours', hours, 'at least 0, or null');
 	const now = jobs.at(-1)!.pumpHours;
 	const stretches = stretchesOf(jobs, sheet);
 	const earlier = sizes.flatMap((size): EarlierLook[] => {

@@ -35,12 +35,15 @@ export interface SetCost {
 /**
  * Expected cost of one choice for the whole set: Σ price of the replaced + P(any failure)·opening + Σ p·collateral.
  * Failures are taken as independent. Units: the shop's currency.
+ * Errors: PreconditionError for a probability outside [0, 1], or a cost below 0 or not finite.
  */
 export function costOf(parts: readonly SetPart[], choices: ReadonlyMap<string, Choice>, opening: number): SetCost {
 	let price = 0;
 	let collateral = 0;
 	let logNone = 0; // ln P(no failure), so that many small odds keep their digits
+	requireCost('costOf', 'opening', opening);
 	for (const part of parts) {
+		requirePart('costOf', part);
 		const replace = choices.get(part.id) === 'replace';
 		const p = replace ? part.pNew : part.pReuse;
 		price += replace ? part.price : 0;
@@ -142,8 +145,16 @@ function choosable(parts: readonly SetPart[]): SetPart[][] {
 	return [...together.values()];
 }
 
+const requireCost = (fn: string, name: string, cost: number) =>
+	requireThat(cost >= 0 && Number.isFinite(cost), fn, name, cost, 'at least 0');
+
+function requirePart(fn: string, { pReuse, pNew, price, collateral }: SetPart): void {
+	for (const [name, p] of Object.entries({ pReuse, pNew })) requireThat(p >= 0 && p <= 1, fn, name, p, 'from 0 to 1');
+	for (const [name, cost] of Object.entries({ price, collateral })) requireCost(fn, name, cost);
+}
+
 function check(parts: readonly SetPart[], opening: number): void {
-	requireThat(opening >= 0 && Number.isFinite(opening), 'decideSet', 'opening', opening, 'at least 0');
+	requireCost('decideSet', 'opening', opening);
 	requireThat(
 		new Set(parts.map(({ id }) => id)).size === parts.length,
 		'decideSet',
@@ -151,23 +162,16 @@ function check(parts: readonly SetPart[], opening: number): void {
 		'a repeated id',
 		'each part once'
 	);
-	for (const { pReuse, pNew, price, collateral } of parts) {
-		for (const [name, p] of Object.entries({ pReuse, pNew }))
-			requireThat(p >= 0 && p <= 1, 'decideSet', name, p, 'from 0 to 1');
-		for (const [name, cost] of Object.entries({ price, collateral })) {
-			requireThat(cost >= 0 && Number.isFinite(cost), 'decideSet', name, cost, 'at least 0');
-		}
-	}
+	for (const part of parts) requirePart('decideSet', part);
 }
 
-/** What each choice for one part costs, if it stood alone: the figures beside its verdict. */
-export const costsAlone = (
-	{ pReuse, pNew, price, collateral }: SetPart,
-	opening: number
-): { reuse: number; replace: number } => ({
-	reuse: pReuse * (opening + collateral),
-	replace: price + pNew * (opening + collateral)
-});
+/** What each choice for one part costs, if it stood alone: the figures beside its verdict. Errors: as `costOf`. */
+export function costsAlone(part: SetPart, opening: number): { reuse: number; replace: number } {
+	requirePart('costsAlone', part);
+	requireCost('costsAlone', 'opening', opening);
+	const { pReuse, pNew, price, collateral } = part;
+	return { reuse: pReuse * (opening + collateral), replace: price + pNew * (opening + collateral) };
+}
 
 export interface IntervalCost {
 	readonly hours: number;
@@ -203,7 +207,8 @@ export function bestInterval(
 	opening: OpeningCosts,
 	intervals: readonly number[]
 ): EconomicInterval {
-	const ascending = intervals.every((hours, i) => hours > (intervals[i - 1] ?? 0));
+	requireCost('bestInterval', 'planned', opening.planned);
+	const ascending = intervals.every((hours, i) => hours > (intervals[i - 1] ?? 0) && Number.isFinite(hours));
 	requireThat(intervals.length > 0 && ascending, 'bestInterval', 'intervals', intervals, 'hours above 0, ascending');
 	const sets = intervals.map(setAt);
 	const curve = intervals.map((hours, at) => {

@@ -47,8 +47,8 @@ export function compareUnit(
 	{ metal, lifeLeftShare }: Pick<Policy, 'metal' | 'lifeLeftShare'>
 ): UnitComparison {
 	requireThat(repairCost >= 0 && Number.isFinite(repairCost), 'compareUnit', 'repairCost', repairCost, 'at least 0');
-	requireThat(unit.price > 0, 'compareUnit', 'price', unit.price, 'above 0');
-	requireThat(unit.lifeHours > 0, 'compareUnit', 'lifeHours', unit.lifeHours, 'above 0');
+	for (const [name, value] of Object.entries({ ...unit, lifeLeftShare }))
+		requireThat(value > 0 && Number.isFinite(value), 'compareUnit', name, value, 'above 0');
 	const hoursLeft = unit.lifeHours * lifeLeftShare;
 	const repairPer1000h = (repairCost / hoursLeft) * 1000;
 	const newPer1000h = (unit.price / unit.lifeHours) * 1000;

@@ -52,6 +52,8 @@ export function dutyHours(stretches: readonly Stretch[], from: number, to: numbe
 	let sum = 0;
 	let at = from;
 	for (const { untilHours, wearFactor } of stretches) {
+		requireThat(Number.isFinite(untilHours), 'dutyHours', 'untilHours', untilHours, 'a finite number');
+		requireThat(wearFactor > 0 && wearFactor < 1e3, 'dutyHours', 'wearFactor', wearFactor, 'above 0');
 		if (untilHours <= at) continue;
 		const end = Math.min(untilHours, to);
 		sum += (end - at) * wearFactor;

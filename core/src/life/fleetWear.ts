@@ -1,5 +1,5 @@
 import { requireThat } from '../number';
-import type { LogRate, WearKnowledge } from './partWear';
+import { requireLogRate, type LogRate, type WearKnowledge } from './partWear';
 import { COARSE_STEP, rateDensity, rateGrid, type RateGrid } from './rateGrid';
 import { followWear, type WearHistory } from './wearLooks';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
@@ -38,10 +38,10 @@ const normal = (x: number, sd: number): number => Math.exp(-((x / sd) ** 2) / 2)
 const amongPumps = (d: number): number => PUMP_BELLS.reduce((sum, { weight, sd }) => sum + weight * normal(d, sd), 0);
 
 /** What is believed of a pump's factor before it is on record, its class's correction known as given. */
-export const unknownPump = ({ mean, sd }: LogRate): LogRate => ({
-	mean,
-	sd: Math.hypot(sd, Math.sqrt(PUMP_BELLS.reduce((sum, bell) => sum + bell.weight * bell.sd ** 2, 0)))
-});
+export function unknownPump({ mean, sd }: LogRate): LogRate {
+	requireLogRate('unknownPump', { mean, sd });
+	return { mean, sd: Math.hypot(sd, Math.sqrt(PUMP_BELLS.reduce((sum, bell) => sum + bell.weight * bell.sd ** 2, 0))) };
+}
 export const unknownClass: LogRate = { mean: 0, sd: CLASS_SD };
 
 /**
@@ -235,11 +235,13 @@ class KindBelief {
 	}
 }
 
+const MOST_LIVES = 1e6;
+
 // How many lives would narrow the prior's rate as far as the record has.
 function livesWorth(prior: WearPrior, shapes: readonly (LogRate & { weight: number })[]): number {
 	const mean = shapes.reduce((sum, one) => sum + one.weight * one.mean, 0);
 	const variance = shapes.reduce((sum, one) => sum + one.weight * (one.sd ** 2 + (one.mean - mean) ** 2), 0);
-	return Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1));
+	return Math.min(MOST_LIVES, Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1)));
 }
 
 function factorsOf(parts: KindOnRecord['parts'], prior: WearPrior, grid: RateGrid): Factor[] {

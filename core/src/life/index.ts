@@ -1,7 +1,24 @@
 export * from './age';
-export * from './wearPrior';
-export * from './wearLooks';
-export * from './partWear';
-export * from './fleetWear';
-export * from './otherEnds';
+export {
+	wearPriorOf,
+	openRate,
+	scatterSpread,
+	SHEET_WORTH,
+	DEFAULT_WORTH,
+	EXPONENTS,
+	type WearPrior
+} from './wearPrior';
+export { followWear, type Track, type WearHistory, type WearLook } from './wearLooks';
+export { PartWear, priorKnowledge, type LogRate, type Odds, type WearKnowledge } from './partWear';
+export { fitFleetWear, unknownClass, unknownPump, type FleetWear, type KindOnRecord } from './fleetWear';
+export {
+	endsBefore,
+	fitOtherEnds,
+	lifePriorOf,
+	oddsOfOtherEnd,
+	type EndsOnRecord,
+	type LifePrior,
+	type OtherEnds,
+	type OtherLife
+} from './otherEnds';
 export * from './duty';

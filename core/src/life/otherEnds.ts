@@ -107,6 +107,7 @@ export function fitOtherEnds(stations: readonly EndsOnRecord[]): Readonly<Record
 
 /** What is believed where no life is on record. */
 export const endsBefore = (prior: LifePrior): OtherEnds => {
+	requirePrior(prior);
 	const sd = openScale(prior);
 	const before = exponentials(Float64Array.from(OFFSETS, (x) => -((x / sd) ** 2) / 2));
 	return posterior(
@@ -146,6 +147,7 @@ function blurred(weights: Float64Array, sd: number): Float64Array {
 
 // ln P(record | scale, shape), by shape and offset; and over the shapes.
 function evidenceOf({ prior, lives }: EndsOnRecord): { byShape: Float64Array[]; byScale: Float64Array } {
+	requirePrior(prior);
 	for (const life of lives) requireLife(life);
 	const byShape = SHAPES.map(({ z }) => {
 		const shape = shapeAt(prior, z);
@@ -163,8 +165,18 @@ function evidenceOf({ prior, lives }: EndsOnRecord): { byShape: Float64Array[]; 
 	return { byShape, byScale };
 }
 
+function requirePrior({ scaleHours, shape, worth }: LifePrior): void {
+	requireThat(scaleHours >= 1 && scaleHours <= 1e9, 'life prior', 'scaleHours', scaleHours, '1 to 1e9');
+	requireThat(shape >= 0.1 && shape <= 50, 'life prior', 'shape', shape, '0.1 to 50');
+	requireThat(worth > 0 && worth <= 1e6, 'life prior', 'worth', worth, 'above 0, at most 1e6 lives');
+}
+
 function requireLife({ held, endedBy, before }: OtherLife): void {
 	requireThat(before.length > 0, 'fitOtherEnds', 'before', 'empty', 'at least one possible age');
+	for (const { hours, weight } of before) {
+		requireThat(hours >= 0 && Number.isFinite(hours), 'fitOtherEnds', 'hours before', hours, 'at least 0');
+		requireThat(weight > 0 && weight <= 1, 'fitOtherEnds', 'weight', weight, 'above 0, at most 1');
+	}
 	requireThat(held >= 0 && Number.isFinite(held), 'fitOtherEnds', 'held', held, 'at least 0');
 	if (endedBy === undefined) return;
 	const oldest = Math.max(...before.map(({ hours }) => hours));

@@ -1,7 +1,7 @@
 import { normalQuantile, requireThat } from '../number';
 import { GammaTable } from './gammaTable';
 import { rateDensity, rateGrid, type RateGrid } from './rateGrid';
-import { followWear, lookNodes, weigh, type Track, type WearHistory } from './wearLooks';
+import { MOST_HOURS, followWear, lookNodes, weigh, type Track, type WearHistory } from './wearLooks';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
 
 /** A logarithm of a rate, known as a normal distribution. */
@@ -9,6 +9,12 @@ export interface LogRate {
 	readonly mean: number;
 	readonly sd: number;
 }
+
+export function requireLogRate(fn: string, { mean, sd }: LogRate): void {
+	requireThat(Math.abs(mean) < MOST_LOG, fn, 'mean', mean, 'the logarithm of a factor');
+	requireThat(sd >= 0 && sd < MOST_LOG, fn, 'sd', sd, 'at least 0');
+}
+const MOST_LOG = 10;
 
 /** What is known of how one kind wears: its prior, and what the record has made of it. */
 export interface WearKnowledge {
@@ -33,6 +39,7 @@ export interface Odds {
 	readonly high: number;
 }
 
+const MOST_LIMIT = 1e3;
 const IGNORED = 1e-5; // of the largest weight: such a cell moves no chance by more
 const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
 const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
@@ -58,6 +65,7 @@ export class PartWear {
 
 	/** Errors: PreconditionError from `followWear`. The history of a new part is `{ before: [{ hours: 0, weight: 1 }], looks: [] }`. */
 	constructor(knowledge: WearKnowledge, factor: LogRate, history: WearHistory) {
+		requireLogRate('PartWear', factor);
 		this.knowledge = knowledge;
 		this.#factor = factor;
 		this.#history = history;
@@ -215,8 +223,8 @@ export class PartWear {
 
 	// By path and rate: the chance of passing the limit.
 	#chances(hours: number, limit: number): Float64Array[] {
-		requireThat(hours >= 0 && Number.isFinite(hours), 'PartWear.chance', 'hours', hours, 'at least 0');
-		requireThat(limit > 0 && Number.isFinite(limit), 'PartWear.chance', 'limit', limit, 'above 0');
+		requireThat(hours >= 0 && hours <= MOST_HOURS, 'PartWear.chance', 'hours', hours, `0 to ${MOST_HOURS}`);
+		requireThat(limit > 0 && limit < MOST_LIMIT, 'PartWear.chance', 'limit', limit, 'above 0, in allowances');
 		const largest = Math.max(...this.#posterior.map((one) => Math.max(...one)));
 		return this.#paths.map((path, p) => {
 			const steady = limit ** (1 / path.exponent);

@@ -1,4 +1,5 @@
-import { expBelow, gammaLn, gaussLegendre, requireThat } from '../number';
+import { gammaLn, gaussLegendre, requireThat } from '../number';
+import { expBelow } from '../number/expBelow';
 import type { AgeNode } from './age';
 import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
@@ -45,6 +46,9 @@ const FEWEST_NODES = 16;
 const MOST_NODES = 96;
 const LEAST_U = 1e-6; // of the allowance: no reading is better
 const LEAST_HOURS = 1;
+/** No machine runs longer, nothing is worn by more: numbers beyond are slips. Hours, and shares of the allowance. */
+export const MOST_HOURS = 1e7;
+const MOST_WORN = 1e6;
 const OUT_OF_THE_QUESTION = 20; // logarithms below the likeliest rate
 
 /** Splits the wear that a reading allows at a limit of the steady process, where what is asked has its step. */
@@ -107,11 +111,15 @@ export function weigh(nodes: LookNodes, shape: number, scale: number, out: Float
 
 function requireHistory({ before, looks }: WearHistory): void {
 	requireThat(before.length > 0, 'followWear', 'before', 'empty', 'at least one possible age');
+	for (const { hours, weight } of before) {
+		requireThat(hours >= 0 && hours <= MOST_HOURS, 'followWear', 'hours before', hours, `0 to ${MOST_HOURS}`);
+		requireThat(weight > 0 && weight <= 1, 'followWear', 'weight', weight, 'above 0, at most 1');
+	}
 	let last = 0;
 	for (const { hours, worn, u } of looks) {
-		requireThat(Number.isFinite(hours) && hours >= last, 'followWear', 'hours', hours, `at least ${last}`);
-		requireThat(Number.isFinite(worn), 'followWear', 'worn', worn, 'a finite number');
-		requireThat(u >= 0 && Number.isFinite(u), 'followWear', 'u', u, 'at least 0');
+		requireThat(hours >= last && hours <= MOST_HOURS, 'followWear', 'hours', hours, `${last} to ${MOST_HOURS}`);
+		requireThat(Math.abs(worn) <= MOST_WORN, 'followWear', 'worn', worn, `at most ${MOST_WORN} allowances`);
+		requireThat(u >= 0 && u <= MOST_WORN, 'followWear', 'u', u, `0 to ${MOST_WORN} allowances`);
 		last = hours;
 	}
 }
@@ -133,6 +141,7 @@ export function followWear(
 	{ rates, size }: RateGrid
 ): readonly Track[] {
 	requireHistory(history);
+	requireThat(size === rates.length && rates.every((rate) => rate > 0), 'followWear', 'rates', size, 'rates above 0');
 	const { before, looks } = history;
 	const longest = Math.max(...before.map(({ hours }) => hours)) + (looks.at(-1)?.hours ?? 0);
 	const steadiest = Math.max(1, (shapePer1000h * longest) / 1000);

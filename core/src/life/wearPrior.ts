@@ -51,7 +51,17 @@ export interface WearShape {
 }
 
 /** Spread of the logarithm of either scatter about what the prior says; what is firmly believed is firm in this too. */
-export const scatterSpread = ({ worth }: WearPrior): number => Math.min(0.4, 0.8 / Math.sqrt(worth));
+export function scatterSpread(prior: WearPrior): number {
+	requirePrior(prior);
+	return Math.min(0.4, 0.8 / Math.sqrt(prior.worth));
+}
+
+function requirePrior({ hoursToLimit, between, within1000h, worth }: WearPrior): void {
+	requireThat(hoursToLimit >= 1 && hoursToLimit <= 1e9, 'wear prior', 'hoursToLimit', hoursToLimit, '1 to 1e9');
+	requireThat(between > 0 && between <= 10, 'wear prior', 'between', between, 'above 0, at most 10');
+	requireThat(within1000h > 0 && within1000h <= 100, 'wear prior', 'within1000h', within1000h, 'above 0, at most 100');
+	requireThat(worth > 0 && worth <= 1e6, 'wear prior', 'worth', worth, 'above 0, at most 1e6 lives');
+}
 const HERMITE = [
 	{ z: -Math.sqrt(3), weight: 1 / 6 },
 	{ z: 0, weight: 2 / 3 },
@@ -90,7 +100,8 @@ export const BETWEENS = HERMITE.length;
  * Standard deviation of the logarithm of a kind's typical rate, as its prior leaves it open: the scatter of one whole life
  * over √worth.
  */
-export function openRate({ between, within1000h, hoursToLimit, worth }: WearPrior): number {
-	requireThat(worth > 0, 'openRate', 'worth', worth, 'above 0');
+export function openRate(prior: WearPrior): number {
+	requirePrior(prior);
+	const { between, within1000h, hoursToLimit, worth } = prior;
 	return Math.sqrt((between ** 2 + (within1000h ** 2 * 1000) / hoursToLimit) / worth);
 }

@@ -99,7 +99,8 @@ export function budgetOf(input: BudgetInput): Budget {
 		readings,
 		'at least one finite reading'
 	);
-	requireThat(gauge.calibrationK > 0, 'budgetOf', 'calibrationK', gauge.calibrationK, 'above 0');
+	const { calibrationK } = gauge;
+	requireThat(calibrationK > 0 && Number.isFinite(calibrationK), 'budgetOf', 'calibrationK', calibrationK, 'above 0');
 	requireThat(gauge.resolution > 0, 'budgetOf', 'resolution', gauge.resolution, 'above 0');
 	const calibration = (gauge.calibrationU / gauge.calibrationK) * (gauge.overdue ? OVERDUE_FACTOR : 1);
 	const lines: Contribution[] = [
@@ -113,11 +114,12 @@ export function budgetOf(input: BudgetInput): Budget {
 		lines.push({ source: 'temperature', u: thermalUncertainty(size, thermal, halfWidth), dof: Infinity });
 	}
 	lines.push({ source: 'reproducibility', u: gauge.reproducibility, dof: Infinity });
-	return combine(lines.filter((line) => line.u > 0));
+	return combine(lines.filter((line) => line.u !== 0));
 }
 
 /** The line with the largest share of the variance, and that share in (0, 1]. */
 export function dominantLine(budget: Budget): { readonly line: Contribution; readonly share: number } {
+	const { u } = combine(budget.contributions);
 	const line = budget.contributions.reduce((largest, other) => (other.u > largest.u ? other : largest));
-	return { line, share: (line.u / budget.u) ** 2 };
+	return { line, share: (line.u / u) ** 2 };
 }

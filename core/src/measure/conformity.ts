@@ -1,4 +1,4 @@
-import { requireThat, studentCdf, studentQuantile } from '../number';
+import { requireThat, studentCdf } from '../number';
 
 /** Discard limits in the measurand's unit; a side left out does not limit. */
 export interface Limit {
@@ -25,9 +25,6 @@ export interface Conformity {
 	/** P(true value beyond a limit | the measurement). */
 	readonly probabilityBeyond: number;
 	readonly zone: Zone;
-	/** Width by which acceptance and rejection stay off the limit, from the two risks (≥ 0 where the risk is below 0.5). */
-	readonly guardAccept: number;
-	readonly guardReject: number;
 }
 
 function requireLimit(fn: string, limit: Limit): void {
@@ -55,7 +52,7 @@ export function probabilityBeyond({ value, u, dof }: MeasuredValue, limit: Limit
 }
 
 /**
- * Decides a measured value against its limit with guard bands on both sides.
+ * Decides a measured value against its limit by the two risks, whichever sides are limited.
  *
  * Inside: the risk of accepting a bad part is at most `acceptBad`. Beyond: the risk of scrapping a good one is at most
  * `scrapGood`. Otherwise too close to call.
@@ -71,10 +68,5 @@ export function conformity(measured: MeasuredValue, limit: Limit, policy: RiskPo
 	requireThat(acceptBad + scrapGood < 1, 'conformity', 'acceptBad + scrapGood', acceptBad + scrapGood, 'below 1');
 	const p = probabilityBeyond(measured, limit);
 	const zone = p <= acceptBad ? 'inside' : p >= 1 - scrapGood ? 'beyond' : 'tooClose';
-	return {
-		probabilityBeyond: p,
-		zone,
-		guardAccept: studentQuantile(1 - acceptBad, measured.dof) * measured.u,
-		guardReject: studentQuantile(1 - scrapGood, measured.dof) * measured.u
-	};
+	return { probabilityBeyond: p, zone };
 }

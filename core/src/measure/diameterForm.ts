@@ -27,7 +27,7 @@ export interface DiameterForm {
  */
 export function diameterForm(diameters: readonly DiameterAt[]): DiameterForm {
 	requireThat(
-		diameters.length > 0 && diameters.every(({ value }) => Number.isFinite(value)),
+		diameters.length > 0 && diameters.flatMap((one) => [one.station, one.angle, one.value]).every(Number.isFinite),
 		'diameterForm',
 		'diameters',
 		diameters.length,

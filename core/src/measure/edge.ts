@@ -1,4 +1,4 @@
-import { leastSquares, requireThat } from '../number';
+import { finiteAnswer, leastSquares, requireThat } from '../number';
 
 export interface Point {
 	readonly x: number;
@@ -24,8 +24,9 @@ const MOST_STEPS = 50;
  */
 export function edgeRadius(points: readonly Point[]): EdgeFit {
 	requireThat(points.length >= 3, 'edgeRadius', 'points', points.length, 'at least 3 points');
-	const finite = points.every(({ x, y }) => Number.isFinite(x) && Number.isFinite(y));
-	requireThat(finite, 'edgeRadius', 'points', 'a value not finite', 'finite numbers');
+	for (const point of points)
+		for (const [name, value] of Object.entries(point))
+			requireThat(Number.isFinite(value), 'edgeRadius', name, value, 'a finite number');
 	const mid = { x: average(points.map(({ x }) => x)), y: average(points.map(({ y }) => y)) };
 	const size = Math.sqrt(average(points.map(({ x, y }) => (x - mid.x) ** 2 + (y - mid.y) ** 2)));
 	const scaled = points.map(({ x, y }) => ({ x: (x - mid.x) / size, y: (y - mid.y) / size }));
@@ -85,8 +86,9 @@ function refine(points: readonly Point[], start: Circle): Circle {
  */
 export function lostVolume(radius: number, edgeDiameter: number, cornerDeg = 90): number {
 	requireThat(radius >= 0 && Number.isFinite(radius), 'lostVolume', 'radius', radius, 'at least 0');
-	requireThat(edgeDiameter > 0, 'lostVolume', 'edgeDiameter', edgeDiameter, 'above 0');
+	requireThat(edgeDiameter > 0 && Number.isFinite(edgeDiameter), 'lostVolume', 'edgeDiameter', edgeDiameter, 'above 0');
 	requireThat(cornerDeg > 0 && cornerDeg < 180, 'lostVolume', 'cornerDeg', cornerDeg, 'between 0 and 180');
 	const angle = (cornerDeg * Math.PI) / 180;
-	return radius ** 2 * (1 / Math.tan(angle / 2) - (Math.PI - angle) / 2) * Math.PI * edgeDiameter;
+	const section = radius ** 2 * (1 / Math.tan(angle / 2) - (Math.PI - angle) / 2);
+	return finiteAnswer('lostVolume', section * Math.PI * edgeDiameter);
 }

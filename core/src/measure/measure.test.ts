@@ -15,6 +15,7 @@ import {
 	waysToSettle,
 	type GaugeFacts
 } from '.';
+import { studentQuantile } from '../number';
 import { relativeError } from '../number/testing';
 
 const micrometer: GaugeFacts = {
@@ -31,7 +32,7 @@ const micrometer: GaugeFacts = {
 describe('lengthAt20C', () => {
 	it('takes the expansion of the part off and that of the gauge in', () => {
 		const thermal = { partC: 30, gaugeC: 20, partExpansion: 11.5e-6, gaugeExpansion: 11.5e-6 };
-		expect(lengthAt20C(100, thermal)).toBeCloseTo(99.9885, 10);
+		expect(lengthAt20C(100, thermal)).toBeCloseTo(100 / 1.000115, 10);
 		expect(lengthAt20C(100, { ...thermal, gaugeC: 30 })).toBe(100);
 	});
 	it('refuses a temperature that is none', () =>
@@ -192,10 +193,15 @@ describe('conformity', () => {
 	const at = (value: number) => conformity({ value, u: 0.002, dof: 30 }, { min: 17.95 }, policy).zone;
 	it('has three zones, parted by the guard bands', () => {
 		expect([at(17.97), at(17.951), at(17.94)]).toEqual(['inside', 'tooClose', 'beyond']);
-		const { guardAccept, guardReject } = conformity({ value: 17.95, u: 0.002, dof: 30 }, { min: 17.95 }, policy);
-		expect(at(17.95 + guardAccept * 1.0001)).toBe('inside');
-		expect(at(17.95 + guardAccept * 0.9999)).toBe('tooClose');
-		expect(at(17.95 - guardReject * 1.0001)).toBe('beyond');
+		const guard = studentQuantile(0.95, 30) * 0.002;
+		expect(at(17.95 + guard * 1.0001)).toBe('inside');
+		expect(at(17.95 + guard * 0.9999)).toBe('tooClose');
+		expect(at(17.95 - guard * 1.0001)).toBe('beyond');
+	});
+	it('counts both sides where both limit', () => {
+		const both = { min: -0.0033, max: 0.0033 }; // either side alone would let it pass
+		const zone = (limit: object) => conformity({ value: 0, u: 0.002, dof: Infinity }, limit, policy).zone;
+		expect([zone({ min: both.min }), zone({ max: both.max }), zone(both)]).toEqual(['inside', 'inside', 'tooClose']);
 	});
 	it('refuses risks that would let one value be both', () =>
 		expect(() => conformity({ value: 1, u: 1, dof: 1 }, { min: 0 }, { acceptBad: 0.6, scrapGood: 0.5 })).toThrow(

@@ -35,11 +35,13 @@ export function findOutlier(readings: readonly number[], alpha = 0.05): Outlier 
 
 /**
  * Two-sided critical value of Grubbs' statistic for n ≥ 3 readings.
+ * Errors: PreconditionError for fewer readings or alpha outside (0, 1). Source: as `findOutlier`.
  *
  * @example grubbsCritical(5, 0.05) // 1.7150
  */
 export function grubbsCritical(n: number, alpha: number): number {
 	requireThat(Number.isInteger(n) && n >= 3, 'grubbsCritical', 'n', n, 'a whole number from 3');
+	requireThat(alpha > 0 && alpha < 1, 'grubbsCritical', 'alpha', alpha, 'between 0 and 1');
 	const t2 = studentQuantile(1 - alpha / (2 * n), n - 2) ** 2;
 	return ((n - 1) / Math.sqrt(n)) * Math.sqrt(t2 / (n - 2 + t2));
 }

@@ -63,6 +63,7 @@ export function cylindricity(radii: readonly RadiusOnCylinder[]): FormDeviation 
 
 function requireFinite(fn: string, radii: readonly RadiusAt[], fewest: number): void {
 	requireThat(radii.length >= fewest, fn, 'radii', radii.length, `at least ${fewest} points`);
-	const bad = radii.find(({ angleDeg, value }) => !Number.isFinite(angleDeg) || !Number.isFinite(value));
-	requireThat(bad === undefined, fn, 'value', bad?.value, 'a finite number');
+	for (const one of radii)
+		for (const [name, value] of Object.entries(one))
+			requireThat(Number.isFinite(value), fn, name, value, 'a finite number');
 }

@@ -154,7 +154,7 @@ function directionOf(marks: readonly SurfaceMark[]): Direction | undefined {
  */
 export function rayleigh(resultant: number, n: number): number {
 	requireThat(resultant >= 0 && resultant <= 1, 'rayleigh', 'resultant', resultant, 'from 0 to 1');
-	requireThat(Number.isInteger(n) && n >= 1, 'rayleigh', 'n', n, 'a count above 0');
+	requireThat(Number.isSafeInteger(n) && n >= 1, 'rayleigh', 'n', n, 'a count above 0');
 	const length = n * resultant;
 	return Math.min(1, Math.exp(Math.sqrt(1 + 4 * n + 4 * (n * n - length * length)) - (1 + 2 * n)));
 }

@@ -12,13 +12,13 @@ export interface ThermalConditions {
 }
 
 /**
- * The length that a part would show at 20 °C: L·(1 − α_part·(T_part − 20) + α_gauge·(T_gauge − 20)).
+ * The length that a part would show at 20 °C: L·(1 + α_gauge·(T_gauge − 20))/(1 + α_part·(T_part − 20)).
  *
- * Units: mm, °C, 1/K. Errors: PreconditionError where an argument is not finite.
- * Accuracy: first order in α·ΔT; the neglected term is below 1e-7 of the length within 100 K.
+ * Units: mm, °C, 1/K. Errors: PreconditionError where an argument is not finite, or an expansion would shrink a body to nothing.
+ * Accuracy: rounding only, for coefficients that are means over the range.
  * Source: ISO 1:2022; methods as for comparison measurement of gauge blocks, EURAMET cg-2.
  *
- * @example lengthAt20C(100, { partC: 30, gaugeC: 20, partExpansion: 11.5e-6, gaugeExpansion: 11.5e-6 }) // 99.9885
+ * @example lengthAt20C(100, { partC: 30, gaugeC: 20, partExpansion: 11.5e-6, gaugeExpansion: 11.5e-6 }) // 99.98850
  */
 export function lengthAt20C(length: number, thermal: ThermalConditions): number {
 	const { partC, gaugeC, partExpansion, gaugeExpansion } = thermal;
@@ -27,7 +27,9 @@ export function lengthAt20C(length: number, thermal: ThermalConditions): number 
 	}
 	const part = partExpansion * (partC - REFERENCE_TEMPERATURE_C);
 	const gauge = gaugeExpansion * (gaugeC - REFERENCE_TEMPERATURE_C);
-	return length * (1 - part + gauge);
+	requireThat(1 + part > 0, 'lengthAt20C', 'partExpansion', partExpansion, 'small enough for this temperature');
+	requireThat(1 + gauge > 0, 'lengthAt20C', 'gaugeExpansion', gaugeExpansion, 'small enough for this temperature');
+	return (length * (1 + gauge)) / (1 + part);
 }
 
 /**
@@ -35,6 +37,15 @@ export function lengthAt20C(length: number, thermal: ThermalConditions): number 
  * Part and gauge temperature each known within ± `halfWidthK`, rectangular: u = L·√(α_p² + α_g²)·a/√3.
  */
 export function thermalUncertainty(length: number, thermal: ThermalConditions, halfWidthK: number): number {
-	requireThat(halfWidthK >= 0, 'thermalUncertainty', 'halfWidthK', halfWidthK, 'at least 0');
+	requireThat(Number.isFinite(length), 'thermalUncertainty', 'length', length, 'a finite number');
+	requireThat(
+		halfWidthK >= 0 && Number.isFinite(halfWidthK),
+		'thermalUncertainty',
+		'halfWidthK',
+		halfWidthK,
+		'at least 0'
+	);
+	for (const [name, value] of Object.entries({ part: thermal.partExpansion, gauge: thermal.gaugeExpansion }))
+		requireThat(Number.isFinite(value), 'thermalUncertainty', `${name}Expansion`, value, 'a finite number');
 	return (Math.abs(length) * Math.hypot(thermal.partExpansion, thermal.gaugeExpansion) * halfWidthK) / Math.sqrt(3);
 }

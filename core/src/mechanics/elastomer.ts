@@ -1,4 +1,4 @@
-import { requireThat } from '../number';
+import { finiteAnswer, requireThat } from '../number';
 
 function sized(fn: string, values: Readonly<Record<string, number>>): void {
 	for (const [name, value] of Object.entries(values))
@@ -35,17 +35,17 @@ export function stretch(insideDiameter: number, grooveDiameter: number): number 
 /** Share of the gland's section that the ring fills: (π/4)·t²/(depth·width). Above 1 it bursts its gland. Units: mm. Source: ISO 3601-2:2016. */
 export function glandFill(section: number, depth: number, width: number): number {
 	sized('glandFill', { section, depth, width });
-	return ((Math.PI / 4) * section ** 2) / (depth * width);
+	return finiteAnswer('glandFill', ((Math.PI / 4) * section ** 2) / (depth * width));
 }
 
 /** Swell by volume from the section, (t/t₀)² − 1, the length taken as held by its groove. Below 0 it has shrunk. Units: mm. Source: ISO 1817:2022, in the section's terms. */
 export function swell(section: number, asNew: number): number {
 	sized('swell', { section, asNew });
-	return (section / asNew) ** 2 - 1;
+	return finiteAnswer('swell', (section / asNew) ** 2 - 1);
 }
 
 /** Swell by mass: m/m₀ − 1. Units: both alike. Source: ISO 1817:2022, 7.2. */
 export function swellByMass(mass: number, asNew: number): number {
 	sized('swellByMass', { mass, asNew });
-	return mass / asNew - 1;
+	return finiteAnswer('swellByMass', mass / asNew - 1);
 }

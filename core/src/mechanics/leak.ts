@@ -1,9 +1,9 @@
-import { requireThat } from '../number';
+import { finiteAnswer, requireThat } from '../number';
 
 const MM3_PER_S_IN_L_PER_MIN = 60e-6;
 
 export interface AnnularGap {
-	/** Diameter of the gap and its mean radial width, mm. */
+	/** Mean diameter of the gap (midway between plunger and bore) and its mean radial width, mm. */
 	readonly diameter: number;
 	readonly clearance: number;
 	/** Length along the flow, mm. */
@@ -37,7 +37,10 @@ export function annularLeak({ diameter, clearance, length, eccentricity, pressur
 	const mu = viscosity * 1e-9; // mPa·s in N·s/mm²
 	const mm3 = (Math.PI * diameter * clearance ** 3 * pressure * (1 + 1.5 * eccentricity ** 2)) / (12 * mu * length);
 	const speed = mm3 / (Math.PI * diameter * clearance); // mm/s
-	return { flow: mm3 * MM3_PER_S_IN_L_PER_MIN, reynolds: (WATER_DENSITY * 1e-12 * speed * 2 * clearance) / mu };
+	return {
+		flow: finiteAnswer('annularLeak', mm3 * MM3_PER_S_IN_L_PER_MIN),
+		reynolds: finiteAnswer('annularLeak', (WATER_DENSITY * 1e-12 * speed * 2 * clearance) / mu)
+	};
 }
 /** kg/m³, and mPa·s at 20 °C. */
 export const WATER_VISCOSITY = 1;
@@ -52,7 +55,7 @@ const DISCHARGE_COEFFICIENT = 0.61; // sharp-edged, turbulent
 export function orificeLeak(area: number, pressure: number, density = WATER_DENSITY): number {
 	requireThat(area >= 0 && Number.isFinite(area), 'orificeLeak', 'area', area, 'at least 0');
 	requireThat(pressure >= 0 && Number.isFinite(pressure), 'orificeLeak', 'pressure', pressure, 'at least 0');
-	requireThat(density > 0, 'orificeLeak', 'density', density, 'above 0');
+	requireThat(density > 0 && Number.isFinite(density), 'orificeLeak', 'density', density, 'above 0');
 	const speed = Math.sqrt((2 * pressure * 1e6) / density) * 1000; // mm/s
 	return DISCHARGE_COEFFICIENT * area * speed * MM3_PER_S_IN_L_PER_MIN;
 }

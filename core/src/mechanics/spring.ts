@@ -1,4 +1,4 @@
-import { chiSquareUpper, requireThat } from '../number';
+import { chiSquareUpper, finiteAnswer, requireThat } from '../number';
 
 /** A cold-coiled compression spring: wire, mean coil diameter (mm), active coils, shear modulus (MPa). */
 export interface SpringGeometry {
@@ -26,17 +26,23 @@ const above0 = (fn: string, values: Readonly<Record<string, number>>) => {
 export function springRate({ wire, meanDiameter, activeCoils, shearModulus }: SpringGeometry): number {
 	above0('springRate', { wire, meanDiameter, activeCoils, shearModulus });
 	requireThat(meanDiameter > wire, 'springRate', 'meanDiameter', meanDiameter, `above the wire ${wire}`);
-	return (shearModulus * wire ** 4) / (8 * meanDiameter ** 3 * activeCoils);
+	return finiteAnswer('springRate', (shearModulus * wire ** 4) / (8 * meanDiameter ** 3 * activeCoils));
 }
 
 /**
  * Rate from a load test at two lengths: k = (F₂ − F₁)/(L₁ − L₂), N/mm, with the free length that it extrapolates to.
- * Errors: PreconditionError where the shorter length does not carry the larger load.
+ * Errors: PreconditionError for a length or load below 0 or not finite, or where the shorter length does not carry the larger load.
  */
 export function rateOfTest(
 	long: { readonly length: number; readonly load: number },
 	short: { readonly length: number; readonly load: number }
 ): { readonly rate: number; readonly freeLength: number } {
+	above0('rateOfTest', {
+		'long length': long.length,
+		'short length': short.length,
+		'load at the shorter length': short.load
+	});
+	requireThat(long.load >= 0, 'rateOfTest', 'load at the longer length', long.load, 'at least 0');
 	requireThat(short.length < long.length, 'rateOfTest', 'short length', short.length, `below ${long.length}`);
 	requireThat(short.load > long.load, 'rateOfTest', 'load at the shorter length', short.load, `above ${long.load}`);
 	const rate = (short.load - long.load) / (long.length - short.length);
@@ -52,16 +58,21 @@ export function wahlStress(
 	load: number
 ): number {
 	above0('wahlStress', { wire, meanDiameter });
-	requireThat(load >= 0, 'wahlStress', 'load', load, 'at least 0');
+	requireThat(load >= 0 && Number.isFinite(load), 'wahlStress', 'load', load, 'at least 0');
 	const index = meanDiameter / wire;
 	requireThat(index > 1, 'wahlStress', 'meanDiameter', meanDiameter, `above the wire ${wire}`);
 	const factor = (4 * index - 1) / (4 * index - 4) + 0.615 / index;
-	return (factor * 8 * load * meanDiameter) / (Math.PI * wire ** 3);
+	return finiteAnswer('wahlStress', (factor * 8 * load * meanDiameter) / (Math.PI * wire ** 3));
 }
 
-/** Length at which coil lies on coil, mm, for closed and ground ends: (active + 2)·d. Source: EN 13906-1:2013, eq. (19). */
-export const solidLength = ({ wire, activeCoils }: Pick<SpringGeometry, 'wire' | 'activeCoils'>): number =>
-	(activeCoils + 2) * wire;
+/**
+ * Length at which coil lies on coil, mm, for closed and ground ends: (active + 2)·d.
+ * Errors: PreconditionError for a value not above 0. Source: EN 13906-1:2013, eq. (19).
+ */
+export function solidLength({ wire, activeCoils }: Pick<SpringGeometry, 'wire' | 'activeCoils'>): number {
+	above0('solidLength', { wire, activeCoils });
+	return (activeCoils + 2) * wire;
+}
 
 /** Whether a measured spring is the one that belongs here. */
 export interface SpringCandidate {
@@ -82,7 +93,7 @@ export interface SpringIdentity {
  *
  * Each size is normal about the candidate's with the tolerance (rectangular, so /√3) and the measuring uncertainty; equal
  * odds to begin with. Shape: at least one candidate and one measured size that every candidate has.
- * Units: mm and counts. Errors: PreconditionError for no candidates, or no size in common.
+ * Units: mm and counts. Errors: PreconditionError for no candidates, no size in common, or a number that cannot be.
  * Source: Bayes' rule; goodness of fit by the chi-square of the likeliest.
  */
 export function whichSpring(
@@ -95,14 +106,26 @@ export function whichSpring(
 	const scores = candidates.map(({ sizes }) => {
 		const terms = names.map((name) => {
 			const { size, tolerance } = sizes[name];
-			const spread = Math.hypot(tolerance / Math.sqrt(3), measured[name].u);
+			const { value, u } = measured[name];
+			requireThat(Number.isFinite(value), 'whichSpring', name, value, 'a finite number');
+			requireThat(u >= 0 && Number.isFinite(u), 'whichSpring', `u of ${name}`, u, 'at least 0');
+			requireThat(Number.isFinite(size), 'whichSpring', `${name} as new`, size, 'a finite number');
+			requireThat(
+				tolerance >= 0 && Number.isFinite(tolerance),
+				'whichSpring',
+				`${name} tolerance`,
+				tolerance,
+				'at least 0'
+			);
+			const spread = Math.hypot(tolerance / Math.sqrt(3), u);
 			requireThat(spread > 0, 'whichSpring', `${name} tolerance`, tolerance, 'above 0 where u is 0');
-			return { z: (measured[name].value - size) / spread, spread };
+			return { z: (value - size) / spread, spread };
 		});
 		const distance = terms.reduce((sum, { z }) => sum + z * z, 0);
 		return { distance, log: -distance / 2 - terms.reduce((sum, { spread }) => sum + Math.log(spread), 0) };
 	});
 	const most = Math.max(...scores.map(({ log }) => log));
+	requireThat(Number.isFinite(most), 'whichSpring', 'measured', 'beyond all measure', 'a size of a spring');
 	const total = scores.reduce((sum, { log }) => sum + Math.exp(log - most), 0);
 	const odds = candidates.map(({ id }, i) => ({ id, odds: Math.exp(scores[i].log - most) / total }));
 	const likeliest = scores.find(({ log }) => log === most)!;

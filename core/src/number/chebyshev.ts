@@ -46,7 +46,8 @@ export function chebyshevFit(rows: readonly (readonly number[])[], values: reado
 		const dual = solveLinear(
 			matrix,
 			basis.map(({ row, sign }) => sign * values[row])
-		)!;
+		);
+		requireThat(dual !== undefined, 'chebyshevFit', 'rows', 'of unlike size', 'columns of order one');
 		const [x, error] = [dual.slice(0, columns), dual[columns]];
 		const residuals = rows.map((row, i) => values[i] - row.reduce((sum, a, j) => sum + a * x[j], 0));
 		const entering = pick(residuals, error + tolerance, exchanges >= BLAND_AFTER);
@@ -92,7 +93,8 @@ function firstBasis(rows: readonly (readonly number[])[]): BasisRow[] {
 	}
 	const extra = rows.findIndex((_, i) => !chosen.includes(i));
 	// The extra row as a combination of the chosen ones gives the signs under which the weights balance.
-	const combination = solveLinear(transposed(chosen.map((i) => rows[i])), rows[extra])!;
+	const combination = solveLinear(transposed(chosen.map((i) => rows[i])), rows[extra]);
+	requireThat(combination !== undefined, 'chebyshevFit', 'rows', 'of unlike size', 'columns of order one');
 	const total = combination.reduce((sum, c) => sum + Math.abs(c), 1);
 	return [
 		...chosen.map((row, i) => ({

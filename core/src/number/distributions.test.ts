@@ -25,6 +25,9 @@ describe('studentQuantile', () => {
 	agrees('t(1e-10; 4)', studentQuantile(1e-10, 4), -416.17514032960413);
 	agrees('t(0.025; 1)', studentQuantile(0.025, 1), -12.706204736174705);
 	agrees('t(1e-6; 30)', studentQuantile(1e-6, 30), -5.8711171204188826);
+	agrees('t(0.975; 2e5)', studentQuantile(0.975, 2e5), 1.9599758459667681);
+	agrees('t(1e-6; 1e6)', studentQuantile(1e-6, 1e6), -4.7534523482796808);
+	agrees('t(0.6; 1e17)', studentQuantile(0.6, 1e17), 0.25334710313579974);
 	it('undoes the distribution function far into both tails', () =>
 		fc.assert(
 			fc.property(
@@ -54,6 +57,9 @@ describe('chiSquareQuantile', () => {
 	agrees('χ²(1e-8; 20)', chiSquareQuantile(1e-8, 20), 1.5392173060235269);
 	agrees('χ²(0.975; 202)', chiSquareQuantile(0.975, 202), 243.25358758485278);
 	agrees('χ²(0.025; 200)', chiSquareQuantile(0.025, 200), 162.72798250184628);
+	agrees('χ²(0.975; 2001)', chiSquareQuantile(0.975, 2001), 2126.8732911130568);
+	agrees('χ²(0.025; 1e4)', chiSquareQuantile(0.025, 1e4), 9724.7183773897982);
+	agrees('χ²(1e-6; 5000)', chiSquareQuantile(1e-6, 5000), 4538.9702251538052);
 });
 
 describe('chiSquareUpper', () => {

@@ -24,3 +24,9 @@ export function requireThat(
 ): asserts holds {
 	if (!holds) throw new PreconditionError(fn, argument, value, expected);
 }
+
+/** The answer of a public function, refused where its arguments lie so far out that it has left the range of numbers. */
+export function finiteAnswer(fn: string, answer: number): number {
+	requireThat(Number.isFinite(answer), fn, 'answer', answer, 'arguments within the range of numbers');
+	return answer;
+}

@@ -1,5 +1,5 @@
 /**
- * x with matrix·x = right, by elimination with row exchange; undefined where the matrix is singular to rounding.
+ * x with matrix·x = right, by elimination with row exchange; undefined where the matrix is singular to rounding, or a number not finite.
  * Shape: a square matrix of a few rows; neither argument is changed.
  */
 export function solveLinear(
@@ -23,7 +23,7 @@ export function solveLinear(
 	for (let i = n - 1; i >= 0; i--) {
 		x[i] = (m[i][n] - m[i].slice(i + 1, n).reduce((sum, a, j) => sum + a * x[i + 1 + j], 0)) / m[i][i];
 	}
-	return x;
+	return x.every(Number.isFinite) ? x : undefined;
 }
 
 /**

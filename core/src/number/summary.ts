@@ -1,4 +1,4 @@
-import { requireThat } from './require';
+import { finiteAnswer, requireThat } from './require';
 
 /** Arithmetic mean of at least one finite number. */
 export function mean(values: readonly number[]): number {
@@ -14,5 +14,6 @@ export function mean(values: readonly number[]): number {
 export function sampleVariance(values: readonly number[]): number {
 	requireThat(values.length > 1, 'sampleVariance', 'values', values, 'at least two numbers');
 	const centre = mean(values);
-	return values.reduce((sum, value) => sum + (value - centre) ** 2, 0) / (values.length - 1);
+	const squares = values.reduce((sum, value) => sum + (value - centre) ** 2, 0);
+	return finiteAnswer('sampleVariance', squares / (values.length - 1));
 }

@@ -106,19 +106,29 @@ export function annularGap(context: PartContext): readonly Figure[] {
 		inputs,
 		method: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2'
 	};
-	return [clearance, ...figureOr(gapLeak(interference, plunger.size.value, design, ratedPressure, inputs))];
+	return [
+		clearance,
+		...figureOr(gapLeak(interference, plunger.size.value + interference / 2, design, ratedPressure, inputs))
+	];
 }
 
 function gapLeak(
 	clearance: number,
-	diameter: number,
+	meanDiameter: number,
 	design: PartContext['design'],
 	pressure: number | undefined,
 	inputs: Figure['inputs']
 ): Figure | undefined {
 	if (!(clearance > 0) || !(design.land! > 0) || pressure === undefined) return undefined;
 	const viscosity = design.viscosity ?? WATER_VISCOSITY;
-	const gap = { diameter, clearance: clearance / 2, length: design.land!, eccentricity: 1, pressure, viscosity };
+	const gap = {
+		diameter: meanDiameter,
+		clearance: clearance / 2,
+		length: design.land!,
+		eccentricity: 1,
+		pressure,
+		viscosity
+	};
 	const { flow, reynolds } = annularLeak(gap);
 	return {
 		key: 'gapLeak',

@@ -1,3 +1,4 @@
+import { requireThat } from '../number';
 import { baseUnit, differenceFromBase, fromBase, unitLabel, type Dimension, type Unit } from './units';
 
 /** Which unit a person wants to see for each dimension that has more than one. */
@@ -60,8 +61,16 @@ const DEFAULT_DECIMALS: Readonly<Record<Unit, number>> = {
 	g: 2
 };
 
+const MOST_DECIMALS = 20;
 // Groups of three digits with a thin space; a proper minus; no "-0".
 function digits(value: number, decimals: number): string {
+	requireThat(
+		decimals >= 0 && decimals <= MOST_DECIMALS,
+		'formatNumber',
+		'decimals',
+		decimals,
+		`0 to ${MOST_DECIMALS}`
+	);
 	const text = value.toFixed(decimals);
 	const [whole, fraction] = text.replace('-', '').split('.');
 	const grouped = whole.replace(/\B(?=(\d{3})+$)/g, '\u202f');

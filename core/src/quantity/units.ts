@@ -1,3 +1,5 @@
+import { requireThat } from '../number';
+
 /**
  * Units as they are typed and shown. Inside the core and in the database a quantity always stands in its base unit;
  * conversion happens at the edges, by the exact definitions of the international yard and pound (1959).
@@ -101,20 +103,26 @@ export const baseUnit: Readonly<Record<Dimension, Unit>> = {
 export const dimensionOf = (unit: Unit): Dimension => definitionOf(unit).dimension;
 export const unitLabel = (unit: Unit): string => definitionOf(unit).label;
 
-/** A value in `unit` expressed in the base unit of its dimension. Exact up to rounding. */
+const finite = (fn: string, value: number) =>
+	requireThat(Number.isFinite(value), fn, 'value', value, 'a finite number');
+
+/** A value in `unit` expressed in the base unit of its dimension. Exact up to rounding. Errors: PreconditionError where it is not finite. */
 export function toBase(value: number, unit: Unit): number {
+	finite('toBase', value);
 	const { factor, offset = 0 } = definitionOf(unit);
 	return (value + offset) * factor;
 }
 
-/** A value in the base unit expressed in `unit`. Exact up to rounding. */
+/** A value in the base unit expressed in `unit`. Exact up to rounding. Errors: as `toBase`. */
 export function fromBase(value: number, unit: Unit): number {
+	finite('fromBase', value);
 	const { factor, offset = 0 } = definitionOf(unit);
 	return value / factor - offset;
 }
 
-/** A difference (an uncertainty, a wear) in the base unit expressed in `unit`: the same scale, no offset. */
+/** A difference (an uncertainty, a wear) in the base unit expressed in `unit`: the same scale, no offset. Errors: as `toBase`. */
 export function differenceFromBase(value: number, unit: Unit): number {
+	finite('differenceFromBase', value);
 	return value / definitionOf(unit).factor;
 }
 

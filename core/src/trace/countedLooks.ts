@@ -1,3 +1,4 @@
+import { requireThat } from '../number';
 import type { Onset } from '../record';
 import type { Look } from './recurrence';
 
@@ -28,9 +29,20 @@ export interface CountedLook extends Omit<Look, 'hours'> {
  *
  * An event is a pattern made in service that is first seen in its part's life, or has grown in severity since the part's last
  * looks. Exposure runs from look to look at a place, and no further back than the fitting of the part that lies there.
- * Shape: the looks at one pump in any order; answered by the pump's hours.
+ * Shape: the looks at one pump in any order; answered by the pump's hours. Errors: PreconditionError for hours not finite.
  */
 export function countedLooks<L extends PartLook>(looks: readonly L[]): (Omit<L, 'marks'> & CountedLook)[] {
+	for (const { cylinder, pumpHours, fittedHours } of looks) {
+		requireThat(Number.isInteger(cylinder), 'countedLooks', 'cylinder', cylinder, 'a whole number');
+		requireThat(Number.isFinite(pumpHours), 'countedLooks', 'pumpHours', pumpHours, 'a finite number');
+		requireThat(
+			Number.isFinite(fittedHours ?? 0),
+			'countedLooks',
+			'fittedHours',
+			fittedHours,
+			'a finite number, or null'
+		);
+	}
 	const worst = new Map<string, number>();
 	const lastLook = new Map<string, number>();
 	const inOrder = looks.toSorted((a, b) => a.pumpHours - b.pumpHours);

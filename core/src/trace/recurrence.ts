@@ -55,6 +55,7 @@ export interface Recurrence {
 	readonly pAny: number;
 }
 
+const MOST_EVENTS = 1e6;
 const ROUNDING = 1 + 1e-9;
 
 /**
@@ -114,12 +115,18 @@ export const standsOut = ({ pAny }: Recurrence, pumps: number): boolean => pAny 
 /**
  * P(X ≥ k) for X binomial(n, p), summed term by term in log space from the first term.
  *
- * Errors: PreconditionError unless 0 ≤ k ≤ n are whole and 0 < p < 1. Accuracy: 1e-10 relative for n up to 10⁴.
+ * Errors: PreconditionError unless 0 ≤ k ≤ n are whole, n up to a million, and 0 < p < 1. Accuracy: 1e-10 relative for n up to 10⁴.
  *
  * @example binomialUpperTail(5, 5, 1 / 3) // 1/243
  */
 export function binomialUpperTail(k: number, n: number, p: number): number {
-	requireThat(Number.isInteger(n) && n >= 0, 'binomialUpperTail', 'n', n, 'a count');
+	requireThat(
+		Number.isInteger(n) && n >= 0 && n <= MOST_EVENTS,
+		'binomialUpperTail',
+		'n',
+		n,
+		'a count up to a million'
+	);
 	requireThat(Number.isInteger(k) && k >= 0 && k <= n, 'binomialUpperTail', 'k', k, 'a count up to n');
 	requireThat(p > 0 && p < 1, 'binomialUpperTail', 'p', p, 'between 0 and 1');
 	if (k === 0) return 1;

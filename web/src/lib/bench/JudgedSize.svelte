@@ -1,5 +1,6 @@
 <!-- @component One measured size against its limit: the strip, the value, what the forecast rests on, what would settle it, its budget. -->
 <script lang="ts">
+	import type { Age } from '@exetasis/core/life';
 	import { dominantLine } from '@exetasis/core/measure';
 	import {
 		dimensionOf,
@@ -19,10 +20,11 @@
 	interface Props {
 		bench: BenchState;
 		judged: JudgedCharacteristic;
+		age: Age;
 		outlook?: Outlook;
 		life?: PartLife;
 	}
-	let { bench, judged, outlook, life }: Props = $props();
+	let { bench, judged, age, outlook, life }: Props = $props();
 	const units = unitsInUse();
 	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), units()));
 
@@ -46,6 +48,10 @@
 			? `${prior}, and its own wear; no such part is on record`
 			: `its own wear, ${parts} parts on record that are worth ${formatNumber(Math.min(lives, parts), lives < 10 ? 1 : 0)} lives, and ${prior}`;
 	};
+	const ageSays = $derived.by(() => {
+		if (age.kind === 'known') return '';
+		return `Its age is not on record: taken as the pump’s with even odds, else as anything from ${formatNumber(age.seenFor)} to ${formatNumber(age.atMost)} h.`;
+	});
 	const sources = {
 		repeatability: 'repeatability',
 		resolution: 'resolution',
@@ -71,6 +77,7 @@
 				odds.high
 			)}) of passing the limit by the next service.{/if}
 		From {basisSays(outlook)}; {formatDifference(outlook.ratePer1000h, unit)} per 1000 h.
+		{ageSays}
 	</p>
 {/if}
 {#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
@@ -102,6 +109,9 @@
 	<p class="soft">
 		Combined {formatDifference(judged.budget.u, unit, unit === 'in' ? 5 : 4)}, k = {formatNumber(judged.budget.k, 2)} (JCGM
 		100). {judged.gauge ? judged.gauge.name : 'No gauge named: a shop caliper is assumed'}.
+		{judged.budget.contributions.some(({ source }) => source === 'temperature')
+			? 'Temperatures are taken as known within ± 2 K; without one typed, as 20 °C.'
+			: ''}
 	</p>
 </details>
 

@@ -1,0 +1,357 @@
+// Every function that the core offers, walked with numbers that cannot be: a right, finite answer or a typed error.
+import { describe, expect, it } from 'vitest';
+import * as decide from './decide';
+import { demoSheet, fineGauge, inputFor, ran, read, recordOf, stationOn } from './decide/testing';
+import * as life from './life';
+import * as measure from './measure';
+import * as mechanics from './mechanics';
+import * as number from './number';
+import * as part from './part';
+import * as quantity from './quantity';
+import * as record from './record';
+import * as trace from './trace';
+
+const packages = { number, measure, mechanics, quantity, part, record, life, decide, trace };
+const hostile = [NaN, Infinity, -Infinity, -1, 0, 1e-300, 1e300, 1e17, 0.5];
+
+const sheet = demoSheet('korvan-kv18');
+const station = stationOn(sheet, 'plunger');
+const size = station.characteristics[0];
+const readings = [0, 1, 2].map((place) => read('diameter', 17.98, place));
+const plunger = recordOf(...readings);
+const gauge = fineGauge.facts;
+const risks = { acceptBad: 0.05, scrapGood: 0.05 };
+const budget = measure.budgetOf({ readings: [1, 2], gauge });
+const measured = decide.measureCharacteristic('plunger', size, plunger.readings, [fineGauge]);
+const facts = {
+	...ran(station, 2000),
+	earlier: [{ characteristic: 'diameter', hoursAgo: 1000, value: 17.99, u: 0.002 }]
+};
+const judgement = decide.judge(inputFor(sheet, 'plunger', plunger, { life: facts }));
+const prior = life.wearPriorOf('plunger', size)!;
+const history = { before: [{ hours: 0, weight: 1 }], looks: [{ hours: 1000, worn: 0.4, u: 0.02 }] };
+const grid = { rates: Float64Array.of(0.1, 0.2, 0.4), size: 3, middle: 1, step: 0.7 };
+const ends = life.lifePriorOf(station);
+const jobs = [1000, 2500].map((pumpHours) => ({ pump: 'p', pumpHours, duty: { pressureMPa: 9, speedRpm: 900 } }));
+const onRecord = {
+	part: 'a',
+	pump: 'p',
+	characteristic: 'diameter',
+	pumpHours: 2500,
+	readings: readings.map(({ payload }) => payload as never)
+};
+const fittedAt = {
+	part: 'a',
+	pump: 'p',
+	station: 'plunger',
+	fittedHours: 0,
+	firstSeenHours: 0,
+	removedHours: 2500,
+	endReason: 'worn' as const,
+	lookedHours: [1000],
+	asFitted: {}
+};
+const setPart = { id: 'a', pReuse: 0.2, pNew: 0.1, price: 10, collateral: 5 };
+const placed = { station, cylinder: 1, record: plunger, judgement };
+const whole = {
+	parts: [{ id: 'a', cylinder: 1, input: inputFor(sheet, 'plunger', plunger, { life: facts }) }],
+	policy: decide.defaultPolicy,
+	openingCost: 400
+};
+const radii = [0, 60, 120, 180, 240, 300].map((angleDeg, i) => ({
+	angleDeg,
+	value: 1 + (i % 2) / 100,
+	mm: 10 * (i % 2)
+}));
+const square = [
+	[1, 1],
+	[1, 2],
+	[1, 3],
+	[1, 5]
+];
+const spring = { wire: 1.6, meanDiameter: 12, activeCoils: 6, shearModulus: 81_500 };
+const looks = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
+
+type Call = (...args: never[]) => unknown;
+interface Walked {
+	readonly args: readonly unknown[];
+	/** Where the number is not itself passed on: the call to be made with the arguments. */
+	readonly call?: (...args: never[]) => unknown;
+	/** Properties that are not walked: what the schema of a sheet or a log holds to. */
+	readonly held?: readonly string[];
+}
+const of = (...args: unknown[]): Walked => ({ args });
+const sheetIsChecked = ['station', 'stations', 'sheet'];
+
+/** Arguments with which each function answers. A function that is not here fails the test. */
+const answers: Record<string, Walked> = {
+	normalCdf: of(0.3),
+	normalQuantile: of(0.3),
+	studentCdf: of(0.3, 5),
+	studentQuantile: of(0.3, 5),
+	chiSquareQuantile: of(0.3, 5),
+	chiSquareUpper: of(3, 5),
+	gammaLn: of(3),
+	gammaUpper: of(3, 2),
+	mean: of([1, 2]),
+	sampleVariance: of([1, 2]),
+	chebyshevFit: of(square, [1, 2, 3, 6]),
+	solveLinear: of(
+		[
+			[1, 2],
+			[3, 4]
+		],
+		[1, 2]
+	),
+	leastSquares: of(square, [1, 2, 3, 6]),
+	gaussLegendre: of(5),
+	effectiveDof: of([
+		{ u: 1, dof: 4 },
+		{ u: 2, dof: 9 }
+	]),
+	combine: of([{ source: 'resolution', u: 1, dof: 4 }]),
+	budgetOf: of({
+		readings: [1, 1.1],
+		gauge,
+		thermal: { partC: 25, gaugeC: 20, partExpansion: 1e-5, gaugeExpansion: 1e-5 }
+	}),
+	dominantLine: of(budget),
+	probabilityBeyond: of({ value: 1, u: 0.1, dof: 5 }, { min: 0.9 }),
+	conformity: of({ value: 1, u: 0.1, dof: 5 }, { min: 0.9, max: 2 }, risks),
+	fitOf: of({ value: 18, u: 0.01, dof: 5 }, { value: 17.9, u: 0.01, dof: 5 }),
+	diameterForm: of([0, 1].flatMap((row) => [0, 1].map((angle) => ({ station: row, angle, value: 18 - 0.01 * row })))),
+	edgeRadius: of([
+		{ x: 0, y: 0 },
+		{ x: 1, y: 0.2 },
+		{ x: 2, y: 1 },
+		{ x: 2.2, y: 2 }
+	]),
+	lostVolume: of(0.2, 8, 90),
+	flatness: of([
+		{ x: 0, y: 0, z: 0 },
+		{ x: 1, y: 0, z: 0.01 },
+		{ x: 0, y: 1, z: 0 },
+		{ x: 1, y: 1, z: 0.02 }
+	]),
+	roundness: of(radii),
+	cylindricity: of(radii),
+	surfaceStatistics: of([{ shape: 'band', fromMm: 2, toMm: 5, fromDeg: 10, toDeg: 80 }], {
+		lengthMm: 40,
+		track: { fromMm: 1, toMm: 30 }
+	}),
+	rayleigh: of(0.5, 6),
+	commonDirection: of([10, 20]),
+	deviationFrom: of(square, [1, 2, 3, 6]),
+	findOutlier: of([1, 1.1, 1.2, 4], 0.05),
+	grubbsCritical: of(5, 0.05),
+	waysToSettle: of({ readings: [1], gauge }, 1, { min: 0.999 }, risks, [{ id: 'g', facts: gauge }]),
+	lengthAt20C: of(100, { partC: 30, gaugeC: 20, partExpansion: 1e-5, gaugeExpansion: 1e-5 }),
+	thermalUncertainty: of(100, { partC: 30, gaugeC: 20, partExpansion: 1e-5, gaugeExpansion: 1e-5 }, 2),
+	worstPlace: of([
+		{ value: 1, own: 0.1, shared: 0.05 },
+		{ value: 1.2, own: 0.1, shared: 0.05 }
+	]),
+	compressionSet: of({ asNew: 2.62, found: 2.4, gland: 2.1 }),
+	squeeze: of(2.6, 2.1),
+	stretch: of(10, 11),
+	glandFill: of(2.6, 2.1, 3.5),
+	swell: of(2.7, 2.6),
+	swellByMass: of(2.7, 2.6),
+	annularLeak: of({ diameter: 18, clearance: 0.05, length: 20, eccentricity: 1, pressure: 10, viscosity: 1 }),
+	orificeLeak: of(0.1, 10, 1000),
+	leakDown: of({ volume: 50, from: 10, to: 9, seconds: 30, bulkModulus: 2200 }),
+	whichRing: of(10, 2.62),
+	lapping: of({ height: 8, deepest: 0.1, finishing: 0.02, leastHeight: 7.7 }),
+	grooveArea: of(0.2, 0.1),
+	springRate: of(spring),
+	rateOfTest: of({ length: 20, load: 10 }, { length: 15, load: 30 }),
+	wahlStress: of(spring, 20),
+	solidLength: of(spring),
+	whichSpring: of({ wire: { value: 1.2, u: 0.01 } }, [{ id: 'a', sizes: { wire: { size: 1.2, tolerance: 0.02 } } }]),
+	shownUnit: of('length', quantity.metric),
+	formatNumber: of(3.2, 1),
+	formatQuantity: of(3.2, 'mm'),
+	formatDifference: of(3.2, 'mm'),
+	formatWithUncertainty: of(3.2, 0.01, 'mm'),
+	formatProbability: of(0.2),
+	parseQuantity: of('18.02', 'mm'),
+	dimensionOf: of('mm'),
+	unitLabel: of('mm'),
+	toBase: of(3, 'in'),
+	fromBase: of(3, 'in'),
+	differenceFromBase: of(3, 'in'),
+	unitNamed: of('mm'),
+	patternName: of('chip'),
+	partType: of('plunger'),
+	wearUsed: of({ start: 18, value: 17.97, limit: 17.95 }),
+	checkPlausible: { args: [sheet, 'x', [1]], held: ['0'] },
+	checkEntry: {
+		args: [readings[0], { sheet, scope: 'full', stationOfPart: new Map([['part', 'plunger']]) }],
+		held: ['payload', 'sheet']
+	},
+	inLogOrder: { args: [readings[0], readings[1]], held: ['payload'] },
+	fold: { args: [readings], held: ['payload'] },
+	standingDecision: { args: [plunger], held: ['payload'] },
+	isLookedAt: { args: [plunger], held: ['payload'] },
+	stationsInScope: { args: [sheet, 'full'], held: ['0'] },
+	stepsInScope: { args: [sheet, 'full'], held: ['0'] },
+	characteristicOf: { args: [station, 'diameter'], held: ['0'] },
+	discardLimit: { args: [{ min: 17.95 }], held: ['0'] },
+	placesToRead: { args: [size], held: ['0'] },
+	readSheet: of('{'),
+	ageNodes: of({ kind: 'unknown', seenFor: 100, atMost: 4000 }),
+	wearPriorOf: { args: ['plunger', size], held: ['1'] },
+	scatterSpread: of(prior),
+	openRate: of(prior),
+	followWear: of(history, { shapePer1000h: 1.4, exponent: 1 }, grid),
+	priorKnowledge: of(prior),
+	PartWear: {
+		args: [prior, { mean: 0, sd: 0.2 }, history, 1000],
+		call: (own: never, factor: never, seen: never, hours: never) =>
+			new life.PartWear(life.priorKnowledge(own), factor, seen).odds(hours)
+	},
+	unknownPump: of({ mean: 0, sd: 0.2 }),
+	fitFleetWear: { args: [[{ key: 'k', prior, parts: [{ pump: 'p', history }] }], new Map([['p', '']])] },
+	lifePriorOf: { args: [station], held: ['0'] },
+	fitOtherEnds: of([
+		{ station: 's', type: 't', prior: ends, lives: [{ before: history.before, held: 500, endedBy: 900 }] }
+	]),
+	endsBefore: of(ends),
+	oddsOfOtherEnd: { args: [life.endsBefore(ends), { kind: 'known', hours: 1000 }, 500], held: ['nodes'] },
+	dutyClassOf: { args: [{ pressureMPa: 9, speedRpm: 900 }, sheet], held: ['1'] },
+	dutyHours: of([{ untilHours: 1000, wearFactor: 1.2 }], 100, 2000),
+	arithmeticOf: { args: [inputFor(sheet, 'plunger', plunger), judgement], held: ['0', '1'] },
+	facePoints: {
+		args: [{ face: { rowsMm: [0, 5], columnsMm: [0, 5] } }, [{ station: 0, angle: 1, value: 0.1 }]],
+		held: ['0', 'station', 'angle']
+	},
+	measureCharacteristic: { args: ['plunger', size, plunger.readings, [fineGauge]], held: ['1', 'station', 'angle'] },
+	judgeCharacteristic: {
+		args: [
+			'plunger',
+			size,
+			plunger.readings,
+			{ gauges: [fineGauge], policy: decide.defaultPolicy, asFitted: { diameter: 18 } }
+		],
+		held: ['1', 'station', 'angle']
+	},
+	customKindOf: { args: [station], held: ['0'] },
+	setOf: { args: [station, 1, decide.defaultPolicy], held: ['0'] },
+	endReason: { args: [judgement, station], held: ['0', '1'] },
+	sizeAtLook: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'station', 'angle'] },
+	stretchesOf: { args: [jobs, sheet], held: ['1'] },
+	learnFleet: {
+		args: [{ ...sheet, stations: [station] }, { jobs, lives: [fittedAt], sizes: [onRecord] }, [fineGauge]],
+		held: ['0', 'station', 'angle']
+	},
+	identify: { args: [station, { diameter: { value: 18, u: 0.01, dof: 5 } }, sheet.stations], held: ['0', '2'] },
+	identityReasons: { args: [station, { diameter: { value: 18, u: 0.01, dof: 5 } }, sheet.stations], held: ['0', '2'] },
+	judge: {
+		args: [inputFor(sheet, 'plunger', plunger, { life: facts, asFitted: { diameter: 18 } })],
+		held: [...sheetIsChecked, 'angle']
+	},
+	because: { args: [judgement, { code: 'nothingFound' }], held: ['0'] },
+	unknownLife: { args: [station], held: ['0'] },
+	PartLife: {
+		args: [facts, { diameter: 18 }, 1000],
+		call: (known: never, fitted: never, hours: never) => new decide.PartLife(station, known, [], fitted).reused(hours)
+	},
+	pastOf: {
+		args: [
+			{ part: 'a', fromHours: 0, hours: 2500 },
+			station,
+			sheet,
+			jobs,
+			[{ ...onRecord, pumpHours: 1000 }],
+			[fineGauge]
+		],
+		held: ['1', '2', 'station', 'angle']
+	},
+	knowledgeOfPump: { args: [{ pumps: {}, classes: { '': { mean: 0, sd: 0.2 } } }, jobs[0], sheet], held: ['2'] },
+	costOf: of([setPart], new Map([['a', 'reuse']]), 400),
+	decideSet: of([setPart], 400),
+	costsAlone: of(setPart, 400),
+	bestInterval: {
+		args: [[setPart], { planned: 400, unplanned: 1300 }, [1000, 2000]],
+		call: (parts: never, opening: never, hours: never) => decide.bestInterval(() => parts, opening, hours)
+	},
+	leadersOf: { args: [[placed], decide.defaultPolicy], held: ['0'] },
+	withinSet: { args: [placed, new Map(), decide.defaultPolicy], held: ['0'] },
+	wornShape: { args: [measured], held: ['sheet', 'station', 'angle', 'budget', 'input', 'gauge'] },
+	unitTriggers: { args: [[{ station, record: plunger, cylinder: 1 }]], held: ['0'] },
+	compareUnit: of(900, { price: 3900, lifeHours: 40_000 }, decide.defaultPolicy),
+	wantedSizes: { args: [station, plunger, decide.defaultPolicy], held: ['0', '1'] },
+	decideWhole: { args: [whole], held: [...sheetIsChecked, 'angle', 'readings', 'facts'] },
+	economicInterval: { args: [whole], held: [...sheetIsChecked, 'angle', 'readings', 'gauges', 'life', 'policy'] },
+	countedLooks: of([
+		{
+			part: 'a',
+			station: 's',
+			cylinder: 1,
+			pumpHours: 1000,
+			fittedHours: 0,
+			marks: [{ pattern: 'chip', severity: 1, onset: 'service' }]
+		}
+	]),
+	poissonRate: of(3, 1000, 0.95),
+	recurrences: { args: [looks], held: ['cylinder'] },
+	standsOut: of({ pAny: 0.01 }, 12),
+	binomialUpperTail: of(3, 5, 0.3)
+};
+// What checks others' conditions or is one, takes no numbers to be walked.
+const notWalked = ['PreconditionError', 'requireThat', 'finiteAnswer'];
+// Infinite where the book says so: degrees of freedom that are known exactly.
+const MAY_BE_INFINITE = /(^|\.)(dof|repeatabilityDof)$/;
+
+type Path = readonly (string | number)[];
+function* numbersIn(value: unknown, held: readonly string[], path: Path = []): Generator<Path> {
+	if (path.length > 0 && held.includes(String(path.at(-1)))) return;
+	if (typeof value === 'number') yield path;
+	else if (ArrayBuffer.isView(value) || value instanceof Map || value === null) return;
+	else if (typeof value === 'object')
+		for (const [key, inner] of Object.entries(value)) yield* numbersIn(inner, held, [...path, key]);
+}
+function withAt(value: unknown, [key, ...rest]: Path, replacement: number): unknown {
+	if (key === undefined) return replacement;
+	const copy = Array.isArray(value) ? [...(value as unknown[])] : { ...(value as object) };
+	(copy as Record<string, unknown>)[key] = withAt((value as Record<string, unknown>)[key], rest, replacement);
+	return copy;
+}
+function* badNumbers(value: unknown, path = '', seen = new Set<object>()): Generator<string> {
+	if (typeof value === 'number') {
+		if (Number.isNaN(value) || (!Number.isFinite(value) && !MAY_BE_INFINITE.test(path))) yield `${path}: ${value}`;
+	} else if (typeof value === 'object' && value !== null && !seen.has(value)) {
+		seen.add(value);
+		const inner = value instanceof Map ? value.entries() : ArrayBuffer.isView(value) ? [] : Object.entries(value);
+		for (const [key, one] of inner) yield* badNumbers(one, path ? `${path}.${String(key)}` : String(key), seen);
+	}
+}
+
+const isTyped = (error: unknown): boolean => error instanceof number.PreconditionError;
+
+describe.each(Object.entries(packages))('%s', (_, offered) => {
+	const functions = Object.entries(offered).filter(([, value]) => typeof value === 'function') as [string, Call][];
+	it.each(functions.filter(([name]) => !notWalked.includes(name)))(
+		'%s answers hostile numbers',
+		(name, offeredCall) => {
+			const walked = answers[name];
+			expect(walked, `arguments with which ${name} answers`).toBeDefined();
+			const call = (walked.call ?? offeredCall) as (...args: unknown[]) => unknown;
+			const mayBeInfinite = name === 'effectiveDof';
+			expect([...badNumbers(call(...walked.args))]).toEqual([]);
+			const faults: string[] = [];
+			for (const path of numbersIn(walked.args, walked.held ?? [])) {
+				for (const value of hostile) {
+					const args = withAt(walked.args, path, value) as unknown[];
+					try {
+						const bad = [...badNumbers(call(...args))].filter((one) => !mayBeInfinite || one.endsWith('NaN'));
+						if (bad.length > 0) faults.push(`${path.join('.')} = ${value} → ${bad[0]}`);
+					} catch (error) {
+						if (!isTyped(error)) faults.push(`${path.join('.')} = ${value} → ${String(error)}`);
+					}
+				}
+			}
+			expect(faults).toEqual([]);
+		}
+	);
+});

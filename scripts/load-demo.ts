@@ -32,6 +32,7 @@ import { append } from '../web/src/lib/server/benchLog';
 import { database } from '../web/src/lib/server/db/connection';
 import type { ShopScope } from '../web/src/lib/server/db/query';
 import { lifeOf } from '../web/src/lib/bench/judgeMat';
+import { refit } from '../web/src/lib/server/fleet';
 import { benchOf, receive, release, type Bench } from '../web/src/lib/server/jobs';
 import { addSheet } from '../web/src/lib/server/sheets';
 
@@ -179,6 +180,7 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 	if (visit.stage !== 'released') return;
 	const result = await release(scope, user.id, job.id, new Date(Date.parse(entries.at(-1)!.at) + 3_600_000));
 	if (result.kind !== 'released') throw new Error(`demo job not released: ${JSON.stringify(result).slice(0, 300)}`);
+	await refit(scope, sheet, bench.gauges);
 	const state = fold(entries);
 	for (const { part, station, cylinder } of cells) {
 		const replaced = standingDecision(state.parts.get(part)!)?.payload.verdict === 'replace';

@@ -2,9 +2,10 @@ import {
 	ageNodes,
 	dutyClassOf,
 	dutyHours,
-	fitFleetWear,
-	fitOtherEnds,
+	fittingFleetWear,
+	fittingOtherEnds,
 	lifePriorOf,
+	toTheEnd,
 	wearPriorOf,
 	type Age,
 	type AgeNode,
@@ -74,6 +75,8 @@ export interface FleetKnowledge {
 
 /** A pump's latest lives of one kind that count: more move nothing and cost time. Said in the documents. */
 export const LIVES_A_PUMP = 36;
+/** The same of a whole fleet: in a large one fewer lives of each pump tell enough. */
+export const LIVES_A_KIND = 4800;
 
 /** The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places. */
 export function sizeAtLook(
@@ -97,25 +100,36 @@ export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): St
  * What the record says of every kind of size, every pump, every class of duty, and of all other ends, by `fitFleetWear` and
  * `fitOtherEnds`. Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
  */
-export function learnFleet(sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]): FleetKnowledge {
+export const learnFleet = (sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]): FleetKnowledge =>
+	toTheEnd(learningFleet(sheet, record, gauges));
+
+/** `learnFleet` in pieces of some milliseconds, between which whoever runs it may do something else. */
+export function* learningFleet(
+	sheet: ModelSheet,
+	record: FleetRecord,
+	gauges: readonly ShopGauge[]
+): Generator<void, FleetKnowledge> {
 	const byPump = groupBy(record.jobs, ({ pump }) => pump);
 	const stretches = new Map([...byPump].map(([pump, jobs]) => [pump, stretchesOf(jobs, sheet)]));
 	const classOf = new Map([...byPump].map(([pump, jobs]) => [pump, dutyClassOf(jobs.at(-1)!.duty, sheet).key]));
 	const sizes = groupBy(record.sizes, (size) => `${size.part}/${size.pump}/${size.characteristic}`);
 	const lives = groupBy(record.lives, ({ station }) => station);
-	const kinds = sheet.stations.flatMap((station) =>
-		station.characteristics.flatMap((characteristic): KindOnRecord[] => {
+	const livesAPump = Math.max(1, Math.min(LIVES_A_PUMP, Math.floor(LIVES_A_KIND / byPump.size)));
+	const kinds: KindOnRecord[] = [];
+	for (const station of sheet.stations)
+		for (const characteristic of station.characteristics) {
 			const prior = wearPriorOf(station.type, characteristic);
-			if (!prior) return [];
-			const parts = lastOfEachPump(lives.get(station.key) ?? []).flatMap((life) => {
+			if (!prior) continue;
+			const parts: KindOnRecord['parts'][number][] = [];
+			for (const life of lastOfEachPump(lives.get(station.key) ?? [], livesAPump)) {
 				const looks = sizes.get(`${life.part}/${life.pump}/${characteristic.key}`) ?? [];
 				const history = historyOnRecord(station, characteristic, life, looks, stretches.get(life.pump)!, gauges);
-				return history.looks.length > 0 ? [{ pump: life.pump, history }] : [];
-			});
-			return parts.length > 0 ? [{ key: `${station.key}/${characteristic.key}`, prior, parts }] : [];
-		})
-	);
-	const fitted = fitFleetWear(kinds, classOf);
+				if (history.looks.length > 0) parts.push({ pump: life.pump, history });
+				yield;
+			}
+			if (parts.length > 0) kinds.push({ key: `${station.key}/${characteristic.key}`, prior, parts });
+		}
+	const fitted = yield* fittingFleetWear(kinds, classOf);
 	const ends = sheet.stations
 		.filter(({ key }) => lives.has(key))
 		.map((station) => ({
@@ -126,7 +140,7 @@ export function learnFleet(sheet: ModelSheet, record: FleetRecord, gauges: reado
 		}));
 	return {
 		wear: fitted.kinds,
-		ends: fitOtherEnds(ends),
+		ends: yield* fittingOtherEnds(ends),
 		pumps: fitted.pumps,
 		classes: fitted.classes,
 		settled: fitted.settled
@@ -144,9 +158,9 @@ function groupBy<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, 
 	return groups;
 }
 
-const lastOfEachPump = (lives: readonly LifeOnRecord[]): LifeOnRecord[] =>
+const lastOfEachPump = (lives: readonly LifeOnRecord[], most: number): LifeOnRecord[] =>
 	[...groupBy(lives, ({ pump }) => pump).values()].flatMap((own) =>
-		[...own].sort((a, b) => a.firstSeenHours - b.firstSeenHours).slice(-LIVES_A_PUMP)
+		[...own].sort((a, b) => a.firstSeenHours - b.firstSeenHours).slice(-most)
 	);
 
 const ageAtFirstSight = ({ fittedHours, firstSeenHours }: LifeOnRecord): Age =>

@@ -1,4 +1,5 @@
 import { requireThat } from '../number';
+import { toTheEnd } from './inPieces';
 import { requireLogRate, type LogRate, type WearKnowledge } from './partWear';
 import { COARSE_STEP, rateDensity, rateGrid, type RateGrid } from './rateGrid';
 import { followWear, type WearHistory } from './wearLooks';
@@ -54,17 +55,29 @@ export const unknownClass: LogRate = { mean: 0, sd: CLASS_SD };
  * Errors: PreconditionError from `followWear`, or for a pump without a class.
  * Source: F. Kschischang, B. Frey, H.-A. Loeliger, IEEE Trans. Inf. Theory 47 (2001) 498–519 (sum–product algorithm).
  */
-export function fitFleetWear(kinds: readonly KindOnRecord[], classOf: ReadonlyMap<string, string>): FleetWear {
+export const fitFleetWear = (kinds: readonly KindOnRecord[], classOf: ReadonlyMap<string, string>): FleetWear =>
+	toTheEnd(fittingFleetWear(kinds, classOf));
+
+/** `fitFleetWear` in pieces of some milliseconds, between which whoever runs it may do something else. */
+export function* fittingFleetWear(
+	kinds: readonly KindOnRecord[],
+	classOf: ReadonlyMap<string, string>
+): Generator<void, FleetWear> {
 	for (const { key, parts } of kinds)
 		for (const { pump } of parts)
 			requireThat(classOf.has(pump), 'fitFleetWear', 'pump', pump, `a duty class (kind ${key})`);
 	const pumps = new Map([...classOf].map(([id, duty]) => [id, new PumpBelief(duty)]));
-	const beliefs = kinds.map((kind) => new KindBelief(kind));
+	const beliefs: KindBelief[] = [];
+	for (const kind of kinds) beliefs.push(new KindBelief(kind, yield* factorsOf(kind)));
 	const classes = new Map([...new Set(classOf.values())].map((duty) => [duty, new ClassBelief()]));
 	let settled = beliefs.every(({ factors }) => factors.length === 0);
 	for (let sweep = 0; sweep < MOST_SWEEPS && !settled; sweep++) {
 		const before = [...pumps.values()].map((pump) => pump.rate().mean);
-		for (const kind of beliefs) for (const factor of kind.factors) kind.exchange(factor, pumps.get(factor.pump)!);
+		for (const kind of beliefs)
+			for (const factor of kind.factors) {
+				kind.exchange(factor, pumps.get(factor.pump)!);
+				yield;
+			}
 		for (const pump of pumps.values()) classes.get(pump.duty)!.exchange(pump);
 		const moved = [...pumps.values()].map((pump, i) => Math.abs(pump.rate().mean - before[i]));
 		settled = sweep > 0 && Math.max(...moved) < SETTLED;
@@ -169,7 +182,7 @@ class KindBelief {
 	readonly #log: readonly Float64Array[];
 	readonly #parts: number;
 
-	constructor({ key, prior, parts }: KindOnRecord) {
+	constructor({ key, prior, parts }: KindOnRecord, factors: readonly Factor[]) {
 		this.key = key;
 		this.#prior = prior;
 		this.#parts = parts.length;
@@ -179,7 +192,7 @@ class KindBelief {
 		this.#log = wearShapes(prior).map(({ weight }) =>
 			Float64Array.from({ length: size }, (_, i) => Math.log(weight) - (((i - middle) * step) / open) ** 2 / 2)
 		);
-		this.factors = factorsOf(parts, prior, this.#grid);
+		this.factors = factors;
 	}
 
 	/** Passes what this pump's parts say on to kind and pump, each without what it said itself. */
@@ -244,7 +257,8 @@ function livesWorth(prior: WearPrior, shapes: readonly (LogRate & { weight: numb
 	return Math.min(MOST_LIVES, Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1)));
 }
 
-function factorsOf(parts: KindOnRecord['parts'], prior: WearPrior, grid: RateGrid): Factor[] {
+function* factorsOf({ parts, prior }: KindOnRecord): Generator<void, Factor[]> {
+	const grid = rateGrid(prior);
 	const byPump = new Map<string, Float64Array[]>();
 	const kernels = wearShapes(prior).map(({ between }) => kernelOf(grid, between));
 	for (const { pump, history } of parts) {
@@ -253,6 +267,7 @@ function factorsOf(parts: KindOnRecord['parts'], prior: WearPrior, grid: RateGri
 		byPump.set(pump, sums);
 		for (const [path, evidence] of evidenceOf(history, prior, grid).entries())
 			for (let b = 0; b < BETWEENS; b++) addLog(sums[path * BETWEENS + b], evidence, kernels[path * BETWEENS + b]);
+		yield;
 	}
 	return [...byPump].map(([pump, sums]) => {
 		const largest = largestOf(sums);

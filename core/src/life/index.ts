@@ -10,10 +10,19 @@ export {
 } from './wearPrior';
 export { followWear, type Track, type WearHistory, type WearLook } from './wearLooks';
 export { PartWear, priorKnowledge, type LogRate, type Odds, type WearKnowledge } from './partWear';
-export { fitFleetWear, unknownClass, unknownPump, type FleetWear, type KindOnRecord } from './fleetWear';
+export * from './inPieces';
+export {
+	fittingFleetWear,
+	fitFleetWear,
+	unknownClass,
+	unknownPump,
+	type FleetWear,
+	type KindOnRecord
+} from './fleetWear';
 export {
 	endsBefore,
 	fitOtherEnds,
+	fittingOtherEnds,
 	lifePriorOf,
 	oddsOfOtherEnd,
 	type EndsOnRecord,

@@ -3,6 +3,7 @@ import { partType } from '../part';
 import type { Station } from '../record';
 import { ageNodes, type Age, type AgeNode } from './age';
 import { exponentials } from './fleetWear';
+import { toTheEnd } from './inPieces';
 import { spreadOf, type Odds } from './partWear';
 
 /** What is believed of the ends of such parts, besides measured wear, before the record speaks. Scale in hours. */
@@ -80,8 +81,15 @@ const openScale = ({ shape, worth }: LifePrior): number => 1 / (shape * Math.sqr
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), 2.4 and 14 (interval-censored, Bayesian);
  * A. Gelman et al., Bayesian Data Analysis (2013), ch. 5 (exchangeable groups).
  */
-export function fitOtherEnds(stations: readonly EndsOnRecord[]): Readonly<Record<string, OtherEnds>> {
-	const evidence = stations.map(evidenceOf);
+export const fitOtherEnds = (stations: readonly EndsOnRecord[]): Readonly<Record<string, OtherEnds>> =>
+	toTheEnd(fittingOtherEnds(stations));
+
+/** `fitOtherEnds` in pieces of some milliseconds, between which whoever runs it may do something else. */
+export function* fittingOtherEnds(
+	stations: readonly EndsOnRecord[]
+): Generator<void, Readonly<Record<string, OtherEnds>>> {
+	const evidence: Evidence[] = [];
+	for (const station of stations) evidence.push(yield* evidenceOf(station));
 	const own = stations.map(({ prior }) => widths(prior));
 	const types = [...new Set(stations.map(({ type }) => type))];
 	const members = new Map(types.map((type) => [type, stations.flatMap((one, i) => (one.type === type ? [i] : []))]));
@@ -146,16 +154,23 @@ function blurred(weights: Float64Array, sd: number): Float64Array {
 }
 
 // ln P(record | scale, shape), by shape and offset; and over the shapes.
-function evidenceOf({ prior, lives }: EndsOnRecord): { byShape: Float64Array[]; byScale: Float64Array } {
+interface Evidence {
+	readonly byShape: Float64Array[];
+	readonly byScale: Float64Array;
+}
+
+function* evidenceOf({ prior, lives }: EndsOnRecord): Generator<void, Evidence> {
 	requirePrior(prior);
 	for (const life of lives) requireLife(life);
-	const byShape = SHAPES.map(({ z }) => {
-		const shape = shapeAt(prior, z);
-		return Float64Array.from(OFFSETS, (x) => {
-			const logScale = Math.log(prior.scaleHours) + x;
-			return lives.reduce((sum, life) => sum + logLikelihood(life, logScale, shape), 0);
-		});
-	});
+	const byShape = SHAPES.map(() => new Float64Array(OFFSETS.length));
+	for (const life of lives) {
+		for (const [s, { z }] of SHAPES.entries()) {
+			const shape = shapeAt(prior, z);
+			for (const [i, x] of OFFSETS.entries())
+				byShape[s][i] += logLikelihood(life, Math.log(prior.scaleHours) + x, shape);
+		}
+		yield;
+	}
 	const byScale = Float64Array.from(OFFSETS, (_, i) => {
 		const largest = Math.max(...byShape.map((one) => one[i]));
 		return (

@@ -84,7 +84,13 @@
 		<p class="soft basis">Under “{schoolName[school]}”: {verdictName[says].toLowerCase()}.</p>
 	{/each}
 	{#each part.judgement.measured as judged (judged.sheet.key)}
-		<JudgedSize {bench} {judged} age={part.cell.age} outlook={part.judgement.outlook[judged.sheet.key]} life={part.judgement.life} />
+		<JudgedSize
+			{bench}
+			{judged}
+			age={part.cell.age}
+			outlook={part.judgement.outlook[judged.sheet.key]}
+			life={part.judgement.life}
+		/>
 	{/each}
 	{#each unjudged as one (one.sheet.key)}
 		<p class="value">

@@ -1,5 +1,5 @@
 import {
-	learnFleet,
+	learningFleet,
 	type FleetKnowledge,
 	type FleetRecord,
 	type JobOnRecord,
@@ -9,6 +9,7 @@ import {
 } from '@exetasis/core/decide';
 import type { ModelSheet } from '@exetasis/core/record';
 import { row, rows, type ShopScope } from './db/query';
+import { log } from './log';
 
 // A fit takes seconds and one more job among a hundred moves no verdict: it stands until half as many again are on record.
 const GROWTH_BEFORE_REFIT = 1.5;
@@ -16,30 +17,48 @@ const GROWTH_BEFORE_REFIT = 1.5;
 const METHOD = 1;
 const DIGITS = 5;
 
-/** How the parts of a model wear and end in this shop, fitted to all its released jobs and kept until half as many again are on record. */
-export async function fleetOf(
-	scope: ShopScope,
-	sheet: ModelSheet,
-	gauges: readonly ShopGauge[]
-): Promise<FleetKnowledge> {
-	const { jobs, fittedJobs, knowledge } = (await row<{
-		jobs: number;
-		fittedJobs: number | null;
-		knowledge: FleetKnowledge | null;
-	}>(
+/** Where nothing has been fitted yet: the priors speak alone. */
+const NOTHING_LEARNT: FleetKnowledge = { wear: {}, ends: {}, pumps: {}, classes: {}, settled: true };
+
+/** How the parts of a model wear and end in this shop, as it was fitted last. */
+export async function fleetOf(scope: ShopScope, sheet: ModelSheet): Promise<FleetKnowledge> {
+	const found = await row<{ knowledge: FleetKnowledge }>(
 		scope,
 		`
-		SELECT c.jobs, f.jobs AS "fittedJobs", f.knowledge FROM (
-			SELECT count(*)::int AS jobs FROM job j JOIN pump p ON p.id = j.pump_id
-			WHERE j.shop_id = $1 AND p.model = $2 AND j.released_at IS NOT NULL
-		) c LEFT JOIN LATERAL (
-			SELECT jobs, knowledge FROM fleet_fit WHERE shop_id = $1 AND model = $2 AND revision = $3 AND method = $4
-			ORDER BY jobs DESC LIMIT 1
-		) f ON true`,
+		SELECT knowledge FROM fleet_fit WHERE shop_id = $1 AND model = $2 AND revision = $3 AND method = $4
+		ORDER BY jobs DESC LIMIT 1`,
+		[sheet.model, sheet.revision, METHOD]
+	);
+	return found?.knowledge ?? NOTHING_LEARNT;
+}
+
+const atWork = new Map<string, Promise<void>>();
+
+/** Fits a model's record anew where it has grown enough, in pieces that leave the server free to answer; one fit at a time. */
+export function refit(scope: ShopScope, sheet: ModelSheet, gauges: readonly ShopGauge[]): Promise<void> {
+	const key = `${scope.shopId}/${sheet.model}/${sheet.revision}`;
+	const going = atWork.get(key);
+	if (going) return going;
+	const work = refitIfGrown(scope, sheet, gauges).finally(() => atWork.delete(key));
+	atWork.set(key, work);
+	return work;
+}
+
+/** `refit` behind a page's back: what goes wrong is logged, and the last fit stands. */
+export const refitSoon = (...args: Parameters<typeof refit>): void =>
+	void refit(...args).catch((cause: unknown) => log.error({ err: cause }, 'the fleet could not be fitted anew'));
+
+async function refitIfGrown(scope: ShopScope, sheet: ModelSheet, gauges: readonly ShopGauge[]): Promise<void> {
+	const { jobs, fittedJobs } = (await row<{ jobs: number; fittedJobs: number | null }>(
+		scope,
+		`
+		SELECT (SELECT count(*)::int FROM job j JOIN pump p ON p.id = j.pump_id
+				WHERE j.shop_id = $1 AND p.model = $2 AND j.released_at IS NOT NULL) AS jobs,
+			(SELECT max(jobs) FROM fleet_fit WHERE shop_id = $1 AND model = $2 AND revision = $3 AND method = $4) AS "fittedJobs"`,
 		[sheet.model, sheet.revision, METHOD]
 	))!;
-	if (knowledge && fittedJobs !== null && jobs <= fittedJobs * GROWTH_BEFORE_REFIT) return knowledge;
-	const fitted = rounded(learnFleet(sheet, await recordOf(scope, sheet.model), gauges));
+	if (jobs <= (fittedJobs ?? 0) * GROWTH_BEFORE_REFIT) return;
+	const fitted = rounded(await inPieces(learningFleet(sheet, await recordOf(scope, sheet.model), gauges)));
 	await rows(
 		scope,
 		`
@@ -47,7 +66,18 @@ export async function fleetOf(
 		ON CONFLICT (shop_id, model, revision, method, jobs) DO UPDATE SET knowledge = EXCLUDED.knowledge RETURNING 1`,
 		[sheet.model, sheet.revision, METHOD, jobs, JSON.stringify(fitted)]
 	);
-	return fitted;
+}
+
+const MOST_BLOCKING_MS = 15;
+async function inPieces<T>(pieces: Generator<void, T>): Promise<T> {
+	for (;;) {
+		const since = performance.now();
+		do {
+			const { done, value } = pieces.next();
+			if (done) return value;
+		} while (performance.now() - since < MOST_BLOCKING_MS);
+		await new Promise(setImmediate);
+	}
 }
 
 // It goes to every tablet: five digits say all that there is.

@@ -35,16 +35,15 @@ async function visit(
 	pump: string,
 	meterHours: number,
 	patterns: readonly string[],
-	{ onset = 'service', severity = 1, verdict = 'reuse' } = {}
+	{ onset = 'service', severity = 1, verdict = 'reuse' as 'reuse' | 'replace' } = {}
 ) {
 	const bench = await openJob(shop, { pump: { id: pump }, meterHours });
 	const part = partAt(bench, 'packing', 2);
 	const findings = patterns.map((pattern) => entryOf(bench, user(), 'finding', { pattern, severity, onset }, part));
-	const decision = entryOf(bench, user(), 'decision', { verdict, proposed: verdict }, part);
-	const rest = decideAll(bench, user(), 'reuse').filter(
-		(entry) => findings.length === 0 || entry.kind !== 'clean' || entry.part !== part
-	);
-	await append(shop.scope, user(), bench.job.id, [...findings, ...rest, ...(verdict === 'replace' ? [decision] : [])]);
+	const others = decideAll(bench, user(), 'reuse').filter((entry) => !('part' in entry) || entry.part !== part);
+	const own = decideAll(bench, user(), verdict).filter((entry) => 'part' in entry && entry.part === part);
+	const decided = findings.length === 0 ? own : own.filter(({ kind }) => kind !== 'clean');
+	await append(shop.scope, user(), bench.job.id, [...findings, ...others, ...decided]);
 	expect(await release(shop.scope, user().id, bench.job.id)).toMatchObject({ kind: 'released' });
 	return bench;
 }

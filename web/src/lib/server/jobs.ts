@@ -191,7 +191,7 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	const jobs = await jobsUpTo(scope, jobId);
 	const laid = await cellsOf(scope, jobId, inScope);
 	const earlier = await earlierSizes(scope, jobId);
-	const fleet = await fleetOf(scope, sheet, gauges);
+	const fleet = await fleetOf(scope, sheet);
 	return {
 		job,
 		sheet,
@@ -203,7 +203,12 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 		gauges,
 		policy: await policyOf(scope),
 		people: await peopleOf(scope),
-		fleet: { wear: fleet.wear, ends: fleet.ends, settled: fleet.settled, ...knowledgeOfPump(fleet, jobs.at(-1)!, sheet) }
+		fleet: {
+			wear: fleet.wear,
+			ends: fleet.ends,
+			settled: fleet.settled,
+			...knowledgeOfPump(fleet, jobs.at(-1)!, sheet)
+		}
 	};
 }
 

@@ -5,7 +5,7 @@ const POINTS_A_WIDTH = 12;
 
 /**
  * P(X > x) of the gamma distribution of one shape, for many x: a table in ln x with cubic interpolation.
- * Accuracy: 1e-6 absolute. One and the same table serves every part of a kind at one interval.
+ * Accuracy: 2e-6 absolute. One and the same table serves every part of a kind at one interval.
  */
 export class GammaTable {
 	readonly #shape: number;

@@ -129,8 +129,8 @@ function requireHistory({ before, looks }: WearHistory): void {
  * and where it stands at the last look; one track for each possible age.
  *
  * The first look is integrated exactly over what its uncertainty leaves open. From look to look the state is carried on as a
- * gamma distribution of the same mean and variance (assumed-density filter): good to 0.01 in a chance, tested against direct
- * integration. Without looks the state is that at its age.
+ * gamma distribution of the same mean and variance (assumed-density filter): good to 0.02 in a chance of passing the limit,
+ * to 0.05 where a part hardly wore over its last interval; both tested against direct integration. Without looks the state is that at its age.
  * Shape: hours ascending. Units: hours; wear in shares of the allowance. Errors: PreconditionError where they are not so.
  * Source: J. van Noortwijk, Reliab. Eng. Syst. Saf. 94 (2009) 2–21 (gamma process); P. Maybeck, Stochastic Models, Estimation
  * and Control 2 (1982), ch. 12 (assumed-density filter).

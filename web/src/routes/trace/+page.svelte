@@ -62,7 +62,7 @@
 			<tr
 				><th>Pattern</th><th>Place</th><th class="number">Found</th><th class="number">per 1000 h (95 %)</th><th
 					class="number">other cylinders</th
-				><th class="number">chance if alike</th></tr
+				><th class="number">chance if alike</th><th class="number">any as odd</th></tr
 			>
 		</thead>
 		<tbody>

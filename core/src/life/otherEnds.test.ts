@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { ageNodes, dutyClassOf, dutyHours, endsBefore, fitOtherEnds, oddsOfOtherEnd, type OtherLife } from '.';
+import type { LifePrior } from '.';
+
+const prior: LifePrior = { scaleHours: 20_000, shape: 1.3, worth: 2, from: 'sheet' };
+const NEW = [{ hours: 0, weight: 1 }];
+const life = (held: number, endedBy?: number): OtherLife => ({ before: NEW, held, ...(endedBy ? { endedBy } : {}) });
+const record = (station: string, type: string, lives: readonly OtherLife[]) => ({ station, type, prior, lives });
+const known = (hours: number) => ({ kind: 'known' as const, hours });
+
+describe('other ends', () => {
+	it('agrees with direct integration over scale and shape', () => {
+		// scipy 1.17: Weibull, lives 3000+, (1500, 3000], (0, 1500], 4500+; normal prior of ln scale, five shapes.
+		const { s } = fitOtherEnds([record('s', 't', [life(3000), life(1500, 3000), life(0, 1500), life(4500)])]);
+		expect(oddsOfOtherEnd(s, known(1000), 2000).probability).toBeCloseTo(0.14116655835432784, 2);
+		expect([s.events, s.lives]).toEqual([2, 4]);
+	});
+	it('stays at its prior where a record says nothing: one look a life, nothing found', () => {
+		const { s } = fitOtherEnds([record('s', 't', [life(0), life(0)])]);
+		const before = oddsOfOtherEnd(endsBefore(prior), known(0), 2000).probability;
+		expect(oddsOfOtherEnd(s, known(0), 2000).probability).toBeCloseTo(before, 3);
+	});
+	it('does not run off where every life is renewed at one interval', () => {
+		const renewed = Array.from({ length: 60 }, () => life(1500));
+		const { s } = fitOtherEnds([record('s', 't', renewed)]);
+		const used = oddsOfOtherEnd(s, known(1500), 1500).probability;
+		const fresh = oddsOfOtherEnd(s, known(0), 1500).probability;
+		expect(used).toBeGreaterThan(fresh); // the prior's shape decides, and it wears out
+		expect(used).toBeLessThan(6 * fresh);
+		expect(Math.max(...s.nodes.map(({ scale }) => scale))).toBeLessThan(1e6);
+	});
+	it('is quiet after many good hours and loud after many ends', () => {
+		const chance = (lives: readonly OtherLife[]) =>
+			oddsOfOtherEnd(fitOtherEnds([record('s', 't', lives)]).s, known(1000), 2000).probability;
+		const good = chance(Array.from({ length: 40 }, () => life(4000)));
+		const bad = chance(Array.from({ length: 40 }, () => life(0, 1500)));
+		const before = chance([]);
+		expect(good).toBeLessThan(before);
+		expect(bad).toBeGreaterThan(4 * before);
+	});
+	it('leans on its part type and the shop, its own most', () => {
+		const ends = Array.from({ length: 20 }, () => life(0, 1500));
+		const fits = fitOtherEnds([record('a', 'seal', ends), record('b', 'seal', []), record('c', 'valve', [])]);
+		const chance = (station: string) => oddsOfOtherEnd(fits[station], known(1000), 2000).probability;
+		expect(chance('a')).toBeGreaterThan(chance('b'));
+		expect(chance('b')).toBeGreaterThan(chance('c'));
+		expect(chance('c')).toBeGreaterThan(oddsOfOtherEnd(endsBefore(prior), known(1000), 2000).probability);
+	});
+	it('never takes an unknown age for none', () => {
+		const ends = endsBefore({ ...prior, shape: 2.5 });
+		const unknown = oddsOfOtherEnd(ends, { kind: 'unknown', seenFor: 0, atMost: 12_000 }, 1500).probability;
+		expect(unknown).toBeGreaterThan(3 * oddsOfOtherEnd(ends, known(0), 1500).probability);
+	});
+	it('refuses an end before the part held, and priors that cannot be', () => {
+		expect(() => fitOtherEnds([record('s', 't', [life(2000, 1000)])])).toThrow('endedBy is 1000');
+		expect(() => fitOtherEnds([record('s', 't', [life(-1)])])).toThrow('held');
+		expect(() => endsBefore({ ...prior, shape: NaN })).toThrow('shape');
+		expect(() => oddsOfOtherEnd(endsBefore(prior), known(0), -1)).toThrow('further');
+	});
+});
+
+describe('ageNodes', () => {
+	it('are the age where it is known, else all that the record allows, together 1', () => {
+		expect(ageNodes(known(1500))).toEqual([{ hours: 1500, weight: 1 }]);
+		const nodes = ageNodes({ kind: 'unknown', seenFor: 500, atMost: 4500 });
+		expect(nodes.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 12);
+		expect(Math.min(...nodes.map(({ hours }) => hours))).toBeGreaterThan(500);
+		expect(nodes.at(-1)).toEqual({ hours: 4500, weight: 0.5 });
+	});
+	it('refuse a part older than its pump', () =>
+		expect(() => ageNodes({ kind: 'unknown', seenFor: 5000, atMost: 4000 })).toThrow('atMost is 4000'));
+});
+
+describe('duty', () => {
+	const sheet = {
+		duty: [
+			{ key: 'dirty', name: 'Dirty', when: { liquids: ['Pond water'] }, wearFactor: 1.3 },
+			{ key: 'hard', name: 'Hard', when: { pressureShare: 0.7, speedShare: 0.9 }, wearFactor: 1.2 }
+		],
+		ratedPressureMPa: 12,
+		ratedSpeedRpm: 1000
+	};
+	it('is the first class whose every condition holds, else ordinary', () => {
+		expect(dutyClassOf({ liquid: ' pond WATER ', pressureMPa: 11, speedRpm: 950 }, sheet).key).toBe('dirty');
+		expect(dutyClassOf({ liquid: 'Seawater', pressureMPa: 8.4, speedRpm: 900 }, sheet).key).toBe('hard');
+		expect(dutyClassOf({ liquid: 'Seawater', pressureMPa: 11 }, sheet)).toEqual({ key: '', wearFactor: 1 });
+		expect(dutyClassOf({}, sheet).wearFactor).toBe(1);
+	});
+	it('weighs each stretch of running with its factor, and goes on with the last', () => {
+		const stretches = [
+			{ untilHours: 1000, wearFactor: 1 },
+			{ untilHours: 2000, wearFactor: 1.5 }
+		];
+		expect(dutyHours(stretches, 500, 1500)).toBe(500 + 750);
+		expect(dutyHours(stretches, 1500, 3000)).toBe(750 + 1500);
+		expect(dutyHours([], 100, 300)).toBe(200);
+		expect(() => dutyHours(stretches, 300, 100)).toThrow('dutyHours');
+	});
+});

@@ -11,6 +11,7 @@ await main(async () => {
 	ensureChromium();
 	buildWhereChanged();
 	run('npx', ['tsx', 'scripts/bench/core.ts']);
+	run('npx', ['tsx', 'scripts/bench/fleet.ts']);
 	const cluster = temporaryCluster();
 	let server;
 	try {

@@ -1,9 +1,24 @@
 // The core's heavy computations: the set decision of a 60-part pump with its forecasts, minimum zones of dense readings.
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import { decideWhole, defaultPolicy, economicInterval, unknownLife, type WholeInput } from '../../core/src/decide';
+import {
+	decideWhole,
+	defaultPolicy,
+	economicInterval,
+	judge,
+	unknownLife,
+	type WholeInput
+} from '../../core/src/decide';
 import { flatness, roundness } from '../../core/src/measure';
-import { discardLimit, fold, placesToRead, readSheet, type Entry, type ModelSheet } from '../../core/src/record';
+import {
+	discardLimit,
+	fold,
+	placesToRead,
+	readSheet,
+	untouched,
+	type Entry,
+	type ModelSheet
+} from '../../core/src/record';
 
 const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
 function report(name: string, budgetMs: number | undefined, work: () => unknown, rounds = 9): void {
@@ -63,6 +78,24 @@ const parts: WholeInput['parts'] = Array.from({ length: 60 }, (_, i) => {
 });
 const whole: WholeInput = { parts, policy: defaultPolicy, openingCost: 400 };
 
+// A job of 72 parts as it is opened: every part judged for the first time, its measured sizes with two earlier looks each.
+const firstOdds = () => {
+	for (let i = 0; i < 72; i++) {
+		const { input } = parts[i % parts.length];
+		const { key, nominal } = input.station.characteristics[0];
+		const limit = discardLimit(input.station.characteristics[0])?.value ?? nominal;
+		const earlier = [1000, 500].map((hoursAgo, n) => ({
+			characteristic: key,
+			hoursAgo,
+			value: nominal + (limit - nominal) * 0.15 * (n + 1),
+			u: Math.abs(limit - nominal) / 30
+		}));
+		const measured = i % 5 < 2; // on the mat of that pump 28 of 72 parts are
+		const record = measured ? { ...input.record } : untouched;
+		judge({ ...input, record, life: { ...input.life!, earlier: measured ? earlier : [] }, policy: defaultPolicy });
+	}
+};
+report('first odds of 72 parts, 28 of them measured, two earlier looks each', 150, firstOdds);
 report('set of 60 parts: forecasts, three schools, set decision', 200, () => decideWhole(whole));
 report('most economic interval of 60 parts, 24 intervals', undefined, () => economicInterval(whole), 3);
 

@@ -1,7 +1,8 @@
 import type { Input } from '../part';
 import type { Unit } from '../quantity';
 import type { JudgedCharacteristic, MeasuredCharacteristic } from './characteristic';
-import type { JudgeInput, Judgement, Outlook } from './judge';
+import type { JudgeInput, Judgement } from './judge';
+import type { Outlook } from './outlook';
 
 /** One step of the arithmetic behind a verdict: what went in, by which method, what came out. */
 export interface Step {

@@ -76,7 +76,7 @@ export interface FleetKnowledge {
 /** A pump's latest lives of one kind that count: more move nothing and cost time. Said in the documents. */
 export const LIVES_A_PUMP = 36;
 /** The same of a whole fleet: in a large one fewer lives of each pump tell enough. */
-export const LIVES_A_KIND = 4800;
+export const LIVES_A_KIND = 2400;
 
 /** The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places. */
 export function sizeAtLook(

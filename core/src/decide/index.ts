@@ -5,6 +5,7 @@ export * from './endOfLife';
 export * from './fleet';
 export * from './identity';
 export * from './judge';
+export type { Outlook } from './outlook';
 export * from './partLife';
 export * from './partPast';
 export * from './policy';

@@ -19,6 +19,7 @@ import {
 } from './characteristic';
 import { customKindOf } from './customs';
 import { identityReasons } from './identity';
+import { otherReasons, outlooksOf, sizeReasons, type Outlook } from './outlook';
 import { PartLife, unknownLife, type LifeFacts } from './partLife';
 import type { Policy } from './policy';
 import type { Reason } from './reason';
@@ -43,28 +44,6 @@ export interface JudgeInput {
 export interface Mate {
 	readonly station: Station;
 	readonly record: PartRecord;
-}
-
-/** How one measured size will stand at the next service. */
-export interface Outlook {
-	/** Expected wear then with its standard uncertainty, in the unit of the size. */
-	readonly expected: number;
-	readonly u: number;
-	/** P(wear beyond the discard limit by then), what is beyond now included. */
-	readonly probability: number;
-	/** The same if a second look finds it inside now: the chance that it goes beyond from here. */
-	readonly ifInside: number;
-	/** Wear in 1000 h of the duty to come. */
-	readonly ratePer1000h: number;
-	/** Its rate against that of its kind in this pump, and the chance that it is at least twice that. */
-	readonly faster: { readonly ratio: number; readonly probability: number };
-	/** How much is prior and how much is record, in lives, and from how many parts. */
-	readonly basis: {
-		readonly from: 'sheet' | 'partType';
-		readonly worth: number;
-		readonly lives: number;
-		readonly parts: number;
-	};
 }
 
 export interface Judgement {
@@ -131,11 +110,11 @@ export function judge(input: JudgeInput): Judgement {
 	const { sizes, measured } = measure(input);
 	const figures = figuresOf(input, sizes);
 	const life = lifeOf(input, measured);
-	const outlook = outlooks(life, measured, input.policy);
+	const outlook = outlooksOf(life, measured, input.policy);
 	const reasons: Reason[] = [
 		...ruleReasons(station, input.policy),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
-		...measured.flatMap((one) => measureReasons(one, outlook[one.sheet.key], input)),
+		...measured.flatMap((one) => sizeReasons(one, outlook[one.sheet.key], input)),
 		...figures.flatMap((figure) => figureReasons(figure, input.policy)),
 		...identityReasons(station, sizesByKey(sizes), input.stations ?? []),
 		...unmeasuredReasons(input, sizes),
@@ -239,80 +218,6 @@ function lifeOf({ station, record, gauges, asFitted, life }: JudgeInput, measure
 	const made = new PartLife(station, facts, measured, asFitted);
 	lives.set(record, { facts, gauges, life: made });
 	return made;
-}
-
-function outlooks(life: PartLife, measured: readonly JudgedCharacteristic[], { intervalHours }: Policy) {
-	const hours = life.duty(intervalHours);
-	return Object.fromEntries(
-		measured.flatMap(({ sheet, wear }): [string, Outlook][] => {
-			const known = life.wearOf(sheet.key);
-			if (!known) return [];
-			const { worn, sd, per1000h } = known.expected(hours);
-			const { prior, lives, parts } = known.knowledge;
-			const probability = known.chance(hours);
-			const now = known.chance(0);
-			const outlook = {
-				expected: worn * wear.allowance,
-				u: sd * wear.allowance,
-				probability,
-				ifInside: now < 1 ? Math.max(0, (probability - now) / (1 - now)) : 1,
-				ratePer1000h: life.duty(per1000h) * wear.allowance,
-				faster: known.faster(FAST),
-				basis: { from: prior.from, worth: prior.worth, lives, parts }
-			};
-			return [[sheet.key, outlook]];
-		})
-	);
-}
-const FAST = 2; // times its kind's rate, from which a part is pointed out
-const FAST_SURE = 0.5;
-const LEAST_TOLD = 0.02; // chance of another end that is worth a reason where none is on record
-
-// Replacing helps only where a new part is the safer one: where age matters nothing it buys nothing.
-function otherReasons(life: PartLife, { intervalHours, acceptWearOut }: Policy): Reason[] {
-	const { probability, low, high } = life.other(intervalHours);
-	const { events, lives, prior } = life.ends;
-	if (events === 0 && probability < LEAST_TOLD) return [];
-	const fresh = life.freshOther(intervalHours).probability;
-	const code = probability > acceptWearOut && fresh < probability / 2 ? 'likelyToFail' : 'otherRisk';
-	return [{ code, probability, low, high, interval: intervalHours, events, lives, worth: prior.worth }];
-}
-
-function measureReasons(
-	one: JudgedCharacteristic,
-	outlook: Outlook | undefined,
-	{ life, policy }: JudgeInput
-): Reason[] {
-	const { characteristic, sheet, value, limit, budget, wear } = one;
-	const { zone, probabilityBeyond } = one.conformity;
-	const beyondNew = -wear.worn;
-	if (characteristic.beyondNewIsFault && beyondNew > sheet.tolerance + budget.U) {
-		return [{ code: 'longerThanNew', characteristic: sheet.key, value, nominal: sheet.nominal, U: budget.U }];
-	}
-	const code = zone === 'beyond' ? 'beyondLimit' : zone === 'tooClose' ? 'tooClose' : 'insideLimit';
-	const now: Reason = {
-		code,
-		characteristic: sheet.key,
-		value,
-		U: budget.U,
-		limit,
-		probability: probabilityBeyond
-	};
-	if (!outlook || zone === 'beyond') return [now];
-	// What is too close to call is worth a second look, unless it goes out whatever that finds.
-	const future: Reason = {
-		code: (zone === 'tooClose' ? outlook.ifInside : outlook.probability) > policy.acceptWearOut ? 'wearsOut' : 'lasts',
-		characteristic: sheet.key,
-		worn: wear.worn,
-		allowance: wear.allowance,
-		probability: outlook.probability,
-		...(life?.age.kind === 'known' ? { hours: life.age.hours } : {}),
-		interval: policy.intervalHours
-	};
-	const { ratio, probability } = outlook.faster;
-	const fast: Reason[] =
-		probability > FAST_SURE ? [{ code: 'wearsFast', characteristic: sheet.key, ratio, probability }] : [];
-	return [now, future, ...fast];
 }
 
 const NORMAL_K = 2; // expanded at about 95 %, for the sentence

@@ -40,6 +40,7 @@ export interface Odds {
 }
 
 const MOST_LIMIT = 1e3;
+const MOST_SAID = 100;
 const IGNORED = 1e-5; // of the largest weight: such a cell moves no chance by more
 const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
 const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
@@ -110,6 +111,18 @@ export class PartWear {
 	 * discard limit. Errors: PreconditionError for hours below 0 or not finite, or a limit not above 0.
 	 */
 	chance(hours: number, limit = 1): number {
+		const key = `${hours}/${limit}`;
+		const known = this.#said.get(key);
+		if (known !== undefined) return known;
+		const said = this.#chance(hours, limit);
+		if (this.#said.size >= MOST_SAID) this.#said.clear();
+		this.#said.set(key, said);
+		return said;
+	}
+	// Every school and every sentence asks for the same few hours.
+	readonly #said = new Map<string, number>();
+
+	#chance(hours: number, limit: number): number {
 		const chances = this.#chances(hours, limit);
 		let sum = 0;
 		for (const [path, posterior] of this.#posterior.entries())

@@ -19,6 +19,9 @@ export const cautionSchema = z.strictObject({
 	text
 });
 
+const SHORTEST_LIFE = 10; // hours
+const LONGEST_LIFE = 10_000_000;
+
 /** A size with its discard limit. Values in `unit`; a limit only on the side to which the part wears. */
 export const sheetCharacteristicSchema = z
 	.strictObject({
@@ -80,6 +83,15 @@ export const sheetCharacteristicSchema = z
 			(min !== undefined && max === undefined && stopsAt < min) ||
 			(max !== undefined && min === undefined && stopsAt > max),
 		{ message: 'must lie beyond the discard limit', path: ['stopsAt'] }
+	)
+	.refine(
+		({ nominal, min, max, wearPrior }) => {
+			const limit = min ?? max;
+			if (!wearPrior || limit === undefined) return true;
+			const hours = (1000 * Math.abs(limit - nominal)) / wearPrior.per1000h;
+			return hours >= SHORTEST_LIFE && hours <= LONGEST_LIFE;
+		},
+		{ message: `must wear to the limit in ${SHORTEST_LIFE} to ${LONGEST_LIFE} hours`, path: ['wearPrior', 'per1000h'] }
 	)
 	.refine(({ grid, face }) => !(grid && face), { message: 'either a grid or a face', path: ['face'] })
 	.refine(({ nominal, min }) => min === undefined || min < nominal, { message: 'must be below nominal', path: ['min'] })

@@ -15,6 +15,7 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchState } from './bench.svelte';
 	import LimitStrip from './LimitStrip.svelte';
+	import OddsOfWear from './OddsOfWear.svelte';
 	import Shape from './Shape.svelte';
 
 	interface Props {
@@ -41,17 +42,6 @@
 			? [...own, ...others]
 			: ['No gauge of the shop would settle it within reason: decide by eye, and say why'];
 	});
-	const odds = $derived(outlook && life?.wearOf(judged.sheet.key)?.odds(life.duty(bench.bench.policy.intervalHours)));
-	const basisSays = ({ basis: { from, worth, lives, parts } }: Outlook): string => {
-		const prior = `${from === 'sheet' ? 'the model sheet’s prior' : 'our own prior for this type of part'}, worth ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'}`;
-		return parts === 0
-			? `${prior}, and its own wear; no such part is on record`
-			: `its own wear, ${parts} parts on record that are worth ${formatNumber(Math.min(lives, parts), lives < 10 ? 1 : 0)} lives, and ${prior}`;
-	};
-	const ageSays = $derived.by(() => {
-		if (age.kind === 'known') return '';
-		return `Its age is not on record: taken as the pump’s with even odds, else as anything from ${formatNumber(age.seenFor)} to ${formatNumber(age.atMost)} h.`;
-	});
 	const sources = {
 		repeatability: 'repeatability',
 		resolution: 'resolution',
@@ -71,15 +61,13 @@
 			: ''}</span
 	>
 </p>
-{#if outlook}
-	<p class="soft basis">
-		{#if odds}<b class="figures">{formatProbability(odds.probability)}</b> ({formatProbability(odds.low)} to {formatProbability(
-				odds.high
-			)}) of passing the limit by the next service.{/if}
-		From {basisSays(outlook)}; {formatDifference(outlook.ratePer1000h, unit)} per 1000 h.
-		{ageSays}
-	</p>
-{/if}
+{#if outlook && life}<OddsOfWear
+		sheet={judged.sheet}
+		{outlook}
+		{life}
+		{age}
+		interval={bench.bench.policy.intervalHours}
+	/>{/if}
 {#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
 {#if judged.worst.outlier !== undefined}<p class="doubt">
 		One reading there does not fit the others ({formatQuantity(judged.worst.readings[judged.worst.outlier], unit)}):
@@ -121,8 +109,7 @@
 		font-weight: 600;
 		white-space: nowrap;
 	}
-	.value .soft,
-	.basis {
+	.value .soft {
 		font-size: 0.82rem;
 	}
 	.doubt {

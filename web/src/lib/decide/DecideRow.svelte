@@ -4,6 +4,7 @@
 	import type { Verdict } from '@exetasis/core/record';
 	import type { BenchPart, BenchState } from '$lib/bench/bench.svelte';
 	import Choices from '$lib/bench/Choices.svelte';
+	import OddsOfWear from '$lib/bench/OddsOfWear.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence } from '$lib/words/reasons';
 
@@ -20,6 +21,8 @@
 	let { bench, part, one, proposed, input, locked, ondecided }: Props = $props();
 	const units = unitsInUse();
 	let arithmetic = $state(false);
+	const rests = $derived(input());
+	const judgement = $derived(judge(rests));
 </script>
 
 <div class="open">
@@ -28,14 +31,23 @@
 				{reasonSentence(reason, part.station, units())}
 			</li>{/each}
 	</ul>
+	{#each judgement.measured as { sheet, characteristic } (sheet.key)}
+		{#if judgement.outlook[sheet.key]}<OddsOfWear
+				{sheet}
+				outlook={judgement.outlook[sheet.key]}
+				life={judgement.life}
+				age={part.cell.age}
+				interval={rests.policy.intervalHours}
+				name={characteristic.name}
+			/>{/if}
+	{/each}
 	{#if !locked}<Choices {bench} {part} {proposed} {ondecided} />{/if}
 	<button type="button" class="press" aria-expanded={arithmetic} onclick={() => (arithmetic = !arithmetic)}
 		>The arithmetic, step by step</button
 	>
 	{#if arithmetic}
 		{#await import('$lib/bench/Arithmetic.svelte') then { default: Arithmetic }}
-			{@const rests = input()}
-			<Arithmetic input={rests} judgement={judge(rests)} />
+			<Arithmetic input={rests} {judgement} />
 		{/await}
 	{/if}
 </div>

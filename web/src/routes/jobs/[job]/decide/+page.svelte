@@ -192,6 +192,7 @@
 	Chances come from each part’s own wear, from how such parts wear and end in your shop and in this pump, and from the
 	priors of sheet and part type where the record is thin. Beyond its limit: to be renewed at the next service. Stops it:
 	an unplanned stop before then. Parts are taken as independent of each other.
+	{bench.bench.fleet.settled ? '' : 'The fit to your shop’s record has not come to rest: take the odds as rough.'}
 </p>
 
 <style>

@@ -1,0 +1,157 @@
+import { describe, expect, it } from 'vitest';
+import { knowledgeOfPump, learnFleet, pastOf, PartLife, sizeAtLook, stretchesOf, unknownLife } from '.';
+import type { FleetRecord, JobOnRecord, LifeOnRecord, SizeOnRecord } from '.';
+import { demoSheet, fineGauge, ran, stationOn } from './testing';
+
+const sheet = demoSheet('korvan-kv18');
+const plunger = stationOn(sheet, 'plunger');
+const packing = stationOn(sheet, 'packing');
+const diameter = plunger.characteristics[0];
+const gauges = [fineGauge];
+
+const job = (pump: string, pumpHours: number, pressureMPa = 6): JobOnRecord => ({
+	pump,
+	pumpHours,
+	duty: { pressureMPa }
+});
+const life = (part: string, change: Partial<LifeOnRecord> = {}): LifeOnRecord => ({
+	part,
+	pump: 'p',
+	station: 'packing',
+	fittedHours: 0,
+	firstSeenHours: 0,
+	removedHours: 1500,
+	endReason: 'worn',
+	lookedHours: [1500],
+	asFitted: {},
+	...change
+});
+const size = (part: string, pumpHours: number, value: number, change: Partial<SizeOnRecord> = {}): SizeOnRecord => ({
+	part,
+	pump: 'p',
+	characteristic: 'insideDiameter',
+	pumpHours,
+	readings: [{ station: 0, angle: 0, value, gauge: 'fine' }],
+	...change
+});
+const record = (change: Partial<FleetRecord> = {}): FleetRecord => ({
+	jobs: [job('p', 1500), job('p', 3000)],
+	lives: [],
+	sizes: [],
+	...change
+});
+const meanOf = (known: { shapes: readonly { weight: number; mean: number }[] }) =>
+	known.shapes.reduce((sum, { weight, mean }) => sum + weight * mean, 0);
+
+describe('sizeAtLook', () => {
+	const places = (values: readonly number[]) => ({
+		readings: values.map((value, station) => ({ station, angle: 0, value, gauge: 'fine' }))
+	});
+	it('reads all places together', () => {
+		const { value, u } = sizeAtLook(plunger, diameter, places([17.98, 17.982, 17.981]), gauges)!;
+		expect(value).toBeGreaterThan(17.979);
+		expect(value).toBeLessThan(17.982);
+		expect(u).toBeGreaterThan(0.0005);
+		expect(u).toBeLessThan(0.004);
+	});
+	it('is wide where no gauge is named', () => {
+		const bare = { readings: [{ station: 0, angle: 0, value: 17.98 }] };
+		expect(sizeAtLook(plunger, diameter, bare, [])!.u).toBeGreaterThan(0.01);
+	});
+});
+
+describe('learnFleet', () => {
+	it('moves a kind by lives that wore fast, and leaves the others at their priors', () => {
+		const lives = Array.from({ length: 12 }, (_, i) => life(`a${i}`));
+		const sizes = lives.map(({ part }, i) => size(part, 1500, 17.85 + 0.01 * (i % 3)));
+		const learnt = learnFleet(sheet, record({ lives, sizes }), gauges);
+		expect(Object.keys(learnt.wear)).toEqual(['packing/insideDiameter']);
+		expect(learnt.wear['packing/insideDiameter'].parts).toBe(12);
+		expect(meanOf(learnt.wear['packing/insideDiameter']) + learnt.pumps.p.mean).toBeGreaterThan(0.3);
+		expect(learnt.settled).toBe(true);
+	});
+	it('counts a damaged part since the look before, and one that runs to its last look', () => {
+		const lives = [
+			life('a', { endReason: 'damaged', removedHours: 3000, lookedHours: [1500, 3000] }),
+			life('b', { removedHours: null, endReason: null, lookedHours: [1500] })
+		];
+		const { ends } = learnFleet(sheet, record({ lives }), gauges);
+		expect([ends.packing.events, ends.packing.lives]).toEqual([1, 2]);
+	});
+	it('leaves a size as fitted aside that is no start', () => {
+		const beyond = life('a', { asFitted: { insideDiameter: 17.95 } });
+		const learn = (one: LifeOnRecord) =>
+			meanOf(
+				learnFleet(sheet, record({ lives: [one], sizes: [size('a', 1500, 17.7)] }), gauges).wear[
+					'packing/insideDiameter'
+				]
+			);
+		expect(learn(beyond)).toBeCloseTo(learn(life('a')), 12);
+	});
+	it('counts hours by their duty: the same wear in a harder duty says less of the kind', () => {
+		const lives = Array.from({ length: 6 }, (_, i) => life(`a${i}`));
+		const sizes = lives.map(({ part }) => size(part, 1500, 17.85));
+		const at = (pressureMPa: number) =>
+			learnFleet(sheet, record({ jobs: [job('p', 1500, pressureMPa)], lives, sizes }), gauges);
+		expect(meanOf(at(11).wear['packing/insideDiameter'])).toBeLessThan(meanOf(at(6).wear['packing/insideDiameter']));
+	});
+});
+
+describe('pastOf', () => {
+	const jobs = [job('p', 1500), job('p', 3000)];
+	it('knows hours since the fitting, and earlier sizes by the duty run since', () => {
+		const sizes = [size('a', 1500, 17.7), size('b', 1500, 17.7), size('a', 3000, 17.8)];
+		const past = pastOf({ part: 'a', fromHours: 0, hours: 3000 }, packing, sheet, jobs, sizes, gauges);
+		expect(past.age).toEqual({ kind: 'known', hours: 3000 });
+		expect(past.dutyHours).toBe(3000);
+		expect(past.earlier).toEqual([
+			{ characteristic: 'insideDiameter', hoursAgo: 1500, value: 17.7, u: expect.any(Number) as number }
+		]);
+	});
+	it('leaves an age open that nobody knows', () => {
+		const past = pastOf({ part: 'a', fromHours: 1500, hours: null }, packing, sheet, jobs, [], gauges);
+		expect(past.age).toEqual({ kind: 'unknown', seenFor: 1500, atMost: 3000 });
+	});
+	it('takes the duty declared at a rebuild for the hours before it', () => {
+		const hard = [job('p', 1500, 6), job('p', 3000, 11)];
+		expect(stretchesOf(hard, sheet).map(({ wearFactor }) => wearFactor)).toEqual([1, 1.25]);
+		const past = pastOf({ part: 'a', fromHours: 0, hours: 3000 }, packing, sheet, hard, [], gauges);
+		expect(past.dutyHours).toBe(1500 + 1500 * 1.25);
+	});
+});
+
+describe('knowledgeOfPump', () => {
+	it('is the pump’s own where it is on record, else its class’s, wider', () => {
+		const learnt = { pumps: { p: { mean: 0.2, sd: 0.1 } }, classes: { hard: { mean: 0.3, sd: 0.1 } } };
+		expect(knowledgeOfPump(learnt, job('p', 1500), sheet).pump).toEqual({ mean: 0.2, sd: 0.1 });
+		const stranger = knowledgeOfPump(learnt, job('new', 1500, 11), sheet);
+		expect(stranger.wearFactor).toBe(1.25);
+		expect(stranger.pump.mean).toBe(0.3);
+		expect(stranger.pump.sd).toBeGreaterThan(0.1);
+	});
+});
+
+describe('PartLife', () => {
+	it('gives a part of unknown age, and a new one, chances that are not nought', () => {
+		const part = new PartLife(plunger, unknownLife(plunger), [], {});
+		expect(part.reused(2000).beyond).toBeGreaterThan(part.fresh(2000).beyond);
+		expect(part.fresh(2000).beyond).toBeGreaterThan(0.005);
+	});
+	it('stops the pump less often than it is found beyond, and more with the hours', () => {
+		const part = new PartLife(packing, ran(packing, 1500), [], {});
+		const chances = [0, 500, 1500, 4000].map((hours) => part.reused(hours));
+		for (const { beyond, stop } of chances) expect(stop).toBeLessThanOrEqual(beyond);
+		for (let i = 1; i < chances.length; i++) expect(chances[i].beyond).toBeGreaterThan(chances[i - 1].beyond);
+	});
+	it('stops it by the sheet’s own limit where there is one', () => {
+		const stopping = { ...plunger, characteristics: [{ ...diameter, stopsAt: 17.9 }] };
+		const early = { ...plunger, characteristics: [{ ...diameter, stopsAt: 17.949 }] };
+		const stop = (station: typeof plunger) => new PartLife(station, ran(station, 3000), [], {}).reused(3000).stop;
+		expect(stop(stopping)).toBeLessThan(stop(early));
+	});
+	it('weighs coming hours by the duty declared', () => {
+		const at = (wearFactor: number) =>
+			new PartLife(packing, { ...ran(packing, 1500), wearFactor }, [], {}).reused(1500).beyond;
+		expect(at(1.4)).toBeGreaterThan(at(1));
+	});
+});

@@ -1,0 +1,49 @@
+<!-- @component The odds of one size to pass its limit by the next service: with their interval, and how much is prior and how much record. -->
+<script lang="ts">
+	import type { Outlook, PartLife } from '@exetasis/core/decide';
+	import type { Age } from '@exetasis/core/life';
+	import { dimensionOf, formatDifference, formatNumber, formatProbability, shownUnit } from '@exetasis/core/quantity';
+	import type { SheetCharacteristic } from '@exetasis/core/record';
+	import { unitsInUse } from '$lib/ui/preference';
+
+	interface Props {
+		sheet: SheetCharacteristic;
+		outlook: Outlook;
+		life: PartLife;
+		age: Age;
+		/** Hours to the next service. */
+		interval: number;
+		/** Set where several sizes stand together. */
+		name?: string;
+	}
+	let { sheet, outlook, life, age, interval, name }: Props = $props();
+	const units = unitsInUse();
+	const unit = $derived(shownUnit(dimensionOf(sheet.unit), units()));
+
+	const odds = $derived(life.wearOf(sheet.key)!.odds(life.duty(interval)));
+	const basis = $derived.by((): string => {
+		const { from, worth, lives, parts } = outlook.basis;
+		const prior = `${from === 'sheet' ? 'the model sheet’s prior' : 'our own prior for this type of part'}, worth ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'}`;
+		return parts === 0
+			? `${prior}, and its own wear; no such part is on record`
+			: `its own wear, ${parts} parts on record that are worth ${formatNumber(Math.min(lives, parts), lives < 10 ? 1 : 0)} lives, and ${prior}`;
+	});
+	const unknownAge = $derived.by(() => {
+		if (age.kind === 'known') return '';
+		return `Its age is not on record: taken as the pump’s with even odds, else as anything from ${formatNumber(age.seenFor)} to ${formatNumber(age.atMost)} h.`;
+	});
+</script>
+
+<p class="soft">
+	{name ? `${name}: ` : ''}<b class="figures">{formatProbability(odds.probability)}</b> ({formatProbability(odds.low)} to
+	{formatProbability(odds.high)}) of passing the limit by the next service. From {basis}; {formatDifference(
+		outlook.ratePer1000h,
+		unit
+	)} per 1000 h. {unknownAge}
+</p>
+
+<style>
+	p {
+		font-size: 0.82rem;
+	}
+</style>

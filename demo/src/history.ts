@@ -18,7 +18,7 @@ const YEARS = 4;
 const KORVAN = 'Korvan KV-18';
 const HOURS_A_DAY = 24;
 const DAY_MS = 86_400_000;
-const FIXED_AFTER_YEARS = 2.4; // the barge's rod was found out of line then; the quarry's plunger is still there
+const FIXED_AFTER_YEARS = 3.2; // the barge's rod was found out of line then; the quarry's plunger is still there
 const complaints = [
 	'Planned, hours reached',
 	'Water leak at the front',

@@ -157,7 +157,7 @@ function storyMarks({ pump, fixed, progress }: Rebuild, { station, cylinder }: R
 	}
 	if (pump.story === 'scoredPlungerKept' && cylinder === 1) {
 		if (station === 'plunger') return mark('axialScoring', 1);
-		if (station === 'packing') return mark('insideWear', 3);
+		if (station === 'packing') return mark('lipTorn', 2);
 	}
 	if (pump.story === 'metalInOil' && progress === 'half' && station === 'oil') return mark('metalInOil', 2);
 	return [];

@@ -113,7 +113,9 @@ export function* learningFleet(
 	const stretches = new Map([...byPump].map(([pump, jobs]) => [pump, stretchesOf(jobs, sheet)]));
 	const classOf = new Map([...byPump].map(([pump, jobs]) => [pump, dutyClassOf(jobs.at(-1)!.duty, sheet).key]));
 	const sizes = groupBy(record.sizes, (size) => `${size.part}/${size.pump}/${size.characteristic}`);
+	yield;
 	const lives = groupBy(record.lives, ({ station }) => station);
+	yield;
 	const livesAPump = Math.max(1, Math.min(LIVES_A_PUMP, Math.floor(LIVES_A_KIND / byPump.size)));
 	const kinds: KindOnRecord[] = [];
 	for (const station of sheet.stations)

@@ -29,8 +29,8 @@ const PUMP_BELLS = [
 	{ weight: 0.2, sd: 0.5 }
 ] as const;
 const CLASS_SD = 0.15; // how far a class's own factor may lie from the sheet's
-const MOST_SWEEPS = 12;
-const SETTLED = 5e-3; // largest move of a pump's factor in the last sweep
+const MOST_SWEEPS = 60;
+const SETTLED = 3e-3; // largest move of a pump's factor in the last sweep
 const TINY = 1e-30;
 const FORGOTTEN = 20; // logarithms below the best, from which nothing is passed on any more
 const UNHEARD = 1e-9; // share of a pump's belief, the same
@@ -78,7 +78,10 @@ export function* fittingFleetWear(
 				kind.exchange(factor, pumps.get(factor.pump)!);
 				yield;
 			}
-		for (const pump of pumps.values()) classes.get(pump.duty)!.exchange(pump);
+		for (const pump of pumps.values()) {
+			classes.get(pump.duty)!.exchange(pump);
+			yield;
+		}
 		const moved = [...pumps.values()].map((pump, i) => Math.abs(pump.rate().mean - before[i]));
 		settled = sweep > 0 && Math.max(...moved) < SETTLED;
 	}

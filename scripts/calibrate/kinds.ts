@@ -102,10 +102,13 @@ function trueChance(truth: Truth, hours: number, random: Random): number {
 	return beyond / DRAWS;
 }
 
-/** Six parts seen once each, the prior centred on the truth and worth twelve lives: what fits say of a new part, 5 and 95 %. */
-export function oneLookALife(fits: number, seed: number, pumps: number) {
+/**
+ * Six parts seen once each, the prior centred on the truth and worth twelve lives: what fits say of a new part, 5 and 95 %;
+ * in the pump that they came from, or in one of which it is known that it is ordinary.
+ */
+export function oneLookALife(fits: number, seed: number, pumps: number, hardnessKnown = false) {
 	const random = new Random(seed);
-	const truth = { hoursToLimit: 3050, between: 0.3, within1000h: 0.25 };
+	const truth = { hoursToLimit: 2960, between: 0.3, within1000h: 0.25 };
 	const prior = priorOf(truth.hoursToLimit, truth.between, truth.within1000h, 12);
 	const said = Array.from({ length: fits }, () => {
 		const parts = Array.from({ length: 6 }, (_, i) => ({
@@ -113,7 +116,8 @@ export function oneLookALife(fits: number, seed: number, pumps: number) {
 			history: look(partOf(truth, random), truth, [INTERVAL], random)
 		}));
 		const fit = fitOf(prior, parts, pumps);
-		return new PartWear(fit.kinds.k, fit.pumps['0'], FITTED).chance(INTERVAL);
+		const pump = hardnessKnown ? { mean: 0, sd: 0 } : fit.pumps['0'];
+		return new PartWear(fit.kinds.k, pump, FITTED).chance(INTERVAL);
 	}).sort((a, b) => a - b);
 	const at = (share: number) => said[Math.floor(share * (fits - 1))];
 	return { truth: trueChance(truth, INTERVAL, random), low: at(0.05), middle: at(0.5), high: at(0.95) };

@@ -150,13 +150,15 @@ row(
 	percent(fast.said),
 	percent(fast.happened)
 );
-for (const [name, pumps] of [
-	['one pump', 1],
-	['six pumps', 6]
-] as const) {
-	const one = oneLookALife(200, from, pumps);
+const seenOnce = [
+	['the same pump', 1, false],
+	['one of six pumps', 6, false],
+	['a pump known to be ordinary', 6, true]
+] as const;
+for (const [name, pumps, hardnessKnown] of seenOnce) {
+	const one = oneLookALife(200, from, pumps, hardnessKnown);
 	row(
-		`new part at 1,500 h after six lives of one look in ${name}: 5, 50, 95 % of fits`,
+		`new part at 1,500 h after six lives of one look, in ${name}: 5, 50, 95 % of fits`,
 		`${percent(one.low)}, ${percent(one.middle)}, ${percent(one.high)}`,
 		percent(one.truth)
 	);

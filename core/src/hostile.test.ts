@@ -298,8 +298,23 @@ const answers: Record<string, Walked> = {
 	standsOut: of({ pAny: 0.01 }, 12),
 	binomialUpperTail: of(3, 5, 0.3)
 };
+// The same in pieces.
+const { fitFleetWear, fitOtherEnds, learnFleet } = answers;
+answers.fittingFleetWear = {
+	...fitFleetWear,
+	call: (kinds: never, classes: never) => life.toTheEnd(life.fittingFleetWear(kinds, classes))
+};
+answers.fittingOtherEnds = {
+	...fitOtherEnds,
+	call: (stations: never) => life.toTheEnd(life.fittingOtherEnds(stations))
+};
+answers.learningFleet = {
+	...learnFleet,
+	call: (of: never, known: never, gauges: never) => life.toTheEnd(decide.learningFleet(of, known, gauges))
+};
+
 // What checks others' conditions or is one, takes no numbers to be walked.
-const notWalked = ['PreconditionError', 'requireThat', 'finiteAnswer'];
+const notWalked = ['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd'];
 // Infinite where the book says so: degrees of freedom that are known exactly.
 const MAY_BE_INFINITE = /(^|\.)(dof|repeatabilityDof)$/;
 

@@ -8,8 +8,7 @@ test('a second browser on the job shows an entry within a second; two judgements
 	const ines = await pageOf(browser, 'technician');
 	const odd = await pageOf(browser, 'second');
 	const { job } = await openMat(ines);
-	await odd.goto(`/jobs/${job}/inspect`);
-	await cell(odd, 'Oiling wick, cylinder 1').click();
+	await odd.goto(`/jobs/${job}/inspect?place=wick/1`);
 	await cell(ines, 'Oiling wick, cylinder 1').click();
 	await expect(odd.getByText('0 of')).toBeVisible();
 	await ines.keyboard.press('0');

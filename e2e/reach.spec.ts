@@ -118,11 +118,9 @@ test('units follow the person and never change what is stored', async ({ browser
 		await expect(page.getByRole('status')).toHaveText('Kept.');
 	};
 	await setLength('in');
-	await page.goto(`/jobs/${job}/inspect`);
-	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
 	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 0.7081 in/ })).toBeVisible();
 	await setLength('mm');
-	await page.goto(`/jobs/${job}/inspect`);
-	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
 	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 17.985 mm/ })).toBeVisible();
 });

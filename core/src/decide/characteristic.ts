@@ -278,9 +278,10 @@ export function measureCharacteristic(
 
 /** The verdict by place: inside only if each place alone is; beyond if one is, at a risk shared among all of them. */
 function byPlace(measured: MeasuredCharacteristic, value: number, limits: Limit, policy: RiskPolicy): Conformity {
-	const { characteristic, places, budget } = measured;
+	const { characteristic, places, budget, worst } = measured;
 	const k = characteristic.form ? 1 : places.length;
-	return conformity({ value, u: budget.u, dof: budget.dof }, limits, sharedRisk(policy, k));
+	const halfStep = characteristic.form ? 0 : worst.input.gauge.resolution / 2;
+	return conformity({ value, u: budget.u, dof: budget.dof }, limits, sharedRisk(policy, k), halfStep);
 }
 
 const sharedRisk = (policy: RiskPolicy, places: number): RiskPolicy => ({

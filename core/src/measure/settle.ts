@@ -38,16 +38,16 @@ export function waysToSettle(
 	policy: RiskPolicy,
 	others: readonly { readonly id: string; readonly facts: GaugeFacts }[]
 ): Settlement {
-	const settles = (budget: Budget) =>
-		conformity({ value, u: budget.u, dof: budget.dof }, limit, policy).zone !== 'tooClose';
+	const settles = (budget: Budget, { resolution }: GaugeFacts) =>
+		conformity({ value, u: budget.u, dof: budget.dof }, limit, policy, resolution / 2).zone !== 'tooClose';
 	const now = input.readings.length;
 	const own = budgetOf(input);
 	const counts = Array.from({ length: MOST_READINGS - now }, (_, i) => now + 1 + i);
-	const enough = counts.find((n) => settles(withReadings(own, now, n)));
+	const enough = counts.find((n) => settles(withReadings(own, now, n), input.gauge));
 	const gauges = others.flatMap(({ id, facts }) => {
 		const single = budgetOf({ ...input, readings: [value], gauge: facts });
 		for (let n = 1; n <= MOST_READINGS_OTHER_GAUGE; n++) {
-			if (settles(withReadings(single, 1, n))) return [{ id, readings: n }];
+			if (settles(withReadings(single, 1, n), facts)) return [{ id, readings: n }];
 		}
 		return [];
 	});

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { append } from './benchLog';
 import { rows } from './db/query';
-import { benchOf, release } from './jobs';
+import { refit } from './fleet';
+import { benchOf, release, type Arrival } from './jobs';
 import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from './testing';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -11,6 +12,13 @@ beforeAll(async () => {
 	shop = await makeShop(database.db, 'Harrow');
 });
 afterAll(() => database.drop());
+
+/** A job just received, as the bench sees it once the fleet's record is fitted. */
+async function openFitted(own: TestShop, change: Partial<Arrival>) {
+	const { job, sheet, gauges } = await openJob(own, change);
+	await refit(own.scope, sheet, gauges);
+	return (await benchOf(own.scope, job.id))!;
+}
 
 /** One more rebuild of a pump: its packings are read at this lip diameter, then all is renewed. */
 async function rebuild(pump: string | undefined, meterHours: number, lip: number) {
@@ -36,14 +44,14 @@ describe('what the fleet says', () => {
 	it('moves with the record, also by parts of unknown age, and is fitted once', async () => {
 		const pump = await rebuild(undefined, 1000, 17.7);
 		await rebuild(pump, 2000, 17.72);
-		const early = await openJob(shop, { pump: { id: pump }, meterHours: 2500 });
+		const early = await openFitted(shop, { pump: { id: pump }, meterHours: 2500 });
 		const before = early.fleet.wear['packing/insideDiameter'];
 		expect(before.parts).toBe(6);
 		await append(shop.scope, shop.people.technician, early.job.id, decideAll(early, shop.people.technician, 'replace'));
 		await release(shop.scope, shop.people.technician.id, early.job.id);
 		await rebuild(pump, 3500, 17.71);
 		await rebuild(pump, 4600, 17.74);
-		const later = await openJob(shop, { pump: { id: pump }, meterHours: 5000 });
+		const later = await openFitted(shop, { pump: { id: pump }, meterHours: 5000 });
 		const after = later.fleet.wear['packing/insideDiameter'];
 		expect(after.parts).toBeGreaterThan(before.parts);
 		expect(after.lives).toBeGreaterThan(before.lives);
@@ -85,7 +93,7 @@ describe('what the fleet says', () => {
 		};
 		const pump = await work(undefined, 1000, []);
 		await work(pump, 2000, [1]);
-		const { fleet } = await openJob(own, { pump: { id: pump }, meterHours: 3500 });
+		const { fleet } = await openFitted(own, { pump: { id: pump }, meterHours: 3500 });
 		expect(fleet.ends.lowPressureSeal.events).toBe(1);
 	});
 	it('of one shop is not that of another', async () => {

@@ -7,7 +7,6 @@ import { hashPassword, type SignedIn } from './auth/auth';
 import { connect, type Database } from './db/connection';
 import { migrate } from './db/migrate';
 import type { ShopScope } from './db/query';
-import { refit } from './fleet';
 import { benchOf, receive, type Arrival, type Bench } from './jobs';
 import { addSheet } from './sheets';
 
@@ -88,12 +87,10 @@ export const arrival = (change: Partial<Arrival> = {}): Arrival => ({
 	...change
 });
 
-/** A job just received, as the bench sees it once the fleet's record is fitted. */
+/** A job just received, as the bench sees it. */
 export async function openJob({ scope, people }: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
 	const received = await receive(scope, people.technician.id, arrival(change));
 	if (received.kind !== 'received') throw new Error(`not received: ${received.kind}`);
-	const { sheet, gauges } = (await benchOf(scope, received.jobId))!;
-	await refit(scope, sheet, gauges);
 	return (await benchOf(scope, received.jobId))!;
 }
 

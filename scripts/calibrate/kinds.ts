@@ -1,6 +1,8 @@
 // One kind of size in a small fleet: parts that wear faster than their like, few looks, and priors that are wrong.
 import {
 	fitFleetWear,
+	openRate,
+	scatterSpread,
 	priorKnowledge,
 	PartWear,
 	unknownClass,
@@ -51,13 +53,12 @@ const fitOf = (prior: WearPrior, parts: { pump: string; history: WearHistory }[]
 	fitFleetWear([{ key: 'k', prior, parts }], classOf(pumps));
 
 /** The truth of one fleet, drawn from a prior. */
-function drawn({ hoursToLimit, between, within1000h, worth }: WearPrior, random: Random): Truth {
-	const spread = Math.min(0.4, 0.8 / Math.sqrt(worth));
-	const open = Math.sqrt((between ** 2 + (within1000h ** 2 * 1000) / hoursToLimit) / worth);
+function drawn(prior: WearPrior, random: Random): Truth {
+	const scattered = (value: number) => value * Math.exp(random.normal(0, scatterSpread(prior)));
 	return {
-		hoursToLimit: hoursToLimit * Math.exp(random.normal(0, open)),
-		between: between * Math.exp(random.normal(0, spread)),
-		within1000h: within1000h * Math.exp(random.normal(0, spread))
+		hoursToLimit: prior.hoursToLimit * Math.exp(random.normal(0, openRate(prior))),
+		between: scattered(prior.between),
+		within1000h: scattered(prior.within1000h)
 	};
 }
 

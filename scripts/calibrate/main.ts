@@ -8,7 +8,7 @@ import { verdicts, type Shape } from './conformity';
 import { falseAlarms } from './falseAlarms';
 import { fastParts, oneLookALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
-import type { ShopForecasts } from './shop';
+import type { ShopForecasts } from './forecasts';
 import { worlds } from './world';
 
 const { values } = parseArgs({

@@ -1,5 +1,5 @@
 // How well what was said agrees with what came true.
-import type { Forecast } from './shop';
+import type { Forecast } from './forecasts';
 
 export type Seeded = Forecast & { readonly seed: number };
 

@@ -6,80 +6,18 @@ import {
 	leadersOf,
 	learnFleet,
 	pastOf,
-	sizeAtLook,
 	withinSet,
 	type FleetKnowledge,
 	type JobOnRecord,
-	type Judgement,
 	type LifeOnRecord,
 	type ShopGauge,
 	type SizeOnRecord
 } from '../../core/src/decide';
-import { ageNodes, dutyClassOf, PartWear, priorKnowledge, wearPriorOf } from '../../core/src/life';
-import { fold, untouched, type ModelSheet, type Reading, type Station } from '../../core/src/record';
-import {
-	allowanceOf,
-	gauges as demoGauges,
-	isDamaged,
-	lookAndMeasure,
-	Random,
-	visits,
-	type DemoPump,
-	type TruePart,
-	type Visit
-} from '../../demo/src';
-import { chanceOfDamage, harshnessBefore, ReferenceSize, type Harshness } from './reference';
+import { fold, untouched, type ModelSheet } from '../../core/src/record';
+import { gauges as demoGauges, lookAndMeasure, Random, visits, type Visit } from '../../demo/src';
+import { ForecastBook, type Judged, type Place, type PumpState, type ShopForecasts } from './forecasts';
+import { harshnessBefore, type Harshness } from './reference';
 import { newPart, run, worlds, type World } from './world';
-
-/** What was said of one thing, what the reference would have said, and what came true. */
-export interface Forecast {
-	readonly said: number;
-	readonly reference: number;
-	readonly happened: boolean;
-	/** Wear on record of this model when it was said, in lives of one kind; and the rebuilds of the pump. */
-	readonly lives: number;
-	readonly rebuild: number;
-	readonly dutyClass: string;
-	readonly harshness: number;
-	readonly ageKnown: boolean;
-}
-export interface ShopForecasts {
-	/** P(any size beyond or damaged by the next rebuild), one a pump and rebuild. */
-	readonly pumps: readonly Forecast[];
-	/** P(one part beyond or damaged), kept parts and new ones. */
-	readonly parts: readonly (Forecast & { readonly kept: boolean })[];
-	/** P(one always-measured size beyond), of kept parts and new ones. */
-	readonly sizes: readonly Forecast[];
-}
-
-interface Place {
-	readonly station: Station;
-	readonly cylinder: number;
-	part: string;
-	truth: TruePart;
-	fittedHours: number | null;
-	fromHours: number;
-	lookedHours: number[];
-}
-interface PumpState {
-	readonly pump: DemoPump;
-	readonly jobs: JobOnRecord[];
-	readonly places: Place[];
-	/** What its removed parts say of its harshness, to the reference. */
-	readonly logEvidence: Float64Array;
-	/** What was said at the last rebuild and has not come true or not yet. */
-	pending: Pending[];
-	rebuilds: number;
-}
-interface Pending {
-	readonly place: Place;
-	readonly said: number;
-	readonly reference: Float64Array;
-	readonly kept: boolean;
-	readonly ageKnown: boolean;
-	readonly wasDamaged: boolean;
-	readonly sizes: readonly { readonly key: string; readonly said: number; readonly reference: Float64Array }[];
-}
 
 const GROWTH_BEFORE_REFIT = 1.5; // as the server does
 
@@ -98,11 +36,8 @@ export class SimulatedShop {
 	#fleet: FleetKnowledge = { wear: {}, ends: {}, pumps: {}, classes: {}, settled: true };
 	#fittedJobs = 0;
 	#parts = 0;
-	readonly forecasts = {
-		pumps: [] as Forecast[],
-		parts: [] as (Forecast & { kept: boolean })[],
-		sizes: [] as Forecast[]
-	};
+	readonly #intervals = new Map<string, number[]>();
+	readonly #forecasts: ForecastBook;
 
 	constructor(world: string, sheet: ModelSheet, seed: number) {
 		this.#sheet = sheet;
@@ -130,6 +65,7 @@ export class SimulatedShop {
 				this.#world.gaugesOff * expandedU * (this.#random.chance(0.5) ? 1 : -1)
 			])
 		);
+		this.#forecasts = new ForecastBook(this.#world, sheet, this.#gauges, this.#sizes, this.#before);
 	}
 
 	work(): ShopForecasts {
@@ -138,7 +74,7 @@ export class SimulatedShop {
 		for (const { pump, interval } of all)
 			this.#intervals.set(pump.serial, [...(this.#intervals.get(pump.serial) ?? []), interval]);
 		for (const visit of all) this.#visit(visit);
-		return this.forecasts;
+		return this.#forecasts.made;
 	}
 
 	#receive({ pump }: Visit): PumpState {
@@ -167,7 +103,7 @@ export class SimulatedShop {
 			pump,
 			jobs: [],
 			places,
-			logEvidence: this.#before.log.slice(),
+			gone: this.#before.log.slice(),
 			pending: [],
 			rebuilds: 0
 		};
@@ -183,13 +119,14 @@ export class SimulatedShop {
 		if (!isNew) {
 			for (const { truth, station } of state.places)
 				run(this.#world, truth, station, visit.interval, pump.harshness, this.#random);
-			this.#settle(state);
+			this.#forecasts.settle(state, this.#lives.length / this.#sheet.stations.length);
 		}
 		const duty = { liquid: pump.liquid, pressureMPa: pump.pressureMPa, speedRpm: 950 };
 		state.jobs.push({ pump: pump.serial, pumpHours: hours, duty });
 		const places = state.places.filter(({ station }) => station.scopes.includes(visit.scope));
 		const judged = this.#inspect(visit, state, places);
-		this.#forecast(state, judged);
+		const next = this.#intervals.get(pump.serial)![state.rebuilds + 1];
+		if (next !== undefined) this.#forecasts.say(state, judged, next, this.#fleet);
 		this.#release(state, judged);
 	}
 
@@ -262,137 +199,11 @@ export class SimulatedShop {
 		}
 		return judged;
 	}
-	// ── forecasts ──
-	#seen({ place }: Judged, key: string) {
-		const { station, part, fittedHours, fromHours } = place;
-		const sheet = station.characteristics.find((one) => one.key === key)!;
-		const allowance = allowanceOf(sheet);
-		const start = fittedHours ?? fromHours;
-		const looks = this.#sizes
-			.filter((size) => size.part === part && size.characteristic === key)
-			.map((size) => {
-				const { value, u } = sizeAtLook(station, sheet, size, this.#gauges)!;
-				return {
-					hours: size.pumpHours - start,
-					worn:
-						(Math.abs(value - sheet.nominal) *
-							Math.sign((value - sheet.nominal) * ((sheet.min ?? sheet.max!) - sheet.nominal))) /
-						allowance,
-					u: u / allowance
-				};
-			});
-		return { station, key, before: this.#ages(place), looks };
-	}
-	#ages({ fittedHours, fromHours }: Place) {
-		if (fittedHours !== null) return [{ hours: 0, weight: 1 }];
-		if (this.#world.asOldAsPump === 1) return [{ hours: fromHours, weight: 1 }];
-		return ageNodes({ kind: 'unknown', seenFor: 0, atMost: fromHours });
-	}
-
-	#forecast(state: PumpState, judged: readonly Judged[]): void {
-		const next = this.#nextInterval(state);
-		if (next === undefined) return;
-		const { pumpHours } = state.jobs.at(-1)!;
-		const log = state.logEvidence.slice();
-		state.pending = judged.map((one): Pending => {
-			const { place, judgement, station, replaced } = one;
-			const always = station.characteristics.filter(({ key, when }) => when === 'always' && judgement.life.wearOf(key));
-			const start = place.fittedHours ?? place.fromHours;
-			const wears = always.map(({ key }) => {
-				const old = new ReferenceSize(this.#world, this.#seen(one, key), this.#before);
-				for (let f = 0; f < log.length; f++) log[f] += old.logEvidence[f];
-				if (replaced) for (let f = 0; f < log.length; f++) state.logEvidence[f] += old.logEvidence[f];
-				const wear = replaced
-					? new ReferenceSize(this.#world, { station, key, before: [{ hours: 0, weight: 1 }], looks: [] }, this.#before)
-					: old;
-				return { key, reference: wear.chance(replaced ? 0 : pumpHours - start, next, this.#before) };
-			});
-			const ages = replaced
-				? [{ hours: 0, weight: 1 }]
-				: this.#ages(place).map(({ hours, weight }) => ({ hours: hours + pumpHours - start, weight }));
-			const damage = chanceOfDamage(this.#world, station, ages, next);
-			const chances = replaced ? judgement.life.fresh(next) : judgement.life.reused(next);
-			return {
-				place,
-				said: chances.beyond,
-				kept: !replaced,
-				ageKnown: replaced || place.fittedHours !== null,
-				wasDamaged: !replaced && isDamaged(place.truth),
-				reference: Float64Array.from(
-					log,
-					(_, f) => 1 - wears.reduce((holds, { reference }) => holds * (1 - reference[f]), 1 - damage)
-				),
-				sizes: wears.map(({ key, reference }) => ({
-					key,
-					reference,
-					said: (replaced ? this.#newOne(station, key, state) : judgement.life.wearOf(key)!).chance(
-						judgement.life.duty(next)
-					)
-				}))
-			};
-		});
-		this.#weights.set(state, weightsOf(log));
-	}
-	#newOne(station: Station, key: string, state: PumpState): PartWear {
-		const sheet = station.characteristics.find((one) => one.key === key)!;
-		const known = this.#fleet.wear[`${station.key}/${key}`] ?? priorKnowledge(wearPriorOf(station.type, sheet)!);
-		const { pump } = knowledgeOfPump(this.#fleet, state.jobs.at(-1)!, this.#sheet);
-		return new PartWear(known, pump, { before: [{ hours: 0, weight: 1 }], looks: [] });
-	}
-	readonly #weights = new Map<PumpState, Float64Array>();
-	readonly #intervals = new Map<string, number[]>();
-	#nextInterval(state: PumpState): number | undefined {
-		return this.#intervals.get(state.pump.serial)![state.rebuilds + 1];
-	}
-
-	// What was said at the last rebuild is held against what has come true.
-	#settle(state: PumpState): void {
-		const weights = this.#weights.get(state)!;
-		const average = (values: Float64Array) => values.reduce((sum, value, f) => sum + value * weights[f], 0);
-		const { pump, pending } = state;
-		const common = {
-			lives: this.#lives.length / this.#sheet.stations.length,
-			rebuild: state.rebuilds,
-			dutyClass: dutyClassOf(state.jobs.at(-1)!.duty, this.#sheet).key || 'ordinary',
-			harshness: pump.harshness
-		};
-		let any = false;
-		for (const { place, said, reference, kept, ageKnown, sizes, wasDamaged } of pending) {
-			const beyond = sizes.map(
-				({ key }) =>
-					place.truth.wear.get(key)! > allowanceOf(place.station.characteristics.find((one) => one.key === key)!)
-			);
-			const happened = (!wasDamaged && isDamaged(place.truth)) || beyond.some(Boolean);
-			any ||= happened;
-			this.forecasts.parts.push({ ...common, said, reference: average(reference), happened, kept, ageKnown });
-			for (const [i, size] of sizes.entries())
-				this.forecasts.sizes.push({
-					...common,
-					said: size.said,
-					reference: average(size.reference),
-					happened: beyond[i],
-					ageKnown
-				});
-		}
-		if (pending.length === 0) return;
-		const said = 1 - pending.reduce((holds, one) => holds * (1 - one.said), 1);
-		const joint = Float64Array.from(
-			weights,
-			(_, f) => 1 - pending.reduce((holds, { reference }) => holds * (1 - reference[f]), 1)
-		);
-		this.forecasts.pumps.push({
-			...common,
-			said,
-			reference: average(joint),
-			happened: any,
-			ageKnown: pending.every(({ ageKnown }) => ageKnown)
-		});
-	}
-
 	#release(state: PumpState, judged: readonly Judged[]): void {
 		const { pumpHours } = state.jobs.at(-1)!;
 		for (const { place, judgement, station, replaced } of judged) {
 			if (!replaced) continue;
+			for (const [f, log] of (place.evidence ?? []).entries()) state.gone[f] += log;
 			this.#lives.push({
 				part: place.part,
 				pump: state.pump.serial,
@@ -409,7 +220,8 @@ export class SimulatedShop {
 				truth: newPart(this.#world, station, this.#random),
 				fittedHours: pumpHours,
 				fromHours: pumpHours,
-				lookedHours: []
+				lookedHours: [],
+				evidence: undefined
 			});
 		}
 		state.rebuilds++;
@@ -442,20 +254,4 @@ export class SimulatedShop {
 			this.#gauges
 		);
 	}
-}
-
-interface Judged {
-	readonly place: Place;
-	readonly record: { readonly readings: readonly Reading[] } & Parameters<typeof judge>[0]['record'];
-	readonly station: Station;
-	readonly cylinder: number;
-	judgement: Judgement;
-	replaced: boolean;
-}
-
-function weightsOf(log: Float64Array): Float64Array {
-	const largest = Math.max(...log);
-	const weights = log.map((one) => Math.exp(one - largest));
-	const total = weights.reduce((a, b) => a + b, 0);
-	return weights.map((one) => one / total);
 }

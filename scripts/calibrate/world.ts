@@ -4,6 +4,8 @@ import type { ModelSheet, Station } from '../../core/src/record';
 import {
 	allowanceOf,
 	drawPopulation,
+	newPart as demoPart,
+	run as demoRun,
 	pumps,
 	type DemoPump,
 	type Population,
@@ -97,20 +99,12 @@ const RUNS_IN_HOURS = 300;
 export const wearHours = ({ runsIn }: World, hours: number): number =>
 	hours + runsIn * -Math.expm1(-hours / RUNS_IN_HOURS);
 
-/** A new part of this world. */
+/** A new part of this world: the demo's own, with lognormal rates where they are so. */
 export function newPart({ population, rates }: World, station: Station, random: Random): TruePart {
-	const { scaleHours, shape } = population.ends.get(station.key)!;
-	const rateOf = (key: string) => {
-		const { between } = population.kinds.get(`${station.key}/${key}`)!;
-		if (rates === 'lognormal') return Math.exp(random.normal(0, between));
-		return random.gamma(1 / between ** 2) * between ** 2;
-	};
-	return {
-		wear: new Map(station.characteristics.map(({ key }) => [key, 0])),
-		rate: new Map(station.characteristics.map(({ key }) => [key, rateOf(key)])),
-		damagedAt: scaleHours * (-Math.log(1 - random.uniform())) ** (1 / shape),
-		hours: 0
-	};
+	const part = demoPart(station, population, random);
+	if (rates === 'gamma') return part;
+	const rateOf = (key: string) => Math.exp(random.normal(0, population.kinds.get(`${station.key}/${key}`)!.between));
+	return { ...part, rate: new Map(station.characteristics.map(({ key }) => [key, rateOf(key)])) };
 }
 
 /** Lets a part run. */
@@ -122,7 +116,8 @@ export function run(
 	harshness: number,
 	random: Random
 ): void {
-	const { population, exponent } = world;
+	const { population, exponent, runsIn } = world;
+	if (exponent === 1 && runsIn === 0) return demoRun(part, station, population, hours, harshness, random);
 	const steady = wearHours(world, part.hours + hours) - wearHours(world, part.hours);
 	part.hours += hours;
 	for (const characteristic of station.characteristics) {

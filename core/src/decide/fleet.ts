@@ -78,7 +78,10 @@ export const LIVES_A_PUMP = 36;
 /** The same of a whole fleet: in a large one fewer lives of each pump tell enough. */
 export const LIVES_A_KIND = 2400;
 
-/** The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places. */
+/**
+ * The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places.
+ * Shape: at least one reading. Errors: PreconditionError as `measureCharacteristic`.
+ */
 export function sizeAtLook(
 	station: Station,
 	sheet: SheetCharacteristic,
@@ -89,7 +92,7 @@ export function sizeAtLook(
 	return measureCharacteristic(station.type, sheet, entries, gauges).estimate;
 }
 
-/** A pump's running in stretches of one duty each, from its rebuilds: the duty declared at one is that of the hours before it. */
+/** A pump's running in stretches of one duty each, from its rebuilds: the duty declared at one is that of the hours before it. Errors: PreconditionError for hours not finite. */
 export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): Stretch[] =>
 	jobs.map(({ pumpHours, duty }) => {
 		requireThat(Number.isFinite(pumpHours), 'stretchesOf', 'pumpHours', pumpHours, 'a finite number');

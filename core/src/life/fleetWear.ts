@@ -38,11 +38,15 @@ const UNHEARD = 1e-9; // share of a pump's belief, the same
 const normal = (x: number, sd: number): number => Math.exp(-((x / sd) ** 2) / 2) / sd;
 const amongPumps = (d: number): number => PUMP_BELLS.reduce((sum, { weight, sd }) => sum + weight * normal(d, sd), 0);
 
-/** What is believed of a pump's factor before it is on record, its class's correction known as given. */
+/**
+ * What is believed of a pump's factor before it is on record, its class's correction known as given. Natural logarithms.
+ * Errors: PreconditionError for a factor that cannot be. Source: our own prior, held to by `npm run calibrate`.
+ */
 export function unknownPump({ mean, sd }: LogRate): LogRate {
 	requireLogRate('unknownPump', { mean, sd });
 	return { mean, sd: Math.hypot(sd, Math.sqrt(PUMP_BELLS.reduce((sum, bell) => sum + bell.weight * bell.sd ** 2, 0))) };
 }
+/** What is believed of a class's correction of the sheet before any of its pumps is on record. Natural logarithm. */
 export const unknownClass: LogRate = { mean: 0, sd: CLASS_SD };
 
 /**

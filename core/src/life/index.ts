@@ -1,13 +1,5 @@
 export * from './age';
-export {
-	wearPriorOf,
-	openRate,
-	scatterSpread,
-	SHEET_WORTH,
-	DEFAULT_WORTH,
-	EXPONENTS,
-	type WearPrior
-} from './wearPrior';
+export { wearPriorOf, openRate, scatterSpread, type WearPrior } from './wearPrior';
 export { followWear, type Track, type WearHistory, type WearLook } from './wearLooks';
 export { PartWear, priorKnowledge, type LogRate, type Odds, type WearKnowledge } from './partWear';
 export * from './inPieces';

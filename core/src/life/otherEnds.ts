@@ -113,7 +113,7 @@ export function* fittingOtherEnds(
 	);
 }
 
-/** What is believed where no life is on record. */
+/** What is believed where no life is on record. Hours. Errors: PreconditionError for a prior that cannot be. */
 export const endsBefore = (prior: LifePrior): OtherEnds => {
 	requirePrior(prior);
 	const sd = openScale(prior);

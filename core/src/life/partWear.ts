@@ -26,7 +26,7 @@ export interface WearKnowledge {
 	readonly lives: number;
 }
 
-/** Knowledge before anything is on record: the prior alone. */
+/** Knowledge before anything is on record: the prior alone. Errors: PreconditionError for a prior that cannot be. */
 export function priorKnowledge(prior: WearPrior): WearKnowledge {
 	const sd = openRate(prior);
 	return { prior, shapes: wearShapes(prior).map(({ weight }) => ({ weight, mean: 0, sd })), parts: 0, lives: 0 };

@@ -14,9 +14,9 @@ export interface WearPrior {
 	readonly from: 'sheet' | 'partType';
 }
 
-/** What a sheet's prior is worth where it does not say, and what a part type's own default is worth. In lives. */
-export const SHEET_WORTH = 4;
-export const DEFAULT_WORTH = 1;
+// What a sheet's prior is worth where it does not say, and what a part type's own default is worth. In lives.
+const SHEET_WORTH = 4;
+const DEFAULT_WORTH = 1;
 const BETWEEN = 0.35;
 const WITHIN_A_LIFE = 0.3; // scatter of the wear of one part by the time it is worn out
 
@@ -50,7 +50,10 @@ export interface WearShape {
 	readonly weight: number;
 }
 
-/** Spread of the logarithm of either scatter about what the prior says; what is firmly believed is firm in this too. */
+/**
+ * Spread of the logarithm of either scatter about what the prior says; what is firmly believed is firm in this too.
+ * Errors: PreconditionError for a prior that cannot be. Source: our own convention, held to by `npm run calibrate`.
+ */
 export function scatterSpread(prior: WearPrior): number {
 	requirePrior(prior);
 	return Math.min(0.4, 0.8 / Math.sqrt(prior.worth));
@@ -67,8 +70,8 @@ const HERMITE = [
 	{ z: 0, weight: 2 / 3 },
 	{ z: Math.sqrt(3), weight: 1 / 6 }
 ] as const;
-/** How wear may bend, with prior odds: it runs in, is steady, or speeds up. */
-export const EXPONENTS = [
+// How wear may bend, with prior odds: it runs in, is steady, or speeds up.
+const EXPONENTS = [
 	{ exponent: 0.75, weight: 0.15 },
 	{ exponent: 1, weight: 0.65 },
 	{ exponent: 1.5, weight: 0.2 }
@@ -98,7 +101,7 @@ export const BETWEENS = HERMITE.length;
 
 /**
  * Standard deviation of the logarithm of a kind's typical rate, as its prior leaves it open: the scatter of one whole life
- * over √worth.
+ * over √worth. Errors: PreconditionError for a prior that cannot be. Source: variance of a mean of so many lives.
  */
 export function openRate(prior: WearPrior): number {
 	requirePrior(prior);

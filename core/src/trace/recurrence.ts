@@ -109,7 +109,10 @@ export function recurrences(looks: readonly Look[]): Recurrence[] {
 /** Chance at which a shop without any cause at work sees anything stand out at all, over all its pumps. */
 export const FALSE_ALARM = 0.05;
 
-/** Whether a pump's most surprising recurrence stands out, all its comparisons and all the shop's pumps allowed for. */
+/**
+ * Whether a pump's most surprising recurrence stands out, all its comparisons and all the shop's pumps allowed for.
+ * Source: Bonferroni over the pumps, on `pAny` of each.
+ */
 export const standsOut = ({ pAny }: Recurrence, pumps: number): boolean => pAny * pumps <= FALSE_ALARM;
 
 /**

@@ -62,8 +62,8 @@
 						>
 					</td>
 					<td>
-						{#if data.recurring[job.id]}
-							{@const one = data.recurring[job.id]}
+						{#if data.recurring[job.pumpId]}
+							{@const one = data.recurring[job.pumpId]}
 							<a class="row" href="/trace?pump={job.pumpId}"
 								>{patternName(one.pattern as PatternKey)}, {one.rate.events}×{one.cylinder
 									? ` on cylinder ${one.cylinder}`

@@ -4,7 +4,7 @@ import { benchOf, floorOf, receive, release } from './jobs';
 import { livesOf } from './parts';
 import { pumpById, pumpsOf, rebuildsOf } from './pumps';
 import { addSheet, sheetById, sheetsOf } from './sheets';
-import { alarmOf, traceOf } from './trace';
+import { alarmsOf, traceOf } from './trace';
 import {
 	arrival,
 	decideAll,
@@ -192,7 +192,15 @@ describe('trace', () => {
 		const seen = trace.looks.filter(({ station, cylinder }) => station === 'packing' && cylinder === 2);
 		expect(seen.map(({ patterns }) => patterns.length)).toEqual([0, 1, 1, 1, 0, 0, 0]);
 		expect(seen[4].seenBefore).toEqual(['oneSidedWear']);
-		expect(await alarmOf(shop.scope, job.pumpId)).toBeUndefined();
+		// Three on one cylinder of three are too few in a shop of several pumps.
+		expect(await alarmsOf(shop.scope, [job.pumpId])).toEqual({});
+	});
+	it('raises an alarm where one cylinder alone shows it, rebuild after rebuild', async () => {
+		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear'], { verdict: 'replace' });
+		for (let hours = 3000; hours <= 10_000; hours += 1000)
+			await visit(job.pumpId, hours, ['oneSidedWear'], { verdict: 'replace' });
+		const alarms = await alarmsOf(shop.scope, [job.pumpId]);
+		expect(alarms[job.pumpId]).toMatchObject({ pattern: 'oneSidedWear', cylinder: 2, rate: { events: 9 } });
 	});
 	it('counts a mark again where it has grown', async () => {
 		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear']);

@@ -46,13 +46,17 @@ export async function traceOf(scope: ShopScope, pumpId: string): Promise<PumpTra
 	return { recurrences: recurrences(counted), looks, withoutExposure: looks.length - counted.length, keptOut };
 }
 
-/** What stands out on a pump, all its comparisons and all the shop's pumps allowed for; undefined where nothing does. */
-export async function alarmOf(scope: ShopScope, pumpId: string): Promise<Recurrence | undefined> {
+/** What stands out on each of these pumps, all their comparisons and all the shop's pumps allowed for; where nothing does, none. */
+export async function alarmsOf(scope: ShopScope, pumpIds: readonly string[]): Promise<Record<string, Recurrence>> {
 	const { pumps } = (await row<{ pumps: number }>(
 		scope,
 		'SELECT count(*)::int AS pumps FROM pump WHERE shop_id = $1',
 		[]
 	))!;
-	const [worst] = (await traceOf(scope, pumpId)).recurrences;
-	return worst && standsOut(worst, pumps) ? worst : undefined;
+	const alarms: Record<string, Recurrence> = {};
+	for (const id of pumpIds) {
+		const [worst] = (await traceOf(scope, id)).recurrences;
+		if (worst && standsOut(worst, pumps)) alarms[id] = worst;
+	}
+	return alarms;
 }

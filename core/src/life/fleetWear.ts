@@ -251,17 +251,20 @@ class KindBelief {
 			const variance = here.reduce((sum, w, i) => sum + w * ((i - middle) * step - mean) ** 2, 0) / weight;
 			return { weight, mean, sd: Math.sqrt(variance) };
 		});
-		return { prior: this.#prior, shapes, parts: this.#parts, lives: livesWorth(this.#prior, shapes) };
+		return {
+			prior: this.#prior,
+			shapes,
+			parts: this.#parts,
+			lives: Math.min(this.#parts, livesWorth(this.#prior, shapes))
+		};
 	}
 }
 
-const MOST_LIVES = 1e6;
-
-// How many lives would narrow the prior's rate as far as the record has.
+// How many lives would narrow the prior's rate as far as the record has: no more than there are parts on record.
 function livesWorth(prior: WearPrior, shapes: readonly (LogRate & { weight: number })[]): number {
 	const mean = shapes.reduce((sum, one) => sum + one.weight * one.mean, 0);
 	const variance = shapes.reduce((sum, one) => sum + one.weight * (one.sd ** 2 + (one.mean - mean) ** 2), 0);
-	return Math.min(MOST_LIVES, Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1)));
+	return Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1));
 }
 
 function* factorsOf({ parts, prior }: KindOnRecord): Generator<void, Factor[]> {

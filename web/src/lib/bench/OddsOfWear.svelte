@@ -26,7 +26,7 @@
 		const prior = `${from === 'sheet' ? 'the model sheet’s prior' : 'our own prior for this type of part'}, worth ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'}`;
 		return parts === 0
 			? `${prior}, and its own wear; no such part is on record`
-			: `its own wear, ${parts} parts on record that are worth ${formatNumber(Math.min(lives, parts), lives < 10 ? 1 : 0)} lives, and ${prior}`;
+			: `its own wear, ${parts} parts on record that are worth ${formatNumber(lives, lives < 10 ? 1 : 0)} lives, and ${prior}`;
 	});
 	const unknownAge = $derived.by(() => {
 		if (age.kind === 'known') return '';

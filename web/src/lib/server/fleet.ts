@@ -14,7 +14,7 @@ import { log } from './log';
 // A fit takes seconds and one more job among a hundred moves no verdict: it stands until half as many again are on record.
 const GROWTH_BEFORE_REFIT = 1.5;
 /** Version of the method; what was fitted by another one is made anew. */
-const METHOD = 1;
+const METHOD = 2;
 const DIGITS = 5;
 
 /** Where nothing has been fitted yet: the priors speak alone. */

@@ -3,5 +3,5 @@ import { fileURLToPath } from 'node:url';
 
 export default defineConfig({
 	resolve: { alias: { $lib: fileURLToPath(new URL('web/src/lib', import.meta.url)) } },
-	test: { include: ['{core,demo,web}/src/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000 }
+	test: { include: ['{core,server,demo,web}/src/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000 }
 });

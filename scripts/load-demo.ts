@@ -27,14 +27,16 @@ import {
 } from '@exetasis/demo';
 import { defaultPolicy } from '@exetasis/core/decide';
 import { fold, standingDecision, type ModelSheet } from '@exetasis/core/record';
-import { hashPassword, type SignedIn } from '../web/src/lib/server/auth/auth';
-import { append } from '../web/src/lib/server/benchLog';
-import { database } from '../web/src/lib/server/db/connection';
-import type { ShopScope } from '../web/src/lib/server/db/query';
-import { lifeOf } from '../web/src/lib/bench/judgeMat';
-import { refit } from '../web/src/lib/server/fleet';
-import { benchOf, receive, release, type Bench } from '../web/src/lib/server/jobs';
-import { addSheet } from '../web/src/lib/server/sheets';
+import { hashPassword, type SignedIn } from '@exetasis/server/auth/auth';
+import { append } from '@exetasis/server/benchLog/append';
+import { database } from '@exetasis/server/db/connection';
+import type { ShopScope } from '@exetasis/server/db/query';
+import { lifeOf } from '@exetasis/core/mat';
+import { refit } from '@exetasis/server/fleet';
+import { benchOf, type Bench } from '@exetasis/server/jobs/bench';
+import { receive } from '@exetasis/server/jobs/receive';
+import { release } from '@exetasis/server/jobs/release';
+import { addSheet } from '@exetasis/server/sheets';
 
 const SEED = 20_240_118;
 const sheetFolder = new URL('../demo/sheets/', import.meta.url);

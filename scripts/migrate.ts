@@ -1,6 +1,6 @@
 // Brings the database that DATABASE_URL names up to date.
-import { connect } from '../web/src/lib/server/db/connection';
-import { migrate } from '../web/src/lib/server/db/migrate';
+import { connect } from '@exetasis/server/db/connection';
+import { migrate } from '@exetasis/server/db/migrate';
 
 const { sequelize } = connect();
 const done = await migrate(sequelize);

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import * as decide from './decide';
 import { demoSheet, fineGauge, inputFor, ran, read, recordOf, stationOn } from './decide/testing';
 import * as life from './life';
+import * as mat from './mat';
 import * as measure from './measure';
 import * as mechanics from './mechanics';
 import * as number from './number';
@@ -11,7 +12,7 @@ import * as quantity from './quantity';
 import * as record from './record';
 import * as trace from './trace';
 
-const packages = { number, measure, mechanics, quantity, part, record, life, decide, trace };
+const packages = { number, measure, mechanics, quantity, part, record, life, decide, mat, trace };
 const hostile = [NaN, Infinity, -Infinity, -1, 0, 1e-300, 1e300, 1e17, 0.5];
 
 const sheet = demoSheet('korvan-kv18');
@@ -50,6 +51,23 @@ const fittedAt = {
 	endReason: 'worn' as const,
 	lookedHours: [1000],
 	asFitted: {}
+};
+const cell = {
+	part: 'a',
+	station: 'plunger',
+	cylinder: 1,
+	hours: 2000,
+	asFitted: { diameter: 18 },
+	kept: 1,
+	earlierLives: 0,
+	...facts
+};
+const onMat = {
+	sheet,
+	cells: [cell],
+	gauges: [fineGauge],
+	policy: decide.defaultPolicy,
+	fleet: { wear: {}, ends: {}, settled: true, pump: facts.pump, wearFactor: 1 }
 };
 const setPart = { id: 'a', pReuse: 0.2, pNew: 0.1, price: 10, collateral: 5 };
 const placed = { station, cylinder: 1, record: plunger, judgement };
@@ -119,7 +137,7 @@ const answers: Record<string, Walked> = {
 	probabilityBeyond: of({ value: 1, u: 0.1, dof: 5 }, { min: 0.9 }),
 	conformity: of({ value: 1, u: 0.1, dof: 5 }, { min: 0.9, max: 2 }, risks),
 	fitOf: of({ value: 18, u: 0.01, dof: 5 }, { value: 17.9, u: 0.01, dof: 5 }),
-	diameterForm: of([0, 1].flatMap((row) => [0, 1].map((angle) => ({ station: row, angle, value: 18 - 0.01 * row })))),
+	diameterForm: of([0, 1].flatMap((row) => [0, 1].map((column) => ({ row, column, value: 18 - 0.01 * row })))),
 	edgeRadius: of([
 		{ x: 0, y: 0 },
 		{ x: 1, y: 0.2 },
@@ -174,7 +192,9 @@ const answers: Record<string, Walked> = {
 	formatDifference: of(3.2, 'mm'),
 	formatWithUncertainty: of(3.2, 0.01, 'mm'),
 	formatProbability: of(0.2),
+	parseNumber: of('12,450', { least: 0, most: 100 }),
 	parseQuantity: of('18.02', 'mm'),
+	isAsTyped: of(18.02, { text: '18.02', unit: 'mm' }),
 	dimensionOf: of('mm'),
 	unitLabel: of('mm'),
 	toBase: of(3, 'in'),
@@ -191,6 +211,9 @@ const answers: Record<string, Walked> = {
 	},
 	inLogOrder: { args: [readings[0], readings[1]], held: ['payload'] },
 	fold: { args: [readings], held: ['payload'] },
+	liftEntry: { args: [readings[0]], held: ['payload'] },
+	effectiveTime: { args: [readings[0]] },
+	withdrawnIds: { args: [readings], held: ['payload'] },
 	standingDecision: { args: [plunger], held: ['payload'] },
 	isLookedAt: { args: [plunger], held: ['payload'] },
 	stationsInScope: { args: [sheet, 'full'], held: ['0'] },
@@ -222,10 +245,10 @@ const answers: Record<string, Walked> = {
 	dutyHours: of([{ untilHours: 1000, wearFactor: 1.2 }], 100, 2000),
 	arithmeticOf: { args: [inputFor(sheet, 'plunger', plunger), judgement], held: ['0', '1'] },
 	facePoints: {
-		args: [{ face: { rowsMm: [0, 5], columnsMm: [0, 5] } }, [{ station: 0, angle: 1, value: 0.1 }]],
-		held: ['0', 'station', 'angle']
+		args: [{ face: { rowsMm: [0, 5], columnsMm: [0, 5] } }, [{ row: 0, column: 1, value: 0.1 }]],
+		held: ['0', 'row', 'column']
 	},
-	measureCharacteristic: { args: ['plunger', size, plunger.readings, [fineGauge]], held: ['1', 'station', 'angle'] },
+	measureCharacteristic: { args: ['plunger', size, plunger.readings, [fineGauge]], held: ['1', 'row', 'column'] },
 	judgeCharacteristic: {
 		args: [
 			'plunger',
@@ -233,22 +256,22 @@ const answers: Record<string, Walked> = {
 			plunger.readings,
 			{ gauges: [fineGauge], policy: decide.defaultPolicy, asFitted: { diameter: 18 } }
 		],
-		held: ['1', 'station', 'angle']
+		held: ['1', 'row', 'column']
 	},
 	customKindOf: { args: [station], held: ['0'] },
 	setOf: { args: [station, 1, decide.defaultPolicy], held: ['0'] },
 	endReason: { args: [judgement, station], held: ['0', '1'] },
-	sizeAtLook: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'station', 'angle'] },
+	sizeAtLook: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'row', 'column'] },
 	stretchesOf: { args: [jobs, sheet], held: ['1'] },
 	learnFleet: {
 		args: [{ ...sheet, stations: [station] }, { jobs, lives: [fittedAt], sizes: [onRecord] }, [fineGauge]],
-		held: ['0', 'station', 'angle']
+		held: ['0', 'row', 'column']
 	},
 	identify: { args: [station, { diameter: { value: 18, u: 0.01, dof: 5 } }, sheet.stations], held: ['0', '2'] },
 	identityReasons: { args: [station, { diameter: { value: 18, u: 0.01, dof: 5 } }, sheet.stations], held: ['0', '2'] },
 	judge: {
 		args: [inputFor(sheet, 'plunger', plunger, { life: facts, asFitted: { diameter: 18 } })],
-		held: [...sheetIsChecked, 'angle']
+		held: [...sheetIsChecked, 'row', 'column']
 	},
 	because: { args: [judgement, { code: 'nothingFound' }], held: ['0'] },
 	unknownLife: { args: [station], held: ['0'] },
@@ -265,7 +288,7 @@ const answers: Record<string, Walked> = {
 			[{ ...onRecord, pumpHours: 1000 }],
 			[fineGauge]
 		],
-		held: ['1', '2', 'station', 'angle']
+		held: ['1', '2', 'row', 'column']
 	},
 	knowledgeOfPump: { args: [{ pumps: {}, classes: { '': { mean: 0, sd: 0.2 } } }, jobs[0], sheet], held: ['2'] },
 	costOf: of([setPart], new Map([['a', 'reuse']]), 400),
@@ -277,12 +300,28 @@ const answers: Record<string, Walked> = {
 	},
 	leadersOf: { args: [[placed], decide.defaultPolicy], held: ['0'] },
 	withinSet: { args: [placed, new Map(), decide.defaultPolicy], held: ['0'] },
-	wornShape: { args: [measured], held: ['sheet', 'station', 'angle', 'budget', 'input', 'gauge'] },
+	wornShape: { args: [measured], held: ['sheet', 'row', 'column', 'budget', 'input', 'gauge'] },
 	unitTriggers: { args: [[{ station, record: plunger, cylinder: 1 }]], held: ['0'] },
 	compareUnit: of(900, { price: 3900, lifeHours: 40_000 }, decide.defaultPolicy),
 	wantedSizes: { args: [station, plunger, decide.defaultPolicy], held: ['0', '1'] },
-	decideWhole: { args: [whole], held: [...sheetIsChecked, 'angle', 'readings', 'facts'] },
-	economicInterval: { args: [whole], held: [...sheetIsChecked, 'angle', 'readings', 'gauges', 'life', 'policy'] },
+	decideWhole: { args: [whole], held: [...sheetIsChecked, 'column', 'readings', 'facts'] },
+	economicInterval: { args: [whole], held: [...sheetIsChecked, 'column', 'readings', 'gauges', 'life', 'policy'] },
+	placeKey: of('plunger', 1),
+	placesOf: { args: [sheet], held: ['0'] },
+	layMat: { args: [onMat, new Map()], held: ['0'] },
+	matePlaces: { args: [onMat], held: ['0'] },
+	matesAt: { args: [mat.matePlaces(onMat), cell, mat.layMat(onMat, new Map())], held: ['cylinder', 'age'] },
+	lifeOf: { args: [onMat.fleet, station, cell], held: ['0', '1', '2'] },
+	judgeInput: { args: [onMat, { cell, station, record: plunger }, []], held: ['0', '1'] },
+	judgeMat: {
+		args: [onMat, new Map([['a', plunger]])],
+		call: (...args: never) =>
+			mat.judgeMat(...(args as Parameters<typeof mat.judgeMat>)).map(({ judgement }) => judgement),
+		held: [...sheetIsChecked, 'gauges', 'policy', 'fleet', 'cylinder']
+	},
+	firstUnmeasured: { args: [{ station, record: plunger }, decide.defaultPolicy], held: ['0', '1'] },
+	walkingOrder: { args: [[station], 3], held: ['0', '1'] },
+	step: { args: ['plunger/1', 'ArrowDown', [station], 3, 1], held: ['2', '3', '4'] },
 	countedLooks: of([
 		{
 			part: 'a',

@@ -195,10 +195,10 @@ function* readingsOf(
 		const { instrument, form } = partType(station.type).characteristics.find(({ key }) => key === characteristic.key)!;
 		const gauge = gauges.find(({ kind }) => kind === instrument)!;
 		const { rows, columns } = placesToRead(characteristic);
-		const shape = { places: rows.length, angles: columns.length };
-		for (let place = 0; place < shape.places; place++) {
-			for (let angle = 0; angle < shape.angles; angle++) {
-				const at = { place, angle, ...shape };
+		const shape = { rows: rows.length, columns: columns.length };
+		for (let row = 0; row < shape.rows; row++) {
+			for (let column = 0; column < shape.columns; column++) {
+				const at = { row, column, ...shape };
 				const shown = form
 					? dialAt(characteristic, truth, gauge, at, random)
 					: readingAt(characteristic, truth, gauge, at, random);
@@ -207,8 +207,8 @@ function* readingsOf(
 				const typed = { text, unit: characteristic.unit };
 				yield {
 					characteristic: characteristic.key,
-					station: place,
-					angle,
+					row,
+					column,
 					value: Number(text),
 					typed,
 					gauge: gauge.id
@@ -219,10 +219,10 @@ function* readingsOf(
 }
 
 interface At {
-	readonly place: number;
-	readonly angle: number;
-	readonly places: number;
-	readonly angles: number;
+	readonly row: number;
+	readonly column: number;
+	readonly rows: number;
+	readonly columns: number;
 }
 
 // The seal track wears most in its middle; a reading adds the gauge's own scatter and its display's step.
@@ -233,7 +233,7 @@ function readingAt(
 	at: At,
 	random: Random
 ): number {
-	const share = at.places === 3 ? [0.7, 1, 0.6][at.place] * (at.angle === 0 ? 1 : 0.93) : 1;
+	const share = at.rows === 3 ? [0.7, 1, 0.6][at.row] * (at.column === 0 ? 1 : 0.93) : 1;
 	const { key, nominal } = characteristic;
 	const towards = discardLimit(characteristic)?.side === 'min' ? -1 : 1;
 	const scatter = Math.hypot(facts.repeatability, facts.reproducibility);
@@ -246,13 +246,13 @@ function dialAt(
 	{ key, nominal }: SheetCharacteristic,
 	truth: TruePart,
 	{ facts }: ShopGauge,
-	{ place, angle, places, angles }: At,
+	{ row, column, rows, columns }: At,
 	random: Random
 ): number {
 	const deviation = (nominal + truth.wear.get(key)!) / 2;
-	const turn = (2 * Math.PI * angle) / angles;
+	const turn = (2 * Math.PI * column) / columns;
 	const value =
-		deviation * Math.cos(turn) * Math.cos((2 * Math.PI * place) / places) + random.normal(0, facts.repeatability);
+		deviation * Math.cos(turn) * Math.cos((2 * Math.PI * row) / rows) + random.normal(0, facts.repeatability);
 	return Math.round(value / facts.resolution) * facts.resolution;
 }
 

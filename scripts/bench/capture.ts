@@ -2,10 +2,11 @@
 import { performance } from 'node:perf_hooks';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import type { SignedIn } from '../../web/src/lib/server/auth/auth';
-import { append } from '../../web/src/lib/server/benchLog';
-import { database } from '../../web/src/lib/server/db/connection';
-import { benchOf, floorOf } from '../../web/src/lib/server/jobs';
+import type { SignedIn } from '@exetasis/server/auth/auth';
+import { append } from '@exetasis/server/benchLog/append';
+import { database } from '@exetasis/server/db/connection';
+import { benchOf } from '@exetasis/server/jobs/bench';
+import { floorOf } from '@exetasis/server/jobs/floor';
 
 const ROUNDS = 400;
 const p95 = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length * 0.95)];
@@ -34,8 +35,8 @@ const inserted: number[] = [];
 for (let i = 0; i < ROUNDS; i++) {
 	const payload = {
 		characteristic: 'diameter',
-		station: 0,
-		angle: 0,
+		row: 0,
+		column: 0,
 		value: 17.98,
 		typed: { text: '17.98', unit: 'mm' }
 	};

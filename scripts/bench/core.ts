@@ -49,13 +49,13 @@ const parts: WholeInput['parts'] = Array.from({ length: 60 }, (_, i) => {
 		.flatMap((one) => {
 			const { rows, columns } = placesToRead(one);
 			const value = (one.nominal + (discardLimit(one)?.value ?? one.nominal)) / 2;
-			return rows.flatMap((_, place) =>
-				columns.map((_, angle) =>
+			return rows.flatMap((_, row) =>
+				columns.map((_, column) =>
 					entry(id, 'reading', {
 						characteristic: one.key,
-						station: place,
-						angle,
-						value: value + 0.001 * ((i + place + angle) % 3),
+						row,
+						column,
+						value: value + 0.001 * ((i + row + column) % 3),
 						typed: { text: '', unit: one.unit }
 					})
 				)

@@ -41,7 +41,7 @@ for (let pump = 0; pump < PUMPS; pump++) {
 				for (const [n, pumpHours] of seen.entries()) {
 					const value =
 						characteristic.nominal + (limit.value - characteristic.nominal) * 0.3 * (n + 1) * scatter(count);
-					const readings = rows.flatMap((_, place) => columns.map((_, angle) => ({ station: place, angle, value })));
+					const readings = rows.flatMap((_, row) => columns.map((_, column) => ({ row, column, value })));
 					record.sizes.push({ part, pump: id, characteristic: characteristic.key, pumpHours, readings });
 				}
 			}

@@ -36,11 +36,11 @@ function zoneOf(k: number, shape: Shape, worst: number, random: Random): 'inside
 	} as unknown as SheetCharacteristic;
 	// The gauge's zero and the person's hand are the same at every place; its scatter and display are not.
 	const shared = random.normal(0, facts.calibrationU / facts.calibrationK) + random.normal(0, facts.reproducibility);
-	const readings = Array.from({ length: k }, (_, station) => {
-		const truth = 18 - (18 - worst) * shapes[shape](station, k);
+	const readings = Array.from({ length: k }, (_, row) => {
+		const truth = 18 - (18 - worst) * shapes[shape](row, k);
 		const shown = truth + shared + random.normal(0, facts.repeatability);
 		const value = Math.round(shown / facts.resolution) * facts.resolution;
-		return { payload: { characteristic: 'diameter', station, angle: 0, value, gauge: 'g' } } as Reading;
+		return { payload: { characteristic: 'diameter', row, column: 0, value, gauge: 'g' } } as Reading;
 	});
 	const judged = judgeCharacteristic('plunger', sheet, readings, {
 		gauges: [gauge],

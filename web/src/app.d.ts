@@ -1,4 +1,4 @@
-import type { SignedIn } from '$lib/server/auth/auth';
+import type { SignedIn } from '@exetasis/server/auth/auth';
 
 declare global {
 	namespace App {

@@ -1,9 +1,10 @@
 import { error, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
-import { may, publicRoutes, routeActions } from '$lib/server/access';
-import { whoIs } from '$lib/server/auth/auth';
-import { closeDatabase } from '$lib/server/db/connection';
-import { stopListening } from '$lib/server/events';
-import { log } from '$lib/server/log';
+import { may } from '@exetasis/server/access';
+import { whoIs } from '@exetasis/server/auth/auth';
+import { closeDatabase } from '@exetasis/server/db/connection';
+import { stopListening } from '@exetasis/server/events';
+import { log } from '@exetasis/server/serverLog';
+import { publicRoutes, routeActions } from '$lib/server/routeActions';
 
 // Without these the process would stay for its connections after its last request.
 process.on('sveltekit:shutdown', () => {

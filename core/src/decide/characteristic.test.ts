@@ -21,7 +21,7 @@ const context = (change: Partial<MeasureContext> = {}): MeasureContext => ({
 	...change
 });
 let counter = 0;
-const reading = (value: number, station = 0, angle = 0, more: Partial<Reading['payload']> = {}): Reading => ({
+const reading = (value: number, row = 0, column = 0, more: Partial<Reading['payload']> = {}): Reading => ({
 	id: `r${++counter}`,
 	job: 'j',
 	part: 'p',
@@ -30,8 +30,8 @@ const reading = (value: number, station = 0, angle = 0, more: Partial<Reading['p
 	kind: 'reading',
 	payload: {
 		characteristic: 'diameter',
-		station,
-		angle,
+		row,
+		column,
 		value,
 		typed: { text: String(value), unit: 'mm' },
 		gauge: 'fine',

@@ -33,8 +33,8 @@ export interface ShopGauge {
 
 /** Repeated readings of one place on the grid, brought to 20 °C. */
 export interface Place {
-	readonly station: number;
-	readonly angle: number;
+	readonly row: number;
+	readonly column: number;
 	readonly readings: readonly number[];
 	readonly value: number;
 	/** Of its own readings with their own gauges; what went into the last of them, for what would settle it. */
@@ -114,7 +114,7 @@ function placesOf(
 ): Place[] {
 	const groups = new Map<string, Reading[]>();
 	for (const reading of readings) {
-		const at = `${reading.payload.station}/${reading.payload.angle}`;
+		const at = `${reading.payload.row}/${reading.payload.column}`;
 		groups.set(at, [...(groups.get(at) ?? []), reading]);
 	}
 	return [...groups.values()].map((group) => placeOf(type, unit, group, gauges));
@@ -138,10 +138,10 @@ function placeOf(type: PartTypeKey, unit: string, readings: readonly Reading[], 
 		byGauge.set(key, group);
 	}
 	const parts = [...byGauge.values()].map((input) => ({ value: mean(input.readings), budget: budgetOf(input), input }));
-	const { station, angle } = readings[0].payload;
+	const { row, column } = readings[0].payload;
 	const { value, budget } = weighed(parts);
 	const { named, ...input } = parts.at(-1)!.input;
-	return { station, angle, readings: values, value, budget, gauge: named, input, outlier: findOutlier(values)?.index };
+	return { row, column, readings: values, value, budget, gauge: named, input, outlier: findOutlier(values)?.index };
 }
 
 // Mean weighted by 1/u², and the budget of it: every line of every gauge with its share.
@@ -169,10 +169,10 @@ const FEWEST_ROUND = 4;
 
 /** Range of the readings round each station; the worst station counts. Undefined below four angles everywhere. */
 function runoutOf(places: readonly Place[]): number | undefined {
-	const stations = [...new Set(places.map(({ station }) => station))].map((station) =>
-		places.filter((place) => place.station === station).map(({ value }) => value)
+	const rows = [...new Set(places.map(({ row }) => row))].map((row) =>
+		places.filter((place) => place.row === row).map(({ value }) => value)
 	);
-	const ranges = stations
+	const ranges = rows
 		.filter((values) => values.length >= FEWEST_ROUND)
 		.map((values) => Math.max(...values) - Math.min(...values));
 	return ranges.length > 0 ? Math.max(...ranges) : undefined;
@@ -180,7 +180,7 @@ function runoutOf(places: readonly Place[]): number | undefined {
 
 /** The heights over a face, mm, in the order of their places. */
 export const facePoints = ({ face }: SheetCharacteristic, places: readonly Place[]): FacePoint[] =>
-	places.map(({ station, angle, value }) => ({ x: face!.columnsMm[angle], y: face!.rowsMm[station], z: value }));
+	places.map(({ row, column, value }) => ({ x: face!.columnsMm[column], y: face!.rowsMm[row], z: value }));
 
 function flatnessOf(sheet: SheetCharacteristic, places: readonly Place[]): number | undefined {
 	if (!sheet.face || places.length < FEWEST_ROUND) return undefined;

@@ -47,7 +47,7 @@ describe('judge', () => {
 		values[3] = 17.93;
 		const { verdict, measured } = judged('plunger', recordOf(clean(), ...readings('diameter', values)));
 		expect(verdict).toBe('replace');
-		expect(measured[0].worst).toMatchObject({ station: 1, angle: 1 });
+		expect(measured[0].worst).toMatchObject({ row: 1, column: 1 });
 	});
 	it('says that it is too close to call and how to settle it', () => {
 		const { verdict, reasons, measured } = judged(

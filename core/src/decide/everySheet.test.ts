@@ -126,11 +126,15 @@ describe('any size of any sheet', () => {
 		fc.assert(
 			fc.property(fc.nat({ max: places.length - 1 }), fc.double({ min: 0, max: 1, noNaN: true }), (at, way) => {
 				const { station } = places[at];
+				const valueOf = (entry: Entry) => (entry.payload as { value: number }).value;
 				for (const entry of readings(station, [way])) {
 					const unit = station.characteristics.find(
 						({ key }) => key === (entry.payload as { characteristic: string }).characteristic
 					)!.unit;
-					const typed = { ...entry, payload: { ...entry.payload, typed: { text: '', unit } } } as Entry;
+					const typed = {
+						...entry,
+						payload: { ...entry.payload, typed: { text: valueOf(entry).toFixed(12), unit } }
+					} as Entry;
 					expect(checkEntry(typed, job(at))).toBeUndefined();
 				}
 				for (const one of station.characteristics.filter(({ unit, nominal }) => unit === 'mm' && nominal >= 2)) {

@@ -31,7 +31,7 @@ const size = (part: string, pumpHours: number, value: number, change: Partial<Si
 	pump: 'p',
 	characteristic: 'insideDiameter',
 	pumpHours,
-	readings: [{ station: 0, angle: 0, value, gauge: 'fine' }],
+	readings: [{ row: 0, column: 0, value, gauge: 'fine' }],
 	...change
 });
 const record = (change: Partial<FleetRecord> = {}): FleetRecord => ({
@@ -45,7 +45,7 @@ const meanOf = (known: { shapes: readonly { weight: number; mean: number }[] }) 
 
 describe('sizeAtLook', () => {
 	const places = (values: readonly number[]) => ({
-		readings: values.map((value, station) => ({ station, angle: 0, value, gauge: 'fine' }))
+		readings: values.map((value, row) => ({ row, column: 0, value, gauge: 'fine' }))
 	});
 	it('reads all places together', () => {
 		const { value, u } = sizeAtLook(plunger, diameter, places([17.98, 17.982, 17.981]), gauges)!;
@@ -55,7 +55,7 @@ describe('sizeAtLook', () => {
 		expect(u).toBeLessThan(0.004);
 	});
 	it('is wide where no gauge is named', () => {
-		const bare = { readings: [{ station: 0, angle: 0, value: 17.98 }] };
+		const bare = { readings: [{ row: 0, column: 0, value: 17.98 }] };
 		expect(sizeAtLook(plunger, diameter, bare, [])!.u).toBeGreaterThan(0.01);
 	});
 });

@@ -1,4 +1,5 @@
 import { conformity } from '../measure';
+import { PreconditionError } from '../number';
 import { partType, type Figure, type PatternRule, type Sizes } from '../part';
 import {
 	isLookedAt,
@@ -90,7 +91,8 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	otherRisk: 'reuse',
 	customInspected: 'reuse',
 	nothingFound: 'reuse',
-	notLooked: 'open'
+	notLooked: 'open',
+	notJudged: 'open'
 };
 const strength: readonly (Verdict | 'open')[] = ['replace', 'open', 'lookAgain', 'reuse'];
 const byStrength = (a: Reason, b: Reason) => strength.indexOf(asksFor[a.code]) - strength.indexOf(asksFor[b.code]);
@@ -103,9 +105,32 @@ const moot: readonly Reason['code'][] = ['unmeasured', 'mateUnmeasured', 'cannot
  * A part that is replaced anyway still wants a look before it is binned (its pattern is the best witness of the cause),
  * so single-use and soft parts carry "not looked at" beside their verdict. A part that wears measurably but was not
  * measured is to be looked at again, and so is one that is kept while the part it runs with was not measured.
- * Errors: PreconditionError from the measuring functions.
+ * Errors: none from what is on record: a part with sizes that cannot be stays open, and the reason names them.
  */
 export function judge(input: JudgeInput): Judgement {
+	try {
+		return judgeByFigures(input);
+	} catch (error) {
+		if (!(error instanceof PreconditionError)) throw error;
+		return judgeByRules(input, error);
+	}
+}
+
+// Rules and findings speak on; sizes and odds do not.
+function judgeByRules(
+	{ station, record, policy }: JudgeInput,
+	{ argument, value, expected }: PreconditionError
+): Judgement {
+	const reasons: Reason[] = [
+		...ruleReasons(station, policy),
+		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
+		{ code: 'notJudged', what: argument, value: String(value), expected }
+	];
+	const life = new PartLife(station, unknownLife(station), [], {});
+	return { ...verdictBy(reasons), sizes: [], measured: [], figures: [], outlook: {}, life };
+}
+
+function judgeByFigures(input: JudgeInput): Judgement {
 	const { station, record } = input;
 	const { sizes, measured } = measure(input);
 	const figures = figuresOf(input, sizes);

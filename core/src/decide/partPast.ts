@@ -47,12 +47,18 @@ export function pastOf(
 	return { age, dutyHours: dutyHours(stretches, fromHours, now), earlier };
 }
 
-/** What is known of the pump in hand: how hard it is on its parts, and the factor of the duty declared now. */
+/** How hard a pump is on its parts, and the factor of the duty declared now against the ordinary. */
+export interface PumpKnowledge {
+	readonly pump: LogRate;
+	readonly wearFactor: number;
+}
+
+/** What is known of the pump in hand. */
 export function knowledgeOfPump(
 	{ pumps, classes }: Pick<FleetKnowledge, 'pumps' | 'classes'>,
 	{ pump, duty }: JobOnRecord,
 	sheet: ModelSheet
-): { readonly pump: LogRate; readonly wearFactor: number } {
+): PumpKnowledge {
 	const { key, wearFactor } = dutyClassOf(duty, sheet);
 	return { pump: pumps[pump] ?? unknownPump(classes[key] ?? unknownClass), wearFactor };
 }

@@ -19,6 +19,18 @@ const policy = (change: Partial<Policy>): Policy => ({ ...defaultPolicy, school:
 const verdict = (key: string, record: PartRecord, change: Partial<Policy>) =>
 	judge(inputFor(korvan, key, record, { policy: policy(change) })).verdict;
 
+describe('what cannot be worked with', () => {
+	it('leaves the part open and says why, with its findings; it can be decided by hand', () => {
+		const record = recordOf(clean(), read('diameter', 17.98), finding('wearBand'));
+		// A size as fitted at the discard limit: nothing was left to wear.
+		const { verdict, reasons, life } = judge(inputFor(korvan, 'plunger', record, { asFitted: { diameter: 17.95 } }));
+		expect(verdict).toBe('open');
+		expect(reasons).toContainEqual(expect.objectContaining({ code: 'notJudged', value: expect.any(String) }));
+		expect(reasons).toContainEqual(expect.objectContaining({ code: 'remark' }));
+		expect(life.reused(1000).stop).toBeGreaterThan(0);
+	});
+});
+
 describe('customs on which good people differ', () => {
 	it('rings of the plunger: as the sheet says, always, or what passes is kept', () => {
 		const ring = recordOf(clean());

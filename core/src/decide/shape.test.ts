@@ -14,7 +14,7 @@ describe('wornShape', () => {
 			read('diameter', value, Math.floor(i / 2), i % 2)
 		);
 		const { diameter } = shapes(inputFor(korvan, 'plunger', recordOf(clean(), ...readings)));
-		expect(diameter.ovality).toEqual({ value: expect.closeTo(0.01, 9), station: 0 });
+		expect(diameter.ovality).toEqual({ value: expect.closeTo(0.01, 9), row: 0 });
 		expect(diameter.taper).toMatchObject({ thinnest: 1 });
 	});
 	it('takes the eccentricity out of the dial, and leaves the lobes', () => {

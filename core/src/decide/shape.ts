@@ -10,7 +10,7 @@ export interface FormWidth {
 /** The shape that a part has worn to, as far as its readings let it be worked out. All in the unit of the readings. */
 export interface WornShape extends DiameterForm {
 	/** Of the station that is furthest out of round. */
-	readonly roundness?: FormWidth & { readonly station: number };
+	readonly roundness?: FormWidth & { readonly row: number };
 	readonly cylindricity?: FormWidth;
 	readonly flatness?: FormWidth;
 }
@@ -36,11 +36,11 @@ export function wornShape({ characteristic, sheet, places, value }: MeasuredChar
 }
 
 function roundnessOf(places: readonly Place[], anglesDeg: readonly number[]): WornShape['roundness'] {
-	const found = [...new Set(places.map(({ station }) => station))].flatMap((station) => {
+	const found = [...new Set(places.map(({ row }) => row))].flatMap((row) => {
 		const radii = places
-			.filter((place) => place.station === station)
-			.map(({ angle, value }) => ({ angleDeg: anglesDeg[angle], value }));
-		return radii.length >= FEWEST_ROUND ? [{ ...width(roundness(radii)), station }] : [];
+			.filter((place) => place.row === row)
+			.map(({ column, value }) => ({ angleDeg: anglesDeg[column], value }));
+		return radii.length >= FEWEST_ROUND ? [{ ...width(roundness(radii)), row }] : [];
 	});
 	return found.length > 0 ? found.reduce((a, b) => (b.minimumZone > a.minimumZone ? b : a)) : undefined;
 }
@@ -51,13 +51,13 @@ function cylindricityOf(
 	stationsMm: readonly number[] | undefined
 ): FormWidth | undefined {
 	if (!stationsMm) return undefined;
-	const full = stationsMm.flatMap((_, station) => {
-		const round = places.filter((place) => place.station === station);
+	const full = stationsMm.flatMap((_, row) => {
+		const round = places.filter((place) => place.row === row);
 		return round.length >= FEWEST_ROUND ? [round] : [];
 	});
 	if (full.length < 2) return undefined;
 	const radii = full
 		.flat()
-		.map(({ station, angle, value }) => ({ mm: stationsMm[station], angleDeg: anglesDeg[angle], value }));
+		.map(({ row, column, value }) => ({ mm: stationsMm[row], angleDeg: anglesDeg[column], value }));
 	return width(cylindricity(radii));
 }

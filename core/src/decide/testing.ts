@@ -46,11 +46,11 @@ export const finding = (pattern: string, severity = 1, onset = 'service'): Entry
 	entry('finding', { pattern, severity, onset });
 export const decided = (verdict: string, proposed = verdict): Entry =>
 	entry('decision', { verdict, proposed, ...(verdict === proposed ? {} : { why: 'so' }) });
-export const read = (characteristic: string, value: number, station = 0, angle = 0): Entry =>
+export const read = (characteristic: string, value: number, row = 0, column = 0): Entry =>
 	entry('reading', {
 		characteristic,
-		station,
-		angle,
+		row,
+		column,
 		value,
 		typed: { text: String(value), unit: 'mm' },
 		gauge: 'fine'

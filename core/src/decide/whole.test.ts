@@ -24,7 +24,7 @@ function recordOf(...drafts: { kind: Entry['kind']; payload: object }[]) {
 const clean = { kind: 'clean' as const, payload: {} };
 const read = (characteristic: string, value: number) => ({
 	kind: 'reading' as const,
-	payload: { characteristic, station: 0, angle: 0, value, typed: { text: '', unit: 'mm' } }
+	payload: { characteristic, row: 0, column: 0, value, typed: { text: '', unit: 'mm' } }
 });
 
 const input = (key: string, record = recordOf(clean)): Omit<JudgeInput, 'policy'> => ({

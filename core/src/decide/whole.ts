@@ -160,12 +160,12 @@ export function economicInterval({ parts, policy, openingCost }: WholeInput): Ec
 	);
 }
 
-const fixedBy = (one: PricedPart, judged: JudgedPart, school: Exclude<School, 'leastCost'>): PricedPart => ({
+const fixedBy = (one: PricedPart, judged: WeighedPart, school: Exclude<School, 'leastCost'>): PricedPart => ({
 	...one,
 	fixed: one.fixed ?? choiceOf(judged[school].verdict)
 });
 
-interface JudgedPart {
+interface WeighedPart {
 	readonly id: string;
 	readonly cylinder: number;
 	readonly input: Omit<JudgeInput, 'policy'>;
@@ -175,7 +175,7 @@ interface JudgedPart {
 	readonly hard: boolean;
 }
 
-function judgeAll(parts: WholeInput['parts'], policy: Policy): JudgedPart[] {
+function judgeAll(parts: WholeInput['parts'], policy: Policy): WeighedPart[] {
 	const under = (school: School) => {
 		const placed = parts.map(({ cylinder, input }) => ({
 			station: input.station,
@@ -199,7 +199,7 @@ function judgeAll(parts: WholeInput['parts'], policy: Policy): JudgedPart[] {
 }
 
 // What is open, dirty or too close stays so under every school: no arithmetic replaces the second look.
-function leastCostSays({ onCondition, hard }: JudgedPart, choice: Choice): Verdict | 'open' {
+function leastCostSays({ onCondition, hard }: WeighedPart, choice: Choice): Verdict | 'open' {
 	if (hard) return 'replace';
 	return onCondition.verdict === 'open' || onCondition.verdict === 'lookAgain' ? onCondition.verdict : choice;
 }
@@ -210,7 +210,7 @@ interface PricedPart extends SetPart {
 }
 
 function setPart(
-	{ id, input, cylinder, hard, standing, onCondition }: JudgedPart,
+	{ id, input, cylinder, hard, standing, onCondition }: WeighedPart,
 	within: number,
 	policy: Policy
 ): PricedPart {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { diameterForm, fitOf } from '.';
 
-const at = (station: number, angle: number, value: number) => ({ station, angle, value });
+const at = (row: number, column: number, value: number) => ({ row, column, value });
 
 describe('diameterForm', () => {
 	it('of a plunger worn oval in its middle and thin at its end', () => {
@@ -14,7 +14,7 @@ describe('diameterForm', () => {
 			at(2, 0, 17.96),
 			at(2, 1, 17.961)
 		]);
-		expect(ovality!.station).toBe(1);
+		expect(ovality!.row).toBe(1);
 		expect(ovality!.value).toBeCloseTo(0.01, 12);
 		expect(taper).toMatchObject({ thickest: 0, thinnest: 2 });
 		expect(taper!.value).toBeCloseTo(17.999 - 17.9605, 12);
@@ -28,8 +28,8 @@ describe('diameterForm', () => {
 	});
 	it('does not depend on order, and not on a shift of all sizes', () => {
 		const place = fc.record({
-			station: fc.integer({ min: 0, max: 3 }),
-			angle: fc.integer({ min: 0, max: 3 }),
+			row: fc.integer({ min: 0, max: 3 }),
+			column: fc.integer({ min: 0, max: 3 }),
 			value: fc.double({ min: 17, max: 18, noNaN: true })
 		});
 		fc.assert(

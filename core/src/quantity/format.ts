@@ -36,11 +36,13 @@ const DEFAULT_DECIMALS: Readonly<Record<Unit, number>> = {
 	mm: 3,
 	in: 4,
 	um: 2,
+	cm: 2,
 	m: 3,
 	Nm: 1,
 	ftlbf: 1,
 	inlbf: 0,
 	MPa: 2,
+	kPa: 0,
 	bar: 0,
 	psi: 0,
 	C: 1,
@@ -58,7 +60,8 @@ const DEFAULT_DECIMALS: Readonly<Record<Unit, number>> = {
 	mLmin: 1,
 	Lmin: 3,
 	mm3: 2,
-	g: 2
+	g: 2,
+	rpm: 0
 };
 
 const MOST_DECIMALS = 20;

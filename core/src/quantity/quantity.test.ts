@@ -4,11 +4,14 @@ import {
 	differenceFromBase,
 	dimensionOf,
 	dimensions,
+	formatNumber,
 	formatProbability,
 	formatQuantity,
 	formatWithUncertainty,
 	fromBase,
 	metric,
+	isAsTyped,
+	parseNumber,
 	parseQuantity,
 	shownUnit,
 	toBase,
@@ -76,7 +79,18 @@ describe('parseQuantity', () => {
 		['0.5"', 'mm', 12.7, 'in'],
 		['35 ft-lb', 'Nm', 47.453628191599016, 'ftlbf'],
 		['1500psi', 'bar', 10.342135939752543, 'psi'],
-		['-4 °C', 'C', -4, 'C']
+		['-4 °C', 'C', -4, 'C'],
+		['4\u202f210 h', 'h', 4210, 'h'],
+		['35 ft-lbf', 'Nm', 47.453628191599016, 'ftlbf'],
+		['35 ft.lb', 'Nm', 47.453628191599016, 'ftlbf'],
+		['35 ft⋅lbf', 'Nm', 47.453628191599016, 'ftlbf'],
+		['420 in-lb', 'Nm', 47.453628191599016, 'inlbf'],
+		['420 in.lb', 'Nm', 47.453628191599016, 'inlbf'],
+		['30 N⋅m', 'Nm', 30, 'Nm'],
+		['30 n m', 'Nm', 30, 'Nm'],
+		['350 kPa', 'bar', 0.35, 'kPa'],
+		['1.8 cm', 'mm', 18, 'cm'],
+		['950', 'rpm', 950, 'rpm']
 	] as const)('reads %j', (text, assumed, base, unit) => {
 		const parsed = parseQuantity(text, assumed);
 		expect(parsed).toMatchObject({ kind: 'quantity', unit });
@@ -88,9 +102,29 @@ describe('parseQuantity', () => {
 		['17.9x8', 'notANumber'],
 		['17.98 furlongs', 'unknownUnit'],
 		['17.98 bar', 'wrongDimension'],
-		['1.2.3', 'notANumber']
+		['1.2.3', 'notANumber'],
+		['9'.repeat(309), 'outOfRange'],
+		['1e5', 'notANumber']
 	] as const)('says what is wrong with %j: %s', (text, code) => {
 		expect(parseQuantity(text, 'mm')).toMatchObject({ kind: 'problem', problem: { code } });
+	});
+	it.each([
+		['-300 °C', 'C'],
+		['-1', 'bar'],
+		['2000', 'h', 2000],
+		['-2', 'h'],
+		['101', 'shoreA']
+	] as const)('holds %j to what can be', (text, unit, base?: number) => {
+		const parsed = parseQuantity(text, unit);
+		if (base === undefined) expect(parsed).toMatchObject({ problem: { code: 'outOfRange' } });
+		else expect(parsed).toMatchObject({ base });
+	});
+	it('takes the one meaning of a comma that is possible, and asks where both are', () => {
+		const near12 = (base: number) => base > 6 && base < 18;
+		expect(parseQuantity('12,450', 'mm', near12)).toMatchObject({ kind: 'quantity', base: 12.45 });
+		expect(parseQuantity('12,450', 'h')).toMatchObject({
+			problem: { code: 'ambiguous', grouped: 12450, decimal: 12.45 }
+		});
 	});
 	it('never throws and never answers NaN', () =>
 		fc.assert(
@@ -100,7 +134,55 @@ describe('parseQuantity', () => {
 			}),
 			{ seed: 5 }
 		));
+	it('knows a value again in what was typed', () => {
+		expect(isAsTyped(17.9832, { text: '.7080', unit: 'in' })).toBe(true);
+		expect(isAsTyped(12450, { text: '12,450', unit: 'h' })).toBe(true);
+		expect(isAsTyped(12.45, { text: '12,450', unit: 'h' })).toBe(true);
+		expect(isAsTyped(17.89, { text: '17.98', unit: 'mm' })).toBe(false);
+		expect(isAsTyped(17.98, { text: '', unit: 'mm' })).toBe(false);
+	});
 	it('knows every unit by its own name', () => units.forEach((unit) => expect(unitNamed(unit)).toBe(unit)));
+});
+
+describe('parseNumber', () => {
+	const hours = { least: 0, most: 1_000_000 };
+	it.each([
+		['4210', 4210],
+		['4 210', 4210],
+		['4\u202f210', 4210],
+		["12'450", 12450],
+		['1,234,567', Infinity],
+		['12,450.5', 12450.5],
+		['12.450,5', 12450.5],
+		['123,456,', Infinity],
+		['17,98', 17.98],
+		['0,708', 0.708],
+		['12.450', 12.45],
+		['123.456.7', Infinity],
+		['.5', 0.5],
+		['5.', 5],
+		['−3', Infinity],
+		['1,2345', 1.2345],
+		['1234,567', 1234.567]
+	])('reads %j', (text, value) => {
+		const parsed = parseNumber(text, hours);
+		if (Number.isFinite(value)) expect(parsed).toEqual({ kind: 'number', value });
+		else expect(parsed.kind).toBe('problem');
+	});
+	it.each(['1,000', '12,450', '999,999'])('asks what %j means', (text) =>
+		expect(parseNumber(text, hours)).toMatchObject({ problem: { code: 'ambiguous' } })
+	);
+	it.each(['17 98', '1,23,456', '1.2,3.4', '--5', '5-', '1 234 5', 'Infinity', 'NaN', '0x10', '5\0'])(
+		'does not guess at %j',
+		(text) => expect(parseNumber(text, hours)).toMatchObject({ problem: { code: 'notANumber' } })
+	);
+	it('reads what the screen shows', () =>
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 999_999 }), (value) => {
+				expect(parseNumber(formatNumber(value), hours)).toEqual({ kind: 'number', value });
+			}),
+			{ seed: 3 }
+		));
 });
 
 describe('numbers for the screen', () => {

@@ -33,7 +33,8 @@ export const dimensions = [
 	'count',
 	'flow',
 	'volume',
-	'mass'
+	'mass',
+	'speed'
 ] as const;
 export type Dimension = (typeof dimensions)[number];
 
@@ -41,21 +42,23 @@ const definitions = {
 	mm: { dimension: 'length', label: 'mm', factor: 1 },
 	in: { dimension: 'length', label: 'in', factor: 25.4, aliases: ['"', 'inch', 'inches'] },
 	um: { dimension: 'roughness', label: 'µm', factor: 1, aliases: ['µm', 'μm'] },
+	cm: { dimension: 'length', label: 'cm', factor: 10 },
 	m: { dimension: 'length', label: 'm', factor: 1000 },
-	Nm: { dimension: 'torque', label: 'N·m', factor: 1, aliases: ['nm', 'n·m', 'n.m', 'n m'] },
+	Nm: { dimension: 'torque', label: 'N·m', factor: 1, aliases: ['n·m'] },
 	ftlbf: {
 		dimension: 'torque',
 		label: 'ft·lbf',
 		factor: FOOT_M * POUND_FORCE_N,
-		aliases: ['ft·lbf', 'ft-lb', 'ft lb', 'ft·lb', 'ftlb']
+		aliases: ['ft·lbf', 'ft·lb', 'ftlb']
 	},
 	inlbf: {
 		dimension: 'torque',
 		label: 'in·lbf',
 		factor: (FOOT_M * POUND_FORCE_N) / 12,
-		aliases: ['in·lbf', 'in-lb', 'in lb', 'in·lb', 'inlb']
+		aliases: ['in·lbf', 'in·lb', 'inlb']
 	},
 	MPa: { dimension: 'pressure', label: 'MPa', factor: 1, aliases: ['mpa'] },
+	kPa: { dimension: 'pressure', label: 'kPa', factor: 0.001 },
 	bar: { dimension: 'pressure', label: 'bar', factor: 0.1 },
 	psi: { dimension: 'pressure', label: 'psi', factor: PSI_MPA },
 	C: { dimension: 'temperature', label: '°C', factor: 1, aliases: ['c', '°c'] },
@@ -73,7 +76,8 @@ const definitions = {
 	mLmin: { dimension: 'flow', label: 'mL/min', factor: 0.001, aliases: ['ml/min'] },
 	Lmin: { dimension: 'flow', label: 'L/min', factor: 1, aliases: ['l/min'] },
 	mm3: { dimension: 'volume', label: 'mm³', factor: 1 },
-	g: { dimension: 'mass', label: 'g', factor: 1 }
+	g: { dimension: 'mass', label: 'g', factor: 1 },
+	rpm: { dimension: 'speed', label: '1/min', factor: 1, aliases: ['1/min', 'r/min'] }
 } satisfies Record<string, UnitDefinition>;
 
 export type Unit = keyof typeof definitions;
@@ -96,7 +100,31 @@ export const baseUnit: Readonly<Record<Dimension, Unit>> = {
 	count: 'pieces',
 	flow: 'Lmin',
 	volume: 'mm3',
-	mass: 'g'
+	mass: 'g',
+	speed: 'rpm'
+};
+
+/**
+ * What can be typed for each dimension at all, in its base unit: wide enough for any pump and its bench, narrow enough to
+ * catch a slip (a negative pressure, a temperature below what any shop or liquid has).
+ */
+export const plausibleRange: Readonly<Record<Dimension, { readonly least: number; readonly most: number }>> = {
+	length: { least: -10_000, most: 10_000 },
+	torque: { least: 0, most: 50_000 },
+	pressure: { least: 0, most: 1000 },
+	temperature: { least: -60, most: 400 },
+	time: { least: 0, most: 1_000_000 },
+	force: { least: 0, most: 1_000_000 },
+	hardness: { least: 0, most: 100 },
+	angle: { least: -720, most: 720 },
+	roughness: { least: 0, most: 10_000 },
+	stiffness: { least: 0, most: 100_000 },
+	share: { least: 0, most: 1 },
+	count: { least: 0, most: 1_000_000 },
+	flow: { least: 0, most: 100_000 },
+	volume: { least: 0, most: 1e9 },
+	mass: { least: 0, most: 1e6 },
+	speed: { least: 0, most: 10_000 }
 };
 
 /** What the unit measures, and how it is written on the screen. */
@@ -126,10 +154,16 @@ export function differenceFromBase(value: number, unit: Unit): number {
 	return value / definitionOf(unit).factor;
 }
 
+// "ft-lb", "ft.lb", "ft lb" and "ft⋅lb" are one and the same.
+const joined = (name: string): string => name.replaceAll(/(?<=[a-z])[\s·⋅∙.-]+(?=[a-z])/gi, '·').toLowerCase();
+
 /** The unit that a typed suffix names, or undefined. `mm`, `"`, `ft-lb` and the like. */
 export function unitNamed(text: string): Unit | undefined {
 	const name = text.trim();
 	const exact = units.find((unit) => unit === name);
 	const lower = name.toLowerCase();
-	return exact ?? units.find((unit) => unit.toLowerCase() === lower || definitionOf(unit).aliases?.includes(lower));
+	const known = (unit: Unit) =>
+		unit.toLowerCase() === lower ||
+		(definitionOf(unit).aliases?.some((alias) => alias === lower || alias === joined(name)) ?? false);
+	return exact ?? units.find(known);
 }

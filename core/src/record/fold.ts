@@ -1,19 +1,14 @@
-import type { Decision, Entry, EntryOf, Finding, Fitted, Mark, Reading } from './entry';
+import { effectiveTime, type Entry, type EntryOf } from './entry';
+import { addClean, type Cleaned } from './kinds/clean';
+import { addDecision, type Decision, type Decisions } from './kinds/decision';
+import { addFinding } from './kinds/finding';
+import { addFitted, type FittedSizes } from './kinds/fitted';
+import { addMark, type Marks } from './kinds/mark';
+import { addNote, type Notes } from './kinds/note';
+import { addReading, type Readings } from './kinds/reading';
 
 /** What the log says of one part. Withdrawn entries are gone; of findings of one pattern the last stands. */
-export interface PartRecord {
-	readonly findings: readonly Finding[];
-	/** The last "nothing found", if no finding came after it. */
-	readonly clean?: EntryOf<'clean'>;
-	readonly readings: readonly Reading[];
-	/** Sizes of the part that replaces it, the last of each characteristic. */
-	readonly fitted: readonly Fitted[];
-	/** Marks painted on its unrolled surface. */
-	readonly marks: readonly Mark[];
-	/** All decisions in order of time: the last stands, the others stay visible. */
-	readonly decisions: readonly Decision[];
-	readonly notes: readonly EntryOf<'note'>[];
-}
+export interface PartRecord extends Cleaned, Readings, FittedSizes, Marks, Decisions, Notes {}
 
 export interface JobState {
 	readonly parts: ReadonlyMap<string, PartRecord>;
@@ -27,9 +22,9 @@ export interface JobState {
 /** A part of which the log says nothing yet. */
 export const untouched: PartRecord = { findings: [], readings: [], fitted: [], marks: [], decisions: [], notes: [] };
 
-/** Order of the log: by the moment it was recorded, then by id, so that every reader agrees. */
+/** Order of the log: by the moment that counts, then by the tablet's own count, then by id, so that every reader agrees. */
 export const inLogOrder = (a: Entry, b: Entry): number =>
-	a.at === b.at ? (a.id < b.id ? -1 : a.id > b.id ? 1 : 0) : a.at < b.at ? -1 : 1;
+	effectiveTime(a) - effectiveTime(b) || (a.seq ?? 0) - (b.seq ?? 0) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
 /**
  * The state of a job from its bench log.
@@ -39,8 +34,7 @@ export const inLogOrder = (a: Entry, b: Entry): number =>
  * takes back is not there yet.
  */
 export function fold(entries: Iterable<Entry>): JobState {
-	const byId = new Map([...entries].map((entry) => [entry.id, entry]));
-	const all = [...byId.values()].sort(inLogOrder);
+	const all = [...new Map([...entries].map((entry) => [entry.id, entry])).values()].sort(inLogOrder);
 	const withdrawn = withdrawnIds(all);
 	const standing = all.filter((entry) => !withdrawn.has(entry.id));
 	const parts = new Map<string, PartRecord>();
@@ -58,8 +52,13 @@ export function fold(entries: Iterable<Entry>): JobState {
 	};
 }
 
-// A withdraw can itself be withdrawn (redo): walking backwards, the last word is read first.
-function withdrawnIds(ordered: readonly Entry[]): Set<string> {
+/**
+ * Ids of what these entries take back. Only withdraws and corrections count, so that they alone may be given.
+ * A withdraw can itself be withdrawn (redo): walking backwards, the last word is read first.
+ *
+ * Shape: entries of one job in log order.
+ */
+export function withdrawnIds(ordered: readonly Entry[]): Set<string> {
 	const withdrawn = new Set<string>();
 	for (const entry of [...ordered].reverse()) {
 		const target = entry.kind === 'withdraw' || entry.kind === 'correction' ? entry.payload.entry : undefined;
@@ -70,25 +69,23 @@ function withdrawnIds(ordered: readonly Entry[]): Set<string> {
 
 function add(record: PartRecord, entry: Entry): PartRecord {
 	switch (entry.kind) {
-		case 'finding': {
-			const others = record.findings.filter((finding) => finding.payload.pattern !== entry.payload.pattern);
-			return { ...record, findings: [...others, entry], clean: undefined };
-		}
+		case 'finding':
+			return addFinding(record, entry);
 		case 'clean':
-			return { ...record, findings: [], clean: entry };
+			return addClean(record, entry);
 		case 'reading':
-			return { ...record, readings: [...record.readings, entry] };
-		case 'fitted': {
-			const others = record.fitted.filter(({ payload }) => payload.characteristic !== entry.payload.characteristic);
-			return { ...record, fitted: [...others, entry] };
-		}
+			return addReading(record, entry);
+		case 'fitted':
+			return addFitted(record, entry);
 		case 'mark':
-			return { ...record, marks: [...record.marks, entry] };
+			return addMark(record, entry);
 		case 'decision':
-			return { ...record, decisions: [...record.decisions, entry] };
+			return addDecision(record, entry);
 		case 'note':
-			return { ...record, notes: [...record.notes, entry] };
-		default:
+			return addNote(record, entry);
+		case 'step':
+		case 'withdraw':
+		case 'correction':
 			return record;
 	}
 }

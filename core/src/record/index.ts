@@ -1,5 +1,13 @@
+export * from './batch';
 export * from './check';
 export * from './entry';
 export * from './fold';
+export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
+export { onsets, type Finding, type Onset } from './kinds/finding';
+export type { Fitted } from './kinds/fitted';
+export type { Mark } from './kinds/mark';
+export type { Reading } from './kinds/reading';
+export { checkPlausible } from './kinds/size';
+export * from './problem';
 export * from './sheet';
 export * from './sheetText';

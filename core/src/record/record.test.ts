@@ -29,8 +29,8 @@ const finding = (pattern: string, severity: number, at?: string) =>
 const reading = (value: number) =>
 	entry('reading', {
 		characteristic: 'diameter',
-		station: 0,
-		angle: 0,
+		row: 0,
+		column: 0,
 		value,
 		typed: { text: String(value), unit: 'mm' }
 	});
@@ -134,8 +134,8 @@ describe('entrySchema', () => {
 	it('refuses a reading that is not finite', () => {
 		const payload = {
 			characteristic: 'diameter',
-			station: 0,
-			angle: 0,
+			row: 0,
+			column: 0,
 			value: Infinity,
 			typed: { text: '1', unit: 'mm' }
 		};
@@ -170,13 +170,18 @@ describe('checkEntry', () => {
 			entry('fitted', { characteristic: 'diameter', value, typed: { text: String(value), unit: 'mm' } });
 		expect(checkEntry(fitted(17.99), job)).toBeUndefined();
 		expect(checkEntry(fitted(0.708), job)).toMatchObject({ code: 'implausible', suspect: 'inch' });
+		// At the discard limit, and beyond: nothing is left to wear.
+		expect(checkEntry(fitted(17.95), job)).toMatchObject({ code: 'fittedBeyondLimit', limit: 17.95 });
+		expect(checkEntry(fitted(17.94), job)).toMatchObject({ code: 'fittedBeyondLimit' });
 	});
 	it('refuses a size, a place or a unit that the sheet has not', () => {
 		const change = (payload: object) =>
 			({ ...reading(17.98), payload: { ...reading(17.98).payload, ...payload } }) as Entry;
 		expect(checkEntry(change({ characteristic: 'bore' }), job)).toMatchObject({ code: 'characteristicNotOnSheet' });
-		expect(checkEntry(change({ station: 7 }), job)).toMatchObject({ code: 'placeNotOnGrid' });
+		expect(checkEntry(change({ row: 7 }), job)).toMatchObject({ code: 'placeNotOnGrid' });
 		expect(checkEntry(change({ typed: { text: '17.98', unit: 'bar' } }), job)).toMatchObject({ code: 'wrongUnit' });
+		expect(checkEntry(change({ typed: { text: '17.89', unit: 'mm' } }), job)).toMatchObject({ code: 'notAsTyped' });
+		expect(checkEntry(change({ typed: { text: '0.70787', unit: 'in' } }), job)).toMatchObject({ code: 'notAsTyped' });
 	});
 });
 
@@ -189,8 +194,10 @@ describe('checkPlausible', () => {
 		[18_000, 'thousandfold'],
 		[3, undefined],
 		[3000, undefined]
-	])('a plunger of %d mm is not believed', (value, suspect) =>
-		expect(checkPlausible(value, plunger)).toMatchObject({ code: 'implausible', suspect })
+	] as const)('a plunger of %d mm is not believed', (value, suspect) =>
+		expect(checkPlausible(value, plunger)).toEqual(
+			expect.objectContaining({ code: 'implausible', ...(suspect && { suspect }) })
+		)
 	);
 	it('worn and new sizes are', () =>
 		[17.5, 18, 18.05].forEach((value) => expect(checkPlausible(value, plunger)).toBeUndefined()));

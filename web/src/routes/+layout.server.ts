@@ -1,7 +1,7 @@
 import { metric } from '@exetasis/core/quantity';
-import { may } from '$lib/server/access';
+import { may } from '@exetasis/server/access';
 import { scopeOf } from '$lib/server/request';
-import { shopOf } from '$lib/server/shops';
+import { shopOf } from '@exetasis/server/shops';
 
 export async function load({ locals }) {
 	const { user } = locals;

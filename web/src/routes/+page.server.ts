@@ -1,6 +1,6 @@
-import { floorOf, lastReleased } from '$lib/server/jobs';
+import { floorOf, lastReleased } from '@exetasis/server/jobs/floor';
 import { scopeOf } from '$lib/server/request';
-import { alarmsOf } from '$lib/server/trace';
+import { alarmsOf } from '@exetasis/server/trace';
 
 export async function load({ locals }) {
 	const scope = scopeOf(locals);

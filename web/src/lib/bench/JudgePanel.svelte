@@ -9,7 +9,7 @@
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import { schoolName } from '$lib/words/schools';
 	import type { BenchPart, BenchState } from './bench.svelte';
-	import { judgeInput } from './judgeMat';
+	import { judgeInput } from '@exetasis/core/mat';
 	import ArithmeticDetails from './ArithmeticDetails.svelte';
 	import Choices from './Choices.svelte';
 	import Figures from './Figures.svelte';

@@ -3,7 +3,7 @@
 	import { dimensionOf, formatWithUncertainty, shownUnit } from '@exetasis/core/quantity';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart } from './bench.svelte';
-	import { placeKey } from './place';
+	import { placeKey } from '@exetasis/core/mat';
 
 	interface Props {
 		mates: readonly BenchPart[];

@@ -10,7 +10,7 @@
 	import Mates from './Mates.svelte';
 	import ReadingGrid from './ReadingGrid.svelte';
 	import SizeChoice from './SizeChoice.svelte';
-	import { firstUnmeasured, type GridPlace } from './walk';
+	import { firstUnmeasured, type GridPlace } from '@exetasis/core/mat';
 
 	interface Props {
 		bench: BenchState;
@@ -35,7 +35,7 @@
 
 	const next = () => firstUnmeasured(part, bench.bench.policy);
 	const place = $derived(
-		chosen ?? next() ?? { characteristic: part.station.characteristics[0]?.key ?? '', station: 0, angle: 0 }
+		chosen ?? next() ?? { characteristic: part.station.characteristics[0]?.key ?? '', row: 0, column: 0 }
 	);
 	const sheet = $derived(part.station.characteristics.find(({ key }) => key === place.characteristic));
 	const kind = $derived(partType(part.station.type).characteristics.find(({ key }) => key === place.characteristic));
@@ -90,8 +90,8 @@
 		event.stopPropagation();
 	}
 
-	function again(station: number, angle: number) {
-		if (sheet) chosen = { characteristic: sheet.key, station, angle };
+	function again(row: number, column: number) {
+		if (sheet) chosen = { characteristic: sheet.key, row, column };
 		focus();
 	}
 
@@ -110,14 +110,14 @@
 			{bench}
 			{part}
 			chosen={sheet.key}
-			onchoose={(characteristic) => (chosen = { characteristic, station: 0, angle: 0 })}
+			onchoose={(characteristic) => (chosen = { characteristic, row: 0, column: 0 })}
 		/>
 		{#if kind.form}<p class="soft hint">{formSays[kind.form]}</p>{/if}
 		<div class="take">
 			<label class="field" for="{id}-reading">
 				<span
-					>{kind.name}{gridded ? `, ${grid.rows[place.station].toLowerCase()}` : ''}{columns
-						? `, ${grid.columns[place.angle]}`
+					>{kind.name}{gridded ? `, ${grid.rows[place.row].toLowerCase()}` : ''}{columns
+						? `, ${grid.columns[place.column]}`
 						: ''}</span
 				>
 				<input

@@ -11,16 +11,15 @@
 		size: MeasuredCharacteristic | undefined;
 		name: string;
 		/** Where the next reading goes. */
-		place: { readonly station: number; readonly angle: number };
-		onchoose: (station: number, angle: number) => void;
+		place: { readonly row: number; readonly column: number };
+		onchoose: (row: number, column: number) => void;
 	}
 	let { sheet, size, name, place, onchoose }: Props = $props();
 	const units = unitsInUse();
 	const unit = $derived(shownUnit(dimensionOf(sheet.unit), units()));
 	const grid = $derived(placesToRead(sheet));
 	const columns = $derived(grid.columns.length > 1);
-	const readAt = (station: number, angle: number) =>
-		size?.places.find((one) => one.station === station && one.angle === angle);
+	const readAt = (row: number, column: number) => size?.places.find((one) => one.row === row && one.column === column);
 </script>
 
 <div class="grid">
@@ -33,22 +32,22 @@
 			</thead>
 		{/if}
 		<tbody>
-			{#each grid.rows as row, station (station)}
+			{#each grid.rows as rowName, row (row)}
 				<tr>
-					<th scope="row">{row || name}</th>
-					{#each grid.columns as column, at (at)}
-						{@const read = readAt(station, at)}
-						{@const isNext = place.station === station && place.angle === at}
+					<th scope="row">{rowName || name}</th>
+					{#each grid.columns as columnName, column (column)}
+						{@const read = readAt(row, column)}
+						{@const isNext = place.row === row && place.column === column}
 						<td>
 							<button
 								type="button"
 								class="place figures"
 								class:narrow={grid.columns.length > 3}
 								class:next={isNext}
-								aria-label="{row || name} {columns ? column : ''}: {read
+								aria-label="{rowName || name} {columns ? columnName : ''}: {read
 									? formatQuantity(read.value, unit)
 									: 'no reading'}"
-								onclick={() => onchoose(station, at)}
+								onclick={() => onchoose(row, column)}
 							>
 								{#if read}
 									{grid.columns.length > 3

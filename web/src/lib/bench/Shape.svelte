@@ -18,12 +18,12 @@
 
 	const lines = $derived([
 		...(shape.ovality
-			? [['Ovality', `${formatDifference(shape.ovality.value, unit)}, ${station(shape.ovality.station)}`]]
+			? [['Ovality', `${formatDifference(shape.ovality.value, unit)}, ${station(shape.ovality.row)}`]]
 			: []),
 		...(shape.taper
 			? [['Taper', `${formatDifference(shape.taper.value, unit)}, thinnest: ${station(shape.taper.thinnest)}`]]
 			: []),
-		...(shape.roundness ? [['Roundness', `${both(shape.roundness)}, ${station(shape.roundness.station)}`]] : []),
+		...(shape.roundness ? [['Roundness', `${both(shape.roundness)}, ${station(shape.roundness.row)}`]] : []),
 		...(shape.cylindricity ? [['Cylindricity', both(shape.cylindricity)]] : []),
 		...(shape.flatness ? [['Flatness', both(shape.flatness)]] : [])
 	]);

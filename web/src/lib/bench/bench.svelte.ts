@@ -11,9 +11,9 @@ import {
 	type PartRecord,
 	type Station
 } from '@exetasis/core/record';
-import type { Bench } from '$lib/server/jobs';
-import { judgeInput, judgeMat, matePlaces, matesAt, type JudgedPart, type LaidPart } from './judgeMat';
-import { placeKey } from './place';
+import type { Bench } from '@exetasis/server/jobs/bench';
+import { judgeInput, judgeMat, matePlaces, matesAt, type JudgedPart, type LaidPart } from '@exetasis/core/mat';
+import { placeKey } from '@exetasis/core/mat';
 import { Outbox, type Refusal } from './outbox.svelte';
 
 /** One part on the mat with all that is known and judged of it. */

@@ -1,6 +1,6 @@
 import { createStore, delMany, entries as storedEntries, set } from 'idb-keyval';
 import type { Entry } from '@exetasis/core/record';
-import type { EntryAnswer, RefusedBecause } from '$lib/server/benchLog';
+import type { EntryAnswer, RefusedBecause } from '@exetasis/core/record';
 
 export interface Refusal {
 	readonly entry: Entry;

@@ -8,7 +8,7 @@ import {
 	type WholeDecision,
 	type WholeInput
 } from '@exetasis/core/decide';
-import { judgeInput } from '$lib/bench/judgeMat';
+import { judgeInput } from '@exetasis/core/mat';
 import type { BenchState } from '$lib/bench/bench.svelte';
 import type { DecideWorker } from '$lib/workers/decide.worker';
 

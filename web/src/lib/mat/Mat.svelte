@@ -1,7 +1,7 @@
 <!-- @component The mat: one row per cylinder, one column per station in strip order, one cell per physical part. -->
 <script lang="ts">
 	import type { BenchState } from '$lib/bench/bench.svelte';
-	import { placeKey } from '$lib/bench/place';
+	import { placeKey } from '@exetasis/core/mat';
 	import MatCell from './MatCell.svelte';
 
 	interface Props {

@@ -3,7 +3,7 @@
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { formatNumber } from '@exetasis/core/quantity';
 	import type { ModelSheet } from '@exetasis/core/record';
-	import type { LifeListing } from '$lib/server/parts';
+	import type { LifeListing } from '@exetasis/server/parts';
 
 	interface Props {
 		sheet: ModelSheet;

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { validate } from 'uuid';
-import type { SignedIn } from './auth/auth';
-import { database } from './db/connection';
-import type { ShopScope } from './db/query';
+import type { SignedIn } from '@exetasis/server/auth/auth';
+import { database } from '@exetasis/server/db/connection';
+import type { ShopScope } from '@exetasis/server/db/query';
 
 /** The signed-in person of a request that the access table has let through. */
 export function userOf(locals: App.Locals): SignedIn {

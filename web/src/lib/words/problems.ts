@@ -1,26 +1,50 @@
 import {
+	baseUnit,
+	formatNumber,
 	formatQuantity,
 	unitLabel,
+	type NumberProblem,
 	type QuantityProblem,
 	type Unit,
 	type UnitPreference,
 	shownUnit,
 	dimensionOf
 } from '@exetasis/core/quantity';
-import type { EntryProblem } from '@exetasis/core/record';
-import type { RefusedBecause } from '$lib/server/benchLog';
+import type { EntryProblem, RefusedBecause } from '@exetasis/core/record';
 
-/** The sentence beside a field whose text is no quantity. */
-export function quantitySentence(problem: QuantityProblem): string {
+/** The sentence beside a field whose text is no number. */
+export function numberSentence(problem: NumberProblem, empty = 'Type a number first.'): string {
 	switch (problem.code) {
 		case 'empty':
-			return 'Type a reading first.';
+			return empty;
 		case 'notANumber':
 			return `“${problem.text}” is not a number. Type digits with one decimal point, and a unit if it is not the one shown.`;
+		case 'ambiguous':
+			return `“${problem.text}” can be ${formatNumber(problem.grouped)} or ${problem.decimal}. Type ${problem.grouped} or ${problem.decimal}.`;
+		case 'outOfRange':
+			return `${beyond(problem.value, problem.least, problem.most)}: type a number from ${formatNumber(problem.least)} to ${formatNumber(problem.most)}.`;
+	}
+}
+
+const beyond = (value: number, least: number, most: number): string =>
+	Number.isFinite(value) && Math.abs(value) < 1e15
+		? `${formatNumber(value, Number.isInteger(value) ? 0 : 3)} is ${value < least ? 'below' : 'above'} what can be`
+		: `This is ${value < least ? 'below' : 'above'} what can be`;
+
+/** The sentence beside a field whose text is no quantity. */
+export function quantitySentence(problem: QuantityProblem, empty = 'Type a reading first.'): string {
+	switch (problem.code) {
 		case 'unknownUnit':
 			return `“${problem.text}” is not a unit that is known here. Leave it out, or type the one shown.`;
 		case 'wrongDimension':
 			return `${unitLabel(problem.unit)} does not measure this. Expected is ${unitLabel(problem.expected)}.`;
+		case 'outOfRange': {
+			const { value, least, most, dimension } = problem;
+			const between = (base: number) => formatQuantity(base, baseUnit[dimension], 0);
+			return `This cannot be: ${value < least ? 'less' : 'more'} than ${between(value < least ? least : most)}. Check the number and its unit.`;
+		}
+		default:
+			return numberSentence(problem, empty);
 	}
 }
 
@@ -57,6 +81,18 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return 'The sheet has no such place to measure.';
 		case 'wrongUnit':
 			return `${problem.typed} does not measure this; expected is ${problem.expected}.`;
+		case 'notAsTyped':
+			return `What was typed (${problem.text} ${problem.unit}) is not the size that was sent. Type it again.`;
+		case 'fittedBeyondLimit': {
+			const shown = shownUnit(dimensionOf(problem.unit as Unit), preference);
+			return `A new part of ${formatQuantity(problem.value, shown)} is at its discard limit of ${formatQuantity(problem.limit, shown)} already. Measure it again, or take another part.`;
+		}
+		case 'stepTooEarly':
+			return `“${problem.before}” has to be signed off first: what comes later is not safe before it.`;
+		case 'unknownGauge':
+			return 'Your shop has no such gauge. Choose the gauge again and take the reading once more.';
+		case 'notStorable':
+			return 'The server could not store this. Record it again; if it happens once more, tell whoever keeps the server.';
 		case 'markOffSurface':
 			return `The mark does not lie on the surface of the ${problem.part}. Paint it again.`;
 		case 'overruleWithoutReason':

@@ -121,6 +121,8 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		}
 		case 'nothingFound':
 			return 'Looked at, nothing found.';
+		case 'notJudged':
+			return `What is on record of it cannot be worked with (${reason.what} is ${reason.value}, expected ${reason.expected}). Judge it by hand and eye.`;
 		case 'notLooked':
 			return 'Nobody has looked at it yet.';
 	}

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { database } from '$lib/server/db/connection';
+import { database } from '@exetasis/server/db/connection';
 
 /** Ready when the database answers. */
 export async function GET() {

@@ -2,11 +2,11 @@ import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { scopeSchema } from '@exetasis/core/record';
-import { receive, type Arrival } from '$lib/server/jobs';
-import { pumpsOf } from '$lib/server/pumps';
+import { receive, type Arrival } from '@exetasis/server/jobs/receive';
+import { pumpsOf } from '@exetasis/server/pumps';
 import { scopeOf, userOf } from '$lib/server/request';
-import { sheetsOf } from '$lib/server/sheets';
-import { sitesOf } from '$lib/server/shops';
+import { sheetsOf } from '@exetasis/server/sheets';
+import { sitesOf } from '@exetasis/server/shops';
 
 export async function load({ locals }) {
 	const scope = scopeOf(locals);

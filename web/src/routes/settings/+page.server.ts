@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { metric } from '@exetasis/core/quantity';
-import { setPreferences } from '$lib/server/people';
+import { setPreferences } from '@exetasis/server/people';
 import { userOf } from '$lib/server/request';
 
 const units = z.object({

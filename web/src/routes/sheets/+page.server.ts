@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { scopeOf } from '$lib/server/request';
-import { addSheet, sheetsOf } from '$lib/server/sheets';
+import { addSheet, sheetsOf } from '@exetasis/server/sheets';
 
 export const load = async ({ locals }) => ({ sheets: await sheetsOf(scopeOf(locals)) });
 

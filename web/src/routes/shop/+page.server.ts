@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { policySchema, type Policy } from '@exetasis/core/decide';
 import { scopeOf } from '$lib/server/request';
-import { policyOf, setPolicy } from '$lib/server/shops';
+import { policyOf, setPolicy } from '@exetasis/server/shops';
 
 export const load = async ({ locals }) => ({ policy: await policyOf(scopeOf(locals)) });
 

@@ -1,8 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { signIn } from '$lib/server/auth/auth';
-import { passCookies } from '$lib/server/auth/cookies';
-import { hasDemo } from '$lib/server/demo';
+import { signIn } from '@exetasis/server/auth/auth';
+import { passCookies } from '$lib/server/cookies';
+import { hasDemo } from '@exetasis/server/shops';
 
 const credentials = z.object({ email: z.string().trim().min(1), password: z.string().min(1) });
 

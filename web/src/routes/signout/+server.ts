@@ -1,6 +1,6 @@
 import { redirect } from '@sveltejs/kit';
-import { signOut } from '$lib/server/auth/auth';
-import { passCookies } from '$lib/server/auth/cookies';
+import { signOut } from '@exetasis/server/auth/auth';
+import { passCookies } from '$lib/server/cookies';
 
 export async function POST({ request, cookies }) {
 	passCookies(await signOut(request.headers), cookies);

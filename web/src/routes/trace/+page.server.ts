@@ -1,7 +1,7 @@
-import { pumpById, pumpsOf } from '$lib/server/pumps';
+import { pumpById, pumpsOf } from '@exetasis/server/pumps';
 import { found, idFrom, scopeOf } from '$lib/server/request';
-import { newestSheet } from '$lib/server/sheets';
-import { traceOf } from '$lib/server/trace';
+import { newestSheet } from '@exetasis/server/sheets';
+import { traceOf } from '@exetasis/server/trace';
 
 export async function load({ locals, url }) {
 	const scope = scopeOf(locals);

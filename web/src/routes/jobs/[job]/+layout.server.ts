@@ -1,5 +1,5 @@
-import { refitSoon } from '$lib/server/fleet';
-import { benchOf } from '$lib/server/jobs';
+import { refitSoon } from '@exetasis/server/fleet';
+import { benchOf } from '@exetasis/server/jobs/bench';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 
 export async function load({ locals, params }) {

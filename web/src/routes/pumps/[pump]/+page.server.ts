@@ -1,7 +1,7 @@
-import { livesOf } from '$lib/server/parts';
-import { pumpById, rebuildsOf } from '$lib/server/pumps';
+import { livesOf } from '@exetasis/server/parts';
+import { pumpById, rebuildsOf } from '@exetasis/server/pumps';
 import { found, idFrom, scopeOf } from '$lib/server/request';
-import { newestSheet } from '$lib/server/sheets';
+import { newestSheet } from '@exetasis/server/sheets';
 
 export async function load({ locals, params }) {
 	const scope = scopeOf(locals);

@@ -1,5 +1,5 @@
 import { found, idFrom, scopeOf } from '$lib/server/request';
-import { sheetById } from '$lib/server/sheets';
+import { sheetById } from '@exetasis/server/sheets';
 
 export const load = async ({ locals, params }) => ({
 	sheet: found(await sheetById(scopeOf(locals), idFrom(params.sheet)))

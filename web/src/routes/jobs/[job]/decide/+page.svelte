@@ -3,7 +3,7 @@
 	import { INTERVALS, schools, valveRules, type DecidedPart } from '@exetasis/core/decide';
 	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
 	import { benchInUse } from '$lib/bench/bench.svelte';
-	import { placeKey } from '$lib/bench/place';
+	import { placeKey } from '@exetasis/core/mat';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import DecideRow from '$lib/decide/DecideRow.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';

@@ -1,6 +1,7 @@
 import { error, json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { append, MOST_ENTRIES } from '$lib/server/benchLog';
+import { append } from '@exetasis/server/benchLog/append';
+import { MOST_ENTRIES } from '@exetasis/core/record';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
 const batch = z.object({ by: z.string(), entries: z.array(z.unknown()).max(MOST_ENTRIES) });

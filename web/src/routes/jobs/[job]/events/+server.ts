@@ -1,6 +1,6 @@
-import { subscribe } from '$lib/server/events';
-import { benchOf } from '$lib/server/jobs';
-import { entriesOf } from '$lib/server/benchLog';
+import { subscribe } from '@exetasis/server/events';
+import { benchOf } from '@exetasis/server/jobs/bench';
+import { entriesOf } from '@exetasis/server/benchLog/entries';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 import type { Entry } from '@exetasis/core/record';
 

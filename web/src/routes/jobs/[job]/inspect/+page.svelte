@@ -10,7 +10,7 @@
 	import JudgePanel from '$lib/bench/JudgePanel.svelte';
 	import LookPanel from '$lib/bench/LookPanel.svelte';
 	import MeasurePanel from '$lib/bench/MeasurePanel.svelte';
-	import { firstUnmeasured, step, walkingOrder } from '$lib/bench/walk';
+	import { firstUnmeasured, step, walkingOrder } from '@exetasis/core/mat';
 	import Mat from '$lib/mat/Mat.svelte';
 	import { faceWords } from '$lib/words/orientation';
 

@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { release } from '$lib/server/jobs';
+import { release } from '@exetasis/server/jobs/release';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
 export const actions = {

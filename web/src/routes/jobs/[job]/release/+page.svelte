@@ -7,7 +7,7 @@
 	import Corrections from '$lib/bench/Corrections.svelte';
 	import { benchInUse, type BenchPart } from '$lib/bench/bench.svelte';
 	import FittedSizes from '$lib/bench/FittedSizes.svelte';
-	import { placeKey } from '$lib/bench/place';
+	import { placeKey } from '@exetasis/core/mat';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';

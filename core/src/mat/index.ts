@@ -1,0 +1,4 @@
+export * from './facts';
+export * from './judgeMat';
+export * from './place';
+export * from './walk';

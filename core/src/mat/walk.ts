@@ -1,0 +1,68 @@
+import { wantedSizes, type Policy } from '../decide';
+import { placesToRead, type SheetCharacteristic, type Station } from '../record';
+import type { LaidPart } from './judgeMat';
+import { placeKey } from './place';
+
+/** One place of one characteristic's grid. */
+export interface GridPlace {
+	readonly characteristic: string;
+	readonly row: number;
+	readonly column: number;
+}
+
+const gridOf = (sheet: SheetCharacteristic): GridPlace[] => {
+	const { rows, columns } = placesToRead(sheet);
+	return rows.flatMap((_, row) => columns.map((_, column) => ({ characteristic: sheet.key, row, column })));
+};
+
+/** The next place without a reading, in walking order: of what is wanted, and of any grid that somebody has begun. */
+export function firstUnmeasured(
+	{ station, record }: Pick<LaidPart, 'station' | 'record'>,
+	policy: Policy
+): GridPlace | undefined {
+	const begun = new Set(record.readings.map(({ payload }) => payload.characteristic));
+	const wanted = wantedSizes(station, record, policy);
+	const asked = station.characteristics.filter((sheet) => wanted.includes(sheet) || begun.has(sheet.key));
+	const taken = new Set(
+		record.readings.map(({ payload }) => `${payload.characteristic}/${payload.row}/${payload.column}`)
+	);
+	return asked.flatMap(gridOf).find((place) => !taken.has(`${place.characteristic}/${place.row}/${place.column}`));
+}
+
+/** The places of the mat in walking order: what there is one of, then cylinder by cylinder along the stack. */
+export function walkingOrder(stations: readonly Station[], cylinders: number): string[] {
+	const pump = stations.filter(({ per }) => per === 'pump').map(({ key }) => placeKey(key, 0));
+	const each = stations.filter(({ per }) => per === 'cylinder').map(({ key }) => key);
+	const rows = Array.from({ length: cylinders }, (_, i) => each.map((key) => placeKey(key, i + 1)));
+	return [...pump, ...rows.flat()];
+}
+
+/** Where an arrow key leads from a place of the mat; parts that the pump has one of fill their column. */
+export function step(
+	place: string,
+	key: string,
+	stations: readonly Station[],
+	cylinders: number,
+	row: number
+): { place: string; row: number } {
+	const [stationKey] = place.split('/');
+	const column = stations.findIndex((station) => station.key === stationKey);
+	const at = (index: number, cylinder: number) => {
+		const station = stations[index];
+		return { place: placeKey(station.key, station.per === 'pump' ? 0 : cylinder), row: cylinder };
+	};
+	switch (key) {
+		case 'ArrowLeft':
+			return at(Math.max(0, column - 1), row);
+		case 'ArrowRight':
+			return at(Math.min(stations.length - 1, column + 1), row);
+		case 'ArrowUp':
+			return at(column, Math.max(1, row - 1));
+		case 'ArrowDown':
+			return at(column, Math.min(cylinders, row + 1));
+		case 'Home':
+			return at(0, row);
+		default:
+			return at(stations.length - 1, row);
+	}
+}

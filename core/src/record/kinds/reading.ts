@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import type { EntryProblem } from '../problem';
+import { placesToRead, type Station } from '../sheet';
+import { id, kind, ofPart, typed } from './common';
+import { checkSize } from './size';
+
+/** One reading, in the base unit of its characteristic; what was typed is kept as typed. */
+export const readingSchema = kind(
+	'reading',
+	ofPart,
+	z.strictObject({
+		characteristic: z.string().min(1).max(40),
+		/** Place on the characteristic's grid, counted from 0; 0 and 0 where there is one place only. */
+		row: z.int().min(0).max(11),
+		column: z.int().min(0).max(11),
+		value: z.number().finite(),
+		typed,
+		gauge: id.optional(),
+		partC: z.number().min(-40).max(150).optional()
+	})
+);
+export type Reading = z.infer<typeof readingSchema>;
+
+export interface Readings {
+	readonly readings: readonly Reading[];
+}
+
+export const addReading = <R extends Readings>(record: R, reading: Reading): R => ({
+	...record,
+	readings: [...record.readings, reading]
+});
+
+export function checkReading({ payload }: Reading, station: Station): EntryProblem | undefined {
+	const { characteristic, row, column } = payload;
+	const measured = station.characteristics.find(({ key }) => key === characteristic);
+	if (measured) {
+		const { rows, columns } = placesToRead(measured);
+		if (row >= rows.length || column >= columns.length) return { code: 'placeNotOnGrid', row, column };
+	}
+	return checkSize(payload, station);
+}
+
+/** A reading as it was logged while the places of its grid were still called station and angle, in today's words. */
+export function liftReading(payload: unknown): unknown {
+	if (typeof payload !== 'object' || payload === null || !('station' in payload) || !('angle' in payload))
+		return payload;
+	const { station, angle, ...rest } = payload;
+	return { ...rest, row: station, column: angle };
+}

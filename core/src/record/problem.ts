@@ -1,0 +1,43 @@
+import { z } from 'zod';
+
+const words = z.string();
+const code = <C extends string, S extends z.ZodRawShape = Record<never, never>>(name: C, shape = {} as S) =>
+	z.object({ code: z.literal(name), ...shape });
+
+/** A reading that is off by a factor that unit mistakes make: 25.4 (inches for millimetres), 10 or 1000 (a slipped point). */
+export const unitSuspicions = ['inch', 'tenfold', 'thousandfold'] as const;
+export type UnitSuspicion = (typeof unitSuspicions)[number];
+
+const size = { value: z.number(), nominal: z.number(), unit: words };
+const ofJob = [
+	code('unknownPart'),
+	code('patternNotOfPart', { pattern: words, part: words }),
+	code('characteristicNotOnSheet', { characteristic: words, part: words }),
+	code('placeNotOnGrid', { row: z.number(), column: z.number() }),
+	code('wrongUnit', { typed: words, expected: words }),
+	code('notAsTyped', { value: z.number(), text: words, unit: words }),
+	code('implausible', { ...size, suspect: z.enum(unitSuspicions).optional() }),
+	code('fittedBeyondLimit', { value: z.number(), limit: z.number(), unit: words }),
+	code('markOffSurface', { part: words }),
+	code('overruleWithoutReason'),
+	code('unknownStep', { step: words }),
+	code('stepTooEarly', { step: words, before: words })
+] as const;
+
+/** Why an entry that is well formed does not belong into this job. Sentences for the codes are the interface's. */
+export const entryProblemSchema = z.discriminatedUnion('code', ofJob);
+export type EntryProblem = z.infer<typeof entryProblemSchema>;
+
+/** Why the server did not take an entry. */
+export const refusedBecauseSchema = z.discriminatedUnion('code', [
+	...ofJob,
+	code('malformed', { path: words, message: words }),
+	code('unknownGauge'),
+	code('notYours'),
+	code('otherJob'),
+	code('released'),
+	code('leadOnly'),
+	code('idTaken'),
+	code('notStorable')
+]);
+export type RefusedBecause = z.infer<typeof refusedBecauseSchema>;

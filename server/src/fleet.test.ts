@@ -1,0 +1,105 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { append } from './benchLog/append';
+import { rows } from './db/query';
+import { refit } from './fleet';
+import { benchOf } from './jobs/bench';
+import { release } from './jobs/release';
+import { type Arrival } from './jobs/receive';
+import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from './testing';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let shop: TestShop;
+beforeAll(async () => {
+	database = await freshDatabase();
+	shop = await makeShop(database.db, 'Harrow');
+});
+afterAll(() => database.drop());
+
+/** A job just received, as the bench sees it once the fleet's record is fitted. */
+async function openFitted(own: TestShop, change: Partial<Arrival>) {
+	const { job, sheet, gauges } = await openJob(own, change);
+	await refit(own.scope, sheet, gauges);
+	return (await benchOf(own.scope, job.id))!;
+}
+
+/** One more rebuild of a pump: its packings are read at this lip diameter, then all is renewed. */
+async function rebuild(pump: string | undefined, meterHours: number, lip: number) {
+	const user = shop.people.technician;
+	const bench = await openJob(shop, { meterHours, ...(pump ? { pump: { id: pump } } : {}) });
+	const readings = [1, 2, 3].map((cylinder) => {
+		const value = lip + cylinder * 0.004;
+		const payload = {
+			characteristic: 'insideDiameter',
+			station: 0,
+			angle: 0,
+			value,
+			typed: { text: String(value), unit: 'mm' }
+		};
+		return entryOf(bench, user, 'reading', payload, partAt(bench, 'packing', cylinder));
+	});
+	await append(shop.scope, user, bench.job.id, [...readings, ...decideAll(bench, user, 'replace')]);
+	expect(await release(shop.scope, user.id, bench.job.id)).toMatchObject({ kind: 'released' });
+	return bench.job.pumpId;
+}
+
+describe('what the fleet says', () => {
+	it('moves with the record, also by parts of unknown age, and is fitted once', async () => {
+		const pump = await rebuild(undefined, 1000, 17.7);
+		await rebuild(pump, 2000, 17.72);
+		const early = await openFitted(shop, { pump: { id: pump }, meterHours: 2500 });
+		const before = early.fleet.wear['packing/insideDiameter'];
+		expect(before.parts).toBe(6);
+		await append(shop.scope, shop.people.technician, early.job.id, decideAll(early, shop.people.technician, 'replace'));
+		await release(shop.scope, shop.people.technician.id, early.job.id);
+		await rebuild(pump, 3500, 17.71);
+		await rebuild(pump, 4600, 17.74);
+		const later = await openFitted(shop, { pump: { id: pump }, meterHours: 5000 });
+		const after = later.fleet.wear['packing/insideDiameter'];
+		expect(after.parts).toBeGreaterThan(before.parts);
+		expect(after.lives).toBeGreaterThan(before.lives);
+		const fits = () => rows(shop.scope, 'SELECT 1 FROM fleet_fit WHERE shop_id = $1');
+		const count = (await fits()).length;
+		await benchOf(shop.scope, later.job.id);
+		expect(await fits()).toHaveLength(count);
+	});
+	it('knows the age of what was fitted here, and of other parts only how old they may be', async () => {
+		const own = await makeShop(database.db, 'Ages');
+		const first = await openJob(own, { meterHours: 1000 });
+		expect(first.cells[0].age).toEqual({ kind: 'unknown', seenFor: 0, atMost: 1000 });
+		await append(own.scope, own.people.technician, first.job.id, decideAll(first, own.people.technician, 'replace'));
+		await release(own.scope, own.people.technician.id, first.job.id);
+		const second = await openJob(own, { pump: { id: first.job.pumpId }, meterHours: 2500 });
+		expect(second.cells[0].age).toEqual({ kind: 'known', hours: 1500 });
+	});
+	it('counts what else ends lives since the look before', async () => {
+		const own = await makeShop(database.db, 'Ends');
+		const person = own.people.technician;
+		const work = async (pump: string | undefined, meterHours: number, damaged: number[]) => {
+			const bench = await openJob(own, { meterHours, ...(pump ? { pump: { id: pump } } : {}) });
+			const torn = damaged.map((cylinder) =>
+				entryOf(
+					bench,
+					person,
+					'finding',
+					{ pattern: 'lipTorn', severity: 2, onset: 'service' },
+					partAt(bench, 'lowPressureSeal', cylinder)
+				)
+			);
+			const seen = new Set(torn.map((entry) => ('part' in entry ? entry.part : undefined)));
+			const rest = decideAll(bench, person, 'replace').filter(
+				(entry) => entry.kind !== 'clean' || !seen.has(entry.part)
+			);
+			await append(own.scope, person, bench.job.id, [...torn, ...rest]);
+			await release(own.scope, person.id, bench.job.id);
+			return bench.job.pumpId;
+		};
+		const pump = await work(undefined, 1000, []);
+		await work(pump, 2000, [1]);
+		const { fleet } = await openFitted(own, { pump: { id: pump }, meterHours: 3500 });
+		expect(fleet.ends.lowPressureSeal.events).toBe(1);
+	});
+	it('of one shop is not that of another', async () => {
+		const other = await makeShop(database.db, 'Skerry');
+		expect((await openJob(other)).fleet.wear['packing/insideDiameter']).toBeUndefined();
+	});
+});

@@ -1,0 +1,118 @@
+import { readFileSync } from 'node:fs';
+import { Client } from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import type { Entry } from '@exetasis/core/record';
+import type { Role } from './access';
+import { hashPassword, type SignedIn } from './auth/auth';
+import { connect, type Database } from './db/connection';
+import { migrate } from './db/migrate';
+import type { ShopScope } from './db/query';
+import { benchOf, type Bench } from './jobs/bench';
+import { receive, type Arrival } from './jobs/receive';
+import { addSheet } from './sheets';
+
+/** The demo's L1 sheet, as text. */
+export const sheetText = readFileSync(new URL('../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+export const MODEL = 'Korvan KV-18';
+export const PASSWORD = 'test-password';
+
+/** An empty database of its own, with the schema, on the server that npm test started. */
+export async function freshDatabase(): Promise<{ db: Database; url: string; drop: () => Promise<void> }> {
+	const name = `t_${uuidv7().replaceAll('-', '')}`;
+	const admin = new Client({ connectionString: process.env.DATABASE_URL });
+	await admin.connect();
+	await admin.query(`CREATE DATABASE ${name}`);
+	const url = new URL(process.env.DATABASE_URL!);
+	url.pathname = `/${name}`;
+	const db = connect(url.toString());
+	await migrate(db.sequelize);
+	const drop = async () => {
+		await db.sequelize.close();
+		await admin.query(`DROP DATABASE ${name} WITH (FORCE)`);
+		await admin.end();
+	};
+	return { db, url: url.toString(), drop };
+}
+
+export interface TestShop {
+	readonly scope: ShopScope;
+	readonly people: Record<Role, SignedIn>;
+}
+
+/** A shop with its model sheet, a micrometer, and one person of each role. */
+export async function makeShop(db: Database, name: string): Promise<TestShop> {
+	const shopId = uuidv7();
+	await db.models.shop.create({ id: shopId, name, currency: 'EUR', demo: false });
+	const scope = { db, shopId };
+	await addSheet(scope, sheetText);
+	const people = {} as Record<Role, SignedIn>;
+	for (const role of ['technician', 'lead', 'viewer'] as const) people[role] = await addPerson(db, shopId, role, name);
+	return { scope, people };
+}
+
+export async function addPerson(db: Database, shopId: string, role: Role, shopName: string): Promise<SignedIn> {
+	const id = uuidv7();
+	const now = new Date();
+	const dates = { createdAt: now, updatedAt: now };
+	const email = `${role}-${id}@${shopName.toLowerCase()}.example`;
+	await db.models.user.create({
+		id,
+		shopId,
+		name: `${role} of ${shopName}`,
+		email,
+		emailVerified: true,
+		image: null,
+		role,
+		preferences: {},
+		...dates
+	});
+	const password = await hashPassword(PASSWORD);
+	await db.models.account.create({
+		id: uuidv7(),
+		userId: id,
+		accountId: id,
+		providerId: 'credential',
+		password,
+		...dates
+	});
+	return { id, name: `${role} of ${shopName}`, role, shopId, preferences: {} };
+}
+
+let serial = 0;
+export const arrival = (change: Partial<Arrival> = {}): Arrival => ({
+	pump: { serial: `T-${++serial}`, model: MODEL },
+	scope: 'packing',
+	complaint: 'water leak',
+	meterHours: 1000,
+	duty: {},
+	...change
+});
+
+/** A job just received, as the bench sees it. */
+export async function openJob({ scope, people }: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
+	const received = await receive(scope, people.technician.id, arrival(change));
+	if (received.kind !== 'received') throw new Error(`not received: ${received.kind}`);
+	return (await benchOf(scope, received.jobId))!;
+}
+
+/** An entry of a job, by a person, at this moment. */
+export const entryOf = (bench: Bench, user: SignedIn, kind: Entry['kind'], payload: object, part?: string): Entry =>
+	({
+		id: uuidv7(),
+		job: bench.job.id,
+		by: user.id,
+		at: new Date().toISOString(),
+		kind,
+		payload,
+		...(part ? { part } : {})
+	}) as Entry;
+
+export const partAt = (bench: Bench, station: string, cylinder: number): string =>
+	bench.cells.find((cell) => cell.station === station && cell.cylinder === cylinder)!.part;
+
+/** "Clean" and then this verdict for every part on the mat. */
+export const decideAll = (bench: Bench, user: SignedIn, verdict: 'reuse' | 'replace'): Entry[] =>
+	bench.cells.flatMap(({ part }) => [
+		entryOf(bench, user, 'clean', {}, part),
+		entryOf(bench, user, 'decision', { verdict, proposed: verdict }, part)
+	]);

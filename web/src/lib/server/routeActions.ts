@@ -1,0 +1,26 @@
+import type { Action } from '@exetasis/server/access';
+
+/** Open to everybody, signed in or not. */
+export const publicRoutes: readonly string[] = ['/signin', '/healthz'];
+
+/** Route and method → what one must be allowed to do; a route that is not listed here is refused. GET covers HEAD. */
+export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST', Action>>>> = {
+	'/': { GET: 'look' },
+	'/receive': { GET: 'work', POST: 'work' },
+	'/jobs/[job]': { GET: 'look' },
+	'/jobs/[job]/strip': { GET: 'look' },
+	'/jobs/[job]/inspect': { GET: 'look' },
+	'/jobs/[job]/decide': { GET: 'look' },
+	'/jobs/[job]/release': { GET: 'look', POST: 'work' },
+	'/jobs/[job]/entries': { POST: 'work' },
+	'/jobs/[job]/events': { GET: 'look' },
+	'/pumps': { GET: 'look' },
+	'/pumps/[pump]': { GET: 'look' },
+	'/trace': { GET: 'look' },
+	'/gauges': { GET: 'look' },
+	'/sheets': { GET: 'look', POST: 'manage' },
+	'/sheets/[sheet]': { GET: 'look' },
+	'/shop': { GET: 'look', POST: 'manage' },
+	'/settings': { GET: 'self', POST: 'self' },
+	'/signout': { POST: 'self' }
+};

@@ -44,7 +44,7 @@ describe('subscribe', () => {
 		await append(shop.scope, technician, theirs.job.id, [entryOf(theirs, technician, 'note', { text: 'elsewhere' })]);
 		await expect.poll(() => here.received.length, { timeout: 10_000 }).toBe(1);
 		await soon();
-		expect(here.received).toEqual([note]);
+		expect(here.received).toMatchObject([note]);
 		expect(stranger.received).toEqual([]);
 		here.stop();
 		stranger.stop();

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { append } from './benchLog/append';
-import { rows } from './db/query';
+import { rows } from './db/sql/statement';
 import { refit } from './fleet';
 import { benchOf } from './jobs/bench';
 import { release } from './jobs/release';
@@ -17,8 +17,8 @@ afterAll(() => database.drop());
 
 /** A job just received, as the bench sees it once the fleet's record is fitted. */
 async function openFitted(own: TestShop, change: Partial<Arrival>) {
-	const { job, sheet, gauges } = await openJob(own, change);
-	await refit(own.scope, sheet, gauges);
+	const { job, sheet } = await openJob(own, change);
+	await refit(own.scope, sheet.model);
 	return (await benchOf(own.scope, job.id))!;
 }
 

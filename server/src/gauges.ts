@@ -1,57 +1,50 @@
 import type { ShopGauge } from '@exetasis/core/decide';
-import { rows, type ShopScope } from './db/query';
+import type { CalibrationRow, GaugeRow } from './db/models';
+import { of, type ShopScope } from './db/scope';
 
 export interface GaugeListing extends ShopGauge {
+	/** Days, as written on the certificate: "2026-03-01". */
 	readonly calibratedOn: string;
 	readonly dueOn: string;
 	readonly certificate: string;
 }
 
-interface GaugeWithCalibration {
-	id: string;
-	name: string;
-	kind: string;
-	resolution: number;
-	repeatability: number;
-	repeatabilityDof: number;
-	reproducibility: number;
-	expansion: number;
-	calibratedOn: string;
-	dueOn: string;
-	expandedU: number;
-	k: number;
-	certificate: string;
-	overdue: boolean;
+/** The shop's gauges, each with its newest calibration; a gauge that was never calibrated is none. */
+export async function gaugesOf(scope: ShopScope): Promise<GaugeListing[]> {
+	const today = new Date().toISOString().slice(0, 10);
+	const found = await of(scope, 'gauge').all<GaugeRow & { calibrations: CalibrationRow[] }>(
+		{},
+		{
+			include: ['calibrations'],
+			order: [
+				['name', 'ASC'],
+				['id', 'ASC'],
+				['calibrations', 'calibratedOn', 'DESC']
+			]
+		}
+	);
+	return found.flatMap(({ calibrations: [newest], ...gauge }) => (newest ? [listing(gauge, newest, today)] : []));
 }
 
-/** The shop's gauges, each with its newest calibration. */
-export async function gaugesOf(scope: ShopScope): Promise<GaugeListing[]> {
-	const found = await rows<GaugeWithCalibration>(
-		scope,
-		`
-		SELECT DISTINCT ON (g.name, g.id) g.id, g.name, g.kind, g.resolution, g.repeatability,
-			g.repeatability_dof AS "repeatabilityDof", g.reproducibility, g.expansion_per_kelvin AS expansion,
-			c.calibrated_on AS "calibratedOn", c.due_on AS "dueOn", c.expanded_u AS "expandedU", c.k, c.certificate,
-			c.due_on < current_date AS overdue
-		FROM gauge g JOIN calibration c ON c.gauge_id = g.id
-		WHERE g.shop_id = $1 ORDER BY g.name, g.id, c.calibrated_on DESC`
-	);
-	return found.map((gauge) => ({
-		id: gauge.id,
-		name: gauge.name,
-		kind: gauge.kind,
-		calibratedOn: gauge.calibratedOn,
-		dueOn: gauge.dueOn,
-		certificate: gauge.certificate,
-		facts: {
-			resolution: gauge.resolution,
-			calibrationU: gauge.expandedU,
-			calibrationK: gauge.k,
-			repeatability: gauge.repeatability,
-			repeatabilityDof: gauge.repeatabilityDof,
-			reproducibility: gauge.reproducibility,
-			expansionPerKelvin: gauge.expansion,
-			overdue: gauge.overdue
-		}
-	}));
-}
+const listing = (
+	gauge: GaugeRow,
+	{ calibratedOn, dueOn, certificate, ...newest }: CalibrationRow,
+	today: string
+): GaugeListing => ({
+	id: gauge.id,
+	name: gauge.name,
+	kind: gauge.kind,
+	calibratedOn,
+	dueOn,
+	certificate,
+	facts: {
+		resolution: gauge.resolution,
+		calibrationU: newest.expandedU,
+		calibrationK: newest.k,
+		repeatability: gauge.repeatability,
+		repeatabilityDof: gauge.repeatabilityDof,
+		reproducibility: gauge.reproducibility,
+		expansionPerKelvin: gauge.expansionPerKelvin,
+		overdue: dueOn < today
+	}
+});

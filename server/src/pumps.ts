@@ -1,30 +1,24 @@
-import type { Scope } from '@exetasis/core/record';
-import type { Duty } from './db/models';
-import { row, rows, type ShopScope } from './db/query';
+import type { ModelSheet } from '@exetasis/core/record';
+import type { Duty, PumpRow } from './db/models';
+import { of, type ShopScope } from './db/scope';
+import { lives, type LifeListing } from './db/sql/lives';
+import { rebuilds, type Rebuild } from './db/sql/rebuilds';
+import { pumpList, type PumpListing, type PumpPage } from './db/sql/pumpList';
+import { newestSheet } from './sheets';
 
-export interface PumpListing {
-	readonly id: string;
-	readonly serial: string;
-	readonly tag: string | null;
-	readonly site: string | null;
-	readonly model: string;
-	readonly rebuilds: number;
-	readonly pumpHours: number | null;
-	readonly meterHours: number | null;
-	readonly lastReceived: Date | null;
+export interface PumpList {
+	readonly pumps: readonly PumpListing[];
+	/** How many there are in all. */
+	readonly of: number;
 }
 
-/** The shop's pumps, each with its rebuilds and its hours at the last one. */
-export const pumpsOf = (scope: ShopScope): Promise<PumpListing[]> =>
-	rows(
-		scope,
-		`
-		SELECT p.id, p.serial, p.tag, t.name AS site, p.model, count(j.id)::int AS rebuilds,
-			max(j.pump_hours) AS "pumpHours", max(j.received_at) AS "lastReceived",
-			(SELECT meter_hours FROM job l WHERE l.pump_id = p.id ORDER BY received_at DESC LIMIT 1) AS "meterHours"
-		FROM pump p LEFT JOIN site t ON t.id = p.site_id LEFT JOIN job j ON j.pump_id = p.id
-		WHERE p.shop_id = $1 GROUP BY p.id, t.name ORDER BY p.serial`
-	);
+/** A page of the shop's pumps. */
+export async function pumpsOf(scope: ShopScope, page: Partial<PumpPage> = {}): Promise<PumpList> {
+	const found = await pumpList(scope, { like: '', rebuilds: 0, offset: 0, limit: MOST_LISTED, ...page });
+	return { pumps: found.map(({ of: _, ...pump }) => pump), of: found[0]?.of ?? 0 };
+}
+/** As many as a page of a list shows. */
+export const MOST_LISTED = 100;
 
 export interface Pump {
 	readonly id: string;
@@ -35,36 +29,24 @@ export interface Pump {
 	readonly duty: Duty;
 }
 
-export const pumpById = (scope: ShopScope, id: string): Promise<Pump | undefined> =>
-	row(
-		scope,
-		`
-		SELECT p.id, p.serial, p.tag, t.name AS site, p.model, p.duty FROM pump p LEFT JOIN site t ON t.id = p.site_id
-		WHERE p.shop_id = $1 AND p.id = $2`,
-		[id]
-	);
-
-export interface Rebuild {
-	readonly id: string;
-	readonly scope: Scope;
-	readonly complaint: string;
-	readonly meterHours: number;
-	readonly pumpHours: number;
-	readonly receivedAt: Date;
-	readonly releasedAt: Date | null;
-	readonly replaced: number;
-	readonly findings: number;
+export async function pumpById(scope: ShopScope, id: string): Promise<Pump | undefined> {
+	const found = await of(scope, 'pump').one<PumpRow & { site: { name: string } | null }>({ id }, { include: ['site'] });
+	if (!found) return undefined;
+	const { serial, tag, site, model, duty } = found;
+	return { id, serial, tag, site: site?.name ?? null, model, duty };
 }
 
-/** A pump's rebuilds, newest first. */
-export const rebuildsOf = (scope: ShopScope, pumpId: string): Promise<Rebuild[]> =>
-	rows(
-		scope,
-		`
-		SELECT j.id, j.scope, j.complaint, j.meter_hours AS "meterHours", j.pump_hours AS "pumpHours",
-			j.received_at AS "receivedAt", j.released_at AS "releasedAt",
-			(SELECT count(*)::int FROM part_life l WHERE l.removed_job_id = j.id) AS replaced,
-			(SELECT count(*)::int FROM look k WHERE k.job_id = j.id AND k.pattern IS NOT NULL AND NOT k.withdrawn) AS findings
-		FROM job j WHERE j.shop_id = $1 AND j.pump_id = $2 ORDER BY j.received_at DESC`,
-		[pumpId]
-	);
+/** A pump with all that is on record of it: its rebuilds, newest first, and the lives at its places. */
+export interface PumpHistory {
+	readonly pump: Pump;
+	readonly sheet: ModelSheet | undefined;
+	readonly rebuilds: readonly Rebuild[];
+	readonly lives: readonly LifeListing[];
+}
+
+export async function pumpHistory(scope: ShopScope, id: string): Promise<PumpHistory | undefined> {
+	const pump = await pumpById(scope, id);
+	if (!pump) return undefined;
+	const sheet = (await newestSheet(scope, pump.model))?.body;
+	return { pump, sheet, rebuilds: await rebuilds(scope, id), lives: await lives(scope, id) };
+}

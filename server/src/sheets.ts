@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid';
 import { readSheet, type ModelSheet, type SheetFault } from '@exetasis/core/record';
-import { row, rows, type ShopScope } from './db/query';
+import { fn, col } from 'sequelize';
+import { of, type ShopScope } from './db/scope';
 
 export interface SheetListing {
 	readonly id: string;
@@ -11,19 +12,34 @@ export interface SheetListing {
 }
 
 /** The newest revision of every model, with how many pumps of it the shop keeps. */
-export const sheetsOf = (scope: ShopScope): Promise<SheetListing[]> =>
-	rows(
-		scope,
-		`
-		SELECT DISTINCT ON (s.model) s.id, s.model, s.layout, s.revision,
-			(SELECT count(*)::int FROM pump p WHERE p.shop_id = $1 AND p.model = s.model) AS pumps
-		FROM model_sheet s WHERE s.shop_id = $1 ORDER BY s.model, s.revision DESC`
+export async function sheetsOf(scope: ShopScope): Promise<SheetListing[]> {
+	const sheets = await of(scope, 'modelSheet').all(
+		{},
+		{
+			attributes: ['id', 'model', 'layout', 'revision'],
+			order: [
+				['model', 'ASC'],
+				['revision', 'DESC']
+			]
+		}
 	);
-
-export async function sheetById(scope: ShopScope, id: string): Promise<ModelSheet | undefined> {
-	return (await row<{ body: ModelSheet }>(scope, 'SELECT body FROM model_sheet WHERE shop_id = $1 AND id = $2', [id]))
-		?.body;
+	const counted = await of(scope, 'pump').all<{ model: string; pumps: string }>(
+		{},
+		{ attributes: ['model', [fn('count', col('id')), 'pumps']], group: ['model'] }
+	);
+	const pumps = new Map(counted.map((one) => [one.model, Number(one.pumps)]));
+	const newest = sheets.filter(({ model }, i) => model !== sheets[i - 1]?.model);
+	return newest.map(({ id, model, layout, revision }) => ({
+		id,
+		model,
+		layout,
+		revision,
+		pumps: pumps.get(model) ?? 0
+	}));
 }
+
+export const sheetById = async (scope: ShopScope, id: string): Promise<ModelSheet | undefined> =>
+	(await of(scope, 'modelSheet').one({ id }))?.body;
 
 // Sheets are never changed, so one read from the database stays true; kept by shop and id.
 const sheetsRead = new Map<string, ModelSheet>();
@@ -42,13 +58,11 @@ export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSh
 
 /** The newest sheet of a model, which a new job pins. */
 export const newestSheet = (scope: ShopScope, model: string): Promise<{ id: string; body: ModelSheet } | undefined> =>
-	row(scope, 'SELECT id, body FROM model_sheet WHERE shop_id = $1 AND model = $2 ORDER BY revision DESC LIMIT 1', [
-		model
-	]);
+	of(scope, 'modelSheet').one({ model }, { attributes: ['id', 'body'], order: [['revision', 'DESC']] });
 
 export type AddedSheet =
 	| { readonly kind: 'added'; readonly id: string }
-	| { readonly kind: 'faults'; readonly faults: readonly SheetFault[] }
+	| { readonly kind: 'faults'; readonly faults: readonly SheetFault[]; readonly more: number }
 	| { readonly kind: 'revisionExists'; readonly model: string; readonly revision: number };
 
 /** Takes a model sheet's text in. Sheets are never changed: a correction is a new revision. */
@@ -57,12 +71,13 @@ export async function addSheet(scope: ShopScope, text: string): Promise<AddedShe
 	if (read.kind === 'faults') return read;
 	const { model, layout, revision } = read.sheet;
 	const id = uuidv7();
-	const added = await rows(
-		scope,
-		`
-		INSERT INTO model_sheet (id, shop_id, model, layout, revision, body) VALUES ($2, $1, $3, $4, $5, $6)
-		ON CONFLICT (shop_id, model, revision) DO NOTHING RETURNING id`,
-		[id, model, layout, revision, JSON.stringify(read.sheet)]
-	);
-	return added.length > 0 ? { kind: 'added', id } : { kind: 'revisionExists', model, revision };
+	const added = await of(scope, 'modelSheet').addUnlessThere({
+		id,
+		model,
+		layout,
+		revision,
+		body: read.sheet,
+		createdAt: new Date()
+	});
+	return added ? { kind: 'added', id } : { kind: 'revisionExists', model, revision };
 }

@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { defaultPolicy } from '@exetasis/core/decide';
-import { inTransaction, rows } from './db/query';
+import { inTransaction } from './db/scope';
+import { rows } from './db/sql/statement';
 import { benchOf } from './jobs/bench';
 import { release } from './jobs/release';
 import { append } from './benchLog/append';
-import { livesOf } from './parts';
+import { lives as livesOf } from './db/sql/lives';
 import { peopleOf, policyOf, setPolicy, shopOf } from './shops';
 import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from './testing';
 

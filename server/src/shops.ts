@@ -1,6 +1,6 @@
 import { defaultPolicy, policySchema, type Policy } from '@exetasis/core/decide';
 import { database } from './db/connection';
-import { row, rows, type ShopScope } from './db/query';
+import { of, type ShopScope } from './db/scope';
 
 export interface Shop {
 	readonly name: string;
@@ -8,32 +8,28 @@ export interface Shop {
 	readonly demo: boolean;
 }
 
-export async function shopOf(scope: ShopScope): Promise<Shop> {
-	return (await row<Shop>(scope, 'SELECT name, currency, demo FROM shop WHERE id = $1'))!;
+export async function shopOf({ db, shopId, transaction }: ShopScope): Promise<Shop> {
+	const { name, currency, demo } = (await db.models.shop.findByPk(shopId, { transaction }))!.get({ plain: true });
+	return { name, currency, demo };
 }
 
 /** The shop's rules for reuse and replace; our defaults where it has set none. */
 export async function policyOf(scope: ShopScope): Promise<Policy> {
-	const found = await row<{ settings: unknown }>(scope, 'SELECT settings FROM policy WHERE shop_id = $1');
+	const found = await of(scope, 'policy').one();
 	return found ? policySchema.parse(found.settings) : defaultPolicy;
 }
 
-/** Sets the shop's rules. Released jobs keep what was proposed and decided then, since that stands in their log. */
-export const setPolicy = (scope: ShopScope, settings: Policy): Promise<unknown> =>
-	rows(
-		scope,
-		'INSERT INTO policy (shop_id, settings) VALUES ($1, $2) ON CONFLICT (shop_id) DO UPDATE SET settings = $2 RETURNING 1',
-		[JSON.stringify(settings)]
-	);
+/** Sets the shop's rules. Released jobs keep what they rested on. */
+export const setPolicy = (scope: ShopScope, settings: Policy): Promise<void> => of(scope, 'policy').put({ settings });
 
 /** Names of the shop's people by their id, for "who did this". */
 export async function peopleOf(scope: ShopScope): Promise<Record<string, string>> {
-	const people = await rows<{ id: string; name: string }>(scope, 'SELECT id, name FROM "user" WHERE shop_id = $1');
+	const people = await of(scope, 'user').all({}, { attributes: ['id', 'name'] });
 	return Object.fromEntries(people.map(({ id, name }) => [id, name]));
 }
 
 export const sitesOf = (scope: ShopScope): Promise<{ id: string; name: string }[]> =>
-	rows(scope, 'SELECT id, name FROM site WHERE shop_id = $1 ORDER BY name');
+	of(scope, 'site').all({}, { attributes: ['id', 'name'], order: [['name', 'ASC']] });
 
 /** Whether this database holds a demo shop, whose accounts are public and are named on the sign-in page. */
 export const hasDemo = async (): Promise<boolean> =>

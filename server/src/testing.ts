@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import type { Entry } from '@exetasis/core/record';
+import { stepsInScope, type Entry } from '@exetasis/core/record';
 import type { Role } from './access';
 import { hashPassword, type SignedIn } from './auth/auth';
+import { append } from './benchLog/append';
 import { connect, type Database } from './db/connection';
 import { migrate } from './db/migrate';
-import type { ShopScope } from './db/query';
+import type { ShopScope } from './db/scope';
 import { benchOf, type Bench } from './jobs/bench';
 import { receive, type Arrival } from './jobs/receive';
 import { addSheet } from './sheets';
@@ -62,6 +63,7 @@ export async function addPerson(db: Database, shopId: string, role: Role, shopNa
 		email,
 		emailVerified: true,
 		image: null,
+		active: true,
 		role,
 		preferences: {},
 		...dates
@@ -88,11 +90,25 @@ export const arrival = (change: Partial<Arrival> = {}): Arrival => ({
 	...change
 });
 
-/** A job just received, as the bench sees it. */
-export async function openJob({ scope, people }: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
+/** A job just received, as the bench sees it: nothing is signed off yet. */
+export async function receiveJob({ scope, people }: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
 	const received = await receive(scope, people.technician.id, arrival(change));
 	if (received.kind !== 'received') throw new Error(`not received: ${received.kind}`);
 	return (await benchOf(scope, received.jobId))!;
+}
+
+/** A job that has been stripped: all its steps are signed off. */
+export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
+	const bench = await receiveJob(shop, change);
+	const steps = stepsInScope(bench.sheet, bench.job.scope);
+	const { technician } = shop.people;
+	await append(
+		shop.scope,
+		technician,
+		bench.job.id,
+		steps.map(({ key }) => entryOf(bench, technician, 'step', { step: key }))
+	);
+	return (await benchOf(shop.scope, bench.job.id))!;
 }
 
 /** An entry of a job, by a person, at this moment. */

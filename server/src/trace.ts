@@ -1,12 +1,7 @@
-import {
-	countedLooks,
-	recurrences,
-	standsOut,
-	type CountedLook,
-	type PartLook,
-	type Recurrence
-} from '@exetasis/core/trace';
-import { row, rows, type ShopScope } from './db/query';
+import { countedLooks, recurrences, standsOut, type CountedLook, type Recurrence } from '@exetasis/core/trace';
+import { of, type ShopScope } from './db/scope';
+import { logMarks } from './db/sql/logMarks';
+import { looks, type LookOnRecord } from './db/sql/looks';
 
 /** One look at one place, as it counts, for the chart of a recurrence over the pump's hours. */
 export interface LookInTime extends CountedLook {
@@ -24,39 +19,47 @@ export interface PumpTrace {
 }
 
 /** What recurs on one pump, place by place, counted by `countedLooks`. */
-export async function traceOf(scope: ShopScope, pumpId: string): Promise<PumpTrace> {
-	const found = await rows<PartLook & Pick<LookInTime, 'job' | 'receivedAt'>>(
-		scope,
-		`
-		SELECT c.part_id AS part, c.station, c.cylinder, j.id AS job, j.pump_hours AS "pumpHours", j.received_at AS "receivedAt",
-			l.fitted_hours AS "fittedHours",
-			coalesce(json_agg(json_build_object('pattern', k.pattern, 'severity', k.severity, 'onset', k.onset))
-				FILTER (WHERE k.pattern IS NOT NULL), '[]') AS marks
-		FROM job j JOIN mat_cell c ON c.job_id = j.id JOIN look k ON k.job_id = j.id AND k.part_id = c.part_id AND NOT k.withdrawn
-		JOIN LATERAL (SELECT fitted_hours FROM part_life WHERE part_id = c.part_id AND pump_id = j.pump_id
-			AND station = c.station AND cylinder = c.cylinder ORDER BY fitted_hours DESC NULLS LAST LIMIT 1) l ON true
-		WHERE j.shop_id = $1 AND j.pump_id = $2
-		GROUP BY c.part_id, c.station, c.cylinder, j.id, l.fitted_hours ORDER BY j.pump_hours, j.received_at`,
-		[pumpId]
-	);
-	const looks = countedLooks(found);
-	const counted = looks.flatMap(({ hours, ...look }) => (hours === undefined ? [] : [{ ...look, hours }]));
+export const traceOf = async (scope: ShopScope, pumpId: string): Promise<PumpTrace> =>
+	traceFrom(await looks(scope, [pumpId]));
+
+function traceFrom(found: readonly LookOnRecord[]): PumpTrace {
+	const counted = countedLooks(found);
+	const exposed = counted.flatMap(({ hours, ...look }) => (hours === undefined ? [] : [{ ...look, hours }]));
 	const keptOut = { handling: 0, assembly: 0, unknown: 0 };
-	for (const look of looks) for (const onset of look.keptOut) keptOut[onset]++;
-	return { recurrences: recurrences(counted), looks, withoutExposure: looks.length - counted.length, keptOut };
+	for (const look of counted) for (const onset of look.keptOut) keptOut[onset]++;
+	return {
+		recurrences: recurrences(exposed),
+		looks: counted,
+		withoutExposure: counted.length - exposed.length,
+		keptOut
+	};
 }
+
+// What a pump's log says holds until its log grows. Everybody who looks at the Floor asks for the same pumps.
+const worst = new Map<string, { readonly seq: string | null; readonly recurrence?: Recurrence }>();
+const MOST_KEPT = 5000;
 
 /** What stands out on each of these pumps, all their comparisons and all the shop's pumps allowed for; where nothing does, none. */
 export async function alarmsOf(scope: ShopScope, pumpIds: readonly string[]): Promise<Record<string, Recurrence>> {
-	const { pumps } = (await row<{ pumps: number }>(
-		scope,
-		'SELECT count(*)::int AS pumps FROM pump WHERE shop_id = $1',
-		[]
-	))!;
-	const alarms: Record<string, Recurrence> = {};
-	for (const id of pumpIds) {
-		const [worst] = (await traceOf(scope, id)).recurrences;
-		if (worst && standsOut(worst, pumps)) alarms[id] = worst;
+	const key = (pump: string) => `${scope.shopId}/${pump}`;
+	const marks = await logMarks(scope, pumpIds);
+	const stale = marks.filter(({ pump, seq }) => worst.get(key(pump))?.seq !== seq || !worst.has(key(pump)));
+	if (worst.size > MOST_KEPT) worst.clear();
+	if (stale.length > 0) {
+		const found = await looks(
+			scope,
+			stale.map(({ pump }) => pump)
+		);
+		for (const { pump, seq } of stale) {
+			const [recurrence] = traceFrom(found.filter((look) => look.pump === pump)).recurrences;
+			worst.set(key(pump), { seq, recurrence });
+		}
 	}
-	return alarms;
+	const pumps = await of(scope, 'pump').count();
+	return Object.fromEntries(
+		pumpIds.flatMap((id) => {
+			const recurrence = worst.get(key(id))?.recurrence;
+			return recurrence && standsOut(recurrence, pumps) ? [[id, recurrence]] : [];
+		})
+	);
 }

@@ -5,7 +5,9 @@ import { checkFitted } from './kinds/fitted';
 import { checkMark } from './kinds/mark';
 import { checkReading } from './kinds/reading';
 import type { EntryProblem } from './problem';
-import { stationsInScope, type ModelSheet, type Scope } from './sheet';
+import { checkStep } from './kinds/step';
+import { blockedBy } from './stepOrder';
+import { stationsInScope, stepsInScope, type ModelSheet, type Scope } from './sheet';
 
 /** What the check of an entry has to know of its job. */
 export interface JobFacts {
@@ -13,18 +15,20 @@ export interface JobFacts {
 	readonly scope: Scope;
 	/** Station key of each part on the mat, by part id. */
 	readonly stationOfPart: ReadonlyMap<string, string>;
+	/** Keys of the steps that are signed off, and whether their order is held: what was done off the network is past holding. */
+	readonly stepsDone: ReadonlySet<string>;
+	readonly holdOrder: boolean;
 }
 
 /** Whether an entry fits its job: the part is on the mat, the size is on the sheet, an overrule has its reason. */
 export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefined {
-	if (entry.kind === 'step') {
-		const known = job.sheet.steps.some((step) => step.key === entry.payload.step);
-		return known ? undefined : { code: 'unknownStep', step: entry.payload.step };
-	}
+	if (entry.kind === 'step') return checkStep(entry, job);
 	if (!('part' in entry) || !entry.part) return undefined;
 	const stationKey = job.stationOfPart.get(entry.part);
 	const station = stationsInScope(job.sheet, job.scope).find(({ key }) => key === stationKey);
 	if (!station) return { code: 'unknownPart' };
+	const [open] = job.holdOrder ? blockedBy(stepsInScope(job.sheet, job.scope), job.stepsDone) : [];
+	if (open) return { code: 'notSafeYet', before: open.text };
 	switch (entry.kind) {
 		case 'finding':
 			return checkFinding(entry, station);

@@ -11,3 +11,5 @@ export { checkPlausible } from './kinds/size';
 export * from './problem';
 export * from './sheet';
 export * from './sheetText';
+export * from './stepOrder';
+export * from './outOfOrder';

@@ -21,7 +21,8 @@ const ofJob = [
 	code('markOffSurface', { part: words }),
 	code('overruleWithoutReason'),
 	code('unknownStep', { step: words }),
-	code('stepTooEarly', { step: words, before: words })
+	code('stepTooEarly', { step: words, before: words }),
+	code('notSafeYet', { before: words })
 ] as const;
 
 /** Why an entry that is well formed does not belong into this job. Sentences for the codes are the interface's. */

@@ -9,7 +9,12 @@ export const scopes = ['packing', 'plunger', 'valves', 'full'] as const;
 export const scopeSchema = z.enum(scopes);
 export type Scope = z.infer<typeof scopeSchema>;
 
-const key = z.string().regex(/^[a-zA-Z][a-zA-Z0-9]*$/, 'letters and digits only, starting with a letter');
+/** Finite, and of a size that any quantity on a sheet stays far below. */
+const number = z.number().min(-1e9).max(1e9);
+const key = z
+	.string()
+	.max(60)
+	.regex(/^[a-zA-Z][a-zA-Z0-9]*$/, 'letters and digits only, starting with a letter');
 const text = z.string().trim().min(1).max(400);
 const unit = z.enum(units as [Unit, ...Unit[]]);
 
@@ -27,13 +32,13 @@ export const sheetCharacteristicSchema = z
 	.strictObject({
 		key,
 		unit,
-		nominal: z.number().positive(),
+		nominal: number.positive(),
 		min: z.number().optional(),
 		max: z.number().optional(),
 		/** Who says so: the maker's sheet, or the shop's own default where the maker is silent. */
 		limitFrom: z.enum(['maker', 'shop']),
 		/** How far a new part may lie from nominal, either way. */
-		tolerance: z.number().nonnegative().default(0),
+		tolerance: number.nonnegative().default(0),
 		/** Measured in every job, or only where something was found on the part. */
 		when: z.enum(['always', 'onSuspicion']).default('always'),
 		/** The findings that call for an `onSuspicion` size; left out: any. */
@@ -45,8 +50,8 @@ export const sheetCharacteristicSchema = z
 		grid: z
 			.strictObject({
 				stations: z.array(text).min(1).max(12),
-				anglesDeg: z.array(z.number()).min(1).max(12),
-				stationsMm: z.array(z.number()).optional()
+				anglesDeg: z.array(number).min(1).max(12),
+				stationsMm: z.array(number).optional()
 			})
 			.refine(({ stations, stationsMm }) => !stationsMm || stationsMm.length === stations.length, {
 				message: 'one height for each station',
@@ -59,7 +64,7 @@ export const sheetCharacteristicSchema = z
 			.optional(),
 		/** Where to set the dial on a face: rows and columns, mm from its corner. */
 		face: z
-			.strictObject({ rowsMm: z.array(z.number()).min(2).max(12), columnsMm: z.array(z.number()).min(2).max(12) })
+			.strictObject({ rowsMm: z.array(number).min(2).max(12), columnsMm: z.array(number).min(2).max(12) })
 			.refine(({ rowsMm, columnsMm }) => [rowsMm, columnsMm].every((mm) => new Set(mm).size === mm.length), {
 				message: 'names one place twice'
 			})
@@ -67,7 +72,7 @@ export const sheetCharacteristicSchema = z
 		/** How such parts wear where too few are on record: mean growth in 1000 h, and its scatter between parts and between intervals. */
 		wearPrior: z
 			.strictObject({
-				per1000h: z.number().positive(),
+				per1000h: number.positive(),
 				betweenParts: z.number().gt(0).max(2),
 				within1000h: z.number().gt(0).max(2),
 				/** How firmly it is believed, in lives. */
@@ -122,8 +127,8 @@ export const stationSchema = z.strictObject({
 	tool: text.optional(),
 	lubricate: text.optional(),
 	caution: cautionSchema.optional(),
-	characteristics: z.array(sheetCharacteristicSchema).default([]),
-	price: z.number().nonnegative(),
+	characteristics: z.array(sheetCharacteristicSchema).max(40).default([]),
+	price: number.nonnegative(),
 	/**
 	 * What ends such a part's life besides measured wear: a Weibull distribution, and in lives how firmly it is believed.
 	 * Left out: the part type's own default.
@@ -136,14 +141,14 @@ export const stationSchema = z.strictObject({
 		})
 		.optional(),
 	/** What its failure in service spoils besides itself, in the shop's currency. */
-	collateral: z.number().nonnegative().default(0),
+	collateral: number.nonnegative().default(0),
 	/** Station of the part it runs with: replacing one asks for a look at the other. */
 	mate: key.optional(),
 	/** Design values that its part type knows: gland depth, working length and the like, in the type's units. */
-	design: z.record(key, z.number()).default({}),
+	design: z.record(key, number).default({}),
 	/** The surface on which marks are painted: its length, and the part over which the seal runs, mm from the pressure side. */
 	surface: z
-		.strictObject({ lengthMm: z.number().positive(), track: z.strictObject({ fromMm: z.number(), toMm: z.number() }) })
+		.strictObject({ lengthMm: number.positive(), track: z.strictObject({ fromMm: number, toMm: number }) })
 		.refine(({ lengthMm, track }) => track.fromMm >= 0 && track.toMm > track.fromMm && track.toMm <= lengthMm, {
 			message: 'must lie on the surface, in order',
 			path: ['track']
@@ -172,8 +177,8 @@ export const dutyClassSchema = z.strictObject({
 	name: text,
 	when: z.strictObject({
 		/** From this share of the rated pressure, or of the rated speed, on. */
-		pressureShare: z.number().nonnegative().optional(),
-		speedShare: z.number().nonnegative().optional(),
+		pressureShare: number.nonnegative().optional(),
+		speedShare: number.nonnegative().optional(),
 		liquids: z.array(text).min(1).optional()
 	}),
 	/** How fast parts wear in this duty against the ordinary one. */
@@ -192,21 +197,21 @@ export const sheetSchema = z
 		model: text,
 		maker: text,
 		layout: z.string().regex(/^L\d+[a-z]*$/, 'a layout code such as L1'),
-		revision: z.int().min(1),
+		revision: z.int().min(1).max(2_147_483_647),
 		demo: z.boolean().default(false),
 		cylinders: z.int().min(1).max(7),
-		strokeMm: z.number().positive(),
-		ratedPressureMPa: z.number().positive(),
-		ratedSpeedRpm: z.number().positive(),
-		manifoldMassKg: z.number().positive().optional(),
+		strokeMm: number.positive(),
+		ratedPressureMPa: number.positive(),
+		ratedSpeedRpm: number.positive(),
+		manifoldMassKg: number.positive().optional(),
 		/** How the manifold lies on the bench when its stations are worked on: which side is up. */
 		benchFaceUp: z.enum(['P', 'C']),
 		/** Cost of opening the pump once more: labour and downtime, in the shop's currency. */
-		openingCost: z.number().nonnegative(),
+		openingCost: number.nonnegative(),
 		/** A replacement unit: its price, and the hours that one lasts. Left out: the stop rule weighs no figures. */
-		unit: z.strictObject({ price: z.number().positive(), lifeHours: z.number().positive() }).optional(),
+		unit: z.strictObject({ price: number.positive(), lifeHours: number.positive() }).optional(),
 		duty: z.array(dutyClassSchema).max(12).default([]),
-		steps: z.array(stepSchema).min(1),
+		steps: z.array(stepSchema).min(1).max(200),
 		stations: z.array(stationSchema).min(1).max(60)
 	})
 	.superRefine((sheet, context) => {
@@ -221,9 +226,11 @@ interface SheetProblem {
 	readonly message: string;
 }
 
-function* repeatedKeys(list: 'stations' | 'steps', keys: readonly string[]): Generator<SheetProblem> {
+function* repeatedKeys(list: readonly (string | number)[], keys: readonly string[]): Generator<SheetProblem> {
+	const seen = new Set<string>();
 	for (const [index, key] of keys.entries()) {
-		if (keys.indexOf(key) !== index) yield { path: [list, index, 'key'], message: `"${key}" is used twice` };
+		if (seen.has(key)) yield { path: [...list, index, 'key'], message: `"${key}" is used twice` };
+		seen.add(key);
 	}
 }
 
@@ -231,13 +238,17 @@ function* repeatedKeys(list: 'stations' | 'steps', keys: readonly string[]): Gen
 function* sheetProblems(sheet: { stations: Station[]; steps: Step[] }): Generator<SheetProblem> {
 	const stationKeys = sheet.stations.map((station) => station.key);
 	const stepKeys = sheet.steps.map((step) => step.key);
-	yield* repeatedKeys('stations', stationKeys);
-	yield* repeatedKeys('steps', stepKeys);
+	yield* repeatedKeys(['stations'], stationKeys);
+	yield* repeatedKeys(['steps'], stepKeys);
 	for (const [index, station] of sheet.stations.entries()) {
 		const path = ['stations', index];
 		if (station.mate && !stationKeys.includes(station.mate)) {
 			yield { path: [...path, 'mate'], message: `"${station.mate}" is not a station of this sheet` };
 		}
+		yield* repeatedKeys(
+			[...path, 'characteristics'],
+			station.characteristics.map(({ key }) => key)
+		);
 		yield* characteristicProblems(station, path);
 		const { name, design = [] } = partType(station.type);
 		for (const value of Object.keys(station.design)) {

@@ -1,6 +1,7 @@
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
 import type { ModelSheet, Scope } from '@exetasis/core/record';
-import type { EndReason, Policy } from '@exetasis/core/decide';
+import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
+import type { MatFacts } from '@exetasis/core/mat';
 import type { UnitPreference } from '@exetasis/core/quantity';
 import type { Role } from '../access';
 
@@ -23,6 +24,7 @@ export interface UserRow {
 	email: string;
 	emailVerified: boolean;
 	image: string | null;
+	active: boolean;
 	role: Role;
 	preferences: Preferences;
 	createdAt: Date;
@@ -96,6 +98,80 @@ export interface JobRow {
 	releasedAt: Date | null;
 	releasedBy: string | null;
 	duty: Duty;
+	restedOn: RestedOn | null;
+}
+/** What a release rested on, so that its report never changes its verdicts. */
+export interface RestedOn extends Pick<MatFacts, 'policy' | 'gauges' | 'fleet'> {
+	/** Version of the method by which the fleet's record was fitted. */
+	readonly method: number;
+}
+export interface MatCellRow {
+	shopId: string;
+	jobId: string;
+	partId: string;
+	station: string;
+	cylinder: number;
+}
+export interface LogEntryRow {
+	id: string;
+	seq: string;
+	shopId: string;
+	jobId: string;
+	partId: string | null;
+	kind: string;
+	payload: unknown;
+	by: string;
+	at: Date;
+	offsetMs: string | null;
+	clientSeq: string | null;
+	effectiveAt: Date | null;
+	receivedAt: Date;
+}
+export interface LookRow {
+	entryId: string;
+	shopId: string;
+	jobId: string;
+	partId: string;
+	pattern: string | null;
+	severity: number | null;
+	onset: string | null;
+	at: Date;
+}
+export interface ReadingRow {
+	entryId: string;
+	shopId: string;
+	jobId: string;
+	partId: string;
+	characteristic: string;
+	gridRow: number;
+	gridColumn: number;
+	value: number;
+	gaugeId: string | null;
+	partC: number | null;
+}
+export interface DecisionRow {
+	entryId: string;
+	shopId: string;
+	jobId: string;
+	partId: string;
+	verdict: string;
+	proposed: string;
+	why: string | null;
+	at: Date;
+}
+export interface WithdrawnEntryRow {
+	shopId: string;
+	jobId: string;
+	entryId: string;
+}
+export interface FleetFitRow {
+	shopId: string;
+	model: string;
+	revision: number;
+	method: number;
+	jobs: number;
+	knowledge: FleetKnowledge;
+	fittedAt: Date;
 }
 export interface PartRow {
 	id: string;
@@ -137,7 +213,7 @@ const copies = (columns: object) =>
 export function defineModels(sequelize: Sequelize) {
 	const define = <Row extends object>(name: string, columns: Record<keyof Row & string, object>) =>
 		sequelize.define(name, copies(columns), { tableName: name }) as unknown as ModelStatic<Model<Row, Row>>;
-	return {
+	const models = {
 		shop: define<ShopRow>('shop', { id, name: text, currency: text, demo: flag }),
 		site: define<SiteRow>('site', { id, shopId: uuid, name: text }),
 		policy: define<PolicyRow>('policy', { shopId: { ...uuid, primaryKey: true }, settings: json }),
@@ -148,7 +224,7 @@ export function defineModels(sequelize: Sequelize) {
 			layout: text,
 			revision: whole,
 			body: json,
-			createdAt: date
+			createdAt: { ...date, defaultValue: DataTypes.NOW }
 		}),
 		gauge: define<GaugeRow>('gauge', {
 			id,
@@ -171,7 +247,15 @@ export function defineModels(sequelize: Sequelize) {
 			k: number,
 			certificate: text
 		}),
-		pump: define<PumpRow>('pump', { id, shopId: uuid, siteId: uuid, serial: text, tag: text, model: text, duty: json }),
+		pump: define<PumpRow>('pump', {
+			id,
+			shopId: uuid,
+			siteId: uuid,
+			serial: text,
+			tag: text,
+			model: text,
+			duty: { ...json, defaultValue: {} }
+		}),
 		job: define<JobRow>('job', {
 			id,
 			shopId: uuid,
@@ -185,9 +269,17 @@ export function defineModels(sequelize: Sequelize) {
 			receivedBy: text,
 			releasedAt: date,
 			releasedBy: text,
-			duty: json
+			duty: { ...json, defaultValue: {} },
+			restedOn: json
 		}),
-		part: define<PartRow>('part', { id, shopId: uuid, type: text, asFitted: json, lot: text, supplier: text }),
+		part: define<PartRow>('part', {
+			id,
+			shopId: uuid,
+			type: text,
+			asFitted: { ...json, defaultValue: {} },
+			lot: text,
+			supplier: text
+		}),
 		partLife: define<PartLifeRow>('part_life', {
 			id,
 			shopId: uuid,
@@ -201,6 +293,74 @@ export function defineModels(sequelize: Sequelize) {
 			removedHours: number,
 			endReason: text
 		}),
+		matCell: define<MatCellRow>('mat_cell', {
+			shopId: uuid,
+			jobId: { ...uuid, primaryKey: true },
+			partId: uuid,
+			station: { ...text, primaryKey: true },
+			cylinder: { ...whole, primaryKey: true }
+		}),
+		logEntry: define<LogEntryRow>('log_entry', {
+			id,
+			seq: { type: DataTypes.BIGINT },
+			shopId: { ...uuid, primaryKey: true },
+			jobId: uuid,
+			partId: uuid,
+			kind: text,
+			payload: json,
+			by: text,
+			at: date,
+			offsetMs: { type: DataTypes.BIGINT },
+			clientSeq: { type: DataTypes.BIGINT },
+			effectiveAt: date,
+			receivedAt: date
+		}),
+		look: define<LookRow>('look', {
+			entryId: { ...uuid, primaryKey: true },
+			shopId: { ...uuid, primaryKey: true },
+			jobId: uuid,
+			partId: uuid,
+			pattern: text,
+			severity: whole,
+			onset: text,
+			at: date
+		}),
+		reading: define<ReadingRow>('reading', {
+			entryId: { ...uuid, primaryKey: true },
+			shopId: { ...uuid, primaryKey: true },
+			jobId: uuid,
+			partId: uuid,
+			characteristic: text,
+			gridRow: whole,
+			gridColumn: whole,
+			value: number,
+			gaugeId: uuid,
+			partC: number
+		}),
+		decision: define<DecisionRow>('decision', {
+			entryId: { ...uuid, primaryKey: true },
+			shopId: { ...uuid, primaryKey: true },
+			jobId: uuid,
+			partId: uuid,
+			verdict: text,
+			proposed: text,
+			why: text,
+			at: date
+		}),
+		withdrawnEntry: define<WithdrawnEntryRow>('withdrawn_entry', {
+			shopId: { ...uuid, primaryKey: true },
+			jobId: uuid,
+			entryId: { ...uuid, primaryKey: true }
+		}),
+		fleetFit: define<FleetFitRow>('fleet_fit', {
+			shopId: { ...uuid, primaryKey: true },
+			model: { ...text, primaryKey: true },
+			revision: { ...whole, primaryKey: true },
+			method: { ...whole, primaryKey: true },
+			jobs: { ...whole, primaryKey: true },
+			knowledge: json,
+			fittedAt: { ...date, defaultValue: DataTypes.NOW }
+		}),
 		user: define<UserRow>('user', {
 			id: { ...text, primaryKey: true },
 			shopId: uuid,
@@ -208,6 +368,7 @@ export function defineModels(sequelize: Sequelize) {
 			email: text,
 			emailVerified: flag,
 			image: text,
+			active: { ...flag, defaultValue: true },
 			role: text,
 			preferences: { ...json, defaultValue: {} },
 			createdAt: date,
@@ -215,6 +376,42 @@ export function defineModels(sequelize: Sequelize) {
 		}),
 		...signInModels(sequelize)
 	};
+	associate(models);
+	for (const model of Object.values(models)) if (isOfAShop(model)) refuseWithoutShop(model as ModelStatic<Model>);
+	return models;
+}
+
+type Models = Record<
+	'site' | 'modelSheet' | 'gauge' | 'calibration' | 'pump' | 'job' | 'part' | 'partLife' | 'matCell',
+	unknown
+>;
+// Keys carry the shop along (the migrations' foreign keys), so that what is associated is of the same shop.
+function associate(models: Models): void {
+	const of = (name: keyof Models) => models[name] as ModelStatic<Model>;
+	of('gauge').hasMany(of('calibration'), { as: 'calibrations', foreignKey: 'gaugeId' });
+	of('pump').belongsTo(of('site'), { as: 'site', foreignKey: 'siteId' });
+	of('pump').hasMany(of('job'), { as: 'jobs', foreignKey: 'pumpId' });
+	of('job').belongsTo(of('pump'), { as: 'pump', foreignKey: 'pumpId' });
+	of('job').belongsTo(of('modelSheet'), { as: 'sheet', foreignKey: 'modelSheetId' });
+	of('job').hasMany(of('matCell'), { as: 'cells', foreignKey: 'jobId' });
+	of('matCell').belongsTo(of('part'), { as: 'part', foreignKey: 'partId' });
+	of('partLife').belongsTo(of('part'), { as: 'part', foreignKey: 'partId' });
+}
+
+// People are looked up by their address before anybody knows their shop.
+const isOfAShop = (model: object): boolean => {
+	const { name, rawAttributes } = model as ModelStatic<Model>;
+	return 'shopId' in rawAttributes && name !== 'user';
+};
+
+function refuseWithoutShop(model: ModelStatic<Model>): void {
+	const refuse = ({ where }: { where?: object }) => {
+		if (!where || !('shopId' in where || 'shop_id' in where)) throw new Error(`query without its shop: ${model.name}`);
+	};
+	model.addHook('beforeFind', refuse as never);
+	model.addHook('beforeCount', refuse as never);
+	model.addHook('beforeBulkUpdate', refuse as never);
+	model.addHook('beforeBulkDestroy', refuse as never);
 }
 
 // The tables that the sign-in library keeps, with its own column names.

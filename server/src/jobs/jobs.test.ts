@@ -4,8 +4,9 @@ import { benchOf } from '../jobs/bench';
 import { floorOf } from '../jobs/floor';
 import { receive } from '../jobs/receive';
 import { release } from '../jobs/release';
-import { livesOf } from '../parts';
-import { pumpById, pumpsOf, rebuildsOf } from '../pumps';
+import { lives as livesOf } from '../db/sql/lives';
+import { rebuilds as rebuildsOf } from '../db/sql/rebuilds';
+import { pumpById, pumpsOf } from '../pumps';
 import { addSheet, sheetById, sheetsOf } from '../sheets';
 import { alarmsOf, traceOf } from '../trace';
 import {
@@ -115,7 +116,7 @@ describe('release', () => {
 		const places = result.kind === 'undecided' ? result.places : [];
 		expect(places).toHaveLength(bench.cells.length);
 		expect(places).toContainEqual({ station: 'plunger', cylinder: 1, why: 'lookAgain' });
-		expect((await floorOf(shop.scope)).some(({ id }) => id === bench.job.id)).toBe(true);
+		expect((await floorOf(shop.scope)).jobs.some(({ id }) => id === bench.job.id)).toBe(true);
 	});
 	it('ends the lives of replaced parts and lets reused ones carry on', async () => {
 		const bench = await openJob(shop, { meterHours: 1000 });
@@ -219,8 +220,8 @@ describe('one shop', () => {
 		expect(await benchOf(other.scope, job.id)).toBeUndefined();
 		expect(await pumpById(other.scope, job.pumpId)).toBeUndefined();
 		expect(await sheetById(other.scope, mine.id)).toBeUndefined();
-		expect(await pumpsOf(other.scope)).toEqual([]);
-		expect(await floorOf(other.scope)).toEqual([]);
+		expect((await pumpsOf(other.scope)).of).toBe(0);
+		expect(await floorOf(other.scope)).toEqual({ jobs: [], recurring: {}, released: [] });
 		expect(await rebuildsOf(other.scope, job.pumpId)).toEqual([]);
 		expect(await livesOf(other.scope, job.pumpId)).toEqual([]);
 		expect((await traceOf(other.scope, job.pumpId)).looks).toEqual([]);

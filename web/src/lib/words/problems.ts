@@ -88,7 +88,9 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `A new part of ${formatQuantity(problem.value, shown)} is at its discard limit of ${formatQuantity(problem.limit, shown)} already. Measure it again, or take another part.`;
 		}
 		case 'stepTooEarly':
-			return `“${problem.before}” has to be signed off first: what comes later is not safe before it.`;
+			return `First sign off “${problem.before}”, then “${problem.step}”.`;
+		case 'notSafeYet':
+			return `Not safe to work on yet: first sign off “${problem.before}” under Strip.`;
 		case 'unknownGauge':
 			return 'Your shop has no such gauge. Choose the gauge again and take the reading once more.';
 		case 'notStorable':

@@ -1,12 +1,5 @@
-import { QueryTypes, type Transaction } from 'sequelize';
-import type { Database } from './connection';
-
-/** One shop's view of the database, and the transaction it works in, if any. Every service takes it first. */
-export interface ShopScope {
-	readonly db: Database;
-	readonly shopId: string;
-	readonly transaction?: Transaction;
-}
+import { QueryTypes } from 'sequelize';
+import type { ShopScope } from '../scope';
 
 /**
  * Runs one statement within the shop's scope. $1 is always the shop: a statement that does not use it is refused,
@@ -25,7 +18,3 @@ export async function rows<T>(
 /** The first row, or undefined. */
 export const row = async <T>(scope: ShopScope, sql: string, values: readonly unknown[] = []): Promise<T | undefined> =>
 	(await rows<T>(scope, sql, values))[0];
-
-/** Runs the work in one transaction; it commits when the work resolves and rolls back when it throws. */
-export const inTransaction = <T>(scope: ShopScope, work: (scope: ShopScope) => Promise<T>): Promise<T> =>
-	scope.db.sequelize.transaction((transaction) => work({ ...scope, transaction }));

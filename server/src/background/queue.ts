@@ -1,0 +1,53 @@
+import PgBoss from 'pg-boss';
+import { database } from '../db/connection';
+import { refit, type Learn } from '../fleet';
+import { log } from '../serverLog';
+import { purgeSignIn } from '../auth/purge';
+
+const FIT = 'fit-fleet';
+const PURGE = 'purge-sign-in';
+const EVERY_NIGHT = '17 3 * * *';
+
+interface FitAsked {
+	readonly shopId: string;
+	readonly model: string;
+}
+
+let boss: PgBoss | undefined;
+
+/** Starts this node's background work: fits after releases, and the nightly purge of what sign-in leaves behind. */
+export async function startBackground(learn?: Learn): Promise<void> {
+	if (boss) return;
+	const started = new PgBoss({ connectionString: process.env.DATABASE_URL, max: 2 });
+	boss = started;
+	started.on('error', (cause) => log.error({ err: cause }, 'background work'));
+	try {
+		await started.start();
+		await started.createQueue(FIT, { name: FIT, policy: 'short', retryLimit: 3, retryBackoff: true });
+		await started.createQueue(PURGE);
+		await started.schedule(PURGE, EVERY_NIGHT);
+		await started.work<FitAsked>(FIT, { pollingIntervalSeconds: 2 }, async (jobs) => {
+			for (const { data } of jobs) await refit({ db: database(), shopId: data.shopId }, data.model, learn);
+		});
+		await started.work(PURGE, async () => void (await purgeSignIn(database())));
+	} catch (cause) {
+		boss = undefined;
+		log.error({ err: cause }, 'background work could not be started; it is tried again with the next request for it');
+	}
+}
+
+/**
+ * Asks for a model's record to be fitted anew, behind everybody's back. Where no node does background work (commands,
+ * tests) nothing happens: there `refit` is called by itself.
+ */
+export async function fitSoon(shopId: string, model: string): Promise<void> {
+	await boss
+		?.send(FIT, { shopId, model } satisfies FitAsked, { singletonKey: `${shopId}/${model}` })
+		.catch((cause: unknown) => log.error({ err: cause }, 'a fit could not be asked for'));
+}
+
+export async function stopBackground(): Promise<void> {
+	const running = boss;
+	boss = undefined;
+	await running?.stop({ graceful: false, wait: false }).catch(() => undefined);
+}

@@ -1,0 +1,36 @@
+import type { Scope } from '@exetasis/core/record';
+import type { ShopScope } from '../scope';
+import { row } from './statement';
+
+export interface JobFactsRow {
+	readonly released: boolean;
+	readonly scope: Scope;
+	readonly sheetId: string;
+	/** Part and station of each part asked about that lies on the mat. */
+	readonly cells: readonly [string, string][];
+	/** Of the gauges asked about, those that the shop has. */
+	readonly gauges: readonly string[];
+	/** Keys of the steps that are signed off. */
+	readonly steps: readonly string[];
+}
+
+/** What the check of entries has to know of their job; of mat and gauges only what the entries speak of. */
+export const jobFacts = (
+	scope: ShopScope,
+	jobId: string,
+	parts: readonly string[],
+	gauges: readonly string[]
+): Promise<JobFactsRow | undefined> =>
+	row(
+		scope,
+		`
+		SELECT j.released_at IS NOT NULL AS released, j.scope, j.model_sheet_id AS "sheetId",
+			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c
+				WHERE c.job_id = j.id AND c.part_id = ANY($3::uuid[])) AS cells,
+			(SELECT coalesce(jsonb_agg(g.id), '[]') FROM gauge g WHERE g.shop_id = j.shop_id AND g.id = ANY($4::uuid[])) AS gauges,
+			(SELECT coalesce(jsonb_agg(DISTINCT e.payload->>'step'), '[]') FROM log_entry e
+				WHERE e.job_id = j.id AND e.kind = 'step' AND NOT EXISTS
+					(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS steps
+		FROM job j WHERE j.shop_id = $1 AND j.id = $2`,
+		[jobId, parts, gauges]
+	);

@@ -27,7 +27,9 @@ const writes: readonly [path: string, viewer: number, technician: number, lead: 
 	['/jobs/:job/release', 403, 409, 409, 404],
 	['/jobs/:job/entries', 403, 400, 400, 400],
 	['/sheets', 403, 403, 400, 400],
-	['/shop', 403, 403, 400, 400],
+	['/shop?/policy', 403, 403, 400, 400],
+	['/shop?/active', 403, 403, 400, 400],
+	['/settings?/password', 400, 400, 400, 400],
 	['/settings?/units', 400, 400, 400, 400]
 ];
 const roles: readonly Account[] = ['viewer', 'technician', 'lead', 'otherShop'];
@@ -39,7 +41,7 @@ async function objects(browser: Browser): Promise<Record<string, string>> {
 	await page.goto('/sheets');
 	const sheet = /sheets\/(.+)/.exec(
 		(await page
-			.getByRole('link', { name: /Korvan/ })
+			.getByRole('link', { name: /Marram/ })
 			.first()
 			.getAttribute('href'))!
 	)![1];

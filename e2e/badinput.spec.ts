@@ -36,11 +36,11 @@ test('hours lower than last time are asked about, not forbidden; the form keeps 
 }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/receive');
-	await page.getByLabel('Which pump').selectOption({ label: 'KV18-0165, Standby (Hotel Saltholm)' });
+	await page.getByLabel('Which pump').selectOption({ label: 'MAR-0165, Standby (Hotel Saltholm)' });
 	await page.getByLabel('Complaint').fill('Planned');
 	await page.getByLabel('Hours on its meter').fill('many');
 	await page.getByRole('button', { name: 'Receive' }).click();
-	await expect(page.getByText('Type the hours as a number')).toBeVisible();
+	await expect(page.getByText('“many” is not a number')).toBeVisible();
 	await expect(page.getByLabel('Hours on its meter')).toHaveValue('many');
 	await page.getByLabel('Hours on its meter').fill('55');
 	await page.getByRole('button', { name: 'Receive' }).click();
@@ -54,7 +54,7 @@ test('hours lower than last time are asked about, not forbidden; the form keeps 
 
 test('a sheet that breaks its schema is answered with line and path, and the text stays', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
-	const text = readFileSync(new URL('../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+	const text = readFileSync(new URL('../demo/sheets/marram.json', import.meta.url), 'utf8');
 	await page.goto('/sheets');
 	const broken = text.replace('"strokeMm": 24', '"strokeMm": -24').replace('"min":17.95', '"min":18.95');
 	await page.getByLabel('or its text').fill(broken);
@@ -73,12 +73,12 @@ test('a policy that cannot be is answered beside its field, and stays as it was 
 	const risk = page.getByLabel('Risk of accepting a part that is beyond its limit, %');
 	await risk.fill('70');
 	await page.getByLabel(/^Hours to the next planned service/).fill('soon');
-	await page.getByRole('button', { name: 'Keep' }).click();
+	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Type a risk between 0 and 50 per cent')).toBeVisible();
 	await expect(page.getByText('Type the hours as a number up to')).toBeVisible();
 	await expect(risk).toHaveValue('70');
 	await risk.fill('5');
 	await page.getByLabel(/^Hours to the next planned service/).fill('2000');
-	await page.getByRole('button', { name: 'Keep' }).click();
-	await expect(page.getByRole('status')).toContainText('Kept');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('status')).toContainText('Saved');
 });

@@ -75,7 +75,7 @@ async function openJob(api: APIRequestContext): Promise<string> {
 	const form = {
 		pump: 'new',
 		serial: `CRASH-${uuid().slice(0, 8)}`,
-		model: 'Korvan KV-18',
+		model: 'Marram',
 		scope: 'packing',
 		complaint: 'leak',
 		hours: '10'

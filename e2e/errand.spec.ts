@@ -107,7 +107,7 @@ test('the demo’s one-sided cylinder stands out in the trace', async ({ browser
 	const page = await pageOf(browser, 'viewer');
 	await page.goto('/');
 	await page.getByRole('link', { name: 'Trace' }).click();
-	await page.getByRole('combobox').selectOption({ label: 'KV18-0212, Washer 1 (Net barge Kestrel)' });
+	await page.getByRole('combobox').selectOption({ label: 'MAR-0212, Washer 1 (Net barge Kestrel)' });
 	await expect(page.getByText(/One-sided wear at .*, cylinder 2/).first()).toBeVisible();
 	await expect(page.getByRole('img', { name: /One-sided wear over the pump’s hours/ })).toBeVisible();
 });

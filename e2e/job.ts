@@ -2,22 +2,54 @@ import { expect, type Page } from '@playwright/test';
 
 let count = 0;
 
-/** Receives a new pump and leaves the page at the mat of its job. */
-export async function openMat(
+interface Arriving {
+	readonly model?: string;
+	readonly complaint?: string;
+	readonly hours?: string;
+	readonly scope?: 'packing' | 'valves' | 'full';
+}
+
+/** Receives a new pump and leaves the page at the steps of its job, nothing signed off. */
+export async function receivePump(
 	page: Page,
-	scope: 'packing' | 'valves' | 'full' = 'packing'
+	{ model, complaint = 'Water leak', hours = '1200', scope = 'packing' }: Arriving = {}
 ): Promise<{ serial: string; job: string }> {
 	const serial = `E2E-${Date.now()}-${++count}`;
 	await page.goto('/receive');
 	await page.getByLabel('Which pump').selectOption('new');
 	await page.getByLabel('Serial number').fill(serial);
-	await page.getByLabel('Complaint').fill('Water leak');
-	await page.getByLabel('Hours on its meter').fill('1200');
+	if (model) await page.getByLabel('Model', { exact: true }).selectOption(model);
+	await page.getByLabel('Complaint').fill(complaint);
+	await page.getByLabel('Hours on its meter').fill(hours);
 	await page.getByLabel('Work to do').selectOption(scope);
 	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await expect(page.getByRole('button', { name: /^Sign off/ }).first()).toBeVisible();
+	return { serial, job: /jobs\/([^/]+)/.exec(page.url())![1] };
+}
+
+/** Signs every step off in its order: what waits for another step cannot be. */
+export async function signOffAll(page: Page): Promise<void> {
+	const open = page.getByRole('button', { name: /^Sign off/ });
+	for (let left = await open.count(); left > 0; left--) {
+		await page
+			.locator('button:enabled', { hasText: /^Sign off/ })
+			.first()
+			.click();
+		await expect(open).toHaveCount(left - 1);
+	}
+}
+
+/** Receives a new pump, signs its steps off, and leaves the page at the mat of its job. */
+export async function openMat(
+	page: Page,
+	scope?: Arriving['scope'],
+	arriving: Arriving = {}
+): Promise<{ serial: string; job: string }> {
+	const received = await receivePump(page, { ...arriving, ...(scope ? { scope } : {}) });
+	await signOffAll(page);
 	await page.getByRole('link', { name: 'To the mat' }).click();
 	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
-	return { serial, job: /jobs\/([^/]+)/.exec(page.url())![1] };
+	return received;
 }
 
 /** The cell of a part on the mat. */

@@ -88,7 +88,7 @@ test('metal in the oil puts the unit in question; a verdict is overruled from th
 }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/');
-	const path = await page.getByRole('link', { name: 'R2-0418' }).first().getAttribute('href');
+	const path = await page.getByRole('link', { name: 'SED-0418' }).first().getAttribute('href');
 	await page.goto(`${path!.replace(/\/\w+$/, '')}/decide`);
 	const question = page.getByRole('region', { name: 'The unit in question' });
 	await expect(question).toContainText('Metal in the oil or on the magnet');
@@ -107,8 +107,8 @@ test('the shop’s customs change what is proposed', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/shop');
 	await page.getByLabel('Rings at the plunger').selectOption({ label: 'inspected, kept where they pass' });
-	await page.getByRole('button', { name: 'Keep' }).click();
-	await expect(page.getByRole('status')).toContainText('Kept');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('status')).toContainText('Saved');
 	await openMat(page);
 	await cell(page, 'Retainer O-ring, cylinder 1').click();
 	await page.keyboard.press('0');
@@ -116,8 +116,8 @@ test('the shop’s customs change what is proposed', async ({ browser }) => {
 	await expect(judge(page).getByTestId('verdict')).toContainText('Reuse');
 	await page.goto('/shop');
 	await page.getByLabel('Rings at the plunger').selectOption({ label: 'as the model sheet says' });
-	await page.getByRole('button', { name: 'Keep' }).click();
-	await expect(page.getByRole('status')).toContainText('Kept');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('status')).toContainText('Saved');
 });
 
 test('two people paint one plunger: each sees the other’s marks, also those made off the network', async ({
@@ -173,7 +173,7 @@ test('by touch alone: a band is painted with a finger, a size is typed, a verdic
 	const field = tablet.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
 	for (const value of ['17.99', '17.99', '17.985', '17.986', '17.991', '17.99']) {
 		await field.fill(value);
-		await tablet.getByRole('button', { name: 'Take', exact: true }).tap();
+		await tablet.getByRole('button', { name: 'Enter', exact: true }).tap();
 	}
 	await judge(tablet).getByRole('button', { name: 'Reuse' }).tap();
 	await expect(cell(tablet, 'Ceramic plunger, cylinder 3')).toHaveAccessibleName(/decided: Reuse/);

@@ -1,22 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell } from './job';
+import { cell, openMat } from './job';
 import { pageOf } from './people';
 
 const measure = (page: Page) => page.getByRole('region', { name: 'Measure' });
 const judge = (page: Page) => page.getByRole('region', { name: 'Judge' });
 
-async function receive(page: Page, model: string): Promise<void> {
-	await page.goto('/receive');
-	await page.getByLabel('Which pump').selectOption('new');
-	await page.getByLabel('Serial number').fill(`${model.slice(-3)}-${Date.now()}`);
-	await page.getByLabel('Model', { exact: true }).selectOption(model);
-	await page.getByLabel('Complaint').fill('Pressure low');
-	await page.getByLabel('Hours on its meter').fill('3000');
-	await page.getByLabel('Work to do').selectOption('full');
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
-	await page.getByRole('link', { name: 'To the mat' }).click();
-	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
-}
+const receive = (page: Page, model: string) =>
+	openMat(page, 'full', { model, complaint: 'Pressure low', hours: '3000' });
 
 async function choose(page: Page, size: string): Promise<void> {
 	const button = measure(page)
@@ -38,7 +28,7 @@ test('a cup-piston pump: the cup in its cylinder as measured, shims to the gap, 
 	browser
 }) => {
 	const page = await pageOf(browser, 'technician');
-	await receive(page, 'Ostrel C3-25');
+	await receive(page, 'Thrift');
 	await cell(page, 'Cylinder, cylinder 1').click();
 	await page.keyboard.press('0');
 	await take(page, '25.03', '25.04', '25.06', '25.05', '25.04', '25.03');
@@ -58,7 +48,7 @@ test('a cup-piston pump: the cup in its cylinder as measured, shims to the gap, 
 
 test('a diaphragm head: the plate by dial over its face, the valves alone or as a set', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
-	await receive(page, 'Tamsin D3');
+	await receive(page, 'Comfrey');
 	await cell(page, 'Valve plate').click();
 	await page.keyboard.press('0');
 	// A face that lies tilted under the dial by 0.05 a column, one corner 0.2 high: 0.15 by an independent linear programme.
@@ -91,7 +81,7 @@ test('a diaphragm head: the plate by dial over its face, the valves alone or as 
 
 test('a regulator: rounded edges in figures, and the oil seal never again', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
-	await receive(page, 'Tamsin R2');
+	await receive(page, 'Sedge');
 	await cell(page, 'Regulator seat').click();
 	await page.keyboard.press('1');
 	await take(page, '0.5');
@@ -107,7 +97,7 @@ test('a regulator: rounded edges in figures, and the oil seal never again', asyn
 test('a rope-packed pump: the sheet’s prior speaks while too few are on record', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/');
-	const path = await page.getByRole('link', { name: 'S3-0009' }).first().getAttribute('href');
+	const path = await page.getByRole('link', { name: 'BRA-0009' }).first().getAttribute('href');
 	await page.goto(`${path!.replace(/\/\w+$/, '')}/inspect?place=ropes/1`);
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rope rings (three), cylinder 1');
 	await expect(measure(page)).toContainText('Runs with');
@@ -118,7 +108,7 @@ test('the gauge that was chosen stays in hand; an overdue one is said at the par
 	browser
 }) => {
 	const page = await pageOf(browser, 'technician');
-	await receive(page, 'Korvan KV-18');
+	await receive(page, 'Marram');
 	const gauge = measure(page).getByLabel('With');
 	await cell(page, 'Ceramic plunger, cylinder 1').click();
 	await gauge.selectOption({ label: 'Micrometer 0–25 no. 2 (calibration overdue)' });
@@ -135,9 +125,9 @@ test('figures and forms follow the reader’s inches', async ({ browser }) => {
 	const page = await pageOf(browser, 'second');
 	await page.goto('/settings');
 	await page.getByLabel('Lengths').selectOption('in');
-	await page.getByRole('button', { name: 'Keep' }).click();
-	await expect(page.getByRole('status')).toContainText('Kept');
-	await receive(page, 'Ostrel C3-25');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('status')).toContainText('Saved');
+	await receive(page, 'Thrift');
 	await cell(page, 'Cylinder, cylinder 1').click();
 	await page.keyboard.press('0');
 	await take(page, '0.9862', '25.06 mm');
@@ -147,5 +137,5 @@ test('figures and forms follow the reader’s inches', async ({ browser }) => {
 	await expect(judge(page).getByRole('row', { name: /Interference/ })).toContainText('in');
 	await page.goto('/settings');
 	await page.getByLabel('Lengths').selectOption('mm');
-	await page.getByRole('button', { name: 'Keep' }).click();
+	await page.getByRole('button', { name: 'Save' }).click();
 });

@@ -14,10 +14,10 @@ test('axe finds no serious fault on any place, in light and dark', async ({ brow
 	test.setTimeout(180_000);
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/pumps');
-	const pump = await page.getByRole('link', { name: 'KV18-0212' }).getAttribute('href');
+	const pump = await page.getByRole('link', { name: 'MAR-0212' }).getAttribute('href');
 	const sheet = '/sheets';
 	await page.goto('/');
-	const job = (await page.getByRole('link', { name: 'KV18-0256' }).first().getAttribute('href'))!.replace(/\/\w+$/, '');
+	const job = (await page.getByRole('link', { name: 'MAR-0256' }).first().getAttribute('href'))!.replace(/\/\w+$/, '');
 	const paths = [
 		'/',
 		'/receive',
@@ -114,8 +114,8 @@ test('units follow the person and never change what is stored', async ({ browser
 	const setLength = async (unit: string) => {
 		await page.goto('/settings');
 		await page.getByLabel('Lengths').selectOption(unit);
-		await page.getByRole('button', { name: 'Keep' }).click();
-		await expect(page.getByRole('status')).toHaveText('Kept.');
+		await page.getByRole('button', { name: 'Save' }).click();
+		await expect(page.getByRole('status')).toHaveText('Saved.');
 	};
 	await setLength('in');
 	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);

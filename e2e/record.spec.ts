@@ -22,7 +22,7 @@ test('a note stays with its part; a released job takes a lead’s correction and
 	const { job } = await openMat(page, 'valves');
 	await cell(page, 'Inlet valve spring, cylinder 1').click();
 	await page.getByLabel('Note on this part').fill('Blue paint on one end');
-	await page.getByRole('button', { name: 'Keep note' }).click();
+	await page.getByRole('button', { name: 'Save note' }).click();
 	await expect(page.getByText('“Blue paint on one end”')).toBeVisible();
 
 	// Every valve part is renewed without measuring: a crack or a break is reason enough.

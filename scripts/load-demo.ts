@@ -31,7 +31,7 @@ import { hashPassword, type SignedIn } from '@exetasis/server/auth/auth';
 import { append } from '@exetasis/server/benchLog/append';
 import { database } from '@exetasis/server/db/connection';
 import type { ShopScope } from '@exetasis/server/db/query';
-import { lifeOf } from '@exetasis/core/mat';
+import { lifeOf, placesOf } from '@exetasis/core/mat';
 import { refit } from '@exetasis/server/fleet';
 import { benchOf, type Bench } from '@exetasis/server/jobs/bench';
 import { receive } from '@exetasis/server/jobs/receive';
@@ -64,6 +64,7 @@ async function addPerson(
 		preferences,
 		emailVerified: true,
 		image: null,
+		active: true,
 		...common
 	} as never);
 	const password = await hashPassword(demoPassword);
@@ -80,7 +81,7 @@ async function addPerson(
 
 async function addShop(name: string, currency: string): Promise<ShopScope> {
 	const id = makeId(new Date());
-	await db.models.shop.create({ id, name, currency, demo: true });
+	await db.models.shop.create({ id, name, currency, demo: false });
 	await db.models.policy.create({ shopId: id, settings: defaultPolicy });
 	return { db, shopId: id };
 }
@@ -140,15 +141,6 @@ function runPump(
 	}
 }
 
-// All places of the pump run, those that this job opens are inspected.
-function allPlaces(sheet: ModelSheet): { station: string; cylinder: number }[] {
-	return sheet.stations.flatMap(({ key, per }) =>
-		per === 'pump'
-			? [{ station: key, cylinder: 0 }]
-			: Array.from({ length: sheet.cylinders }, (_, i) => ({ station: key, cylinder: i + 1 }))
-	);
-}
-
 async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench, truth: Truth): Promise<void> {
 	const { job, sheet } = bench;
 	const population = populationOf(sheet);
@@ -165,6 +157,7 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 			at: visit.at,
 			pump: visit.pump,
 			sheet,
+			scope: job.scope,
 			cells,
 			gauges: bench.gauges,
 			population,
@@ -182,7 +175,7 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 	if (visit.stage !== 'released') return;
 	const result = await release(scope, user.id, job.id, new Date(Date.parse(entries.at(-1)!.at) + 3_600_000));
 	if (result.kind !== 'released') throw new Error(`demo job not released: ${JSON.stringify(result).slice(0, 300)}`);
-	await refit(scope, sheet, bench.gauges);
+	await refit(scope, sheet.model);
 	const state = fold(entries);
 	for (const { part, station, cylinder } of cells) {
 		const replaced = standingDecision(state.parts.get(part)!)?.payload.verdict === 'replace';
@@ -223,7 +216,7 @@ async function loadHistory(
 		const bench = (await benchOf(scope, received.jobId))!;
 		const truth = before?.truth ?? new Map<string, TruePart>();
 		known.set(pump.serial, { id: bench.job.pumpId, truth });
-		runPump(truth, bench.sheet, allPlaces(bench.sheet), visit);
+		runPump(truth, bench.sheet, placesOf(bench.sheet), visit); // all of the pump runs, what this job opens is inspected
 		if (visit.stage !== 'stripping') await work(scope, user, visit, bench, truth);
 	}
 	return all.length;
@@ -231,7 +224,14 @@ async function loadHistory(
 
 const { values } = parseArgs({ options: { pumps: { type: 'string' } } });
 const fleet = fleetOf(Number(values.pumps ?? pumps.length));
-if ((await db.models.shop.count()) > 0) {
+const shops = await db.models.shop.findAll();
+if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
+	// The shop is called a demo once it is whole.
+	console.error(
+		'The demo is in this database by half only: its loading was broken off. Empty the database and start again.'
+	);
+	process.exitCode = 1;
+} else if (shops.length > 0) {
 	console.log('There are shops in this database already: the demo is loaded into an empty one only.');
 } else {
 	const now = new Date();
@@ -249,6 +249,7 @@ if ((await db.models.shop.count()) > 0) {
 		fleet,
 		now
 	);
+	await db.models.shop.update({ demo: true }, { where: {} });
 	console.log(`Demo loaded: ${fleet.length} pumps, ${count} rebuilds in four years (all invented).`);
 }
 await db.sequelize.close();

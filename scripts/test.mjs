@@ -39,7 +39,7 @@ await main(async () => {
 		results.push(vitestCounts(unit));
 
 		buildWhereChanged();
-		run('npx', ['tsx', 'scripts/create-database.ts', 'e2e'], {
+		run('npx', ['tsx', 'scripts/database.ts', 'make', 'e2e'], {
 			env: { ...process.env, DATABASE_URL: url('postgres') }
 		});
 		const demo = await prepareDemo(url('e2e'));

@@ -15,7 +15,7 @@ import * as trace from './trace';
 const packages = { number, measure, mechanics, quantity, part, record, life, decide, mat, trace };
 const hostile = [NaN, Infinity, -Infinity, -1, 0, 1e-300, 1e300, 1e17, 0.5];
 
-const sheet = demoSheet('korvan-kv18');
+const sheet = demoSheet('marram');
 const station = stationOn(sheet, 'plunger');
 const size = station.characteristics[0];
 const readings = [0, 1, 2].map((place) => read('diameter', 17.98, place));
@@ -211,6 +211,14 @@ const answers: Record<string, Walked> = {
 	},
 	inLogOrder: { args: [readings[0], readings[1]], held: ['payload'] },
 	fold: { args: [readings], held: ['payload'] },
+	checkFitted: {
+		args: [{ characteristic: 'diameter', value: 18, typed: { text: '18', unit: 'mm' } }, station],
+		held: ['1', 'value']
+	},
+	stepsBefore: { args: [sheet.steps, sheet.steps[2]], held: ['0', '1'] },
+	waitsFor: { args: [sheet.steps, sheet.steps[2], new Set()], held: ['0', '1'] },
+	blockedBy: { args: [sheet.steps, new Set()], held: ['0'] },
+	stepsOutOfOrder: { args: [{ sheet, scope: 'full' }, new Map()], held: ['0'] },
 	liftEntry: { args: [readings[0]], held: ['payload'] },
 	effectiveTime: { args: [readings[0]] },
 	withdrawnIds: { args: [readings], held: ['payload'] },

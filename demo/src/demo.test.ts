@@ -16,7 +16,7 @@ import {
 	isDamaged
 } from '.';
 
-const text = readFileSync(new URL('../sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 const folder = new URL('../sheets/', import.meta.url);
 const sheets = readdirSync(folder).map((name) => {

@@ -15,7 +15,7 @@ export interface Visit {
 }
 
 const YEARS = 4;
-const KORVAN = 'Korvan KV-18';
+const MARRAM = 'Marram';
 const HOURS_A_DAY = 24;
 const DAY_MS = 86_400_000;
 const FIXED_AFTER_YEARS = 3.2; // the barge's rod was found out of line then; the quarry's plunger is still there
@@ -63,7 +63,7 @@ function visitsOf(pump: DemoPump, start: number, end: number, random: Random): V
 
 // The other layouts are opened for everything; their few jobs are there to be looked at, not to be traced.
 function scopeOf({ model }: DemoPump, index: number, random: Random): Visit['scope'] {
-	if (model !== KORVAN || index === 0 || index % 3 === 2) return 'full';
+	if (model !== MARRAM || index === 0 || index % 3 === 2) return 'full';
 	return random.chance(0.4) ? 'plunger' : 'packing';
 }
 
@@ -90,7 +90,7 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 		open(quarry, 5, 'inspecting', 'Water leak at the front, again'),
 		open(ferry, 2, 'stripping', 'Pressure low, drips at the weep hole'),
 		...fleet
-			.filter(({ model }) => model !== KORVAN)
+			.filter(({ model }) => model !== MARRAM)
 			.map((pump, i) =>
 				open(pump, 26 + 20 * i, 'inspecting', pump.story ? 'Noise, oil dark' : 'Planned, hours reached')
 			)
@@ -99,9 +99,9 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 
 /** A larger fleet for trying volume: the demo's pumps over and over, without their stories, under further serials. */
 export function fleetOf(count: number): DemoPump[] {
-	const korvans = pumps.filter(({ model }) => model === KORVAN);
+	const marrams = pumps.filter(({ model }) => model === MARRAM);
 	return Array.from({ length: count }, (_, i) => {
-		const like = korvans[i % korvans.length];
-		return i < pumps.length ? pumps[i] : { ...like, serial: `KV18-${1000 + i}`, tag: `Volume ${i}`, story: undefined };
+		const like = marrams[i % marrams.length];
+		return i < pumps.length ? pumps[i] : { ...like, serial: `MAR-${1000 + i}`, tag: `Volume ${i}`, story: undefined };
 	});
 }

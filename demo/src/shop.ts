@@ -258,25 +258,25 @@ const pump = (
 	hoursAYear: number,
 	harshness: number,
 	story?: Story,
-	model = 'Korvan KV-18'
+	model = 'Marram'
 ): DemoPump => ({ serial, model, tag, site, liquid, pressureMPa, hoursAYear, harshness, story });
 
 export const pumps: readonly DemoPump[] = [
-	pump('KV18-0107', 'Port set', 'Ferry Lantern', 'Seawater', 6, 4200, 1),
-	pump('KV18-0108', 'Starboard set', 'Ferry Lantern', 'Seawater', 6, 4000, 1.05),
-	pump('KV18-0131', 'Day tank', 'Ferry Oyster Light', 'Seawater', 6, 4600, 1.1),
-	pump('KV18-0164', 'House pump', 'Hotel Saltholm', 'Seawater', 5.8, 5200, 0.9),
-	pump('KV18-0165', 'Standby', 'Hotel Saltholm', 'Seawater', 5.8, 2600, 0.9),
-	pump('KV18-0190', 'House pump', 'Hotel Brackwater', 'Brackish water', 4.5, 5000, 0.8),
-	pump('KV18-0212', 'Washer 1', 'Net barge Kestrel', 'Seawater', 11, 3600, 1.3, 'oneSidedCylinder2'),
-	pump('KV18-0213', 'Washer 2', 'Net barge Kestrel', 'Seawater', 11, 3500, 1.25),
-	pump('KV18-0240', 'Washer', 'Net barge Fulmar', 'Seawater', 11, 3400, 1.3),
-	pump('KV18-0255', 'Line A', 'Quarry Greyback', 'Pond water', 9, 3000, 1.4),
-	pump('KV18-0256', 'Line B', 'Quarry Greyback', 'Pond water', 9, 3200, 1.4, 'scoredPlungerKept'),
-	pump('KV18-0270', 'Gate', 'Quarry Stonehythe', 'Pond water', 8, 2800, 1.2),
+	pump('MAR-0107', 'Port set', 'Ferry Lantern', 'Seawater', 6, 4200, 1),
+	pump('MAR-0108', 'Starboard set', 'Ferry Lantern', 'Seawater', 6, 4000, 1.05),
+	pump('MAR-0131', 'Day tank', 'Ferry Oyster Light', 'Seawater', 6, 4600, 1.1),
+	pump('MAR-0164', 'House pump', 'Hotel Saltholm', 'Seawater', 5.8, 5200, 0.9),
+	pump('MAR-0165', 'Standby', 'Hotel Saltholm', 'Seawater', 5.8, 2600, 0.9),
+	pump('MAR-0190', 'House pump', 'Hotel Brackwater', 'Brackish water', 4.5, 5000, 0.8),
+	pump('MAR-0212', 'Washer 1', 'Net barge Kestrel', 'Seawater', 11, 3600, 1.3, 'oneSidedCylinder2'),
+	pump('MAR-0213', 'Washer 2', 'Net barge Kestrel', 'Seawater', 11, 3500, 1.25),
+	pump('MAR-0240', 'Washer', 'Net barge Fulmar', 'Seawater', 11, 3400, 1.3),
+	pump('MAR-0255', 'Line A', 'Quarry Greyback', 'Pond water', 9, 3000, 1.4),
+	pump('MAR-0256', 'Line B', 'Quarry Greyback', 'Pond water', 9, 3200, 1.4, 'scoredPlungerKept'),
+	pump('MAR-0270', 'Gate', 'Quarry Stonehythe', 'Pond water', 8, 2800, 1.2),
 	// One pump of each other layout: too few for a fleet, so their sheets' priors speak.
-	pump('C3-0031', 'Galley', 'Ferry Oyster Light', 'Fresh water', 3.5, 900, 1, undefined, 'Ostrel C3-25'),
-	pump('S3-0009', 'Net wash', 'Net barge Fulmar', 'Seawater', 12, 1000, 1.1, undefined, 'Ostrel S3'),
-	pump('D3-0107', 'Dosing', 'Hotel Brackwater', 'Brine', 2.4, 900, 1, undefined, 'Tamsin D3'),
-	pump('R2-0418', 'Yard', 'Quarry Stonehythe', 'Pond water', 7, 800, 1.2, 'metalInOil', 'Tamsin R2')
+	pump('THR-0031', 'Galley', 'Ferry Oyster Light', 'Fresh water', 3.5, 900, 1, undefined, 'Thrift'),
+	pump('BRA-0009', 'Net wash', 'Net barge Fulmar', 'Seawater', 12, 1000, 1.1, undefined, 'Bracken'),
+	pump('COM-0107', 'Dosing', 'Hotel Brackwater', 'Brine', 2.4, 900, 1, undefined, 'Comfrey'),
+	pump('SED-0418', 'Yard', 'Quarry Stonehythe', 'Pond water', 7, 800, 1.2, 'metalInOil', 'Sedge')
 ];

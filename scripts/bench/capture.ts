@@ -22,7 +22,7 @@ const user = (await db.models.user.findOne({
 	raw: true
 })) as unknown as SignedIn;
 const scope = { db, shopId: user.shopId };
-const { id: job } = (await floorOf(scope)).find(({ model }) => model === 'Korvan KV-18')!;
+const { id: job } = (await floorOf(scope)).jobs.find(({ model }) => model === 'Marram')!;
 const bench = (await benchOf(scope, job))!;
 const { part } = bench.cells.find(({ station, cylinder }) => station === 'plunger' && cylinder === 1)!;
 

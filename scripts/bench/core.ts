@@ -31,7 +31,7 @@ function report(name: string, budgetMs: number | undefined, work: () => unknown,
 	console.log(`${name}: median ${median(times).toFixed(1)} ms${budgetMs ? ` (budget ${budgetMs})` : ''}`);
 }
 
-const text = readFileSync(new URL('../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 
 // Sixty parts, every one of them measured in full, each size half worn.

@@ -9,7 +9,7 @@ const REBUILDS = 25;
 const INTERVAL = 1500;
 const LIFE_INTERVALS = 2; // each part is seen twice and goes
 
-const text = readFileSync(new URL('../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 const scatter = (i: number) => 0.5 + 0.5 * Math.abs(Math.sin(12.9898 * i));
 

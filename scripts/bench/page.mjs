@@ -16,7 +16,7 @@ export async function measurePage(address) {
 	await page.getByLabel('E-mail').fill('ines@harrow.example');
 	await page.getByLabel('Password').fill('harrow-sound');
 	await page.getByRole('button', { name: 'Sign in' }).click();
-	const job = await page.getByRole('link', { name: 'KV18-0256' }).first().getAttribute('href');
+	const job = await page.getByRole('link', { name: 'MAR-0256' }).first().getAttribute('href');
 
 	const scripts = new Map();
 	page.on('response', async (response) => {

@@ -146,6 +146,7 @@ export class SimulatedShop {
 				at: visit.at,
 				pump: visit.pump,
 				sheet: this.#sheet,
+				scope: visit.scope,
 				cells,
 				gauges: this.#gauges,
 				gaugeErrors: this.#gaugeErrors,

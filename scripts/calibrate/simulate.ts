@@ -4,7 +4,7 @@ import { readSheet, type ModelSheet } from '../../core/src/record';
 import { SimulatedShop } from './shop';
 
 const [world, seed] = process.argv.slice(2);
-const text = readFileSync(new URL('../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet: whole } = readSheet(text) as { sheet: ModelSheet };
 // The demo's own world has the whole pump. The others have the parts of each sort that are measured most, which is quicker,
 // and whose odds of any going beyond spread from low to high instead of lying near one.

@@ -33,8 +33,8 @@ export interface World {
 	readonly gaugesOff: number;
 }
 
-const REALM = 'Korvan KV-18';
-const korvans = pumps.filter(({ model }) => model === REALM).map((pump) => ({ ...pump, story: undefined }));
+const REALM = 'Marram';
+const marrams = pumps.filter(({ model }) => model === REALM).map((pump) => ({ ...pump, story: undefined }));
 const condition: Policy = { ...defaultPolicy, school: 'onCondition' };
 const plain = {
 	policy: condition,
@@ -53,7 +53,7 @@ export const worlds: Readonly<Record<string, (sheet: ModelSheet, random: Random)
 		...plain,
 		name: 'the demo’s own',
 		population: drawPopulation(sheet, random),
-		fleet: korvans,
+		fleet: marrams,
 		rates: 'gamma',
 		asOldAsPump: 1,
 		firstMeter: { from: 200, to: 1500 }
@@ -62,34 +62,34 @@ export const worlds: Readonly<Record<string, (sheet: ModelSheet, random: Random)
 		...plain,
 		name: 'lognormal rates, running in',
 		population: drawPopulation(sheet, random),
-		fleet: korvans,
+		fleet: marrams,
 		runsIn: 250
 	}),
 	speedsUp: (sheet, random) => ({
 		...plain,
 		name: 'wear that speeds up',
 		population: drawPopulation(sheet, random),
-		fleet: korvans,
+		fleet: marrams,
 		exponent: 1.35
 	}),
 	unlikeDuty: (sheet, random) => ({
 		...plain,
 		name: 'pumps of unlike duty',
 		population: drawPopulation(sheet, random),
-		fleet: korvans.map((pump) => ({ ...pump, harshness: Math.exp(random.normal(0, UNLIKE)) }))
+		fleet: marrams.map((pump) => ({ ...pump, harshness: Math.exp(random.normal(0, UNLIKE)) }))
 	}),
 	renewsSoft: (sheet, random) => ({
 		...plain,
 		name: 'all soft parts renewed',
 		population: drawPopulation(sheet, random),
-		fleet: korvans,
+		fleet: marrams,
 		policy: { ...condition, school: 'renewSoft' }
 	}),
 	gaugesOff: (sheet, random) => ({
 		...plain,
 		name: 'gauges off by half their certificate',
 		population: drawPopulation(sheet, random),
-		fleet: korvans,
+		fleet: marrams,
 		gaugesOff: 0.5
 	})
 };

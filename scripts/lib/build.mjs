@@ -13,10 +13,16 @@ function* files(folder) {
 	}
 }
 
+/** The bundled script of the thread that learns from a fleet's record. */
+export const learnScript = join(root, 'web/build/learn.worker.mjs');
+
 /** Builds the web application where a source has changed since the last build. */
 export function buildWhereChanged() {
 	const hash = createHash('sha256');
-	for (const path of [...files(join(root, 'core')), ...files(join(root, 'web')), join(root, 'package-lock.json')]) {
+	for (const path of [
+		...['core', 'server', 'web'].flatMap((folder) => [...files(join(root, folder))]),
+		join(root, 'package-lock.json')
+	]) {
 		hash.update(path).update(readFileSync(path));
 	}
 	const digest = hash.digest('hex');
@@ -24,5 +30,8 @@ export function buildWhereChanged() {
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === digest) return;
 	console.log('Building the application …');
 	run('npm', ['run', 'build', '--workspace', 'web', '--silent']);
+	// The thread that learns runs beside the server, from a file of its own.
+	const bundle = ['--bundle', '--platform=node', '--format=esm', '--main-fields=module,main', '--log-level=warning'];
+	run('npx', ['esbuild', 'server/src/background/learn.worker.ts', ...bundle, `--outfile=${learnScript}`]);
 	writeFileSync(mark, digest);
 }

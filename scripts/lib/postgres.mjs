@@ -1,7 +1,17 @@
 // A private PostgreSQL cluster on loopback: made, started and stopped here, and never another one touched.
 import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+	chmodSync,
+	chownSync,
+	existsSync,
+	mkdirSync,
+	mkdtempSync,
+	readFileSync,
+	renameSync,
+	rmSync,
+	writeFileSync
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -9,11 +19,11 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { ensurePostgres } from './install.mjs';
 import { Advice, isAlive, root } from './run.mjs';
 
-/** A TCP port on loopback that nobody listens on now. */
+/** A TCP port on loopback that nobody listens on now: the one that is wanted, or undefined where that is taken. */
 export function freePort(wanted = 0) {
 	return new Promise((done, fail) => {
 		const server = createServer();
-		server.on('error', () => (wanted ? done(freePort()) : fail(new Advice('No free port on 127.0.0.1.'))));
+		server.on('error', () => (wanted ? done(undefined) : fail(new Advice('No free port on 127.0.0.1.'))));
 		server.listen(wanted, '127.0.0.1', () => {
 			const { port } = server.address();
 			server.close(() => done(port));
@@ -68,15 +78,19 @@ export function privateCluster(folder) {
 
 	function initialise() {
 		if (existsSync(join(data, 'PG_VERSION'))) return;
+		// Made beside its place and moved there whole: a start that is killed meanwhile leaves nothing that looks like a cluster.
+		const unfinished = `${data}.unfinished`;
 		rmSync(data, { recursive: true, force: true });
+		rmSync(unfinished, { recursive: true, force: true });
 		if (base !== join(root, '.data')) {
 			mkdirSync(base, { recursive: true, mode: 0o755 });
 		}
-		makeFolder(data, user);
+		makeFolder(unfinished, user);
 		writeFileSync(passwordFile, randomBytes(24).toString('hex'), { mode: 0o600 });
 		if (user.uid !== undefined) chownSync(passwordFile, user.uid, user.gid);
 		const options = ['--username=exetasis', '--auth=scram-sha-256', `--pwfile=${passwordFile}`];
-		execute('initdb', ['-D', data, ...options, '--encoding=UTF8', '--locale=C.UTF-8']);
+		execute('initdb', ['-D', unfinished, ...options, '--encoding=UTF8', '--locale=C.UTF-8']);
+		renameSync(unfinished, data);
 	}
 
 	// Processes of a server that was killed end by themselves, but not at once; PostgreSQL will not start beside them.

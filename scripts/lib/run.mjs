@@ -36,12 +36,26 @@ export function isAlive(pid) {
 	}
 }
 
+// What the file system refuses, as what to do about it.
+function ofTheFolder({ code, path }) {
+	switch (code) {
+		case 'EACCES':
+		case 'EPERM':
+		case 'EROFS':
+			return `\n${path} may not be written: give this user the right to, or start from a copy that may be written.`;
+		case 'ENOSPC':
+			return `\nThe disk is full (${path}): make room and start again.`;
+		default:
+			return undefined;
+	}
+}
+
 /** Runs a script's main function: Advice is printed as one sentence, anything else with its stack. */
 export async function main(task) {
 	try {
 		await task();
 	} catch (error) {
-		console.error(error instanceof Advice ? `\n${error.message}` : error);
+		console.error(error instanceof Advice ? `\n${error.message}` : (ofTheFolder(error) ?? error));
 		process.exitCode = 1;
 	}
 }

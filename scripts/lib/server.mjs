@@ -1,12 +1,14 @@
 // The built web server on a throw-away cluster with the demo in it: for tests, benchmarks and pictures.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { learnScript } from './build.mjs';
 import { freePort } from './postgres.mjs';
 import { root, run } from './run.mjs';
 
 /** Resolves when the web server on this port answers that it is ready; throws where its process ends first. */
 export async function untilReady(port, server) {
-	while (server.exitCode === null) {
+	while (server.exitCode === null && server.signalCode === null) {
 		try {
 			if ((await fetch(`http://127.0.0.1:${port}/healthz`)).ok) return;
 		} catch {
@@ -16,6 +18,9 @@ export async function untilReady(port, server) {
 	}
 	throw new Error('The web server did not start; its message stands above.');
 }
+
+/** What every server of ours is told: the largest body it takes (a sheet, or 2,000 entries), and where its thread's script lies. */
+export const limits = { BODY_SIZE_LIMIT: '4M', LEARN_SCRIPT: pathToFileURL(learnScript).href };
 
 /** Secret of servers that live for minutes and hold invented data only. */
 export const THROW_AWAY_SECRET = 'only-for-tests-0123456789abcdef0123';
@@ -31,7 +36,8 @@ export async function prepareDemo(DATABASE_URL) {
 		ORIGIN: address,
 		PORT: String(port),
 		HOST: '127.0.0.1',
-		SHUTDOWN_TIMEOUT: '1'
+		SHUTDOWN_TIMEOUT: '1',
+		...limits
 	};
 	run('npx', ['tsx', 'scripts/migrate.ts'], { env });
 	run('npx', ['tsx', 'scripts/load-demo.ts'], { env });

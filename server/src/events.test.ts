@@ -25,6 +25,7 @@ async function follow(jobId: string, shopId = shop.scope.shopId) {
 	let lost = 0;
 	const stop = await events.subscribe({
 		shopId,
+		userId: shop.people.technician.id,
 		jobId,
 		receive: (entries) => received.push(...entries),
 		lost: () => lost++

@@ -6,9 +6,10 @@ import { log } from './serverLog';
 
 interface Subscriber {
 	readonly shopId: string;
+	readonly userId: string;
 	readonly jobId: string;
 	readonly receive: (entries: Entry[]) => void;
-	/** The connection to the database was lost: what came meanwhile must be asked for again. */
+	/** Nothing more will come: what came meanwhile must be asked for again, with a new stream. */
 	readonly lost: () => void;
 }
 
@@ -19,31 +20,71 @@ interface Notice {
 	to: number;
 }
 
+const ALIVE_EVERY_MS = 15_000;
+const ALIVE_WITHIN_MS = 5_000;
+
 const subscribers = new Set<Subscriber>();
 let listening: Promise<Client> | undefined;
 
-// One listening connection per process, opened with the first subscriber.
+// One listening connection per process, opened with the first subscriber. One that does not answer is given up.
 async function listen(): Promise<Client> {
-	const client = new Client({ connectionString: process.env.DATABASE_URL });
-	client.on(
-		'notification',
-		({ payload }) => void pass(JSON.parse(payload!) as Notice).catch((error) => log.error({ error }, 'events'))
+	const client = new Client({
+		connectionString: process.env.DATABASE_URL,
+		query_timeout: ALIVE_WITHIN_MS,
+		connectionTimeoutMillis: ALIVE_WITHIN_MS
+	});
+	const alive = setInterval(
+		() => void client.query('SELECT 1').catch(() => client.connection.stream.destroy()),
+		ALIVE_EVERY_MS
 	);
+	alive.unref();
+	client.on('notification', ({ payload }) => {
+		void pass(JSON.parse(payload!) as Notice).catch((cause: unknown) => {
+			log.error({ err: cause }, 'entries could not be passed on');
+			loseAll();
+		});
+	});
 	client.on('error', () => undefined); // 'end' follows
 	client.on('end', () => {
+		clearInterval(alive);
 		listening = undefined;
-		for (const subscriber of [...subscribers]) subscriber.lost();
+		loseAll();
 	});
-	await client.connect();
-	await client.query('LISTEN bench_log');
+	try {
+		await client.connect();
+		await client.query('LISTEN bench_log');
+	} catch (cause) {
+		clearInterval(alive);
+		await client.end().catch(() => undefined);
+		throw cause;
+	}
 	return client;
 }
 
+function lose(those: Iterable<Subscriber>): void {
+	for (const subscriber of [...those]) {
+		subscribers.delete(subscriber);
+		try {
+			subscriber.lost();
+		} catch (cause) {
+			log.warn({ err: cause }, 'a stream could not be closed');
+		}
+	}
+}
+const loseAll = () => lose(subscribers);
+
 async function pass({ shop, job, from, to }: Notice): Promise<void> {
-	const interested = [...subscribers].filter((one) => one.jobId === job && one.shopId === shop);
-	if (interested.length === 0) return;
+	const interested = () => [...subscribers].filter((one) => one.jobId === job && one.shopId === shop);
+	if (interested().length === 0) return;
 	const entries = await entriesOf({ db: database(), shopId: shop }, job, { from: String(from), to: String(to) });
-	for (const subscriber of interested) subscriber.receive(entries);
+	for (const subscriber of interested()) {
+		try {
+			subscriber.receive(entries);
+		} catch (cause) {
+			log.warn({ err: cause }, 'a stream took nothing more');
+			lose([subscriber]);
+		}
+	}
 }
 
 /** Tells of every entry added to a job from now on, by whichever node; resolves once listening. Call the result to stop. */
@@ -59,6 +100,9 @@ export async function subscribe(subscriber: Subscriber): Promise<() => void> {
 	}
 	return stop;
 }
+
+/** Ends the streams of a person on this node: they have signed out, or may not sign in any more. */
+export const endStreamsOf = (userId: string): void => lose([...subscribers].filter((one) => one.userId === userId));
 
 /** Ends this process's listening connection and its streams. */
 export function stopListening(): void {

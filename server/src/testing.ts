@@ -13,8 +13,8 @@ import { receive, type Arrival } from './jobs/receive';
 import { addSheet } from './sheets';
 
 /** The demo's L1 sheet, as text. */
-export const sheetText = readFileSync(new URL('../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
-export const MODEL = 'Korvan KV-18';
+export const sheetText = readFileSync(new URL('../../demo/sheets/marram.json', import.meta.url), 'utf8');
+export const MODEL = 'Marram';
 export const PASSWORD = 'test-password';
 
 /** An empty database of its own, with the schema, on the server that npm test started. */

@@ -4,6 +4,8 @@ declare global {
 	namespace App {
 		interface Locals {
 			user?: SignedIn;
+			/** Set where the database could not be reached while this request was answered. */
+			unreachable?: boolean;
 		}
 		interface Error {
 			message: string;

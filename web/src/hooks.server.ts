@@ -1,16 +1,25 @@
-import { error, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
+import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { may } from '@exetasis/server/access';
 import { whoIs } from '@exetasis/server/auth/auth';
-import { closeDatabase } from '@exetasis/server/db/connection';
+import { learnInThread } from '@exetasis/server/background/learnInThread';
+import { startBackground, stopBackground } from '@exetasis/server/background/queue';
+import { closeDatabase, isUnreachable } from '@exetasis/server/db/connection';
 import { stopListening } from '@exetasis/server/events';
 import { log } from '@exetasis/server/serverLog';
 import { publicRoutes, routeActions } from '$lib/server/routeActions';
 
+export const init: ServerInit = async () => {
+	if (process.env.LEARN_SCRIPT) await startBackground(learnInThread(new URL(process.env.LEARN_SCRIPT)));
+};
+
 // Without these the process would stay for its connections after its last request.
 process.on('sveltekit:shutdown', () => {
 	stopListening();
-	void closeDatabase();
+	void stopBackground().then(closeDatabase);
 });
+
+const UNREACHABLE =
+	'The database does not answer just now. What you entered is kept in this browser: try again in a moment.';
 
 // Scripts and forms of other sites may not write here. (The framework checks forms; this covers JSON too.)
 function refuseForeignOrigin(request: Request, url: URL): void {
@@ -34,19 +43,36 @@ function refuseUnlessAllowed(routeId: string | null, method: string, user: App.L
 export const handle: Handle = async ({ event, resolve }) => {
 	const { request, url, route, locals } = event;
 	refuseForeignOrigin(request, url);
-	if (route.id !== '/healthz') locals.user = await whoIs(request.headers);
+	if (route.id !== '/healthz') {
+		locals.user = await whoIs(request.headers).catch((cause: unknown) => {
+			if (!isUnreachable(cause)) throw cause;
+			log.warn({ err: cause }, 'the database does not answer');
+			return error(503, UNREACHABLE);
+		});
+	}
 	refuseUnlessAllowed(route.id, request.method, locals.user);
 	const mode = locals.user?.preferences.theme ?? 'light';
-	const response = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) });
+	const answered = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) });
+	const response =
+		answered.status === 500 && locals.unreachable
+			? new Response(answered.body, { ...answered, status: 503, headers: answered.headers })
+			: answered;
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
+	// What one person saw is not for the next one at this browser.
+	if (locals.user) response.headers.set('cache-control', 'no-store');
 	return response;
 };
 
-/** The unexpected: logged whole under an id, of which the user sees only the id. */
+/** The unexpected: logged under a number, of which the user sees only the number. */
 export const handleError: HandleServerError = ({ error: cause, event, status }) => {
 	if (status === 404) return { message: 'There is no such page.' };
+	if (status < 500) return { message: 'The request was not understood. Reload the page and try again.' };
 	const id = crypto.randomUUID();
 	log.error({ id, err: cause, route: event.route.id, method: event.request.method }, 'unexpected error');
+	if (isUnreachable(cause)) {
+		event.locals.unreachable = true;
+		return { message: UNREACHABLE, id };
+	}
 	return { message: 'Something went wrong on the server. What you entered is kept here: try again in a moment.', id };
 };

@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { arithmeticOf, judge } from '.';
 import { clean, demoSheet, inputFor, ran, read, recordOf, stationOn } from './testing';
 
-const korvan = demoSheet('korvan-kv18');
+const marram = demoSheet('marram');
 
 describe('arithmeticOf', () => {
-	const input = inputFor(korvan, 'inletSpring', recordOf(clean(), read('freeLength', 21.5)), {
-		life: ran(stationOn(korvan, 'inletSpring'), 1500)
+	const input = inputFor(marram, 'inletSpring', recordOf(clean(), read('freeLength', 21.5)), {
+		life: ran(stationOn(marram, 'inletSpring'), 1500)
 	});
 	const judgement = judge(input);
 	const steps = arithmeticOf(input, judgement);
@@ -24,7 +24,7 @@ describe('arithmeticOf', () => {
 		}
 	});
 	it('of a part that nobody measured has only what its kind says', () => {
-		const bare = inputFor(korvan, 'collar', recordOf(clean()));
+		const bare = inputFor(marram, 'collar', recordOf(clean()));
 		expect(arithmeticOf(bare, judge(bare)).map(({ name }) => name)).toEqual([
 			'Chance that something else ends it by the next service'
 		]);

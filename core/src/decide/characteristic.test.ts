@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ASSUMED_GAUGE, judgeCharacteristic, type MeasureContext, type ShopGauge } from '.';
 import { readSheet, type ModelSheet, type Reading } from '../record';
 
-const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 const diameter = sheet.stations.find(({ key }) => key === 'plunger')!.characteristics[0];
 const lip = sheet.stations.find(({ key }) => key === 'packing')!.characteristics[0];

@@ -4,7 +4,7 @@ import { defaultPolicy, endReason, judge, type JudgeInput } from '.';
 import { untouched, type Entry, type PartRecord } from '../record';
 import { clean, demoSheet, finding, fineGauge, ran, read, recordOf, stationOn } from './testing';
 
-const sheet = demoSheet('korvan-kv18');
+const sheet = demoSheet('marram');
 const station = (key: string) => stationOn(sheet, key);
 const readings = (characteristic: string, values: number[], angles = 2) =>
 	values.map((value, i) => read(characteristic, value, Math.floor(i / angles), i % angles));

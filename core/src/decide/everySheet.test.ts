@@ -120,7 +120,9 @@ describe('any size of any sheet', () => {
 	const job = (at: number) => ({
 		sheet: places[at].sheet,
 		scope: 'full' as const,
-		stationOfPart: new Map([['part', places[at].station.key]])
+		stationOfPart: new Map([['part', places[at].station.key]]),
+		stepsDone: new Set<string>(),
+		holdOrder: false
 	});
 	it('takes what a worn or new part measures, and suspects inches', () =>
 		fc.assert(

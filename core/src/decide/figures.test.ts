@@ -2,19 +2,19 @@ import { describe, expect, it } from 'vitest';
 import { defaultPolicy, judge, type JudgeInput } from '.';
 import { clean, demoSheet, finding, inputFor, read, recordOf, stationOn } from './testing';
 
-const korvan = demoSheet('korvan-kv18');
-const pistons = demoSheet('ostrel-c3-25');
-const diaphragms = demoSheet('tamsin-d3');
-const regulator = demoSheet('tamsin-r2');
+const marram = demoSheet('marram');
+const pistons = demoSheet('thrift');
+const diaphragms = demoSheet('comfrey');
+const regulator = demoSheet('sedge');
 const figure = (input: JudgeInput, key: string) => judge(input).figures.find((one) => one.key === key)!;
 const codes = (input: JudgeInput) => judge(input).reasons.map(({ code }) => code);
 
 // Expected values: the cited equations worked by hand with the sheet's design values.
 describe('packing on its plunger', () => {
 	const worn = recordOf(clean(), read('diameter', 17.96, 0, 0));
-	const mates = [{ station: stationOn(korvan, 'plunger'), record: worn }];
+	const mates = [{ station: stationOn(marram, 'plunger'), record: worn }];
 	const lip = (value: number) =>
-		inputFor(korvan, 'packing', recordOf(clean(), read('insideDiameter', value)), { mates });
+		inputFor(marram, 'packing', recordOf(clean(), read('insideDiameter', value)), { mates });
 	it('presses by the difference of two measured sizes', () => {
 		const fit = figure(lip(17.7), 'interference');
 		expect(fit.value).toBeCloseTo(0.26, 9);
@@ -31,18 +31,18 @@ describe('packing on its plunger', () => {
 		expect(codes(kept)).toContain('figureTooClose');
 	});
 	it('is not worked out while the plunger is not measured', () => {
-		const alone = inputFor(korvan, 'packing', recordOf(clean(), read('insideDiameter', 17.7)));
+		const alone = inputFor(marram, 'packing', recordOf(clean(), read('insideDiameter', 17.7)));
 		expect(figure(alone, 'interference')).toBeUndefined();
 	});
 	it('counts what is left for the gland to follow', () => {
-		const low = inputFor(korvan, 'packing', recordOf(clean(), read('stackHeight', 13.4)));
+		const low = inputFor(marram, 'packing', recordOf(clean(), read('stackHeight', 13.4)));
 		expect(figure(low, 'stackLeft').value).toBeCloseTo(0.5, 9);
 	});
 });
 
 describe('O-ring', () => {
 	const ring = (...entries: Parameters<typeof recordOf>) =>
-		inputFor(korvan, 'caseORing', recordOf(finding('flatSet'), ...entries));
+		inputFor(marram, 'caseORing', recordOf(finding('flatSet'), ...entries));
 	it('set, squeeze and fill from its section', () => {
 		const input = ring(read('section', 2.4));
 		expect(figure(input, 'compressionSet').value).toBeCloseTo(0.22 / 0.52, 9);
@@ -57,7 +57,7 @@ describe('O-ring', () => {
 
 describe('spring', () => {
 	const spring = (...entries: Parameters<typeof recordOf>) =>
-		inputFor(korvan, 'inletSpring', recordOf(clean(), ...entries));
+		inputFor(marram, 'inletSpring', recordOf(clean(), ...entries));
 	it('loss of length and load against new', () => {
 		const input = spring(read('freeLength', 21.56), read('load', 11.4));
 		expect(figure(input, 'lengthLoss').value).toBeCloseTo(0.02, 9);
@@ -80,7 +80,7 @@ describe('spring', () => {
 
 describe('valve seat', () => {
 	const seat = (...entries: Parameters<typeof recordOf>) =>
-		inputFor(korvan, 'inletSeat', recordOf(finding('pitted'), ...entries));
+		inputFor(marram, 'inletSeat', recordOf(finding('pitted'), ...entries));
 	it('may be lapped while height is left', () => {
 		expect(figure(seat(read('height', 8), read('pitDepth', 0.1)), 'lappingReserve').value).toBeCloseTo(0.18, 9);
 		expect(codes(seat(read('height', 7.75), read('pitDepth', 0.1)))).toContain('figureBeyond');
@@ -112,8 +112,8 @@ describe('other types', () => {
 			figure(inputFor(regulator, 'regSeat', recordOf(clean(), read('edgeRadius', 0.2))), 'lostVolume').value
 		).toBeCloseTo(0.04 * (1 - Math.PI / 4) * Math.PI * 5, 9));
 	it('a worn adapter opens a gap to the plunger', () => {
-		const plunger = { station: stationOn(korvan, 'plunger'), record: recordOf(clean(), read('diameter', 18)) };
-		const input = inputFor(korvan, 'maleAdapter', recordOf(clean(), read('bore', 18.1)), { mates: [plunger] });
+		const plunger = { station: stationOn(marram, 'plunger'), record: recordOf(clean(), read('diameter', 18)) };
+		const input = inputFor(marram, 'maleAdapter', recordOf(clean(), read('bore', 18.1)), { mates: [plunger] });
 		expect(figure(input, 'clearance').value).toBeCloseTo(0.1, 9);
 		expect(figure(input, 'gapLeak').method).toContain('upper bound');
 	});

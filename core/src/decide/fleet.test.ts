@@ -3,7 +3,7 @@ import { knowledgeOfPump, learnFleet, pastOf, PartLife, sizeAtLook, stretchesOf,
 import type { FleetRecord, JobOnRecord, LifeOnRecord, SizeOnRecord } from '.';
 import { demoSheet, fineGauge, ran, stationOn } from './testing';
 
-const sheet = demoSheet('korvan-kv18');
+const sheet = demoSheet('marram');
 const plunger = stationOn(sheet, 'plunger');
 const packing = stationOn(sheet, 'packing');
 const diameter = plunger.characteristics[0];

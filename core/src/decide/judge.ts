@@ -171,9 +171,10 @@ function ruleReasons(station: Station, policy: Policy): Reason[] {
 	if (singleUse) return [{ code: 'singleUse' }];
 	const kind = customKindOf(station);
 	const custom = kind ? policy[kind] : 'sheet';
+	// What the sheet renews always no rule of a shop undoes.
+	if (station.renewal === 'always') return [{ code: 'singleUse' }];
 	if (kind && custom === 'always') return [{ code: 'customRenewed', kind }];
 	if (kind && custom === 'inspect') return station.renewal === 'inspect' ? [] : [{ code: 'customInspected', kind }];
-	if (station.renewal === 'always') return [{ code: 'singleUse' }];
 	const renewSoft = policy.school === 'renewSoft' && soft && station.renewal !== 'inspect';
 	return renewSoft ? [{ code: 'softRenewed' }] : [];
 }

@@ -12,18 +12,18 @@ import {
 import { clean, decided, demoSheet, finding, inputFor, read, recordOf, stationOn } from './testing';
 import { untouched, type PartRecord } from '../record';
 
-const korvan = demoSheet('korvan-kv18');
-const diaphragms = demoSheet('tamsin-d3');
-const regulator = demoSheet('tamsin-r2');
+const marram = demoSheet('marram');
+const diaphragms = demoSheet('comfrey');
+const regulator = demoSheet('sedge');
 const policy = (change: Partial<Policy>): Policy => ({ ...defaultPolicy, school: 'onCondition', ...change });
 const verdict = (key: string, record: PartRecord, change: Partial<Policy>) =>
-	judge(inputFor(korvan, key, record, { policy: policy(change) })).verdict;
+	judge(inputFor(marram, key, record, { policy: policy(change) })).verdict;
 
 describe('what cannot be worked with', () => {
 	it('leaves the part open and says why, with its findings; it can be decided by hand', () => {
 		const record = recordOf(clean(), read('diameter', 17.98), finding('wearBand'));
 		// A size as fitted at the discard limit: nothing was left to wear.
-		const { verdict, reasons, life } = judge(inputFor(korvan, 'plunger', record, { asFitted: { diameter: 17.95 } }));
+		const { verdict, reasons, life } = judge(inputFor(marram, 'plunger', record, { asFitted: { diameter: 17.95 } }));
 		expect(verdict).toBe('open');
 		expect(reasons).toContainEqual(expect.objectContaining({ code: 'notJudged', value: expect.any(String) }));
 		expect(reasons).toContainEqual(expect.objectContaining({ code: 'remark' }));
@@ -47,7 +47,7 @@ describe('customs on which good people differ', () => {
 	});
 	it('springs by feel, by length or by load', () => {
 		const keys = (springs: Policy['springs']) =>
-			wantedSizes(stationOn(korvan, 'inletSpring'), recordOf(clean()), policy({ springs })).map(({ key }) => key);
+			wantedSizes(stationOn(marram, 'inletSpring'), recordOf(clean()), policy({ springs })).map(({ key }) => key);
 		expect(keys('feel')).toEqual([]);
 		expect(keys('length')).toEqual(['freeLength']);
 		expect(keys('load')).toContain('load');
@@ -60,7 +60,7 @@ describe('customs on which good people differ', () => {
 
 describe('wantedSizes', () => {
 	const of = (...entries: Parameters<typeof recordOf>) =>
-		wantedSizes(stationOn(korvan, 'plunger'), recordOf(...entries), defaultPolicy).map(({ key }) => key);
+		wantedSizes(stationOn(marram, 'plunger'), recordOf(...entries), defaultPolicy).map(({ key }) => key);
 	it('asks for what the finding calls for, and no more', () => {
 		expect(of(clean())).toEqual(['diameter']);
 		expect(of(finding('axialScoring'))).toEqual(['diameter', 'roughness', 'scoreDepth']);
@@ -71,7 +71,7 @@ describe('wantedSizes', () => {
 
 describe('telling look-alikes apart', () => {
 	const spring = (wire: number) =>
-		judge(inputFor(korvan, 'inletSpring', recordOf(clean(), read('freeLength', 22), read('wire', wire))));
+		judge(inputFor(marram, 'inletSpring', recordOf(clean(), read('freeLength', 22), read('wire', wire))));
 	it('refuses a discharge spring at the inlet, by name', () => {
 		const found = spring(1.3);
 		expect(found.verdict).toBe('replace');
@@ -84,10 +84,10 @@ describe('telling look-alikes apart', () => {
 });
 
 describe('mates', () => {
-	const mates = (record: PartRecord) => [{ station: stationOn(korvan, 'plunger'), record }];
+	const mates = (record: PartRecord) => [{ station: stationOn(marram, 'plunger'), record }];
 	const packing = (record: PartRecord) =>
 		judge(
-			inputFor(korvan, 'packing', recordOf(clean(), read('insideDiameter', 17.7)), {
+			inputFor(marram, 'packing', recordOf(clean(), read('insideDiameter', 17.7)), {
 				policy: policy({ intervalHours: 200 }),
 				mates: mates(record)
 			})
@@ -100,12 +100,12 @@ describe('mates', () => {
 		const plunger = (school: Policy['school']) =>
 			judge(
 				inputFor(
-					korvan,
+					marram,
 					'plunger',
 					recordOf(clean(), ...[0, 1, 2, 3, 4, 5].map((i) => read('diameter', 17.99, i >> 1, i % 2))),
 					{
 						policy: policy({ school }),
-						mates: [{ station: stationOn(korvan, 'packing'), record: untouched }]
+						mates: [{ station: stationOn(marram, 'packing'), record: untouched }]
 					}
 				)
 			).verdict;
@@ -119,7 +119,7 @@ describe('mates', () => {
 		}));
 });
 
-const part = (sheet: typeof korvan, key: string, cylinder: number, record: PartRecord) => {
+const part = (sheet: typeof marram, key: string, cylinder: number, record: PartRecord) => {
 	const { policy: _, ...input } = inputFor(sheet, key, record);
 	return { id: `${key}/${cylinder}`, cylinder, input };
 };
@@ -130,9 +130,9 @@ const verdicts = (decision: ReturnType<typeof decideWhole>) =>
 
 describe('sets', () => {
 	const seats = [
-		part(korvan, 'inletSeat', 1, recordOf(finding('crack'))),
-		part(korvan, 'dischargeSeat', 1, recordOf(clean(), read('bandWidth', 0.9))),
-		part(korvan, 'inletSeat', 2, recordOf(clean(), read('bandWidth', 0.9)))
+		part(marram, 'inletSeat', 1, recordOf(finding('crack'))),
+		part(marram, 'dischargeSeat', 1, recordOf(clean(), read('bandWidth', 0.9))),
+		part(marram, 'inletSeat', 2, recordOf(clean(), read('bandWidth', 0.9)))
 	];
 	it('valves one by one, by cylinder, or all', () => {
 		expect(verdicts(whole(seats))).toMatchObject({ 'dischargeSeat/1': 'reuse', 'inletSeat/2': 'reuse' });

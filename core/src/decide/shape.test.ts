@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { judge, wornShape } from '.';
 import { clean, demoSheet, finding, inputFor, read, recordOf } from './testing';
 
-const korvan = demoSheet('korvan-kv18');
-const plates = demoSheet('tamsin-d3');
+const marram = demoSheet('marram');
+const plates = demoSheet('comfrey');
 const shapes = (input: Parameters<typeof judge>[0]) =>
 	Object.fromEntries(judge(input).sizes.map((size) => [size.sheet.key, wornShape(size)]));
 const degrees = (angle: number) => (angle * 45 * Math.PI) / 180;
@@ -13,7 +13,7 @@ describe('wornShape', () => {
 		const readings = [17.99, 17.98, 17.96, 17.965, 17.985, 17.985].map((value, i) =>
 			read('diameter', value, Math.floor(i / 2), i % 2)
 		);
-		const { diameter } = shapes(inputFor(korvan, 'plunger', recordOf(clean(), ...readings)));
+		const { diameter } = shapes(inputFor(marram, 'plunger', recordOf(clean(), ...readings)));
 		expect(diameter.ovality).toEqual({ value: expect.closeTo(0.01, 9), row: 0 });
 		expect(diameter.taper).toMatchObject({ thinnest: 1 });
 	});
@@ -23,7 +23,7 @@ describe('wornShape', () => {
 			Array.from({ length: 8 }, (_, angle) =>
 				read('runout', 0.02 * Math.cos(degrees(angle)) + 0.004 * Math.cos(3 * degrees(angle)), station, angle)
 			);
-		const input = inputFor(korvan, 'plunger', recordOf(finding('oneSidedWear'), ...dial(0), ...dial(2)));
+		const input = inputFor(marram, 'plunger', recordOf(finding('oneSidedWear'), ...dial(0), ...dial(2)));
 		const { runout } = shapes(input);
 		expect(runout.roundness!.minimumZone).toBeLessThanOrEqual(0.008 + 1e-12);
 		expect(runout.roundness!.minimumZone).toBeGreaterThan(0.006);
@@ -61,9 +61,9 @@ describe('wornShape', () => {
 		expect(value(...onDiagonal, read('faceHeights', 0, 0, 3))).toBeDefined();
 	});
 	it('of one place, or of too few, says nothing', () => {
-		const few = inputFor(korvan, 'plunger', recordOf(clean(), read('runout', 0.01)));
+		const few = inputFor(marram, 'plunger', recordOf(clean(), read('runout', 0.01)));
 		expect(shapes(few).runout).toEqual({});
-		expect(shapes(inputFor(korvan, 'collar', recordOf(finding('crushed'), read('thickness', 3)))).thickness).toEqual(
+		expect(shapes(inputFor(marram, 'collar', recordOf(finding('crushed'), read('thickness', 3)))).thickness).toEqual(
 			{}
 		);
 	});

@@ -4,7 +4,7 @@ import { decideWhole, defaultPolicy, economicInterval, type JudgeInput, type Who
 import { ran } from './testing';
 import { fold, readSheet, untouched, type Entry, type ModelSheet } from '../record';
 
-const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 let counter = 0;
 function recordOf(...drafts: { kind: Entry['kind']; payload: object }[]) {

@@ -7,7 +7,7 @@ import type { MatCell, MatFacts } from './facts';
 import { judgeInput, judgeMat, layMat, matePlaces, matesAt } from './judgeMat';
 import { placeKey } from './place';
 
-const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 
 const cells: MatCell[] = sheet.stations.flatMap(({ key, per }) =>

@@ -5,7 +5,7 @@ import { readSheet, stationsInScope, untouched, type ModelSheet } from '../recor
 import type { LaidPart } from './judgeMat';
 import { firstUnmeasured, step, walkingOrder } from './walk';
 
-const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 const stations = stationsInScope(sheet, 'full');
 

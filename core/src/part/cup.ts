@@ -25,7 +25,7 @@ export const cup: PartType = {
 		{ key: 'hardness', name: 'Hardness', unit: 'shoreA', wears: 'up', instrument: 'durometer' }
 	],
 	design: [
-		{ key: 'leastInterference', name: 'Least interference in the cylinder', unit: 'mm' },
+		{ key: 'leastInterference', name: 'Minimum interference in the cylinder', unit: 'mm' },
 		{ key: 'clearanceGap', name: 'Clearance gap behind the heel', unit: 'mm' }
 	],
 	figures: (context) => [...cupFit(context), ...extrusion(context)]

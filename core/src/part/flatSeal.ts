@@ -22,7 +22,7 @@ export const flatSeal: PartType = {
 	],
 	design: [
 		{ key: 'glandDepth', name: 'Thickness when clamped', unit: 'mm' },
-		{ key: 'mostSet', name: 'Most compression set allowed', unit: 'share' }
+		{ key: 'mostSet', name: 'Maximum compression set', unit: 'share' }
 	],
 	figures: flatSealFigures
 };

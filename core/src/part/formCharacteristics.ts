@@ -13,7 +13,13 @@ export const runout: Characteristic = {
 
 /** Of sealing faces: a straight edge with feelers, or a dial over a surface plate. */
 export const faceFlatness: readonly Characteristic[] = [
-	{ key: 'flatness', name: 'Flatness, worst gap under the edge', unit: 'mm', wears: 'up', instrument: 'feeler gauge' },
+	{
+		key: 'flatness',
+		name: 'Flatness: largest feeler gap under the straight edge',
+		unit: 'mm',
+		wears: 'up',
+		instrument: 'feeler gauge'
+	},
 	{
 		key: 'faceHeights',
 		name: 'Flatness by dial heights',

@@ -27,7 +27,7 @@ export const lipSeal: PartType = {
 		{ key: 'outsideDiameter', name: 'Outside diameter', unit: 'mm', wears: 'down', instrument: 'caliper' }
 	],
 	design: [
-		{ key: 'leastInterference', name: 'Least interference on the plunger', unit: 'mm' },
+		{ key: 'leastInterference', name: 'Minimum interference on the plunger', unit: 'mm' },
 		{ key: 'clearanceGap', name: 'Clearance gap behind the heel', unit: 'mm' }
 	],
 	figures: (context) => [...lipFit(context), ...extrusion(context)]

@@ -29,7 +29,7 @@ export const oRing: PartType = {
 		{ key: 'glandDepth', name: 'Gland depth', unit: 'mm' },
 		{ key: 'glandWidth', name: 'Gland width', unit: 'mm' },
 		{ key: 'grooveDiameter', name: 'Groove diameter', unit: 'mm' },
-		{ key: 'mostSet', name: 'Most compression set allowed', unit: 'share' }
+		{ key: 'mostSet', name: 'Maximum compression set', unit: 'share' }
 	],
 	figures: ringFigures
 };

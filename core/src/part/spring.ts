@@ -44,7 +44,7 @@ export const spring: PartType = {
 			instrument: 'caliper',
 			limitless: true
 		},
-		{ key: 'coils', name: 'Coils in all', unit: 'pieces', wears: 'down', instrument: 'count by eye', limitless: true },
+		{ key: 'coils', name: 'Total coils', unit: 'pieces', wears: 'down', instrument: 'count by eye', limitless: true },
 		{ key: 'outOfSquare', name: 'Out of square', unit: 'mm', wears: 'up', instrument: 'feeler gauge' }
 	],
 	design: [

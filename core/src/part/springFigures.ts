@@ -90,7 +90,7 @@ function geometry({ sizes, design }: PartContext): Figure[] {
 	const figures: Figure[] = [
 		{
 			key: 'rate',
-			name: 'Rate by its geometry',
+			name: 'Spring rate from geometry',
 			value: rate,
 			u: rate * relative,
 			unit: 'Npmm',
@@ -102,7 +102,7 @@ function geometry({ sizes, design }: PartContext): Figure[] {
 		const solid = solidLength(spring);
 		figures.push({
 			key: 'travelToSolid',
-			name: 'Travel left before coil lies on coil, at the working length',
+			name: 'Travel to coil bind, at the working length',
 			value: design.workingLength - solid,
 			unit: 'mm',
 			limit: { min: 0 },

@@ -5,7 +5,7 @@ import type { PatternKey } from './patterns';
 /** What a part is made of, as it is hatched in the section drawing. */
 export type Material = 'ceramic' | 'metal' | 'elastomer' | 'plastic' | 'fibre';
 
-/** How bad a finding is: 1 slight (a trace), 2 clear, 3 severe. */
+/** How bad a finding is: 1 slight (a trace), 2 moderate, 3 severe. */
 export type Severity = 1 | 2 | 3;
 
 /** A damage pattern on one part type, and from which severity on it ends the part's life whatever is measured. */

@@ -30,7 +30,7 @@ export const vRing: PartType = {
 	],
 	design: [
 		{ key: 'glandFollow', name: 'Stack height at which the gland has no follow left', unit: 'mm' },
-		{ key: 'leastInterference', name: 'Least interference on the plunger', unit: 'mm' },
+		{ key: 'leastInterference', name: 'Minimum interference on the plunger', unit: 'mm' },
 		{ key: 'clearanceGap', name: 'Clearance gap behind the heel', unit: 'mm' }
 	],
 	figures: (context) => [...lipFit(context), ...stackLeft(context), ...extrusion(context)]

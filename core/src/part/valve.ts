@@ -22,7 +22,7 @@ export const valve: PartType = {
 		{ key: 'thickness', name: 'Thickness', unit: 'mm', wears: 'down', instrument: 'micrometer' },
 		{ key: 'step', name: 'Step worn in its face', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
 		{ key: 'faceFlatness', name: 'Face flatness', unit: 'mm', wears: 'up', instrument: 'feeler gauge' },
-		{ key: 'lift', name: 'Lift left', unit: 'mm', wears: 'up', instrument: 'depth gauge' },
+		{ key: 'lift', name: 'Valve lift', unit: 'mm', wears: 'up', instrument: 'depth gauge' },
 		{ key: 'grooveDepth', name: 'Groove worn in it', unit: 'mm', wears: 'up', instrument: 'dial indicator' }
 	]
 };

@@ -69,7 +69,7 @@ export const valveSeat: PartType = {
 		{ key: 'finishing', name: 'Finishing cut after the deepest mark', unit: 'mm' },
 		{ key: 'trappedVolume', name: 'Trapped volume of the hold test, mm³', unit: 'mm3' },
 		{ key: 'bulkModulus', name: 'Effective bulk modulus of the hold test', unit: 'MPa' },
-		{ key: 'mostLeak', name: 'Most leak allowed', unit: 'Lmin' }
+		{ key: 'mostLeak', name: 'Maximum leakage', unit: 'Lmin' }
 	],
 	figures: seatFigures
 };

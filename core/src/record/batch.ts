@@ -14,4 +14,8 @@ export const entryAnswerSchema = z.discriminatedUnion('result', [
 ]);
 export type EntryAnswer = z.infer<typeof entryAnswerSchema>;
 
-export const batchAnswerSchema = z.object({ answers: z.array(entryAnswerSchema) });
+export const batchAnswerSchema = z.object({
+	answers: z.array(entryAnswerSchema),
+	/** The server’s clock as it answered, ms since 1970. */
+	serverTime: z.number()
+});

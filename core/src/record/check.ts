@@ -35,7 +35,7 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 		case 'reading':
 			return checkReading(entry, station);
 		case 'fitted':
-			return checkFitted(entry, station);
+			return checkFitted(entry.payload, station);
 		case 'mark':
 			return checkMark(entry, station);
 		case 'decision':

@@ -4,7 +4,7 @@ export * from './entry';
 export * from './fold';
 export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
-export type { Fitted } from './kinds/fitted';
+export { checkFitted, type Fitted } from './kinds/fitted';
 export type { Mark } from './kinds/mark';
 export type { Reading } from './kinds/reading';
 export { checkPlausible } from './kinds/size';

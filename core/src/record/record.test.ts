@@ -3,17 +3,22 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
 	checkEntry,
+	blockedBy,
 	checkPlausible,
+	liftEntry,
+	stepsOutOfOrder,
+	waitsFor,
 	entrySchema,
 	fold,
 	readSheet,
 	standingDecision,
 	stationsInScope,
+	stepsInScope,
 	type Entry,
 	type ModelSheet
 } from '.';
 
-const text = readFileSync(new URL('../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const sheet = (readSheet(text) as { sheet: ModelSheet }).sheet;
 const JOB = '0197f000-0000-7000-8000-000000000001';
 const PART = '0197f000-0000-7000-8000-0000000000aa';
@@ -144,7 +149,13 @@ describe('entrySchema', () => {
 });
 
 describe('checkEntry', () => {
-	const job = { sheet, scope: 'full' as const, stationOfPart: new Map([[PART, 'plunger']]) };
+	const job = {
+		sheet,
+		scope: 'full' as const,
+		stationOfPart: new Map([[PART, 'plunger']]),
+		stepsDone: new Set(['isolate', 'release']),
+		holdOrder: true
+	};
 	it('takes what fits', () => expect(checkEntry(reading(17.98), job)).toBeUndefined());
 	it.each([
 		['a part that is not on the mat', reading(17.98), { ...job, stationOfPart: new Map() }, 'unknownPart'],
@@ -182,6 +193,90 @@ describe('checkEntry', () => {
 		expect(checkEntry(change({ typed: { text: '17.98', unit: 'bar' } }), job)).toMatchObject({ code: 'wrongUnit' });
 		expect(checkEntry(change({ typed: { text: '17.89', unit: 'mm' } }), job)).toMatchObject({ code: 'notAsTyped' });
 		expect(checkEntry(change({ typed: { text: '0.70787', unit: 'in' } }), job)).toMatchObject({ code: 'notAsTyped' });
+	});
+});
+
+describe('the order of steps', () => {
+	const steps = stepsInScope(sheet, 'full');
+	const step = (key: string) => steps.find((one) => one.key === key)!;
+	const job = { sheet, scope: 'full' as const, stationOfPart: new Map([[PART, 'plunger']]), holdOrder: true };
+	const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
+	it('waits for the steps that it names and for every blocking one before it', () => {
+		expect(keys(waitsFor(steps, step('nuts'), new Set()))).toEqual(['isolate', 'release']);
+		expect(keys(waitsFor(steps, step('gap'), new Set(['isolate', 'release', 'nuts'])))).toEqual(['crank']);
+		expect(waitsFor(steps, step('isolate'), new Set())).toEqual([]);
+		expect(keys(blockedBy(steps, new Set(['isolate'])))).toEqual(['release']);
+	});
+	it('is held, but for what was done off the network', () => {
+		const early = { ...job, stepsDone: new Set<string>() };
+		expect(checkEntry(entry('step', { step: 'nuts' }), early)).toMatchObject({
+			code: 'stepTooEarly',
+			before: step('isolate').text
+		});
+		expect(checkEntry(reading(17.98), early)).toMatchObject({ code: 'notSafeYet', before: step('isolate').text });
+		for (const late of [entry('step', { step: 'nuts' }), reading(17.98)])
+			expect(checkEntry(late, { ...early, holdOrder: false })).toBeUndefined();
+	});
+	it('that was not kept is seen afterwards, by the moments that count', () => {
+		const signed = (key: string, at: string) => entry('step', { step: key }, { at: `2026-01-01T10:0${at}:00.000Z` });
+		const early = (log: Entry[]) => [...stepsOutOfOrder(job, fold(log).steps)];
+		expect(early([signed('isolate', '0'), signed('release', '1'), signed('nuts', '2')])).toEqual([]);
+		expect(early([signed('isolate', '0'), signed('release', '3'), signed('nuts', '2')])).toEqual(['nuts']);
+		expect(early([signed('release', '1')])).toEqual(['release']);
+	});
+	it('leaves out the steps of other scopes', () => {
+		expect(
+			checkEntry(entry('step', { step: 'valvesOut' }), {
+				...job,
+				scope: 'packing',
+				stepsDone: new Set(['isolate', 'release'])
+			})
+		).toMatchObject({ code: 'unknownStep' });
+	});
+});
+
+describe('an entry of an earlier version', () => {
+	it('has the places of its grid in today’s words', () => {
+		const { row, column, ...rest } = reading(17.98).payload as { row: number; column: number };
+		const old = { ...reading(17.98), payload: { ...rest, station: row + 2, angle: column + 1 } };
+		expect(liftEntry(old)).toMatchObject({ payload: { row: 2, column: 1, value: 17.98 } });
+		expect(entrySchema.safeParse(old).success).toBe(false);
+		expect(entrySchema.safeParse(liftEntry(old)).success).toBe(true);
+	});
+	it('that is none is left as it is', () => {
+		for (const none of [null, 3, 'reading', { kind: 'reading' }, { kind: 'reading', payload: null }])
+			expect(liftEntry(none)).toEqual(none);
+	});
+});
+
+describe('the text of a sheet that cannot be', () => {
+	const deep = (depth: number) => `${'['.repeat(depth)}${']'.repeat(depth)}`;
+	it.each([
+		['nothing', ''],
+		['NUL', text.replace('"Ceramic plunger"', '"Ceramic\\u0000plunger"')],
+		['half of a surrogate pair', text.replace('"Ceramic plunger"', '"Ceramic \\ud800"')],
+		['a revision beyond what is counted', text.replace(/"revision":\s*\d+/, '"revision": 2147483648')],
+		['10,000 brackets', deep(10_000)],
+		['a key twice', text.replace('"revision"', '"model":"Other","revision"')],
+		['a size twice', text.replace('"key":"roughness"', '"key":"diameter"')],
+		['newlines and zeros', '0\n'.repeat(215_000)],
+		['a megabyte and more', `"${'x'.repeat(1_000_001)}"`],
+		['an infinite size', text.replace('"nominal":18', '"nominal":1e309')],
+		['__proto__', '{"__proto__":{"model":"x"}}']
+	])('%s: a fault with its line, at once', (_, source) => {
+		const began = performance.now();
+		const read = readSheet(source);
+		expect(read.kind === 'faults' && read.faults[0]).toMatchObject({
+			line: expect.any(Number),
+			message: expect.any(String)
+		});
+		expect(performance.now() - began).toBeLessThan(2000); // it took 44 s
+	});
+	it('tells the first fifty of many faults, and how many more', () => {
+		const broken = JSON.stringify({ ...sheet, stations: Array.from({ length: 60 }, () => ({ a: 1 })) });
+		const read = readSheet(broken);
+		expect(read.kind === 'faults' && read.faults).toHaveLength(50);
+		expect(read.kind === 'faults' && read.more).toBeGreaterThan(400);
 	});
 });
 

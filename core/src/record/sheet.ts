@@ -117,8 +117,18 @@ export const stationSchema = z.strictObject({
 	per: z.enum(['pump', 'cylinder']),
 	/** The assembly in which it is found when the pump is parted. */
 	side: z.enum(['manifold', 'rod', 'valves', 'pump']),
-	/** Orientation on refit against the pressure side (P), the crank side (C) or its mate; "any" may face either way. */
-	face: z.strictObject({ toward: z.enum(['P', 'C', 'mate', 'any']), what: text }),
+	/**
+	 * Which feature of the part (`what`: a lip, a groove, a face) points where on refit: to the pressure side (P), the crank
+	 * side (C; `near` says beside which part) or as `what` says against its mate. "any" may face either way; "sheet" is the maker's to say.
+	 */
+	face: z
+		.strictObject({ toward: z.enum(['P', 'C', 'mate', 'any', 'sheet']), what: text.optional(), near: text.optional() })
+		.refine(({ toward, what }) => what !== undefined || toward === 'any' || toward === 'sheet', {
+			message: 'names the feature that points there',
+			path: ['what']
+		}),
+	/** What is done in fitting it, beside its direction. */
+	fit: text.optional(),
 	renewal: z.enum(['always', 'kit', 'inspect', 'inspectOrKit', 'sheet']),
 	scopes: z.array(scopeSchema).min(1),
 	/** How many identical pieces the station holds. */

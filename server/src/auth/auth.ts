@@ -3,13 +3,13 @@ import { betterAuth } from 'better-auth/minimal';
 import { roles, type Role } from '../access';
 import { database, type Database } from '../db/connection';
 import type { Preferences } from '../db/models';
+import { endStreamsOf } from '../events';
 import { sequelizeAdapter } from './adapter';
+import { countWrong, forgive, waitBefore } from './attempts';
 
 /** Argon2id with the parameters that OWASP's password storage guide names first (19 MiB, 2 passes, 1 lane). */
 export const hashPassword = (password: string): Promise<string> =>
 	hash(password, { memoryCost: 19_456, timeCost: 2, parallelism: 1 });
-
-const SIGN_IN_ATTEMPTS = { window: 60, max: 20 }; // per address: a whole shop signs in from one, a program guesses
 
 function createAuth(db: Database) {
 	const secret = process.env.AUTH_SECRET;
@@ -28,20 +28,17 @@ function createAuth(db: Database) {
 			additionalFields: {
 				shopId: { type: 'string', required: true, input: false },
 				role: { type: [...roles], required: true, input: false },
+				active: { type: 'boolean', required: true, input: false },
 				preferences: { type: 'json', required: true, input: false }
 			}
 		},
 		session: { expiresIn: 60 * 60 * 24 * 7, updateAge: 60 * 60 * 24 },
-		rateLimit: {
-			enabled: true,
-			storage: 'database',
-			window: 60,
-			max: 300,
-			customRules: { '/sign-in/email': SIGN_IN_ATTEMPTS }
-		},
+		// Wrong passwords are counted by `attempts`, by account and address.
+		rateLimit: { enabled: false },
+		// Its messages would carry whole statements with the tokens in them; what matters is logged by us.
+		logger: { disabled: true },
 		advanced: {
 			cookiePrefix: 'exetasis',
-			ipAddress: { ipAddressHeaders: ['x-client-address'] },
 			defaultCookieAttributes: { sameSite: 'lax', httpOnly: true }
 		}
 	});
@@ -63,32 +60,38 @@ export interface SignedIn {
 export async function whoIs(headers: Headers): Promise<SignedIn | undefined> {
 	const session = await auth().api.getSession({ headers });
 	if (!session) return undefined;
-	const { id, name, role, shopId, preferences } = session.user;
+	const { id, name, role, shopId, active, preferences } = session.user;
+	if (!active) return undefined;
 	return { id, name, role: role as Role, shopId, preferences: (preferences ?? {}) as Preferences };
 }
 
 export type SignInResult =
 	{ kind: 'signedIn'; headers: Headers } | { kind: 'refused' } | { kind: 'tooMany'; seconds: number };
 
-/** Signs in by e-mail and password; goes through the library's router so that its rate limit counts. */
+/** Signs in by e-mail and password; a session that these headers carry ends. */
 export async function signIn(
-	credentials: { email: string; password: string },
-	origin: string,
-	address: string
+	{ email, password }: { email: string; password: string },
+	address: string,
+	before: Headers = new Headers()
 ): Promise<SignInResult> {
-	const response = await auth().handler(
-		new Request(`${origin}/api/auth/sign-in/email`, {
-			method: 'POST',
-			headers: { 'content-type': 'application/json', origin, 'x-client-address': address },
-			body: JSON.stringify(credentials)
-		})
-	);
-	if (response.status === 429) return { kind: 'tooMany', seconds: Number(response.headers.get('x-retry-after')) || 60 };
-	return response.ok ? { kind: 'signedIn', headers: response.headers } : { kind: 'refused' };
+	const seconds = await waitBefore(email, address);
+	if (seconds > 0) return { kind: 'tooMany', seconds };
+	const response = await auth().api.signInEmail({ body: { email, password }, asResponse: true });
+	if (response.status >= 500) throw new Error(`sign-in answered ${response.status}`);
+	const account = response.ok ? await database().models.user.findOne({ where: { email: email.toLowerCase() } }) : null;
+	if (!account?.get('active')) {
+		await countWrong(email, address);
+		return { kind: 'refused' };
+	}
+	await forgive(email, address);
+	if (await auth().api.getSession({ headers: before })) await signOut(before);
+	return { kind: 'signedIn', headers: response.headers };
 }
 
-/** Ends the session of these cookies; the answer's headers clear them. */
+/** Ends the session of these cookies and its streams; the answer's headers clear them. */
 export async function signOut(headers: Headers): Promise<Headers> {
+	const user = await whoIs(headers);
 	const response = await auth().api.signOut({ headers, asResponse: true });
+	if (user) endStreamsOf(user.id);
 	return response.headers;
 }

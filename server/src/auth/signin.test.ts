@@ -1,8 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '../db/connection';
+import { changePassword, setActive } from '../people';
+import { purgeSignIn } from './purge';
 import { freshDatabase, makeShop, PASSWORD, type TestShop } from '../testing';
 
-const ORIGIN = 'http://localhost';
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
 let auth: typeof import('../auth/auth');
@@ -28,7 +29,13 @@ const cookiesOf = (headers: Headers) =>
 			.map((cookie) => cookie.split(';')[0])
 			.join('; ')
 	});
-const attempt = (password: string, address = '198.51.100.1') => auth.signIn({ email, password }, ORIGIN, address);
+const attempt = (password: string, address = '198.51.100.1', before?: Headers) =>
+	auth.signIn({ email, password }, address, before);
+async function signedIn(...how: Parameters<typeof attempt>): Promise<Headers> {
+	const result = await attempt(...how);
+	if (result.kind !== 'signedIn') throw new Error(result.kind);
+	return cookiesOf(result.headers);
+}
 const rowsOf = async (db: Database, table: 'session' | 'rateLimit') => db.models[table].count();
 
 describe('sign-in', () => {
@@ -54,18 +61,55 @@ describe('sign-in', () => {
 	});
 	it('refuses a wrong password and somebody unknown alike', async () => {
 		expect(await attempt('wrong')).toEqual({ kind: 'refused' });
-		expect(await auth.signIn({ email: 'nobody@harrow.example', password: PASSWORD }, ORIGIN, '198.51.100.1')).toEqual({
+		expect(await auth.signIn({ email: 'nobody@harrow.example', password: PASSWORD }, '198.51.100.1')).toEqual({
 			kind: 'refused'
 		});
 	});
 	it('knows nobody by a made-up cookie', async () =>
 		expect(await auth.whoIs(new Headers({ cookie: 'exetasis.session_token=made.up' }))).toBeUndefined());
-	it('slows an address down that guesses, counted in the database, and no other', async () => {
+	it('over a session ends the old one', async () => {
+		const old = await signedIn(PASSWORD);
+		const fresh = await signedIn(PASSWORD, undefined, old);
+		expect(await auth.whoIs(old)).toBeUndefined();
+		expect(await auth.whoIs(fresh)).toBeDefined();
+	});
+	it('is slowed down for an account that is guessed at from one address: not for others there, nor for it elsewhere', async () => {
 		const results = [];
 		for (let i = 0; i < 22; i++) results.push((await attempt('guess', '203.0.113.7')).kind);
 		expect(results.at(-1)).toBe('tooMany');
 		expect(await rowsOf(database.db, 'rateLimit')).toBeGreaterThan(0);
 		expect((await attempt(PASSWORD, '198.51.100.2')).kind).toBe('signedIn');
+		const colleague = (await database.db.models.user.findByPk(shop.people.lead.id))!.get('email') as string;
+		const there = await auth.signIn({ email: colleague, password: PASSWORD }, '203.0.113.7');
+		expect(there.kind).toBe('signedIn');
+	});
+	it('ends with the account: taken away, all its sessions are over, and none begins', async () => {
+		const cookies = await signedIn(PASSWORD);
+		const { lead, technician } = shop.people;
+		expect(await setActive(shop.scope, lead.id, lead.id, false)).toBe('yourself');
+		expect(await setActive(shop.scope, lead.id, technician.id, false)).toBe('done');
+		expect(await auth.whoIs(cookies)).toBeUndefined();
+		expect((await attempt(PASSWORD)).kind).toBe('refused');
+		expect(await setActive(shop.scope, lead.id, technician.id, true)).toBe('done');
+		expect((await attempt(PASSWORD)).kind).toBe('signedIn');
+	});
+	it('everywhere ends where the password changes', async () => {
+		const cookies = [await signedIn(PASSWORD), await signedIn(PASSWORD, '198.51.100.3')];
+		const { id } = shop.people.technician;
+		expect(await changePassword(shop.scope, id, 'wrong', 'a longer one')).toBe('wrongPassword');
+		expect(await auth.whoIs(cookies[0])).toBeDefined();
+		expect(await changePassword(shop.scope, id, PASSWORD, 'a longer one')).toBe('changed');
+		for (const one of cookies) expect(await auth.whoIs(one)).toBeUndefined();
+		expect((await attempt(PASSWORD, '198.51.100.4')).kind).toBe('refused');
+		expect((await attempt('a longer one', '198.51.100.4')).kind).toBe('signedIn');
+		await changePassword(shop.scope, id, 'a longer one', PASSWORD);
+	});
+	it('leaves nothing behind that has run out', async () => {
+		await signedIn(PASSWORD);
+		await database.db.models.session.update({ expiresAt: new Date(Date.now() - 1000) }, { where: {} });
+		const tomorrow = new Date(Date.now() + 2 * 24 * 60 * 60 * 1000);
+		expect((await purgeSignIn(database.db, tomorrow)).sessions).toBeGreaterThan(0);
+		expect([await rowsOf(database.db, 'session'), await rowsOf(database.db, 'rateLimit')]).toEqual([0, 0]);
 	});
 	it('keeps passwords as Argon2id only', async () => {
 		const hash = await auth.hashPassword('secret');

@@ -79,3 +79,7 @@ export async function restingOn(scope: ShopScope, sheet: ModelSheet, job: JobOnR
 		method: METHOD
 	};
 }
+
+/** True where the shop has such a job; undefined where it has none. */
+export const jobExists = async (scope: ShopScope, jobId: string): Promise<true | undefined> =>
+	(await of(scope, 'job').count({ id: jobId })) > 0 || undefined;

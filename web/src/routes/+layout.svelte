@@ -6,10 +6,19 @@
 	import Sun from '@lucide/svelte/icons/sun';
 	import LogOut from '@lucide/svelte/icons/log-out';
 	import Hatching from '$lib/glyph/Hatching.svelte';
+	import { browser } from '$app/environment';
+	import { Outbox } from '$lib/log/outbox.svelte';
+	import { provideOutbox } from '$lib/log/outboxInUse';
+	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
 	import { provideUnits } from '$lib/ui/preference';
 
 	let { data, children } = $props();
 	provideUnits(() => data.units);
+	// One for the whole application, of the person who is signed in.
+	const userId = $derived(data.user?.id);
+	const outbox = $derived(browser && userId ? new Outbox(userId) : undefined);
+	provideOutbox(() => outbox);
+	$effect(() => outbox?.open());
 
 	const places = [
 		['/', 'Floor'],
@@ -54,6 +63,7 @@
 	</header>
 {/if}
 <main>
+	{#if outbox}<OutboxNotice {outbox} jobInHand={page.params.job} />{/if}
 	{@render children()}
 </main>
 

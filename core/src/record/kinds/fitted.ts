@@ -23,7 +23,7 @@ export const addFitted = <R extends FittedSizes>(record: R, fitted: Fitted): R =
 });
 
 /** A new part has all of its allowance before it, or some: one at its limit is none. */
-export function checkFitted({ payload }: Fitted, station: Station): EntryProblem | undefined {
+export function checkFitted(payload: Fitted['payload'], station: Station): EntryProblem | undefined {
 	const problem = checkSize(payload, station);
 	if (problem) return problem;
 	const measured = station.characteristics.find(({ key }) => key === payload.characteristic)!;

@@ -2,9 +2,9 @@
 <script lang="ts">
 	import { judge, type DecidedPart, type JudgeInput } from '@exetasis/core/decide';
 	import type { Verdict } from '@exetasis/core/record';
-	import type { BenchPart, BenchState } from '$lib/bench/bench.svelte';
-	import Choices from '$lib/bench/Choices.svelte';
-	import OddsOfWear from '$lib/bench/OddsOfWear.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import Choices from '$lib/ui/Choices.svelte';
+	import OddsOfWear from '$lib/judge/OddsOfWear.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence } from '$lib/words/reasons';
 
@@ -46,7 +46,7 @@
 		>The arithmetic, step by step</button
 	>
 	{#if arithmetic}
-		{#await import('$lib/bench/Arithmetic.svelte') then { default: Arithmetic }}
+		{#await import('$lib/judge/Arithmetic.svelte') then { default: Arithmetic }}
 			<Arithmetic input={rests} {judgement} />
 		{/await}
 	{/if}

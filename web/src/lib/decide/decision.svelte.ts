@@ -9,7 +9,7 @@ import {
 	type WholeInput
 } from '@exetasis/core/decide';
 import { judgeInput } from '@exetasis/core/mat';
-import type { BenchState } from '$lib/bench/bench.svelte';
+import type { BenchState } from '$lib/log/bench.svelte';
 import type { DecideWorker } from '$lib/workers/decide.worker';
 
 type Interval = ReturnType<typeof economicInterval>;
@@ -61,17 +61,45 @@ export class DecisionState {
 		};
 	});
 
+	/** Why nothing can be worked out, where that is so. */
+	problem = $state('');
+	#workers: Worker[] = [];
+
 	/** Starts two workers, so that the slider never waits for the interval; call the result to stop them. */
 	open(): () => void {
-		const start = () => new Worker(new URL('../workers/decide.worker.ts', import.meta.url), { type: 'module' });
-		const workers = [start(), start()];
-		[this.#deciding, this.#seeking] = workers.map((worker) => wrap<DecideWorker>(worker));
-		return () => workers.forEach((worker) => worker.terminate());
+		this.#workers = [this.#start(), this.#start()];
+		[this.#deciding, this.#seeking] = this.#workers.map((worker) => wrap<DecideWorker>(worker));
+		return () => this.#workers.forEach((worker) => worker.terminate());
+	}
+
+	#start(): Worker {
+		const worker = new Worker(new URL('../workers/decide.worker.ts', import.meta.url), { type: 'module' });
+		worker.onerror = (event) => this.#fail(event.message || 'its program could not be loaded');
+		return worker;
+	}
+
+	/** After a failure: new workers, and everything asked again. */
+	async restart(): Promise<void> {
+		this.#workers.forEach((worker) => worker.terminate());
+		this.problem = '';
+		this.#busy = false;
+		this.seeking = true;
+		this.open();
+		this.hold();
+		await Promise.all([this.decide(), this.findInterval()]);
+	}
+
+	#fail(cause: unknown): void {
+		const why = cause instanceof Error ? cause.message : String(cause);
+		this.problem = `The set could not be worked out (${why}). Each part can still be decided by itself.`;
+		this.#busy = false;
+		this.seeking = false;
 	}
 
 	/** Gives the workers the mat as it lies now. */
 	hold(): void {
-		for (const worker of [this.#deciding, this.#seeking]) void worker?.hold(this.#input);
+		for (const worker of [this.#deciding, this.#seeking])
+			void worker?.hold(this.#input).catch((cause: unknown) => this.#fail(cause));
 	}
 
 	/** Works the set out for the hours, the school and the log as they stand; while it does, only the last change waits. */
@@ -82,8 +110,9 @@ export class DecisionState {
 		this.#busy = true;
 		try {
 			this.decision = await this.#deciding?.decide(policy);
-		} finally {
 			this.#busy = false;
+		} catch (cause) {
+			this.#fail(cause);
 		}
 		if (this.#again) {
 			this.#again = false;
@@ -94,8 +123,12 @@ export class DecisionState {
 	/** Finds the most economic interval under the school that is tried; it does not depend on the slider. */
 	async findInterval(): Promise<void> {
 		const { valves, school } = this;
-		this.interval = await this.#seeking?.findInterval({ ...this.#input.policy, valves, school });
-		this.seeking = false;
+		try {
+			this.interval = await this.#seeking?.findInterval({ ...this.#input.policy, valves, school });
+			this.seeking = false;
+		} catch (cause) {
+			this.#fail(cause);
+		}
 	}
 
 	/** What one part's verdict rests on, under the rules as they are tried here. */

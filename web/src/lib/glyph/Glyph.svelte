@@ -6,7 +6,7 @@
 	interface Props {
 		type: PartTypeKey;
 		/** The side that its lip, groove or dish faces. */
-		toward?: 'P' | 'C' | 'mate' | 'any';
+		toward?: 'P' | 'C' | 'mate' | 'any' | 'sheet';
 		/** Dotted while nobody has looked at the part. */
 		dotted?: boolean;
 		size?: number;

@@ -1,6 +1,6 @@
 <!-- @component The mat: one row per cylinder, one column per station in strip order, one cell per physical part. -->
 <script lang="ts">
-	import type { BenchState } from '$lib/bench/bench.svelte';
+	import type { BenchState } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 	import MatCell from './MatCell.svelte';
 

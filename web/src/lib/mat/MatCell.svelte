@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { patternName } from '@exetasis/core/part';
 	import { standingDecision } from '@exetasis/core/record';
-	import { verdictOf, type BenchPart } from '$lib/bench/bench.svelte';
+	import { verdictOf, type BenchPart } from '$lib/log/bench.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { verdictName } from '$lib/words/reasons';
 

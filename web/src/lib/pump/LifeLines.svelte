@@ -3,7 +3,7 @@
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { formatNumber } from '@exetasis/core/quantity';
 	import type { ModelSheet } from '@exetasis/core/record';
-	import type { LifeListing } from '@exetasis/server/parts';
+	import type { LifeListing } from '@exetasis/server/db/sql/lives';
 
 	interface Props {
 		sheet: ModelSheet;
@@ -29,7 +29,7 @@
 	const ends = {
 		worn: 'worn',
 		damaged: 'damaged',
-		hurtAtStrip: 'hurt while stripping',
+		hurtAtStrip: 'handling damage (strip-down)',
 		renewedGood: 'renewed although good'
 	} as const;
 

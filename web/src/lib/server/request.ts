@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { validate } from 'uuid';
 import type { SignedIn } from '@exetasis/server/auth/auth';
 import { database } from '@exetasis/server/db/connection';
-import type { ShopScope } from '@exetasis/server/db/query';
+import type { ShopScope } from '@exetasis/server/db/scope';
 
 /** The signed-in person of a request that the access table has let through. */
 export function userOf(locals: App.Locals): SignedIn {
@@ -23,4 +23,14 @@ export function idFrom(param: string): string {
 export function found<T>(thing: T | undefined): T {
 	if (thing === undefined) error(404, 'There is no such page.');
 	return thing;
+}
+
+/** A text from the address's query, as far as it can be looked for; left out: nothing. */
+export const textFrom = (url: URL, name: string): string =>
+	(url.searchParams.get(name) ?? '').replaceAll('\0', '').toWellFormed().trim().slice(0, 100);
+
+/** Which page of a list the address asks for, from 0. */
+export function pageFrom(url: URL): number {
+	const page = Number(url.searchParams.get('page') ?? 1);
+	return Number.isInteger(page) && page >= 1 && page <= 1_000_000 ? page - 1 : 0;
 }

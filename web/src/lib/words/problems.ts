@@ -10,7 +10,7 @@ import {
 	shownUnit,
 	dimensionOf
 } from '@exetasis/core/quantity';
-import type { EntryProblem, RefusedBecause } from '@exetasis/core/record';
+import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
 
 /** The sentence beside a field whose text is no number. */
 export function numberSentence(problem: NumberProblem, empty = 'Type a number first.'): string {
@@ -65,6 +65,20 @@ function implausible(
 			return `${sizes}. Check the gauge and the unit, and read again.`;
 	}
 }
+
+/** What people call each kind of entry. */
+export const kindName: Readonly<Record<EntryKind, string>> = {
+	finding: 'Finding',
+	clean: '“Nothing found”',
+	reading: 'Reading',
+	fitted: 'Size of the new part',
+	mark: 'Mark on the surface',
+	note: 'Note',
+	decision: 'Decision',
+	step: 'Step signed off',
+	withdraw: 'Taking back',
+	correction: 'Correction'
+};
 
 /** The sentence for an entry that was not taken, saying what to do. */
 export function refusalSentence(problem: RefusedBecause, preference: UnitPreference): string {

@@ -11,12 +11,12 @@ import {
 } from '@exetasis/core/quantity';
 import type { Onset, Station, Verdict } from '@exetasis/core/record';
 
-export const severityName: Readonly<Record<Severity, string>> = { 1: 'slight', 2: 'clear', 3: 'severe' };
+export const severityName: Readonly<Record<Severity, string>> = { 1: 'slight', 2: 'moderate', 3: 'severe' };
 export const onsetName: Readonly<Record<Onset, string>> = {
 	service: 'in service',
-	handling: 'by hand, just now',
+	handling: 'handling damage (this strip-down)',
 	assembly: 'at the last assembly',
-	unknown: 'when, unknown'
+	unknown: 'unknown'
 };
 export const verdictName: Readonly<Record<Verdict | 'open', string>> = {
 	reuse: 'Reuse',

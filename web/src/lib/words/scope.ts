@@ -1,8 +1,8 @@
 import type { Scope } from '@exetasis/core/record';
 
 export const scopeName: Readonly<Record<Scope, string>> = {
-	packing: 'Packings',
-	plunger: 'Packings and plungers',
-	valves: 'Valves',
-	full: 'All of it'
+	packing: 'Packing job',
+	plunger: 'Packing and plunger job',
+	valves: 'Valve job',
+	full: 'Full rebuild'
 };

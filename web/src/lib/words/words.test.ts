@@ -4,11 +4,11 @@ import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide'
 import { customChoices } from './customs';
 import { metric, type UnitPreference } from '@exetasis/core/quantity';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
-import { faceWords } from './orientation';
+import { directionWords, refitWords } from './orientation';
 import { quantitySentence, refusalSentence } from './problems';
 import { inSentence, reasonSentence } from './reasons';
 
-const text = readFileSync(new URL('../../../../demo/sheets/korvan-kv18.json', import.meta.url), 'utf8');
+const text = readFileSync(new URL('../../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 const station = (key: string) => sheet.stations.find((one) => one.key === key)!;
 const inches: UnitPreference = { ...metric, length: 'in' };
@@ -25,7 +25,7 @@ describe('reasonSentence', () => {
 		],
 		[
 			{ code: 'remark', pattern: 'wearBand', severity: 1, onset: 'unknown' },
-			'Polished or matt wear band, slight (when, unknown): noted, not enough to condemn it.'
+			'Polished or matt wear band, slight (unknown): noted, not enough to condemn it.'
 		],
 		[{ code: 'cleanFirst', pattern: 'deposit' }, 'Scale or residue: clean it, then look again.'],
 		[{ code: 'insideLimit', ...size, probability: 0 }, 'Diameter 17.981 mm ± 0.004 mm is inside the limit 17.950 mm.'],
@@ -169,16 +169,22 @@ describe('what is said about bad input', () => {
 	});
 });
 
-describe('faceWords', () => {
+describe('directionWords', () => {
 	it('turns one rule over with the manifold: lips to pressure are down while the crank face is up', () => {
 		const packing = station('packing');
-		expect(faceWords(packing, { ...sheet, benchFaceUp: 'C' })).toContain(
-			'pressure side (P), down as the manifold lies now'
-		);
-		expect(faceWords(packing, { ...sheet, benchFaceUp: 'P' })).toContain(
-			'pressure side (P), up as the manifold lies now'
+		const lying = (benchFaceUp: 'P' | 'C') => directionWords(packing, { benchFaceUp });
+		expect(lying('C')).toBe('Fit with the open groove toward the pressure side (P), down as the manifold lies now');
+		expect(lying('P')).toContain('pressure side (P), up as the manifold lies now');
+	});
+	it('names feature and side apart, and the part beside it', () => {
+		const face = { toward: 'C', what: 'piston face', near: 'the inlet valve' } as const;
+		expect(directionWords({ face, side: 'rod' }, sheet)).toBe(
+			'Fit with the piston face toward the inlet valve, crank side (C)'
 		);
 	});
-	it('says nothing of sides where a part may face any way', () =>
-		expect(faceWords(station('collar'), sheet)).toBe('Refit: sheet'));
+	it('leaves the direction to the maker’s sheet, or says that there is none', () => {
+		expect(directionWords(station('collar'), sheet)).toBe('Direction: see the maker’s sheet');
+		expect(directionWords(station('caseORing'), sheet)).toBe('Direction: either way round');
+		expect(refitWords(station('caseORing'), sheet)).toBe('Direction: either way round; in its groove');
+	});
 });

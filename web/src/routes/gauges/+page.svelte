@@ -16,9 +16,9 @@
 <table class="list sheet">
 	<thead>
 		<tr
-			><th>Gauge</th><th>Kind</th><th class="number">Step</th><th class="number">Certificate U (k)</th><th
+			><th>Gauge</th><th>Kind</th><th class="number">Resolution</th><th class="number">Calibration U (k)</th><th
 				class="number">Repeatability s</th
-			><th class="number">Between people s</th><th>Calibrated</th><th>Due</th></tr
+			><th class="number">Reproducibility s</th><th>Calibrated</th><th>Due</th></tr
 		>
 	</thead>
 	<tbody>

@@ -1,8 +1,9 @@
 import { json } from '@sveltejs/kit';
-import { database } from '@exetasis/server/db/connection';
+import { answers } from '@exetasis/server/db/connection';
 
 /** Ready when the database answers. */
-export async function GET() {
-	await database().sequelize.query('SELECT 1');
-	return json({ ready: true });
-}
+export const GET = () =>
+	answers().then(
+		() => json({ ready: true }),
+		() => json({ ready: false }, { status: 503 })
+	);

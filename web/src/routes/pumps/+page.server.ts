@@ -1,4 +1,9 @@
-import { pumpsOf } from '@exetasis/server/pumps';
-import { scopeOf } from '$lib/server/request';
+import { MOST_LISTED, pumpsOf } from '@exetasis/server/pumps';
+import { pageFrom, scopeOf, textFrom } from '$lib/server/request';
 
-export const load = async ({ locals }) => ({ pumps: await pumpsOf(scopeOf(locals)) });
+export async function load({ locals, url }) {
+	const find = textFrom(url, 'find');
+	const page = pageFrom(url);
+	const list = await pumpsOf(scopeOf(locals), { like: find, offset: page * MOST_LISTED });
+	return { ...list, find, page, pages: Math.max(1, Math.ceil(list.of / MOST_LISTED)) };
+}

@@ -3,24 +3,24 @@
 	import { day } from '$lib/ui/time';
 
 	let { data } = $props();
-	let search = $state('');
-	const shown = $derived(
-		data.pumps.filter(({ serial, tag, site }) =>
-			`${serial} ${tag ?? ''} ${site ?? ''}`.toLowerCase().includes(search.trim().toLowerCase())
-		)
-	);
+	const shown = $derived(data.pumps);
+	const address = (page: number) => `/pumps?${new URLSearchParams({ find: data.find, page: String(page) })}`;
 </script>
 
 <svelte:head><title>Pumps · Exetasis</title></svelte:head>
 <div class="mb-2 flex items-end justify-between gap-4">
 	<h1>Pumps</h1>
-	<label class="field w-72"
-		><span class="sr-only">Find a pump</span><input
-			type="search"
-			placeholder="Serial, name or site"
-			bind:value={search}
-		/></label
-	>
+	<form role="search" class="flex items-end gap-2" data-sveltekit-keepfocus>
+		<label class="field w-72"
+			><span class="sr-only">Find a pump</span><input
+				type="search"
+				name="find"
+				placeholder="Serial, name, site or model"
+				value={data.find}
+			/></label
+		>
+		<button class="press">Find</button>
+	</form>
 </div>
 <table class="list sheet">
 	<thead
@@ -41,8 +41,16 @@
 			</tr>
 		{:else}<tr
 				><td colspan="6" class="soft"
-					>{data.pumps.length === 0 ? 'No pump yet: receive one from the floor.' : 'No pump matches.'}</td
+					>{data.find === '' ? 'No pump yet: receive one from the floor.' : 'No pump matches.'}</td
 				></tr
 			>{/each}
 	</tbody>
 </table>
+{#if data.pages > 1}
+	<nav class="mt-2 flex items-center gap-3" aria-label="Pages">
+		{#if data.page > 0}<a class="press" href={address(data.page)}>Earlier</a>{/if}
+		<span class="figures">{data.page + 1} of {data.pages}</span>
+		<span class="soft">{data.of} pumps</span>
+		{#if data.page + 1 < data.pages}<a class="press" href={address(data.page + 2)}>Later</a>{/if}
+	</nav>
+{/if}

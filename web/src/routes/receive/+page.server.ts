@@ -4,14 +4,23 @@ import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { scopeSchema } from '@exetasis/core/record';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
 import { pumpsOf } from '@exetasis/server/pumps';
+import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
+import { quantitySentence } from '$lib/words/problems';
 import { sheetsOf } from '@exetasis/server/sheets';
 import { sitesOf } from '@exetasis/server/shops';
 
 export async function load({ locals }) {
 	const scope = scopeOf(locals);
-	return { pumps: await pumpsOf(scope), sheets: await sheetsOf(scope), sites: await sitesOf(scope) };
+	return {
+		pumps: (await pumpsOf(scope, { limit: MOST_OFFERED })).pumps,
+		sheets: await sheetsOf(scope),
+		sites: await sitesOf(scope)
+	};
 }
+
+// As many pumps as a list to choose from holds.
+const MOST_OFFERED = 2000;
 
 const text = z.string().trim().max(400);
 const fields = z.object({
@@ -34,24 +43,29 @@ type Fields = z.infer<typeof fields>;
 type Problems = Partial<Record<keyof Fields, string>>;
 
 /** Reads a quantity that may be left out; a problem is noted beside its field. */
-function optional(field: 'temperature' | 'pressure', unit: Unit, form: Fields, problems: Problems): number | undefined {
-	if (form[field] === '') return undefined;
-	const parsed = parseQuantity(form[field], unit);
+function optional(
+	field: 'temperature' | 'pressure' | 'speed' | 'oldMeterHours',
+	unit: Unit,
+	form: Fields,
+	problems: Problems
+): number | undefined {
+	if ((form[field] ?? '') === '') return undefined;
+	const parsed = parseQuantity(form[field]!, unit);
 	if (parsed.kind === 'quantity') return parsed.base;
-	problems[field] = `“${form[field]}” was not understood: type a number, and a unit if it is not the one shown.`;
+	problems[field] = quantitySentence(parsed.problem);
 	return undefined;
 }
 
-function hoursIn(field: 'hours' | 'oldMeterHours', form: Fields, problems: Problems): number {
-	const parsed = parseQuantity(form[field] ?? '', 'h');
-	if (parsed.kind === 'quantity' && parsed.base >= 0) return parsed.base;
-	problems[field] = 'Type the hours as a number from 0, such as 4210.';
+function hoursIn(form: Fields, problems: Problems): number {
+	const parsed = parseQuantity(form.hours, 'h');
+	if (parsed.kind === 'quantity') return parsed.base;
+	problems.hours = quantitySentence(parsed.problem, 'Type the hours as a number from 0, such as 4210.');
 	return 0;
 }
 
 export const actions = {
 	default: async ({ request, locals }) => {
-		const typed = Object.fromEntries(await request.formData()) as Record<string, string>;
+		const typed = { ...(await readForm(request)) };
 		const back = (problems: Problems, extra: object = {}) => fail(400, { typed, problems, ...extra });
 		const parsed = fields.safeParse(typed);
 		if (!parsed.success) {
@@ -60,13 +74,11 @@ export const actions = {
 		const form = parsed.data;
 		const problems: Problems = {};
 		const units = userOf(locals).preferences.units ?? metric;
-		const meterHours = hoursIn('hours', form, problems);
-		const hoursOnOldMeter = form.oldMeterHours === undefined ? undefined : hoursIn('oldMeterHours', form, problems);
+		const meterHours = hoursIn(form, problems);
+		const hoursOnOldMeter = optional('oldMeterHours', 'h', form, problems);
 		const temperatureC = optional('temperature', units.temperature, form, problems);
 		const pressureMPa = optional('pressure', units.pressure, form, problems);
-		const speedRpm = form.speed === '' ? undefined : Number(form.speed);
-		if (speedRpm !== undefined && !(speedRpm > 0 && speedRpm < 10_000))
-			problems.speed = 'Type the speed in turns a minute, such as 950.';
+		const speedRpm = optional('speed', 'rpm', form, problems);
 		if (form.pump === 'new' && form.serial === '') problems.serial = 'A new pump needs its serial number.';
 		if (form.pump === 'new' && form.model === '') problems.model = 'Choose the model: its sheet lays out the mat.';
 		if (Object.keys(problems).length > 0) return back(problems);
@@ -107,6 +119,8 @@ export const actions = {
 				return back({ serial: `${result.serial} is known already: choose it from the list above.` });
 			case 'openJob':
 				return back({ pump: 'This pump is on the bench already.' }, { openJob: result.jobId });
+			case 'unknownSite':
+				return back({ site: 'Your shop has no such site: choose another.' });
 			case 'unknownPump':
 				return back({ pump: 'Your shop has no such pump: choose another.' });
 			case 'unknownModel':

@@ -110,7 +110,7 @@
 		{@render input('liquid', 'Liquid', 'Seawater')}
 		{@render input('temperature', `Temperature, ${unitLabel(data.units.temperature)}`)}
 		{@render input('pressure', `Pressure, ${unitLabel(data.units.pressure)}`)}
-		{@render input('speed', 'Speed, turns a minute')}
+		{@render input('speed', 'Speed, rpm')}
 		{@render input('inlet', 'Inlet supply', 'Flooded, suction lift, filter …')}
 	</fieldset>
 	<p class="last"><button class="press main">Receive and lay out the mat</button></p>

@@ -53,7 +53,18 @@
 			</select>
 		</label>
 	{/each}
-	<div><button class="press main">Keep</button></div>
-	{#if form && 'saved' in form}<p role="status">Kept.</p>{/if}
+	<div><button class="press main">Save</button></div>
+	{#if form && 'saved' in form}<p role="status">Saved.</p>{/if}
 	{#if form && 'problem' in form}<p class="wrong" role="alert">{form.problem}</p>{/if}
+</form>
+<h2 class="mt-6">Password</h2>
+<p class="soft mb-2">A new password signs you out everywhere; then sign in with it.</p>
+<form method="post" action="?/password" use:enhance class="grid max-w-md gap-4">
+	<label class="field"
+		><span>Password now</span><input type="password" name="current" autocomplete="current-password" /></label
+	>
+	<label class="field"><span>New password</span><input type="password" name="next" autocomplete="new-password" /></label
+	>
+	<div><button class="press">Change the password</button></div>
+	{#if form && 'password' in form}<p class="wrong" role="alert">{form.password}</p>{/if}
 </form>

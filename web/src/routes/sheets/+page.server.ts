@@ -1,4 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
+import { readForm } from '$lib/server/form';
 import { scopeOf } from '$lib/server/request';
 import { addSheet, sheetsOf } from '@exetasis/server/sheets';
 
@@ -6,18 +7,18 @@ export const load = async ({ locals }) => ({ sheets: await sheetsOf(scopeOf(loca
 
 export const actions = {
 	default: async ({ locals, request }) => {
-		const form = await request.formData();
-		const file = form.get('file');
-		const text = file instanceof File && file.size > 0 ? await file.text() : String(form.get('text') ?? '');
+		const form = await readForm(request, ['file']);
+		const text = form.file ?? form.text ?? '';
 		const result = await addSheet(scopeOf(locals), text);
 		switch (result.kind) {
 			case 'added':
 				redirect(303, `/sheets/${result.id}`);
 			case 'faults':
-				return fail(400, { text, faults: result.faults });
+				return fail(400, { text, faults: result.faults, more: result.more });
 			case 'revisionExists':
 				return fail(409, {
 					text,
+					more: 0,
 					faults: [
 						{
 							line: 1,

@@ -25,7 +25,7 @@
 	</tbody>
 </table>
 {#if data.mayManage}
-	<h2 class="mt-6">Take a sheet in</h2>
+	<h2 class="mt-6">Import a sheet</h2>
 	<form
 		method="post"
 		enctype="multipart/form-data"
@@ -46,8 +46,8 @@
 		{#if form?.faults}
 			<div role="alert">
 				<p class="wrong">
-					{form.faults.length === 1 ? 'One thing is' : `${form.faults.length} things are`} wrong with this sheet; nothing
-					was taken in.
+					{form.faults.length + form.more === 1 ? 'One thing is' : `${form.faults.length + form.more} things are`} wrong with
+					this sheet{form.more > 0 ? `, the first ${form.faults.length} of them below` : ''}; nothing was taken in.
 				</p>
 				<table class="list">
 					<thead><tr><th class="number">Line</th><th>Path</th><th>What is wrong</th></tr></thead>

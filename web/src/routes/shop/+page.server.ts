@@ -1,20 +1,34 @@
 import { fail } from '@sveltejs/kit';
+import { z } from 'zod';
+import { setActive, staffOf } from '@exetasis/server/people';
 import { policySchema, type Policy } from '@exetasis/core/decide';
-import { scopeOf } from '$lib/server/request';
+import { parseNumber } from '@exetasis/core/quantity';
+import { readForm } from '$lib/server/form';
+import { scopeOf, userOf } from '$lib/server/request';
+import { numberSentence } from '$lib/words/problems';
 import { policyOf, setPolicy } from '@exetasis/server/shops';
 
-export const load = async ({ locals }) => ({ policy: await policyOf(scopeOf(locals)) });
+export const load = async ({ locals }) => {
+	const scope = scopeOf(locals);
+	return { policy: await policyOf(scope), staff: await staffOf(scope) };
+};
+
+const person = z.object({ person: z.string().min(1).max(64), active: z.enum(['true', 'false']) });
 
 type Fields = Record<keyof Policy, string>;
 /** Fields that are typed in per cent and kept as probabilities. */
 const percent = ['acceptBad', 'scrapGood', 'acceptWearOut', 'lifeLeftShare'] as const;
 const numbers = ['intervalHours', 'downtimeCost'] as const;
 
-const numberOf = (text: string | undefined): number => (text?.trim() ? Number(text.trim().replace(',', '.')) : NaN);
+const ANY = { least: 0, most: 1e9 };
+const numberOf = (text: string | undefined): number => {
+	const read = parseNumber(text ?? '', ANY);
+	return read.kind === 'number' ? read.value : NaN;
+};
 
 export const actions = {
-	default: async ({ request, locals }) => {
-		const typed = Object.fromEntries(await request.formData()) as Fields;
+	policy: async ({ request, locals }) => {
+		const typed = (await readForm(request)) as Fields;
 		const parsed = policySchema.safeParse({
 			...typed,
 			...Object.fromEntries(numbers.map((name) => [name, numberOf(typed[name])])),
@@ -22,16 +36,27 @@ export const actions = {
 		});
 		if (!parsed.success) {
 			const problems = Object.fromEntries(
-				parsed.error.issues.map(({ path }) => [path[0], sentenceFor(path[0] as keyof Policy)])
+				parsed.error.issues.map(({ path }) => [path[0], sentenceFor(path[0] as keyof Policy, typed)])
 			);
 			return fail(400, { typed, problems: problems as Partial<Fields> });
 		}
 		await setPolicy(scopeOf(locals), parsed.data);
 		return { kept: true };
+	},
+	active: async ({ request, locals }) => {
+		const parsed = person.safeParse({ ...(await readForm(request)) });
+		if (!parsed.success) return fail(400, { people: 'Choose one of your shop’s people.' });
+		const { person: id, active } = parsed.data;
+		const result = await setActive(scopeOf(locals), userOf(locals).id, id, active === 'true');
+		if (result === 'yourself') return fail(400, { people: 'Nobody takes away their own sign-in: ask another lead.' });
+		if (result === 'unknownPerson') return fail(404, { people: 'Your shop has nobody of that name.' });
+		return { people: undefined };
 	}
 };
 
-function sentenceFor(name: keyof Policy): string {
+function sentenceFor(name: keyof Policy, typed: Fields): string {
+	const read = parseNumber(typed[name] ?? '', ANY);
+	if (read.kind === 'problem' && read.problem.code === 'ambiguous') return numberSentence(read.problem);
 	switch (name) {
 		case 'acceptBad':
 		case 'scrapGood':

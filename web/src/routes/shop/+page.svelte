@@ -52,6 +52,7 @@
 </p>
 <form
 	method="post"
+	action="?/policy"
 	use:enhance={() =>
 		async ({ update }) =>
 			update({ reset: false })}
@@ -59,7 +60,7 @@
 >
 	<div class="column">
 		<fieldset class="sheet" disabled={!data.mayManage}>
-			<legend>Which school is in force</legend>
+			<legend>Replacement policy in force</legend>
 			{#each schools as school (school)}
 				<label class="school">
 					<input
@@ -73,7 +74,7 @@
 			{/each}
 		</fieldset>
 		<fieldset class="sheet" disabled={!data.mayManage}>
-			<legend>Customs on which good people differ</legend>
+			<legend>Shop rules where practice differs</legend>
 			<div class="customs">
 				{#each customChoices as [name, label, choices] (name)}
 					<label class="field" for={name}>
@@ -109,13 +110,45 @@
 	</fieldset>
 	<div class="keep">
 		{#if data.mayManage}
-			<div><button class="press main">Keep</button></div>
-			{#if form && 'kept' in form}<p role="status">Kept: every open job is judged by these from now on.</p>{/if}
+			<div><button class="press main">Save</button></div>
+			{#if form && 'kept' in form}<p role="status">Saved: every open job is judged by these from now on.</p>{/if}
 		{:else}<p class="soft">A lead can change these.</p>{/if}
 	</div>
 </form>
 
+<h2 class="mt-6">People</h2>
+{#if form && 'people' in form && form.people}<p class="wrong" role="alert">{form.people}</p>{/if}
+<table class="list sheet people">
+	<thead><tr><th>Name</th><th>E-mail</th><th>Role</th><th>May sign in</th><th></th></tr></thead>
+	<tbody>
+		{#each data.staff as person (person.id)}
+			<tr>
+				<td>{person.name}</td>
+				<td>{person.email}</td>
+				<td>{person.role}</td>
+				<td>{person.active ? 'yes' : 'no'}</td>
+				<td>
+					{#if data.mayManage && person.id !== data.user?.id}
+						<form method="post" action="?/active" use:enhance>
+							<input type="hidden" name="person" value={person.id} />
+							<input type="hidden" name="active" value={String(!person.active)} />
+							<button class="press"
+								>{person.active ? 'Take sign-in away' : 'Give sign-in back'}<span class="sr-only">: {person.name}</span
+								></button
+							>
+						</form>
+					{/if}
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+<p class="soft mt-2">Taking sign-in away ends all that person’s sessions at once. What they recorded stays.</p>
+
 <style>
+	.people td {
+		vertical-align: middle;
+	}
 	.columns {
 		display: grid;
 		grid-template-columns: 1fr 1fr;

@@ -34,6 +34,19 @@
 				>{/each}
 		</select>
 	</label>
+	{#if data.of > data.pumps.length || data.find}
+		<form role="search" class="flex items-end gap-2">
+			<label class="field"
+				><span class="sr-only">Find a pump</span><input
+					type="search"
+					name="find"
+					placeholder="Find among {data.of}"
+					value={data.find}
+				/></label
+			>
+			<button class="press">Find</button>
+		</form>
+	{/if}
 	{#if data.pump}<a class="press" href="/pumps/{data.pump.id}">Its rebuilds</a>{/if}
 </div>
 {#if !trace || recurring.length === 0}

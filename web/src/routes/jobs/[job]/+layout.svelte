@@ -2,18 +2,17 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { formatNumber } from '@exetasis/core/quantity';
-	import { BenchState, provideBench } from '$lib/bench/bench.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
+	import { BenchState, provideBench } from '$lib/log/bench.svelte';
+	import { outboxInUse } from '$lib/log/outboxInUse';
 	import { day } from '$lib/ui/time';
-	import { refusalSentence } from '$lib/words/problems';
 	import { scopeName } from '$lib/words/scope';
 
 	let { data, children } = $props();
-	const units = unitsInUse();
+	const outboxOf = outboxInUse();
 	// A new state for another job, and after a release; what others add arrives by the event stream.
-	const bench = $derived(new BenchState(data.bench, data.user!.id));
+	const bench = $derived(new BenchState(data.bench, data.user!.id, outboxOf()));
 	provideBench(() => bench);
-	$effect(() => bench.follow());
+	$effect(() => bench.follower.start());
 
 	const job = $derived(data.bench.job);
 	const stages = $derived([
@@ -22,15 +21,19 @@
 		['decide', 'Decide'],
 		['release', job.releasedAt ? 'Released' : 'Release']
 	] as const);
-	const waiting = $derived(bench.outbox.waiting === 1 ? '1 entry waits' : `${bench.outbox.waiting} entries wait`);
+	const count = $derived(outboxOf()?.waiting.filter((one) => one.job === job.id).length ?? 0);
+	const waiting = $derived(count === 1 ? '1 entry waits' : `${count} entries wait`);
+	const sending = $derived(outboxOf()?.status ?? 'idle');
 	const status = $derived(
-		bench.outbox.status === 'signedOut'
+		sending === 'signedOut'
 			? `You are signed out. ${waiting} in this browser; it goes once you sign in again.`
-			: bench.outbox.status === 'offline'
+			: sending === 'offline' && count > 0
 				? `No connection: ${waiting} in this browser to be sent by itself.`
-				: bench.outbox.waiting > 0
-					? `Saving ${bench.outbox.waiting} …`
-					: 'All saved'
+				: count > 0
+					? `Saving ${count} …`
+					: bench.follower.hears
+						? 'All saved'
+						: 'All saved; what others record is not heard just now, connecting again …'
 	);
 </script>
 
@@ -53,25 +56,13 @@
 	</nav>
 	<span
 		class="status"
-		class:waiting={bench.outbox.status === 'offline' || bench.outbox.status === 'signedOut'}
+		class:waiting={sending === 'offline' || sending === 'signedOut' || !bench.follower.hears}
 		role="status"
 	>
 		{status}
-		{#if bench.outbox.status === 'signedOut'}<a href="/signin" target="_blank" rel="noreferrer">Sign in</a>{/if}
+		{#if sending === 'signedOut'}<a href="/signin" target="_blank" rel="noreferrer">Sign in</a>{/if}
 	</span>
 </div>
-{#each bench.refusals as refusal (refusal.entry.id)}
-	<p class="refusal" role="alert">
-		<span
-			><b>Not taken:</b>
-			{'typed' in refusal.entry.payload ? `“${refusal.entry.payload.typed.text}”. ` : ''}{refusalSentence(
-				refusal.problem,
-				units()
-			)}</span
-		>
-		<button type="button" class="press" onclick={() => bench.dismiss(refusal)}>Understood</button>
-	</p>
-{/each}
 {@render children()}
 
 <style>
@@ -115,14 +106,5 @@
 	.status.waiting {
 		color: var(--doubt);
 		font-weight: 600;
-	}
-	.refusal {
-		display: flex;
-		justify-content: space-between;
-		align-items: center;
-		gap: 1rem;
-		border: 2px solid var(--pencil);
-		padding: 4px 8px;
-		margin-bottom: 6px;
 	}
 </style>

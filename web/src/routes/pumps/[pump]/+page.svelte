@@ -14,7 +14,7 @@
 			pump.duty.liquid,
 			pump.duty.pressureMPa !== undefined && formatQuantity(pump.duty.pressureMPa, units().pressure),
 			pump.duty.temperatureC !== undefined && formatQuantity(pump.duty.temperatureC, units().temperature),
-			pump.duty.speedRpm !== undefined && `${formatNumber(pump.duty.speedRpm)} turns/min`,
+			pump.duty.speedRpm !== undefined && `${formatNumber(pump.duty.speedRpm)} rpm`,
 			pump.duty.inlet
 		]
 			.filter(Boolean)

@@ -5,6 +5,7 @@
 	import { discardLimit, placesToRead } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { refitWords } from '$lib/words/orientation';
 
 	let { data } = $props();
 	const units = unitsInUse();
@@ -21,14 +22,13 @@
 		const { rows, columns } = placesToRead(one);
 		return rows.length * columns.length;
 	};
-	const faces = { P: 'to P', C: 'to C', mate: 'to its mate', any: 'any way' } as const;
 </script>
 
 <svelte:head><title>{sheet.model} · Exetasis</title></svelte:head>
 <h1>{sheet.model} <span class="soft">{sheet.layout}, revision {sheet.revision}</span></h1>
 <p class="soft mb-2">
 	{sheet.maker} · {sheet.cylinders} cylinders · {formatQuantity(sheet.ratedPressureMPa, units().pressure)} · {sheet.ratedSpeedRpm}
-	turns/min · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo ? ' · demo data, invented' : ''}
+	rpm · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo ? ' · demo data, invented' : ''}
 </p>
 <table class="list sheet">
 	<thead
@@ -46,7 +46,7 @@
 						><Glyph type={station.type} toward={station.face.toward} size={34} /> {station.name}</span
 					></td
 				>
-				<td>{faces[station.face.toward]}: {station.face.what}</td>
+				<td>{refitWords(station, data.sheet)}</td>
 				<td>{renewal[station.renewal]}</td>
 				<td>
 					{station.lookFor ?? ''}

@@ -2,9 +2,10 @@
 <script lang="ts">
 	import { INTERVALS, schools, valveRules, type DecidedPart } from '@exetasis/core/decide';
 	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
-	import { benchInUse } from '$lib/bench/bench.svelte';
+	import { benchInUse } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 	import { DecisionState } from '$lib/decide/decision.svelte';
+	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import DecideRow from '$lib/decide/DecideRow.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
 	import UnitQuestion from '$lib/decide/UnitQuestion.svelte';
@@ -19,7 +20,7 @@
 	const set = $derived(new DecisionState(bench));
 	const job = $derived(bench.bench.job);
 	const currency = $derived(data.shop?.currency ?? '');
-	const locked = $derived(job.releasedAt !== null || !data.mayWork);
+	const locked = $derived(job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
 
 	// The worker lives as long as the page; what it is asked follows the slider, the school and the log.
 	$effect(() => set.open());
@@ -52,6 +53,11 @@
 </script>
 
 <svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
+<NotSafeYet {bench} />
+{#if set.problem}<div class="problem" role="alert">
+		<p class="wrong">{set.problem}</p>
+		<button type="button" class="press" onclick={() => set.restart()}>Try again</button>
+	</div>{/if}
 {#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} />{/if}
 <div class="top">
 	<section class="sheet" aria-label="How far, by which school">
@@ -101,7 +107,7 @@
 			<button type="button" class="press main" disabled={locked || clear.length === 0} onclick={acceptClear}
 				>Accept {clear.length} as “{schoolName[set.school]}” says</button
 			>
-		{:else}<p class="soft" role="status">Working the set out …</p>{/if}
+		{:else if !set.problem}<p class="soft" role="status">Working the set out …</p>{/if}
 	</section>
 	<section class="sheet" aria-label="Most economic interval">
 		{#if set.interval}
@@ -112,6 +118,7 @@
 				{currency} per 1000 h, by “{schoolName[set.school]}”.
 			</p>
 			<IntervalChart curve={set.interval.curve} best={set.interval.best} hours={set.hours} {currency} />
+		{:else if set.problem}<p class="soft">Not worked out.</p>
 		{:else if set.seeking}<p class="soft" role="status">Looking for the most economic interval …</p>
 		{:else}<p class="soft">How far the set can go is worked out when the first part has been looked at.</p>{/if}
 	</section>
@@ -196,6 +203,12 @@
 </p>
 
 <style>
+	.problem {
+		display: flex;
+		align-items: center;
+		gap: 1rem;
+		margin-bottom: 8px;
+	}
 	.top {
 		display: grid;
 		grid-template-columns: 1.25fr 1fr;

@@ -6,17 +6,19 @@
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { partType } from '@exetasis/core/part';
 	import { formatNumber } from '@exetasis/core/quantity';
-	import { benchInUse } from '$lib/bench/bench.svelte';
-	import JudgePanel from '$lib/bench/JudgePanel.svelte';
-	import LookPanel from '$lib/bench/LookPanel.svelte';
-	import MeasurePanel from '$lib/bench/MeasurePanel.svelte';
+	import { benchInUse } from '$lib/log/bench.svelte';
+	import JudgePanel from '$lib/judge/JudgePanel.svelte';
+	import LookPanel from '$lib/look/LookPanel.svelte';
+	import MeasurePanel from '$lib/measure/MeasurePanel.svelte';
 	import { firstUnmeasured, step, walkingOrder } from '@exetasis/core/mat';
+	import { commandOf, type Command } from '$lib/mat/keys';
 	import Mat from '$lib/mat/Mat.svelte';
-	import { faceWords } from '$lib/words/orientation';
+	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import { refitWords } from '$lib/words/orientation';
 
 	let { data } = $props();
 	const bench = $derived(benchInUse()());
-	const locked = $derived(bench.bench.job.releasedAt !== null || !data.mayWork);
+	const locked = $derived(bench.bench.job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
 	const cylinders = $derived(bench.bench.sheet.cylinders);
 	const walk = $derived(walkingOrder(bench.stations, cylinders));
 
@@ -101,47 +103,50 @@
 	function onkeydown(event: KeyboardEvent) {
 		if (event.ctrlKey || event.metaKey || event.altKey || help) return;
 		if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [role=dialog]')) return;
-		const { key } = event;
-		if (key === '?') help = true;
-		else if (/^(Arrow|Home$|End$)/.test(key)) move(key);
-		else if (!locked && handleWork(key, event.target)) {
-			/* done */
-		} else return;
-		if (!(mode === 'measure' && /^[0-9.,]$/.test(key))) event.preventDefault();
+		const onButton = event.target instanceof HTMLButtonElement && !event.target.dataset.place;
+		const command = commandOf(event, { mode, locked, measurable, onButton });
+		if (!command) return;
+		follow(command);
+		if (command.does !== 'startReading') event.preventDefault();
 	}
 
-	function move(key: string) {
-		const to = step(selected, key, bench.stations, cylinders, row);
-		row = to.row;
-		void select(to.place);
-	}
-
-	// Digits belong to the look or to the gauge, whichever is in hand; the panel that has them says so.
-	function handleWork(key: string, target: EventTarget | null): boolean {
-		const onButton = target instanceof HTMLButtonElement && !target.dataset.place;
-		if (key === 'Enter' && !onButton) enter();
-		else if (key === 'Backspace') undo();
-		else if (key === 'm' || key === 'M') mode = measurable ? 'measure' : 'look';
-		else if (key === 'l' || key === 'L') mode = 'look';
-		else if (mode === 'measure' && /^[0-9.,]$/.test(key)) measurePanel?.focus();
-		else if (key === '0') clean();
-		else if (/^[1-9]$/.test(key)) {
-			const rule = partType(part.station.type).patterns[Number(key) - 1];
-			if (rule) bench.cyclePattern(part, rule.pattern);
-		} else return false;
-		return true;
+	function follow(command: Command) {
+		switch (command.does) {
+			case 'help':
+				return void (help = true);
+			case 'move': {
+				const to = step(selected, command.key, bench.stations, cylinders, row);
+				row = to.row;
+				return void select(to.place);
+			}
+			case 'enter':
+				return enter();
+			case 'undo':
+				return undo();
+			case 'mode':
+				return void (mode = command.mode);
+			case 'startReading':
+				return measurePanel?.focus();
+			case 'clean':
+				return clean();
+			case 'pattern': {
+				const rule = partType(part.station.type).patterns[command.index];
+				if (rule) bench.cyclePattern(part, rule.pattern);
+			}
+		}
 	}
 </script>
 
 <svelte:window {onkeydown} />
 <svelte:head><title>Inspect {bench.bench.job.serial} · Exetasis</title></svelte:head>
 
+<NotSafeYet {bench} />
 <Mat {bench} {selected} onselect={(place) => void select(place, false)} />
 
 <div class="legend soft">
 	<span>P ◂ left, right ▸ C</span>
 	<span>dotted: not looked at</span><span>ring: reuse</span><span>struck: replace</span><span>wave: look again</span
-	><span>bracket: hurt by hand</span>
+	><span>bracket: handling damage</span>
 	<span class="grow"></span>
 	<span aria-live="polite"><b class="figures">{looked}</b> of <b class="figures">{bench.parts.size}</b> looked at</span>
 	<button type="button" class="press small" onclick={undo} disabled={locked || !bench.lastOwn}
@@ -157,7 +162,7 @@
 	<header>
 		<h1>{part.station.name}{part.cell.cylinder ? `, cylinder ${part.cell.cylinder}` : ''}</h1>
 		<p class="soft">
-			{faceWords(part.station, bench.bench.sheet)}
+			{refitWords(part.station, bench.bench.sheet)}
 			· {part.cell.hours === null ? 'hours on it unknown' : `${formatNumber(part.cell.hours)} h on it`}{part.cell.kept
 				? `, kept ${part.cell.kept === 1 ? 'once' : `${part.cell.kept} times`} before`
 				: ''}{part.cell.earlierLives > 0 ? `, ${part.cell.earlierLives} lives before it on record` : ''}
@@ -187,7 +192,7 @@
 	</div>
 </div>
 {#if help}
-	{#await import('$lib/bench/KeysHelp.svelte') then { default: KeysHelp }}
+	{#await import('$lib/mat/KeysHelp.svelte') then { default: KeysHelp }}
 		<KeysHelp open onclose={() => (help = false)} />
 	{/await}
 {/if}

@@ -8,6 +8,10 @@ export const actions = {
 		switch (result.kind) {
 			case 'released':
 				redirect(303, `/jobs/${params.job}/release`);
+			case 'stepsOpen':
+				return fail(409, {
+					problem: `${result.steps.length} steps are not signed off yet, first: “${result.steps[0]}” Sign them off under Strip.`
+				});
 			case 'undecided':
 				return fail(409, {
 					problem: `${result.places.length} parts have no decision yet, or are to be looked at again.`

@@ -4,9 +4,9 @@
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '@exetasis/core/quantity';
 	import { standingDecision } from '@exetasis/core/record';
-	import Corrections from '$lib/bench/Corrections.svelte';
-	import { benchInUse, type BenchPart } from '$lib/bench/bench.svelte';
-	import FittedSizes from '$lib/bench/FittedSizes.svelte';
+	import Corrections from '$lib/release/Corrections.svelte';
+	import { benchInUse, type BenchPart } from '$lib/log/bench.svelte';
+	import FittedSizes from '$lib/release/FittedSizes.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
@@ -35,7 +35,7 @@
 				.map(({ characteristic, gauge }) => ({ part, size: characteristic.name, gauge: gauge!.name }))
 		)
 	);
-	const waiting = $derived(bench.outbox.waiting > 0);
+	const waiting = $derived((bench.outbox?.ofJob(job.id).length ?? 0) > 0);
 </script>
 
 <svelte:head><title>Release {job.serial} · Exetasis</title></svelte:head>

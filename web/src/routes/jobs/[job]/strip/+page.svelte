@@ -2,9 +2,9 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
 	import { formatQuantity } from '@exetasis/core/quantity';
-	import { stepsInScope, type Step } from '@exetasis/core/record';
-	import { benchInUse } from '$lib/bench/bench.svelte';
-	import CautionNote from '$lib/bench/CautionNote.svelte';
+	import { stepsInScope, stepsOutOfOrder, waitsFor, type Step } from '@exetasis/core/record';
+	import { benchInUse } from '$lib/log/bench.svelte';
+	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { shortTime } from '$lib/ui/time';
 
@@ -34,14 +34,7 @@
 		].filter(([, value]) => value)
 	);
 
-	// What has to be signed off before this step may be.
-	const waitsFor = (step: Step): Step[] =>
-		steps.filter(
-			(other) =>
-				!done.has(other.key) &&
-				other !== step &&
-				(step.after.includes(other.key) || (other.blocking && steps.indexOf(other) < steps.indexOf(step)))
-		);
+	const early = $derived(stepsOutOfOrder({ sheet: bench.bench.sheet, scope: bench.bench.job.scope }, done));
 	const signOff = (step: Step) => bench.record({ kind: 'step', payload: { step: step.key } });
 	const takeBack = (step: Step) => bench.withdraw(done.get(step.key)!, 'not done after all');
 </script>
@@ -51,13 +44,17 @@
 	<ol>
 		{#each steps as step, index (step.key)}
 			{@const signed = done.get(step.key)}
-			{@const waits = waitsFor(step)}
+			{@const waits = waitsFor(steps, step, done)}
 			<li class="sheet" class:signed class:now={step === open}>
 				<span class="figures number">{index + 1}</span>
 				<div>
 					<p class="text">{step.text}</p>
-					{#if step.caution && !signed}<CautionNote caution={step.caution} />{/if}
-					{#if signed}<p class="soft">{bench.bench.people[signed.by]}, {shortTime(signed.at)}</p>{/if}
+					{#if step.caution}<CautionNote caution={step.caution} />{/if}
+					{#if signed}<p class="soft">
+							{bench.bench.people[signed.by]}, {shortTime(signed.at)}{#if early.has(step.key)}<b class="wrong">
+									· signed off before what has to come first</b
+								>{/if}
+						</p>{/if}
 					{#if !signed && waits.length > 0}<p class="soft">
 							First: {waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}
 						</p>{/if}

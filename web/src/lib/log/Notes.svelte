@@ -29,7 +29,7 @@
 	<form onsubmit={keep} class="field">
 		<label for="{id}-note" class="sr-only">Note on this part</label>
 		<input id="{id}-note" placeholder="Note on this part" bind:value={text} maxlength="2000" />
-		{#if text.trim() !== ''}<button class="press">Keep note</button>{/if}
+		{#if text.trim() !== ''}<button class="press">Save note</button>{/if}
 	</form>
 {/if}
 

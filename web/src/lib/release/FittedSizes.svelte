@@ -2,10 +2,16 @@
 <script lang="ts">
 	import { partType } from '@exetasis/core/part';
 	import { dimensionOf, formatQuantity, parseQuantity, shownUnit } from '@exetasis/core/quantity';
-	import { characteristicOf, checkPlausible, discardLimit, type SheetCharacteristic } from '@exetasis/core/record';
+	import {
+		characteristicOf,
+		checkFitted,
+		checkPlausible,
+		discardLimit,
+		type SheetCharacteristic
+	} from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
-	import type { BenchPart, BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -28,20 +34,18 @@
 	function keep(sheet: SheetCharacteristic, text: string) {
 		problems = { ...problems, [sheet.key]: '' };
 		if (text.trim() === '' || text === keptAs(sheet.key)?.typed.text) return;
-		const parsed = parseQuantity(text, unitOf(sheet));
-		const problem =
-			parsed.kind === 'problem'
-				? quantitySentence(parsed.problem)
-				: refusal(checkPlausible(parsed.base, sheet, characteristicOf(part.station, sheet.key).form));
-		if (problem || parsed.kind === 'problem') return void (problems = { ...problems, [sheet.key]: problem! });
+		const parsed = parseQuantity(text, unitOf(sheet), (base) => checkPlausible(base, sheet) === undefined);
+		const say = (problem: string) => void (problems = { ...problems, [sheet.key]: problem });
+		if (parsed.kind === 'problem') return say(quantitySentence(parsed.problem));
 		const payload = {
 			characteristic: sheet.key,
 			value: parsed.base,
 			typed: { text: text.trim(), unit: parsed.unit }
 		};
+		const refused = checkFitted(payload, part.station);
+		if (refused) return say(refusalSentence(refused, units()));
 		bench.record({ kind: 'fitted', part: part.cell.part, payload });
 	}
-	const refusal = (problem: ReturnType<typeof checkPlausible>) => problem && refusalSentence(problem, units());
 </script>
 
 {#each sizes as sheet (sheet.key)}

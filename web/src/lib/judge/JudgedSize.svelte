@@ -13,10 +13,10 @@
 	} from '@exetasis/core/quantity';
 	import type { JudgedCharacteristic, Outlook, PartLife } from '@exetasis/core/decide';
 	import { unitsInUse } from '$lib/ui/preference';
-	import type { BenchState } from './bench.svelte';
+	import type { BenchState } from '$lib/log/bench.svelte';
 	import LimitStrip from './LimitStrip.svelte';
 	import OddsOfWear from './OddsOfWear.svelte';
-	import Shape from './Shape.svelte';
+	import Shape from '$lib/measure/Shape.svelte';
 
 	interface Props {
 		bench: BenchState;

@@ -2,39 +2,58 @@ import { getContext, setContext } from 'svelte';
 import { v7 as uuidv7 } from 'uuid';
 import { judge, type Judgement } from '@exetasis/core/decide';
 import {
+	blockedBy,
+	effectiveTime,
 	fold,
 	isLookedAt,
 	standingDecision,
 	stationsInScope,
+	stepsInScope,
 	type Entry,
 	type EntryOf,
 	type PartRecord,
 	type Station
 } from '@exetasis/core/record';
 import type { Bench } from '@exetasis/server/jobs/bench';
-import { judgeInput, judgeMat, matePlaces, matesAt, type JudgedPart, type LaidPart } from '@exetasis/core/mat';
-import { placeKey } from '@exetasis/core/mat';
-import { Outbox, type Refusal } from './outbox.svelte';
+import {
+	judgeInput,
+	judgeMat,
+	matePlaces,
+	matesAt,
+	placeKey,
+	type JudgedPart,
+	type LaidPart
+} from '@exetasis/core/mat';
+import { clock } from './clock';
+import { Follower } from './follow.svelte';
+import type { Kept, Outbox } from './outbox.svelte';
 
 /** One part on the mat with all that is known and judged of it. */
 export interface BenchPart extends JudgedPart {
 	readonly looked: boolean;
 }
 
-type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'job' | 'by' | 'at'> : never) : never;
+type Stamp = 'id' | 'job' | 'by' | 'at' | 'offsetMs' | 'seq' | 'effectiveAt';
+type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, Stamp> : never) : never;
 
 /** One job on the bench, as this browser has it: the log as far as it is known, and what follows from it. */
 export class BenchState {
 	readonly bench: Bench;
 	readonly user: string;
 	readonly stations: readonly Station[];
-	readonly outbox: Outbox;
+	readonly outbox: Outbox | undefined;
+	readonly follower: Follower;
 	#entries = $state.raw<ReadonlyMap<string, Entry>>(new Map());
-	refusals = $state.raw<readonly Refusal[]>([]);
 	/** By kind of gauge, the one last used: it stays in hand for the next part. */
 	gaugeInHand = $state<Record<string, string>>({});
 
-	readonly log = $derived(fold(this.#entries.values()));
+	// What this browser has recorded and the server would not take; one word, so that only a change of it is felt.
+	readonly #refused = $derived.by(() =>
+		(this.outbox?.ofJob(this.bench.job.id) ?? []).flatMap(({ id, aside }) => (aside ? [id] : [])).join()
+	);
+	readonly log = $derived.by(() => fold([...this.#all.values()].filter(({ id }) => !this.#refused.includes(id))));
+	/** Steps without which the pump is not safe to work on and that nobody has signed off. */
+	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job.scope), this.log.steps));
 	#records: ReadonlyMap<string, PartRecord> = new Map();
 	readonly #judged = new Map<string, { part: LaidPart; mates: readonly LaidPart[]; judgement: Judgement }>();
 	#shown: ReadonlyMap<string, BenchPart> = new Map();
@@ -59,13 +78,20 @@ export class BenchState {
 		return this.#shown;
 	});
 
-	constructor(bench: Bench, user: string) {
+	// What still waits in this browser lies on the mat already, also after a reload.
+	readonly #all = $derived.by(() => {
+		const waiting = this.outbox?.ofJob(this.bench.job.id).filter(({ id }) => !this.#entries.has(id)) ?? [];
+		return waiting.length === 0 ? this.#entries : new Map([...this.#entries, ...waiting.map(entryById)]);
+	});
+
+	constructor(bench: Bench, user: string, outbox?: Outbox) {
 		this.bench = bench;
 		this.user = user;
 		this.stations = stationsInScope(bench.sheet, bench.job.scope);
 		this.mates = matePlaces(bench);
 		this.#entries = new Map(bench.entries.map((entry) => [entry.id, entry]));
-		this.outbox = new Outbox(bench.job.id, user, (refusal) => this.#refused(refusal));
+		this.outbox = outbox;
+		this.follower = new Follower(bench.job.id, (entries) => this.merge(entries));
 	}
 
 	// A part is judged anew only where its own record or a mate's has changed.
@@ -79,27 +105,12 @@ export class BenchState {
 		return judgement;
 	}
 
-	/** Follows the job: unsent entries of an earlier page first, then what others add. Call the result to stop. */
-	follow(): () => void {
-		let close: (() => void) | undefined;
-		let stopped = false;
-		void this.outbox.open().then((opened) => {
-			this.merge(opened.left);
-			if (stopped) opened.close();
-			else close = opened.close;
-		});
-		const events = new EventSource(`/jobs/${this.bench.job.id}/events`);
-		events.onmessage = ({ data }) => this.merge(JSON.parse(data) as Entry[]);
-		return () => {
-			stopped = true;
-			events.close();
-			close?.();
-		};
-	}
-
-	/** Adds entries from wherever they come: the same entry twice changes nothing. */
+	/** Adds entries from wherever they come: the same entry twice changes nothing, but that the server's word on its moment counts. */
 	merge(entries: readonly Entry[]): void {
-		const fresh = entries.filter(({ id }) => !this.#entries.has(id));
+		const fresh = entries.filter((entry) => {
+			const known = this.#entries.get(entry.id);
+			return !known || effectiveTime(known) !== effectiveTime(entry);
+		});
 		if (fresh.length === 0) return;
 		this.#entries = new Map([...this.#entries, ...fresh.map((entry) => [entry.id, entry] as const)]);
 	}
@@ -109,11 +120,10 @@ export class BenchState {
 
 	/** Records entries: at once on this screen, then in the browser's database, then on the server. */
 	record(...drafts: NewEntry[]): Entry[] {
-		const at = new Date().toISOString();
-		const common = { job: this.bench.job.id, by: this.user, at };
-		const entries = drafts.map((draft) => ({ ...draft, ...common, id: uuidv7() }) as Entry);
+		const common = { job: this.bench.job.id, by: this.user };
+		const entries = drafts.map((draft) => ({ ...draft, ...common, ...clock.stamp(), id: uuidv7() }) as Entry);
 		this.merge(entries);
-		void this.outbox.put(entries);
+		void this.outbox?.put(this.bench.job.serial, entries);
 		return entries;
 	}
 
@@ -124,13 +134,17 @@ export class BenchState {
 
 	/** The last thing that this person recorded here and that still counts, for undo. */
 	readonly lastOwn = $derived.by(() =>
-		[...this.#entries.values()].findLast(
+		[...this.#all.values()].findLast(
 			({ id, by, kind }) =>
-				by === this.user && kind !== 'withdraw' && kind !== 'correction' && !this.log.withdrawn.has(id)
+				by === this.user &&
+				kind !== 'withdraw' &&
+				kind !== 'correction' &&
+				!this.log.withdrawn.has(id) &&
+				!this.#refused.includes(id)
 		)
 	);
 
-	/** Marks a pattern on a part, makes it worse (slight → clear → severe), and at the fourth time takes it off. */
+	/** Marks a pattern on a part, makes it worse (slight → moderate → severe), and at the fourth time takes it off. */
 	cyclePattern({ cell, record }: BenchPart, pattern: EntryOf<'finding'>['payload']['pattern']): void {
 		const standing = record.findings.find((finding) => finding.payload.pattern === pattern);
 		const severity = standing?.payload.severity;
@@ -139,18 +153,9 @@ export class BenchState {
 		const onset = standing?.payload.onset ?? 'service';
 		this.record({ kind: 'finding', part: cell.part, payload: { pattern, severity: next, onset } });
 	}
-
-	#refused(refusal: Refusal): void {
-		const rest = new Map(this.#entries);
-		rest.delete(refusal.entry.id);
-		this.#entries = rest;
-		this.refusals = [...this.refusals, refusal];
-	}
-
-	dismiss(refusal: Refusal): void {
-		this.refusals = this.refusals.filter((one) => one !== refusal);
-	}
 }
+
+const entryById = ({ entry }: Kept) => [entry.id, entry] as const;
 
 /** What is proposed, or what was decided where somebody has. */
 export const verdictOf = ({ record, judgement }: BenchPart) =>

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { standingDecision, verdicts, type Verdict } from '@exetasis/core/record';
 	import { verdictName } from '$lib/words/reasons';
-	import type { BenchPart, BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 
 	interface Props {
 		bench: BenchState;

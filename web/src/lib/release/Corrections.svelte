@@ -1,7 +1,7 @@
 <!-- @component Corrections to a released job: a lead adds them, everybody sees them, nothing before is changed. -->
 <script lang="ts">
 	import { shortTime } from '$lib/ui/time';
-	import type { BenchState } from './bench.svelte';
+	import type { BenchState } from '$lib/log/bench.svelte';
 
 	interface Props {
 		bench: BenchState;

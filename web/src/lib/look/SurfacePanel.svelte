@@ -4,7 +4,7 @@
 	import { formatNumber, formatProbability, formatQuantity, shownUnit } from '@exetasis/core/quantity';
 	import type { Station } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
-	import type { BenchPart, BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 
 	interface Props {
 		bench: BenchState;

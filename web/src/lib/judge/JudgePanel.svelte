@@ -8,10 +8,10 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import { schoolName } from '$lib/words/schools';
-	import type { BenchPart, BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import { judgeInput } from '@exetasis/core/mat';
 	import ArithmeticDetails from './ArithmeticDetails.svelte';
-	import Choices from './Choices.svelte';
+	import Choices from '$lib/ui/Choices.svelte';
 	import Figures from './Figures.svelte';
 	import JudgedSize from './JudgedSize.svelte';
 

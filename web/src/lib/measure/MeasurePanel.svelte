@@ -6,7 +6,7 @@
 	import { checkPlausible, placesToRead } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
-	import type { BenchPart, BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Mates from './Mates.svelte';
 	import ReadingGrid from './ReadingGrid.svelte';
 	import SizeChoice from './SizeChoice.svelte';
@@ -58,7 +58,7 @@
 
 	async function take() {
 		if (!sheet || !unit) return;
-		const parsed = parseQuantity(text, unit);
+		const parsed = parseQuantity(text, unit, (base) => checkPlausible(base, sheet, kind?.form) === undefined);
 		if (parsed.kind === 'problem') return void (problem = quantitySentence(parsed.problem));
 		const implausible = checkPlausible(parsed.base, sheet, kind?.form);
 		if (implausible) return void (problem = refusalSentence(implausible, units()));
@@ -136,7 +136,7 @@
 					aria-describedby={problem ? `${id}-problem` : undefined}
 				/>
 			</label>
-			<button type="button" class="press main" disabled={locked} onclick={() => void take()}>Take</button>
+			<button type="button" class="press main" disabled={locked} onclick={() => void take()}>Enter</button>
 		</div>
 		{#if problem}<p class="wrong" id="{id}-problem" role="alert">{problem}</p>{/if}
 		<div class="with">

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { dimensionOf, formatWithUncertainty, shownUnit } from '@exetasis/core/quantity';
 	import { unitsInUse } from '$lib/ui/preference';
-	import type { BenchPart } from './bench.svelte';
+	import type { BenchPart } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 
 	interface Props {

@@ -3,8 +3,8 @@
 	import { partType, patternName } from '@exetasis/core/part';
 	import { onsets, type Onset } from '@exetasis/core/record';
 	import { onsetName, severityName } from '$lib/words/reasons';
-	import type { BenchPart, BenchState } from './bench.svelte';
-	import Notes from './Notes.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import Notes from '$lib/log/Notes.svelte';
 	import type SurfacePanel from './SurfacePanel.svelte';
 
 	interface Props {
@@ -64,7 +64,7 @@
 	</div>
 	{#if last}
 		<fieldset class="onset">
-			<legend>When was “{patternName(last.payload.pattern)}” done?</legend>
+			<legend>When did “{patternName(last.payload.pattern)}” happen?</legend>
 			{#each onsets as onset (onset)}
 				<button
 					type="button"

@@ -1,6 +1,6 @@
 <!-- @component The arithmetic behind a part's verdict, folded away: it is worked out and fetched when it is opened. -->
 <script lang="ts">
-	import type { BenchPart, BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import { judgeInput } from '@exetasis/core/mat';
 
 	interface Props {

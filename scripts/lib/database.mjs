@@ -1,0 +1,37 @@
+// The database of our own cluster: made beside its place with the demo in it, and moved there whole.
+import { spawnSync } from 'node:child_process';
+import { Advice, root, run } from './run.mjs';
+
+const NAME = 'exetasis';
+const UNFINISHED = 'exetasis_unfinished';
+/** Where earlier versions kept their tables. */
+const EARLIER = 'postgres';
+
+/** The address of the checkout's database in this cluster, migrated; made anew, with the demo, where there is none yet. */
+export function ownDatabase(url, env) {
+	const tell = (...command) => {
+		const done = spawnSync('npx', ['tsx', 'scripts/database.ts', ...command], {
+			cwd: root,
+			env: { ...env, DATABASE_URL: url(EARLIER) },
+			encoding: 'utf8',
+			stdio: ['ignore', 'pipe', 'inherit']
+		});
+		if (done.status !== 0) throw new Advice('The database could not be made: see above.');
+		return done.stdout.trim();
+	};
+	const there = tell('which', NAME);
+	if (there === 'none') {
+		tell('make', UNFINISHED);
+		prepare(url(UNFINISHED), env);
+		tell('rename', UNFINISHED, NAME);
+	}
+	const address = url(there === 'earlier' ? EARLIER : NAME);
+	run('npx', ['tsx', 'scripts/migrate.ts'], { env: { ...env, DATABASE_URL: address } });
+	return address;
+}
+
+/** Migrates a database and loads the demo where it is empty. */
+export function prepare(address, env) {
+	run('npx', ['tsx', 'scripts/migrate.ts'], { env: { ...env, DATABASE_URL: address } });
+	run('npx', ['tsx', 'scripts/load-demo.ts'], { env: { ...env, DATABASE_URL: address } });
+}

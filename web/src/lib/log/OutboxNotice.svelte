@@ -1,0 +1,66 @@
+<!-- @component What waits in this browser for other jobs, and what the server would not take: shown on every page until dealt with. -->
+<script lang="ts">
+	import type { Entry } from '@exetasis/core/record';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { shortTime } from '$lib/ui/time';
+	import { kindName, refusalSentence } from '$lib/words/problems';
+	import type { Kept, Outbox } from './outbox.svelte';
+
+	interface Props {
+		outbox: Outbox;
+		/** The job whose own page says by itself what waits for it. */
+		jobInHand: string | undefined;
+	}
+	let { outbox, jobInHand }: Props = $props();
+	const units = unitsInUse();
+
+	const elsewhere = $derived.by(() => {
+		const counts = new Map<string, { pump: string; count: number }>();
+		for (const { job, pump } of outbox.waiting)
+			if (job !== jobInHand) counts.set(job, { pump, count: (counts.get(job)?.count ?? 0) + 1 });
+		return [...counts];
+	});
+	const typed = (entry: Entry) => ('typed' in entry.payload ? ` “${entry.payload.typed.text}”` : '');
+	const why = ({ aside }: Kept) =>
+		aside?.kind === 'refused' ? refusalSentence(aside.problem, units()) : (aside?.message ?? '');
+</script>
+
+{#if elsewhere.length > 0}
+	<p class="waits" role="status">
+		{outbox.status === 'offline' ? 'No connection. ' : ''}Waiting in this browser to be sent:
+		{#each elsewhere as [job, { pump, count }], i (job)}{i > 0 ? ', ' : ' '}<a href="/jobs/{job}/inspect"
+				>{count} {count === 1 ? 'entry' : 'entries'} for {pump}</a
+			>{/each}.
+	</p>
+{/if}
+{#each outbox.setAside as one (one.id)}
+	<div class="aside" role="alert">
+		<p>
+			<b>Rejected:</b>
+			{kindName[one.entry.kind]}{typed(one.entry)}, <a href="/jobs/{one.job}/inspect">{one.pump}</a>, {shortTime(
+				one.entry.at
+			)}. {why(one)}
+		</p>
+		<button type="button" class="press" onclick={() => void outbox.sendAgain(one)}>Send again</button>
+		<button type="button" class="press" onclick={() => void outbox.discard(one)}>Understood</button>
+	</div>
+{/each}
+
+<style>
+	.waits {
+		color: var(--doubt);
+		font-weight: 600;
+		margin-bottom: 6px;
+	}
+	.aside {
+		display: flex;
+		align-items: center;
+		gap: 0.5rem;
+		border: 2px solid var(--pencil);
+		padding: 4px 8px;
+		margin-bottom: 6px;
+	}
+	.aside p {
+		flex: 1;
+	}
+</style>

@@ -1,0 +1,177 @@
+import Dexie, { type Table } from 'dexie';
+import { batchAnswerSchema, type Entry, type EntryAnswer, type RefusedBecause } from '@exetasis/core/record';
+import { clock } from './clock';
+
+/** Why an entry was set aside: the server's reason for it, or what it said to the whole request. */
+export type SetAside =
+	| { readonly kind: 'refused'; readonly problem: RefusedBecause }
+	| { readonly kind: 'answered'; readonly message: string };
+
+/** One entry on its way, as this browser keeps it. */
+export interface Kept {
+	readonly id: string;
+	readonly user: string;
+	readonly job: string;
+	/** Serial number of its pump, for those who see that something waits. */
+	readonly pump: string;
+	readonly entry: Entry;
+	/** Set once the server would not take it: kept until the person has dealt with it. */
+	readonly aside?: SetAside;
+}
+
+export type OutboxStatus = 'idle' | 'sending' | 'offline' | 'signedOut';
+
+const BATCH = 500;
+const RETRY_MS = { first: 1500, most: 30_000 };
+
+class OutboxDatabase extends Dexie {
+	declare entries: Table<Kept, string>;
+	constructor() {
+		super('exetasis');
+		this.version(1).stores({ entries: 'id, user' });
+	}
+}
+
+/**
+ * Everything that one person recorded in this browser and the server has not acknowledged yet, of every job: kept in the
+ * browser's own database, so that neither a dropped network, a closed tab nor a sign-out loses it, and sent from any page.
+ * What the server refuses is set aside with its reason, never sent again unasked and never deleted unseen.
+ */
+export class Outbox {
+	status = $state<OutboxStatus>('idle');
+	#kept = $state.raw<ReadonlyMap<string, Kept>>(new Map());
+	readonly waiting = $derived([...this.#kept.values()].filter(({ aside }) => !aside));
+	readonly setAside = $derived([...this.#kept.values()].filter(({ aside }) => aside));
+
+	readonly user: string;
+	readonly #database = new OutboxDatabase();
+	#retry = RETRY_MS.first;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+	#sending = false;
+	#closed = false;
+
+	constructor(user: string) {
+		this.user = user;
+	}
+
+	/** Takes up what earlier pages left, and starts sending. Call the result when the person leaves. */
+	open(): () => void {
+		const send = () => void this.flush();
+		addEventListener('online', send);
+		void this.#database.entries
+			.where({ user: this.user })
+			.toArray()
+			.then((left) => {
+				this.#change((kept) => left.forEach((one) => kept.has(one.id) || kept.set(one.id, one)));
+				send();
+			});
+		return () => {
+			this.#closed = true;
+			removeEventListener('online', send);
+			clearTimeout(this.#timer);
+		};
+	}
+
+	/** What of a job waits or was set aside, for the page that shows it. */
+	ofJob = (job: string): Kept[] => [...this.#kept.values()].filter((one) => one.job === job);
+
+	/** Puts entries in and sends; resolves when they are safe in the browser's database. */
+	async put(pump: string, entries: readonly Entry[]): Promise<void> {
+		const fresh = entries.map((entry) => {
+			const plain = $state.snapshot(entry) as Entry;
+			return { id: entry.id, user: this.user, job: entry.job, pump, entry: plain };
+		});
+		this.#change((kept) => fresh.forEach((one) => kept.set(one.id, one)));
+		const safe = this.#database.entries.bulkPut(fresh);
+		void this.flush();
+		await safe;
+	}
+
+	/** Sends once more what was set aside: the person has seen why, and something has changed. */
+	async sendAgain(one: Kept): Promise<void> {
+		const { aside: _, ...waiting } = one;
+		this.#change((kept) => kept.set(one.id, waiting));
+		await this.#database.entries.put(waiting);
+		await this.flush();
+	}
+
+	/** Forgets what was set aside: the person has dealt with it. */
+	async discard(one: Kept): Promise<void> {
+		this.#change((kept) => kept.delete(one.id));
+		await this.#database.entries.delete(one.id);
+	}
+
+	async flush(): Promise<void> {
+		if (this.#sending || this.#closed || this.waiting.length === 0) return;
+		this.#sending = true;
+		clearTimeout(this.#timer);
+		this.status = 'sending';
+		try {
+			for (let next = this.waiting; next.length > 0 && !this.#closed; next = this.waiting) {
+				const { job } = next[0];
+				await this.#send(job, next.filter((one) => one.job === job).slice(0, BATCH));
+			}
+			this.status = 'idle';
+			this.#retry = RETRY_MS.first;
+		} catch (error) {
+			this.status = error instanceof SignedOut ? 'signedOut' : 'offline';
+			this.#timer = setTimeout(() => void this.flush(), this.#retry);
+			this.#retry = Math.min(this.#retry * 2, RETRY_MS.most);
+		} finally {
+			this.#sending = false;
+		}
+	}
+
+	// A request that is refused as a whole is halved until the one entry that is to blame stands alone.
+	async #send(job: string, batch: readonly Kept[]): Promise<void> {
+		const asked = performance.now();
+		const response = await fetch(`/jobs/${job}/entries`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json', accept: 'application/json' },
+			body: JSON.stringify({ by: this.user, entries: batch.map(({ entry }) => entry) })
+		});
+		if (response.status === 401) throw new SignedOut();
+		if (response.status === 429 || response.status >= 500) throw new Error(`HTTP ${response.status}`);
+		if (!response.ok) {
+			if (batch.length === 1) return this.#putAside(batch[0], { kind: 'answered', message: await messageOf(response) });
+			const half = Math.ceil(batch.length / 2);
+			await this.#send(job, batch.slice(0, half));
+			return this.#send(job, batch.slice(half));
+		}
+		const { answers, serverTime } = batchAnswerSchema.parse(await response.json());
+		clock.compare(serverTime, performance.now() - asked);
+		await this.#take(batch, answers);
+	}
+
+	async #take(batch: readonly Kept[], answers: readonly EntryAnswer[]): Promise<void> {
+		const gone: string[] = [];
+		for (const [i, one] of batch.entries()) {
+			const answer = answers[i];
+			if (!answer) throw new Error('an entry was not answered');
+			if (answer.result === 'refused') await this.#putAside(one, { kind: 'refused', problem: answer.problem });
+			else gone.push(one.id);
+		}
+		this.#change((kept) => gone.forEach((id) => kept.delete(id)));
+		await this.#database.entries.bulkDelete(gone);
+	}
+
+	async #putAside(one: Kept, aside: SetAside): Promise<void> {
+		const set = { ...one, aside };
+		this.#change((kept) => kept.set(one.id, set));
+		await this.#database.entries.put(set);
+	}
+
+	#change(how: (kept: Map<string, Kept>) => void): void {
+		const kept = new Map(this.#kept);
+		how(kept);
+		this.#kept = kept;
+	}
+}
+
+class SignedOut extends Error {}
+
+async function messageOf(response: Response): Promise<string> {
+	const said: unknown = await response.json().catch(() => undefined);
+	const message = typeof said === 'object' && said !== null && 'message' in said ? said.message : undefined;
+	return typeof message === 'string' ? message : `The server would not take it (${response.status}).`;
+}

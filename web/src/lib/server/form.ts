@@ -1,0 +1,25 @@
+import { error } from '@sveltejs/kit';
+
+/** What a form brought: its texts, and the texts of its files. */
+export type Form = Partial<Record<string, string>>;
+
+/**
+ * The fields of a form as text. What is no form, a file where text is due, and characters that cannot be stored are
+ * answered with 400 and a sentence; `files` names the fields in which a file may come, of which its text is taken.
+ */
+export async function readForm(request: Request, files: readonly string[] = []): Promise<Form> {
+	const sent = await request
+		.formData()
+		.catch(() => error(400, 'The form was not understood. Reload the page and send it again.'));
+	const form: Form = Object.create(null) as Form;
+	for (const [name, value] of sent) {
+		if (typeof value === 'string') form[name] = value;
+		else if (!files.includes(name)) error(400, `“${name.slice(0, 40)}” has to be text, not a file.`);
+		else if (value.size > 0) form[name] = await value.text();
+	}
+	for (const [name, text] of Object.entries(form)) {
+		if (text!.includes('\0') || !text!.isWellFormed())
+			error(400, `“${name.slice(0, 40)}” holds a character that cannot be stored. Type it again.`);
+	}
+	return form;
+}

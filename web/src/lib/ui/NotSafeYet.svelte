@@ -1,0 +1,23 @@
+<!-- @component Says, where work on the parts begins, that the pump is not safe to work on yet, and what has to be signed off. -->
+<script lang="ts">
+	import type { BenchState } from '$lib/log/bench.svelte';
+
+	let { bench }: { bench: BenchState } = $props();
+	const { job } = $derived(bench.bench);
+</script>
+
+{#if bench.blocked.length > 0 && job.releasedAt === null}
+	<p class="stop" role="alert">
+		<b>Not safe to work on yet.</b>
+		First sign off: {bench.blocked.map(({ text }) => text).join(' ')}
+		<a href="/jobs/{job.id}/strip">To the steps</a>
+	</p>
+{/if}
+
+<style>
+	.stop {
+		border: 2px solid var(--doubt);
+		padding: 6px 10px;
+		margin-bottom: 6px;
+	}
+</style>

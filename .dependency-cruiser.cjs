@@ -1,10 +1,15 @@
-/** Which way dependencies may point. The core stays pure: no interface, database, Node API or anything of ours outside it. */
+/**
+ * Which way dependencies may point: core ← server ← web, and demo beside the server. Type-only imports count as well: a
+ * type that points the wrong way is a door that the next change goes through.
+ */
+const tests = '(\\.test|/testing)\\.ts$';
 module.exports = {
 	forbidden: [
 		{
 			name: 'core-is-pure',
+			comment: 'no interface, database, Node API or anything of ours outside of the core',
 			severity: 'error',
-			from: { path: '^core/src', pathNot: '(\\.test|/testing)\\.ts$' },
+			from: { path: '^core/src', pathNot: tests },
 			to: { pathNot: ['^core/src', 'node_modules/(@stdlib|zod|jsonc-parser)/'] }
 		},
 		{
@@ -12,6 +17,36 @@ module.exports = {
 			severity: 'error',
 			from: { path: '^demo/src', pathNot: '\\.test\\.ts$' },
 			to: { pathNot: ['^demo/src', '^core/src', '^@exetasis/core'] }
+		},
+		{
+			name: 'server-knows-no-web',
+			comment: 'the services serve the web, the commands, the demo and the devices alike',
+			severity: 'error',
+			from: { path: '^server/src' },
+			to: { path: ['^web/', '^demo/src', 'node_modules/(@sveltejs|svelte)/'] }
+		},
+		{
+			name: 'pages-know-the-server-by-type-only',
+			comment: 'what runs in a browser may know the shape of what the services answer, and no more',
+			severity: 'error',
+			from: {
+				path: '^web/src/(lib|routes)/',
+				pathNot: ['^web/src/lib/server/', '\\+(page|layout|server)(\\.server)?\\.ts$', tests]
+			},
+			to: { path: '^(server/src|@exetasis/server)', dependencyTypesNot: ['type-only'] }
+		},
+		{
+			name: 'components-know-no-routes',
+			severity: 'error',
+			from: { path: '^web/src/lib/' },
+			to: { path: '^web/src/routes/' }
+		},
+		{
+			name: 'statements-are-the-services-business',
+			comment: 'pages and routes ask a service',
+			severity: 'error',
+			from: { path: '^web/src/' },
+			to: { path: '^server/src/db/sql/', dependencyTypesNot: ['type-only'] }
 		},
 		{
 			name: 'no-cycles',
@@ -23,6 +58,8 @@ module.exports = {
 	options: {
 		tsPreCompilationDeps: true,
 		tsConfig: { fileName: 'tsconfig.base.json' },
-		doNotFollow: { path: 'node_modules' }
+		doNotFollow: { path: 'node_modules' },
+		enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default'] },
+		exclude: { path: '\\.svelte-kit' }
 	}
 };

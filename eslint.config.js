@@ -33,5 +33,23 @@ export default ts.config(
 			'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch', 'crypto', 'performance']
 		}
 	},
+	{
+		// Raw statements have their own folder, one function a statement (docs/decisions/raw-sql.md).
+		files: ['server/src/**/*.ts', 'web/src/**/*.{ts,svelte}'],
+		ignores: ['server/src/db/**', '**/*.test.ts', 'server/src/testing.ts', 'server/src/events.ts', 'server/src/auth/adapter.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector: "CallExpression[callee.property.name='query']",
+					message: 'A raw statement stands in server/src/db/sql, one function a statement.'
+				},
+				{
+					selector: "CallExpression[callee.name='literal']",
+					message: 'A raw statement stands in server/src/db/sql, one function a statement.'
+				}
+			]
+		}
+	},
 	{ files: ['**/*.cjs'], languageOptions: { globals: globals.commonjs } }
 );

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Browser, type Page, type PlaywrightWorkerArgs } from '@playwright/test';
 
 /** The demo's accounts. */
 export const accounts = {
@@ -37,4 +37,17 @@ export async function pageOf(browser: Browser, account: Account): Promise<Page> 
 		viewport: { width: 1280, height: 800 }
 	});
 	return context.newPage();
+}
+
+/** Requests without a page, of this person; of nobody where none is named. */
+export async function requestAs(
+	{ request }: PlaywrightWorkerArgs['playwright'],
+	account?: Account
+): Promise<APIRequestContext> {
+	const context = await request.newContext({ baseURL: process.env.E2E_ADDRESS });
+	if (!account) return context;
+	const form = { email: accounts[account], password: 'harrow-sound' };
+	const answer = await context.post('/signin', { headers: { origin: new URL(process.env.E2E_ADDRESS!).origin }, form });
+	expect(answer.ok()).toBe(true);
+	return context;
 }

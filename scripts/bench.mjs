@@ -1,4 +1,5 @@
 // npm run bench: speed against the budgets of docs/architecture.md, as ratios in one run or in milliseconds.
+import { measureLoad } from './bench/load.mjs';
 import { measurePage } from './bench/page.mjs';
 import { buildWhereChanged } from './lib/build.mjs';
 import { ensureChromium, ensurePackages } from './lib/install.mjs';
@@ -21,6 +22,15 @@ await main(async () => {
 		server = await serveBuilt(demo);
 		console.log(`web server ready in ${(performance.now() - started).toFixed(0)} ms`);
 		await measurePage(demo.address);
+		await measureLoad(demo.address);
+		const { url } = await cluster.start();
+		for (const rebuilds of [100, 1000, 10_000]) {
+			const name = `volume_${rebuilds}`;
+			run('npx', ['tsx', 'scripts/database.ts', 'make', name], { env: demo.env });
+			run('npx', ['tsx', 'scripts/bench/volume.ts', String(rebuilds)], {
+				env: { ...demo.env, DATABASE_URL: url(name) }
+			});
+		}
 	} finally {
 		server?.kill('SIGTERM');
 		cluster.stop();

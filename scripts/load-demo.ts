@@ -30,7 +30,7 @@ import { fold, standingDecision, type ModelSheet } from '@exetasis/core/record';
 import { hashPassword, type SignedIn } from '@exetasis/server/auth/auth';
 import { append } from '@exetasis/server/benchLog/append';
 import { database } from '@exetasis/server/db/connection';
-import type { ShopScope } from '@exetasis/server/db/query';
+import type { ShopScope } from '@exetasis/server/db/scope';
 import { lifeOf, placesOf } from '@exetasis/core/mat';
 import { refit } from '@exetasis/server/fleet';
 import { benchOf, type Bench } from '@exetasis/server/jobs/bench';

@@ -135,6 +135,7 @@ export function privateCluster(folder) {
 			await startServer(settings);
 			return { url: (database) => url(port, database), port };
 		},
+		isRunning: () => running() !== undefined,
 		stop() {
 			if (running()) execute('pg_ctl', ['stop', '-w', '-s', '-m', 'fast', '-D', data]);
 		},

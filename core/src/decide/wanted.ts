@@ -14,9 +14,10 @@ export const wantedSizes = (station: Station, record: PartRecord, policy: Policy
 
 function isWanted(station: Station, { findings }: PartRecord, policy: Policy, sheet: SheetCharacteristic): boolean {
 	const { key, when, suspect } = sheet;
-	if (station.type === 'spring' && (key === 'freeLength' || key === 'load')) {
+	const { inspectedBy } = partType(station.type);
+	if (inspectedBy && (key === inspectedBy.length || key === inspectedBy.load)) {
 		if (policy.springs === 'feel') return false;
-		if (key === (policy.springs === 'load' ? 'load' : 'freeLength')) return true;
+		if (key === inspectedBy[policy.springs]) return true;
 	}
 	if (when === 'always') return true;
 	if (suspect) return findings.some(({ payload }) => suspect.includes(payload.pattern));

@@ -1,4 +1,4 @@
 export * from './patterns';
 export * from './register';
-export * from './types';
+export * from './partType';
 export * from './wear';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { patternKeys } from '../part/patterns';
 import { partType, partTypeKeys } from '../part/register';
-import type { Characteristic } from '../part/types';
+import type { Characteristic } from '../part/partType';
 import { units, type Unit } from '../quantity';
 
 /** Which jobs open a station: a packing job leaves the valves shut. */

@@ -22,11 +22,11 @@ export function numberSentence(problem: NumberProblem, empty = 'Type a number fi
 		case 'ambiguous':
 			return `“${problem.text}” can be ${formatNumber(problem.grouped)} or ${problem.decimal}. Type ${problem.grouped} or ${problem.decimal}.`;
 		case 'outOfRange':
-			return `${beyond(problem.value, problem.least, problem.most)}: type a number from ${formatNumber(problem.least)} to ${formatNumber(problem.most)}.`;
+			return `${beyond(problem.value, problem.least)}: type a number from ${formatNumber(problem.least)} to ${formatNumber(problem.most)}.`;
 	}
 }
 
-const beyond = (value: number, least: number, most: number): string =>
+const beyond = (value: number, least: number): string =>
 	Number.isFinite(value) && Math.abs(value) < 1e15
 		? `${formatNumber(value, Number.isInteger(value) ? 0 : 3)} is ${value < least ? 'below' : 'above'} what can be`
 		: `This is ${value < least ? 'below' : 'above'} what can be`;

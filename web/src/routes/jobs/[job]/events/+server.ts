@@ -25,8 +25,8 @@ export async function GET({ locals, params, request }) {
 	found(await jobExists(scope, jobId));
 	const encoder = new TextEncoder();
 	let ended = false;
-	let heartbeat: ReturnType<typeof setInterval> | undefined;
 	let unsubscribe = () => {};
+	const heartbeat = setInterval(() => beat(), HEARTBEAT_MS);
 	const end = () => {
 		ended = true;
 		clearInterval(heartbeat);
@@ -45,15 +45,20 @@ export async function GET({ locals, params, request }) {
 	};
 	const clock = () => send(`event: clock\ndata: ${Date.now()}\n\n`);
 	const receive = (entries: Entry[]) => send(`data: ${JSON.stringify(entries)}\n\n`);
-	unsubscribe = await subscribe({ shopId: scope.shopId, userId: user.id, jobId, receive, lost: close });
-	clock();
-	receive(await entriesOf(scope, jobId).catch((cause: unknown) => (end(), Promise.reject(cause))));
-	heartbeat = setInterval(() => {
+	function beat(): void {
 		clock();
 		void whoIs(request.headers).then(
 			(still) => still?.id !== user.id && close(),
 			() => undefined
 		);
-	}, HEARTBEAT_MS);
+	}
+	try {
+		unsubscribe = await subscribe({ shopId: scope.shopId, userId: user.id, jobId, receive, lost: close });
+		clock();
+		receive(await entriesOf(scope, jobId));
+	} catch (cause) {
+		end();
+		throw cause;
+	}
 	return new Response(body, { headers });
 }

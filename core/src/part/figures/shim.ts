@@ -1,0 +1,23 @@
+import type { Figure, PartContext } from '../partType';
+
+/** How many shims take up a cylinder's end gap and give it the press that keeps it from moving. */
+export function shimFigures({ sizes, design }: PartContext): readonly Figure[] {
+	const { endGap } = sizes;
+	if (!endGap || !(design.shimThickness! > 0)) return [];
+	const press = design.endPress ?? 0;
+	const needed = Math.max(0, endGap.value + press);
+	return [
+		{
+			key: 'shimPack',
+			name: 'Shims to add',
+			value: Math.ceil(needed / design.shimThickness! - 1e-9),
+			unit: 'pieces',
+			inputs: [
+				{ name: 'End gap', value: endGap.value, unit: 'mm' },
+				{ name: 'Press wanted', value: press, unit: 'mm' },
+				{ name: 'One shim', value: design.shimThickness!, unit: 'mm' }
+			],
+			method: '(end gap + press)/shim, rounded up'
+		}
+	];
+}

@@ -1,0 +1,27 @@
+import { runout } from './formCharacteristics';
+import type { PartType } from '../partType';
+
+/** Rod or packing sleeve: its surface sets the life of the seal that runs on it. */
+export const sleeve: PartType = {
+	key: 'sleeve',
+	name: 'Sleeve',
+	material: 'ceramic',
+	lasts: { hoursToLimit: 9_000, otherEnds: { scaleHours: 60_000, shape: 1.2 }, stopShare: 0.3 },
+	expansionPerKelvin: 8.0e-6,
+	patterns: [
+		{ pattern: 'axialScoring', outFrom: 2 },
+		{ pattern: 'wearBand', outFrom: 3, wearOf: ['diameter'] },
+		{ pattern: 'oneSidedWear', outFrom: 3 },
+		{ pattern: 'heatChecks', outFrom: 2 },
+		{ pattern: 'crack', outFrom: 1 },
+		{ pattern: 'chip', outFrom: 1 },
+		{ pattern: 'pitted', outFrom: 2 },
+		{ pattern: 'deposit', cleanFirst: true },
+		{ pattern: 'stuck', outFrom: 2 }
+	],
+	characteristics: [
+		{ key: 'diameter', name: 'Outside diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
+		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
+		runout
+	]
+};

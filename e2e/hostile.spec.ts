@@ -1,0 +1,160 @@
+// Every address of the application with what nobody should send: no answer is 500, and the server lives after each.
+import { expect, test, type APIRequestContext } from '@playwright/test';
+import { requestAs } from './people';
+
+const unknown = '0197f000-0000-7000-8000-00000000dead';
+const values: readonly [name: string, value: string][] = [
+	['NUL', 'a\0b'],
+	['half of a surrogate pair', 'a\ud800b'],
+	['__proto__', '__proto__'],
+	['1e309', '1e309'],
+	['a number without end', '9'.repeat(400)],
+	['the year 0', '0000-01-01'],
+	['the year 99999', '99999-12-31'],
+	['an unknown id', unknown],
+	['a statement', "' OR 1=1; --"],
+	['a megabyte', 'x'.repeat(1_000_000)],
+	['nothing', '']
+];
+const forms: readonly [path: string, fields: readonly string[]][] = [
+	['/signin', ['email', 'password']],
+	[
+		'/receive',
+		[
+			'pump',
+			'serial',
+			'model',
+			'site',
+			'tag',
+			'scope',
+			'complaint',
+			'hours',
+			'liquid',
+			'temperature',
+			'pressure',
+			'speed',
+			'inlet',
+			'oldMeterHours'
+		]
+	],
+	['/settings?/units', ['length', 'torque', 'pressure', 'temperature']],
+	['/settings?/theme', ['theme']],
+	['/settings?/password', ['current', 'next']],
+	['/sheets', ['text', 'file']],
+	['/shop?/policy', ['school', 'intervalHours', 'acceptBad', 'valves']],
+	['/shop?/active', ['person', 'active']],
+	[`/jobs/${unknown}/release`, ['x']]
+];
+const pages = ['/', '/pumps', '/trace', '/gauges', '/sheets', '/shop', '/settings', '/receive'];
+
+const origin = () => new URL(process.env.E2E_ADDRESS!).origin;
+const headers = () => ({ origin: origin(), accept: 'text/html' });
+async function holds(request: APIRequestContext, what: string, answer: { status(): number }): Promise<void> {
+	expect.soft(answer.status(), what).toBeLessThan(500);
+	expect((await request.get('/healthz')).status(), `alive after ${what}`).toBe(200);
+}
+
+for (const [path, fields] of forms) {
+	test(`the form ${path} with what nobody should send`, async ({ playwright }) => {
+		test.setTimeout(180_000);
+		const request = await requestAs(playwright, path === '/signin' ? undefined : 'lead');
+		for (const field of fields) {
+			for (const [name, value] of values) {
+				const form = { ...Object.fromEntries(fields.map((one) => [one, 'x'])), [field]: value };
+				const answer = await request.post(path, { headers: headers(), form, maxRedirects: 0 });
+				await holds(request, `${path} ${field}: ${name}`, answer);
+			}
+			const file = { name: 'x.bin', mimeType: 'application/octet-stream', buffer: Buffer.from([0, 255, 216, 0]) };
+			await holds(
+				request,
+				`${path} ${field}: a file`,
+				await request.post(path, { headers: headers(), multipart: { [field]: file }, maxRedirects: 0 })
+			);
+			const twice = { 'content-type': 'application/x-www-form-urlencoded' };
+			const list = `${encodeURIComponent(field)}=a&${encodeURIComponent(field)}[]=b&__proto__=c&constructor=d`;
+			await holds(
+				request,
+				`${path} ${field}: twice`,
+				await request.post(path, { headers: { ...headers(), ...twice }, data: list, maxRedirects: 0 })
+			);
+		}
+		for (const [type, body] of [
+			['multipart/form-data; boundary=x', 'no boundary at all'],
+			['multipart/form-data', '--x\r\n'],
+			['text/plain', 'a=b'],
+			['application/json', '{"a":'],
+			['application/x-www-form-urlencoded', '%%%=%00&\ud800']
+		]) {
+			const answer = await request.post(path, {
+				headers: { ...headers(), 'content-type': type },
+				data: Buffer.from(body),
+				maxRedirects: 0
+			});
+			await holds(request, `${path} as ${type}`, answer);
+			expect.soft(answer.status(), `${path} as ${type}`).toBeGreaterThanOrEqual(300);
+		}
+		await request.dispose();
+	});
+}
+
+test('addresses with what nobody should ask for', async ({ playwright }) => {
+	const request = await requestAs(playwright, 'technician');
+	const asked = [
+		...pages.flatMap((path) =>
+			[
+				'page=1e309',
+				'page=-1',
+				'find=%00',
+				'find=%ED%A0%80',
+				`find=${'x'.repeat(5000)}`,
+				'pump=no',
+				`pump=${unknown}`,
+				'__proto__=1'
+			].map((query) => `${path}?${query}`)
+		),
+		...['strip', 'inspect', 'decide', 'release', 'events', 'entries'].flatMap((stage) =>
+			['no-id', '%00', unknown, '__proto__'].map((id) => `/jobs/${id}/${stage}`)
+		),
+		...['/pumps', '/sheets'].flatMap((path) => ['no-id', '%00', unknown].map((id) => `${path}/${id}`)),
+		`/jobs/${unknown}/inspect?place=%00`,
+		'/%ff',
+		'/%'
+	];
+	for (const path of asked) {
+		await holds(request, path, await request.get(path, { maxRedirects: 0 }));
+		await holds(request, `HEAD ${path}`, await request.head(path, { maxRedirects: 0 }));
+	}
+	await request.dispose();
+});
+
+test('batches that cannot be', async ({ playwright }) => {
+	test.setTimeout(180_000);
+	const request = await requestAs(playwright, 'technician');
+	const floor = await (await request.get('/')).text();
+	const job = /\/jobs\/([0-9a-f-]{36})\//.exec(floor)![1];
+	const path = `/jobs/${job}/entries`;
+	const deep = `${'['.repeat(10_000)}${']'.repeat(10_000)}`;
+	const bodies: readonly [name: string, body: string][] = [
+		['nothing', ''],
+		['null', 'null'],
+		['a list', '[]'],
+		['entries that are no list', '{"by":"x","entries":{}}'],
+		['an object for a scalar', '{"by":{},"entries":[]}'],
+		['depth 10,000', `{"by":"x","entries":[${deep}]}`],
+		['2,001 entries', JSON.stringify({ by: 'x', entries: Array.from({ length: 2001 }, () => ({})) })],
+		['3.9 MB', JSON.stringify({ by: 'x', entries: ['x'.repeat(3_900_000)] })],
+		['100 MB', `{"by":"${'x'.repeat(100_000_000)}"}`],
+		['__proto__', '{"__proto__":{"by":"x"},"entries":[]}']
+	];
+	for (const [name, body] of bodies) {
+		const sent = request.post(path, {
+			headers: { origin: origin(), 'content-type': 'application/json' },
+			data: Buffer.from(body)
+		});
+		// A body that is far too large may also be cut off while it is sent.
+		const answer = await sent.catch(() => ({ status: () => 413 }));
+		await holds(request, `a batch: ${name}`, answer);
+		expect.soft(answer.status(), `a batch: ${name}`).toBeGreaterThanOrEqual(400);
+	}
+	await request.dispose();
+});

@@ -6,6 +6,7 @@ const serial = `E2E-${Date.now()}`;
 async function receiveNewPump(page: Page): Promise<void> {
 	await page.getByRole('link', { name: 'Receive a pump' }).click();
 	await page.getByLabel('Which pump').selectOption('new');
+	await page.getByLabel('Model', { exact: true }).selectOption('Marram');
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Complaint').fill('Water leak at the front');
 	await page.getByLabel('Hours on its meter').fill('1200');

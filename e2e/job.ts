@@ -12,13 +12,13 @@ interface Arriving {
 /** Receives a new pump and leaves the page at the steps of its job, nothing signed off. */
 export async function receivePump(
 	page: Page,
-	{ model, complaint = 'Water leak', hours = '1200', scope = 'packing' }: Arriving = {}
+	{ model = 'Marram', complaint = 'Water leak', hours = '1200', scope = 'packing' }: Arriving = {}
 ): Promise<{ serial: string; job: string }> {
 	const serial = `E2E-${Date.now()}-${++count}`;
 	await page.goto('/receive');
 	await page.getByLabel('Which pump').selectOption('new');
 	await page.getByLabel('Serial number').fill(serial);
-	if (model) await page.getByLabel('Model', { exact: true }).selectOption(model);
+	await page.getByLabel('Model', { exact: true }).selectOption(model);
 	await page.getByLabel('Complaint').fill(complaint);
 	await page.getByLabel('Hours on its meter').fill(hours);
 	await page.getByLabel('Work to do').selectOption(scope);

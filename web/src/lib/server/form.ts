@@ -13,6 +13,7 @@ export async function readForm(request: Request, files: readonly string[] = []):
 		.catch(() => error(400, 'The form was not understood. Reload the page and send it again.'));
 	const form: Form = Object.create(null) as Form;
 	for (const [name, value] of sent) {
+		if (name === '__proto__') continue; // no field of ours, and nothing that may be handed on
 		if (typeof value === 'string') form[name] = value;
 		else if (!files.includes(name)) error(400, `“${name.slice(0, 40)}” has to be text, not a file.`);
 		else if (value.size > 0) form[name] = await value.text();

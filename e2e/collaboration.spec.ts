@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, openMat } from './job';
+import { cell, openMat, receivePump, signOffAll } from './job';
 import { accounts, pageOf } from './people';
 
 test('a second browser on the job shows an entry within a second; two judgements are both kept, the later stands', async ({
@@ -69,4 +69,62 @@ test('a tab after sign-out keeps what is typed, says so, and sends it once the s
 	await second.getByRole('button', { name: 'Sign in' }).click();
 	await expect(second.getByRole('heading', { name: 'Floor' })).toBeVisible();
 	await expect(page.getByText('All saved')).toBeVisible({ timeout: 40_000 });
+});
+
+test('what was recorded off the network is sent from any page, and what is refused stays until somebody has dealt with it', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	const { job, serial } = await openMat(page, 'valves');
+	await page.context().route(`**/jobs/${job}/entries`, (route) => route.abort());
+	await cell(page, 'Inlet valve, cylinder 1').click();
+	await page.keyboard.press('0');
+	await expect(page.getByText('No connection: 1 entry waits')).toBeVisible();
+
+	// On another page it says for which pump it waits, and goes from there.
+	await page.getByRole('link', { name: 'Gauges', exact: true }).click();
+	await expect(page.getByText(/Waiting in this browser to be sent/)).toContainText(`1 entry for ${serial}`);
+	await page.context().unroute(`**/jobs/${job}/entries`);
+	await expect(page.getByText(/Waiting in this browser to be sent/)).toHaveCount(0, { timeout: 40_000 });
+	const odd = await pageOf(browser, 'second');
+	await odd.goto(`/jobs/${job}/inspect`);
+	await expect(cell(odd, 'Inlet valve, cylinder 1')).toHaveAccessibleName(/clean/);
+
+	// The server would not take a gauge that the shop has not: everything behind it is taken all the same.
+	await page.context().route(`**/jobs/${job}/entries`, async (route) => {
+		const body = route.request().postDataJSON() as { entries: { payload: { gauge?: string } }[] };
+		for (const { payload } of body.entries) if (payload.gauge) payload.gauge = '0197f000-0000-7000-8000-00000000dead';
+		await route.continue({ postData: JSON.stringify(body) });
+	});
+	await page.goto(`/jobs/${job}/inspect?place=inletValve/2`);
+	await page.getByRole('region', { name: 'Measure' }).getByRole('textbox').first().fill('3.95');
+	await page.keyboard.press('Enter');
+	const rejected = page.getByRole('alert').filter({ hasText: 'Rejected' });
+	await expect(rejected).toContainText('Your shop has no such gauge');
+	await cell(page, 'Inlet valve, cylinder 3').click();
+	await page.keyboard.press('0');
+	await expect(cell(odd, 'Inlet valve, cylinder 3')).toHaveAccessibleName(/clean/);
+	await page.reload();
+	await expect(rejected).toContainText('“3.95”');
+	await page.context().unroute(`**/jobs/${job}/entries`);
+	await rejected.getByRole('button', { name: 'Send again' }).click();
+	await expect(rejected).toHaveCount(0);
+	await expect(page.getByText('All saved')).toBeVisible();
+	await expect(cell(odd, 'Inlet valve, cylinder 2')).toHaveAccessibleName(/of its wear used/);
+});
+
+test('a click on nothing signed off records nothing: the mat says what comes first', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await receivePump(page);
+	await page.goto(`/jobs/${job}/inspect`);
+	await expect(page.getByRole('alert')).toContainText('Not safe to work on yet');
+	await cell(page, 'Oiling wick, cylinder 1').click();
+	await page.keyboard.press('0');
+	await expect(cell(page, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/not looked at/);
+	await page.getByRole('link', { name: 'To the steps' }).click();
+	await signOffAll(page);
+	// Each caution stays where its step is, also once it is signed off.
+	await expect(page.getByText('Stored pressure injects fluid')).toBeVisible();
+	await page.getByRole('link', { name: 'To the mat' }).click();
+	await expect(page.getByText('Not safe to work on yet')).toHaveCount(0);
 });

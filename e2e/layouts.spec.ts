@@ -29,7 +29,7 @@ test('a cup-piston pump: the cup in its cylinder as measured, shims to the gap, 
 }) => {
 	const page = await pageOf(browser, 'technician');
 	await receive(page, 'Thrift');
-	await cell(page, 'Cylinder, cylinder 1').click();
+	await cell(page, 'Cylinder no. 1').click();
 	await page.keyboard.press('0');
 	await take(page, '25.03', '25.04', '25.06', '25.05', '25.04', '25.03');
 	await expect(judge(page)).toContainText('Bore 25.060 mm');
@@ -128,7 +128,7 @@ test('figures and forms follow the reader’s inches', async ({ browser }) => {
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('status')).toContainText('Saved');
 	await receive(page, 'Thrift');
-	await cell(page, 'Cylinder, cylinder 1').click();
+	await cell(page, 'Cylinder no. 1').click();
 	await page.keyboard.press('0');
 	await take(page, '0.9862', '25.06 mm');
 	await expect(judge(page)).toContainText('0.9866 in');

@@ -1,6 +1,7 @@
 <!-- @component Where a finding puts the unit itself in question: decide on the pump before buying seals. -->
 <script lang="ts">
 	import type { WholeDecision } from '@exetasis/core/decide';
+	import { placeName } from '$lib/words/place';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '@exetasis/core/quantity';
 	import { inSentence, severityName } from '$lib/words/reasons';
@@ -19,9 +20,7 @@
 		<ul>
 			{#each unit.triggers as { station, cylinder, pattern, severity } (`${station.key}/${cylinder}/${pattern}`)}
 				<li>
-					{patternName(pattern)}, {severityName[severity]}: {inSentence(station.name)}{cylinder
-						? `, cylinder ${cylinder}`
-						: ''}.
+					{patternName(pattern)}, {severityName[severity]}: {inSentence(placeName(station.name, cylinder))}.
 				</li>
 			{/each}
 		</ul>

@@ -3,6 +3,7 @@
 	import { patternName } from '@exetasis/core/part';
 	import { standingDecision } from '@exetasis/core/record';
 	import { verdictOf, type BenchPart } from '$lib/log/bench.svelte';
+	import { placeName } from '$lib/words/place';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { verdictName } from '$lib/words/reasons';
 
@@ -26,10 +27,9 @@
 	// Bar of wear used, 0 to 1 over its width; the whisker is ± U.
 	const used = $derived(worst && Math.min(1.2, Math.max(0, worst.wear.share)));
 	const whisker = $derived(worst && worst.budget.U / worst.wear.allowance);
-	const place = $derived(part.cell.cylinder === 0 ? '' : `, cylinder ${part.cell.cylinder}`);
 	const label = $derived(
 		[
-			`${part.station.name}${place}`,
+			placeName(part.station.name, part.cell.cylinder),
 			!part.looked
 				? 'not looked at'
 				: findings.length > 0

@@ -1,3 +1,4 @@
+import { placeName } from './place';
 import type { CustomKind, Reason } from '@exetasis/core/decide';
 import { partType, patternName, type Severity } from '@exetasis/core/part';
 import {
@@ -86,7 +87,7 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		case 'customInspected':
 			return `${customName[reason.kind]}: your shop inspects these and keeps what passes.`;
 		case 'withItsSet':
-			return `Goes with its set: ${inSentence(reason.station)}${reason.cylinder ? `, cylinder ${reason.cylinder}` : ''} is replaced.`;
+			return `Goes with its set: ${inSentence(placeName(reason.station, reason.cylinder))} is replaced.`;
 		case 'figureBeyond':
 		case 'figureTooClose': {
 			const unit = shownUnit(dimensionOf(reason.unit), preference);

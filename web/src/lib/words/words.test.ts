@@ -4,7 +4,9 @@ import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide'
 import { customChoices } from './customs';
 import { metric, type UnitPreference } from '@exetasis/core/quantity';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
+import { layoutName } from './layout';
 import { directionWords, refitWords } from './orientation';
+import { placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
 import { inSentence, reasonSentence } from './reasons';
 
@@ -186,5 +188,17 @@ describe('directionWords', () => {
 		expect(directionWords(station('collar'), sheet)).toBe('Direction: see the maker’s sheet');
 		expect(directionWords(station('caseORing'), sheet)).toBe('Direction: either way round');
 		expect(refitWords(station('caseORing'), sheet)).toBe('Direction: either way round; in its groove');
+	});
+});
+
+describe('placeName and layoutName', () => {
+	it('count cylinders, and name the cylinder of anything else', () => {
+		expect(placeName('Ceramic plunger', 2)).toBe('Ceramic plunger, cylinder 2');
+		expect(placeName('Ceramic cylinder', 2)).toBe('Ceramic cylinder no. 2');
+		expect(placeName('Manifold', 0)).toBe('Manifold');
+	});
+	it('call a layout by its name, and one that is unknown by its code', () => {
+		expect(layoutName('L1')).toBe('V-packed plunger block (L1)');
+		expect(layoutName('L99')).toBe('L99');
 	});
 });

@@ -7,6 +7,7 @@
 	import { day } from '$lib/ui/time';
 	import { scopeName } from '$lib/words/scope';
 
+	import { layoutName } from '$lib/words/layout';
 	let { data, form } = $props();
 
 	const typed = $derived((form?.typed ?? {}) as Record<string, string>);
@@ -70,7 +71,7 @@
 				<label for="model">Model</label>
 				<select id="model" name="model" aria-invalid={problem('model') !== undefined}>
 					{#each data.sheets as { model, layout } (model)}<option value={model} selected={model === typed.model}
-							>{model} ({layout})</option
+							>{model}: {layoutName(layout)}</option
 						>{/each}
 				</select>
 				{@render wrong('model')}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { layoutName } from '$lib/words/layout';
 
 	let { data, form } = $props();
 </script>
@@ -16,7 +17,7 @@
 		{#each data.sheets as sheet (sheet.id)}
 			<tr>
 				<td><a class="row" href="/sheets/{sheet.id}">{sheet.model}</a></td>
-				<td>{sheet.layout}</td>
+				<td>{layoutName(sheet.layout)}</td>
 				<td class="number">{sheet.revision}</td>
 				<td class="number">{sheet.pumps}</td>
 			</tr>

@@ -4,6 +4,7 @@
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
 	import type { Rate } from '@exetasis/core/trace';
+	import { placeName } from '$lib/words/place';
 	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
 
 	let { data } = $props();
@@ -59,7 +60,7 @@
 	{#if picked}
 		<p class="finding">
 			<b>{patternName(picked.pattern as PatternKey)}</b> at
-			<b>{stationName(picked.station)}{picked.cylinder ? `, cylinder ${picked.cylinder}` : ''}</b>: came up {picked.rate
+			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: came up {picked.rate
 				.events} times in {formatNumber(picked.rate.hours)} h.
 			{#if picked.others}
 				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,

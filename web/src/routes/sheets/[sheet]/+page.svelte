@@ -5,6 +5,7 @@
 	import { discardLimit, placesToRead } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
 
 	let { data } = $props();
@@ -25,7 +26,7 @@
 </script>
 
 <svelte:head><title>{sheet.model} · Exetasis</title></svelte:head>
-<h1>{sheet.model} <span class="soft">{sheet.layout}, revision {sheet.revision}</span></h1>
+<h1>{sheet.model} <span class="soft">{layoutName(sheet.layout)}, revision {sheet.revision}</span></h1>
 <p class="soft mb-2">
 	{sheet.maker} · {sheet.cylinders} cylinders · {formatQuantity(sheet.ratedPressureMPa, units().pressure)} · {sheet.ratedSpeedRpm}
 	rpm · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo ? ' · demo data, invented' : ''}

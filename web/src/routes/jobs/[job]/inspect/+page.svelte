@@ -15,6 +15,7 @@
 	import Mat from '$lib/mat/Mat.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import { refitWords } from '$lib/words/orientation';
+	import { placeName } from '$lib/words/place';
 
 	let { data } = $props();
 	const bench = $derived(benchInUse()());
@@ -160,7 +161,7 @@
 
 <div class="hand">
 	<header>
-		<h1>{part.station.name}{part.cell.cylinder ? `, cylinder ${part.cell.cylinder}` : ''}</h1>
+		<h1>{placeName(part.station.name, part.cell.cylinder)}</h1>
 		<p class="soft">
 			{refitWords(part.station, bench.bench.sheet)}
 			· {part.cell.hours === null ? 'hours on it unknown' : `${formatNumber(part.cell.hours)} h on it`}{part.cell.kept

@@ -10,6 +10,7 @@
 	import { placeKey } from '@exetasis/core/mat';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { placeName } from '$lib/words/place';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 
 	let { data, form } = $props();
@@ -26,7 +27,7 @@
 	);
 	const cost = $derived(replaced.reduce((sum, { station }) => sum + station.price, 0));
 	const place = ({ station, cell }: BenchPart) =>
-		`${station.name}${cell.cylinder ? `, cylinder ${cell.cylinder}` : ''}`;
+		placeName(station.name, cell.cylinder);
 	// Readings with a gauge whose certificate is past its date are kept, and the report says so.
 	const overdue = $derived(
 		parts.flatMap((part) =>

@@ -36,7 +36,13 @@ export default ts.config(
 	{
 		// Raw statements have their own folder, one function a statement (docs/decisions/raw-sql.md).
 		files: ['server/src/**/*.ts', 'web/src/**/*.{ts,svelte}'],
-		ignores: ['server/src/db/**', '**/*.test.ts', 'server/src/testing.ts', 'server/src/events.ts', 'server/src/auth/adapter.ts'],
+		ignores: [
+			'server/src/db/**',
+			'**/*.test.ts',
+			'server/src/testing.ts',
+			'server/src/events.ts',
+			'server/src/auth/adapter.ts'
+		],
 		rules: {
 			'no-restricted-syntax': [
 				'error',

@@ -5,7 +5,11 @@ import { Advice, main, root } from './lib/run.mjs';
 const TOLD_APART = ['high', 'critical'];
 
 await main(async () => {
-	const asked = spawnSync('npm', ['audit', '--package-lock-only', '--omit=dev', '--json'], { cwd: root, encoding: 'utf8', timeout: 60_000 });
+	const asked = spawnSync('npm', ['audit', '--package-lock-only', '--omit=dev', '--json'], {
+		cwd: root,
+		encoding: 'utf8',
+		timeout: 60_000
+	});
 	const answer = parsed(asked.stdout);
 	const counts = answer?.metadata?.vulnerabilities;
 	if (!counts) return console.log('Dependencies not audited: the registry does not answer audits here.');

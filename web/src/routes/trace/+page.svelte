@@ -60,8 +60,9 @@
 	{#if picked}
 		<p class="finding">
 			<b>{patternName(picked.pattern as PatternKey)}</b> at
-			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: came up {picked.rate
-				.events} times in {formatNumber(picked.rate.hours)} h.
+			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: came up {picked.rate.events} times in {formatNumber(
+				picked.rate.hours
+			)} h.
 			{#if picked.others}
 				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
 				so many here would come about with a chance of {formatProbability(picked.pAlike)}; that something on this pump

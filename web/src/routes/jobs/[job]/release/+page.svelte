@@ -26,8 +26,7 @@
 		parts.filter((part) => decisionOf(part) && decisionOf(part)!.verdict !== decisionOf(part)!.proposed)
 	);
 	const cost = $derived(replaced.reduce((sum, { station }) => sum + station.price, 0));
-	const place = ({ station, cell }: BenchPart) =>
-		placeName(station.name, cell.cylinder);
+	const place = ({ station, cell }: BenchPart) => placeName(station.name, cell.cylinder);
 	// Readings with a gauge whose certificate is past its date are kept, and the report says so.
 	const overdue = $derived(
 		parts.flatMap((part) =>

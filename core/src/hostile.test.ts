@@ -209,7 +209,7 @@ const answers: Record<string, Walked> = {
 		args: [readings[0], { sheet, scope: 'full', stationOfPart: new Map([['part', 'plunger']]) }],
 		held: ['payload', 'sheet']
 	},
-	inLogOrder: { args: [readings[0], readings[1]], held: ['payload'] },
+	inLogOrder: { args: [readings], held: ['payload'] },
 	fold: { args: [readings], held: ['payload'] },
 	checkFitted: {
 		args: [{ characteristic: 'diameter', value: 18, typed: { text: '18', unit: 'mm' } }, station],

@@ -54,15 +54,15 @@ const verdictAt = (place: string, entries: Entry[], policy?: Partial<Policy>) =>
 describe('mates', () => {
 	const mates = matePlaces({ sheet, cells });
 	it('are those that the sheet names, both ways, of the same cylinder', () => {
-		expect(mates.get('plunger/2')).toEqual(['lowPressureSeal/2', 'packing/2']);
+		expect(mates.get('plunger/2')).toEqual(['lowPressureSeal/2', 'femaleAdapter/2', 'packing/2', 'maleAdapter/2']);
 		expect(mates.get('packing/3')).toEqual(['plunger/3']);
 		expect(mates.get('inletValve/1')).toEqual(['inletSeat/1']);
 		expect(mates.get('oilPan/0')).toEqual([]);
 	});
 	it('bring their own records with them', () => {
 		const mat = layMat({ sheet, cells }, fold([read('plunger/1', 'diameter', 17.97)]).parts);
-		const [seal, packing] = matesAt(mates, { station: 'plunger', cylinder: 1 }, mat);
-		expect([seal.station.key, packing.station.key]).toEqual(['lowPressureSeal', 'packing']);
+		const seals = matesAt(mates, { station: 'plunger', cylinder: 1 }, mat).map(({ station }) => station.key);
+		expect(seals).toEqual(['lowPressureSeal', 'femaleAdapter', 'packing', 'maleAdapter']);
 		const [plunger] = matesAt(mates, { station: 'packing', cylinder: 1 }, mat);
 		expect(plunger.record.readings).toHaveLength(1);
 	});

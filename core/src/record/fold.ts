@@ -22,9 +22,21 @@ export interface JobState {
 /** A part of which the log says nothing yet. */
 export const untouched: PartRecord = { findings: [], readings: [], fitted: [], marks: [], decisions: [], notes: [] };
 
-/** Order of the log: by the moment that counts, then by the tablet's own count, then by id, so that every reader agrees. */
-export const inLogOrder = (a: Entry, b: Entry): number =>
-	effectiveTime(a) - effectiveTime(b) || (a.seq ?? 0) - (b.seq ?? 0) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+/**
+ * Entries in the order of the log: by the moment that counts, then by the tablet's own count, then by id, so that every
+ * reader agrees. Shape: any order; the argument is left as it is.
+ */
+export function inLogOrder(entries: Iterable<Entry>): Entry[] {
+	// Each moment is read once: a log of hundreds is put in order at every key.
+	const timed = [...entries].map((entry) => ({ entry, at: effectiveTime(entry) }));
+	timed.sort(
+		(a, b) =>
+			a.at - b.at ||
+			(a.entry.seq ?? 0) - (b.entry.seq ?? 0) ||
+			(a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0)
+	);
+	return timed.map(({ entry }) => entry);
+}
 
 /**
  * The state of a job from its bench log.
@@ -34,7 +46,7 @@ export const inLogOrder = (a: Entry, b: Entry): number =>
  * takes back is not there yet.
  */
 export function fold(entries: Iterable<Entry>): JobState {
-	const all = [...new Map([...entries].map((entry) => [entry.id, entry])).values()].sort(inLogOrder);
+	const all = inLogOrder(new Map([...entries].map((entry) => [entry.id, entry])).values());
 	const withdrawn = withdrawnIds(all);
 	const standing = all.filter((entry) => !withdrawn.has(entry.id));
 	const parts = new Map<string, PartRecord>();

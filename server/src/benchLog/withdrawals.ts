@@ -9,7 +9,7 @@ import { entryOf } from './entries';
  */
 export async function projectWithdrawn(scope: ShopScope, jobId: string): Promise<void> {
 	const takingBack = await of(scope, 'logEntry').all({ jobId, kind: ['withdraw', 'correction'] });
-	const now = withdrawnIds(takingBack.map(entryOf).sort(inLogOrder));
+	const now = withdrawnIds(inLogOrder(takingBack.map(entryOf)));
 	const before = new Set((await of(scope, 'withdrawnEntry').all({ jobId })).map(({ entryId }) => entryId));
 	const gone = [...before].filter((id) => !now.has(id));
 	if (gone.length > 0) await of(scope, 'withdrawnEntry').remove({ entryId: gone });

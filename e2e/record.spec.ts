@@ -11,7 +11,7 @@ test('a viewer sees the bench and can change nothing', async ({ browser }) => {
 	await expect(cell(page, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/not looked at/);
 	await expect(page.getByRole('region', { name: 'Look' }).getByRole('button', { name: /Clean/ })).toBeDisabled();
 	await page.goto(`/jobs/${job}/strip`);
-	await expect(page.getByRole('button', { name: /Sign off/ }).first()).toBeDisabled();
+	await expect(page.getByRole('button', { name: /^Done/ }).first()).toBeDisabled();
 	await page.goto(`/jobs/${job}/release`);
 	await expect(page.getByRole('button', { name: 'Release the job' })).toHaveCount(0);
 });

@@ -20,5 +20,5 @@ test('guessing passwords is slowed down', async ({ request }) => {
 	};
 	let answers = '';
 	for (let i = 0; i < 25; i++) answers = await attempt();
-	expect(answers).toContain('Too many attempts');
+	expect(answers).toContain('Too many wrong attempts');
 });

@@ -12,6 +12,9 @@ export const init: ServerInit = async () => {
 	if (process.env.LEARN_SCRIPT) await startBackground(learnInThread(new URL(process.env.LEARN_SCRIPT)));
 };
 
+// A promise that failed unheard (the queue's, when its connection breaks) is nobody's reason to stop serving everybody.
+process.on('unhandledRejection', (cause) => log.error({ err: cause }, 'a promise failed unheard'));
+
 // Without these the process would stay for its connections after its last request.
 process.on('sveltekit:shutdown', () => {
 	stopListening();

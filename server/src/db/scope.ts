@@ -23,8 +23,10 @@ export function of<N extends keyof Models>({ db, shopId, transaction }: ShopScop
 	const plain = <T>(row: Model): T => row.get({ plain: true }) as T;
 	return {
 		async all<T = Row<N>>(where?: WhereOptions<Row<N>>, options: Find<N> = {}): Promise<T[]> {
-			const found = await model.findAll({ ...(options as object), where: own(where), transaction });
-			return found.map((row) => plain<T>(row));
+			// Rows of one table need no instances made of them: a log has hundreds.
+			const raw = options.include === undefined;
+			const found = await model.findAll({ ...(options as object), where: own(where), transaction, raw });
+			return raw ? (found as unknown as T[]) : found.map((row) => plain<T>(row));
 		},
 		async one<T = Row<N>>(where?: WhereOptions<Row<N>>, options: Find<N> = {}): Promise<T | undefined> {
 			const found = await model.findOne({ ...(options as object), where: own(where), transaction });

@@ -42,7 +42,7 @@ const MOST_KEPT = 5000;
 /** What stands out on each of these pumps, all their comparisons and all the shop's pumps allowed for; where nothing does, none. */
 export async function alarmsOf(scope: ShopScope, pumpIds: readonly string[]): Promise<Record<string, Recurrence>> {
 	const key = (pump: string) => `${scope.shopId}/${pump}`;
-	const marks = await logMarks(scope, pumpIds);
+	const [marks, pumps] = await Promise.all([logMarks(scope, pumpIds), of(scope, 'pump').count()]);
 	const stale = marks.filter(({ pump, seq }) => worst.get(key(pump))?.seq !== seq || !worst.has(key(pump)));
 	if (worst.size > MOST_KEPT) worst.clear();
 	if (stale.length > 0) {
@@ -55,7 +55,6 @@ export async function alarmsOf(scope: ShopScope, pumpIds: readonly string[]): Pr
 			worst.set(key(pump), { seq, recurrence });
 		}
 	}
-	const pumps = await of(scope, 'pump').count();
 	return Object.fromEntries(
 		pumpIds.flatMap((id) => {
 			const recurrence = worst.get(key(id))?.recurrence;

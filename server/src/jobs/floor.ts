@@ -14,10 +14,10 @@ const MOST_RELEASED = 8;
 
 /** Every job in the shop: those open, longest waiting first, with what recurs on their pumps, and those released last. */
 export async function floorOf(scope: ShopScope): Promise<Floor> {
-	const jobs = await floorJobs(scope);
+	const [jobs, released] = await Promise.all([floorJobs(scope), releasedJobs(scope, MOST_RELEASED)]);
 	const recurring = await alarmsOf(
 		scope,
 		jobs.map(({ pumpId }) => pumpId)
 	);
-	return { jobs, recurring, released: await releasedJobs(scope, MOST_RELEASED) };
+	return { jobs, recurring, released };
 }

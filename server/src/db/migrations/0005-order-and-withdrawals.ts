@@ -62,5 +62,6 @@ CREATE INDEX look_of_part ON look (part_id);
 CREATE INDEX job_of_pump_in_time ON job (pump_id, received_at);
 CREATE INDEX job_released ON job (shop_id, released_at);
 CREATE INDEX log_taken_back ON log_entry (job_id) WHERE kind IN ('withdraw', 'correction');
+CREATE INDEX log_looks ON log_entry (job_id, seq) WHERE kind IN ('finding', 'clean', 'withdraw', 'correction');
 CREATE INDEX log_steps ON log_entry (job_id) WHERE kind = 'step';
 `;

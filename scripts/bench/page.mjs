@@ -81,7 +81,7 @@ async function measureSlider(page, address) {
 		);
 	});
 	const slider = page.getByRole('slider');
-	const odds = page.getByText(/chance that something fails within/);
+	const odds = page.getByText(/chance of an unplanned stop within/);
 	const waits = [];
 	for (const hours of [500, 5500, 1000, 5000, 1500, 4500, 2000, 4000, 2500, 3500]) {
 		const before = await odds.textContent();
@@ -91,7 +91,7 @@ async function measureSlider(page, address) {
 			([text]) =>
 				[...document.querySelectorAll('p')].some(
 					(one) =>
-						/chance that something fails/.test(one.textContent) &&
+						/chance of an unplanned stop/.test(one.textContent) &&
 						one.textContent.replace(/\d+ h;/, '') !== text.replace(/\d+ h;/, '')
 				),
 			[before]

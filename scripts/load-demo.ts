@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import {
 	Random,
 	demoPassword,
-	fleetOf,
+	demoFleet,
 	gauges,
 	harshnessAt,
 	inspect,
@@ -223,7 +223,7 @@ async function loadHistory(
 }
 
 const { values } = parseArgs({ options: { pumps: { type: 'string' } } });
-const fleet = fleetOf(Number(values.pumps ?? pumps.length));
+const fleet = demoFleet(Number(values.pumps ?? pumps.length));
 const shops = await db.models.shop.findAll();
 if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	// The shop is called a demo once it is whole.

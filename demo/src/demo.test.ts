@@ -3,7 +3,7 @@ import { partTypeKeys } from '@exetasis/core/part';
 import { describe, expect, it } from 'vitest';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
 import {
-	fleetOf,
+	demoFleet,
 	harshnessAt,
 	newPart,
 	pumps,
@@ -123,9 +123,9 @@ describe('model sheets', () => {
 	});
 });
 
-describe('fleetOf', () => {
+describe('demoFleet', () => {
 	it('makes as many pumps as asked, each serial once, stories only in the first ones', () => {
-		const fleet = fleetOf(100);
+		const fleet = demoFleet(100);
 		expect(new Set(fleet.map(({ serial }) => serial)).size).toBe(100);
 		expect(fleet.slice(pumps.length).every(({ story }) => story === undefined)).toBe(true);
 	});

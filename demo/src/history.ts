@@ -98,7 +98,7 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 }
 
 /** A larger fleet for trying volume: the demo's pumps over and over, without their stories, under further serials. */
-export function fleetOf(count: number): DemoPump[] {
+export function demoFleet(count: number): DemoPump[] {
 	const marrams = pumps.filter(({ model }) => model === MARRAM);
 	return Array.from({ length: count }, (_, i) => {
 		const like = marrams[i % marrams.length];

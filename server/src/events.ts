@@ -25,6 +25,7 @@ const ALIVE_WITHIN_MS = 5_000;
 
 const subscribers = new Set<Subscriber>();
 let listening: Promise<Client> | undefined;
+let listener: Client | undefined;
 
 // One listening connection per process, opened with the first subscriber. One that does not answer is given up.
 async function listen(): Promise<Client> {
@@ -47,12 +48,16 @@ async function listen(): Promise<Client> {
 	client.on('error', () => undefined); // 'end' follows
 	client.on('end', () => {
 		clearInterval(alive);
+		// Another may have taken its place already.
+		if (listener !== client) return;
+		listener = undefined;
 		listening = undefined;
 		loseAll();
 	});
 	try {
 		await client.connect();
 		await client.query('LISTEN bench_log');
+		listener = client;
 	} catch (cause) {
 		clearInterval(alive);
 		await client.end().catch(() => undefined);

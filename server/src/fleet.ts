@@ -1,9 +1,15 @@
-import { learningFleet, type FleetKnowledge, type FleetRecord, type ShopGauge } from '@exetasis/core/decide';
+import {
+	learningFleet,
+	type FleetKnowledge,
+	type FleetRecord,
+	type JobOnRecord,
+	type ShopGauge
+} from '@exetasis/core/decide';
 import type { ModelSheet } from '@exetasis/core/record';
+import { Op, type WhereOptions } from 'sequelize';
+import type { JobRow } from './db/rows';
 import { of, type ShopScope } from './db/scope';
-import { jobsOfModel } from './db/sql/jobsOfModel';
 import { livesOfModel } from './db/sql/livesOfModel';
-import { releasedOfModel } from './db/sql/releasedOfModel';
 import { sizesOfModel } from './db/sql/sizesOfModel';
 import { gaugesOf } from './gauges';
 import { newestSheet } from './sheets';
@@ -23,6 +29,20 @@ export async function fleetOf(scope: ShopScope, { model, revision }: ModelSheet)
 	return found?.knowledge ?? NOTHING_LEARNT;
 }
 
+/** Rebuilds with the duty of their hours, each pump's in order. */
+export async function jobsOnRecord(scope: ShopScope, where: WhereOptions<JobRow>): Promise<JobOnRecord[]> {
+	const attributes = ['pumpId', 'pumpHours', 'duty'];
+	const found = await of(scope, 'job').all(where, {
+		attributes,
+		order: [
+			['pumpId', 'ASC'],
+			['pumpHours', 'ASC'],
+			['receivedAt', 'ASC']
+		]
+	});
+	return found.map(({ pumpId, pumpHours, duty }) => ({ pump: pumpId, pumpHours, duty }));
+}
+
 /** Learns from a record, wherever there is time for it: in this process, or in a thread of its own. */
 export type Learn = (sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]) => Promise<FleetKnowledge>;
 
@@ -31,11 +51,13 @@ export async function refit(scope: ShopScope, model: string, learn: Learn = lear
 	const sheet = (await newestSheet(scope, model))?.body;
 	if (!sheet) return false;
 	const key = { model, revision: sheet.revision, method: METHOD };
-	const jobs = await releasedOfModel(scope, model);
+	const pumpId = (await of(scope, 'pump').all({ model }, { attributes: ['id'] })).map(({ id }) => id);
+	const released = { pumpId, releasedAt: { [Op.ne]: null } };
+	const jobs = await of(scope, 'job').count(released);
 	const last = await of(scope, 'fleetFit').one(key, { attributes: ['jobs'], order: [['jobs', 'DESC']] });
 	if (jobs <= (last?.jobs ?? 0) * GROWTH_BEFORE_REFIT) return false;
 	const record = {
-		jobs: await jobsOfModel(scope, model),
+		jobs: await jobsOnRecord(scope, released),
 		lives: await livesOfModel(scope, model),
 		sizes: await sizesOfModel(scope, model)
 	};
@@ -46,8 +68,8 @@ export async function refit(scope: ShopScope, model: string, learn: Learn = lear
 
 const MOST_BLOCKING_MS = 15;
 /** Learns in pieces that leave the process free to answer. */
-export async function learnInPieces(...of: Parameters<Learn>): Promise<FleetKnowledge> {
-	const pieces = learningFleet(...of);
+export async function learnInPieces(...asked: Parameters<Learn>): Promise<FleetKnowledge> {
+	const pieces = learningFleet(...asked);
 	for (;;) {
 		const since = performance.now();
 		do {

@@ -1,5 +1,5 @@
 import type { ShopGauge } from '@exetasis/core/decide';
-import type { CalibrationRow, GaugeRow } from './db/models';
+import type { CalibrationRow, GaugeRow } from './db/rows';
 import { of, type ShopScope } from './db/scope';
 
 export interface GaugeListing extends ShopGauge {

@@ -1,8 +1,9 @@
 import { verify } from '@node-rs/argon2';
 import type { Role } from './access';
+import { countWrong, waitBefore } from './auth/attempts';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { database } from './db/connection';
-import type { Preferences } from './db/models';
+import type { Preferences } from './db/rows';
 import { inTransaction, of, type ShopScope } from './db/scope';
 import { endStreamsOf } from './events';
 
@@ -39,10 +40,25 @@ export async function setActive(scope: ShopScope, by: string, id: string, active
 
 export const SHORTEST_PASSWORD = 10;
 export const LONGEST_PASSWORD = 200;
-export type PasswordChanged = 'changed' | 'wrongPassword';
+export type PasswordChanged = 'changed' | 'wrongPassword' | 'tooMany';
+
+// Guesses at a password by way of a session that was left open are counted like any others.
+const BY_SESSION = 'change of password';
 
 /** Changes one's own password; every session and stream of that person ends, also this one. */
-export function changePassword(scope: ShopScope, id: string, current: string, next: string): Promise<PasswordChanged> {
+export async function changePassword(
+	scope: ShopScope,
+	id: string,
+	current: string,
+	next: string
+): Promise<PasswordChanged> {
+	if ((await waitBefore(id, BY_SESSION)) > 0) return 'tooMany';
+	const result = await changeNow(scope, id, current, next);
+	if (result === 'wrongPassword') await countWrong(id, BY_SESSION);
+	return result;
+}
+
+function changeNow(scope: ShopScope, id: string, current: string, next: string): Promise<PasswordChanged> {
 	return inTransaction(scope, async (within): Promise<PasswordChanged> => {
 		const { models } = within.db;
 		const where = { userId: id, providerId: 'credential' };

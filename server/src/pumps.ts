@@ -1,5 +1,5 @@
 import type { ModelSheet } from '@exetasis/core/record';
-import type { Duty, PumpRow } from './db/models';
+import type { Duty, PumpRow } from './db/rows';
 import { of, type ShopScope } from './db/scope';
 import { lives, type LifeListing } from './db/sql/lives';
 import { rebuilds, type Rebuild } from './db/sql/rebuilds';

@@ -58,7 +58,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const answered = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) });
 	const response =
 		answered.status === 500 && locals.unreachable
-			? new Response(answered.body, { ...answered, status: 503, headers: answered.headers })
+			? new Response(answered.body, { status: 503, headers: answered.headers })
 			: answered;
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
+import { Op } from 'sequelize';
 import { database } from '../db/connection';
-import { attemptsNow } from '../db/sql/attemptsNow';
 import { countAttempt } from '../db/sql/countAttempt';
 
 const WINDOW_MS = 15 * 60 * 1000;
@@ -22,13 +22,12 @@ const keysOf = (account: string, address: string): [string, number][] => [
 /** Seconds to wait before this account may be tried again from this address; 0: now. */
 export async function waitBefore(account: string, address: string, now = Date.now()): Promise<number> {
 	const keys = keysOf(account.toLowerCase(), address);
-	const counted = await attemptsNow(
-		database(),
-		keys.map(([key]) => key),
-		now - WINDOW_MS
-	);
-	const over = counted.filter(({ key, count }) => count >= keys.find(([one]) => one === key)![1]);
-	const until = Math.max(0, ...over.map(({ since }) => since + WINDOW_MS - now));
+	const counted = await database().models.rateLimit.findAll({
+		where: { key: keys.map(([key]) => key), lastRequest: { [Op.gte]: now - WINDOW_MS } }
+	});
+	const over = counted.filter((one) => Number(one.get('count')) >= keys.find(([key]) => key === one.get('key'))![1]);
+	// The column holds when the window began.
+	const until = Math.max(0, ...over.map((one) => Number(one.get('lastRequest')) + WINDOW_MS - now));
 	return Math.ceil(until / 1000);
 }
 

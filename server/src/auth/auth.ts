@@ -2,7 +2,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { betterAuth } from 'better-auth/minimal';
 import { roles, type Role } from '../access';
 import { database, type Database } from '../db/connection';
-import type { Preferences } from '../db/models';
+import type { Preferences } from '../db/rows';
 import { endStreamsOf } from '../events';
 import { sequelizeAdapter } from './adapter';
 import { countWrong, forgive, waitBefore } from './attempts';
@@ -76,13 +76,16 @@ export async function signIn(
 ): Promise<SignInResult> {
 	const seconds = await waitBefore(email, address);
 	if (seconds > 0) return { kind: 'tooMany', seconds };
-	const response = await auth().api.signInEmail({ body: { email, password }, asResponse: true });
-	if (response.status >= 500) throw new Error(`sign-in answered ${response.status}`);
-	const account = response.ok ? await database().models.user.findOne({ where: { email: email.toLowerCase() } }) : null;
-	if (!account?.get('active')) {
+	const refused = async (): Promise<SignInResult> => {
 		await countWrong(email, address);
 		return { kind: 'refused' };
-	}
+	};
+	// Whose sign-in was taken away gets no session, right password or not.
+	const person = await database().models.user.findOne({ where: { email: email.toLowerCase() } });
+	if (person && !person.get('active')) return refused();
+	const response = await auth().api.signInEmail({ body: { email, password }, asResponse: true });
+	if (response.status >= 500) throw new Error(`sign-in answered ${response.status}`);
+	if (!response.ok) return refused();
 	await forgive(email, address);
 	if (await auth().api.getSession({ headers: before })) await signOut(before);
 	return { kind: 'signedIn', headers: response.headers };

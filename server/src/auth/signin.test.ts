@@ -90,6 +90,7 @@ describe('sign-in', () => {
 		expect(await setActive(shop.scope, lead.id, technician.id, false)).toBe('done');
 		expect(await auth.whoIs(cookies)).toBeUndefined();
 		expect((await attempt(PASSWORD)).kind).toBe('refused');
+		expect(await database.db.models.session.count({ where: { userId: technician.id } })).toBe(0);
 		expect(await setActive(shop.scope, lead.id, technician.id, true)).toBe('done');
 		expect((await attempt(PASSWORD)).kind).toBe('signedIn');
 	});
@@ -103,6 +104,9 @@ describe('sign-in', () => {
 		expect((await attempt(PASSWORD, '198.51.100.4')).kind).toBe('refused');
 		expect((await attempt('a longer one', '198.51.100.4')).kind).toBe('signedIn');
 		await changePassword(shop.scope, id, 'a longer one', PASSWORD);
+		const guesses = [];
+		for (let i = 0; i < 12; i++) guesses.push(await changePassword(shop.scope, id, 'guess', 'a longer one'));
+		expect([guesses[0], guesses.at(-1)]).toEqual(['wrongPassword', 'tooMany']);
 	});
 	it('leaves nothing behind that has run out', async () => {
 		await signedIn(PASSWORD);

@@ -1,5 +1,6 @@
 import PgBoss from 'pg-boss';
-import { database } from '../db/connection';
+import { database, type Database } from '../db/connection';
+import { of } from '../db/scope';
 import { refit, type Learn } from '../fleet';
 import { log } from '../serverLog';
 import { purgeSignIn } from '../auth/purge';
@@ -7,6 +8,7 @@ import { purgeSignIn } from '../auth/purge';
 const FIT = 'fit-fleet';
 const PURGE = 'purge-sign-in';
 const EVERY_NIGHT = '17 3 * * *';
+const TRY_AGAIN_MS = 30_000;
 
 interface FitAsked {
 	readonly shopId: string;
@@ -30,9 +32,21 @@ export async function startBackground(learn?: Learn): Promise<void> {
 			for (const { data } of jobs) await refit({ db: database(), shopId: data.shopId }, data.model, learn);
 		});
 		await started.work(PURGE, async () => void (await purgeSignIn(database())));
+		await fitWhereDue(database());
 	} catch (cause) {
 		boss = undefined;
-		log.error({ err: cause }, 'background work could not be started; it is tried again with the next request for it');
+		await started.stop({ graceful: false, wait: false }).catch(() => undefined);
+		log.error({ err: cause }, 'background work could not be started; it is tried again soon');
+		setTimeout(() => void startBackground(learn), TRY_AGAIN_MS).unref();
+	}
+}
+
+// Records that grew while nobody worked them, or that an earlier version of the method fitted. What is not due is left at once.
+async function fitWhereDue(db: Database): Promise<void> {
+	for (const shop of await db.models.shop.findAll()) {
+		const scope = { db, shopId: shop.get('id') as string };
+		const models = await of(scope, 'pump').all({}, { attributes: ['model'], group: ['model'] });
+		for (const { model } of models) await fitSoon(scope.shopId, model);
 	}
 }
 

@@ -1,6 +1,6 @@
 import { Op } from 'sequelize';
 import { liftEntry, type Entry } from '@exetasis/core/record';
-import type { LogEntryRow } from '../db/models';
+import type { LogEntryRow } from '../db/rows';
 import { of, type ShopScope } from '../db/scope';
 
 /** The job's entries in the order in which they arrived; within a range of the log where one is given. */

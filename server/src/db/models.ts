@@ -1,199 +1,26 @@
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
-import type { ModelSheet, Scope } from '@exetasis/core/record';
-import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
-import type { MatFacts } from '@exetasis/core/mat';
-import type { UnitPreference } from '@exetasis/core/quantity';
-import type { Role } from '../access';
-
-// Rows as they stand in the tables; constraints, keys and triggers are the migrations'.
-export interface ShopRow {
-	id: string;
-	name: string;
-	currency: string;
-	demo: boolean;
-}
-export interface SiteRow {
-	id: string;
-	shopId: string;
-	name: string;
-}
-export interface UserRow {
-	id: string;
-	shopId: string;
-	name: string;
-	email: string;
-	emailVerified: boolean;
-	image: string | null;
-	active: boolean;
-	role: Role;
-	preferences: Preferences;
-	createdAt: Date;
-	updatedAt: Date;
-}
-export interface Preferences {
-	units?: UnitPreference;
-	theme?: 'light' | 'dark';
-}
-export interface PolicyRow {
-	shopId: string;
-	settings: Policy;
-}
-export interface ModelSheetRow {
-	id: string;
-	shopId: string;
-	model: string;
-	layout: string;
-	revision: number;
-	body: ModelSheet;
-	createdAt: Date;
-}
-export interface GaugeRow {
-	id: string;
-	shopId: string;
-	name: string;
-	kind: string;
-	resolution: number;
-	repeatability: number;
-	repeatabilityDof: number;
-	reproducibility: number;
-	expansionPerKelvin: number;
-}
-export interface CalibrationRow {
-	id: string;
-	shopId: string;
-	gaugeId: string;
-	calibratedOn: string;
-	dueOn: string;
-	expandedU: number;
-	k: number;
-	certificate: string;
-}
-export interface Duty {
-	liquid?: string;
-	temperatureC?: number;
-	pressureMPa?: number;
-	speedRpm?: number;
-	inlet?: string;
-}
-export interface PumpRow {
-	id: string;
-	shopId: string;
-	siteId: string | null;
-	serial: string;
-	tag: string | null;
-	model: string;
-	duty: Duty;
-}
-export interface JobRow {
-	id: string;
-	shopId: string;
-	pumpId: string;
-	modelSheetId: string;
-	scope: Scope;
-	complaint: string;
-	meterHours: number;
-	pumpHours: number;
-	receivedAt: Date;
-	receivedBy: string;
-	releasedAt: Date | null;
-	releasedBy: string | null;
-	duty: Duty;
-	restedOn: RestedOn | null;
-}
-/** What a release rested on, so that its report never changes its verdicts. */
-export interface RestedOn extends Pick<MatFacts, 'policy' | 'gauges' | 'fleet'> {
-	/** Version of the method by which the fleet's record was fitted. */
-	readonly method: number;
-}
-export interface MatCellRow {
-	shopId: string;
-	jobId: string;
-	partId: string;
-	station: string;
-	cylinder: number;
-}
-export interface LogEntryRow {
-	id: string;
-	seq: string;
-	shopId: string;
-	jobId: string;
-	partId: string | null;
-	kind: string;
-	payload: unknown;
-	by: string;
-	at: Date;
-	offsetMs: string | null;
-	clientSeq: string | null;
-	effectiveAt: Date | null;
-	receivedAt: Date;
-}
-export interface LookRow {
-	entryId: string;
-	shopId: string;
-	jobId: string;
-	partId: string;
-	pattern: string | null;
-	severity: number | null;
-	onset: string | null;
-	at: Date;
-}
-export interface ReadingRow {
-	entryId: string;
-	shopId: string;
-	jobId: string;
-	partId: string;
-	characteristic: string;
-	gridRow: number;
-	gridColumn: number;
-	value: number;
-	gaugeId: string | null;
-	partC: number | null;
-}
-export interface DecisionRow {
-	entryId: string;
-	shopId: string;
-	jobId: string;
-	partId: string;
-	verdict: string;
-	proposed: string;
-	why: string | null;
-	at: Date;
-}
-export interface WithdrawnEntryRow {
-	shopId: string;
-	jobId: string;
-	entryId: string;
-}
-export interface FleetFitRow {
-	shopId: string;
-	model: string;
-	revision: number;
-	method: number;
-	jobs: number;
-	knowledge: FleetKnowledge;
-	fittedAt: Date;
-}
-export interface PartRow {
-	id: string;
-	shopId: string;
-	type: string;
-	asFitted: Record<string, number>;
-	lot: string | null;
-	supplier: string | null;
-}
-export interface PartLifeRow {
-	id: string;
-	shopId: string;
-	partId: string;
-	pumpId: string;
-	station: string;
-	cylinder: number;
-	fittedJobId: string | null;
-	fittedHours: number | null;
-	removedJobId: string | null;
-	removedHours: number | null;
-	endReason: EndReason | null;
-}
+import { associate } from './associations';
+import { refuseWithoutShop } from './refuseWithoutShop';
+import type {
+	CalibrationRow,
+	DecisionRow,
+	FleetFitRow,
+	GaugeRow,
+	JobRow,
+	LogEntryRow,
+	LookRow,
+	MatCellRow,
+	ModelSheetRow,
+	PartLifeRow,
+	PartRow,
+	PolicyRow,
+	PumpRow,
+	ReadingRow,
+	ShopRow,
+	SiteRow,
+	UserRow,
+	WithdrawnEntryRow
+} from './rows';
 
 const uuid = { type: DataTypes.UUID };
 const id = { ...uuid, primaryKey: true };
@@ -377,41 +204,8 @@ export function defineModels(sequelize: Sequelize) {
 		...signInModels(sequelize)
 	};
 	associate(models);
-	for (const model of Object.values(models)) if (isOfAShop(model)) refuseWithoutShop(model as ModelStatic<Model>);
+	for (const model of Object.values(models)) refuseWithoutShop(model as ModelStatic<Model>);
 	return models;
-}
-
-type Models = Record<
-	'site' | 'modelSheet' | 'gauge' | 'calibration' | 'pump' | 'job' | 'part' | 'partLife' | 'matCell',
-	unknown
->;
-// Keys carry the shop along (the migrations' foreign keys), so that what is associated is of the same shop.
-function associate(models: Models): void {
-	const of = (name: keyof Models) => models[name] as ModelStatic<Model>;
-	of('gauge').hasMany(of('calibration'), { as: 'calibrations', foreignKey: 'gaugeId' });
-	of('pump').belongsTo(of('site'), { as: 'site', foreignKey: 'siteId' });
-	of('pump').hasMany(of('job'), { as: 'jobs', foreignKey: 'pumpId' });
-	of('job').belongsTo(of('pump'), { as: 'pump', foreignKey: 'pumpId' });
-	of('job').belongsTo(of('modelSheet'), { as: 'sheet', foreignKey: 'modelSheetId' });
-	of('job').hasMany(of('matCell'), { as: 'cells', foreignKey: 'jobId' });
-	of('matCell').belongsTo(of('part'), { as: 'part', foreignKey: 'partId' });
-	of('partLife').belongsTo(of('part'), { as: 'part', foreignKey: 'partId' });
-}
-
-// People are looked up by their address before anybody knows their shop.
-const isOfAShop = (model: object): boolean => {
-	const { name, rawAttributes } = model as ModelStatic<Model>;
-	return 'shopId' in rawAttributes && name !== 'user';
-};
-
-function refuseWithoutShop(model: ModelStatic<Model>): void {
-	const refuse = ({ where }: { where?: object }) => {
-		if (!where || !('shopId' in where || 'shop_id' in where)) throw new Error(`query without its shop: ${model.name}`);
-	};
-	model.addHook('beforeFind', refuse as never);
-	model.addHook('beforeCount', refuse as never);
-	model.addHook('beforeBulkUpdate', refuse as never);
-	model.addHook('beforeBulkDestroy', refuse as never);
 }
 
 // The tables that the sign-in library keeps, with its own column names.

@@ -1,36 +1,30 @@
-import { knowledgeOfPump, pastOf, type JobOnRecord } from '@exetasis/core/decide';
+import { Op } from 'sequelize';
+import { knowledgeOfPump, pastOf, unknownLife, type JobOnRecord, type PartPast } from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
-import { stationsInScope, type Entry, type ModelSheet, type Scope } from '@exetasis/core/record';
+import { PreconditionError } from '@exetasis/core/number';
+import { stationsInScope, type Entry, type ModelSheet, type Station } from '@exetasis/core/record';
 import { entriesOf } from '../benchLog/entries';
-import type { Duty, JobRow, PumpRow, RestedOn } from '../db/models';
+import type { JobRow, PumpRow, RestedOn } from '../db/rows';
 import { of, type ShopScope } from '../db/scope';
 import { earlierSizes } from '../db/sql/earlierSizes';
-import { jobsUpTo } from '../db/sql/jobsUpTo';
-import { matCells } from '../db/sql/matCells';
-import { fleetOf, METHOD } from '../fleet';
+import { matCells, type LaidCell } from '../db/sql/matCells';
+import { fleetOf, jobsOnRecord, METHOD } from '../fleet';
 import { gaugesOf } from '../gauges';
+import { log } from '../serverLog';
 import { pinnedSheet } from '../sheets';
 import { peopleOf, policyOf } from '../shops';
 
+/** A job with the particulars of its pump. */
+export interface JobInHand extends Omit<JobRow, 'shopId' | 'modelSheetId' | 'restedOn'> {
+	readonly serial: string;
+	readonly tag: string | null;
+	readonly site: string | null;
+	readonly model: string;
+}
+
 /** Everything that the bench shows of one job. */
 export interface Bench extends MatFacts {
-	readonly job: {
-		id: string;
-		pumpId: string;
-		serial: string;
-		tag: string | null;
-		site: string | null;
-		model: string;
-		scope: Scope;
-		complaint: string;
-		meterHours: number;
-		pumpHours: number;
-		receivedAt: Date;
-		receivedBy: string;
-		releasedAt: Date | null;
-		releasedBy: string | null;
-		duty: Duty;
-	};
+	readonly job: JobInHand;
 	readonly entries: Entry[];
 	readonly people: Record<string, string>;
 }
@@ -46,17 +40,33 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	const sheet = await pinnedSheet(scope, modelSheetId);
 	const inScope = stationsInScope(sheet, job.scope).map(({ key }) => key);
 	// One after the other: inside a transaction they share its one connection.
-	const jobs = await jobsUpTo(scope, jobId);
+	const jobs = await jobsOnRecord(scope, { pumpId: job.pumpId, receivedAt: { [Op.lte]: job.receivedAt } });
 	const rests = restedOn ?? (await restingOn(scope, sheet, jobs.at(-1)!));
 	const laid = await matCells(scope, jobId, inScope);
 	const earlier = await earlierSizes(scope, jobId);
 	const { policy, gauges, fleet } = rests;
+	const past = (cell: LaidCell, station: Station): PartPast => {
+		try {
+			return pastOf(cell, station, sheet, jobs, earlier, gauges);
+		} catch (cause) {
+			if (!(cause instanceof PreconditionError)) throw cause;
+			log.warn({ err: cause, job: jobId, part: cell.part }, 'what is on record of a part cannot be worked with');
+			const { age, dutyHours, earlier: none } = unknownLife(station);
+			return { age, dutyHours, earlier: none };
+		}
+	};
 	return {
 		job: { ...job, serial: pump.serial, tag: pump.tag, site: pump.site?.name ?? null, model: pump.model },
 		sheet,
-		cells: laid.map(({ fromHours, ...cell }) => {
-			const station = sheet.stations.find(({ key }) => key === cell.station)!;
-			return { ...cell, ...pastOf({ ...cell, fromHours }, station, sheet, jobs, earlier, gauges) };
+		cells: laid.map((cell) => {
+			const { fromHours: _from, ...shown } = cell;
+			return {
+				...shown,
+				...past(
+					cell,
+					sheet.stations.find(({ key }) => key === cell.station)!
+				)
+			};
 		}),
 		entries: await entriesOf(scope, jobId),
 		policy,

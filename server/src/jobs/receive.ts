@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { Scope } from '@exetasis/core/record';
-import type { Duty, PumpRow } from '../db/models';
+import type { Duty, PumpRow } from '../db/rows';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { fillEmptyPlaces, layOut } from '../parts';
 import { newestSheet } from '../sheets';

@@ -52,7 +52,11 @@ CREATE VIEW standing_decision AS SELECT d.* FROM decision d
 
 ALTER TABLE job ADD COLUMN rested_on jsonb;
 COMMENT ON COLUMN job.rested_on IS 'policy, gauges, fits and method at its release; NULL while open, and where released before this was kept';
-ALTER TABLE job ADD CHECK (meter_hours < 1e7 AND pump_hours < 1e7);
+-- Hours without end could be typed once, and no page of such a job opened again.
+UPDATE job SET meter_hours = least(meter_hours, 1e6), pump_hours = least(pump_hours, 1e7) WHERE meter_hours > 1e6 OR pump_hours > 1e7;
+UPDATE part_life SET fitted_hours = least(fitted_hours, 1e7), removed_hours = least(removed_hours, 1e7)
+WHERE fitted_hours > 1e7 OR removed_hours > 1e7;
+ALTER TABLE job ADD CHECK (meter_hours <= 1e6 AND pump_hours <= 1e7);
 ALTER TABLE "user" ADD COLUMN active boolean NOT NULL DEFAULT true;
 
 CREATE INDEX life_removed_by ON part_life (removed_job_id);

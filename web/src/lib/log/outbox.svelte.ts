@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie';
 import { batchAnswerSchema, type Entry, type EntryAnswer, type RefusedBecause } from '@exetasis/core/record';
 import { clock } from './clock';
+import { takeOverEarlier } from './earlierOutbox';
 
 /** Why an entry was set aside: the server's reason for it, or what it said to the whole request. */
 export type SetAside =
@@ -64,6 +65,7 @@ export class Outbox {
 			.then((left) => {
 				this.#change((kept) => left.forEach((one) => kept.has(one.id) || kept.set(one.id, one)));
 				send();
+				return takeOverEarlier(this.user, (entries) => this.put('a pump of an earlier visit', entries));
 			});
 		return () => {
 			this.#closed = true;

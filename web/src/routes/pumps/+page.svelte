@@ -1,26 +1,16 @@
 <script lang="ts">
 	import { formatNumber } from '@exetasis/core/quantity';
 	import { day } from '$lib/ui/time';
+	import FindForm from '$lib/ui/FindForm.svelte';
 
 	let { data } = $props();
-	const shown = $derived(data.pumps);
 	const address = (page: number) => `/pumps?${new URLSearchParams({ find: data.find, page: String(page) })}`;
 </script>
 
 <svelte:head><title>Pumps · Exetasis</title></svelte:head>
 <div class="mb-2 flex items-end justify-between gap-4">
 	<h1>Pumps</h1>
-	<form role="search" class="flex items-end gap-2" data-sveltekit-keepfocus>
-		<label class="field w-72"
-			><span class="sr-only">Find a pump</span><input
-				type="search"
-				name="find"
-				placeholder="Serial, name, site or model"
-				value={data.find}
-			/></label
-		>
-		<button class="press">Find</button>
-	</form>
+	<FindForm label="Find a pump" placeholder="Serial, name, site or model" find={data.find} />
 </div>
 <table class="list sheet">
 	<thead
@@ -30,7 +20,7 @@
 		></thead
 	>
 	<tbody>
-		{#each shown as pump (pump.id)}
+		{#each data.pumps as pump (pump.id)}
 			<tr>
 				<td><a class="row" href="/pumps/{pump.id}">{pump.serial}</a></td>
 				<td>{pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}</td>

@@ -39,6 +39,7 @@ export const actions = {
 			return fail(400, { password: `Type your password, and a new one of ${SHORTEST_PASSWORD} characters or more.` });
 		const { current, next } = parsed.data;
 		const result = await changePassword(scopeOf(locals), userOf(locals).id, current, next);
+		if (result === 'tooMany') return fail(429, { password: 'Too many wrong attempts. Wait a quarter of an hour.' });
 		if (result === 'wrongPassword') return fail(400, { password: 'That is not your password now. Try again.' });
 		redirect(303, '/signin');
 	}

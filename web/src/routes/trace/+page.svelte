@@ -6,6 +6,7 @@
 	import type { Rate } from '@exetasis/core/trace';
 	import { placeName } from '$lib/words/place';
 	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
+	import FindForm from '$lib/ui/FindForm.svelte';
 
 	let { data } = $props();
 	let chosen = $state(0);
@@ -36,17 +37,7 @@
 		</select>
 	</label>
 	{#if data.of > data.pumps.length || data.find}
-		<form role="search" class="flex items-end gap-2">
-			<label class="field"
-				><span class="sr-only">Find a pump</span><input
-					type="search"
-					name="find"
-					placeholder="Find among {data.of}"
-					value={data.find}
-				/></label
-			>
-			<button class="press">Find</button>
-		</form>
+		<FindForm label="Find a pump" placeholder="Find among {data.of}" find={data.find} />
 	{/if}
 	{#if data.pump}<a class="press" href="/pumps/{data.pump.id}">Its rebuilds</a>{/if}
 </div>

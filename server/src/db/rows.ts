@@ -1,0 +1,195 @@
+import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
+import type { MatFacts } from '@exetasis/core/mat';
+import type { UnitPreference } from '@exetasis/core/quantity';
+import type { ModelSheet, Scope } from '@exetasis/core/record';
+import type { Role } from '../access';
+
+// Rows as they stand in the tables; constraints, keys and triggers are the migrations'.
+export interface ShopRow {
+	id: string;
+	name: string;
+	currency: string;
+	demo: boolean;
+}
+export interface SiteRow {
+	id: string;
+	shopId: string;
+	name: string;
+}
+export interface UserRow {
+	id: string;
+	shopId: string;
+	name: string;
+	email: string;
+	emailVerified: boolean;
+	image: string | null;
+	active: boolean;
+	role: Role;
+	preferences: Preferences;
+	createdAt: Date;
+	updatedAt: Date;
+}
+export interface Preferences {
+	units?: UnitPreference;
+	theme?: 'light' | 'dark';
+}
+export interface PolicyRow {
+	shopId: string;
+	settings: Policy;
+}
+export interface ModelSheetRow {
+	id: string;
+	shopId: string;
+	model: string;
+	layout: string;
+	revision: number;
+	body: ModelSheet;
+	createdAt: Date;
+}
+export interface GaugeRow {
+	id: string;
+	shopId: string;
+	name: string;
+	kind: string;
+	resolution: number;
+	repeatability: number;
+	repeatabilityDof: number;
+	reproducibility: number;
+	expansionPerKelvin: number;
+}
+export interface CalibrationRow {
+	id: string;
+	shopId: string;
+	gaugeId: string;
+	calibratedOn: string;
+	dueOn: string;
+	expandedU: number;
+	k: number;
+	certificate: string;
+}
+export interface Duty {
+	liquid?: string;
+	temperatureC?: number;
+	pressureMPa?: number;
+	speedRpm?: number;
+	inlet?: string;
+}
+export interface PumpRow {
+	id: string;
+	shopId: string;
+	siteId: string | null;
+	serial: string;
+	tag: string | null;
+	model: string;
+	duty: Duty;
+}
+export interface JobRow {
+	id: string;
+	shopId: string;
+	pumpId: string;
+	modelSheetId: string;
+	scope: Scope;
+	complaint: string;
+	meterHours: number;
+	pumpHours: number;
+	receivedAt: Date;
+	receivedBy: string;
+	releasedAt: Date | null;
+	releasedBy: string | null;
+	duty: Duty;
+	restedOn: RestedOn | null;
+}
+/** What a release rested on, so that its report never changes its verdicts. */
+export interface RestedOn extends Pick<MatFacts, 'policy' | 'gauges' | 'fleet'> {
+	/** Version of the method by which the fleet's record was fitted. */
+	readonly method: number;
+}
+export interface MatCellRow {
+	shopId: string;
+	jobId: string;
+	partId: string;
+	station: string;
+	cylinder: number;
+}
+export interface LogEntryRow {
+	id: string;
+	seq: string;
+	shopId: string;
+	jobId: string;
+	partId: string | null;
+	kind: string;
+	payload: unknown;
+	by: string;
+	at: Date;
+	offsetMs: string | null;
+	clientSeq: string | null;
+	effectiveAt: Date | null;
+	receivedAt: Date;
+}
+export interface LookRow {
+	entryId: string;
+	shopId: string;
+	jobId: string;
+	partId: string;
+	pattern: string | null;
+	severity: number | null;
+	onset: string | null;
+	at: Date;
+}
+export interface ReadingRow {
+	entryId: string;
+	shopId: string;
+	jobId: string;
+	partId: string;
+	characteristic: string;
+	gridRow: number;
+	gridColumn: number;
+	value: number;
+	gaugeId: string | null;
+	partC: number | null;
+}
+export interface DecisionRow {
+	entryId: string;
+	shopId: string;
+	jobId: string;
+	partId: string;
+	verdict: string;
+	proposed: string;
+	why: string | null;
+	at: Date;
+}
+export interface WithdrawnEntryRow {
+	shopId: string;
+	jobId: string;
+	entryId: string;
+}
+export interface FleetFitRow {
+	shopId: string;
+	model: string;
+	revision: number;
+	method: number;
+	jobs: number;
+	knowledge: FleetKnowledge;
+	fittedAt: Date;
+}
+export interface PartRow {
+	id: string;
+	shopId: string;
+	type: string;
+	asFitted: Record<string, number>;
+	lot: string | null;
+	supplier: string | null;
+}
+export interface PartLifeRow {
+	id: string;
+	shopId: string;
+	partId: string;
+	pumpId: string;
+	station: string;
+	cylinder: number;
+	fittedJobId: string | null;
+	fittedHours: number | null;
+	removedJobId: string | null;
+	removedHours: number | null;
+	endReason: EndReason | null;
+}

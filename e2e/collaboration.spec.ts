@@ -111,6 +111,22 @@ test('what was recorded off the network is sent from any page, and what is refus
 	await expect(rejected).toHaveCount(0);
 	await expect(page.getByText('All saved')).toBeVisible();
 	await expect(cell(odd, 'Inlet valve, cylinder 2')).toHaveAccessibleName(/of its wear used/);
+
+	// What the server does not have does not stand on the mat either, also once its reason has been understood.
+	await page.context().route(`**/jobs/${job}/entries`, async (route) => {
+		await route.continue({
+			postData: route
+				.request()
+				.postData()!
+				.replace(/"pattern":"\w+"/, '"pattern":"glazed"')
+		});
+	});
+	await cell(page, 'Discharge valve, cylinder 1').click();
+	await page.keyboard.press('1');
+	await expect(rejected).toContainText('does not show');
+	await rejected.getByRole('button', { name: 'Understood' }).click();
+	await expect(rejected).toHaveCount(0);
+	await expect(cell(page, 'Discharge valve, cylinder 1')).toHaveAccessibleName(/not looked at/);
 });
 
 test('what an earlier version of the application kept in this browser is sent as well', async ({ browser }) => {

@@ -6,7 +6,9 @@ import { receive } from '../jobs/receive';
 import { release } from '../jobs/release';
 import { lives as livesOf } from '../db/sql/lives';
 import { rebuilds as rebuildsOf } from '../db/sql/rebuilds';
+import { rows } from '../db/sql/statement';
 import { pumpById, pumpsOf } from '../pumps';
+import { setPolicy } from '../shops';
 import { addSheet, sheetById, sheetsOf } from '../sheets';
 import { alarmsOf, traceOf } from '../trace';
 import {
@@ -210,6 +212,32 @@ describe('trace', () => {
 		const { job } = await visit((await openJobReleased()).job.pumpId, 2000, ['oneSidedWear']);
 		await visit(job.pumpId, 3000, ['oneSidedWear'], { severity: 2 });
 		expect((await traceOf(shop.scope, job.pumpId)).recurrences[0].rate.events).toBe(2);
+	});
+});
+
+describe('a released job', () => {
+	it('is shown with the rules, gauges and fits that its release rested on, whatever comes later', async () => {
+		const bench = await openJob(shop);
+		await append(shop.scope, user(), bench.job.id, decideAll(bench, user(), 'reuse'));
+		expect(await release(shop.scope, user().id, bench.job.id)).toMatchObject({ kind: 'released' });
+		const { policy } = (await benchOf(shop.scope, bench.job.id))!;
+		await setPolicy(shop.scope, { ...policy, intervalHours: policy.intervalHours + 500, acceptBad: 0.2 });
+		expect((await benchOf(shop.scope, bench.job.id))!.policy).toEqual(policy);
+		expect((await benchOf(shop.scope, (await openJob(shop)).job.id))!.policy.acceptBad).toBe(0.2);
+		await setPolicy(shop.scope, policy);
+	});
+});
+
+describe('a record that cannot be', () => {
+	it('leaves the job open to be worked on: its part is one of which nothing is known', async () => {
+		const bench = await openJob(shop, { meterHours: 1000 });
+		const part = partAt(bench, 'plunger', 1);
+		await rows(shop.scope, 'UPDATE part_life SET fitted_hours = 1e6 WHERE shop_id = $1 AND part_id = $2 RETURNING 1', [
+			part
+		]);
+		const shown = (await benchOf(shop.scope, bench.job.id))!;
+		expect(shown.cells.find((cell) => cell.part === part)).toMatchObject({ age: { kind: 'unknown' }, earlier: [] });
+		expect(shown.cells).toHaveLength(bench.cells.length);
 	});
 });
 

@@ -48,9 +48,10 @@ export class BenchState {
 	gaugeInHand = $state<Record<string, string>>({});
 
 	// What this browser has recorded and the server would not take; one word, so that only a change of it is felt.
-	readonly #refused = $derived.by(() =>
-		(this.outbox?.ofJob(this.bench.job.id) ?? []).flatMap(({ id, aside }) => (aside ? [id] : [])).join()
-	);
+	readonly #refused = $derived.by(() => {
+		const aside = this.outbox?.setAside.filter(({ job }) => job === this.bench.job.id).map(({ id }) => id) ?? [];
+		return [...aside, ...(this.outbox?.discarded ?? [])].join();
+	});
 	readonly log = $derived.by(() => fold([...this.#all.values()].filter(({ id }) => !this.#refused.includes(id))));
 	/** Steps without which the pump is not safe to work on and that nobody has signed off. */
 	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job.scope), this.log.steps));

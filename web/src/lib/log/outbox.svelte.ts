@@ -44,6 +44,9 @@ export class Outbox {
 	readonly waiting = $derived([...this.#kept.values()].filter(({ aside }) => !aside));
 	readonly setAside = $derived([...this.#kept.values()].filter(({ aside }) => aside));
 
+	/** Ids of what the person has dealt with since the page was opened: it counts no more than what is set aside. */
+	discarded = $state.raw<readonly string[]>([]);
+
 	readonly user: string;
 	readonly #database = new OutboxDatabase();
 	#retry = RETRY_MS.first;
@@ -99,6 +102,7 @@ export class Outbox {
 
 	/** Forgets what was set aside: the person has dealt with it. */
 	async discard(one: Kept): Promise<void> {
+		this.discarded = [...this.discarded, one.id];
 		this.#change((kept) => kept.delete(one.id));
 		await this.#database.entries.delete(one.id);
 	}

@@ -1,4 +1,4 @@
-import { dimensionOf, plausibleRange, toBase, unitNamed, type Dimension, type Unit } from './units';
+import { dimensionOf, plausibleRange, toBase, unitNamed, type Unit } from './units';
 
 /** A typed number, read; or what is wrong with it. */
 export type ParsedNumber =
@@ -77,13 +77,13 @@ export type ParsedQuantity =
 
 export type QuantityProblem =
 	| Exclude<NumberProblem, { code: 'outOfRange' }>
-	/** In base units of this dimension. */
+	/** Value and range in the base unit; the unit is the one that was typed or meant. */
 	| {
 			readonly code: 'outOfRange';
 			readonly value: number;
 			readonly least: number;
 			readonly most: number;
-			readonly dimension: Dimension;
+			readonly unit: Unit;
 	  }
 	| { readonly code: 'unknownUnit'; readonly text: string }
 	| { readonly code: 'wrongDimension'; readonly unit: Unit; readonly expected: Unit };
@@ -116,12 +116,12 @@ export function parseQuantity(text: string, assumed: Unit, isPossible?: (base: n
 	const parsed = parseNumber(digits, ANY_FINITE, (value) => possible(toBase(value, unit)));
 	if (parsed.kind === 'problem') {
 		if (parsed.problem.code !== 'outOfRange') return problem(parsed.problem);
-		return problem({ ...parsed.problem, ...range, dimension });
+		return problem({ ...parsed.problem, ...range, unit });
 	}
 	const base = toBase(parsed.value, unit);
 	return base >= range.least && base <= range.most
 		? { kind: 'quantity', base, unit }
-		: problem({ code: 'outOfRange', value: base, ...range, dimension });
+		: problem({ code: 'outOfRange', value: base, ...range, unit });
 }
 
 const ROUNDING = 1e-9;

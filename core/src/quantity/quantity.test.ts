@@ -116,7 +116,7 @@ describe('parseQuantity', () => {
 		['101', 'shoreA']
 	] as const)('holds %j to what can be', (text, unit, base?: number) => {
 		const parsed = parseQuantity(text, unit);
-		if (base === undefined) expect(parsed).toMatchObject({ problem: { code: 'outOfRange' } });
+		if (base === undefined) expect(parsed).toMatchObject({ problem: { code: 'outOfRange', unit } });
 		else expect(parsed).toMatchObject({ base });
 	});
 	it('takes the one meaning of a comma that is possible, and asks where both are', () => {

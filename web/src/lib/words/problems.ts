@@ -1,5 +1,4 @@
 import {
-	baseUnit,
 	formatNumber,
 	formatQuantity,
 	unitLabel,
@@ -39,9 +38,9 @@ export function quantitySentence(problem: QuantityProblem, empty = 'Type a readi
 		case 'wrongDimension':
 			return `${unitLabel(problem.unit)} does not measure this. Expected is ${unitLabel(problem.expected)}.`;
 		case 'outOfRange': {
-			const { value, least, most, dimension } = problem;
-			const between = (base: number) => formatQuantity(base, baseUnit[dimension], 0);
-			return `This cannot be: ${value < least ? 'less' : 'more'} than ${between(value < least ? least : most)}. Check the number and its unit.`;
+			const { value, least, most, unit } = problem;
+			const [than, end] = value < least ? ['less', least] : ['more', most];
+			return `This cannot be: ${than} than ${formatQuantity(end, unit, 0)}. Check the number and its unit.`;
 		}
 		default:
 			return numberSentence(problem, empty);

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide';
 import { customChoices } from './customs';
-import { metric, type UnitPreference } from '@exetasis/core/quantity';
+import { metric, parseQuantity, type Unit, type UnitPreference } from '@exetasis/core/quantity';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
 import { layoutName } from './layout';
 import { directionWords, refitWords } from './orientation';
@@ -200,5 +200,17 @@ describe('placeName and layoutName', () => {
 	it('call a layout by its name, and one that is unknown by its code', () => {
 		expect(layoutName('L1')).toBe('V-packed plunger block (L1)');
 		expect(layoutName('L99')).toBe('L99');
+	});
+});
+
+describe('what cannot be', () => {
+	const say = (text: string, unit: Unit) => {
+		const parsed = parseQuantity(text, unit);
+		return parsed.kind === 'problem' ? quantitySentence(parsed.problem).replaceAll(/[\u00a0\u202f]/g, ' ') : 'taken';
+	};
+	it('is said in the unit that the person thinks in', () => {
+		expect(say('-5', 'bar')).toBe('This cannot be: less than 0 bar. Check the number and its unit.');
+		expect(say('-300', 'F')).toBe('This cannot be: less than −76 °F. Check the number and its unit.');
+		expect(say('1,000', 'h')).toBe('“1,000” can be 1 000 or 1. Type 1000 or 1.');
 	});
 });

@@ -29,6 +29,8 @@ export interface ShopGauge {
 	/** What it measures: a GaugeKind. */
 	readonly kind: string;
 	readonly facts: GaugeFacts;
+	/** Used no more: what it has read still counts, and nobody is sent for it. */
+	readonly retired?: boolean;
 }
 
 /** Repeated readings of one place on the grid, brought to 20 °C. */

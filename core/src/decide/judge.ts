@@ -248,7 +248,7 @@ function lifeOf({ station, record, gauges, asFitted, life }: JudgeInput, measure
 
 const NORMAL_K = 2; // expanded at about 95 %, for the sentence
 
-function figureReasons({ name, value, u, limit, unit }: Figure, policy: Policy): Reason[] {
+function figureReasons({ key, value, u, limit, unit }: Figure, policy: Policy): Reason[] {
 	if (!limit) return [];
 	const { min = -Infinity, max = Infinity } = limit;
 	const at = value - min < max - value ? min : max;
@@ -260,7 +260,7 @@ function figureReasons({ name, value, u, limit, unit }: Figure, policy: Policy):
 				: 'inside';
 	if (zone === 'inside') return [];
 	const code = zone === 'beyond' ? 'figureBeyond' : 'figureTooClose';
-	return [{ code, figure: name, value, limit: at, unit, ...(u === undefined ? {} : { U: NORMAL_K * u }) }];
+	return [{ code, figure: key, value, limit: at, unit, ...(u === undefined ? {} : { U: NORMAL_K * u }) }];
 }
 
 function unmeasuredReasons(input: JudgeInput, sizes: readonly MeasuredCharacteristic[]): Reason[] {

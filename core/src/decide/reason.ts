@@ -1,4 +1,4 @@
-import type { PatternKey, Severity } from '../part';
+import type { FigureKey, PatternKey, Severity } from '../part';
 import type { Unit } from '../quantity';
 import type { Onset } from '../record';
 import type { CustomKind } from './policy';
@@ -13,7 +13,7 @@ export type Reason =
 	| { readonly code: 'withItsSet'; readonly set: string; readonly station: string; readonly cylinder: number }
 	| {
 			readonly code: 'figureBeyond' | 'figureTooClose';
-			readonly figure: string;
+			readonly figure: FigureKey;
 			readonly value: number;
 			readonly limit: number;
 			readonly unit: Unit;

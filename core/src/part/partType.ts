@@ -1,5 +1,7 @@
 import type { MeasuredValue } from '../measure';
+import type { RingSize } from '../mechanics';
 import type { Unit } from '../quantity';
+import type { FigureInput, FigureKey } from './figures/keys';
 import type { PatternKey } from './patterns';
 
 /** What a part is made of, as it is hatched in the section drawing. */
@@ -87,16 +89,17 @@ export interface DesignValue {
 }
 
 /** One of the numbers that went into a figure. */
-export interface Input {
-	readonly name: string;
+export interface Input<K extends string = FigureInput> {
+	readonly key: K;
 	readonly value: number;
 	readonly unit: Unit;
+	/** The mate that was measured, by its name on the sheet. */
+	readonly of?: string;
 }
 
 /** A figure worked out from what was measured on a part and on the part it runs with. */
 export interface Figure {
-	readonly key: string;
-	readonly name: string;
+	readonly key: FigureKey;
 	readonly value: number;
 	readonly unit: Unit;
 	/** Standard uncertainty, where the inputs carry one. */
@@ -104,8 +107,8 @@ export interface Figure {
 	/** A limit from the sheet's design values: beyond it the part is out. */
 	readonly limit?: { readonly min?: number; readonly max?: number };
 	readonly inputs: readonly Input[];
-	/** The equation and its source. */
-	readonly method: string;
+	/** The ring of the standard series that comes nearest, where the figure says how far off it is. */
+	readonly nearest?: RingSize;
 }
 
 export type Sizes = Readonly<Partial<Record<string, MeasuredValue>>>;
@@ -128,6 +131,8 @@ export interface PartContext {
 export interface PartType {
 	readonly key: string;
 	readonly name: string;
+	/** Other names that people look for it by. */
+	readonly alsoCalled?: readonly string[];
 	readonly material: Material;
 	/** In the order of the number keys: at most nine. */
 	readonly patterns: readonly PatternRule[];

@@ -15,16 +15,14 @@ export function diaphragmFigures({ sizes, design }: PartContext): readonly Figur
 	return [
 		{
 			key: 'permanentStretch',
-			name: 'Permanent stretch',
 			value: stretched,
 			u: (2 * stretched * sag.u) / s,
 			unit: 'share',
 			...(design.mostStretch === undefined ? {} : { limit: { max: design.mostStretch } }),
 			inputs: [
-				{ name: 'Sag at rest', value: s, unit: 'mm' },
-				{ name: 'Free diameter', value: d, unit: 'mm' }
-			],
-			method: 'Arc of a spherical cap against its chord'
+				{ key: 'sagAtRest', value: s, unit: 'mm' },
+				{ key: 'freeDiameter', value: d, unit: 'mm' }
+			]
 		}
 	];
 }

@@ -9,15 +9,13 @@ export function edgeFigures({ sizes, design }: PartContext): readonly Figure[] {
 	return [
 		{
 			key: 'lostVolume',
-			name: 'Metal lost from the edge',
 			value: volume,
 			...(edgeRadius.value > 0 ? { u: (2 * volume * edgeRadius.u) / edgeRadius.value } : {}),
 			unit: 'mm3',
 			inputs: [
-				{ name: 'Edge radius now', value: edgeRadius.value, unit: 'mm' },
-				{ name: 'Diameter of the edge', value: design.edgeDiameter!, unit: 'mm' }
-			],
-			method: 'r²·(1 − π/4)·π·D for a square edge'
+				{ key: 'edgeRadiusNow', value: edgeRadius.value, unit: 'mm' },
+				{ key: 'diameterOfTheEdge', value: design.edgeDiameter!, unit: 'mm' }
+			]
 		}
 	];
 }

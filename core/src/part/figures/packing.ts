@@ -10,9 +10,9 @@ export function lipFit(context: PartContext): readonly Figure[] {
 	const plunger = mateWith(context, 'diameter', 'trackDiameter');
 	if (!lip || !plunger) return [];
 	const { interference, u } = fitOf(plunger.size, lip);
-	const inputs = [
-		{ name: `${plunger.name}, diameter now`, value: plunger.size.value, unit: 'mm' as const },
-		{ name: 'Lip inside diameter now', value: lip.value, unit: 'mm' as const }
+	const inputs: Figure['inputs'] = [
+		{ key: 'mateDiameter', of: plunger.name, value: plunger.size.value, unit: 'mm' },
+		{ key: 'lipInsideDiameterNow', value: lip.value, unit: 'mm' }
 	];
 	return [interferenceFigure(context, interference, u, inputs)];
 }
@@ -23,9 +23,9 @@ export function cupFit(context: PartContext): readonly Figure[] {
 	const cylinder = mateWith(context, 'bore');
 	if (!lip || !cylinder) return [];
 	const { interference, u } = fitOf(lip, cylinder.size);
-	const inputs = [
-		{ name: 'Lip outside diameter now', value: lip.value, unit: 'mm' as const },
-		{ name: `${cylinder.name}, bore now`, value: cylinder.size.value, unit: 'mm' as const }
+	const inputs: Figure['inputs'] = [
+		{ key: 'lipOutsideDiameterNow', value: lip.value, unit: 'mm' },
+		{ key: 'mateBore', of: cylinder.name, value: cylinder.size.value, unit: 'mm' }
 	];
 	return [interferenceFigure(context, interference, u, inputs)];
 }
@@ -34,13 +34,11 @@ function interferenceFigure({ design }: PartContext, value: number, u: number, i
 	const least = design.leastInterference;
 	return {
 		key: 'interference',
-		name: 'Interference with its mate',
 		value,
 		u,
 		unit: 'mm',
 		...(least === undefined ? {} : { limit: { min: least } }),
-		inputs,
-		method: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2'
+		inputs
 	};
 }
 
@@ -51,16 +49,14 @@ export function stackLeft({ sizes, design }: PartContext): readonly Figure[] {
 	return [
 		{
 			key: 'stackLeft',
-			name: 'Stack height left for the gland to follow',
 			value: stack.value - design.glandFollow,
 			u: stack.u,
 			unit: 'mm',
 			limit: { min: 0 },
 			inputs: [
-				{ name: 'Stack height now', value: stack.value, unit: 'mm' },
-				{ name: 'No follow left at', value: design.glandFollow, unit: 'mm' }
-			],
-			method: 'Stack height − height at the end of the gland’s follow'
+				{ key: 'stackHeightNow', value: stack.value, unit: 'mm' },
+				{ key: 'noFollowLeftAt', value: design.glandFollow, unit: 'mm' }
+			]
 		}
 	];
 }
@@ -73,16 +69,13 @@ export function extrusion({ sizes, design }: PartContext): readonly Figure[] {
 	return [
 		{
 			key: 'extrusion',
-			name: 'Extruded lip, in widths of its clearance gap',
 			value: heel.value / gap,
 			u: heel.u / gap,
 			unit: 'pieces',
 			inputs: [
-				{ name: 'Extruded lip now', value: heel.value, unit: 'mm' },
-				{ name: 'Clearance gap', value: gap, unit: 'mm' }
-			],
-			method:
-				'Width of the lip ÷ clearance gap; above 1 the gap has opened or the pressure was above its rating (ISO 3601-2)'
+				{ key: 'extrudedLipNow', value: heel.value, unit: 'mm' },
+				{ key: 'clearanceGap', value: gap, unit: 'mm' }
+			]
 		}
 	];
 }
@@ -94,17 +87,15 @@ export function annularGap(context: PartContext): readonly Figure[] {
 	if (!sizes.bore || !plunger) return [];
 	const { interference, u } = fitOf(sizes.bore, plunger.size);
 	const inputs: Figure['inputs'] = [
-		{ name: 'Bore now', value: sizes.bore.value, unit: 'mm' },
-		{ name: `${plunger.name}, diameter now`, value: plunger.size.value, unit: 'mm' }
+		{ key: 'boreNow', value: sizes.bore.value, unit: 'mm' },
+		{ key: 'mateDiameter', of: plunger.name, value: plunger.size.value, unit: 'mm' }
 	];
 	const clearance: Figure = {
 		key: 'clearance',
-		name: 'Clearance round the plunger',
 		value: interference,
 		u,
 		unit: 'mm',
-		inputs,
-		method: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2'
+		inputs
 	};
 	return [
 		clearance,
@@ -132,16 +123,14 @@ function gapLeak(
 	const { flow, reynolds } = annularLeak(gap);
 	return {
 		key: 'gapLeak',
-		name: 'Would pass this gap if the packing were gone, plunger lying on one side',
 		value: flow,
 		unit: 'Lmin',
 		inputs: [
 			...inputs,
-			{ name: 'Length of the gap', value: design.land!, unit: 'mm' },
-			{ name: 'Rated pressure', value: pressure, unit: 'MPa' },
-			{ name: 'Viscosity, mPa·s', value: viscosity, unit: 'pieces' },
-			{ name: 'Reynolds number', value: reynolds, unit: 'pieces' }
-		],
-		method: `Q = π·D·c³·Δp·(1 + 1.5·ε²)/(12·μ·L), ε = 1${reynolds > 1000 ? '; not laminar any more, so this is an upper bound' : ''}`
+			{ key: 'lengthOfTheGap', value: design.land!, unit: 'mm' },
+			{ key: 'ratedPressure', value: pressure, unit: 'MPa' },
+			{ key: 'viscosity', value: viscosity, unit: 'pieces' },
+			{ key: 'reynoldsNumber', value: reynolds, unit: 'pieces' }
+		]
 	};
 }

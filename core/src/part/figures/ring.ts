@@ -2,8 +2,9 @@
 import { compressionSet, glandFill, squeeze, stretch, swell, swellByMass, whichRing } from '../../mechanics';
 import { figureOr } from './figure';
 import type { Figure, Input, PartContext } from '../partType';
+import type { FigureInput } from './keys';
 
-const mm = (name: string, value: number): Input => ({ name, value, unit: 'mm' });
+const mm = (key: FigureInput, value: number): Input => ({ key, value, unit: 'mm' });
 
 export const ringFigures = (context: PartContext): readonly Figure[] => [
 	...setFigure(context, 'section'),
@@ -23,13 +24,11 @@ function setFigure({ sizes, asNew, design }: PartContext, key: 'section' | 'thic
 	if (!now || start === undefined || gland === undefined || !(start > gland) || !(now.value > 0)) return [];
 	return figureOr({
 		key: 'compressionSet',
-		name: 'Compression set',
 		value: compressionSet({ asNew: start, found: now.value, gland }),
 		u: now.u / (start - gland),
 		unit: 'share',
 		...(design.mostSet === undefined ? {} : { limit: { max: design.mostSet } }),
-		inputs: [mm('As new', start), mm('As found', now.value), mm('Gland depth', gland)],
-		method: '(t₀ − t₁)/(t₀ − t_g) (ISO 815-1)'
+		inputs: [mm('asNew', start), mm('asFound', now.value), mm('glandDepth', gland)]
 	});
 }
 
@@ -38,36 +37,30 @@ function inGland({ sizes, design }: PartContext): Figure[] {
 	const { glandDepth, glandWidth, grooveDiameter } = design;
 	const figures: Figure[] = [];
 	if (section && section.value > 0 && glandDepth !== undefined) {
-		const inputs = [mm('Section now', section.value), mm('Gland depth', glandDepth)];
+		const inputs = [mm('sectionNow', section.value), mm('glandDepth', glandDepth)];
 		figures.push({
 			key: 'squeeze',
-			name: 'Squeeze left in the gland',
 			value: squeeze(section.value, glandDepth),
 			u: (glandDepth * section.u) / section.value ** 2,
 			unit: 'share',
 			limit: { min: 0 },
-			inputs,
-			method: '(t − t_g)/t (ISO 3601-2)'
+			inputs
 		});
 		if (glandWidth !== undefined)
 			figures.push({
 				key: 'glandFill',
-				name: 'Gland filled',
 				value: glandFill(section.value, glandDepth, glandWidth),
 				unit: 'share',
 				limit: { max: 1 },
-				inputs: [...inputs, mm('Gland width', glandWidth)],
-				method: '(π/4)·t²/(depth·width) (ISO 3601-2)'
+				inputs: [...inputs, mm('glandWidth', glandWidth)]
 			});
 	}
 	if (insideDiameter && insideDiameter.value > 0 && grooveDiameter !== undefined)
 		figures.push({
 			key: 'stretch',
-			name: 'Stretch on its groove',
 			value: stretch(insideDiameter.value, grooveDiameter),
 			unit: 'share',
-			inputs: [mm('Inside diameter now', insideDiameter.value), mm('Groove diameter', grooveDiameter)],
-			method: '(groove − inside diameter)/inside diameter (ISO 3601-2)'
+			inputs: [mm('insideDiameterNow', insideDiameter.value), mm('grooveDiameter', grooveDiameter)]
 		});
 	return figures;
 }
@@ -77,24 +70,20 @@ function swelling({ sizes, asNew }: PartContext): Figure[] {
 	if (sizes.mass && asNew.mass! > 0 && sizes.mass.value > 0)
 		figures.push({
 			key: 'swellByMass',
-			name: 'Swell by mass',
 			value: swellByMass(sizes.mass.value, asNew.mass!),
 			unit: 'share',
 			inputs: [
-				{ name: 'Mass now', value: sizes.mass.value, unit: 'g' },
-				{ name: 'Mass as new', value: asNew.mass!, unit: 'g' }
-			],
-			method: 'm/m₀ − 1 (ISO 1817)'
+				{ key: 'massNow', value: sizes.mass.value, unit: 'g' },
+				{ key: 'massAsNew', value: asNew.mass!, unit: 'g' }
+			]
 		});
 	const { section } = sizes;
 	if (section && asNew.section! > 0 && section.value > asNew.section!)
 		figures.push({
 			key: 'swell',
-			name: 'Swell by section',
 			value: swell(section.value, asNew.section!),
 			unit: 'share',
-			inputs: [mm('Section now', section.value), mm('Section as new', asNew.section!)],
-			method: '(t/t₀)² − 1 (after ISO 1817)'
+			inputs: [mm('sectionNow', section.value), mm('sectionAsNew', asNew.section!)]
 		});
 	return figures;
 }
@@ -105,15 +94,13 @@ function hardening({ sizes, asNew }: PartContext): readonly Figure[] {
 	return [
 		{
 			key: 'hardening',
-			name: 'Hardness gained',
 			value: hardness.value - asNew.hardness,
 			u: hardness.u,
 			unit: 'shoreA',
 			inputs: [
-				{ name: 'Now', value: hardness.value, unit: 'shoreA' },
-				{ name: 'As new', value: asNew.hardness, unit: 'shoreA' }
-			],
-			method: 'Now − as new (ISO 48-4); below 0 it has softened'
+				{ key: 'now', value: hardness.value, unit: 'shoreA' },
+				{ key: 'asNew', value: asNew.hardness, unit: 'shoreA' }
+			]
 		}
 	];
 }
@@ -123,12 +110,11 @@ function size({ sizes }: PartContext): Figure[] {
 	if (!section || !insideDiameter || !(section.value > 0) || !(insideDiameter.value > 0)) return [];
 	return whichRing(insideDiameter.value, section.value)
 		.slice(0, 1)
-		.map((ring) => ({
+		.map(({ off, ...nearest }) => ({
 			key: 'ringSize',
-			name: `Nearest size of the series: dash ${ring.dash}, ${ring.insideDiameter.toFixed(2)} × ${ring.section.toFixed(2)} mm; off by`,
-			value: ring.off,
-			unit: 'pieces' as const,
-			inputs: [mm('Inside diameter now', insideDiameter.value), mm('Section now', section.value)],
-			method: 'In tolerances of ISO 3601-1, a fifth of set allowed for; above 2 it is not of the series (AS568)'
+			value: off,
+			unit: 'pieces',
+			nearest,
+			inputs: [mm('insideDiameterNow', insideDiameter.value), mm('sectionNow', section.value)]
 		}));
 }

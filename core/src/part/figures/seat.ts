@@ -25,18 +25,16 @@ function lappingFigure({ sizes, design }: PartContext): Figure[] {
 	return [
 		{
 			key: 'lappingReserve',
-			name: 'Height to spare after lapping it clean',
 			value: reserve,
 			u: Math.hypot(height.u, deepest.u),
 			unit: 'mm',
 			limit: { min: 0 },
 			inputs: [
-				{ name: 'Height now', value: height.value, unit: 'mm' },
-				{ name: 'Deepest mark', value: deepest.value, unit: 'mm' },
-				{ name: 'Finishing cut', value: finishing, unit: 'mm' },
-				{ name: 'Least height', value: design.leastHeight, unit: 'mm' }
-			],
-			method: 'Height − deepest mark − finishing cut − least height'
+				{ key: 'heightNow', value: height.value, unit: 'mm' },
+				{ key: 'deepestMark', value: deepest.value, unit: 'mm' },
+				{ key: 'finishingCut', value: finishing, unit: 'mm' },
+				{ key: 'leastHeight', value: design.leastHeight, unit: 'mm' }
+			]
 		}
 	];
 }
@@ -48,16 +46,14 @@ function grooveLeak({ sizes, design, ratedPressure }: PartContext): Figure[] {
 	return [
 		{
 			key: 'grooveLeak',
-			name: 'Leaks back through the groove at rated pressure',
 			value: orificeLeak(area, ratedPressure),
 			unit: 'Lmin',
 			...(design.mostLeak === undefined ? {} : { limit: { max: design.mostLeak } }),
 			inputs: [
-				{ name: 'Groove width', value: grooveWidth.value, unit: 'mm' },
-				{ name: 'Groove depth', value: grooveDepth.value, unit: 'mm' },
-				{ name: 'Rated pressure', value: ratedPressure, unit: 'MPa' }
-			],
-			method: 'Half an ellipse as a sharp-edged orifice, Q = 0.61·A·√(2Δp/ρ), water (ISO 5167-2)'
+				{ key: 'grooveWidth', value: grooveWidth.value, unit: 'mm' },
+				{ key: 'grooveDepth', value: grooveDepth.value, unit: 'mm' },
+				{ key: 'ratedPressure', value: ratedPressure, unit: 'MPa' }
+			]
 		}
 	];
 }
@@ -77,17 +73,15 @@ function holdTest({ sizes, design, ratedPressure }: PartContext): Figure[] {
 	return [
 		{
 			key: 'holdTestLeak',
-			name: 'Leak by the hold test',
 			value: flow,
 			unit: 'Lmin',
 			...(drop > 0 ? { u: (flow * fall.u) / drop } : {}),
 			...(design.mostLeak === undefined ? {} : { limit: { max: design.mostLeak } }),
 			inputs: [
-				{ name: 'Fall in a minute', value: fall.value, unit: 'MPa' },
-				{ name: 'Trapped volume', value: design.trappedVolume!, unit: 'mm3' },
-				{ name: 'Bulk modulus', value: design.bulkModulus!, unit: 'MPa' }
-			],
-			method: 'Q = V·Δp/(K·t), from dp/dt = −K·Q/V; air in the water makes it seem less'
+				{ key: 'fallInAMinute', value: fall.value, unit: 'MPa' },
+				{ key: 'trappedVolume', value: design.trappedVolume!, unit: 'mm3' },
+				{ key: 'bulkModulus', value: design.bulkModulus!, unit: 'MPa' }
+			]
 		}
 	];
 }

@@ -9,15 +9,13 @@ export function shimFigures({ sizes, design }: PartContext): readonly Figure[] {
 	return [
 		{
 			key: 'shimPack',
-			name: 'Shims to add',
 			value: Math.ceil(needed / design.shimThickness! - 1e-9),
 			unit: 'pieces',
 			inputs: [
-				{ name: 'End gap', value: endGap.value, unit: 'mm' },
-				{ name: 'Press wanted', value: press, unit: 'mm' },
-				{ name: 'One shim', value: design.shimThickness!, unit: 'mm' }
-			],
-			method: '(end gap + press)/shim, rounded up'
+				{ key: 'endGap', value: endGap.value, unit: 'mm' },
+				{ key: 'pressWanted', value: press, unit: 'mm' },
+				{ key: 'oneShim', value: design.shimThickness!, unit: 'mm' }
+			]
 		}
 	];
 }

@@ -6,25 +6,17 @@ const DEAD_COILS = 2; // closed and ground ends
 
 export const springFigures = (context: PartContext): readonly Figure[] => [
 	...loss(context, 'freeLength', {
-		key: 'lengthLoss',
-		name: 'Free length lost',
-		method: '(as new − now)/as new; below 0 it has been stretched'
+		key: 'lengthLoss'
 	}),
 	...loss(context, 'load', {
-		key: 'loadLoss',
-		name: 'Load lost at the working length',
-		method: '(as new − now)/as new, both at the working length'
+		key: 'loadLoss'
 	}),
 	...testedRate(context),
 	...geometry(context)
 ];
 
 // What has been lost against new: of free length, or of load at the working length.
-function loss(
-	{ sizes, asNew }: PartContext,
-	of: 'freeLength' | 'load',
-	figure: Pick<Figure, 'key' | 'name' | 'method'>
-): Figure[] {
+function loss({ sizes, asNew }: PartContext, of: 'freeLength' | 'load', figure: Pick<Figure, 'key'>): Figure[] {
 	const [now, start] = [sizes[of], asNew[of]];
 	if (!now || !(start! > 0)) return [];
 	const unit = of === 'load' ? 'N' : 'mm';
@@ -35,8 +27,8 @@ function loss(
 			u: now.u / start!,
 			unit: 'share',
 			inputs: [
-				{ name: 'As new', value: start!, unit },
-				{ name: 'Now', value: now.value, unit }
+				{ key: 'asNew', value: start!, unit },
+				{ key: 'now', value: now.value, unit }
 			]
 		}
 	];
@@ -51,17 +43,15 @@ function testedRate({ sizes, design }: PartContext): Figure[] {
 	return [
 		{
 			key: 'testedRate',
-			name: 'Rate by the load test',
 			value: rate,
 			u: Math.hypot(long.u, short.u) / (workingLength - shortLength),
 			unit: 'Npmm',
 			inputs: [
-				{ name: 'Load at working length', value: long.value, unit: 'N' },
-				{ name: 'Load at the shorter length', value: short.value, unit: 'N' },
-				{ name: 'Working length', value: workingLength, unit: 'mm' },
-				{ name: 'Shorter length', value: shortLength, unit: 'mm' }
-			],
-			method: '(F₂ − F₁)/(L₁ − L₂)'
+				{ key: 'loadAtWorkingLength', value: long.value, unit: 'N' },
+				{ key: 'loadAtTheShorterLength', value: short.value, unit: 'N' },
+				{ key: 'workingLength', value: workingLength, unit: 'mm' },
+				{ key: 'shorterLength', value: shortLength, unit: 'mm' }
+			]
 		}
 	];
 }
@@ -77,10 +67,10 @@ function geometry({ sizes, design }: PartContext): Figure[] {
 	};
 	if (!(spring.meanDiameter > spring.wire)) return [];
 	const inputs: Figure['inputs'] = [
-		{ name: 'Wire', value: spring.wire, unit: 'mm' },
-		{ name: 'Mean coil diameter', value: spring.meanDiameter, unit: 'mm' },
-		{ name: 'Active coils', value: spring.activeCoils, unit: 'pieces' },
-		{ name: 'Shear modulus', value: spring.shearModulus, unit: 'MPa' }
+		{ key: 'wire', value: spring.wire, unit: 'mm' },
+		{ key: 'meanCoilDiameter', value: spring.meanDiameter, unit: 'mm' },
+		{ key: 'activeCoils', value: spring.activeCoils, unit: 'pieces' },
+		{ key: 'shearModulus', value: spring.shearModulus, unit: 'MPa' }
 	];
 	const rate = springRate(spring);
 	const relative = Math.hypot(
@@ -90,37 +80,31 @@ function geometry({ sizes, design }: PartContext): Figure[] {
 	const figures: Figure[] = [
 		{
 			key: 'rate',
-			name: 'Spring rate from geometry',
 			value: rate,
 			u: rate * relative,
 			unit: 'Npmm',
-			inputs,
-			method: 'k = G·d⁴/(8·D³·n), two dead coils (EN 13906-1)'
+			inputs
 		}
 	];
 	if (design.workingLength !== undefined) {
 		const solid = solidLength(spring);
 		figures.push({
 			key: 'travelToSolid',
-			name: 'Travel to coil bind, at the working length',
 			value: design.workingLength - solid,
 			unit: 'mm',
 			limit: { min: 0 },
 			inputs: [
-				{ name: 'Working length', value: design.workingLength, unit: 'mm' },
-				{ name: 'Solid length', value: solid, unit: 'mm' }
-			],
-			method: 'Working length − (active coils + 2)·d (EN 13906-1)'
+				{ key: 'workingLength', value: design.workingLength, unit: 'mm' },
+				{ key: 'solidLength', value: solid, unit: 'mm' }
+			]
 		});
 	}
 	if (sizes.load)
 		figures.push({
 			key: 'stress',
-			name: 'Shear stress at the working length',
 			value: wahlStress(spring, Math.max(0, sizes.load.value)),
 			unit: 'MPa',
-			inputs: [...inputs, { name: 'Load now', value: sizes.load.value, unit: 'N' }],
-			method: 'τ = K·8·F·D/(π·d³) with Wahl’s K (EN 13906-1)'
+			inputs: [...inputs, { key: 'loadNow', value: sizes.load.value, unit: 'N' }]
 		});
 	return figures;
 }

@@ -5,6 +5,7 @@ import type { PartType } from '../partType';
 export const adapter: PartType = {
 	key: 'adapter',
 	name: 'Packing adapter',
+	alsoCalled: ['head ring', 'support ring', 'packing retainer', 'packing support ring'],
 	material: 'metal',
 	lasts: { hoursToLimit: 16_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 18e-6,

@@ -5,6 +5,7 @@ import type { PartType } from '../partType';
 export const lipSeal: PartType = {
 	key: 'lipSeal',
 	name: 'Lip seal',
+	alsoCalled: ['water seal', 'rear seal', 'low-pressure seal'],
 	material: 'elastomer',
 	lasts: { hoursToLimit: 4_500, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,

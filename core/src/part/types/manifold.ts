@@ -5,6 +5,7 @@ import type { PartType } from '../partType';
 export const manifold: PartType = {
 	key: 'manifold',
 	name: 'Manifold',
+	alsoCalled: ['head', 'fluid end', 'spray head'],
 	material: 'metal',
 	lasts: { hoursToLimit: 30_000, otherEnds: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 17e-6,

@@ -4,6 +4,7 @@ import type { PartType } from '../partType';
 export const ropePacking: PartType = {
 	key: 'ropePacking',
 	name: 'Rope packing',
+	alsoCalled: ['high-pressure seal', 'rope seals'],
 	material: 'fibre',
 	lasts: { hoursToLimit: 3_000, otherEnds: { scaleHours: 25_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,

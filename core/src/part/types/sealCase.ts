@@ -4,6 +4,7 @@ import type { PartType } from '../partType';
 export const sealCase: PartType = {
 	key: 'sealCase',
 	name: 'Seal case',
+	alsoCalled: ['rear guide', 'rear piston guide', 'packing retainer', 'brass piece'],
 	material: 'metal',
 	lasts: { hoursToLimit: 20_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 18e-6, // brass

@@ -4,6 +4,7 @@ import type { PartType } from '../partType';
 export const slinger: PartType = {
 	key: 'slinger',
 	name: 'Barrier slinger',
+	alsoCalled: ['slinger washer', 'slinging washer', 'water barrier'],
 	material: 'elastomer',
 	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [

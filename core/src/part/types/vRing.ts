@@ -5,6 +5,7 @@ import type { PartType } from '../partType';
 export const vRing: PartType = {
 	key: 'vRing',
 	name: 'V-packing',
+	alsoCalled: ['high-pressure seal', 'chevron'],
 	material: 'elastomer',
 	lasts: { hoursToLimit: 4_000, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,

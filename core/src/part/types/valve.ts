@@ -4,6 +4,7 @@ import type { PartType } from '../partType';
 export const valve: PartType = {
 	key: 'valve',
 	name: 'Valve',
+	alsoCalled: ['poppet'],
 	material: 'metal',
 	lasts: { hoursToLimit: 9_000, otherEnds: { scaleHours: 50_000, shape: 1.3 }, stopShare: 0.4 },
 	expansionPerKelvin: 11.5e-6,

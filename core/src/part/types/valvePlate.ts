@@ -5,6 +5,7 @@ import type { PartType } from '../partType';
 export const valvePlate: PartType = {
 	key: 'valvePlate',
 	name: 'Valve plate',
+	alsoCalled: ['head', 'fluid end'],
 	material: 'metal',
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 120_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 17e-6,

@@ -4,6 +4,7 @@ import type { PartType } from '../partType';
 export const washer: PartType = {
 	key: 'washer',
 	name: 'Washer or collar',
+	alsoCalled: ['keyhole washer', 'split washer'],
 	material: 'metal',
 	lasts: { hoursToLimit: 18_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	renewal: 'washer',

@@ -1,3 +1,4 @@
+import { connect, createServer, type AddressInfo, type Socket } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Entry } from '@exetasis/core/record';
 import { append } from './benchLog/append';
@@ -78,5 +79,64 @@ describe('subscribe', () => {
 		await append(shop.scope, technician, bench.job.id, [entryOf(bench, technician, 'note', { text: 'again' })]);
 		await expect.poll(() => after.received.length, { timeout: 10_000 }).toBe(1);
 		after.stop();
+	});
+});
+
+/** A way to the database that can freeze: connections stay open and nothing passes any more. */
+async function freezingWay(to: string) {
+	const target = new URL(to);
+	const port = Number(target.port);
+	const sockets: Socket[] = [];
+	const server = createServer((client) => {
+		const upstream = connect(port, target.hostname);
+		for (const socket of [client, upstream]) socket.on('error', () => undefined);
+		client.pipe(upstream).pipe(client);
+		sockets.push(client, upstream);
+	});
+	await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+	target.port = String((server.address() as AddressInfo).port);
+	return {
+		url: target.href,
+		freeze: () => sockets.forEach((socket) => socket.unpipe().pause()),
+		close: () => {
+			server.close();
+			sockets.forEach((socket) => socket.destroy());
+		}
+	};
+}
+
+describe('the listening connection', () => {
+	it('is given up where it does not answer any more, and made anew', async () => {
+		events.stopListening();
+		await soon();
+		const way = await freezingWay(database.url);
+		process.env.DATABASE_URL = way.url;
+		const bench = await openJob(shop);
+		const frozen = await follow(bench.job.id);
+		way.freeze();
+		process.env.DATABASE_URL = database.url;
+		await expect.poll(frozen.lost, { timeout: 28_000 }).toBe(1);
+		const after = await follow(bench.job.id);
+		const { technician } = shop.people;
+		await append(shop.scope, technician, bench.job.id, [entryOf(bench, technician, 'note', { text: 'thawed' })]);
+		await expect.poll(() => after.received.length, { timeout: 10_000 }).toBe(1);
+		expect(frozen.lost()).toBe(1);
+		after.stop();
+		way.close();
+	}, 60_000);
+	it('that cannot be opened fails for its subscriber alone, who is not told of anything later', async () => {
+		events.stopListening();
+		await soon();
+		const way = await freezingWay(database.url);
+		way.close();
+		process.env.DATABASE_URL = way.url;
+		const bench = await openJob(shop);
+		await expect(follow(bench.job.id)).rejects.toThrow();
+		process.env.DATABASE_URL = database.url;
+		const follower = await follow(bench.job.id);
+		const { technician } = shop.people;
+		await append(shop.scope, technician, bench.job.id, [entryOf(bench, technician, 'note', { text: 'at last' })]);
+		await expect.poll(() => follower.received.length, { timeout: 10_000 }).toBe(1);
+		follower.stop();
 	});
 });

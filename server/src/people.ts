@@ -1,10 +1,12 @@
+import { randomBytes } from 'node:crypto';
 import { verify } from '@node-rs/argon2';
+import { v7 as uuidv7 } from 'uuid';
 import type { Role } from './access';
 import { countWrong, waitBefore } from './auth/attempts';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { database } from './db/connection';
 import type { Preferences } from './db/rows';
-import { inTransaction, of, type ShopScope } from './db/scope';
+import { inTransaction, of, wasTaken, type ShopScope } from './db/scope';
 import { endStreamsOf } from './events';
 
 /** Changes some of a person's own preferences and leaves the others. */
@@ -35,6 +37,50 @@ export async function setActive(scope: ShopScope, by: string, id: string, active
 	const changed = await of(scope, 'user').change({ id }, { active });
 	if (changed === 0) return 'unknownPerson';
 	if (!active) await endSessionsOf(scope, id);
+	return 'done';
+}
+
+export type Invited = { readonly kind: 'invited'; readonly password: string } | { readonly kind: 'mailTaken' };
+
+const FIRST_PASSWORD_BYTES = 9; // twelve characters
+
+/** Adds a person, with a first password that is told once, to whoever invites, and is to be changed under Settings. */
+export async function invite(
+	scope: ShopScope,
+	{ name, email, role }: Pick<Person, 'name' | 'email' | 'role'>
+): Promise<Invited> {
+	const password = randomBytes(FIRST_PASSWORD_BYTES).toString('base64url');
+	const id = uuidv7();
+	const dates = { createdAt: new Date(), updatedAt: new Date() };
+	const row = { id, name, email: email.toLowerCase(), emailVerified: false, image: null, active: true, role };
+	try {
+		await inTransaction(scope, async (within) => {
+			await of(within, 'user').add({ ...row, preferences: {}, ...dates });
+			const account = { id: uuidv7(), userId: id, accountId: id, providerId: 'credential' };
+			await within.db.models.account.create(
+				{ ...account, password: await hashPassword(password), ...dates },
+				{ transaction: within.transaction }
+			);
+		});
+	} catch (cause) {
+		if (!wasTaken(cause)) throw cause;
+		return { kind: 'mailTaken' };
+	}
+	return { kind: 'invited', password };
+}
+
+/** Changes a person's name or role; a changed role ends their sessions and streams at once. Nobody changes their own role. */
+export async function changePerson(
+	scope: ShopScope,
+	by: string,
+	id: string,
+	change: { readonly name: string; readonly role: Role }
+): Promise<Activated> {
+	const before = await of(scope, 'user').one({ id });
+	if (!before) return 'unknownPerson';
+	if (id === by && change.role !== before.role) return 'yourself';
+	await of(scope, 'user').change({ id }, change);
+	if (change.role !== before.role) await endSessionsOf(scope, id);
 	return 'done';
 }
 

@@ -1,6 +1,8 @@
+import { col, fn } from 'sequelize';
+import { v7 as uuidv7 } from 'uuid';
 import { defaultPolicy, policySchema, type Policy } from '@exetasis/core/decide';
 import { database } from './db/connection';
-import { of, type ShopScope } from './db/scope';
+import { of, wasTaken, type ShopScope } from './db/scope';
 
 export interface Shop {
 	readonly name: string;
@@ -30,6 +32,37 @@ export async function peopleOf(scope: ShopScope): Promise<Record<string, string>
 
 export const sitesOf = (scope: ShopScope): Promise<{ id: string; name: string }[]> =>
 	of(scope, 'site').all({}, { attributes: ['id', 'name'], order: [['name', 'ASC']] });
+
+/** A site with how many pumps run there. */
+export interface SiteListing {
+	readonly id: string;
+	readonly name: string;
+	readonly pumps: number;
+}
+
+export async function sitesWithPumps(scope: ShopScope): Promise<SiteListing[]> {
+	const sites = await sitesOf(scope);
+	const counted = await of(scope, 'pump').all<{ siteId: string | null; pumps: string }>(
+		{},
+		{ attributes: ['siteId', [fn('count', col('id')), 'pumps']], group: ['siteId'] }
+	);
+	const pumps = new Map(counted.map((one) => [one.siteId, Number(one.pumps)]));
+	return sites.map((site) => ({ ...site, pumps: pumps.get(site.id) ?? 0 }));
+}
+
+export type SiteKept = 'kept' | 'nameTaken' | 'unknownSite';
+
+/** Adds a site, or renames the one with this id. */
+export async function keepSite(scope: ShopScope, name: string, id?: string): Promise<SiteKept> {
+	try {
+		if (id) return (await of(scope, 'site').change({ id }, { name })) > 0 ? 'kept' : 'unknownSite';
+		await of(scope, 'site').add({ id: uuidv7(), name });
+		return 'kept';
+	} catch (cause) {
+		if (!wasTaken(cause)) throw cause;
+		return 'nameTaken';
+	}
+}
 
 /** Whether this database holds a demo shop, whose accounts are public and are named on the sign-in page. */
 export const hasDemo = async (): Promise<boolean> =>

@@ -5,8 +5,9 @@ import * as wearFit from './migrations/0002-wear-fit';
 import * as otherEnds from './migrations/0003-other-ends';
 import * as dutyAndFleet from './migrations/0004-duty-and-fleet';
 import * as orderAndWithdrawals from './migrations/0005-order-and-withdrawals';
+import * as gaugesAndPlaces from './migrations/0006-gauges-and-places';
 
-const migrations = [foundation, wearFit, otherEnds, dutyAndFleet, orderAndWithdrawals];
+const migrations = [foundation, wearFit, otherEnds, dutyAndFleet, orderAndWithdrawals, gaugesAndPlaces];
 const LOCK = 0x65786574; // any number of our own: "exet"
 
 /** Brings the schema up to date. Each migration is one transaction; two starts at once wait for each other. */

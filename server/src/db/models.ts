@@ -4,6 +4,7 @@ import { refuseWithoutShop } from './refuseWithoutShop';
 import type {
 	CalibrationRow,
 	DecisionRow,
+	EarlierPlaceRow,
 	FleetFitRow,
 	GaugeRow,
 	JobRow,
@@ -62,7 +63,8 @@ export function defineModels(sequelize: Sequelize) {
 			repeatability: number,
 			repeatabilityDof: number,
 			reproducibility: number,
-			expansionPerKelvin: number
+			expansionPerKelvin: number,
+			retiredOn: day
 		}),
 		calibration: define<CalibrationRow>('calibration', {
 			id,
@@ -82,6 +84,15 @@ export function defineModels(sequelize: Sequelize) {
 			tag: text,
 			model: text,
 			duty: { ...json, defaultValue: {} }
+		}),
+		earlierPlace: define<EarlierPlaceRow>('earlier_place', {
+			id,
+			shopId: uuid,
+			pumpId: uuid,
+			siteId: uuid,
+			tag: text,
+			until: date,
+			movedBy: text
 		}),
 		job: define<JobRow>('job', {
 			id,

@@ -32,6 +32,12 @@ export interface UserRow {
 export interface Preferences {
 	units?: UnitPreference;
 	theme?: 'light' | 'dark';
+	/** The sign before decimals, and what stands between groups of three digits. */
+	numerals?: 'point-space' | 'point-comma' | 'comma-space' | 'comma-point';
+	/** The hand that touches: the panels that are touched most lie on its side. */
+	hand?: 'left' | 'right';
+	/** When the pad for readings is offered. */
+	pad?: 'touch' | 'always' | 'never';
 }
 export interface PolicyRow {
 	shopId: string;
@@ -56,6 +62,8 @@ export interface GaugeRow {
 	repeatabilityDof: number;
 	reproducibility: number;
 	expansionPerKelvin: number;
+	/** The day from which it is used no more: "2026-03-01". */
+	retiredOn: string | null;
 }
 export interface CalibrationRow {
 	id: string;
@@ -82,6 +90,16 @@ export interface PumpRow {
 	tag: string | null;
 	model: string;
 	duty: Duty;
+}
+/** Where a pump ran before it was moved. */
+export interface EarlierPlaceRow {
+	id: string;
+	shopId: string;
+	pumpId: string;
+	siteId: string | null;
+	tag: string | null;
+	until: Date;
+	movedBy: string;
 }
 export interface JobRow {
 	id: string;

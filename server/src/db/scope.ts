@@ -64,6 +64,9 @@ export const codeOf = (error: unknown): string | undefined =>
 	(error as { original?: { code?: string } } | undefined)?.original?.code ??
 	(error as { code?: string } | undefined)?.code;
 
+/** Whether an error says that a key is there already. */
+export const wasTaken = (error: unknown): boolean => codeOf(error) === '23505';
+
 /** Does the work, and once more where it lost to another writer. It must do the same the second time. */
 export async function retried<T>(work: () => Promise<T>): Promise<T> {
 	for (let attempt = 1; ; attempt++) {

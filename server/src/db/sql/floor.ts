@@ -17,22 +17,50 @@ export interface FloorJob {
 	readonly parts: number;
 	readonly looked: number;
 	readonly decided: number;
+	/** The text of the first step that nobody has signed off. */
+	readonly nextStep: string | null;
+	/** Name and place of the first part that nobody has looked at, in walking order. */
+	readonly nextPart: { readonly name: string; readonly station: string; readonly cylinder: number } | null;
+	/** Parts whose standing decision is to look again. */
+	readonly again: number;
+	/** The mat in little: column and cylinder of each part, and how far it is. */
+	readonly mat: readonly { readonly column: number; readonly cylinder: number; readonly state: MatState }[];
+	/** Names of the stations by their keys. */
+	readonly names: Readonly<Record<string, string>>;
 }
+export type MatState = 'open' | 'looked' | 'reuse' | 'replace' | 'lookAgain';
 
 /** The shop's open jobs, longest waiting first. */
 export const floorJobs = (scope: ShopScope): Promise<FloorJob[]> =>
 	rows(
 		scope,
 		`
+		WITH signed AS (SELECT e.job_id AS job, e.payload->>'step' AS step FROM log_entry e JOIN job o ON o.id = e.job_id
+			WHERE e.shop_id = $1 AND e.kind = 'step' AND o.released_at IS NULL AND NOT EXISTS
+				(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id))
 		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.scope, j.complaint, j.received_at AS "receivedAt",
-			(SELECT count(DISTINCT e.payload->>'step')::int FROM log_entry e WHERE e.job_id = j.id AND e.kind = 'step' AND NOT EXISTS
-				(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS steps,
-			(SELECT count(*)::int FROM mat_cell c WHERE c.job_id = j.id AND c.station = ANY(o.stations)) AS parts,
-			(SELECT count(DISTINCT part_id)::int FROM standing_look WHERE job_id = j.id) AS looked,
-			(SELECT count(DISTINCT part_id)::int FROM standing_decision WHERE job_id = j.id) AS decided
+			(SELECT count(*)::int FROM (SELECT DISTINCT step FROM signed WHERE job = j.id) d) AS steps,
+			(SELECT e->>'text' FROM jsonb_array_elements(s.body->'steps') WITH ORDINALITY e(e, n)
+				WHERE e->'scopes' ? j.scope AND NOT EXISTS (SELECT 1 FROM signed WHERE job = j.id AND step = e->>'key')
+				ORDER BY n LIMIT 1) AS "nextStep",
+			(SELECT jsonb_object_agg(e->>'key', e->>'name') FROM jsonb_array_elements(s.body->'stations') e) AS names,
+			m.*
 		FROM job j JOIN pump p ON p.id = j.pump_id LEFT JOIN site t ON t.id = p.site_id
 		JOIN model_sheet s ON s.id = j.model_sheet_id
-		CROSS JOIN LATERAL (SELECT array_agg(e->>'key') AS stations FROM jsonb_array_elements(s.body->'stations') e
-			WHERE e->'scopes' ? j.scope) o
+		CROSS JOIN LATERAL (
+			SELECT count(*)::int AS parts, count(*) FILTER (WHERE looked)::int AS looked,
+				count(*) FILTER (WHERE verdict IS NOT NULL)::int AS decided,
+				count(*) FILTER (WHERE verdict = 'lookAgain')::int AS again,
+				coalesce(jsonb_agg(jsonb_build_object('column', n, 'cylinder', cylinder, 'state',
+					coalesce(verdict, CASE WHEN looked THEN 'looked' ELSE 'open' END)) ORDER BY n, cylinder), '[]') AS mat,
+				(array_agg(jsonb_build_object('name', name, 'station', station, 'cylinder', cylinder)
+					ORDER BY cylinder > 0, cylinder, n) FILTER (WHERE NOT looked))[1] AS "nextPart"
+			FROM (SELECT c.station, c.cylinder, o.n, o.name,
+					EXISTS (SELECT 1 FROM standing_look l WHERE l.job_id = j.id AND l.part_id = c.part_id) AS looked,
+					(SELECT d.verdict FROM standing_decision d WHERE d.job_id = j.id AND d.part_id = c.part_id
+						ORDER BY d.at DESC, d.entry_id DESC LIMIT 1) AS verdict
+				FROM (SELECT e->>'key' AS key, e->>'name' AS name, row_number() OVER (ORDER BY n)::int AS n
+					FROM jsonb_array_elements(s.body->'stations') WITH ORDINALITY e(e, n) WHERE e->'scopes' ? j.scope) o
+				JOIN mat_cell c ON c.job_id = j.id AND c.station = o.key) c) m
 		WHERE j.shop_id = $1 AND j.released_at IS NULL ORDER BY j.received_at`
 	);

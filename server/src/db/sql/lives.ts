@@ -17,8 +17,12 @@ export interface LifeListing {
 	readonly patterns: string[];
 }
 
-/** All lives at the places of a pump. */
-export const lives = (scope: ShopScope, pumpId: string): Promise<LifeListing[]> =>
+/** All lives at the places of a pump, or those at one of its places alone. */
+export const lives = (
+	scope: ShopScope,
+	pumpId: string,
+	place?: { readonly station: string; readonly cylinder: number }
+): Promise<LifeListing[]> =>
 	rows(
 		scope,
 		`
@@ -27,7 +31,7 @@ export const lives = (scope: ShopScope, pumpId: string): Promise<LifeListing[]> 
 			coalesce((SELECT array_agg(DISTINCT k.pattern) FROM standing_look k
 				WHERE k.part_id = l.part_id AND k.pattern IS NOT NULL), '{}') AS patterns
 		FROM part_life l LEFT JOIN job f ON f.id = l.fitted_job_id LEFT JOIN job r ON r.id = l.removed_job_id
-		WHERE l.shop_id = $1 AND l.pump_id = $2
+		WHERE l.shop_id = $1 AND l.pump_id = $2 AND ($3::text IS NULL OR (l.station = $3 AND l.cylinder = $4))
 		ORDER BY l.station, l.cylinder, l.fitted_hours NULLS FIRST`,
-		[pumpId]
+		[pumpId, place?.station ?? null, place?.cylinder ?? null]
 	);

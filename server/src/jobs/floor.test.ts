@@ -1,0 +1,86 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { walkingOrder, placeKey } from '@exetasis/core/mat';
+import { stationsInScope, stepsInScope } from '@exetasis/core/record';
+import { append } from '../benchLog/append';
+import { placeBefore } from '../pumps';
+import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, receiveJob, type TestShop } from '../testing';
+import { floorOf } from './floor';
+import { release } from './release';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let shop: TestShop;
+let other: TestShop;
+beforeAll(async () => {
+	database = await freshDatabase();
+	shop = await makeShop(database.db, 'Harrow');
+	other = await makeShop(database.db, 'Skerry');
+});
+afterAll(() => database.drop());
+
+const user = () => shop.people.technician;
+const onFloor = async (jobId: string) => (await floorOf(shop.scope)).jobs.find(({ id }) => id === jobId)!;
+
+describe('a job on the floor', () => {
+	it('says which step comes first, and the next one once that is signed off or taken back', async () => {
+		const bench = await receiveJob(shop);
+		const [first, second] = stepsInScope(bench.sheet, bench.job.scope);
+		expect(await onFloor(bench.job.id)).toMatchObject({ steps: 0, nextStep: first.text });
+		const signed = entryOf(bench, user(), 'step', { step: first.key });
+		await append(shop.scope, user(), bench.job.id, [signed]);
+		expect(await onFloor(bench.job.id)).toMatchObject({ steps: 1, nextStep: second.text });
+		await append(shop.scope, user(), bench.job.id, [
+			entryOf(bench, user(), 'withdraw', { entry: signed.id, why: 'not yet' })
+		]);
+		expect(await onFloor(bench.job.id)).toMatchObject({ steps: 0, nextStep: first.text });
+	});
+	it('names the next part in walking order, and none once all are looked at', async () => {
+		const bench = await openJob(shop);
+		const walk = walkingOrder(stationsInScope(bench.sheet, bench.job.scope), bench.sheet.cylinders);
+		for (const place of walk.slice(0, 3)) {
+			const { nextPart } = await onFloor(bench.job.id);
+			expect(nextPart && placeKey(nextPart.station, nextPart.cylinder)).toBe(place);
+			const part = partAt(bench, nextPart!.station, nextPart!.cylinder);
+			await append(shop.scope, user(), bench.job.id, [entryOf(bench, user(), 'clean', {}, part)]);
+		}
+		const left = bench.cells.map(({ part }) => entryOf(bench, user(), 'clean', {}, part));
+		await append(shop.scope, user(), bench.job.id, left);
+		expect(await onFloor(bench.job.id)).toMatchObject({ nextPart: null, looked: bench.cells.length, decided: 0 });
+	});
+	it('draws its mat in little: one mark a part, as the last decision has it', async () => {
+		const bench = await openJob(shop);
+		const part = partAt(bench, 'packing', 2);
+		const state = async () => {
+			const { mat } = await onFloor(bench.job.id);
+			expect(mat).toHaveLength(bench.cells.length);
+			const column = stationsInScope(bench.sheet, bench.job.scope).findIndex(({ key }) => key === 'packing') + 1;
+			return mat.find((one) => one.column === column && one.cylinder === 2)!.state;
+		};
+		expect(await state()).toBe('open');
+		await append(shop.scope, user(), bench.job.id, [entryOf(bench, user(), 'clean', {}, part)]);
+		expect(await state()).toBe('looked');
+		for (const verdict of ['reuse', 'lookAgain', 'replace'] as const) {
+			const at = new Date().toISOString();
+			const decision = { ...entryOf(bench, user(), 'decision', { verdict, proposed: verdict }, part), at };
+			await append(shop.scope, user(), bench.job.id, [decision]);
+			expect(await state()).toBe(verdict);
+			expect((await onFloor(bench.job.id)).again).toBe(verdict === 'lookAgain' ? 1 : 0);
+		}
+	});
+	it('is nobody else’s', async () => expect((await floorOf(other.scope)).jobs).toEqual([]));
+});
+
+describe('a place before', () => {
+	it('tells its lives newest first, of the own shop alone', async () => {
+		const first = await openJob(shop);
+		await append(shop.scope, user(), first.job.id, decideAll(first, user(), 'replace'));
+		expect(await release(shop.scope, user().id, first.job.id)).toMatchObject({ kind: 'released' });
+		const again = await openJob(shop, { pump: { id: first.job.pumpId }, meterHours: 2000 });
+		const place = { station: 'packing', cylinder: 2 };
+		expect(await placeBefore(shop.scope, again.job.id, place)).toMatchObject([
+			{ part: partAt(again, 'packing', 2), removedHours: null },
+			{ part: partAt(first, 'packing', 2), removedHours: 1000 }
+		]);
+		expect(await placeBefore(shop.scope, again.job.id, { station: 'nothing', cylinder: 9 })).toEqual([]);
+		expect(await placeBefore(other.scope, again.job.id, place)).toBeUndefined();
+	});
+});

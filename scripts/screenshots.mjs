@@ -27,7 +27,7 @@ async function take(address) {
 	const jobOf = async (serial) => {
 		await page.goto(address);
 		const path = await page.getByRole('link', { name: serial }).first().getAttribute('href');
-		return path.replace(/\/\w+$/, '');
+		return path.replace(/^(\/jobs\/[^/]+).*/, '$1');
 	};
 	const part = async (job, name, file) => {
 		await page.goto(`${address}${job}/inspect`);
@@ -46,9 +46,16 @@ async function take(address) {
 	await open(`${waiting}/strip`, 'strip');
 	const half = await jobOf('MAR-0256');
 	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
-	await page.getByRole('region', { name: 'Surface' }).waitFor();
-	await page.getByText('The arithmetic, step by step').click();
-	await shoot('part', true);
+	await page.getByRole('button', { name: 'Why, in full' }).click();
+	await page.getByText('This place before').waitFor();
+	await shoot('part');
+	await page.setViewportSize({ width: 800, height: 1280 });
+	await page.goto(`${address}${half}/inspect?place=plunger/3`);
+	await page.getByRole('button', { name: 'Clean', exact: true }).click();
+	await page.getByRole('button', { name: 'Pad' }).click();
+	await shoot('inspect-upright');
+	await page.getByRole('button', { name: /^Undo/ }).click();
+	await page.setViewportSize({ width: 1280, height: 800 });
 	await page.goto(`${address}${half}/decide`);
 	await page.getByText(/^Least cost per hour/).waitFor();
 	await shoot('decide');
@@ -66,6 +73,7 @@ async function take(address) {
 	await open(`/trace?pump=${pump.split('/').at(-1)}`, 'trace');
 	await open('/gauges', 'gauges');
 	await open('/shop', 'shop');
+	await open('/shop/people', 'people');
 	await page.goto(`${address}/sheets`);
 	await open(await page.getByRole('link', { name: /^Marram/ }).getAttribute('href'), 'sheet');
 	await page.getByRole('button', { name: 'Switch to dark' }).click();

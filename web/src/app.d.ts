@@ -1,6 +1,10 @@
 import type { SignedIn } from '@exetasis/server/auth/auth';
 
 declare global {
+	interface Window {
+		/** The first cell of the mat that was touched, which may have been before the page came to life. */
+		placeTouchedEarly?: string;
+	}
 	namespace App {
 		interface Locals {
 			user?: SignedIn;

@@ -8,4 +8,4 @@
 {#if page.error?.id}<p class="soft">
 		The server’s log has the cause under <span class="figures">{page.error.id}</span>.
 	</p>{/if}
-<p class="mt-4"><a class="press" href="/">Back to the floor</a></p>
+<p class="mt-4"><a class="btn" href="/">Back to the floor</a></p>

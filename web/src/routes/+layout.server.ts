@@ -5,11 +5,24 @@ import { shopOf } from '@exetasis/server/shops';
 
 export async function load({ locals }) {
 	const { user } = locals;
-	if (!user) return { user: undefined, shop: undefined, units: metric, mayWork: false, mayManage: false };
+	if (!user)
+		return {
+			user: undefined,
+			shop: undefined,
+			units: metric,
+			numerals: 'point-space' as const,
+			hand: 'right' as const,
+			pad: 'touch' as const,
+			mayWork: false,
+			mayManage: false
+		};
 	return {
 		user: { id: user.id, name: user.name, role: user.role, theme: user.preferences.theme ?? 'light' },
 		shop: await shopOf(scopeOf(locals)),
 		units: user.preferences.units ?? metric,
+		numerals: user.preferences.numerals ?? 'point-space',
+		hand: user.preferences.hand ?? 'right',
+		pad: user.preferences.pad ?? 'touch',
 		mayWork: may(user.role, 'work'),
 		mayManage: may(user.role, 'manage')
 	};

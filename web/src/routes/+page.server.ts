@@ -1,4 +1,15 @@
+import { gaugesOf } from '@exetasis/server/gauges';
 import { floorOf } from '@exetasis/server/jobs/floor';
+import { sheetsOf } from '@exetasis/server/sheets';
 import { scopeOf } from '$lib/server/request';
 
-export const load = ({ locals }) => floorOf(scopeOf(locals));
+export async function load({ locals }) {
+	const scope = scopeOf(locals);
+	const floor = await floorOf(scope);
+	// A shop with nothing on record yet is led: what it has already is ticked.
+	const begun = floor.jobs.length > 0 || floor.released.length > 0;
+	const start = begun
+		? { sheets: 1, gauges: 1 }
+		: { sheets: (await sheetsOf(scope)).length, gauges: (await gaugesOf(scope)).length };
+	return { ...floor, start };
+}

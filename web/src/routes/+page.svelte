@@ -1,95 +1,130 @@
-<!-- @component Floor: every job in the shop, where it stands and what it waits for. -->
+<!-- @component Floor: every job in the shop, where it stands, what is to be done first there, what recurs. -->
 <script lang="ts">
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { ago, day } from '$lib/ui/time';
+	import LittleMat from '$lib/mat/LittleMat.svelte';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
+	import { ago } from '$lib/ui/ago';
+	import { day } from '$lib/ui/time';
+	import { placeName } from '$lib/words/place';
+	import { inSentence } from '$lib/words/reasons';
 	import { scopeName } from '$lib/words/scope';
 
 	let { data } = $props();
 
 	type Job = (typeof data.jobs)[number];
-	function stage(job: Job): { at: string; path: string; waits: string } {
-		const { looked, parts, decided } = job;
-		if (looked === 0)
-			return {
-				at: 'Strip',
-				path: 'strip',
-				waits: job.steps === 0 ? 'to be isolated and stripped' : `${job.steps} steps signed off`
-			};
-		if (decided < parts)
+	const partName = ({ name, cylinder }: NonNullable<Job['nextPart']>) => inSentence(placeName(name, cylinder));
+	/** Where a job stands, what is to be done first there, and where that is done. */
+	function stage({ id, parts, looked, decided, again, nextStep, nextPart }: Job): {
+		readonly at: string;
+		readonly path: string;
+		readonly first: string;
+	} {
+		const to = (path: string) => `/jobs/${id}/${path}`;
+		if (nextStep !== null && looked === 0) return { at: 'Strip', path: to('strip'), first: `Sign off: ${nextStep}` };
+		if (nextPart)
 			return {
 				at: 'Inspect',
-				path: 'inspect',
-				waits: `${parts - looked} parts to look at, ${parts - decided} to decide`
+				path: `${to('inspect')}?place=${nextPart.station}/${nextPart.cylinder}`,
+				first: `Look at the ${partName(nextPart)}; ${parts - looked} to look at`
 			};
-		return { at: 'Release', path: 'release', waits: 'everything decided: to be released' };
+		if (decided < parts)
+			return { at: 'Decide', path: to('decide'), first: `Decide the ${parts - decided} that are still open` };
+		if (again > 0) return { at: 'Inspect', path: to('inspect'), first: `Look again at ${again}` };
+		if (nextStep !== null) return { at: 'Strip', path: to('strip'), first: `Sign off: ${nextStep}` };
+		return { at: 'Release', path: to('release'), first: 'Everything is decided: release it' };
 	}
+	const recurs = ({ pumpId, names }: Job): string => {
+		const one = data.recurring[pumpId];
+		if (!one) return '';
+		const part = placeName(names[one.station] ?? one.station, one.cylinder);
+		return `${patternName(one.pattern as PatternKey)} at the ${inSentence(part)}, ${one.rate.events}×`;
+	};
+	const columns: readonly Column<Job>[] = $derived([
+		{
+			key: 'pump',
+			head: 'Pump',
+			of: ({ serial, tag, site }: Job) => [serial, tag, site].filter(Boolean).join(' '),
+			cell: pump
+		},
+		{ key: 'complaint', head: 'Complaint', of: ({ complaint }: Job) => complaint },
+		{
+			key: 'work',
+			head: 'Work',
+			of: ({ scope, model }: Job) => `${scopeName[scope]}, ${model}`
+		},
+		{ key: 'since', head: 'In since', of: ({ receivedAt }: Job) => receivedAt, says: (job) => ago(job.receivedAt) },
+		{ key: 'at', head: 'Stands at', of: (job: Job) => stage(job).at },
+		{ key: 'first', head: 'Do first there', of: (job: Job) => stage(job).first, cell: first },
+		{ key: 'mat', head: 'Mat', of: ({ looked, parts }: Job) => looked / parts, says: () => '', cell: mat },
+		{ key: 'recurs', head: 'Recurs', of: recurs, cell: recurring }
+	]);
+	const empty = $derived(data.jobs.length === 0 && data.released.length === 0);
+	const begin = $derived([
+		['/sheets', 'Take in a model sheet', 'Its stack, sizes and limits lay out the mat.', data.start.sheets],
+		['/gauges', 'Add a gauge', 'What it is worth goes into every reading.', data.start.gauges],
+		['/receive', 'Receive the first pump', 'From there each page says what comes next.', 0]
+	] as const);
 </script>
+
+{#snippet pump(job: Job)}
+	<a class="row pump" href={stage(job).path}
+		>{job.serial}<span class="soft">{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</span></a
+	>
+{/snippet}
+{#snippet first(job: Job)}<span class="first">{stage(job).first}</span>{/snippet}
+{#snippet mat(job: Job)}<LittleMat mat={job.mat} />{/snippet}
+{#snippet recurring(job: Job)}
+	{#if recurs(job)}<a class="row" href="/trace?pump={job.pumpId}">{recurs(job)}</a>{:else}<span class="soft"
+			>nothing that stands out</span
+		>{/if}
+{/snippet}
 
 <svelte:head><title>Floor · Exetasis</title></svelte:head>
 <div class="head">
 	<h1>Floor</h1>
-	{#if data.mayWork}<a class="press main" href="/receive">Receive a pump</a>{/if}
+	{#if data.mayWork && !empty}<a class="btn main" href="/receive">Receive a pump</a>{/if}
 </div>
-{#if data.jobs.length === 0}
-	<p class="soft">No pump is in the shop. {data.mayWork ? 'Receive the next one to begin.' : ''}</p>
-{:else}
-	<table class="list sheet">
-		<thead>
-			<tr
-				><th>Pump</th><th>Complaint</th><th>Work</th><th>In since</th><th>Stands at</th><th>Waits for</th><th>Recurs</th
-				></tr
-			>
-		</thead>
-		<tbody>
-			{#each data.jobs as job (job.id)}
-				{@const now = stage(job)}
-				<tr>
-					<td
-						><a class="row" href="/jobs/{job.id}/{now.path}">{job.serial}</a><br /><span class="soft"
-							>{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</span
-						></td
+{#if empty}
+	<p class="soft mb-2">
+		Nothing is on record yet. {data.mayManage ? 'Begin here:' : 'A lead begins with a model sheet.'}
+	</p>
+	{#if data.mayWork}
+		<ol class="begin">
+			{#each begin as [path, name, why, done], index (path)}
+				<li>
+					<a class="btn" class:main={done === 0 && begin.slice(0, index).every((one) => one[3] > 0)} href={path}
+						>{index + 1}. {name}</a
 					>
-					<td>{job.complaint}</td>
-					<td>{scopeName[job.scope]}<br /><span class="soft whitespace-nowrap">{job.model}</span></td>
-					<td>{ago(job.receivedAt)}</td>
-					<td><b>{now.at}</b></td>
-					<td>
-						{now.waits}
-						<span class="progress" aria-hidden="true"
-							><i style="width: {(100 * job.decided) / job.parts}%" class="decided"></i><i
-								style="width: {(100 * Math.max(0, job.looked - job.decided)) / job.parts}%"
-							></i></span
-						>
-					</td>
-					<td>
-						{#if data.recurring[job.pumpId]}
-							{@const one = data.recurring[job.pumpId]}
-							<a class="row" href="/trace?pump={job.pumpId}"
-								>{patternName(one.pattern as PatternKey)}, {one.rate.events}×{one.cylinder
-									? ` on cylinder ${one.cylinder}`
-									: ''}</a
-							>
-						{:else}<span class="soft">nothing that stands out</span>{/if}
-					</td>
+					<span class="soft">{done > 0 ? 'Done.' : why}</span>
+				</li>
+			{/each}
+		</ol>
+	{/if}
+{:else}
+	<DataTable
+		label="Jobs in the shop"
+		rows={data.jobs}
+		{columns}
+		empty="No pump is in the shop. {data.mayWork ? 'Receive the next one to begin.' : ''}"
+	/>
+{/if}
+{#if !empty}
+	<h2 class="mt-6">Released last</h2>
+	{#if data.released.length === 0}<p class="soft">Nothing yet.</p>{/if}
+	<table class="table">
+		<tbody>
+			{#each data.released as job (job.id)}
+				<tr>
+					<td><a class="row" href="/jobs/{job.id}/inspect">{job.serial}</a></td>
+					<td>{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</td>
+					<td>{day(job.releasedAt)}</td>
+					<td class="number">{job.replaced} parts replaced</td>
 				</tr>
 			{/each}
 		</tbody>
 	</table>
 {/if}
-<h2 class="mt-6">Released last</h2>
-{#if data.released.length === 0}<p class="soft">Nothing yet.</p>{/if}
-<table class="list">
-	<tbody>
-		{#each data.released as job (job.id)}
-			<tr>
-				<td><a class="row" href="/jobs/{job.id}/inspect">{job.serial}</a></td>
-				<td>{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</td>
-				<td>{day(job.releasedAt)}</td>
-				<td class="number">{job.replaced} parts replaced</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
 
 <style>
 	.head {
@@ -98,16 +133,34 @@
 		align-items: center;
 		margin-bottom: 8px;
 	}
-	.progress {
-		display: flex;
-		height: 6px;
-		margin-top: 4px;
-		border: 1px solid var(--line);
+	.first {
+		display: block;
+		max-width: 22rem;
+		line-height: 1.25;
 	}
-	.progress i {
-		background: repeating-linear-gradient(90deg, var(--ink-soft) 0 2px, transparent 2px 4px);
+	.pump {
+		flex-direction: column;
+		align-items: flex-start;
+		justify-content: center;
+		line-height: 1.25;
 	}
-	.progress .decided {
-		background: var(--ink-soft);
+	.pump .soft {
+		font-size: 0.85rem;
+		text-decoration: none;
+	}
+	.begin {
+		display: grid;
+		gap: 10px;
+	}
+	.begin li {
+		display: grid;
+		grid-template-columns: 17rem 1fr;
+		gap: 1rem;
+		align-items: center;
+	}
+	@media (max-width: 600px) {
+		.begin li {
+			grid-template-columns: 1fr;
+		}
 	}
 </style>

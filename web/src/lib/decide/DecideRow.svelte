@@ -42,7 +42,7 @@
 			/>{/if}
 	{/each}
 	{#if !locked}<Choices {bench} {part} {proposed} {ondecided} />{/if}
-	<button type="button" class="press" aria-expanded={arithmetic} onclick={() => (arithmetic = !arithmetic)}
+	<button type="button" class="btn" aria-expanded={arithmetic} onclick={() => (arithmetic = !arithmetic)}
 		>The arithmetic, step by step</button
 	>
 	{#if arithmetic}

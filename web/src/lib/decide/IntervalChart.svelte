@@ -1,7 +1,7 @@
 <!-- @component Expected cost per 1000 h over the interval to the next service: where it is least, and where one stands. -->
 <script lang="ts">
 	import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
-	import { formatNumber } from '@exetasis/core/quantity';
+	import { formatNumber } from '$lib/ui/numbers';
 	import type { IntervalCost } from '@exetasis/core/decide';
 	import { coloursOn } from '$lib/ui/colours';
 
@@ -69,6 +69,6 @@
 
 <style>
 	.chart {
-		height: 190px;
+		height: 176px;
 	}
 </style>

@@ -3,7 +3,7 @@
 	import type { WholeDecision } from '@exetasis/core/decide';
 	import { placeName } from '$lib/words/place';
 	import { patternName } from '@exetasis/core/part';
-	import { formatNumber } from '@exetasis/core/quantity';
+	import { formatNumber } from '$lib/ui/numbers';
 	import { inSentence, severityName } from '$lib/words/reasons';
 
 	interface Props {

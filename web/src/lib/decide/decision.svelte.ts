@@ -30,8 +30,9 @@ export class DecisionState {
 	#busy = false;
 	#again = false;
 
-	constructor(bench: BenchState) {
+	constructor(bench: BenchState, first?: WholeDecision) {
 		this.#bench = bench;
+		this.decision = first;
 		const { policy } = bench.bench;
 		this.hours = INTERVALS.reduce((a, b) =>
 			Math.abs(b - policy.intervalHours) < Math.abs(a - policy.intervalHours) ? b : a
@@ -60,6 +61,9 @@ export class DecisionState {
 			unit: bench.sheet.unit
 		};
 	});
+
+	/** All that is asked for: the mat with the rules as they are tried here. */
+	asked = (): WholeInput => ({ ...this.#input, policy: this.policy });
 
 	/** Why nothing can be worked out, where that is so. */
 	problem = $state('');

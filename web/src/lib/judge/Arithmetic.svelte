@@ -1,15 +1,10 @@
 <!-- @component The arithmetic behind a verdict, step by step: what went in, by which method and source, what came out. -->
 <script lang="ts">
-	import { arithmeticOf, type JudgeInput, type Judgement } from '@exetasis/core/decide';
-	import {
-		dimensionOf,
-		formatDifference,
-		formatProbability,
-		formatQuantity,
-		shownUnit,
-		type Unit
-	} from '@exetasis/core/quantity';
+	import { arithmeticOf, type JudgeInput, type Judgement, type StepKey } from '@exetasis/core/decide';
+	import { dimensionOf, shownUnit, type Unit } from '@exetasis/core/quantity';
+	import { formatDifference, formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { inputName, stepMethod, stepName } from '$lib/words/arithmetic';
 
 	interface Props {
 		input: JudgeInput;
@@ -40,29 +35,29 @@
 		const to = shownUnit(dimensionOf(unit), units());
 		return formatDifference(value, to, finer[to]);
 	};
-	const isChance = (name: string, unit: Unit) => unit === 'share' && /chance/i.test(name);
+	const chances: readonly StepKey[] = ['beyondNow', 'beyondAtService', 'pace', 'otherEnd'];
 </script>
 
 <ol>
-	{#each steps as { name, inputs, method, result }, index (index)}
+	{#each steps as step, index (index)}
+		{@const { key, inputs, result } = step}
 		<li>
 			<p class="name">
-				<b>{name}</b>
+				<b>{stepName(step, input.station.type)}</b>
 				<b class="figures"
-					>{isChance(name, result.unit)
-						? formatProbability(result.value)
-						: shown(result.value, result.unit)}{result.u === undefined
+					>{chances.includes(key) ? formatProbability(result.value) : shown(result.value, result.unit)}{result.u ===
+					undefined
 						? ''
 						: ` (u ${spread(result.u, result.unit)})`}</b
 				>
 			</p>
 			<dl>
 				{#each inputs as one, at (at)}
-					<dt>{one.name}</dt>
+					<dt>{inputName(one, at)}</dt>
 					<dd class="figures">{shown(one.value, one.unit)}</dd>
 				{/each}
 			</dl>
-			<p class="soft">{method}</p>
+			<p class="soft">{stepMethod(step)}</p>
 		</li>
 	{:else}<li class="soft">No figures yet: the verdict follows from the look and the sheet alone.</li>{/each}
 </ol>

@@ -1,8 +1,10 @@
 <!-- @component What follows from a part's sizes: each figure with its uncertainty and its limit. -->
 <script lang="ts">
 	import type { Figure } from '@exetasis/core/part';
-	import { dimensionOf, formatDifference, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { figureName } from '$lib/words/arithmetic';
 
 	interface Props {
 		figures: readonly Figure[];
@@ -26,12 +28,12 @@
 </script>
 
 {#if figures.length > 0}
-	<table class="list">
+	<table class="table">
 		<caption class="sr-only">What follows from the sizes</caption>
 		<tbody>
 			{#each figures as figure (figure.key)}
 				<tr>
-					<td>{figure.name}</td>
+					<td>{figureName(figure)}</td>
 					<td class="number" class:out={isOut(figure)}>{valueOf(figure)}</td>
 					<td class="soft">{limitOf(figure)}</td>
 				</tr>

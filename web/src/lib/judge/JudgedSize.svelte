@@ -2,15 +2,14 @@
 <script lang="ts">
 	import type { Age } from '@exetasis/core/life';
 	import { dominantLine } from '@exetasis/core/measure';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import {
-		dimensionOf,
 		formatDifference,
 		formatNumber,
 		formatProbability,
 		formatQuantity,
-		formatWithUncertainty,
-		shownUnit
-	} from '@exetasis/core/quantity';
+		formatWithUncertainty
+	} from '$lib/ui/numbers';
 	import type { JudgedCharacteristic, Outlook, PartLife } from '@exetasis/core/decide';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchState } from '$lib/log/bench.svelte';
@@ -79,7 +78,7 @@
 <Shape size={judged} />
 <details>
 	<summary>Where the uncertainty comes from: mostly {sources[dominantLine(judged.budget).line.source]}</summary>
-	<table class="list">
+	<table class="table">
 		<thead
 			><tr><th>Source</th><th class="number">u</th><th class="number">share</th><th class="number">dof</th></tr></thead
 		>

@@ -1,7 +1,8 @@
 <!-- @component The limit strip: the value as a distribution against its discard limit, and its ghost at the next service. -->
 <script lang="ts">
 	import type { JudgedCharacteristic, Outlook } from '@exetasis/core/decide';
-	import { dimensionOf, formatProbability, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 
 	interface Props {
@@ -53,7 +54,7 @@
 <style>
 	svg {
 		width: 100%;
-		max-width: 420px;
+		max-height: 76px;
 		overflow: hidden;
 	}
 	.axis,

@@ -2,7 +2,8 @@
 <script lang="ts">
 	import type { Outlook, PartLife } from '@exetasis/core/decide';
 	import type { Age } from '@exetasis/core/life';
-	import { dimensionOf, formatDifference, formatNumber, formatProbability, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatDifference, formatNumber, formatProbability } from '$lib/ui/numbers';
 	import type { SheetCharacteristic } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 

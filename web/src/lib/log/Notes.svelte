@@ -26,10 +26,10 @@
 	</p>
 {/each}
 {#if !locked}
-	<form onsubmit={keep} class="field">
+	<form onsubmit={keep} class="label">
 		<label for="{id}-note" class="sr-only">Note on this part</label>
 		<input id="{id}-note" placeholder="Note on this part" bind:value={text} maxlength="2000" />
-		{#if text.trim() !== ''}<button class="press">Save note</button>{/if}
+		{#if text.trim() !== ''}<button class="btn">Save note</button>{/if}
 	</form>
 {/if}
 

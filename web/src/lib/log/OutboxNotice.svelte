@@ -41,8 +41,8 @@
 				one.entry.at
 			)}. {why(one)}
 		</p>
-		<button type="button" class="press" onclick={() => void outbox.sendAgain(one)}>Send again</button>
-		<button type="button" class="press" onclick={() => void outbox.discard(one)}>Understood</button>
+		<button type="button" class="btn" onclick={() => void outbox.sendAgain(one)}>Send again</button>
+		<button type="button" class="btn" onclick={() => void outbox.discard(one)}>Understood</button>
 	</div>
 {/each}
 

@@ -34,7 +34,8 @@ export interface BenchPart extends JudgedPart {
 }
 
 type Stamp = 'id' | 'job' | 'by' | 'at' | 'offsetMs' | 'seq' | 'effectiveAt';
-type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, Stamp> : never) : never;
+/** An entry as it is drafted: who, when and its id are stamped on when it is recorded. */
+export type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, Stamp> : never) : never;
 
 /** One job on the bench, as this browser has it: the log as far as it is known, and what follows from it. */
 export class BenchState {
@@ -121,10 +122,13 @@ export class BenchState {
 
 	/** Records entries: at once on this screen, then in the browser's database, then on the server. */
 	record(...drafts: NewEntry[]): Entry[] {
+		if (drafts.length === 0) return [];
 		const common = { job: this.bench.job.id, by: this.user };
-		const entries = drafts.map((draft) => ({ ...draft, ...common, ...clock.stamp(), id: uuidv7() }) as Entry);
+		const stamps = clock.stamps(drafts.length);
+		const entries = drafts.map((draft, index) => ({ ...draft, ...common, ...stamps[index], id: uuidv7() }) as Entry);
 		this.merge(entries);
-		void this.outbox?.put(this.bench.job.serial, entries);
+		// Where the browser keeps nothing just now it stays in memory, and is sent all the same.
+		void this.outbox?.put(this.bench.job.serial, entries).catch(() => undefined);
 		return entries;
 	}
 
@@ -133,17 +137,25 @@ export class BenchState {
 		this.record({ kind: 'withdraw', payload: { entry: entry.id, why } });
 	}
 
-	/** The last thing that this person recorded here and that still counts, for undo. */
-	readonly lastOwn = $derived.by(() =>
-		[...this.#all.values()].findLast(
+	/** What this person recorded here last and what still counts, for undo: one entry, or all of one act for many parts. */
+	readonly lastAct = $derived.by((): readonly Entry[] => {
+		const own = [...this.#all.values()].filter(
 			({ id, by, kind }) =>
 				by === this.user &&
 				kind !== 'withdraw' &&
 				kind !== 'correction' &&
 				!this.log.withdrawn.has(id) &&
 				!this.#refused.includes(id)
-		)
-	);
+		);
+		const at = own.at(-1)?.at;
+		return own.filter((entry) => entry.at === at);
+	});
+
+	/** Takes back what this person recorded last. */
+	undo(): void {
+		const drafts = this.lastAct.map(({ id }) => ({ kind: 'withdraw' as const, payload: { entry: id, why: 'undone' } }));
+		this.record(...drafts);
+	}
 
 	/** Marks a pattern on a part, makes it worse (slight → moderate → severe), and at the fourth time takes it off. */
 	cyclePattern({ cell, record }: BenchPart, pattern: EntryOf<'finding'>['payload']['pattern']): void {

@@ -7,10 +7,11 @@ class TabletClock {
 		this.#offsetMs = Math.round(serverTime + tookMs / 2 - Date.now());
 	}
 
-	/** The stamp of an entry that is made now. */
-	stamp(): { at: string; offsetMs?: number; seq: number } {
+	/** The stamps of that many entries that are made now, as one act: they share their moment and differ in their count. */
+	stamps(count: number): { at: string; offsetMs?: number; seq: number }[] {
 		const offset = this.#offsetMs === undefined ? {} : { offsetMs: this.#offsetMs };
-		return { at: new Date().toISOString(), ...offset, seq: nextCount() };
+		const at = new Date().toISOString();
+		return Array.from({ length: count }, () => ({ at, ...offset, seq: nextCount() }));
 	}
 }
 

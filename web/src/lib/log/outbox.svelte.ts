@@ -1,7 +1,6 @@
-import Dexie, { type Table } from 'dexie';
 import { batchAnswerSchema, type Entry, type EntryAnswer, type RefusedBecause } from '@exetasis/core/record';
 import { clock } from './clock';
-import { takeOverEarlier } from './earlierOutbox';
+import type { OutboxDatabase } from './outboxDatabase';
 
 /** Why an entry was set aside: the server's reason for it, or what it said to the whole request. */
 export type SetAside =
@@ -25,13 +24,13 @@ export type OutboxStatus = 'idle' | 'sending' | 'offline' | 'signedOut';
 const BATCH = 500;
 const RETRY_MS = { first: 1500, most: 30_000 };
 
-class OutboxDatabase extends Dexie {
-	declare entries: Table<Kept, string>;
-	constructor() {
-		super('exetasis');
-		this.version(1).stores({ entries: 'id, user' });
-	}
-}
+// The database's program is fetched where something is kept already, with the first entry, or a little after the page stands,
+// so that it is there before the network may drop.
+const fetchProgram = () => import('./outboxDatabase');
+const FETCH_AFTER_MS = 4000;
+/** Whether this browser may keep something of ours; true where it does not tell. */
+const mayKeep = async (): Promise<boolean> =>
+	(await indexedDB.databases?.())?.some(({ name }) => name?.startsWith('exetasis')) ?? true;
 
 /**
  * Everything that one person recorded in this browser and the server has not acknowledged yet, of every job: kept in the
@@ -48,7 +47,7 @@ export class Outbox {
 	discarded = $state.raw<readonly string[]>([]);
 
 	readonly user: string;
-	readonly #database = new OutboxDatabase();
+	#opened: Promise<OutboxDatabase> | undefined;
 	#retry = RETRY_MS.first;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#sending = false;
@@ -60,21 +59,45 @@ export class Outbox {
 
 	/** Takes up what earlier pages left, and starts sending. Call the result when the person leaves. */
 	open(): () => void {
-		const send = () => void this.flush();
+		// Off the network the program may not come: then with the next entry, or once the network is back.
+		const fetched = () => void this.#database().catch(() => undefined);
+		const send = () => {
+			fetched();
+			void this.flush();
+		};
 		addEventListener('online', send);
-		void this.#database.entries
-			.where({ user: this.user })
-			.toArray()
-			.then((left) => {
-				this.#change((kept) => left.forEach((one) => kept.has(one.id) || kept.set(one.id, one)));
-				send();
-				return takeOverEarlier(this.user, (entries) => this.put('a pump of an earlier visit', entries));
-			});
+		const later = setTimeout(fetched, FETCH_AFTER_MS);
+		void this.#takeUp().catch(() => undefined);
 		return () => {
 			this.#closed = true;
+			clearTimeout(later);
 			removeEventListener('online', send);
 			clearTimeout(this.#timer);
 		};
+	}
+
+	#database = (): Promise<OutboxDatabase> =>
+		(this.#opened ??= fetchProgram().then(
+			async ({ OutboxDatabase }) => {
+				const database = new OutboxDatabase();
+				// What was recorded while it could not be fetched.
+				await database.entries.bulkPut([...this.#kept.values()]);
+				return database;
+			},
+			(cause: unknown) => {
+				this.#opened = undefined;
+				throw cause;
+			}
+		));
+
+	async #takeUp(): Promise<void> {
+		if (!(await mayKeep())) return;
+		const database = await this.#database();
+		const left = await database.entries.where({ user: this.user }).toArray();
+		this.#change((kept) => left.forEach((one) => kept.has(one.id) || kept.set(one.id, one)));
+		void this.flush();
+		const { takeOverEarlier } = await fetchProgram();
+		await takeOverEarlier(this.user, (entries) => this.put('a pump of an earlier visit', entries));
 	}
 
 	/** What of a job waits or was set aside, for the page that shows it. */
@@ -87,7 +110,7 @@ export class Outbox {
 			return { id: entry.id, user: this.user, job: entry.job, pump, entry: plain };
 		});
 		this.#change((kept) => fresh.forEach((one) => kept.set(one.id, one)));
-		const safe = this.#database.entries.bulkPut(fresh);
+		const safe = this.#database().then(({ entries }) => entries.bulkPut(fresh));
 		void this.flush();
 		await safe;
 	}
@@ -96,7 +119,7 @@ export class Outbox {
 	async sendAgain(one: Kept): Promise<void> {
 		const { aside: _, ...waiting } = one;
 		this.#change((kept) => kept.set(one.id, waiting));
-		await this.#database.entries.put(waiting);
+		await (await this.#database()).entries.put(waiting);
 		await this.flush();
 	}
 
@@ -104,7 +127,7 @@ export class Outbox {
 	async discard(one: Kept): Promise<void> {
 		this.discarded = [...this.discarded, one.id];
 		this.#change((kept) => kept.delete(one.id));
-		await this.#database.entries.delete(one.id);
+		await (await this.#database()).entries.delete(one.id);
 	}
 
 	async flush(): Promise<void> {
@@ -158,13 +181,13 @@ export class Outbox {
 			else gone.push(one.id);
 		}
 		this.#change((kept) => gone.forEach((id) => kept.delete(id)));
-		await this.#database.entries.bulkDelete(gone);
+		await (await this.#database()).entries.bulkDelete(gone);
 	}
 
 	async #putAside(one: Kept, aside: SetAside): Promise<void> {
 		const set = { ...one, aside };
 		this.#change((kept) => kept.set(one.id, set));
-		await this.#database.entries.put(set);
+		await (await this.#database()).entries.put(set);
 	}
 
 	#change(how: (kept: Map<string, Kept>) => void): void {

@@ -1,10 +1,11 @@
-<!-- @component Look: the damage patterns of this part on the number keys, severity by pressing again, and when it was done. -->
+<!-- @component Look: the damage patterns of this part on letters under the left hand, severity by pressing again, and when it was done. -->
 <script lang="ts">
 	import { partType, patternName } from '@exetasis/core/part';
 	import { onsets, type Onset } from '@exetasis/core/record';
-	import { onsetName, severityName } from '$lib/words/reasons';
+	import { onsetName, onsetShort, severityName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Notes from '$lib/log/Notes.svelte';
+	import { lettersInUse } from '$lib/mat/letters.svelte';
 	import type SurfacePanel from './SurfacePanel.svelte';
 
 	interface Props {
@@ -12,13 +13,21 @@
 		part: BenchPart;
 		locked: boolean;
 		onclean: () => void;
+		/** Clean, and on to the next part; left out where something is to be measured first. */
+		oncleannext?: () => void;
 	}
-	let { bench, part, locked, onclean }: Props = $props();
+	let { bench, part, locked, onclean, oncleannext }: Props = $props();
+	const letters = lettersInUse();
 
 	const rules = $derived(partType(part.station.type).patterns);
 	const findingOf = (pattern: string) => part.record.findings.find(({ payload }) => payload.pattern === pattern);
 	const last = $derived(part.record.findings.at(-1));
+	const notes = $derived(part.record.notes.length);
+	const marks = $derived(part.record.marks.length);
 
+	// What stands in the panel: the patterns, or in their place what is second.
+	let face = $state<'patterns' | 'surface' | 'notes'>('patterns');
+	const shown = $derived(face === 'surface' && !part.station.surface ? 'patterns' : face);
 	// Fetched with the first part that has a surface, and from then on drawn at once.
 	let Surface = $state.raw<typeof SurfacePanel>();
 	$effect(() => {
@@ -33,75 +42,115 @@
 </script>
 
 <section aria-label="Look">
-	<h2>
-		Look {#if part.station.lookFor}<span class="soft">{part.station.lookFor}</span>{/if}
-	</h2>
-	<div class="patterns">
-		<button
-			type="button"
-			class="press"
-			aria-pressed={part.record.clean !== undefined}
-			disabled={locked}
-			onclick={onclean}
-		>
-			<kbd>0</kbd> Clean
-		</button>
-		{#each rules as { pattern }, index (pattern)}
-			{@const finding = findingOf(pattern)}
-			<button
-				type="button"
-				class="press found"
-				aria-pressed={finding !== undefined}
-				disabled={locked}
-				onclick={() => bench.cyclePattern(part, pattern)}
-			>
-				<kbd>{index + 1}</kbd>
-				<span
-					>{patternName(pattern)}{#if finding}<b>: {severityName[finding.payload.severity]}</b>{/if}</span
-				>
-			</button>
-		{/each}
-	</div>
-	{#if last}
-		<fieldset class="onset">
-			<legend>When did “{patternName(last.payload.pattern)}” happen?</legend>
-			{#each onsets as onset (onset)}
+	<header>
+		<h2>Look</h2>
+		<span class="faces" role="group" aria-label="What stands here">
+			{#if part.station.surface}
 				<button
 					type="button"
-					class="press"
-					aria-pressed={last.payload.onset === onset}
-					disabled={locked}
-					onclick={() => setOnset(onset)}
+					class="btn"
+					aria-pressed={shown === 'surface'}
+					onclick={() => (face = shown === 'surface' ? 'patterns' : 'surface')}
+					>Surface{marks > 0 ? ` ${marks}` : ''}</button
 				>
-					{onsetName[onset]}
+			{/if}
+			<button
+				type="button"
+				class="btn"
+				aria-pressed={shown === 'notes'}
+				onclick={() => (face = shown === 'notes' ? 'patterns' : 'notes')}>Notes{notes > 0 ? ` ${notes}` : ''}</button
+			>
+		</span>
+	</header>
+	{#if shown === 'surface' && part.station.surface && Surface}
+		<Surface {bench} {part} surface={part.station.surface} {locked} />
+	{:else if shown === 'notes'}
+		<Notes {bench} {part} {locked} />
+	{:else}
+		{#if part.station.lookFor}<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>{/if}
+		<div class="patterns">
+			<button
+				type="button"
+				class="btn"
+				aria-pressed={part.record.clean !== undefined}
+				disabled={locked}
+				onclick={onclean}
+			>
+				<kbd aria-hidden="true">␣</kbd> <span>Clean</span>
+			</button>
+			{#if oncleannext}<button type="button" class="btn" disabled={locked} onclick={oncleannext}>Clean, next</button
+				>{/if}
+			{#each rules as { pattern }, index (pattern)}
+				{@const finding = findingOf(pattern)}
+				<button
+					type="button"
+					class="btn found"
+					aria-pressed={finding !== undefined}
+					disabled={locked}
+					onclick={() => bench.cyclePattern(part, pattern)}
+				>
+					<kbd aria-hidden="true">{letters[index]}</kbd>
+					<span
+						>{patternName(pattern)}{#if finding}<b>: {severityName[finding.payload.severity]}</b>{/if}</span
+					>
 				</button>
 			{/each}
-		</fieldset>
+		</div>
+		{#if last}
+			<fieldset class="onset">
+				<legend>When did “{patternName(last.payload.pattern)}” happen?</legend>
+				{#each onsets as onset (onset)}
+					<button
+						type="button"
+						class="btn"
+						aria-label={onsetName[onset]}
+						title={onsetName[onset]}
+						aria-pressed={last.payload.onset === onset}
+						disabled={locked}
+						onclick={() => setOnset(onset)}
+					>
+						{onsetShort[onset]}
+					</button>
+				{/each}
+			</fieldset>
+		{/if}
 	{/if}
-	{#if part.station.surface && Surface}
-		<Surface {bench} {part} surface={part.station.surface} {locked} />
-	{/if}
-	<Notes {bench} {part} {locked} />
 </section>
 
 <style>
-	h2 span {
-		font-weight: 400;
+	header {
+		display: flex;
+		align-items: center;
+		justify-content: space-between;
+		min-height: 44px;
+	}
+	.faces {
+		display: flex;
+		gap: 6px;
+	}
+	.faces .btn {
+		padding: 0 0.7rem;
 		font-size: 0.85rem;
-		margin-left: 0.4rem;
+	}
+	.for {
+		font-size: 0.8rem;
+		line-height: 1.2;
+		overflow: hidden;
+		white-space: nowrap;
+		text-overflow: ellipsis;
 	}
 	.patterns {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 6px;
-		margin-top: 6px;
+		gap: 5px;
+		margin-top: 4px;
 	}
-	.patterns .press {
+	.patterns .btn {
 		justify-content: flex-start;
 		text-align: left;
-		padding: 0.2rem 0.5rem;
-		line-height: 1.15;
-		font-size: 0.9rem;
+		padding: 0.1rem 0.4rem;
+		line-height: 1.1;
+		font-size: 0.86rem;
 	}
 	kbd {
 		font-family: var(--figures);
@@ -112,18 +161,21 @@
 		color: var(--ink-soft);
 	}
 	.onset {
-		margin-top: 8px;
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
+		margin-top: 4px;
+		display: grid;
+		grid-template-columns: repeat(4, 1fr);
+		gap: 5px;
 	}
 	.onset legend {
-		font-size: 0.85rem;
+		font-size: 0.8rem;
 		color: var(--ink-soft);
-		padding-bottom: 4px;
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
+		max-width: 100%;
 	}
-	.onset .press {
-		font-size: 0.85rem;
-		padding: 0.2rem 0.6rem;
+	.onset .btn {
+		font-size: 0.82rem;
+		padding: 0.1rem 0.2rem;
 	}
 </style>

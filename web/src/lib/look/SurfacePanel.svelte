@@ -1,7 +1,8 @@
 <!-- @component The part's surface, unrolled: marks are painted on it by finger, mouse or keyboard, their statistics beside it. -->
 <script lang="ts">
 	import { commonDirection, surfaceStatistics, type MarkShape, type SurfaceMark } from '@exetasis/core/measure';
-	import { formatNumber, formatProbability, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { shownUnit } from '@exetasis/core/quantity';
+	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import type { Station } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
@@ -154,7 +155,7 @@
 	<h3>Surface, unrolled</h3>
 	<div class="tools" role="group" aria-label="What to paint">
 		{#each shapes as [key, name] (key)}
-			<button type="button" class="press" aria-pressed={shape === key} disabled={locked} onclick={() => (shape = key)}
+			<button type="button" class="btn" aria-pressed={shape === key} disabled={locked} onclick={() => (shape = key)}
 				>{name}</button
 			>
 		{/each}
@@ -228,7 +229,7 @@
 			</p>{/if}
 		{#if !locked}<button
 				type="button"
-				class="press"
+				class="btn"
 				onclick={() => bench.withdraw(part.record.marks.at(-1)!, 'mark taken off')}
 				>Take the last {nameOf(marks.at(-1)!.shape).toLowerCase()} off</button
 			>{/if}
@@ -249,7 +250,7 @@
 		gap: 6px;
 		margin: 4px 0 6px;
 	}
-	.tools .press {
+	.tools .btn {
 		padding: 0.2rem;
 		font-size: 0.88rem;
 	}
@@ -317,7 +318,7 @@
 	dd {
 		text-align: right;
 	}
-	.press {
+	.btn {
 		font-size: 0.85rem;
 	}
 	p.soft {

@@ -3,18 +3,19 @@
 	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
 
 	interface Props {
-		open: boolean;
 		onclose: () => void;
 	}
-	let { open, onclose }: Props = $props();
+	let { onclose }: Props = $props();
 
 	const keys: readonly [string, string][] = [
 		['← → ↑ ↓', 'go from part to part on the mat'],
-		['1 … 9', 'look: mark that pattern; again makes it worse; a fourth time takes it off'],
-		['0', 'look: clean, nothing found'],
-		['M', 'measure: from now on digits start a reading'],
-		['L', 'look: from now on digits mark patterns'],
-		['0 … 9 . ,', 'measure: start a reading; type a unit behind it if it is not the one shown'],
+		[
+			'Q W E R T',
+			'look: mark the pattern on which the letter stands; again makes it worse, a fourth time takes it off'
+		],
+		['A S D F G', 'the same, second row: by where the key lies, whatever your keyboard writes on it'],
+		['Space', 'clean, nothing found'],
+		['0 … 9 . , −', 'start a reading, whatever is in hand; type a unit behind it if it is not the one shown'],
 		['Enter', 'takes the reading and moves on; then accepts the verdict and goes to the next part'],
 		['Backspace', 'takes your last entry back'],
 		['Home, End', 'first and last station of the row'],
@@ -23,7 +24,7 @@
 	];
 </script>
 
-<Dialog {open} onOpenChange={(details) => !details.open && onclose()}>
+<Dialog open onOpenChange={(details) => !details.open && onclose()}>
 	<Portal>
 		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
 		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-4">
@@ -36,7 +37,11 @@
 						<dd>{meaning}</dd>
 					{/each}
 				</dl>
-				<Dialog.CloseTrigger class="press main">Close</Dialog.CloseTrigger>
+				<p class="soft">
+					Marks on the mat: dotted, not looked at; ring, reuse; struck through, replace; wave, look again; bracket,
+					handling damage. P is the pressure side, to the left; C the crank side, to the right.
+				</p>
+				<Dialog.CloseTrigger class="btn main">Close</Dialog.CloseTrigger>
 			</Dialog.Content>
 		</Dialog.Positioner>
 	</Portal>

@@ -2,122 +2,211 @@
 <script lang="ts">
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
+	import type { Station } from '@exetasis/core/record';
 	import MatCell from './MatCell.svelte';
 
 	interface Props {
 		bench: BenchState;
 		/** Place of the part in hand, "station/cylinder". */
 		selected: string;
+		/** The names of all columns stand over them. */
+		named: boolean;
 		onselect: (place: string) => void;
 	}
-	let { bench, selected, onselect }: Props = $props();
+	let { bench, selected, named, onselect }: Props = $props();
 
+	interface Group {
+		readonly side: Station['side'];
+		readonly key: string;
+		readonly stations: readonly Station[];
+	}
+
+	// Five rows take little more than three.
+	const rowHeight = $derived(Math.max(32, 47 - 3 * Math.max(3, bench.bench.sheet.cylinders)));
 	const cylinders = $derived(Array.from({ length: bench.bench.sheet.cylinders }, (_, i) => i + 1));
 	const sideName = { pump: 'Pump', manifold: 'In the manifold', rod: 'On the rod', valves: 'Valves' } as const;
 	// Neighbouring stations of one assembly share a heading.
 	const groups = $derived(
-		bench.stations.reduce<{ side: keyof typeof sideName; count: number }[]>((all, { side }) => {
+		bench.stations.reduce<Group[]>((all, station) => {
 			const last = all.at(-1);
-			if (last?.side === side) last.count++;
-			else all.push({ side, count: 1 });
+			if (last?.side === station.side) all[all.length - 1] = { ...last, stations: [...last.stations, station] };
+			else all.push({ side: station.side, key: station.key, stations: [station] });
 			return all;
 		}, [])
 	);
+	const numbers = $derived(new Map(bench.stations.map(({ key }, index) => [key, index + 1])));
+	const inHand = $derived(selected.split('/')[0]);
+	const nameInHand = $derived(bench.stations.find(({ key }) => key === inHand)?.short);
+
+	// Where not all columns have room, each assembly but the one in hand folds to one column, which opens it.
+	const COLUMN_PX = 40;
+	const ROWS_PX = 34;
+	let width = $state(0);
+	const folds = $derived(width > 0 && ROWS_PX + COLUMN_PX * bench.stations.length > width && groups.length > 1);
+	const isFolded = ({ stations }: Group) => folds && stations.length > 1 && !stations.some(({ key }) => key === inHand);
+	const columns = $derived(groups.reduce((sum, group) => sum + (isFolded(group) ? 1 : group.stations.length), 0));
+	const placesOf = ({ stations }: Group, cylinder: number) =>
+		stations.map(({ key, per }) => placeKey(key, per === 'cylinder' ? cylinder : 0));
+	const leftIn = (group: Group, cylinder: number) =>
+		placesOf(group, cylinder).filter((place) => bench.parts.get(place)?.looked === false);
+
+	let roll = $state<HTMLElement>();
+	let more = $state({ left: false, right: false });
+	function look() {
+		if (!roll) return;
+		more = {
+			left: roll.scrollLeft > 4,
+			right: roll.scrollLeft + roll.clientWidth < roll.scrollWidth - 4
+		};
+	}
+	// What is in hand is always in sight.
+	$effect(() => {
+		void columns;
+		const cell = roll?.querySelector<HTMLElement>(`[data-place="${CSS.escape(selected)}"]`);
+		if (roll && cell) {
+			const [box, within] = [cell.getBoundingClientRect(), roll.getBoundingClientRect()];
+			const beside = box.width + 40;
+			if (box.left < within.left + beside) roll.scrollLeft -= within.left + beside - box.left;
+			else if (box.right > within.right - beside) roll.scrollLeft += box.right - within.right + beside;
+		}
+		look();
+	});
 </script>
 
-<div class="mat sheet" role="region" aria-label="Mat">
-	<table style="width: max(100%, {34 + 45 * bench.stations.length}px)">
-		<colgroup><col class="rows" /><col span={bench.stations.length} /></colgroup>
-		<thead>
-			<tr>
-				<th class="corner" scope="col"><span class="sr-only">Cylinder</span></th>
-				{#each groups as { side, count }, index (index)}
-					<th class="group" colspan={count} scope="colgroup">{count > 1 ? sideName[side] : ''}</th>
-				{/each}
-			</tr>
-			<tr>
-				<th class="corner" scope="col" aria-label="Cylinder"></th>
-				{#each bench.stations as station, index (station.key)}
-					<th class="station" scope="col" class:current={selected.startsWith(`${station.key}/`)}>
-						<span class="name">{station.short}</span>
-						<span class="figures number" aria-hidden="true">{index + 1}</span>
-					</th>
-				{/each}
-			</tr>
-		</thead>
-		<tbody>
-			{#each cylinders as cylinder (cylinder)}
+<svelte:window onresize={look} />
+<div
+	class="mat sheet"
+	style:--row="{rowHeight}px"
+	class:left={more.left}
+	class:right={more.right}
+	role="region"
+	aria-label="Mat"
+>
+	<div class="roll" bind:this={roll} bind:clientWidth={width} onscroll={look}>
+		<table style="min-width: {ROWS_PX + COLUMN_PX * columns}px">
+			<colgroup
+				><col class="rows" />{#each groups as group (group.key)}{#if isFolded(group)}<col />{:else}<col
+							span={group.stations.length}
+						/>{/if}{/each}</colgroup
+			>
+			<thead>
 				<tr>
-					<th scope="row" class="cylinder figures" aria-label="Cylinder {cylinder}">{cylinder}</th>
-					{#each bench.stations as station (station.key)}
-						{#if station.per === 'cylinder' || cylinder === 1}
-							{@const place = placeKey(station.key, station.per === 'cylinder' ? cylinder : 0)}
-							{@const part = bench.parts.get(place)}
-							<td rowspan={station.per === 'pump' ? cylinders.length : undefined} class:whole={station.per === 'pump'}>
-								{#if part}
-									<MatCell {part} selected={selected === place} onselect={() => onselect(place)} />
-								{/if}
-							</td>
+					<th
+						class="corner"
+						rowspan="2"
+						scope="col"
+						title="P: the pressure side, to the left. C: the crank side, to the right."
+						><span class="sr-only">Cylinder</span><span aria-hidden="true">P◂<br />▸C</span></th
+					>
+					{#each groups as group (group.key)}
+						<th class="group" colspan={isFolded(group) ? 1 : group.stations.length} scope="colgroup">
+							{group.stations.length > 1 ? sideName[group.side] : ''}
+						</th>
+					{/each}
+				</tr>
+				<tr class:named>
+					{#each groups as group (group.key)}
+						{#if isFolded(group)}<th></th>{:else}
+							{#each group.stations as station (station.key)}
+								<th class="station" scope="col" class:current={station.key === inHand} aria-label={station.name}>
+									{#if named}<span class="name">{station.short}</span>{:else if station.key === inHand}<span
+											class="in-hand">{nameInHand}</span
+										>{:else}<span class="figures number" aria-hidden="true">{numbers.get(station.key)}</span>{/if}
+								</th>
+							{/each}
 						{/if}
 					{/each}
 				</tr>
-			{/each}
-		</tbody>
-	</table>
+			</thead>
+			<tbody>
+				{#each cylinders as cylinder (cylinder)}
+					<tr>
+						<th scope="row" class="cylinder figures" aria-label="Cylinder {cylinder}">{cylinder}</th>
+						{#each groups as group (group.key)}
+							{#if isFolded(group)}
+								{@const left = leftIn(group, cylinder)}
+								<td class="folded">
+									<button
+										type="button"
+										class="figures"
+										aria-label="{sideName[group.side]}, cylinder {cylinder}: {left.length} of {group.stations
+											.length} not looked at"
+										onclick={() => onselect(left[0] ?? placesOf(group, cylinder)[0])}
+										>{left.length > 0 ? left.length : '✓'} ▸</button
+									>
+								</td>
+							{:else}
+								{#each group.stations as station (station.key)}
+									{#if station.per === 'cylinder' || cylinder === 1}
+										{@const place = placeKey(station.key, station.per === 'cylinder' ? cylinder : 0)}
+										{@const part = bench.parts.get(place)}
+										<td
+											rowspan={station.per === 'pump' ? cylinders.length : undefined}
+											class:whole={station.per === 'pump'}
+										>
+											{#if part}
+												<MatCell {part} selected={selected === place} onselect={() => onselect(place)} />
+											{/if}
+										</td>
+									{/if}
+								{/each}
+							{/if}
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
 </div>
 
 <style>
 	/* On a layer of its own: the hatched drawings are not painted anew when a panel below changes. */
 	.mat {
+		position: relative;
 		contain: layout paint;
 		will-change: transform;
+		flex: none;
+	}
+	.roll {
 		overflow-x: auto;
 		overscroll-behavior-x: contain;
+		scrollbar-width: none;
+	}
+	/* What lies outside is hinted at. */
+	.mat.left::before,
+	.mat.right::after {
+		content: '◂';
+		position: absolute;
+		inset: 0 auto 0 34px;
+		z-index: 2;
+		width: 26px;
+		display: grid;
+		place-items: center;
+		color: var(--mark);
+		font-size: 1.3rem;
+		background: linear-gradient(to right, var(--sheet), transparent);
+		pointer-events: none;
+	}
+	.mat.right::after {
+		content: '▸';
+		inset: 0 0 0 auto;
+		background: linear-gradient(to left, var(--sheet), transparent);
 	}
 	/* Fixed columns: a mark on one cell lays nothing else out anew. */
 	table {
+		width: 100%;
 		table-layout: fixed;
 		border-collapse: collapse;
 	}
 	.rows {
 		width: 34px;
 	}
-	.group {
-		font-size: 0.72rem;
-		font-weight: 600;
-		color: var(--ink-soft);
-		text-align: left;
-		padding: 2px 4px 0;
-		border-left: 1.5px solid var(--ink-soft);
-		white-space: nowrap;
-		overflow: hidden;
-	}
-	.station {
-		vertical-align: bottom;
-		font-weight: 500;
-		font-size: 0.74rem;
-		padding: 2px 0;
-		border-left: 1px solid var(--line);
-	}
-	.station .name {
-		display: inline-block;
-		writing-mode: vertical-rl;
-		transform: rotate(180deg);
-		height: 86px;
-		line-height: 1.05;
-		text-align: left;
-		white-space: nowrap;
-	}
-	.station .number {
-		display: block;
-		text-align: center;
+	.corner {
 		font-size: 0.68rem;
+		line-height: 1.15;
 		color: var(--ink-soft);
 	}
-	.station.current {
-		color: var(--mark);
-		font-weight: 700;
-	}
+	.corner,
 	.cylinder {
 		position: sticky;
 		left: 0;
@@ -125,18 +214,82 @@
 		background: var(--sheet);
 		width: 34px;
 		min-width: 34px;
-		font-size: 1.1rem;
-		border-top: 1px solid var(--line);
 	}
-	.corner {
-		position: sticky;
-		left: 0;
+	.group {
+		font-size: 0.72rem;
+		font-weight: 600;
+		color: var(--ink-soft);
+		text-align: left;
+		border-left: 1.5px solid var(--ink-soft);
+		white-space: nowrap;
+		overflow: hidden;
+		height: 18px;
+		line-height: 1;
+		padding: 1px 4px;
+	}
+	.station {
+		position: relative;
+		height: 18px;
+		font-weight: 500;
+		font-size: 0.68rem;
+		color: var(--ink-soft);
+		vertical-align: bottom;
+		border-left: 1px solid var(--line);
+	}
+	.station .number {
+		display: block;
+		text-align: center;
+	}
+	.station .name {
+		display: inline-block;
+		writing-mode: vertical-rl;
+		transform: rotate(180deg);
+		height: 88px;
+		line-height: 1.05;
+		font-size: 0.74rem;
+		text-align: left;
+		white-space: nowrap;
+	}
+	.station.current {
+		color: var(--mark);
+		font-weight: 700;
+		z-index: 1;
+	}
+	.in-hand {
+		position: absolute;
+		left: 50%;
+		bottom: 1px;
+		transform: translateX(-50%);
+		padding: 0 5px;
+		font-size: 0.78rem;
+		white-space: nowrap;
 		background: var(--sheet);
+	}
+	.station.current:nth-child(2) .in-hand {
+		left: 0;
+		transform: none;
+	}
+	.station.current:last-child .in-hand {
+		left: auto;
+		right: 0;
+		transform: none;
+	}
+	.cylinder {
+		font-size: 1.05rem;
+		border-top: 1px solid var(--line);
 	}
 	td {
 		padding: 0;
 		border-left: 1px solid var(--line);
 		border-top: 1px solid var(--line);
+	}
+	td.folded button {
+		width: 100%;
+		min-width: 44px;
+		height: var(--row, 38px);
+		font-size: 0.82rem;
+		color: var(--ink-soft);
+		cursor: pointer;
 	}
 	td.whole {
 		background: repeating-linear-gradient(

@@ -54,7 +54,7 @@
 	data-place="{part.station.key}/{part.cell.cylinder}"
 	onclick={onselect}
 >
-	<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={38} />
+	<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={30} />
 	<svg class="marks" viewBox="0 0 44 44" aria-hidden="true">
 		{#if verdict === 'reuse' && part.looked}
 			<ellipse class="sound" cx="22" cy="22" rx="20" ry="19" transform="rotate(-8 22 22)" />
@@ -92,9 +92,9 @@
 		display: grid;
 		place-items: center;
 		width: 100%;
-		min-width: 44px;
-		height: 55px;
-		padding: 0 0 8px;
+		min-width: 32px;
+		height: var(--row, 38px);
+		padding: 0 0 5px;
 		color: var(--ink);
 		background: transparent;
 		border: 1px solid transparent;
@@ -113,9 +113,9 @@
 	}
 	.marks {
 		position: absolute;
-		inset: 2px 50% auto auto;
-		width: 44px;
-		height: 44px;
+		inset: 1px 50% auto auto;
+		width: 34px;
+		height: 34px;
 		transform: translateX(50%);
 		fill: none;
 		stroke-linecap: round;
@@ -154,8 +154,8 @@
 	}
 	.bar {
 		position: absolute;
-		inset: auto 4px 3px;
-		height: 5px;
+		inset: auto 4px 1px;
+		height: 4px;
 		border-bottom: 1px solid var(--ink-soft);
 	}
 	.fill {

@@ -1,6 +1,7 @@
 <!-- @component The parts that one runs with, and what they measure in this rebuild; a press leads there. -->
 <script lang="ts">
-	import { dimensionOf, formatWithUncertainty, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatWithUncertainty } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
@@ -24,29 +25,50 @@
 			.join('; ');
 </script>
 
-{#each mates as mate (mate.cell.part)}
-	{@const sizes = sizesOf(mate)}
-	<p class:doubt={sizes === ''}>
-		Runs with
-		<button type="button" class="press" onclick={() => onmate(placeKey(mate.cell.station, mate.cell.cylinder))}
-			>{mate.station.name}</button
-		>
-		{#if sizes}<span class="figures">{sizes}</span>{:else}not measured in this rebuild yet{/if}
+{#if mates.length > 0}
+	<p>
+		<span class="soft">Runs with</span>
+		{#each mates as mate (mate.cell.part)}
+			{@const sizes = sizesOf(mate)}
+			<button
+				type="button"
+				class="btn"
+				class:doubt={sizes === ''}
+				title={sizes || 'Not measured in this rebuild yet'}
+				onclick={() => onmate(placeKey(mate.cell.station, mate.cell.cylinder))}
+			>
+				<span>{mate.station.name}</span><span class="figures">{sizes || 'not measured'}</span></button
+			>
+		{/each}
 	</p>
-{/each}
+{/if}
 
 <style>
 	p {
 		display: flex;
-		flex-wrap: wrap;
 		align-items: center;
-		gap: 0.3rem 0.5rem;
-		font-size: 0.86rem;
-		margin-top: 8px;
+		gap: 5px;
+		font-size: 0.78rem;
 	}
-	.press {
-		font-size: 0.85rem;
-		padding: 0.2rem 0.6rem;
+	.btn {
+		flex: 1 1 0;
+		min-width: 44px;
+		max-width: 60%;
+		flex-direction: column;
+		align-items: stretch;
+		gap: 0;
+		font-size: 0.78rem;
+		line-height: 1.15;
+		padding: 0.1rem 0.35rem;
+	}
+	.btn span {
+		overflow: hidden;
+		white-space: nowrap;
+		text-overflow: ellipsis;
+	}
+	.btn .figures {
+		font-size: 0.7rem;
+		font-weight: 400;
 	}
 	.doubt {
 		color: var(--doubt);

@@ -2,9 +2,20 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { partType } from '@exetasis/core/part';
-	import { dimensionOf, fromBase, parseQuantity, shownUnit, unitLabel } from '@exetasis/core/quantity';
-	import { checkPlausible, placesToRead } from '@exetasis/core/record';
+	import {
+		dimensionOf,
+		fromBase,
+		parseQuantity,
+		shownUnit,
+		unitLabel,
+		units as allUnits,
+		type Unit
+	} from '@exetasis/core/quantity';
+	import Calculator from '@lucide/svelte/icons/calculator';
+	import Undo from '@lucide/svelte/icons/undo-2';
+	import { checkPlausible } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { readingPlace } from '$lib/words/nextAct';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Mates from './Mates.svelte';
@@ -16,19 +27,25 @@
 		bench: BenchState;
 		part: BenchPart;
 		locked: boolean;
-		/** All places of all characteristics have a reading. */
-		ondone: () => void;
+		/** What is typed and not yet taken. */
+		text: string;
+		/** The pad types: no keyboard of the system slides in. */
+		padded: boolean;
+		onpad: () => void;
+		/** A reading was taken; `complete`: all places of all that is asked for have one. */
+		ontaken: (complete: boolean) => void;
 		/** Escape: back to the mat. */
 		onleave: () => void;
 		/** To the part that this one runs with. */
 		onmate: (place: string) => void;
 	}
-	let { bench, part, locked, ondone, onleave, onmate }: Props = $props();
+	let { bench, part, locked, text = $bindable(), padded, onpad, ontaken, onleave, onmate }: Props = $props();
 	const units = unitsInUse();
 	const id = $props.id();
 
 	let chosen = $state<GridPlace>();
-	let text = $state('');
+	// Another unit than the one shown, chosen on the pad.
+	let otherUnit = $state<Unit>();
 	let temperature = $state('');
 	let problem = $state('');
 	let input = $state<HTMLInputElement>();
@@ -45,20 +62,40 @@
 		runout: 'Set the dial to zero anywhere and turn the part: eccentricity is taken out of its roundness.',
 		flatness: 'O-rings out, dial set to zero anywhere: the tilt of the face is taken out.'
 	} as const;
-	const gauges = $derived(kind ? bench.bench.gauges.filter((gauge) => gauge.kind === kind.instrument) : []);
+	const gauges = $derived(
+		kind ? bench.bench.gauges.filter((gauge) => gauge.kind === kind.instrument && !gauge.retired) : []
+	);
 	const gauge = $derived(gauges.find((one) => one.id === (kind && bench.gaugeInHand[kind.instrument])) ?? gauges[0]);
-	const grid = $derived(sheet ? placesToRead(sheet) : { rows: [''], columns: [''] });
-	const gridded = $derived(grid.rows.length * grid.columns.length > 1);
-	const columns = $derived(grid.columns.length > 1);
 
 	/** Puts the next typed character into the reading's field. */
 	export function focus(): void {
 		input?.focus();
 	}
 
-	async function take() {
-		if (!sheet || !unit) return;
-		const parsed = parseQuantity(text, unit, (base) => checkPlausible(base, sheet, kind?.form) === undefined);
+	/** Adds a character of the pad; a sign changes sides. */
+	export function type(character: string): void {
+		if (character !== '−') text += character;
+		else text = text.startsWith('−') ? text.slice(1) : `−${text}`;
+	}
+	export const erase = (): string => (text = text.slice(0, -1));
+
+	const padUnits = $derived(
+		unit ? [unit, ...allUnits.filter((one) => one !== unit && dimensionOf(one) === dimensionOf(unit))] : []
+	);
+	/** The unit in which what is typed on the pad is read. */
+	export const padUnit = (): string => (unit ? unitLabel(otherUnit ?? unit) : '');
+	export function nextUnit(): void {
+		otherUnit = padUnits[(padUnits.indexOf(otherUnit ?? padUnits[0]) + 1) % padUnits.length];
+	}
+
+	/** Takes what is typed as the reading of the place in hand. */
+	export async function take(): Promise<void> {
+		if (!sheet || !unit || locked) return;
+		const parsed = parseQuantity(
+			text,
+			otherUnit ?? unit,
+			(base) => checkPlausible(base, sheet, kind?.form) === undefined
+		);
 		if (parsed.kind === 'problem') return void (problem = quantitySentence(parsed.problem));
 		const implausible = checkPlausible(parsed.base, sheet, kind?.form);
 		if (implausible) return void (problem = refusalSentence(implausible, units()));
@@ -76,16 +113,18 @@
 			}
 		});
 		text = problem = '';
-		chosen = undefined;
+		chosen = otherUnit = undefined;
 		await tick();
-		if (!next()) ondone();
+		ontaken(!next());
 	}
 
 	function onkeydown(event: KeyboardEvent) {
+		// A key that is held down does nothing twice.
+		const again = event.repeat && (event.key === 'Enter' || event.key.length === 1);
 		if (event.key === 'Escape') onleave();
-		else if (event.key === 'Enter' && text.trim() === '' && !next()) ondone();
-		else if (event.key === 'Enter') void take();
-		else return;
+		else if (event.key === 'Enter' && !again && text.trim() === '' && !next()) ontaken(true);
+		else if (event.key === 'Enter' && !again) void take();
+		else if (!again) return;
 		event.preventDefault();
 		event.stopPropagation();
 	}
@@ -95,14 +134,32 @@
 		focus();
 	}
 
-	function withdrawLast() {
+	/** Takes the last reading of the size in hand back. */
+	export function withdrawLast(): void {
 		const last = part.record.readings.findLast(({ payload }) => payload.characteristic === place.characteristic);
 		if (last) bench.withdraw(last, 'reading taken back');
 	}
 </script>
 
 <section aria-label="Measure">
-	<h2>Measure</h2>
+	<header>
+		<h2>Measure</h2>
+		{#if sheet}
+			<span class="acts">
+				<button
+					type="button"
+					class="btn"
+					disabled={locked || part.record.readings.length === 0}
+					aria-label="Take last reading back"
+					title="Take last reading back"
+					onclick={withdrawLast}><Undo size={17} /></button
+				>
+				<button type="button" class="btn" aria-pressed={padded} disabled={locked} onclick={onpad}
+					><Calculator size={17} /> Pad</button
+				>
+			</span>
+		{/if}
+	</header>
 	{#if !sheet || !unit || !kind}
 		<p class="soft">Nothing to measure on this part: what you see decides.</p>
 	{:else}
@@ -112,94 +169,93 @@
 			chosen={sheet.key}
 			onchoose={(characteristic) => (chosen = { characteristic, row: 0, column: 0 })}
 		/>
-		{#if kind.form}<p class="soft hint">{formSays[kind.form]}</p>{/if}
+		{#if kind.form}<p class="soft hint" title={formSays[kind.form]}>{formSays[kind.form]}</p>{/if}
+		<label class="label place" for="{id}-reading">{readingPlace(part.station, place)}</label>
 		<div class="take">
-			<label class="field" for="{id}-reading">
-				<span
-					>{kind.name}{gridded ? `, ${grid.rows[place.row].toLowerCase()}` : ''}{columns
-						? `, ${grid.columns[place.column]}`
-						: ''}</span
-				>
-				<input
-					id="{id}-reading"
-					class="figures"
-					inputmode="decimal"
-					autocomplete="off"
-					placeholder="{kind.form ? '0' : fromBase(sheet.nominal, unit).toFixed(unit === 'in' ? 4 : 2)} {unitLabel(
-						unit
-					)}"
-					bind:this={input}
-					bind:value={text}
-					{onkeydown}
-					disabled={locked}
-					aria-invalid={problem !== ''}
-					aria-describedby={problem ? `${id}-problem` : undefined}
-				/>
-			</label>
-			<button type="button" class="press main" disabled={locked} onclick={() => void take()}>Enter</button>
+			<input
+				id="{id}-reading"
+				class="input figures"
+				inputmode={padded ? 'none' : 'decimal'}
+				autocomplete="off"
+				placeholder="{kind.form ? '0' : fromBase(sheet.nominal, unit).toFixed(unit === 'in' ? 4 : 2)} {unitLabel(unit)}"
+				bind:this={input}
+				bind:value={text}
+				{onkeydown}
+				disabled={locked}
+				aria-invalid={problem !== ''}
+				aria-describedby={problem ? `${id}-problem` : undefined}
+			/>
+			<button type="button" class="btn main" disabled={locked} onclick={() => void take()}>Take</button>
+			<input
+				class="input figures"
+				aria-label="Part at, temperature"
+				inputmode="decimal"
+				autocomplete="off"
+				placeholder="20 °C"
+				bind:value={temperature}
+				disabled={locked}
+			/>
 		</div>
 		{#if problem}<p class="wrong" id="{id}-problem" role="alert">{problem}</p>{/if}
-		<div class="with">
-			<label class="field" for="{id}-gauge">
-				<span>With</span>
-				<select
-					id="{id}-gauge"
-					value={gauge?.id ?? ''}
-					disabled={locked || gauges.length === 0}
-					onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
-				>
-					{#each gauges as one (one.id)}<option value={one.id}
-							>{one.name}{one.facts.overdue ? ' (calibration overdue)' : ''}</option
-						>{/each}
-					{#if gauges.length === 0}<option value=""
-							>No {kind.instrument}: a shop caliper’s uncertainty is assumed</option
-						>{/if}
-				</select>
-			</label>
-			<label class="field" for="{id}-temperature">
-				<span>Part at</span>
-				<input
-					id="{id}-temperature"
-					class="figures"
-					inputmode="decimal"
-					placeholder="20 °C"
-					bind:value={temperature}
-					disabled={locked}
-				/>
-			</label>
-		</div>
-		{#if gauge?.facts.overdue}<p class="wrong">
-				This gauge’s calibration is overdue: usable, but its certificate counts with twice its uncertainty.
-			</p>{/if}
+		<select
+			class="select gauge"
+			aria-label="With"
+			value={gauge?.id ?? ''}
+			disabled={locked || gauges.length === 0}
+			onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
+		>
+			{#each gauges as one (one.id)}<option value={one.id}
+					>With {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
+				>{/each}
+			{#if gauges.length === 0}<option value="">No {kind.instrument}: a shop caliper’s uncertainty is assumed</option
+				>{/if}
+		</select>
 		<ReadingGrid {sheet} {size} name={kind.name} {place} onchoose={again} />
-		{#if part.record.readings.length > 0 && !locked}
-			<button type="button" class="press small" onclick={withdrawLast}>Take last reading back</button>
-		{/if}
 		<Mates mates={bench.matesOf(part)} {onmate} />
 	{/if}
 </section>
 
 <style>
-	.small {
+	header {
+		display: flex;
+		align-items: center;
+		justify-content: space-between;
+		min-height: 44px;
+	}
+	.acts {
+		display: flex;
+		gap: 6px;
+	}
+	.acts .btn {
+		padding: 0 0.6rem;
 		font-size: 0.85rem;
-		padding: 0.2rem 0.6rem;
 	}
 	.hint {
-		font-size: 0.84rem;
+		font-size: 0.8rem;
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
 	}
-	.take,
-	.with {
+	.place {
+		display: block;
+		font-weight: 550;
+		font-size: 0.86rem;
+		line-height: 1.2;
+		margin: 3px 0;
+	}
+	.take {
 		display: grid;
-		grid-template-columns: 1fr auto;
-		gap: 8px;
-		align-items: end;
-		margin-bottom: 6px;
+		grid-template-columns: 1fr auto 4.6rem;
+		gap: 5px;
+		margin-bottom: 5px;
 	}
-	.take input {
+	.take input:first-child {
 		font-size: 1.15rem;
 	}
-	.with {
-		grid-template-columns: 1fr 7rem;
-		font-size: 0.85rem;
+	.gauge {
+		font-size: 0.82rem;
+	}
+	.wrong {
+		line-height: 1.2;
 	}
 </style>

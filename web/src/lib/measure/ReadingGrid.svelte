@@ -1,7 +1,8 @@
 <!-- @component The places at which one size is read, in walking order: what was read there, which comes next, which does not fit. -->
 <script lang="ts">
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
-	import { dimensionOf, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatQuantity } from '$lib/ui/numbers';
 	import { placesToRead, type SheetCharacteristic } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 
@@ -34,7 +35,7 @@
 		<tbody>
 			{#each grid.rows as rowName, row (row)}
 				<tr>
-					<th scope="row">{rowName || name}</th>
+					<th scope="row" title={rowName || name}>{rowName || name}</th>
 					{#each grid.columns as columnName, column (column)}
 						{@const read = readAt(row, column)}
 						{@const isNext = place.row === row && place.column === column}
@@ -42,7 +43,8 @@
 							<button
 								type="button"
 								class="place figures"
-								class:narrow={grid.columns.length > 3}
+								class:narrow={grid.columns.length > 2}
+								class:low={grid.rows.length > 4}
 								class:next={isNext}
 								aria-label="{rowName || name} {columns ? columnName : ''}: {read
 									? formatQuantity(read.value, unit)
@@ -50,7 +52,7 @@
 								onclick={() => onchoose(row, column)}
 							>
 								{#if read}
-									{grid.columns.length > 3
+									{grid.columns.length > 2
 										? formatQuantity(read.value, unit).split('\u00a0')[0]
 										: formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
 										>{/if}
@@ -70,32 +72,48 @@
 
 <style>
 	.grid {
-		overflow-x: auto;
+		margin: 4px 0;
 	}
 	.places {
+		width: 100%;
 		border-collapse: collapse;
-		margin: 4px 0 8px;
+		table-layout: fixed;
+	}
+	.places :is(th, td):first-child {
+		width: 29%;
 	}
 	.places th {
 		font-weight: 500;
-		font-size: 0.82rem;
+		font-size: 0.74rem;
+		line-height: 1.05;
 		text-align: left;
-		padding-right: 0.5rem;
+		padding-right: 0.3rem;
 		color: var(--ink-soft);
 	}
 	.places thead th {
 		text-align: center;
+		padding: 0;
+		font-size: 0.7rem;
+	}
+	.places td {
+		padding: 0;
 	}
 	.place {
-		min-width: 104px;
-		min-height: 44px;
+		width: 100%;
+		min-width: 32px;
+		min-height: 36px;
 		border: 1px solid var(--line);
 		background: var(--paper);
-		font-size: 0.88rem;
+		font-size: 0.86rem;
+		cursor: pointer;
 	}
 	.place.narrow {
-		min-width: 52px;
-		font-size: 0.78rem;
+		font-size: 0.68rem;
+		letter-spacing: -0.04em;
+	}
+	.place.low {
+		min-height: 32px;
+		height: 32px;
 	}
 	.place.next {
 		border: 2px solid var(--mark);

@@ -1,7 +1,8 @@
 <!-- @component The shape that a part has worn to, from all its readings: ovality, taper, roundness, cylindricity, flatness. -->
 <script lang="ts">
 	import { wornShape, type MeasuredCharacteristic } from '@exetasis/core/decide';
-	import { formatDifference, shownUnit } from '@exetasis/core/quantity';
+	import { shownUnit } from '@exetasis/core/quantity';
+	import { formatDifference } from '$lib/ui/numbers';
 	import { placesToRead } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 

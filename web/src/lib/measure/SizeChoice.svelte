@@ -1,7 +1,8 @@
-<!-- @component Which size is measured: those that are wanted or begun at hand, the rest of the sheet's behind a list. -->
+<!-- @component Which size is measured: those that are wanted or begun at hand, the rest of the sheet's behind a list; many all in the list. -->
 <script lang="ts">
 	import { wantedSizes } from '@exetasis/core/decide';
-	import { dimensionOf, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatQuantity } from '$lib/ui/numbers';
 	import { characteristicOf } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
@@ -21,6 +22,8 @@
 	const atHand = $derived(
 		part.station.characteristics.filter((one) => wanted.includes(one) || one.key === chosen || sizeOf(one.key))
 	);
+	const MOST_AT_HAND = 3; // as many as stand side by side
+	const listed = $derived(atHand.length > MOST_AT_HAND);
 	const others = $derived(part.station.characteristics.filter((one) => !atHand.includes(one)));
 	const nameOf = (key: string) => characteristicOf(part.station, key).name;
 	const valueOf = (key: string): string => {
@@ -33,24 +36,33 @@
 
 {#if part.station.characteristics.length > 1}
 	<div class="row" role="group" aria-label="What to measure">
-		{#each atHand as { key } (key)}
-			<button type="button" class="press" aria-pressed={key === chosen} onclick={() => onchoose(key)}>
-				{nameOf(key)}
-				{#if valueOf(key)}<span class="figures soft">{valueOf(key)}</span>{/if}
-			</button>
-		{/each}
-		{#if others.length > 0}
-			<label class="field" for="{id}-other"
+		{#if !listed}
+			{#each atHand as { key } (key)}
+				<button type="button" class="btn" aria-pressed={key === chosen} onclick={() => onchoose(key)}>
+					<span
+						>{nameOf(key)}{#if valueOf(key)}
+							<span class="figures soft">{valueOf(key)}</span>{/if}</span
+					>
+				</button>
+			{/each}
+		{/if}
+		{#if listed || others.length > 0}
+			<label class="label" class:listed for="{id}-other"
 				><span class="sr-only">Measure something else</span>
 				<select
 					id="{id}-other"
-					value=""
+					class="select"
+					value={listed ? chosen : ''}
 					onchange={(event) => {
 						onchoose(event.currentTarget.value);
-						event.currentTarget.value = '';
+						if (!listed) event.currentTarget.value = '';
 					}}
 				>
-					<option value="">Something else …</option>
+					{#if listed}
+						{#each atHand as { key } (key)}<option value={key}
+								>{nameOf(key)}{valueOf(key) ? `: ${valueOf(key)}` : ', not measured yet'}</option
+							>{/each}
+					{:else}<option value="">Other …</option>{/if}
 					{#each others as { key } (key)}<option value={key}>{nameOf(key)}</option>{/each}
 				</select>
 			</label>
@@ -61,16 +73,20 @@
 <style>
 	.row {
 		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin: 6px 0;
+		gap: 5px;
+		margin: 2px 0;
 	}
-	.press {
-		font-size: 0.85rem;
-		padding: 0.2rem 0.6rem;
+	.btn {
+		flex: 1;
+		font-size: 0.8rem;
+		line-height: 1.1;
+		padding: 0.1rem 0.3rem;
 	}
-	.field {
-		min-width: 11rem;
+	.label {
+		width: 5.4rem;
+	}
+	.label.listed {
+		width: 100%;
 	}
 	select {
 		font-size: 0.85rem;

@@ -1,8 +1,9 @@
 <!-- @component Part lives as lines over the pump's hours: one line a place, a mark where a life ended and how. -->
 <script lang="ts">
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { formatNumber } from '@exetasis/core/quantity';
+	import { formatNumber } from '$lib/ui/numbers';
 	import type { ModelSheet } from '@exetasis/core/record';
+	import { lifeEndName } from '$lib/words/lives';
 	import type { LifeListing } from '@exetasis/server/db/sql/lives';
 
 	interface Props {
@@ -26,12 +27,6 @@
 	);
 	const shown = $derived(places.filter((place) => all || place.lives.length > 1));
 	const percent = (hours: number) => (hoursNow > 0 ? (100 * hours) / hoursNow : 0);
-	const ends = {
-		worn: 'worn',
-		damaged: 'damaged',
-		hurtAtStrip: 'handling damage (strip-down)',
-		renewedGood: 'renewed although good'
-	} as const;
 
 	function words(life: LifeListing): string {
 		const from =
@@ -39,7 +34,7 @@
 		const to =
 			life.removedHours === null
 				? 'still running'
-				: `out at ${formatNumber(life.removedHours)} h, ${ends[life.endReason!]}`;
+				: `out at ${formatNumber(life.removedHours)} h, ${lifeEndName[life.endReason!]}`;
 		const found = life.patterns.map((pattern) => patternName(pattern as PatternKey)).join(', ');
 		return [from, to, found].filter(Boolean).join('; ');
 	}
@@ -87,7 +82,7 @@
 <div class="axis figures soft" aria-hidden="true">
 	<span>0 h</span><span>{formatNumber(hoursNow / 2)} h</span><span>{formatNumber(hoursNow)} h</span>
 </div>
-<button type="button" class="press" onclick={() => (all = !all)}
+<button type="button" class="btn" onclick={() => (all = !all)}
 	>{all ? 'Only places with replacements' : `All ${places.length} places`}</button
 >
 

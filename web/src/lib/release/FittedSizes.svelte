@@ -1,7 +1,8 @@
 <!-- @component Sizes of the new part as it is fitted: its wear is counted from there. One field a size that is always measured. -->
 <script lang="ts">
 	import { partType } from '@exetasis/core/part';
-	import { dimensionOf, formatQuantity, parseQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, parseQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { formatQuantity } from '$lib/ui/numbers';
 	import {
 		characteristicOf,
 		checkFitted,
@@ -49,7 +50,7 @@
 </script>
 
 {#each sizes as sheet (sheet.key)}
-	<div class="field">
+	<div class="label">
 		<label for="{id}-{sheet.key}" class="soft">{nameOf(sheet.key)} of the new one</label>
 		<input
 			id="{id}-{sheet.key}"
@@ -67,7 +68,7 @@
 {/each}
 
 <style>
-	.field {
+	.label {
 		max-width: 15rem;
 	}
 	label.soft {

@@ -1,7 +1,7 @@
 <!-- @component Rebuilds over the pump's hours: where the pattern came up, was there already, was absent, or could not count. -->
 <script lang="ts">
 	import { Chart, LinearScale, PointElement, ScatterController, Tooltip, Legend } from 'chart.js';
-	import { formatNumber } from '@exetasis/core/quantity';
+	import { formatNumber } from '$lib/ui/numbers';
 	import type { Recurrence } from '@exetasis/core/trace';
 	import type { PumpTrace } from '@exetasis/server/trace';
 	import { coloursOn } from '$lib/ui/colours';

@@ -1,25 +1,16 @@
 <!-- @component What can hurt at this step, as sign, word and sentence. -->
 <script lang="ts">
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+	import { hazardName } from '$lib/words/hazards';
 	import type { Step } from '@exetasis/core/record';
 
 	interface Props {
 		caution: NonNullable<Step['caution']>;
 	}
 	let { caution }: Props = $props();
-	const names = {
-		pressure: 'Stored pressure',
-		heat: 'Heat',
-		weight: 'Weight',
-		spring: 'Spring under load',
-		pinch: 'Pinch point',
-		chemical: 'Chemicals',
-		damage: 'Damages the part',
-		electric: 'Lock out'
-	} as const;
 </script>
 
-<p><TriangleAlert size={17} aria-hidden="true" /> <b>{names[caution.hazard]}.</b> {caution.text}</p>
+<p><TriangleAlert size={17} aria-hidden="true" /> <b>{hazardName[caution.hazard]}.</b> {caution.text}</p>
 
 <style>
 	p {

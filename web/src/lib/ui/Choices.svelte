@@ -50,7 +50,7 @@
 	{#each verdicts as verdict (verdict)}
 		<button
 			type="button"
-			class="press"
+			class="btn"
 			class:main={verdict === proposed && part.looked}
 			aria-pressed={standing === verdict}
 			disabled={!part.looked}
@@ -64,7 +64,7 @@
 		Look first: mark what you see, or “Clean”. A part that goes in the bin is the best witness of the cause.
 	</p>{/if}
 {#if overruling}
-	<div class="field overrule">
+	<div class="label overrule">
 		<label for="{id}-why">Why {verdictName[overruling].toLowerCase()}, against the proposal?</label>
 		<!-- svelte-ignore a11y_autofocus -->
 		<input
@@ -79,8 +79,8 @@
 		/>
 		{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 		<div class="choices">
-			<button type="button" class="press main" onclick={overrule}>Overrule</button>
-			<button type="button" class="press" onclick={() => (overruling = undefined)}>Leave it</button>
+			<button type="button" class="btn main" onclick={overrule}>Overrule</button>
+			<button type="button" class="btn" onclick={() => (overruling = undefined)}>Leave it</button>
 		</div>
 	</div>
 {/if}

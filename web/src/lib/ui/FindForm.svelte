@@ -11,8 +11,8 @@
 </script>
 
 <form role="search" class="flex items-end gap-2" data-sveltekit-keepfocus>
-	<label class="field w-72"
+	<label class="label w-72"
 		><span class="sr-only">{label}</span><input type="search" name="find" {placeholder} value={find} /></label
 	>
-	<button class="press">Find</button>
+	<button class="btn">Find</button>
 </form>

@@ -1,15 +1,9 @@
+import { figureName } from './arithmetic';
 import { placeName } from './place';
 import type { CustomKind, Reason } from '@exetasis/core/decide';
 import { partType, patternName, type Severity } from '@exetasis/core/part';
-import {
-	formatDifference,
-	formatNumber,
-	formatProbability,
-	formatQuantity,
-	dimensionOf,
-	shownUnit,
-	type UnitPreference
-} from '@exetasis/core/quantity';
+import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
+import { formatDifference, formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
 import type { Onset, Station, Verdict } from '@exetasis/core/record';
 
 export const severityName: Readonly<Record<Severity, string>> = { 1: 'slight', 2: 'moderate', 3: 'severe' };
@@ -17,6 +11,13 @@ export const onsetName: Readonly<Record<Onset, string>> = {
 	service: 'in service',
 	handling: 'handling damage (this strip-down)',
 	assembly: 'at the last assembly',
+	unknown: 'unknown'
+};
+/** For a button; the whole name is read out. */
+export const onsetShort: Readonly<Record<Onset, string>> = {
+	service: 'in service',
+	handling: 'handling',
+	assembly: 'assembly',
 	unknown: 'unknown'
 };
 export const verdictName: Readonly<Record<Verdict | 'open', string>> = {
@@ -93,7 +94,7 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			const unit = shownUnit(dimensionOf(reason.unit), preference);
 			const sure = reason.U === undefined ? '' : ` ± ${formatDifference(reason.U, unit)}`;
 			const says = reason.code === 'figureBeyond' ? 'is beyond' : 'is too close to call against';
-			return `${reason.figure}: ${formatQuantity(reason.value, unit)}${sure} ${says} ${formatQuantity(reason.limit, unit)}.`;
+			return `${figureName({ key: reason.figure })}: ${formatQuantity(reason.value, unit)}${sure} ${says} ${formatQuantity(reason.limit, unit)}.`;
 		}
 		case 'mixedUp':
 			return `Its sizes are those of the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)} sure): it does not belong here.`;

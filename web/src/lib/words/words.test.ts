@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide';
+import { figureName, inputName, stepMethod, stepName } from './arithmetic';
 import { customChoices } from './customs';
 import { metric, parseQuantity, type Unit, type UnitPreference } from '@exetasis/core/quantity';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
@@ -52,7 +53,7 @@ describe('reasonSentence', () => {
 			'Goes with its set: inlet valve seat, cylinder 2 is replaced.'
 		],
 		[
-			{ code: 'figureBeyond', figure: 'Interference with its mate', value: 0.06, limit: 0.08, unit: 'mm', U: 0.01 },
+			{ code: 'figureBeyond', figure: 'interference', value: 0.06, limit: 0.08, unit: 'mm', U: 0.01 },
 			'Interference with its mate: 0.060 mm ± 0.010 mm is beyond 0.080 mm.'
 		],
 		[
@@ -86,7 +87,7 @@ describe('every reason', () => {
 	const all: Reason[] = [
 		{ code: 'softRenewed' },
 		{ code: 'customInspected', kind: 'seatsAndSprings' },
-		{ code: 'figureTooClose', figure: 'Compression set', value: 0.58, limit: 0.6, unit: 'share', U: 0.05 },
+		{ code: 'figureTooClose', figure: 'compressionSet', value: 0.58, limit: 0.6, unit: 'share', U: 0.05 },
 		{ code: 'noneOfThem', fits: 1e-7 },
 		{ code: 'cannotTell', likeliest: 'Inlet valve spring', odds: 0.7 },
 		{ code: 'mateUnmeasured', mate: 'V-packings (pair)' },
@@ -115,9 +116,9 @@ describe('every reason', () => {
 	});
 	it('speaks of shares in per cent and of leaks in the reader’s small unit', () => {
 		expect(say(all[2])).toBe('Compression set: 58.0 % ± 5.0 % is too close to call against 60.0 %.');
-		expect(
-			say({ code: 'figureBeyond', figure: 'Leak by the hold test', value: 0.012, limit: 0.01, unit: 'Lmin' })
-		).toBe('Leak by the hold test: 12.0 mL/min is beyond 10.0 mL/min.');
+		expect(say({ code: 'figureBeyond', figure: 'holdTestLeak', value: 0.012, limit: 0.01, unit: 'Lmin' })).toBe(
+			'Leak by the hold test: 12.0 mL/min is beyond 10.0 mL/min.'
+		);
 	});
 });
 
@@ -212,5 +213,26 @@ describe('what cannot be', () => {
 		expect(say('-5', 'bar')).toBe('This cannot be: less than 0 bar. Check the number and its unit.');
 		expect(say('-300', 'F')).toBe('This cannot be: less than −76 °F. Check the number and its unit.');
 		expect(say('1,000', 'h')).toBe('“1,000” can be 1 000 or 1. Type 1000 or 1.');
+	});
+});
+
+describe('the words of the arithmetic', () => {
+	const result = { value: 0.02, unit: 'share' } as const;
+	it('name the size, the step and its source', () => {
+		const step = { key: 'beyondNow', characteristic: 'diameter', inputs: [], result } as const;
+		expect(stepName(step, 'plunger')).toBe('Diameter: chance of lying beyond the limit now');
+		expect(stepMethod(step)).toContain('JCGM 106');
+	});
+	it('name a figure, and the ring that comes nearest', () => {
+		expect(stepName({ key: 'interference', inputs: [], result }, 'vRing')).toBe('Interference with its mate');
+		expect(figureName({ key: 'ringSize', nearest: { dash: '119', insideDiameter: 23.47, section: 2.62 } })).toContain(
+			'dash 119, 23.47 × 2.62 mm'
+		);
+	});
+	it('number the readings and name the mate', () => {
+		expect(inputName({ key: 'reading', value: 1, unit: 'mm' }, 2)).toBe('Reading 3');
+		expect(inputName({ key: 'mateDiameter', of: 'Ceramic plunger', value: 1, unit: 'mm' }, 0)).toBe(
+			'Ceramic plunger, diameter now'
+		);
 	});
 });

@@ -1,10 +1,60 @@
+<!-- @component The shop's gauges: what each is worth, when it is due; a lead adds one, or a list of them. -->
 <script lang="ts">
-	import { gaugeUnit, type GaugeKind } from '@exetasis/core/part';
-	import { unitLabel } from '@exetasis/core/quantity';
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+	import { Accordion } from '@skeletonlabs/skeleton-svelte';
+	import { gaugeKinds } from '@exetasis/core/part';
+	import { keptForm } from '$lib/forms/kept';
+	import GaugeFields from '$lib/forms/GaugeFields.svelte';
+	import CertificateFields from '$lib/forms/CertificateFields.svelte';
+	import { gaugeColumns } from '$lib/forms/gaugeCsv';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
 	import { day } from '$lib/ui/time';
+	import { gaugeUnitLabel } from '$lib/words/gauges';
 
-	let { data } = $props();
-	const unitOf = (kind: string) => unitLabel(gaugeUnit[kind as GaugeKind] ?? 'mm');
+	let { data, form: answer } = $props();
+	// An empty shop begins with its first gauge.
+	let opened = $state(untrack(() => (data.gauges.length === 0 ? ['add'] : [])));
+	const { form, errors, enhance: keep } = keptForm(untrack(() => data.form));
+	type Gauge = (typeof data.gauges)[number];
+	const columns: readonly Column<Gauge>[] = [
+		{ key: 'name', head: 'Gauge', of: ({ name }) => name, to: ({ id }) => `/gauges/${id}` },
+		{ key: 'kind', head: 'Kind', of: ({ kind }) => kind },
+		{
+			key: 'resolution',
+			head: 'Resolution',
+			number: true,
+			of: ({ facts }) => facts.resolution,
+			says: ({ facts, kind }) => `${facts.resolution} ${gaugeUnitLabel(kind)}`
+		},
+		{
+			key: 'calibration',
+			head: 'Calibration U (k)',
+			number: true,
+			of: ({ facts }) => facts.calibrationU,
+			says: ({ facts }) => `${facts.calibrationU} (${facts.calibrationK})`
+		},
+		{ key: 'repeatability', head: 'Repeatability s', number: true, of: ({ facts }) => facts.repeatability },
+		{ key: 'reproducibility', head: 'Reproducibility s', number: true, of: ({ facts }) => facts.reproducibility },
+		{ key: 'certificate', head: 'Certificate', of: ({ certificate }) => certificate, hidden: true },
+		{
+			key: 'calibrated',
+			head: 'Calibrated',
+			of: ({ calibratedOn }) => calibratedOn,
+			says: (one) => day(one.calibratedOn)
+		},
+		{
+			key: 'due',
+			head: 'Due',
+			of: ({ dueOn }) => dueOn,
+			says: ({ dueOn, facts, retired }) =>
+				`${day(dueOn)}${retired ? ', used no more' : facts.overdue ? ', overdue' : ''}`,
+			wrong: ({ facts, retired }) => facts.overdue && !retired
+		}
+	];
+	const list = $derived(answer && 'list' in answer ? answer.list : undefined);
+	const taken = $derived(answer && 'taken' in answer ? answer.taken : undefined);
 </script>
 
 <svelte:head><title>Gauges · Exetasis</title></svelte:head>
@@ -13,26 +63,84 @@
 	What each gauge is worth: every reading carries this into its uncertainty. Overdue gauges stay usable; their
 	certificate then counts with twice its uncertainty.
 </p>
-<table class="list sheet">
-	<thead>
-		<tr
-			><th>Gauge</th><th>Kind</th><th class="number">Resolution</th><th class="number">Calibration U (k)</th><th
-				class="number">Repeatability s</th
-			><th class="number">Reproducibility s</th><th>Calibrated</th><th>Due</th></tr
-		>
-	</thead>
-	<tbody>
-		{#each data.gauges as gauge (gauge.id)}
-			<tr>
-				<td>{gauge.name}</td>
-				<td>{gauge.kind}</td>
-				<td class="number">{gauge.facts.resolution} {unitOf(gauge.kind)}</td>
-				<td class="number">{gauge.facts.calibrationU} ({gauge.facts.calibrationK})</td>
-				<td class="number">{gauge.facts.repeatability}</td>
-				<td class="number">{gauge.facts.reproducibility}</td>
-				<td>{day(gauge.calibratedOn)}</td>
-				<td class:wrong={gauge.facts.overdue}>{day(gauge.dueOn)}{gauge.facts.overdue ? ', overdue' : ''}</td>
-			</tr>
-		{:else}<tr><td colspan="8" class="soft">No gauge yet.</td></tr>{/each}
-	</tbody>
-</table>
+<DataTable
+	label="Gauges"
+	rows={data.gauges}
+	{columns}
+	empty={data.mayManage
+		? 'No gauge yet: add the first one below. Without one a shop caliper’s uncertainty is assumed.'
+		: 'No gauge yet: a lead can add one. Without one a shop caliper’s uncertainty is assumed.'}
+/>
+{#if data.mayManage}
+	<Accordion class="mt-4" multiple value={opened} onValueChange={({ value }) => (opened = value)}>
+		<Accordion.Item value="add">
+			<Accordion.ItemTrigger class="btn">Add a gauge</Accordion.ItemTrigger>
+			<Accordion.ItemContent>
+				<form method="post" action="?/add" use:keep class="sheet mt-2 grid gap-3 p-4">
+					<GaugeFields bind:typed={$form} errors={$errors} kinds={gaugeKinds} />
+					<CertificateFields bind:typed={$form} errors={$errors} />
+					<div><button class="btn main">Add the gauge</button></div>
+				</form>
+			</Accordion.ItemContent>
+		</Accordion.Item>
+		<Accordion.Item value="import" class="mt-2">
+			<Accordion.ItemTrigger class="btn">Import a list</Accordion.ItemTrigger>
+			<Accordion.ItemContent>
+				<form
+					method="post"
+					action="?/check"
+					enctype="multipart/form-data"
+					use:enhance={() =>
+						({ update }) =>
+							update({ reset: false })}
+					class="sheet mt-2 grid gap-3 p-4"
+				>
+					<p class="soft">
+						CSV, its first line the names of the columns: <span class="figures">{gaugeColumns.join(', ')}</span>.
+						Nothing is taken in before you have seen what is wrong with it.
+					</p>
+					<label class="label"
+						><span>List</span><input class="input" type="file" name="list" accept=".csv,text/csv,text/plain" /></label
+					>
+					<div><button class="btn main">Look through the list</button></div>
+					{#if list?.empty}<p class="wrong" role="alert">Choose a file with a list first.</p>{/if}
+				</form>
+				{#if list && !list.empty}
+					<section class="sheet mt-2 p-4" aria-label="What was found in the list">
+						<p>
+							<b class="figures">{list.good}</b>
+							{list.good === 1 ? 'gauge holds' : 'gauges hold'}; <b class="figures">{list.faults.length + list.more}</b>
+							{list.faults.length + list.more === 1 ? 'line does' : 'lines do'} not{list.more > 0
+								? `, the first ${list.faults.length} of them below`
+								: ''}.
+						</p>
+						{#if list.faults.length > 0}
+							<table class="table">
+								<thead><tr><th class="number">Line</th><th>What is wrong</th></tr></thead>
+								<tbody
+									>{#each list.faults as fault, index (index)}<tr
+											><td class="number">{fault.line}</td><td>{fault.message}</td></tr
+										>{/each}</tbody
+								>
+							</table>
+						{/if}
+						{#if list.good > 0}
+							<form method="post" action="?/take" use:enhance class="mt-2">
+								<textarea name="text" hidden value={list.text}></textarea>
+								<button class="btn main">Take in the {list.good} that {list.good === 1 ? 'holds' : 'hold'}</button>
+							</form>
+						{/if}
+					</section>
+				{/if}
+			</Accordion.ItemContent>
+		</Accordion.Item>
+	</Accordion>
+	{#if taken}
+		<p role="status" class="mt-2">
+			{taken.added}
+			{taken.added === 1 ? 'gauge' : 'gauges'} taken in{taken.known.length > 0
+				? `; known already and left as they are: ${taken.known.slice(0, 5).join(', ')}${taken.known.length > 5 ? ` and ${taken.known.length - 5} more` : ''}`
+				: ''}.
+		</p>
+	{/if}
+{/if}

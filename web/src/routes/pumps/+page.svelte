@@ -1,9 +1,32 @@
 <script lang="ts">
-	import { formatNumber } from '@exetasis/core/quantity';
+	import { formatNumber } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
 	import FindForm from '$lib/ui/FindForm.svelte';
 
 	let { data } = $props();
+	type Pump = (typeof data.pumps)[number];
+	const columns: readonly Column<Pump>[] = [
+		{ key: 'serial', head: 'Serial', of: ({ serial }) => serial, to: ({ id }) => `/pumps/${id}` },
+		{ key: 'tag', head: 'Its name there', of: ({ tag }) => tag },
+		{ key: 'site', head: 'Where it runs', of: ({ site }) => site },
+		{ key: 'model', head: 'Model', of: ({ model }) => model },
+		{ key: 'rebuilds', head: 'Rebuilds', number: true, of: ({ rebuilds }) => rebuilds },
+		{
+			key: 'hours',
+			head: 'Hours',
+			number: true,
+			of: ({ pumpHours }) => pumpHours,
+			says: ({ pumpHours }) => (pumpHours === null ? '–' : formatNumber(pumpHours))
+		},
+		{
+			key: 'last',
+			head: 'Last in',
+			of: ({ lastReceived }) => lastReceived,
+			says: ({ lastReceived }) => (lastReceived ? day(lastReceived) : 'never')
+		}
+	];
 	const address = (page: number) => `/pumps?${new URLSearchParams({ find: data.find, page: String(page) })}`;
 </script>
 
@@ -12,35 +35,18 @@
 	<h1>Pumps</h1>
 	<FindForm label="Find a pump" placeholder="Serial, name, site or model" find={data.find} />
 </div>
-<table class="list sheet">
-	<thead
-		><tr
-			><th>Serial</th><th>Where it runs</th><th>Model</th><th class="number">Rebuilds</th><th class="number">Hours</th
-			><th>Last in</th></tr
-		></thead
-	>
-	<tbody>
-		{#each data.pumps as pump (pump.id)}
-			<tr>
-				<td><a class="row" href="/pumps/{pump.id}">{pump.serial}</a></td>
-				<td>{pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}</td>
-				<td>{pump.model}</td>
-				<td class="number">{pump.rebuilds}</td>
-				<td class="number">{pump.pumpHours === null ? '–' : formatNumber(pump.pumpHours)}</td>
-				<td>{pump.lastReceived ? day(pump.lastReceived) : 'never'}</td>
-			</tr>
-		{:else}<tr
-				><td colspan="6" class="soft"
-					>{data.find === '' ? 'No pump yet: receive one from the floor.' : 'No pump matches.'}</td
-				></tr
-			>{/each}
-	</tbody>
-</table>
+<DataTable
+	label="Pumps"
+	rows={data.pumps}
+	{columns}
+	served={data.pages > 1}
+	empty={data.find === '' ? 'No pump yet: receive one from the floor.' : 'No pump matches.'}
+/>
 {#if data.pages > 1}
 	<nav class="mt-2 flex items-center gap-3" aria-label="Pages">
-		{#if data.page > 0}<a class="press" href={address(data.page)}>Earlier</a>{/if}
+		{#if data.page > 0}<a class="btn" href={address(data.page)}>Earlier</a>{/if}
 		<span class="figures">{data.page + 1} of {data.pages}</span>
 		<span class="soft">{data.of} pumps</span>
-		{#if data.page + 1 < data.pages}<a class="press" href={address(data.page + 2)}>Later</a>{/if}
+		{#if data.page + 1 < data.pages}<a class="btn" href={address(data.page + 2)}>Later</a>{/if}
 	</nav>
 {/if}

@@ -1,62 +1,63 @@
 <!-- @component Receive: which pump, what it came in for, its hours and its duty. -->
 <script lang="ts">
-	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
-	import { formatNumber, unitLabel } from '@exetasis/core/quantity';
+	import { onMount, untrack } from 'svelte';
+	import { unitLabel } from '@exetasis/core/quantity';
 	import { scopes } from '@exetasis/core/record';
+	import { keptForm } from '$lib/forms/kept';
+	import { pumpLine, type FoundPump } from '$lib/pump/found';
+	import PumpChoice from '$lib/pump/PumpChoice.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import { formatNumber } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
+	import { layoutName } from '$lib/words/layout';
 	import { scopeName } from '$lib/words/scope';
 
-	import { layoutName } from '$lib/words/layout';
-	let { data, form } = $props();
-
-	const typed = $derived((form?.typed ?? {}) as Record<string, string>);
-	const problem = (field: string) => (form?.problems as Record<string, string> | undefined)?.[field];
-	// Undefined at first: what was chosen before the page came to life is then taken over, not lost.
-	let pump = $state<string | undefined>(untrack(() => form?.typed.pump));
-	const known = $derived(data.pumps.find(({ id }) => id === pump));
+	let { data, form: answer } = $props();
+	const { form, errors, enhance } = keptForm(untrack(() => data.form));
+	let known = $state.raw<FoundPump>();
+	// What only works once the page has come to life says so until then.
+	let alive = $state(false);
+	onMount(() => void (alive = true));
+	const models = $derived([
+		['', 'Choose'] as const,
+		...data.sheets.map(({ model, layout }) => [model, `${model}: ${layoutName(layout)}`] as const)
+	]);
+	const sites = $derived([['', 'Not known'] as const, ...data.sites.map(({ id, name }) => [id, name] as const)]);
+	const work = scopes.map((scope) => [scope, scopeName[scope]] as const);
 </script>
-
-{#snippet wrong(field: string)}
-	{#if problem(field)}<p class="wrong" id="{field}-problem">{problem(field)}</p>{/if}
-{/snippet}
-{#snippet input(name: string, label: string, hint = '')}
-	<div class="field">
-		<label for={name}>{label}</label>
-		<input
-			id={name}
-			{name}
-			defaultValue={typed[name] ?? ''}
-			placeholder={hint}
-			autocomplete="off"
-			aria-invalid={problem(name) !== undefined}
-			aria-describedby={problem(name) ? `${name}-problem` : undefined}
-		/>
-		{@render wrong(name)}
-	</div>
-{/snippet}
 
 <svelte:head><title>Receive a pump · Exetasis</title></svelte:head>
 <h1>Receive a pump</h1>
-<form
-	method="post"
-	use:enhance={() =>
-		async ({ update }) =>
-			update({ reset: false })}
->
+<form method="post" use:enhance>
 	<fieldset class="sheet">
 		<legend>Pump</legend>
-		<div class="field">
-			<label for="pump">Which pump</label>
-			<select id="pump" name="pump" bind:value={pump} aria-invalid={problem('pump') !== undefined}>
-				<option value="">Choose</option>
-				<option value="new">A pump we do not know yet</option>
-				{#each data.pumps as one (one.id)}<option value={one.id}
-						>{one.serial}{one.tag ? `, ${one.tag}` : ''}{one.site ? ` (${one.site})` : ''}</option
-					>{/each}
-			</select>
-			{@render wrong('pump')}
-			{#if form && 'openJob' in form}<p><a class="press" href="/jobs/{form.openJob}">Go to its open job</a></p>{/if}
+		<input type="hidden" name="pump" value={$form.pump} />
+		<input type="hidden" name="pumpLine" value={$form.pumpLine} />
+		<div>
+			<PumpChoice
+				label="Which pump"
+				first={$form.pumpLine}
+				wrong={$errors.pump !== undefined}
+				onchoose={(one) => {
+					known = one;
+					$form.pump = one.id;
+					$form.pumpLine = pumpLine(one);
+				}}
+			/>
+			<button
+				type="button"
+				class="btn mt-2"
+				disabled={!alive}
+				aria-pressed={$form.pump === 'new'}
+				onclick={() => {
+					known = undefined;
+					$form.pump = 'new';
+				}}>A pump we do not know yet</button
+			>
+			{#if $errors.pump}<p class="wrong" role="alert">{$errors.pump[0]}</p>{/if}
+			{#if answer && 'openJob' in answer}<p>
+					<a class="btn" href="/jobs/{answer.openJob}">Go to its open job</a>
+				</p>{/if}
 			{#if known}
 				<p class="soft">
 					{known.model}; {known.rebuilds} rebuilds on record{known.lastReceived
@@ -65,56 +66,65 @@
 				</p>
 			{/if}
 		</div>
-		{#if pump === 'new'}
-			{@render input('serial', 'Serial number')}
-			<div class="field">
-				<label for="model">Model</label>
-				<select id="model" name="model" aria-invalid={problem('model') !== undefined}>
-					{#each data.sheets as { model, layout } (model)}<option value={model} selected={model === typed.model}
-							>{model}: {layoutName(layout)}</option
-						>{/each}
-				</select>
-				{@render wrong('model')}
-			</div>
-			<div class="field">
-				<label for="site">Where it runs</label>
-				<select id="site" name="site">
-					<option value="">Not known</option>
-					{#each data.sites as { id, name } (id)}<option value={id} selected={id === typed.site}>{name}</option>{/each}
-				</select>
-			</div>
-			{@render input('tag', 'Its name there', 'Port set')}
+		{#if $form.pump === 'new'}
+			<Field name="serial" label="Serial number" bind:value={$form.serial} errors={$errors.serial} />
+			<Field name="model" label="Model" bind:value={$form.model} errors={$errors.model} options={models} />
+			<Field name="site" label="Where it runs" bind:value={$form.site} errors={$errors.site} options={sites} />
+			<Field name="tag" label="Its name there" hint="Port set" bind:value={$form.tag} errors={$errors.tag} />
 		{/if}
 	</fieldset>
 	<fieldset class="sheet">
 		<legend>Why and how far</legend>
-		{@render input('complaint', 'Complaint', 'Water leak, weak or pulsing pressure, noise, planned …')}
-		{@render input(
-			'hours',
-			'Hours on its meter',
-			known?.meterHours ? `last time ${formatNumber(known.meterHours)}` : '4210'
-		)}
-		{#if form && 'meterWentBack' in form}
-			{@render input('oldMeterHours', 'Meter replaced: hours on the old one since last time', '0 if nobody knows')}
+		<Field
+			name="complaint"
+			label="Complaint"
+			hint="Water leak, weak or pulsing pressure, noise, planned …"
+			bind:value={$form.complaint}
+			errors={$errors.complaint}
+		/>
+		<Field
+			name="hours"
+			label="Hours on its meter"
+			hint={known?.meterHours ? `last time ${formatNumber(known.meterHours)}` : '4210'}
+			bind:value={$form.hours}
+			errors={$errors.hours}
+		/>
+		{#if answer && 'meterWentBack' in answer}
+			<Field
+				name="oldMeterHours"
+				label="Meter replaced: hours on the old one since last time"
+				hint="0 if nobody knows"
+				bind:value={$form.oldMeterHours}
+				errors={$errors.oldMeterHours}
+			/>
 		{/if}
-		<div class="field">
-			<label for="scope">Work to do</label>
-			<select id="scope" name="scope">
-				{#each scopes as scope (scope)}<option value={scope} selected={scope === (typed.scope ?? 'full')}
-						>{scopeName[scope]}</option
-					>{/each}
-			</select>
-		</div>
+		<Field name="scope" label="Work to do" bind:value={$form.scope} errors={$errors.scope} options={work} />
 	</fieldset>
 	<fieldset class="sheet">
 		<legend>Duty <span class="soft">as far as known</span></legend>
-		{@render input('liquid', 'Liquid', 'Seawater')}
-		{@render input('temperature', `Temperature, ${unitLabel(data.units.temperature)}`)}
-		{@render input('pressure', `Pressure, ${unitLabel(data.units.pressure)}`)}
-		{@render input('speed', 'Speed, rpm')}
-		{@render input('inlet', 'Inlet supply', 'Flooded, suction lift, filter …')}
+		<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
+		<Field
+			name="temperature"
+			label="Temperature, {unitLabel(data.units.temperature)}"
+			bind:value={$form.temperature}
+			errors={$errors.temperature}
+		/>
+		<Field
+			name="pressure"
+			label="Pressure, {unitLabel(data.units.pressure)}"
+			bind:value={$form.pressure}
+			errors={$errors.pressure}
+		/>
+		<Field name="speed" label="Speed, rpm" bind:value={$form.speed} errors={$errors.speed} />
+		<Field
+			name="inlet"
+			label="Inlet supply"
+			hint="Flooded, suction lift, filter …"
+			bind:value={$form.inlet}
+			errors={$errors.inlet}
+		/>
 	</fieldset>
-	<p class="last"><button class="press main">Receive and lay out the mat</button></p>
+	<p class="last"><button class="btn main">Receive and lay out the mat</button></p>
 </form>
 
 <style>
@@ -129,6 +139,7 @@
 		padding: 0.8rem;
 		display: grid;
 		gap: 0.7rem;
+		min-width: 0;
 	}
 	.last {
 		grid-column: 1 / -1;

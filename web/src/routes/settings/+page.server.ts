@@ -4,6 +4,7 @@ import { metric } from '@exetasis/core/quantity';
 import { changePassword, LONGEST_PASSWORD, setPreferences, SHORTEST_PASSWORD } from '@exetasis/server/people';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
+import { numerals } from '$lib/ui/numbers';
 
 const units = z.object({
 	length: z.enum(['mm', 'in']),
@@ -11,6 +12,8 @@ const units = z.object({
 	pressure: z.enum(['MPa', 'bar', 'psi']),
 	temperature: z.enum(['C', 'F'])
 });
+const writing = z.object({ numerals: z.enum(numerals) });
+const hands = z.object({ hand: z.enum(['left', 'right']), pad: z.enum(['touch', 'always', 'never']) });
 const theme = z.object({ theme: z.enum(['light', 'dark']) });
 
 const passwords = z.object({
@@ -26,6 +29,18 @@ export const actions = {
 		if (!parsed.success) return fail(400, { problem: 'Choose one unit for each.' });
 		await setPreferences(userOf(locals), { units: parsed.data });
 		return { saved: true };
+	},
+	numerals: async ({ request, locals }) => {
+		const parsed = writing.safeParse(await readForm(request));
+		if (!parsed.success) return fail(400, { problem: 'Choose how numbers are written.' });
+		await setPreferences(userOf(locals), parsed.data);
+		return { numeralsSaved: true };
+	},
+	hands: async ({ request, locals }) => {
+		const parsed = hands.safeParse(await readForm(request));
+		if (!parsed.success) return fail(400, { problem: 'Choose a hand, and when the pad is offered.' });
+		await setPreferences(userOf(locals), parsed.data);
+		return { handsSaved: true };
 	},
 	theme: async ({ request, locals }) => {
 		const parsed = theme.safeParse(await readForm(request));

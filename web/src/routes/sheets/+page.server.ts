@@ -1,9 +1,20 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { readForm } from '$lib/server/form';
-import { scopeOf } from '$lib/server/request';
-import { addSheet, sheetsOf } from '@exetasis/server/sheets';
+import { found, idFrom, scopeOf } from '$lib/server/request';
+import type { ShopScope } from '@exetasis/server/db/scope';
+import { addSheet, sheetById, sheetsOf } from '@exetasis/server/sheets';
 
-export const load = async ({ locals }) => ({ sheets: await sheetsOf(scopeOf(locals)) });
+/** The text of the revision that follows a sheet, to be edited. */
+async function nextRevision(scope: ShopScope, id: string | null): Promise<string> {
+	if (!id) return '';
+	const sheet = found(await sheetById(scope, idFrom(id)));
+	return JSON.stringify({ ...sheet, revision: sheet.revision + 1 }, null, '\t');
+}
+
+export async function load({ locals, url }) {
+	const scope = scopeOf(locals);
+	return { sheets: await sheetsOf(scope), from: await nextRevision(scope, url.searchParams.get('from')) };
+}
 
 export const actions = {
 	default: async ({ locals, request }) => {

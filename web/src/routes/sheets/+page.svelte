@@ -1,8 +1,18 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import SheetEditor from '$lib/sheet/SheetEditor.svelte';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
 	import { layoutName } from '$lib/words/layout';
 
 	let { data, form } = $props();
+	type Listed = (typeof data.sheets)[number];
+	const columns: readonly Column<Listed>[] = [
+		{ key: 'model', head: 'Model', of: ({ model }) => model, to: ({ id }) => `/sheets/${id}` },
+		{ key: 'layout', head: 'Layout', of: ({ layout }) => layoutName(layout) },
+		{ key: 'revision', head: 'Revision', number: true, of: ({ revision }) => revision },
+		{ key: 'pumps', head: 'Pumps', number: true, of: ({ pumps }) => pumps }
+	];
 </script>
 
 <svelte:head><title>Model sheets · Exetasis</title></svelte:head>
@@ -11,22 +21,14 @@
 	Everything that is known of a pump model: its stack, sizes and discard limits, steps and cautions. An open JSON
 	format; a job keeps the revision it began with.
 </p>
-<table class="list sheet">
-	<thead><tr><th>Model</th><th>Layout</th><th class="number">Revision</th><th class="number">Pumps</th></tr></thead>
-	<tbody>
-		{#each data.sheets as sheet (sheet.id)}
-			<tr>
-				<td><a class="row" href="/sheets/{sheet.id}">{sheet.model}</a></td>
-				<td>{layoutName(sheet.layout)}</td>
-				<td class="number">{sheet.revision}</td>
-				<td class="number">{sheet.pumps}</td>
-			</tr>
-		{:else}<tr><td colspan="4" class="soft">No sheet yet: a pump can only be received once its model has one.</td></tr
-			>{/each}
-	</tbody>
-</table>
+<DataTable
+	label="Model sheets"
+	rows={data.sheets}
+	{columns}
+	empty="No sheet yet: take the first one in below. A pump can only be received once its model has one."
+/>
 {#if data.mayManage}
-	<h2 class="mt-6">Import a sheet</h2>
+	<h2 class="mt-6">Take a sheet in, or its next revision</h2>
 	<form
 		method="post"
 		enctype="multipart/form-data"
@@ -35,22 +37,15 @@
 				update({ reset: false })}
 		class="mt-2 grid gap-3"
 	>
-		<label class="field"><span>File</span><input type="file" name="file" accept=".json,application/json" /></label>
-		<label class="field"
-			><span>or its text</span><textarea
-				name="text"
-				rows="8"
-				class="figures"
-				spellcheck="false"
-				value={form?.text ?? ''}></textarea></label
-		>
+		<label class="label"><span>File</span><input type="file" name="file" accept=".json,application/json" /></label>
+		{#key data.from}<SheetEditor label="or its text" name="text" first={form?.text ?? data.from} />{/key}
 		{#if form?.faults}
 			<div role="alert">
 				<p class="wrong">
 					{form.faults.length + form.more === 1 ? 'One thing is' : `${form.faults.length + form.more} things are`} wrong with
 					this sheet{form.more > 0 ? `, the first ${form.faults.length} of them below` : ''}; nothing was taken in.
 				</p>
-				<table class="list">
+				<table class="table">
 					<thead><tr><th class="number">Line</th><th>Path</th><th>What is wrong</th></tr></thead>
 					<tbody
 						>{#each form.faults as fault, index (index)}<tr
@@ -60,7 +55,7 @@
 				</table>
 			</div>
 		{/if}
-		<div><button class="press main">Check and take in</button></div>
+		<div><button class="btn main">Check and take in</button></div>
 	</form>
 {:else}
 	<p class="soft mt-4">A lead can take sheets in.</p>

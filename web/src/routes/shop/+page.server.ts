@@ -1,19 +1,12 @@
 import { fail } from '@sveltejs/kit';
-import { z } from 'zod';
-import { setActive, staffOf } from '@exetasis/server/people';
 import { policySchema, type Policy } from '@exetasis/core/decide';
 import { parseNumber } from '@exetasis/core/quantity';
 import { readForm } from '$lib/server/form';
-import { scopeOf, userOf } from '$lib/server/request';
+import { scopeOf } from '$lib/server/request';
 import { numberSentence } from '$lib/words/problems';
 import { policyOf, setPolicy } from '@exetasis/server/shops';
 
-export const load = async ({ locals }) => {
-	const scope = scopeOf(locals);
-	return { policy: await policyOf(scope), staff: await staffOf(scope) };
-};
-
-const person = z.object({ person: z.string().min(1).max(64), active: z.enum(['true', 'false']) });
+export const load = async ({ locals }) => ({ policy: await policyOf(scopeOf(locals)) });
 
 type Fields = Record<keyof Policy, string>;
 /** Fields that are typed in per cent and kept as probabilities. */
@@ -42,15 +35,6 @@ export const actions = {
 		}
 		await setPolicy(scopeOf(locals), parsed.data);
 		return { kept: true };
-	},
-	active: async ({ request, locals }) => {
-		const parsed = person.safeParse({ ...(await readForm(request)) });
-		if (!parsed.success) return fail(400, { people: 'Choose one of your shop’s people.' });
-		const { person: id, active } = parsed.data;
-		const result = await setActive(scopeOf(locals), userOf(locals).id, id, active === 'true');
-		if (result === 'yourself') return fail(400, { people: 'Nobody takes away their own sign-in: ask another lead.' });
-		if (result === 'unknownPerson') return fail(404, { people: 'Your shop has nobody of that name.' });
-		return { people: undefined };
 	}
 };
 

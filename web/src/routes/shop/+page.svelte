@@ -2,8 +2,9 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { schools } from '@exetasis/core/decide';
-	import { formatNumber } from '@exetasis/core/quantity';
+	import { formatNumber } from '$lib/ui/numbers';
 	import { customChoices } from '$lib/words/customs';
+	import ShopNav from '$lib/ui/ShopNav.svelte';
 	import { schoolName } from '$lib/words/schools';
 
 	let { data, form } = $props();
@@ -46,6 +47,7 @@
 
 <svelte:head><title>Shop · Exetasis</title></svelte:head>
 <h1>{data.shop?.name}</h1>
+<ShopNav />
 <p class="soft mb-2">
 	The rules that every verdict follows. Limits come from the model sheets; what a technician decides against a proposal
 	is always kept with the reason.
@@ -77,7 +79,7 @@
 			<legend>Shop rules where practice differs</legend>
 			<div class="customs">
 				{#each customChoices as [name, label, choices] (name)}
-					<label class="field" for={name}>
+					<label class="label" for={name}>
 						<span>{label}</span>
 						<select id={name} {name}>
 							{#each choices as [value, words] (value)}<option
@@ -93,7 +95,7 @@
 	<fieldset class="sheet" disabled={!data.mayManage}>
 		<legend>Figures</legend>
 		{#each fields as [name, label, value, unit] (name)}
-			<div class="field">
+			<div class="label">
 				<label for={name}>{label}, {unit}</label>
 				<input
 					id={name}
@@ -110,45 +112,13 @@
 	</fieldset>
 	<div class="keep">
 		{#if data.mayManage}
-			<div><button class="press main">Save</button></div>
+			<div><button class="btn main">Save</button></div>
 			{#if form && 'kept' in form}<p role="status">Saved: every open job is judged by these from now on.</p>{/if}
 		{:else}<p class="soft">A lead can change these.</p>{/if}
 	</div>
 </form>
 
-<h2 class="mt-6">People</h2>
-{#if form && 'people' in form && form.people}<p class="wrong" role="alert">{form.people}</p>{/if}
-<table class="list sheet people">
-	<thead><tr><th>Name</th><th>E-mail</th><th>Role</th><th>May sign in</th><th></th></tr></thead>
-	<tbody>
-		{#each data.staff as person (person.id)}
-			<tr>
-				<td>{person.name}</td>
-				<td>{person.email}</td>
-				<td>{person.role}</td>
-				<td>{person.active ? 'yes' : 'no'}</td>
-				<td>
-					{#if data.mayManage && person.id !== data.user?.id}
-						<form method="post" action="?/active" use:enhance>
-							<input type="hidden" name="person" value={person.id} />
-							<input type="hidden" name="active" value={String(!person.active)} />
-							<button class="press"
-								>{person.active ? 'Take sign-in away' : 'Give sign-in back'}<span class="sr-only">: {person.name}</span
-								></button
-							>
-						</form>
-					{/if}
-				</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
-<p class="soft mt-2">Taking sign-in away ends all that person’s sessions at once. What they recorded stays.</p>
-
 <style>
-	.people td {
-		vertical-align: middle;
-	}
 	.columns {
 		display: grid;
 		grid-template-columns: 1fr 1fr;

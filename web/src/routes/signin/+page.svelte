@@ -29,7 +29,7 @@
 			async ({ update }) =>
 				update({ reset: false })}
 	>
-		<label class="field"
+		<label class="label"
 			><span>E-mail</span><input
 				name="email"
 				type="email"
@@ -38,7 +38,7 @@
 				aria-invalid={form?.problem !== undefined}
 			/></label
 		>
-		<label class="field"
+		<label class="label"
 			><span>Password</span><input
 				name="password"
 				type="password"
@@ -48,7 +48,7 @@
 			/></label
 		>
 		{#if form?.problem}<p class="wrong" role="alert">{form.problem}</p>{/if}
-		<button class="press main">Sign in</button>
+		<button class="btn main">Sign in</button>
 	</form>
 	{#if data.demo}
 		<div class="demo sheet">
@@ -60,7 +60,7 @@
 				{#each accounts as [address, role] (address)}
 					<button
 						type="button"
-						class="press"
+						class="btn"
 						onclick={() => {
 							email = address;
 							password = 'harrow-sound';

@@ -2,13 +2,17 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import type { Rate } from '@exetasis/core/trace';
 	import { placeName } from '$lib/words/place';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
 	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
-	import FindForm from '$lib/ui/FindForm.svelte';
+	import { pumpLine } from '$lib/pump/found';
+	import PumpChoice from '$lib/pump/PumpChoice.svelte';
 
 	let { data } = $props();
+	const MOST_SHOWN = 25;
 	let chosen = $state(0);
 	const trace = $derived(data.trace);
 	const recurring = $derived(trace?.recurrences.filter(({ rate }) => rate.events > 1) ?? []);
@@ -17,29 +21,74 @@
 	const rateWords = (rate: Rate) =>
 		`${formatNumber(rate.per1000h, 2)} (${formatNumber(rate.low, 2)}–${formatNumber(rate.high, 2)})`;
 	const cylinderWords = (cylinder: number) => (cylinder === 0 ? '' : `cylinder ${cylinder}`);
+	type Recurring = (typeof recurring)[number];
+	const columns: readonly Column<Recurring>[] = $derived([
+		{ key: 'pattern', head: 'Pattern', of: ({ pattern }: Recurring) => patternName(pattern as PatternKey), cell: pick },
+		{
+			key: 'place',
+			head: 'Place',
+			of: ({ station, cylinder }: Recurring) =>
+				`${stationName(station)}${cylinder ? `, ${cylinderWords(cylinder)}` : ''}`
+		},
+		{
+			key: 'times',
+			head: 'Found',
+			number: true,
+			of: ({ rate }: Recurring) => rate.events,
+			says: ({ rate }: Recurring) => `${rate.events}×`
+		},
+		{
+			key: 'rate',
+			head: 'per 1000 h (95 %)',
+			number: true,
+			of: ({ rate }: Recurring) => rate.per1000h,
+			says: ({ rate }: Recurring) => rateWords(rate)
+		},
+		{
+			key: 'others',
+			head: 'other cylinders',
+			number: true,
+			of: ({ others }: Recurring) => others?.per1000h,
+			says: ({ others }: Recurring) => (others ? rateWords(others) : '–')
+		},
+		{
+			key: 'alike',
+			head: 'chance if alike',
+			number: true,
+			of: ({ others, pAlike }: Recurring) => (others ? pAlike : undefined),
+			says: ({ others, pAlike }: Recurring) => (others ? formatProbability(pAlike) : '–')
+		},
+		{
+			key: 'any',
+			head: 'any as odd',
+			number: true,
+			of: ({ others, pAny }: Recurring) => (others ? pAny : undefined),
+			says: ({ others, pAny }: Recurring) => (others ? formatProbability(pAny) : '–')
+		}
+	]);
 </script>
+
+{#snippet pick(one: Recurring)}
+	<button type="button" class="pick" aria-pressed={one === picked} onclick={() => (chosen = recurring.indexOf(one))}
+		>{patternName(one.pattern as PatternKey)}</button
+	>
+{/snippet}
 
 <svelte:head><title>Trace · Exetasis</title></svelte:head>
 <div class="head">
 	<h1>Trace</h1>
-	<label class="field"
-		><span class="sr-only">Pump</span>
-		<select
-			value={data.pump?.id}
-			onchange={(event) => {
+	{#key data.pump?.id}
+		<PumpChoice
+			label="Pump"
+			first={data.pump ? pumpLine(data.pump) : ''}
+			rebuilds={2}
+			onchoose={({ id }) => {
 				chosen = 0;
-				void goto(`/trace?pump=${event.currentTarget.value}`);
+				void goto(`/trace?pump=${id}`);
 			}}
-		>
-			{#each data.pumps as pump (pump.id)}<option value={pump.id}
-					>{pump.serial}{pump.tag ? `, ${pump.tag}` : ''}{pump.site ? ` (${pump.site})` : ''}</option
-				>{/each}
-		</select>
-	</label>
-	{#if data.of > data.pumps.length || data.find}
-		<FindForm label="Find a pump" placeholder="Find among {data.of}" find={data.find} />
-	{/if}
-	{#if data.pump}<a class="press" href="/pumps/{data.pump.id}">Its rebuilds</a>{/if}
+		/>
+	{/key}
+	{#if data.pump}<a class="btn" href="/pumps/{data.pump.id}">Its rebuilds</a>{/if}
 </div>
 {#if !trace || recurring.length === 0}
 	<p class="soft">
@@ -63,39 +112,20 @@
 		</p>
 		<RecurrenceChart {trace} {picked} name={patternName(picked.pattern as PatternKey)} />
 	{/if}
-	<table class="list">
-		<thead>
-			<tr
-				><th>Pattern</th><th>Place</th><th class="number">Found</th><th class="number">per 1000 h (95 %)</th><th
-					class="number">other cylinders</th
-				><th class="number">chance if alike</th><th class="number">any as odd</th></tr
-			>
-		</thead>
-		<tbody>
-			{#each recurring.slice(0, 25) as one, index (`${one.station}/${one.pattern}/${one.cylinder}`)}
-				<tr class:picked={one === picked}>
-					<td
-						><button type="button" class="pick" aria-pressed={one === picked} onclick={() => (chosen = index)}
-							>{patternName(one.pattern as PatternKey)}</button
-						></td
-					>
-					<td>{stationName(one.station)}{one.cylinder ? `, ${cylinderWords(one.cylinder)}` : ''}</td>
-					<td class="number">{one.rate.events}×</td>
-					<td class="number">{rateWords(one.rate)}</td>
-					<td class="number">{one.others ? rateWords(one.others) : '–'}</td>
-					<td class="number">{one.others ? formatProbability(one.pAlike) : '–'}</td>
-					<td class="number">{one.others ? formatProbability(one.pAny) : '–'}</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<DataTable
+		label="What recurs"
+		rows={recurring.slice(0, MOST_SHOWN)}
+		{columns}
+		empty="Nothing recurs."
+		picked={(one) => one === picked}
+	/>
 	<p class="soft mt-2">
 		Counted over the hours between one look at a place and the next: a mark once in its part’s life, and again where it
 		has grown. “Any as odd” allows for all comparisons on this pump. {trace.withoutExposure} looks had no earlier one and
 		could not count. Kept out: {trace.keptOut.handling} marks made while stripping, {trace.keptOut.assembly} by an earlier
 		assembly,
 		{trace.keptOut.unknown} of unknown origin.
-		{recurring.length > 25 ? `The 25 most surprising are shown.` : ''}
+		{recurring.length > MOST_SHOWN ? `The ${MOST_SHOWN} most surprising are shown.` : ''}
 	</p>
 {/if}
 
@@ -118,8 +148,5 @@
 		color: var(--mark);
 		text-decoration: underline;
 		cursor: pointer;
-	}
-	tr.picked td {
-		background: color-mix(in oklab, var(--mark) 10%, transparent);
 	}
 </style>

@@ -1,8 +1,10 @@
 <!-- @component One job: its stages, what is known of the pump, and whether everything typed has reached the server. -->
 <script lang="ts">
 	import { page } from '$app/state';
-	import { formatNumber } from '@exetasis/core/quantity';
+	import Bar from '$lib/bar/Bar.svelte';
+	import { formatNumber } from '$lib/ui/numbers';
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
+	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import { day } from '$lib/ui/time';
 	import { scopeName } from '$lib/words/scope';
@@ -21,6 +23,17 @@
 		['decide', 'Decide'],
 		['release', job.releasedAt ? 'Released' : 'Release']
 	] as const);
+	// The part in hand fills the window: nothing of it scrolls.
+	const fills = $derived(page.url.pathname.endsWith('/inspect'));
+	const facts = $derived(
+		[
+			`“${job.complaint}”`,
+			scopeName[job.scope],
+			`${formatNumber(job.pumpHours)} h`,
+			`in ${day(job.receivedAt)}`,
+			...(job.releasedAt ? [`released ${day(job.releasedAt)}`] : [])
+		].join(' · ')
+	);
 	const count = $derived(outboxOf()?.waiting.filter((one) => one.job === job.id).length ?? 0);
 	const waiting = $derived(count === 1 ? '1 entry waits' : `${count} entries wait`);
 	const sending = $derived(outboxOf()?.status ?? 'idle');
@@ -37,17 +50,15 @@
 	);
 </script>
 
-<div class="job">
-	<div>
-		<a class="serial" href="/pumps/{job.pumpId}">{job.serial}</a>
-		<span>{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</span>
-		<span class="soft"
-			>“{job.complaint}” · {scopeName[job.scope]} · <span class="figures">{formatNumber(job.pumpHours)}</span> h · in {day(
-				job.receivedAt
-			)}{job.releasedAt ? ` · released ${day(job.releasedAt)}` : ''}</span
-		>
+<Bar>
+	<div class="job">
+		<p>
+			<a class="serial" href="/pumps/{job.pumpId}">{job.serial}</a>
+			{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}
+		</p>
+		<p class="soft facts" title={facts}>{facts}</p>
 	</div>
-	<nav aria-label="Stages">
+	<nav class="stages" aria-label="Stages">
 		{#each stages as [path, name] (path)}
 			<a href="/jobs/{job.id}/{path}" aria-current={page.url.pathname.endsWith(`/${path}`) ? 'step' : undefined}
 				>{name}</a
@@ -62,49 +73,90 @@
 		{status}
 		{#if sending === 'signedOut'}<a href="/signin" target="_blank" rel="noreferrer">Sign in</a>{/if}
 	</span>
-</div>
-{@render children()}
+</Bar>
+<main class:fills>
+	{#if outboxOf()}<OutboxNotice outbox={outboxOf()!} jobInHand={job.id} />{/if}
+	{#key job.id}{@render children()}{/key}
+</main>
 
 <style>
 	.job {
-		display: grid;
-		grid-template-columns: 1fr auto minmax(9rem, auto);
-		gap: 0 1rem;
-		align-items: center;
-		margin: -4px 0 6px;
+		flex: 1;
+		min-width: 0;
+		line-height: 1.25;
+	}
+	.job p {
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
 	}
 	.serial {
 		font-weight: 700;
 		font-size: 1.05rem;
 		color: var(--ink);
 	}
-	.soft {
-		font-size: 0.85rem;
+	.facts {
+		font-size: 0.78rem;
 	}
-	nav {
+	.stages {
 		display: flex;
 	}
-	nav a {
+	.stages a {
 		display: inline-flex;
 		align-items: center;
-		min-height: 44px;
+		min-height: 47px;
 		padding: 0 1rem;
 		color: var(--ink);
 		text-decoration: none;
 		border-bottom: 3px solid var(--line);
 	}
-	nav a[aria-current] {
+	.stages a[aria-current] {
 		border-color: var(--mark);
 		font-weight: 650;
 	}
 	.status {
 		font-size: 0.82rem;
+		line-height: 1.2;
 		color: var(--ink-soft);
 		text-align: right;
-		max-width: 20rem;
+		width: 10rem;
 	}
 	.status.waiting {
 		color: var(--doubt);
 		font-weight: 600;
+		font-size: 0.74rem;
+	}
+	.fills {
+		display: flex;
+		flex-direction: column;
+		height: calc(100dvh - 50px);
+		padding-block: 4px 0;
+	}
+	@media (max-width: 1000px) {
+		.facts {
+			display: none;
+		}
+		.stages a {
+			padding: 0 0.7rem;
+		}
+		.status {
+			width: 7rem;
+		}
+	}
+	@media (max-width: 600px) {
+		.job p {
+			white-space: normal;
+		}
+		.stages {
+			position: fixed;
+			inset: auto 0 0;
+			z-index: 5;
+			justify-content: space-around;
+			background: var(--sheet);
+			border-top: 1.5px solid var(--ink);
+		}
+		.fills {
+			height: calc(100dvh - 98px);
+		}
 	}
 </style>

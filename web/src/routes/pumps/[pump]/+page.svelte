@@ -1,12 +1,17 @@
 <!-- @component One pump: its rebuilds, and the lives of the parts at each of its places. -->
 <script lang="ts">
-	import { formatNumber, formatQuantity } from '@exetasis/core/quantity';
+	import { untrack } from 'svelte';
+	import { keptForm } from '$lib/forms/kept';
+	import Field from '$lib/ui/Field.svelte';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import LifeLines from '$lib/pump/LifeLines.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { day } from '$lib/ui/time';
 	import { scopeName } from '$lib/words/scope';
 
 	let { data } = $props();
+	const { form, errors, enhance, message } = keptForm(untrack(() => data.form));
+	const sites = $derived([['', 'Not known'] as const, ...data.sites.map(({ id, name }) => [id, name] as const)]);
 	const units = unitsInUse();
 	const { pump, rebuilds } = $derived(data);
 	const duty = $derived(
@@ -29,8 +34,8 @@
 		<h1>{pump.serial}</h1>
 		<p class="soft">{pump.model} · {pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}{duty ? ` · ${duty}` : ''}</p>
 	</div>
-	<a class="press" href="/trace?pump={pump.id}">What recurs here</a>
-	{#if open}<a class="press main" href="/jobs/{open.id}">Open job</a>{/if}
+	<a class="btn" href="/trace?pump={pump.id}">What recurs here</a>
+	{#if open}<a class="btn main" href="/jobs/{open.id}">Open job</a>{/if}
 </div>
 <div class="columns">
 	<section>
@@ -39,7 +44,7 @@
 	</section>
 	<section>
 		<h2>Rebuilds</h2>
-		<table class="list">
+		<table class="table">
 			<thead
 				><tr
 					><th>In</th><th class="number">Hours</th><th>Complaint</th><th class="number">Findings</th><th class="number"
@@ -63,6 +68,26 @@
 				{:else}<tr><td colspan="5" class="soft">Not yet in the shop.</td></tr>{/each}
 			</tbody>
 		</table>
+		<h2 class="mt-4">Where it runs</h2>
+		<ul>
+			<li><b>{pump.site ?? 'Site not known'}</b>{pump.tag ? `, ${pump.tag}` : ''}, now</li>
+			{#each data.places as place (place.until)}
+				<li class="soft">
+					{place.site ?? 'Site not known'}{place.tag ? `, ${place.tag}` : ''}, until {day(place.until)}
+				</li>
+			{/each}
+		</ul>
+		{#if data.mayWork}
+			<details class="mt-2">
+				<summary class="btn">It has moved</summary>
+				<form method="post" use:enhance class="mt-2 grid gap-3">
+					<Field name="site" label="Site" bind:value={$form.site} errors={$errors.site} options={sites} />
+					<Field name="tag" label="Its name there" bind:value={$form.tag} errors={$errors.tag} />
+					<div><button class="btn main">Move it</button></div>
+				</form>
+			</details>
+			{#if $message}<p role="status">{$message}</p>{/if}
+		{/if}
 	</section>
 </div>
 

@@ -1,9 +1,13 @@
 <!-- @component One model sheet: the stack in strip order with faces, renewal, sizes and limits. -->
 <script lang="ts">
 	import { partType, patternName } from '@exetasis/core/part';
-	import { dimensionOf, formatQuantity, shownUnit } from '@exetasis/core/quantity';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatQuantity } from '$lib/ui/numbers';
 	import { discardLimit, placesToRead } from '@exetasis/core/record';
+	import { page } from '$app/state';
 	import Glyph from '$lib/glyph/Glyph.svelte';
+	import CautionNote from '$lib/ui/CautionNote.svelte';
+	import { scopeName } from '$lib/words/scope';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
@@ -31,7 +35,31 @@
 	{sheet.maker} · {sheet.cylinders} cylinders · {formatQuantity(sheet.ratedPressureMPa, units().pressure)} · {sheet.ratedSpeedRpm}
 	rpm · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo ? ' · demo data, invented' : ''}
 </p>
-<table class="list sheet">
+{#if data.mayManage}<p class="mb-3">
+		<a class="btn" href="/sheets?from={page.params.sheet}">Edit as its next revision</a>
+	</p>{/if}
+<h2>Stack, as it comes apart</h2>
+<div class="stack sheet" role="img" aria-label="The stations in strip order, P to the left, C to the right">
+	{#each sheet.stations as station, index (station.key)}
+		<figure>
+			<Glyph type={station.type} toward={station.face.toward} size={40} />
+			<figcaption><span class="figures">{index + 1}</span> {station.short}</figcaption>
+		</figure>
+	{/each}
+</div>
+<h2 class="mt-4">Steps</h2>
+<ol class="steps">
+	{#each sheet.steps as step (step.key)}
+		<li>
+			{step.text}
+			{#if step.blocking}<b>Nothing else before it.</b>{/if}
+			<span class="soft">{step.scopes.map((scope) => scopeName[scope]).join(', ')}</span>
+			{#if step.caution}<CautionNote caution={step.caution} />{/if}
+		</li>
+	{/each}
+</ol>
+<h2 class="mt-4">Stations</h2>
+<table class="table sheet">
 	<thead
 		><tr
 			><th>#</th><th>Part</th><th>Faces on refit</th><th>Renewal</th><th>Look for, tools</th><th>Size, new ▸ discard</th
@@ -51,6 +79,7 @@
 				<td>{renewal[station.renewal]}</td>
 				<td>
 					{station.lookFor ?? ''}
+					{#if station.caution}<CautionNote caution={station.caution} />{/if}
 					{#if station.tool}<p class="soft">Tool: {station.tool}</p>{/if}
 					{#if station.abrasive}<p class="soft">
 							{station.abrasive === 'allowed' ? 'Abrasive cloth allowed' : 'No abrasive on it'}
@@ -83,3 +112,28 @@
 		{/each}
 	</tbody>
 </table>
+
+<style>
+	.stack {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 2px;
+		padding: 8px;
+	}
+	figure {
+		width: 76px;
+		text-align: center;
+		font-size: 0.72rem;
+		line-height: 1.1;
+	}
+	figure :global(svg) {
+		margin: 0 auto;
+	}
+	.steps {
+		list-style: decimal;
+		padding-left: 1.6rem;
+		display: grid;
+		gap: 4px;
+		max-width: 60rem;
+	}
+</style>

@@ -1,7 +1,9 @@
 <!-- @component Decide: the whole set in one table, odds and costs at the next service, what each school says, how far it can go. -->
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { INTERVALS, schools, valveRules, type DecidedPart } from '@exetasis/core/decide';
-	import { formatNumber, formatProbability } from '@exetasis/core/quantity';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import { Slider } from '@skeletonlabs/skeleton-svelte';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 	import { DecisionState } from '$lib/decide/decision.svelte';
@@ -9,6 +11,7 @@
 	import DecideRow from '$lib/decide/DecideRow.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
 	import UnitQuestion from '$lib/decide/UnitQuestion.svelte';
+	import Segments from '$lib/ui/Segments.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
@@ -17,7 +20,12 @@
 	let { data } = $props();
 	const units = unitsInUse();
 	const bench = $derived(benchInUse()());
-	const set = $derived(new DecisionState(bench));
+	const set = $derived(
+		new DecisionState(
+			bench,
+			untrack(() => data.first)
+		)
+	);
 	const job = $derived(bench.bench.job);
 	const currency = $derived(data.shop?.currency ?? '');
 	const locked = $derived(job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
@@ -56,26 +64,31 @@
 <NotSafeYet {bench} />
 {#if set.problem}<div class="problem" role="alert">
 		<p class="wrong">{set.problem}</p>
-		<button type="button" class="press" onclick={() => set.restart()}>Try again</button>
+		<button type="button" class="btn" onclick={() => set.restart()}>Try again</button>
 	</div>{/if}
 {#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} />{/if}
 <div class="top">
 	<section class="sheet" aria-label="How far, by which school">
-		<label class="hours" for="hours"
-			>Hours to the next service: <b class="figures">{formatNumber(set.hours)} h</b></label
-		>
-		<input
-			id="hours"
-			type="range"
-			min={INTERVALS[0]}
-			max={INTERVALS.at(-1)}
-			step={INTERVALS[0]}
-			bind:value={set.hours}
-		/>
+		<div class="far">
+			<Slider
+				class="slider"
+				value={[set.hours]}
+				min={INTERVALS[0]}
+				max={INTERVALS.at(-1)}
+				step={INTERVALS[0]}
+				onValueChange={({ value: [hours] }) => (set.hours = hours)}
+			>
+				<Slider.Label>Hours to the next service: <b class="figures">{formatNumber(set.hours)} h</b></Slider.Label>
+				<Slider.Control>
+					<Slider.Track><Slider.Range /></Slider.Track>
+					<Slider.Thumb index={0}><Slider.HiddenInput /></Slider.Thumb>
+				</Slider.Control>
+			</Slider>
+		</div>
 		<div class="schools" role="group" aria-label="School">
 			{#each schools as school (school)}
 				{@const one = set.decision?.cost[school]}
-				<button type="button" class="press" aria-pressed={set.school === school} onclick={() => (set.school = school)}>
+				<button type="button" class="btn" aria-pressed={set.school === school} onclick={() => (set.school = school)}>
 					<span
 						>{schoolName[school]}{school === bench.bench.policy.school ? ' (in force)' : ''}<br /><span
 							class="figures soft">{one ? `${formatNumber(one.total)} ${currency}` : '…'}</span
@@ -84,16 +97,22 @@
 				</button>
 			{/each}
 		</div>
-		<div class="valves" role="group" aria-label="Valves">
-			<span class="soft">Valves</span>
-			{#each valveRules as rule (rule)}
-				<button type="button" class="press" aria-pressed={set.valves === rule} onclick={() => (set.valves = rule)}
-					>{valvesName[rule]}{rule === bench.bench.policy.valves ? ' (in force)' : ''}</button
-				>
-			{/each}
+		<div class="valves">
+			<Segments
+				label="Valves"
+				labelled
+				options={valveRules.map(
+					(rule) => [rule, `${valvesName[rule]}${rule === bench.bench.policy.valves ? ' (in force)' : ''}`] as const
+				)}
+				value={set.valves}
+				onchoose={(rule) => (set.valves = rule)}
+			/>
+			<button type="button" class="btn main accept" disabled={locked || clear.length === 0} onclick={acceptClear}
+				>Accept {clear.length} as “{schoolName[set.school]}” says</button
+			>
 		</div>
 		{#if cost}
-			<p>
+			<p class="cost">
 				<b class="figures">{formatNumber(cost.parts)} {currency}</b> of parts now,
 				<b class="figures">{formatProbability(cost.pAnyFailure)}</b>
 				chance of an unplanned stop within
@@ -104,14 +123,11 @@
 				{formatNumber(bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost)}
 				{currency}.
 			</p>
-			<button type="button" class="press main" disabled={locked || clear.length === 0} onclick={acceptClear}
-				>Accept {clear.length} as “{schoolName[set.school]}” says</button
-			>
 		{:else if !set.problem}<p class="soft" role="status">Working the set out …</p>{/if}
 	</section>
 	<section class="sheet" aria-label="Most economic interval">
 		{#if set.interval}
-			<p>
+			<p class="cost">
 				Least cost per hour at {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
 					>{formatNumber(set.interval.best.hours)} h</b
 				>: {formatNumber(set.interval.best.per1000h)}
@@ -126,7 +142,7 @@
 {#if unlooked > 0}<p class="soft">
 		{unlooked} parts are not looked at yet and stand last: they count as such parts usually are at their age.
 	</p>{/if}
-<table class="list set">
+<table class="table set">
 	<colgroup>
 		<col style="width: 16%" /><col style="width: 16%" /><col span="2" style="width: 8.5%" /><col
 			span="2"
@@ -165,7 +181,7 @@
 					<td
 						><button
 							type="button"
-							class="press decide"
+							class="btn decide"
 							aria-expanded={opened === one.id}
 							aria-label="{one.decided ? `${verdictName[one.decided]} stands` : 'Decide'}: {part.station.name}{part.cell
 								.cylinder
@@ -216,22 +232,29 @@
 		margin-bottom: 8px;
 	}
 	.top section {
-		padding: 10px 12px;
+		padding: 6px 10px;
 		display: grid;
-		gap: 8px;
+		gap: 6px;
 		align-content: start;
+		/* Nothing below moves when the figures come. */
+		min-height: 232px;
 	}
-	input[type='range'] {
-		width: 100%;
-		height: 44px;
-		accent-color: var(--mark);
+	.far {
+		line-height: 1.2;
+	}
+	.cost {
+		font-size: 0.85rem;
+		line-height: 1.3;
+	}
+	.accept {
+		margin-left: auto;
 	}
 	.schools {
 		display: grid;
 		grid-template-columns: repeat(3, 1fr);
 		gap: 6px;
 	}
-	.schools .press {
+	.schools .btn {
 		justify-content: flex-start;
 		text-align: left;
 		font-size: 0.88rem;
@@ -242,7 +265,6 @@
 		align-items: center;
 		gap: 6px;
 	}
-	.valves .press,
 	.decide {
 		font-size: 0.85rem;
 		padding: 0.2rem 0.6rem;

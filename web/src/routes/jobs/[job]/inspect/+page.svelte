@@ -1,21 +1,27 @@
-<!-- @component Inspect: the mat above, the part in hand below. One hand on the keys, the other on the gauge. -->
+<!-- @component Inspect: the mat above, the part in hand below, all of it within the window. One hand on the keys, the other on the gauge. -->
 <script lang="ts">
-	import { tick } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
 	import { page } from '$app/state';
-	import Keyboard from '@lucide/svelte/icons/keyboard';
-	import Undo from '@lucide/svelte/icons/undo-2';
+	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
+	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import { partType } from '@exetasis/core/part';
-	import { formatNumber } from '@exetasis/core/quantity';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import JudgePanel from '$lib/judge/JudgePanel.svelte';
 	import LookPanel from '$lib/look/LookPanel.svelte';
 	import MeasurePanel from '$lib/measure/MeasurePanel.svelte';
+	import Pad from '$lib/measure/Pad.svelte';
 	import { firstUnmeasured, step, walkingOrder } from '@exetasis/core/mat';
-	import { commandOf, type Command } from '$lib/mat/keys';
+	import { Burst, commandOf, type Command } from '$lib/mat/keys';
 	import Mat from '$lib/mat/Mat.svelte';
+	import Overlays from '$lib/mat/Overlays.svelte';
+	import PartHeader from '$lib/mat/PartHeader.svelte';
+	import StatusLine from '$lib/mat/StatusLine.svelte';
+	import { padWanted } from '$lib/ui/hands.svelte';
+	import Segments from '$lib/ui/Segments.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
-	import { refitWords } from '$lib/words/orientation';
-	import { placeName } from '$lib/words/place';
+	import { stroke } from '$lib/ui/stroke';
+	import { nextAct } from '$lib/words/nextAct';
+	import { verdictName } from '$lib/words/reasons';
 
 	let { data } = $props();
 	const bench = $derived(benchInUse()());
@@ -25,96 +31,124 @@
 
 	// The place in hand: where the work stopped, when one comes back.
 	const resume = () => walk.find((place) => bench.parts.get(place)?.looked === false) ?? walk[0];
-	let chosen = $state<string | undefined>(page.url.searchParams.get('place') ?? undefined);
-	const selected = $derived(chosen && bench.parts.has(chosen) ? chosen : resume());
+	let chosen = $state(untrack(() => page.url.searchParams.get('place') ?? resume()));
+	const selected = $derived(bench.parts.has(chosen) ? chosen : resume());
+	const part = $derived(bench.parts.get(selected)!);
+	const unmeasured = $derived(firstUnmeasured(part, bench.bench.policy));
 	let row = $state(1);
-	let mode = $state<'look' | 'measure'>('look');
-	let help = $state(false);
+	let typed = $state('');
 	let measurePanel = $state<MeasurePanel>();
 	let judgePanel = $state<JudgePanel>();
+	let overlays = $state<Overlays>();
 
-	const part = $derived(bench.parts.get(selected)!);
-	const measurable = $derived(part.station.characteristics.length > 0);
-	const abrasiveSays = $derived.by(() => {
-		const { abrasive } = part.station;
-		if (!abrasive) return '';
-		return abrasive === 'never' || bench.bench.policy.abrasive === 'never'
-			? '· no abrasive on this surface'
-			: '· abrasive cloth allowed here, by the sheet';
-	});
-	const looked = $derived([...bench.parts.values()].filter((one) => one.looked).length);
-	const clear = $derived([...bench.parts.values()].filter((one) => isClear(one)));
+	let named = $state(false);
+	/** In a narrow window one panel stands at a time. */
+	let panel = $state<'look' | 'measure' | 'judge'>('look');
+	const panels = [
+		['look', 'Look'],
+		['measure', 'Measure'],
+		['judge', 'Judge']
+	] as const;
+	/** The pad stands in place of Look while there is something to read. */
+	let padAsked = $state<boolean>();
+	const measuring = $derived(part.looked && (unmeasured !== undefined || part.record.readings.length > 0));
+	const padded = $derived(
+		!locked && part.station.characteristics.length > 0 && (padAsked ?? (padWanted() && measuring))
+	);
 
-	// A verdict that nobody has confirmed yet and that needs no second thought.
-	const isClear = (one: typeof part) =>
-		one.looked &&
-		one.record.decisions.length === 0 &&
-		(one.judgement.verdict === 'reuse' || one.judgement.verdict === 'replace');
+	const then = $derived(bench.parts.get(walk[walk.indexOf(selected) + 1]));
+	const says = $derived(nextAct({ part, locked, typed, unmeasured, then }));
 
 	async function select(place: string, focus = true) {
+		if (place !== selected) typed = '';
 		chosen = place;
 		const cylinder = Number(place.split('/')[1]);
 		if (cylinder > 0) row = cylinder;
-		mode = 'look';
+		panel = 'look';
+		padAsked = undefined;
 		if (focus) await focusMat();
 	}
 
 	async function focusMat() {
 		await tick();
-		document.querySelector<HTMLElement>(`[data-place="${CSS.escape(selected)}"]`)?.focus();
+		document.querySelector<HTMLElement>(`[data-place="${CSS.escape(selected)}"]`)?.focus({ preventScroll: true });
 	}
 
-	function next() {
-		const index = walk.indexOf(selected);
-		void select(walk[Math.min(index + 1, walk.length - 1)]);
-	}
+	onMount(() => {
+		if (window.placeTouchedEarly) void select(window.placeTouchedEarly, false);
+		window.placeTouchedEarly = '';
+	});
+
+	const beside = (by: 1 | -1) => {
+		const index = Math.min(Math.max(walk.indexOf(selected) + by, 0), walk.length - 1);
+		void select(walk[index]);
+	};
+	const next = () => beside(1);
 
 	function clean() {
 		if (part.record.clean === undefined) bench.record({ kind: 'clean', part: part.cell.part, payload: {} });
-		afterLook();
+		// What comes after the look: the gauge where there is something to measure, else the verdict.
+		panel = unmeasured ? 'measure' : 'judge';
 	}
-
-	// What comes after the look: the gauge where there is something to measure, else the verdict.
-	function afterLook() {
-		if (firstUnmeasured(part, bench.bench.policy)) mode = 'measure';
+	function cleanNext() {
+		clean();
+		next();
 	}
 
 	function enter() {
-		if (mode === 'look' && part.looked && firstUnmeasured(part, bench.bench.policy)) {
-			mode = 'measure';
-			return;
+		if (part.looked && unmeasured) {
+			panel = 'measure';
+			return measurePanel?.focus();
 		}
 		// What has to be looked at again waits for its second look: going on decides nothing.
 		if (part.judgement.verdict === 'lookAgain') return next();
 		judgePanel?.accept();
 	}
 
-	function acceptClear() {
-		const drafts = clear.map(({ cell, judgement }) => {
-			const verdict = judgement.verdict as 'reuse' | 'replace';
-			return { kind: 'decision' as const, part: cell.part, payload: { verdict, proposed: verdict } };
-		});
-		bench.record(...drafts);
+	// After a reading the gauge may send another line's end: it accepts nothing.
+	const burst = new Burst();
+	function taken(complete: boolean) {
+		burst.begin(performance.now());
+		if (!complete) return;
+		panel = 'judge';
+		void focusMat();
 	}
 
-	function undo() {
-		if (bench.lastOwn) bench.withdraw(bench.lastOwn, 'undone');
+	// The pad's big key: takes what is typed, accepts the verdict, or goes on where there is none to accept.
+	const { verdict } = $derived(part.judgement);
+	const padMain = $derived(
+		typed.trim() !== '' || unmeasured
+			? 'Take'
+			: part.looked && (verdict === 'reuse' || verdict === 'replace')
+				? `${verdictName[verdict]}, next`
+				: 'Next part'
+	);
+	function onPadMain() {
+		if (padMain === 'Take') void measurePanel?.take();
+		else if (padMain === 'Next part') next();
+		else enter();
 	}
 
 	function onkeydown(event: KeyboardEvent) {
-		if (event.ctrlKey || event.metaKey || event.altKey || help) return;
-		if (event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [role=dialog]')) return;
+		if (event.ctrlKey || event.metaKey || event.altKey || overlays?.isOpen()) return;
+		if (
+			event.target instanceof HTMLElement &&
+			event.target.closest('input, select, textarea, [role=dialog], [role=menu]')
+		)
+			return;
+		if (burst.holds(event.timeStamp)) return event.preventDefault();
 		const onButton = event.target instanceof HTMLButtonElement && !event.target.dataset.place;
-		const command = commandOf(event, { mode, locked, measurable, onButton });
+		const measurable = part.station.characteristics.length > 0;
+		const command = commandOf(event, { locked, measurable, onButton });
 		if (!command) return;
-		follow(command);
+		follow(command, event.timeStamp);
 		if (command.does !== 'startReading') event.preventDefault();
 	}
 
-	function follow(command: Command) {
+	function follow(command: Command, at: number) {
 		switch (command.does) {
 			case 'help':
-				return void (help = true);
+				return void overlays?.show('keys');
 			case 'move': {
 				const to = step(selected, command.key, bench.stations, cylinders, row);
 				row = to.row;
@@ -123,11 +157,12 @@
 			case 'enter':
 				return enter();
 			case 'undo':
-				return undo();
-			case 'mode':
-				return void (mode = command.mode);
+				return bench.undo();
 			case 'startReading':
+				panel = 'measure';
 				return measurePanel?.focus();
+			case 'strayReading':
+				return burst.begin(at);
 			case 'clean':
 				return clean();
 			case 'pattern': {
@@ -142,112 +177,135 @@
 <svelte:head><title>Inspect {bench.bench.job.serial} · Exetasis</title></svelte:head>
 
 <NotSafeYet {bench} />
-<Mat {bench} {selected} onselect={(place) => void select(place, false)} />
+<Mat {bench} {selected} {named} onselect={(place) => void select(place, false)} />
 
-<div class="legend soft">
-	<span>P ◂ left, right ▸ C</span>
-	<span>dotted: not looked at</span><span>ring: reuse</span><span>struck: replace</span><span>wave: look again</span
-	><span>bracket: handling damage</span>
-	<span class="grow"></span>
-	<span aria-live="polite"><b class="figures">{looked}</b> of <b class="figures">{bench.parts.size}</b> looked at</span>
-	<button type="button" class="press small" onclick={undo} disabled={locked || !bench.lastOwn}
-		><Undo size={16} /> Undo</button
+<div class="line">
+	<button type="button" class="btn-icon" aria-label="Part before" onclick={() => beside(-1)}
+		><ChevronLeft size={26} /></button
 	>
-	<button type="button" class="press small" onclick={() => (help = true)}><Keyboard size={16} /> Keys</button>
-	<button type="button" class="press small" onclick={acceptClear} disabled={locked || clear.length === 0}
-		>Accept {clear.length} clear</button
-	>
+	<PartHeader sheet={bench.bench.sheet} policy={bench.bench.policy} {part} />
+	<button type="button" class="btn-icon" aria-label="Next part" onclick={next}><ChevronRight size={26} /></button>
 </div>
-
-<div class="hand">
-	<header>
-		<h1>{placeName(part.station.name, part.cell.cylinder)}</h1>
-		<p class="soft">
-			{refitWords(part.station, bench.bench.sheet)}
-			· {part.cell.hours === null ? 'hours on it unknown' : `${formatNumber(part.cell.hours)} h on it`}{part.cell.kept
-				? `, kept ${part.cell.kept === 1 ? 'once' : `${part.cell.kept} times`} before`
-				: ''}{part.cell.earlierLives > 0 ? `, ${part.cell.earlierLives} lives before it on record` : ''}
-			{part.station.pieces > 1 ? `· ${part.station.pieces} pieces` : ''}
-			{abrasiveSays}
-		</p>
-		{#if part.station.caution}<p class="caution"><b>Caution</b> {part.station.caution.text}</p>{/if}
-	</header>
-	<div class="panels">
-		<div class="panel sheet" class:active={mode === 'look'}><LookPanel {bench} {part} {locked} onclean={clean} /></div>
-		<div class="panel sheet" class:active={mode === 'measure'}>
-			{#key selected}
-				<MeasurePanel
-					bind:this={measurePanel}
-					{bench}
-					{part}
-					{locked}
-					ondone={() => void focusMat()}
-					onleave={() => void focusMat()}
-					onmate={(place) => void select(place)}
-				/>
-			{/key}
-		</div>
-		<div class="panel sheet">
-			<JudgePanel bind:this={judgePanel} {bench} {part} {locked} ondecided={next} />
-		</div>
+<div class="steps"><Segments label="Panels" options={panels} value={panel} onchoose={(key) => (panel = key)} /></div>
+<div class="panels {data.hand}" {@attach stroke(beside)}>
+	<div class="panel sheet" class:shown={panel === 'look'} class:padded>
+		{#if padded}
+			<Pad
+				unit={measurePanel?.padUnit() ?? ''}
+				main={padMain}
+				canTakeBack={part.record.readings.length > 0}
+				ontype={(character) => {
+					panel = 'measure';
+					measurePanel?.type(character);
+				}}
+				onerase={() => measurePanel?.erase()}
+				onunit={() => measurePanel?.nextUnit()}
+				ontakeback={() => measurePanel?.withdrawLast()}
+				onmain={onPadMain}
+			/>
+			<button type="button" class="btn back" onclick={() => (padAsked = false)}>Back to Look</button>
+		{:else}
+			<LookPanel {bench} {part} {locked} onclean={clean} oncleannext={unmeasured ? undefined : cleanNext} />
+		{/if}
+	</div>
+	<div class="panel sheet" class:shown={panel === 'measure'}>
+		{#key selected}
+			<MeasurePanel
+				bind:this={measurePanel}
+				bind:text={typed}
+				{bench}
+				{part}
+				{locked}
+				{padded}
+				onpad={() => (padAsked = !padded)}
+				ontaken={taken}
+				onleave={() => void focusMat()}
+				onmate={(place) => void select(place)}
+			/>
+		{/key}
+	</div>
+	<div class="panel sheet" class:shown={panel === 'judge'}>
+		<JudgePanel
+			bind:this={judgePanel}
+			{bench}
+			{part}
+			{locked}
+			ondecided={next}
+			onmore={() => void overlays?.show('why')}
+		/>
 	</div>
 </div>
-{#if help}
-	{#await import('$lib/mat/KeysHelp.svelte') then { default: KeysHelp }}
-		<KeysHelp open onclose={() => (help = false)} />
-	{/await}
-{/if}
+<StatusLine {bench} {says} {locked} bind:named onshow={(which) => void overlays?.show(which)} />
+<Overlays bind:this={overlays} {bench} {part} onfind={(place) => void select(place)} />
 
 <style>
-	.legend {
+	.line {
 		display: flex;
-		flex-wrap: wrap;
 		align-items: center;
-		gap: 0 0.7rem;
-		font-size: 0.76rem;
-		margin: 4px 0;
+		gap: 4px;
+		flex: none;
+		min-height: 46px;
 	}
-	.grow {
-		flex: 1;
-	}
-	.small {
-		font-size: 0.82rem;
-		padding: 0.2rem 0.6rem;
-	}
-	.hand header {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: baseline;
-		gap: 0.2rem 1rem;
-		margin-bottom: 4px;
-	}
-	.hand header .soft {
-		font-size: 0.85rem;
-	}
-	.caution {
-		font-size: 0.85rem;
-		border-left: 4px solid var(--doubt);
-		padding-left: 0.5rem;
+	.steps {
+		display: none;
 	}
 	.panels {
+		flex: 1;
+		min-height: 0;
 		display: grid;
-		grid-template-columns: 1fr 1fr 1.15fr;
-		gap: 10px;
-		align-items: start;
+		grid-template-columns: 1fr 1fr 1.05fr;
+		gap: 8px;
+	}
+	/* The hand that touches: what is touched most lies on its side. */
+	.panels.right .panel:nth-child(1) {
+		order: 0;
+	}
+	.panels.left .panel:nth-child(1) {
+		order: 3;
+	}
+	.panels.left .panel:nth-child(2) {
+		order: 2;
+	}
+	.panels.left .panel:nth-child(3) {
+		order: 1;
 	}
 	/* Each on a layer of its own, so that a key paints only what it changes. */
 	.panel {
 		contain: layout paint;
 		will-change: transform;
-		padding: 0.5rem 0.75rem 0.75rem;
-		border-top-width: 3px;
+		overflow-y: auto;
+		padding: 0 0.6rem 0.4rem;
 	}
-	.panel.active {
-		border-top-color: var(--mark);
+	.panel.padded {
+		padding-top: 0.5rem;
 	}
-	@media (max-width: 900px) {
+	.back {
+		width: 100%;
+		margin-top: 8px;
+	}
+	@media (max-width: 1000px) {
+		.steps {
+			display: block;
+			margin-bottom: 6px;
+			flex: none;
+		}
 		.panels {
 			grid-template-columns: 1fr;
+			grid-template-rows: 1fr;
+		}
+		.panel:not(.shown, .padded) {
+			display: none;
+		}
+		/* The pad stands below the reading that it types. */
+		.panels:has(.padded) {
+			grid-template-rows: auto auto;
+		}
+		.panels:has(.padded) .panel:nth-child(2) {
+			display: block;
+			order: -1;
+		}
+		.panels:has(.padded) .panel:nth-child(3) {
+			display: none;
 		}
 	}
 </style>

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { patternName } from '@exetasis/core/part';
-	import { formatNumber } from '@exetasis/core/quantity';
+	import { formatNumber } from '$lib/ui/numbers';
 	import { standingDecision } from '@exetasis/core/record';
 	import Corrections from '$lib/release/Corrections.svelte';
 	import { benchInUse, type BenchPart } from '$lib/log/bench.svelte';
@@ -49,10 +49,10 @@
 	</p>
 	{#if !job.releasedAt && data.mayWork}
 		<form method="post" use:enhance>
-			<button class="press main" disabled={open.length > 0 || waiting}>Release the job</button>
+			<button class="btn main" disabled={open.length > 0 || waiting}>Release the job</button>
 		</form>
 	{/if}
-	<a class="press" href="/pumps/{job.pumpId}">To the pump</a>
+	<a class="btn" href="/pumps/{job.pumpId}">To the pump</a>
 </div>
 {#if form?.problem}<p class="wrong" role="alert">{form.problem}</p>{/if}
 {#if open.length > 0 && !job.releasedAt}
@@ -71,7 +71,7 @@
 	</ul>
 {/if}
 <h2>Replaced</h2>
-<table class="list">
+<table class="table">
 	<thead
 		><tr
 			><th>Part</th><th>Found</th><th>Because</th><th>New one, as fitted</th><th class="number"
@@ -98,7 +98,7 @@
 </table>
 {#if overruled.length > 0}
 	<h2 class="mt-4">Against the proposal</h2>
-	<table class="list">
+	<table class="table">
 		<tbody>
 			{#each overruled as part (part.cell.part)}
 				<tr

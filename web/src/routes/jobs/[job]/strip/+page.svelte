@@ -1,7 +1,7 @@
 <!-- @component Strip: the steps of the model sheet with their cautions, signed off one by one. -->
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
-	import { formatQuantity } from '@exetasis/core/quantity';
+	import { formatQuantity } from '$lib/ui/numbers';
 	import { stepsInScope, stepsOutOfOrder, waitsFor, type Step } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
@@ -60,13 +60,13 @@
 						</p>{/if}
 				</div>
 				{#if signed}
-					<button type="button" class="press" disabled={locked} onclick={() => takeBack(step)}
+					<button type="button" class="btn" disabled={locked} onclick={() => takeBack(step)}
 						><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
 					>
 				{:else}
 					<button
 						type="button"
-						class="press"
+						class="btn"
 						class:main={step === open}
 						disabled={locked || waits.length > 0}
 						onclick={() => signOff(step)}>Sign off<span class="sr-only"> step {index + 1}</span></button
@@ -82,7 +82,7 @@
 				<dd>{value}</dd>{/each}
 		</dl>
 		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
-		<a class="press" class:main={!open} href="/jobs/{bench.bench.job.id}/inspect">To the mat</a>
+		<a class="btn" class:main={!open} href="/jobs/{bench.bench.job.id}/inspect">To the mat</a>
 	</aside>
 </div>
 

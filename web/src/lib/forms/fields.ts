@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { parseNumber, type NumberRange } from '@exetasis/core/quantity';
+import { numberSentence } from '../words/problems';
+
+/** A text that has to say something, with the sentence for when it does not. */
+export const wordsField = (sentence: string, most = 200) =>
+	z.string().trim().min(1, sentence).max(most, `At most ${most} characters.`);
+
+/** A number as people type it, kept as text until the form holds; `empty`: the sentence where nothing is typed. */
+export const numberField = (range: NumberRange, empty: string) =>
+	z
+		.string()
+		.trim()
+		.max(60)
+		.superRefine((text, context) => {
+			const read = parseNumber(text, range);
+			if (read.kind === 'problem') context.addIssue({ code: 'custom', message: numberSentence(read.problem, empty) });
+		});
+
+/** The number of a field that holds, read within the range by which it was checked: that may decide what a comma means. */
+export function numberIn(text: string, range: NumberRange): number {
+	const read = parseNumber(text, range);
+	if (read.kind === 'problem') throw new RangeError(`"${text}" was not checked before it was read`);
+	return read.value;
+}
+
+/** A day: "2026-03-01". */
+export const dayField = z.iso.date('Choose a day.').refine((day) => day >= '1970-01-01' && day <= '2200-01-01', {
+	message: 'Choose a day between 1970 and 2200.'
+});

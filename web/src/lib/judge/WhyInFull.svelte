@@ -1,0 +1,157 @@
+<!-- @component All that a verdict rests on, laid over the page: every reason, size and figure, the arithmetic, earlier verdicts, this place before. -->
+<script lang="ts">
+	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+	import { judge, type MeasuredCharacteristic } from '@exetasis/core/decide';
+	import { judgeInput } from '@exetasis/core/mat';
+	import { partType } from '@exetasis/core/part';
+	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+	import { formatWithUncertainty } from '$lib/ui/numbers';
+	import { shortTime } from '$lib/ui/time';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { placeName } from '$lib/words/place';
+	import { reasonSentence, verdictName } from '$lib/words/reasons';
+	import { schoolName } from '$lib/words/schools';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import Arithmetic from './Arithmetic.svelte';
+	import Figures from './Figures.svelte';
+	import JudgedSize from './JudgedSize.svelte';
+	import PlaceBefore from './PlaceBefore.svelte';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		onclose: () => void;
+	}
+	let { bench, part, onclose }: Props = $props();
+	const units = unitsInUse();
+
+	const proposed = $derived(part.judgement.verdict);
+	const unit = (one: Pick<MeasuredCharacteristic, 'sheet'>) => shownUnit(dimensionOf(one.sheet.unit), units());
+	const nameOf = (by: string) => bench.bench.people[by] ?? 'somebody';
+	const input = $derived(judgeInput(bench.bench, part, bench.matesOf(part)));
+
+	// Schools differ on soft parts alone; where another would say something else, it is said here.
+	const elsewhere = $derived.by(() => {
+		const { policy } = bench.bench;
+		if (!partType(part.station.type).soft) return [];
+		return (['renewSoft', 'onCondition'] as const)
+			.filter((school) => school !== policy.school)
+			.map((school) => ({ school, says: judge({ ...input, policy: { ...policy, school } }).verdict }))
+			.filter(({ says }) => says !== proposed);
+	});
+	// Measured, but with no limit of its own, or not complete yet.
+	const unjudged = $derived(
+		part.judgement.sizes.filter((size) => !part.judgement.measured.some(({ sheet }) => sheet.key === size.sheet.key))
+	);
+</script>
+
+<Dialog open onOpenChange={(details) => !details.open && onclose()}>
+	<Portal>
+		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
+		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-3">
+			<Dialog.Content class="sheet why">
+				<header>
+					<Dialog.Title>
+						<h2>
+							{placeName(part.station.name, part.cell.cylinder)}:
+							<span class="verdict {proposed}">{verdictName[proposed]}</span>
+						</h2>
+					</Dialog.Title>
+					<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
+				</header>
+				<div class="columns">
+					<div>
+						<ul class="reasons">
+							{#each part.judgement.reasons as reason, index (index)}
+								<li>{reasonSentence(reason, part.station, units())}</li>
+							{/each}
+						</ul>
+						{#each elsewhere as { school, says } (school)}
+							<p class="soft small">Under “{schoolName[school]}”: {verdictName[says].toLowerCase()}.</p>
+						{/each}
+						{#if bench.bench.policy.school === 'leastCost'}
+							<p class="soft small">
+								Least expected cost is weighed over the whole set, under <a href="/jobs/{bench.bench.job.id}/decide"
+									>Decide</a
+								>; here the part is judged by its own condition.
+							</p>
+						{/if}
+						{#each part.record.decisions.toReversed() as one, index (one.id)}
+							<p class:soft={index > 0} class="small">
+								{index === 0 ? 'Stands' : 'Before'}: {verdictName[one.payload.verdict]}, {nameOf(one.by)}, {shortTime(
+									one.at
+								)}{one.payload.why ? ` — “${one.payload.why}”` : ''}
+							</p>
+						{/each}
+						{#each part.judgement.measured as judged (judged.sheet.key)}
+							<JudgedSize
+								{bench}
+								{judged}
+								age={part.cell.age}
+								outlook={part.judgement.outlook[judged.sheet.key]}
+								life={part.judgement.life}
+							/>
+						{/each}
+						{#each unjudged as one (one.sheet.key)}
+							<p class="small">
+								{#if one.value !== undefined}<b class="figures"
+										>{formatWithUncertainty(one.value, one.budget.U, unit(one))}</b
+									>{/if}
+								<span class="soft"
+									>{one.characteristic.name}{one.value === undefined
+										? ': too few places yet to work its form out'
+										: ', 95 %; no limit of its own'}</span
+								>
+							</p>
+						{/each}
+						<Figures figures={part.judgement.figures} />
+						<h3>This place before</h3>
+						<PlaceBefore job={bench.bench.job.id} station={part.station} cylinder={part.cell.cylinder} />
+					</div>
+					<div>
+						<h3>The arithmetic, step by step</h3>
+						<Arithmetic {input} judgement={part.judgement} />
+					</div>
+				</div>
+			</Dialog.Content>
+		</Dialog.Positioner>
+	</Portal>
+</Dialog>
+
+<style>
+	:global(.why) {
+		width: min(1180px, 100%);
+		max-height: calc(100dvh - 24px);
+		overflow-y: auto;
+		padding: 0 1rem 1rem;
+	}
+	header {
+		position: sticky;
+		top: 0;
+		z-index: 1;
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		padding: 0.4rem 0;
+		background: var(--sheet);
+		border-bottom: 1px solid var(--line);
+	}
+	.columns {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(min(24rem, 100%), 1fr));
+		gap: 0 1.5rem;
+	}
+	.reasons {
+		list-style: square;
+		padding-left: 1.1rem;
+		margin: 6px 0;
+		font-size: 0.92rem;
+	}
+	.small {
+		font-size: 0.86rem;
+	}
+	h3 {
+		font-weight: 600;
+		margin: 10px 0 4px;
+	}
+</style>

@@ -1,0 +1,71 @@
+<!-- @component Acts for many parts at once: each is one set of entries, and one undo takes it back. -->
+<script lang="ts">
+	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+	import { partType } from '@exetasis/core/part';
+	import type { BenchPart, BenchState, NewEntry } from '$lib/log/bench.svelte';
+	import { cleanAll, renewAll, sameOn } from './forMany';
+	import { inSentence } from '$lib/words/reasons';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		onclose: () => void;
+	}
+	let { bench, part, onclose }: Props = $props();
+
+	const all = $derived([...bench.parts.values()]);
+	const column = $derived(all.filter(({ station }) => station.key === part.station.key));
+	const row = $derived(all.filter(({ cell }) => cell.cylinder === part.cell.cylinder));
+	const others = $derived(column.filter(({ cell }) => cell.part !== part.cell.part));
+	const kind = $derived(all.filter(({ station }) => station.type === part.station.type));
+	const name = $derived(inSentence(part.station.name));
+	const acts = $derived<readonly (readonly [says: string, drafts: NewEntry[]])[]>([
+		[
+			part.cell.cylinder === 0
+				? 'Clean: what the pump has one of, the rest of it'
+				: `Clean: the rest of cylinder ${part.cell.cylinder}`,
+			cleanAll(row)
+		],
+		[`Clean: ${name}, the rest on every cylinder`, cleanAll(column)],
+		[`The same patterns: ${name}, on every cylinder`, sameOn(part, others)],
+		[
+			`Replace: every ${inSentence(partType(part.station.type).name)} on the mat`,
+			renewAll(kind, 'All of this kind renewed together')
+		]
+	]);
+
+	function run(drafts: NewEntry[]) {
+		bench.record(...drafts);
+		onclose();
+	}
+</script>
+
+<Dialog open onOpenChange={(details) => !details.open && onclose()}>
+	<Portal>
+		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
+		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-4">
+			<Dialog.Content class="sheet w-full max-w-xl p-5">
+				<Dialog.Title><h2>For many parts at once</h2></Dialog.Title>
+				<Dialog.Description
+					>Say clean only of what you have seen. The figure is the number of entries; one undo takes them all back.</Dialog.Description
+				>
+				<div class="my-3 grid gap-2">
+					{#each acts as [says, drafts] (says)}
+						<button type="button" class="btn left" disabled={drafts.length === 0} onclick={() => run(drafts)}
+							><span>{says}</span> <b class="figures">{drafts.length}</b></button
+						>
+					{/each}
+				</div>
+				<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
+			</Dialog.Content>
+		</Dialog.Positioner>
+	</Portal>
+</Dialog>
+
+<style>
+	.left {
+		justify-content: space-between;
+		text-align: left;
+		min-height: 56px;
+	}
+</style>

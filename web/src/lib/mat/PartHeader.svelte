@@ -1,0 +1,106 @@
+<!-- @component The part in hand in two lines: its name, which way it goes back, its hours, what may touch it, and what can hurt. -->
+<script lang="ts">
+	import { shownUnit } from '@exetasis/core/quantity';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
+	import type { Policy } from '@exetasis/core/decide';
+	import type { ModelSheet } from '@exetasis/core/record';
+	import type { BenchPart } from '$lib/log/bench.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { hazardName } from '$lib/words/hazards';
+	import { refitWords } from '$lib/words/orientation';
+	import { placeName } from '$lib/words/place';
+
+	interface Props {
+		sheet: ModelSheet;
+		policy: Policy;
+		part: BenchPart;
+	}
+	let { sheet, policy, part }: Props = $props();
+	const units = unitsInUse();
+	const { station, cell } = $derived(part);
+
+	const abrasive = $derived.by(() => {
+		if (!station.abrasive) return [];
+		return station.abrasive === 'never' || policy.abrasive === 'never'
+			? ['no abrasive on this surface']
+			: ['abrasive cloth allowed here, by the sheet'];
+	});
+	const facts = $derived([
+		cell.hours === null ? 'hours on it unknown' : `${formatNumber(cell.hours)} h on it`,
+		...(cell.kept ? [`kept ${cell.kept === 1 ? 'once' : `${cell.kept} times`} before`] : []),
+		...(cell.earlierLives > 0 ? [`${cell.earlierLives} lives before it`] : []),
+		...(station.pieces > 1 ? [`${station.pieces} pieces`] : []),
+		...(station.design.leastHeight === undefined
+			? []
+			: [`may be lapped down to ${formatQuantity(station.design.leastHeight, shownUnit('length', units()))}`]),
+		...abrasive
+	]);
+	let open = $state(false);
+	$effect(() => {
+		void station;
+		open = false;
+	});
+</script>
+
+<div class="part">
+	<div class="name">
+		<h1>{placeName(station.name, cell.cylinder)}</h1>
+		<p class="direction">{refitWords(station, sheet)}</p>
+		<p class="soft facts">{facts.join(' · ')}</p>
+	</div>
+	{#if station.caution}
+		<button type="button" class="caution" class:open aria-expanded={open} onclick={() => (open = !open)}
+			><span><b>Caution: {hazardName[station.caution.hazard].toLowerCase()}.</b> {station.caution.text}</span></button
+		>
+	{/if}
+</div>
+
+<style>
+	.part {
+		flex: 1;
+		min-width: 0;
+		display: flex;
+		align-items: center;
+		gap: 0.6rem;
+		line-height: 1.2;
+	}
+	.name {
+		flex: 1;
+		min-width: 0;
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 0 0.9rem;
+	}
+	h1 {
+		font-size: 1.15rem;
+		line-height: 1.2;
+	}
+	.direction {
+		font-size: 0.84rem;
+	}
+	.facts {
+		font-size: 0.8rem;
+	}
+	.caution {
+		flex: 0 1 36%;
+		min-width: 9rem;
+		min-height: 44px;
+		text-align: left;
+		font-size: 0.8rem;
+		border-left: 4px solid var(--doubt);
+		padding-left: 0.5rem;
+		cursor: pointer;
+	}
+	.caution span {
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: 3;
+		line-clamp: 3;
+		overflow: hidden;
+	}
+	.caution.open span {
+		-webkit-line-clamp: none;
+		line-clamp: none;
+	}
+</style>

@@ -1,0 +1,91 @@
+<!-- @component The lowest line of the bench: what the next key or touch will do, how far the look is, and what is for all of the mat. -->
+<script lang="ts">
+	import Keyboard from '@lucide/svelte/icons/keyboard';
+	import Layers from '@lucide/svelte/icons/layers';
+	import Search from '@lucide/svelte/icons/search';
+	import Undo from '@lucide/svelte/icons/undo-2';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { acceptAll } from './forMany';
+
+	interface Props {
+		bench: BenchState;
+		/** What the next key or touch will do. */
+		says: string;
+		locked: boolean;
+		/** The names of all columns stand over the mat. */
+		named: boolean;
+		onshow: (which: 'find' | 'many' | 'keys') => void;
+	}
+	let { bench, says, locked, named = $bindable(), onshow }: Props = $props();
+	const parts = $derived([...bench.parts.values()]);
+	const looked = $derived(parts.filter((one) => one.looked).length);
+	const clear = $derived(acceptAll(parts));
+</script>
+
+<div class="status">
+	<p class="says" role="status" aria-label="Next act">{says}</p>
+	<span class="looked"><b class="figures">{looked}</b> of <b class="figures">{parts.length}</b> looked at</span>
+	<button
+		type="button"
+		class="btn"
+		aria-label={bench.lastAct.length > 1 ? `Undo ${bench.lastAct.length} entries` : 'Undo'}
+		onclick={() => bench.undo()}
+		disabled={locked || bench.lastAct.length === 0}><Undo size={17} /> Undo</button
+	>
+	<button type="button" class="btn" aria-haspopup="dialog" onclick={() => onshow('find')}
+		><Search size={17} /> Find</button
+	>
+	<button type="button" class="btn" disabled={locked} aria-haspopup="dialog" onclick={() => onshow('many')}
+		><Layers size={17} /> Many</button
+	>
+	<button type="button" class="btn wide" aria-pressed={named} onclick={() => (named = !named)}>Names</button>
+	<button type="button" class="btn wide" aria-haspopup="dialog" onclick={() => onshow('keys')}
+		><Keyboard size={17} /> Keys</button
+	>
+	<button type="button" class="btn" onclick={() => bench.record(...clear)} disabled={locked || clear.length === 0}
+		>Accept {clear.length} clear</button
+	>
+</div>
+
+<style>
+	.status {
+		flex: none;
+		display: flex;
+		align-items: center;
+		gap: 6px;
+		min-height: 48px;
+		font-size: 0.84rem;
+	}
+	.btn {
+		font-size: 0.84rem;
+		padding: 0 0.7rem;
+		white-space: nowrap;
+	}
+	.says {
+		flex: 1;
+		font-weight: 550;
+		line-height: 1.2;
+	}
+	.looked {
+		white-space: nowrap;
+		color: var(--ink-soft);
+	}
+	@media (max-width: 1000px) {
+		.looked,
+		.wide {
+			display: none;
+		}
+	}
+	@media (max-width: 600px) {
+		.status {
+			flex-wrap: wrap;
+		}
+		.says {
+			flex: 1 0 100%;
+		}
+		.btn {
+			flex: 1;
+			padding: 0 0.3rem;
+		}
+	}
+</style>

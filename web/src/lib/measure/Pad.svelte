@@ -1,0 +1,68 @@
+<!-- @component A pad for gloves: digits, sign and unit of a reading, take and take back. Keys of 56 px and more. -->
+<script lang="ts">
+	import Delete from '@lucide/svelte/icons/delete';
+
+	interface Props {
+		/** The unit that a reading is in when none is chosen, and after a touch the next that it may be in. */
+		unit: string;
+		/** What the big key does: takes what is typed, or accepts the verdict where nothing is. */
+		main: string;
+		canTakeBack: boolean;
+		ontype: (character: string) => void;
+		onerase: () => void;
+		onunit: () => void;
+		ontakeback: () => void;
+		onmain: () => void;
+	}
+	let { unit, main, canTakeBack, ontype, onerase, onunit, ontakeback, onmain }: Props = $props();
+	const keys = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '−'] as const;
+	const spoken: Partial<Record<string, string>> = { '.': 'Decimal sign', '−': 'Sign' };
+
+	// The field keeps the focus, so that keys and a gauge that types still reach it.
+	const keepFocus = (event: PointerEvent) => event.preventDefault();
+</script>
+
+<div class="pad" role="group" aria-label="Pad" onpointerdown={keepFocus}>
+	<div class="digits">
+		{#each keys as key (key)}
+			<button type="button" class="btn figures" aria-label={spoken[key]} onclick={() => ontype(key)}>{key}</button>
+		{/each}
+	</div>
+	<div class="acts">
+		<button type="button" class="btn" aria-label="Erase" onclick={onerase}><Delete size={22} /></button>
+		<button type="button" class="btn figures" aria-label="Unit: {unit}" onclick={onunit}>{unit}</button>
+		<button type="button" class="btn" disabled={!canTakeBack} onclick={ontakeback}>Take back</button>
+	</div>
+	<button type="button" class="btn main big" onclick={onmain}>{main}</button>
+</div>
+
+<style>
+	.pad {
+		display: grid;
+		grid-template-columns: 3fr 1.15fr;
+		gap: 8px;
+		touch-action: manipulation;
+	}
+	.digits {
+		display: grid;
+		grid-template-columns: repeat(3, 1fr);
+		gap: 8px;
+	}
+	.digits .btn {
+		font-size: 1.5rem;
+	}
+	.acts {
+		display: grid;
+		gap: 8px;
+	}
+	.btn {
+		min-height: 60px;
+		min-width: 56px;
+		padding: 0.2rem;
+	}
+	.big {
+		grid-column: 1 / -1;
+		min-height: 64px;
+		font-size: 1.1rem;
+	}
+</style>

@@ -1,0 +1,44 @@
+<!-- @component The text of a model sheet, with its faults underlined where they are. A plain field until the editor is there. -->
+<script lang="ts">
+	import { onMount } from 'svelte';
+
+	interface Props {
+		label: string;
+		name: string;
+		/** What stands in it at first. */
+		first: string;
+	}
+	let { label, name, first }: Props = $props();
+	const id = $props.id();
+	// svelte-ignore state_referenced_locally
+	let text = $state(first);
+	let place = $state<HTMLElement>();
+	let mounted = $state(false);
+
+	onMount(() => {
+		let end = () => {};
+		let gone = false;
+		void import('./editor').then(({ openEditor }) => {
+			if (gone || !place) return;
+			end = openEditor(place, { label, text, onchange: (changed) => (text = changed) });
+			mounted = true;
+		});
+		return () => {
+			gone = true;
+			end();
+		};
+	});
+</script>
+
+<div class="label">
+	{#if mounted}<span>{label}</span>{:else}<label for={id}>{label}</label>{/if}
+	<textarea {id} {name} rows="8" class="figures" spellcheck="false" hidden={mounted} bind:value={text}></textarea>
+	<div bind:this={place} class="editor" hidden={!mounted}></div>
+</div>
+
+<style>
+	.editor {
+		border: 1px solid var(--ink-soft);
+		background: var(--sheet);
+	}
+</style>

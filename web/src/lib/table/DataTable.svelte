@@ -1,0 +1,170 @@
+<!-- @component A list that can be sorted by its heads, filtered by a word, and shown with the columns one wants. -->
+<script lang="ts" generics="Row extends object">
+	import type { Snippet } from 'svelte';
+	import ArrowDown from '@lucide/svelte/icons/arrow-down';
+	import ArrowUp from '@lucide/svelte/icons/arrow-up';
+	import { Popover, Portal, Switch } from '@skeletonlabs/skeleton-svelte';
+	import { createTable } from '@tanstack/svelte-table';
+	import { features, type Column } from './features';
+
+	interface Props {
+		/** What is listed, for those who hear the page, and the word before what is looked for. */
+		label: string;
+		rows: readonly Row[];
+		columns: readonly Column<Row>[];
+		/** What an empty list says: what to do next. */
+		empty: string;
+		/** The server finds and pages: no word is filtered by here. */
+		served?: boolean;
+		/** The row that is in hand. */
+		picked?: (row: Row) => boolean;
+		/** What stands at the end of a row. */
+		acts?: Snippet<[Row]>;
+	}
+	let { label, rows, columns, empty, served = false, picked, acts }: Props = $props();
+
+	let sought = $state('');
+	let choosing = $state(false);
+	const text = (column: Column<Row>, row: Row): string => column.says?.(row) ?? String(column.of(row) ?? '');
+	const table = createTable({
+		features,
+		get data() {
+			return rows as Row[];
+		},
+		get columns() {
+			return columns.map((column) => ({
+				id: column.key,
+				header: column.head,
+				accessorFn: (row: Row) => column.of(row) ?? undefined,
+				sortUndefined: 'last' as const
+			}));
+		},
+		state: {
+			get globalFilter() {
+				return sought;
+			}
+		},
+		initialState: {
+			// svelte-ignore state_referenced_locally
+			columnVisibility: Object.fromEntries(columns.filter(({ hidden }) => hidden).map(({ key }) => [key, false]))
+		},
+		globalFilterFn: (row: { original: Row }, _: string, word: string) =>
+			columns.some((column) => text(column, row.original).toLowerCase().includes(word.toLowerCase())),
+		getColumnCanGlobalFilter: () => true,
+		enableSortingRemoval: false
+	});
+	const columnOf = (id: string) => columns.find(({ key }) => key === id)!;
+	const sorted = { asc: 'ascending', desc: 'descending' } as const;
+	const shown = $derived(table.getRowModel().rows);
+</script>
+
+<div class="tools">
+	{#if !served && rows.length > 8}
+		<label class="label"
+			><span class="sr-only">Filter: {label}</span><input
+				class="input"
+				type="search"
+				placeholder="Filter"
+				bind:value={sought}
+			/></label
+		>
+	{/if}
+	{#if columns.some(({ hidden }) => hidden) || rows.length > 8}
+		<Popover positioning={{ placement: 'bottom-end' }} onOpenChange={({ open }) => (choosing = open)}>
+			<Popover.Trigger class="btn">Columns</Popover.Trigger>
+			{#if choosing}
+				<Portal>
+					<Popover.Positioner class="z-40">
+						<Popover.Content class="sheet menu" aria-label="Columns that are shown">
+							{#each table.getAllLeafColumns() as column (column.id)}
+								<Switch
+									class="menu-item gap-3"
+									checked={column.getIsVisible()}
+									onCheckedChange={({ checked }) => column.toggleVisibility(checked)}
+								>
+									<Switch.Control class="switch"><Switch.Thumb /></Switch.Control>
+									<Switch.Label>{columnOf(column.id).head}</Switch.Label>
+									<Switch.HiddenInput />
+								</Switch>
+							{/each}
+						</Popover.Content>
+					</Popover.Positioner>
+				</Portal>
+			{/if}
+		</Popover>
+	{/if}
+</div>
+<div class="scroll">
+	<table class="table sheet" aria-label={label}>
+		<thead>
+			{#each table.getHeaderGroups() as group (group.id)}
+				<tr>
+					{#each group.headers as header (header.id)}
+						{@const direction = header.column.getIsSorted()}
+						<th class:number={columnOf(header.column.id).number} aria-sort={direction ? sorted[direction] : undefined}>
+							<button type="button" class="head" onclick={header.column.getToggleSortingHandler()}>
+								{columnOf(header.column.id).head}
+								{#if direction === 'asc'}<ArrowUp size={14} />{:else if direction === 'desc'}<ArrowDown
+										size={14}
+									/>{/if}
+							</button>
+						</th>
+					{/each}
+					{#if acts}<th><span class="sr-only">Acts</span></th>{/if}
+				</tr>
+			{/each}
+		</thead>
+		<tbody>
+			{#each shown as row (row.id)}
+				<tr class:picked={picked?.(row.original)}>
+					{#each row.getVisibleCells() as cell (cell.id)}
+						{@const column = columnOf(cell.column.id)}
+						<td class:number={column.number} class:wrong={column.wrong?.(row.original)}>
+							{#if column.cell}{@render column.cell(row.original)}{:else if column.to}<a
+									class="row"
+									href={column.to(row.original)}>{text(column, row.original)}</a
+								>{:else}{text(column, row.original)}{/if}
+						</td>
+					{/each}
+					{#if acts}<td>{@render acts(row.original)}</td>{/if}
+				</tr>
+			{:else}
+				<tr><td colspan="99" class="soft">{rows.length === 0 ? empty : `Nothing holds “${sought}”.`}</td></tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+
+<style>
+	.tools {
+		position: relative;
+		display: flex;
+		flex-wrap: wrap;
+		align-items: end;
+		justify-content: flex-end;
+		gap: 8px;
+		margin-bottom: 8px;
+	}
+	.tools .label {
+		width: 16rem;
+	}
+	tr.picked td {
+		background: color-mix(in oklab, var(--mark) 10%, transparent);
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	.head {
+		display: inline-flex;
+		align-items: center;
+		gap: 0.2rem;
+		min-height: 44px;
+		min-width: 44px;
+		font-weight: inherit;
+		color: inherit;
+		cursor: pointer;
+	}
+	.number .head {
+		justify-content: flex-end;
+	}
+</style>

@@ -1,0 +1,20 @@
+import { afterEach, expect, it } from 'vitest';
+import { formatNumber, formatQuantity, formatWithUncertainty, writeNumbers } from './numbers';
+import { parseNumber } from '@exetasis/core/quantity';
+
+afterEach(() => writeNumbers('point-space'));
+
+it.each([
+	['point-space', '12\u202f345.6', '17.981\u00a0mm', '−1\u202f234'],
+	['point-comma', '12,345.6', '17.981\u00a0mm', '−1,234'],
+	['comma-space', '12\u202f345,6', '17,981\u00a0mm', '−1\u202f234'],
+	['comma-point', '12.345,6', '17,981\u00a0mm', '−1.234']
+] as const)('%s', (as, big, size, negative) => {
+	writeNumbers(as);
+	expect(formatNumber(12345.6, 1)).toBe(big);
+	expect(formatQuantity(17.981, 'mm')).toBe(size);
+	expect(formatNumber(-1234)).toBe(negative);
+	expect(formatWithUncertainty(17.9812, 0.0041, 'mm')).toContain('±');
+	// What is shown is read again as what it was.
+	expect(parseNumber(formatNumber(12345.6, 1), { least: 0, most: 1e6 })).toEqual({ kind: 'number', value: 12345.6 });
+});

@@ -1,0 +1,8 @@
+import { gaugeKinds, gaugeUnit } from '@exetasis/core/part';
+import { unitLabel } from '@exetasis/core/quantity';
+
+/** The unit in which gauges of this kind read; mm for a kind that there is none of, which a form may hold. */
+export function gaugeUnitLabel(kind: string): string {
+	const known = gaugeKinds.find((one) => one === kind);
+	return unitLabel(known ? gaugeUnit[known] : 'mm');
+}

@@ -1,0 +1,13 @@
+import type { Step } from '@exetasis/core/record';
+
+/** What can hurt, in a word or two. */
+export const hazardName: Readonly<Record<NonNullable<Step['caution']>['hazard'], string>> = {
+	pressure: 'Stored pressure',
+	heat: 'Heat',
+	weight: 'Weight',
+	spring: 'Spring under load',
+	pinch: 'Pinch point',
+	chemical: 'Chemicals',
+	damage: 'Damages the part',
+	electric: 'Lock out'
+};

@@ -1,0 +1,109 @@
+<!-- @component One gauge: what it is worth, its certificates, where it was used; a lead puts it right, files certificates, retires it. -->
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+	import { gaugeKinds } from '@exetasis/core/part';
+	import { keptForm } from '$lib/forms/kept';
+	import CertificateFields from '$lib/forms/CertificateFields.svelte';
+	import GaugeFields from '$lib/forms/GaugeFields.svelte';
+	import { day } from '$lib/ui/time';
+	import { gaugeUnitLabel } from '$lib/words/gauges';
+
+	let { data } = $props();
+	const { gauge } = $derived(data);
+	const unit = $derived(gaugeUnitLabel(gauge.kind));
+	const facts = keptForm(untrack(() => data.facts));
+	const certificate = keptForm(
+		untrack(() => data.certificate),
+		{ resetForm: true }
+	);
+	const { form: typed, errors, enhance: keepFacts, message: factsSay } = facts;
+	const { form: filed, errors: filedErrors, enhance: file, message: filedSay } = certificate;
+	const overdue = $derived(
+		data.certificates.length > 0 && data.certificates[0].dueOn < new Date().toISOString().slice(0, 10)
+	);
+</script>
+
+<svelte:head><title>{gauge.name} · Exetasis</title></svelte:head>
+<h1>
+	{gauge.name}
+	<span class="soft">{gauge.kind}{gauge.retiredOn ? `, used no more since ${day(gauge.retiredOn)}` : ''}</span>
+</h1>
+{#if data.certificates.length > 0}
+	<p class:wrong={overdue && !gauge.retiredOn} class="mb-2">
+		Due {day(data.certificates[0].dueOn)}{overdue
+			? ': overdue, its certificate counts twice until it is calibrated'
+			: ''}.
+	</p>
+{/if}
+<div class="columns">
+	<section aria-label="Certificates">
+		<h2>Certificates</h2>
+		<table class="table sheet">
+			<thead
+				><tr
+					><th>Certificate</th><th>Calibrated</th><th>Due</th><th class="number">U, {unit}</th><th class="number">k</th
+					></tr
+				></thead
+			>
+			<tbody>
+				{#each data.certificates as one (one.id)}
+					<tr
+						><td>{one.certificate}</td><td>{day(one.calibratedOn)}</td><td>{day(one.dueOn)}</td><td class="number"
+							>{one.expandedU}</td
+						><td class="number">{one.k}</td></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	</section>
+	<section aria-label="Where it was used">
+		<h2>Where it was used</h2>
+		<table class="table sheet">
+			<thead><tr><th>Pump</th><th>In</th><th class="number">Readings</th></tr></thead>
+			<tbody>
+				{#each data.uses as use (use.job)}
+					<tr
+						><td><a class="row" href="/jobs/{use.job}/inspect">{use.serial}</a></td><td>{day(use.receivedAt)}</td><td
+							class="number">{use.readings}</td
+						></tr
+					>
+				{:else}<tr><td colspan="3" class="soft">In no job yet: it is chosen beside the reading.</td></tr>{/each}
+			</tbody>
+		</table>
+	</section>
+</div>
+{#if data.mayManage}
+	<form method="post" action="?/certificate" use:file class="sheet mt-4 grid gap-3 p-4">
+		<h2>New certificate</h2>
+		<CertificateFields bind:typed={$filed} errors={$filedErrors} />
+		<div class="flex items-center gap-3">
+			<button class="btn main">File the certificate</button>{#if $filedSay}<p role="status">{$filedSay}</p>{/if}
+		</div>
+	</form>
+	<form method="post" action="?/facts" use:keepFacts class="sheet mt-4 grid gap-3 p-4">
+		<h2>What it is worth</h2>
+		<GaugeFields bind:typed={$typed} errors={$errors} kinds={gaugeKinds} />
+		<div class="flex items-center gap-3">
+			<button class="btn main">Save</button>{#if $factsSay}<p role="status">{$factsSay}</p>{/if}
+		</div>
+	</form>
+	<form method="post" action="?/retire" use:enhance class="mt-4">
+		<input type="hidden" name="retired" value={gauge.retiredOn === null} />
+		<button class="btn">{gauge.retiredOn === null ? 'Use it no more' : 'Back into use'}</button>
+	</form>
+{/if}
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 16px;
+		align-items: start;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -19,7 +19,12 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/gauges', 200, 200, 200, 200],
 	['/sheets', 200, 200, 200, 200],
 	['/sheets/:sheet', 200, 200, 200, 404],
+	['/gauges/:gauge', 200, 200, 200, 404],
+	['/jobs/:job/places/plunger/1', 200, 200, 200, 404],
+	['/pumps/find?find=MAR', 200, 200, 200, 200],
 	['/shop', 200, 200, 200, 200],
+	['/shop/people', 200, 200, 200, 200],
+	['/shop/sites', 200, 200, 200, 200],
 	['/settings', 200, 200, 200, 200]
 ];
 const writes: readonly [path: string, viewer: number, technician: number, lead: number, otherShop: number][] = [
@@ -28,7 +33,15 @@ const writes: readonly [path: string, viewer: number, technician: number, lead: 
 	['/jobs/:job/entries', 403, 400, 400, 400],
 	['/sheets', 403, 403, 400, 400],
 	['/shop?/policy', 403, 403, 400, 400],
-	['/shop?/active', 403, 403, 400, 400],
+	['/shop/people?/active', 403, 403, 400, 400],
+	['/shop/people?/change', 403, 403, 400, 400],
+	['/shop/people?/invite', 403, 403, 400, 400],
+	['/shop/sites', 403, 403, 400, 400],
+	['/gauges?/add', 403, 403, 400, 400],
+	['/gauges/:gauge?/certificate', 403, 403, 400, 404],
+	['/gauges/:gauge?/retire', 403, 403, 200, 404],
+	['/pumps/:pump', 403, 400, 400, 404],
+	['/settings?/hands', 400, 400, 400, 400],
 	['/settings?/password', 400, 400, 400, 400],
 	['/settings?/units', 400, 400, 400, 400]
 ];
@@ -45,9 +58,16 @@ async function objects(browser: Browser): Promise<Record<string, string>> {
 			.first()
 			.getAttribute('href'))!
 	)![1];
-	return { ':job': job, ':pump': pump, ':sheet': sheet };
+	await page.goto('/gauges');
+	const gauge = /gauges\/(.+)/.exec(
+		(await page
+			.getByRole('link', { name: /Caliper/ })
+			.first()
+			.getAttribute('href'))!
+	)![1];
+	return { ':job': job, ':pump': pump, ':sheet': sheet, ':gauge': gauge };
 }
-const fill = (path: string, ids: Record<string, string>) => path.replace(/:(job|pump|sheet)/, (key) => ids[key]);
+const fill = (path: string, ids: Record<string, string>) => path.replace(/:(job|pump|sheet|gauge)/, (key) => ids[key]);
 const origin = () => new URL(process.env.E2E_ADDRESS!).origin;
 const post = (request: APIRequestContext, path: string, headers: Record<string, string> = {}) =>
 	request.post(path, { headers: { origin: origin(), accept: 'text/html', ...headers }, form: {}, maxRedirects: 0 });

@@ -42,10 +42,32 @@ const forms: readonly [path: string, fields: readonly string[]][] = [
 	['/settings?/password', ['current', 'next']],
 	['/sheets', ['text', 'file']],
 	['/shop?/policy', ['school', 'intervalHours', 'acceptBad', 'valves']],
-	['/shop?/active', ['person', 'active']],
+	['/shop/people?/active', ['person', 'active']],
+	['/shop/people?/change', ['person', 'name', 'role']],
+	['/shop/people?/invite', ['name', 'email', 'role']],
+	['/shop/sites', ['id', 'name']],
+	['/gauges?/add', ['name', 'kind', 'resolution', 'calibratedOn', 'k']],
+	['/gauges?/check', ['list', 'text']],
+	['/gauges?/take', ['text']],
+	[`/gauges/${unknown}?/retire`, ['retired']],
+	[`/pumps/${unknown}`, ['site', 'tag']],
+	['/settings?/hands', ['hand', 'pad']],
+	['/settings?/numerals', ['numerals']],
 	[`/jobs/${unknown}/release`, ['x']]
 ];
-const pages = ['/', '/pumps', '/trace', '/gauges', '/sheets', '/shop', '/settings', '/receive'];
+const pages = [
+	'/',
+	'/pumps',
+	'/trace',
+	'/gauges',
+	'/sheets',
+	'/shop',
+	'/shop/people',
+	'/shop/sites',
+	'/pumps/find',
+	'/settings',
+	'/receive'
+];
 
 const origin = () => new URL(process.env.E2E_ADDRESS!).origin;
 // A connection of its own each: one that the server closes on a body that it will not read is not asked again.

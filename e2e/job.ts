@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 let count = 0;
 
@@ -16,7 +16,7 @@ export async function receivePump(
 ): Promise<{ serial: string; job: string }> {
 	const serial = `E2E-${Date.now()}-${++count}`;
 	await page.goto('/receive');
-	await page.getByLabel('Which pump').selectOption('new');
+	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Model', { exact: true }).selectOption(model);
 	await page.getByLabel('Complaint').fill(complaint);
@@ -57,3 +57,18 @@ export const cell = (page: Page, name: string) =>
 	page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: new RegExp(`^${name}[;,]`) });
 
 export const reading = (page: Page) => page.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
+
+/** To one of the places, by the menu of the bar. */
+export async function goTo(page: Page, place: string): Promise<void> {
+	await page.getByRole('button', { name: 'Places' }).click();
+	await page.getByRole('menuitem', { name: place }).click();
+}
+
+/** What the verdict rests on, laid over the page: seen by `check`, then closed. */
+export async function inFull(page: Page, check: (why: Locator) => Promise<void>): Promise<void> {
+	await page.getByRole('button', { name: 'Why, in full' }).click();
+	const why = page.getByRole('dialog');
+	await check(why);
+	await why.getByRole('button', { name: 'Close' }).click();
+	await expect(why).toHaveCount(0);
+}

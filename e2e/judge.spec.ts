@@ -1,9 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell, openMat } from './job';
+import { cell, inFull, openMat } from './job';
 import { pageOf } from './people';
 
 const surface = (page: Page) => page.getByRole('region', { name: 'Surface' });
 const judge = (page: Page) => page.getByRole('region', { name: 'Judge' });
+
+const openSurface = (page: Page) =>
+	page
+		.getByRole('region', { name: 'Look' })
+		.getByRole('button', { name: /^Surface/ })
+		.click();
 
 async function read(page: Page, size: RegExp, value: string) {
 	const measure = page.getByRole('region', { name: 'Measure' });
@@ -23,8 +29,8 @@ test('marks are painted on the unrolled surface by finger and by keyboard, with 
 	const page = await pageOf(browser, 'technician');
 	await openMat(page);
 	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await openSurface(page);
 	const drawing = surface(page).getByRole('application');
-	await drawing.scrollIntoViewIfNeeded();
 	const box = (await drawing.boundingBox())!;
 	const at = (mm: number, deg: number): [number, number] => [
 		box.x + (mm / 90) * box.width,
@@ -48,6 +54,7 @@ test('marks are painted on the unrolled surface by finger and by keyboard, with 
 	await expect(page.getByText('All saved')).toBeVisible();
 	await page.reload();
 	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await openSurface(page);
 	await expect(surface(page).getByRole('application', { name: /2 marks/ })).toBeVisible();
 	await surface(page).getByRole('button', { name: 'Take the last score off' }).click();
 	await expect(surface(page).getByRole('application', { name: /1 marks/ })).toBeVisible();
@@ -59,24 +66,26 @@ test('a packing is judged on the plunger as measured now, and every figure opens
 	const page = await pageOf(browser, 'technician');
 	await openMat(page);
 	await cell(page, 'V-packings .pair., cylinder 1').click();
-	await page.keyboard.press('0');
+	await page.keyboard.press('Space');
 	await read(page, /^Lip inside diameter/, '17.7');
-	await expect(page.getByRole('region', { name: 'Measure' })).toContainText('not measured in this rebuild yet');
+	await expect(page.getByRole('region', { name: 'Measure' })).toContainText('not measured');
 	await page.getByRole('region', { name: 'Measure' }).getByRole('button', { name: 'Ceramic plunger' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ceramic plunger, cylinder 1');
 	await read(page, /^Diameter/, '17.96');
 	await cell(page, 'V-packings .pair., cylinder 1').click();
-	await expect(judge(page).getByRole('row', { name: /Interference with its mate/ })).toContainText('0.260 mm');
-	await judge(page).getByText('The arithmetic, step by step').click();
-	await expect(judge(page)).toContainText('Difference of both sizes as measured in this rebuild');
-	await expect(judge(page)).toContainText('Ceramic plunger, diameter now');
+	await inFull(page, async (why) => {
+		await expect(why.getByRole('row', { name: /Interference with its mate/ })).toContainText('0.260 mm');
+		await expect(why).toContainText('Difference of both sizes as measured in this rebuild');
+		await expect(why).toContainText('Ceramic plunger, diameter now');
+		await expect(why).toContainText('On the mat now');
+	});
 });
 
 test('a discharge spring at the inlet is told by its wire', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await openMat(page, 'valves');
 	await cell(page, 'Inlet valve spring, cylinder 1').click();
-	await page.keyboard.press('0');
+	await page.keyboard.press('Space');
 	await read(page, /^Free length/, '22');
 	await read(page, /^Wire/, '1.3');
 	await expect(judge(page).getByRole('listitem').first()).toContainText('are those of the discharge valve spring');
@@ -89,7 +98,7 @@ test('metal in the oil puts the unit in question; a verdict is overruled from th
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/');
 	const path = await page.getByRole('link', { name: 'SED-0418' }).first().getAttribute('href');
-	await page.goto(`${path!.replace(/\/\w+$/, '')}/decide`);
+	await page.goto(`${path!.replace(/^(\/jobs\/[^/]+).*/, '$1')}/decide`);
 	const question = page.getByRole('region', { name: 'The unit in question' });
 	await expect(question).toContainText('Metal in the oil or on the magnet');
 	await expect(question).toContainText('Replace the unit, by your shop’s rule');
@@ -111,7 +120,7 @@ test('the shop’s customs change what is proposed', async ({ browser }) => {
 	await expect(page.getByRole('status')).toContainText('Saved');
 	await openMat(page);
 	await cell(page, 'Retainer O-ring, cylinder 1').click();
-	await page.keyboard.press('0');
+	await page.keyboard.press('Space');
 	await expect(judge(page)).toContainText('your shop inspects these and keeps what passes');
 	await expect(judge(page).getByTestId('verdict')).toContainText('Reuse');
 	await page.goto('/shop');
@@ -128,6 +137,7 @@ test('two people paint one plunger: each sees the other’s marks, also those ma
 	const { job } = await openMat(ines);
 	await odd.goto(`/jobs/${job}/inspect?place=plunger/2`);
 	await cell(ines, 'Ceramic plunger, cylinder 2').click();
+	for (const page of [ines, odd]) await openSurface(page);
 	const paint = async (page: Page, steps: number) => {
 		await surface(page).getByRole('application').focus();
 		await page.keyboard.press('Enter');
@@ -166,14 +176,18 @@ test('by touch alone: a band is painted with a finger, a size is typed, a verdic
 			timeout: 1000
 		});
 	}).toPass();
-	await tablet.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean' }).tap();
+	const look = tablet.getByRole('region', { name: 'Look' });
+	const surfaceButton = look.getByRole('button', { name: /^Surface/ });
+	await surfaceButton.tap();
 	await surface(tablet).getByRole('button', { name: 'Pit' }).tap();
 	await surface(tablet).getByRole('application').tap();
 	await expect(surface(tablet).getByRole('application', { name: /1 marks/ })).toBeVisible();
-	const field = tablet.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
+	await surfaceButton.tap();
+	await look.getByRole('button', { name: 'Clean', exact: true }).tap();
+	const measure = tablet.getByRole('region', { name: 'Measure' });
 	for (const value of ['17.997', '17.998', '17.996', '17.997', '17.998', '17.997']) {
-		await field.fill(value);
-		await tablet.getByRole('button', { name: 'Enter', exact: true }).tap();
+		await measure.getByRole('textbox').first().fill(value);
+		await measure.getByRole('button', { name: 'Take', exact: true }).tap();
 	}
 	await judge(tablet).getByRole('button', { name: 'Reuse' }).tap();
 	await expect(cell(tablet, 'Ceramic plunger, cylinder 3')).toHaveAccessibleName(/decided: Reuse/);

@@ -1,0 +1,194 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { readSheet, placesToRead, type ModelSheet } from '@exetasis/core/record';
+import { partType } from '@exetasis/core/part';
+import { Client } from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import { openMat } from './job';
+import { accounts, pageOf } from './people';
+
+const sheets = new URL('../demo/sheets/', import.meta.url);
+const names = readdirSync(sheets).filter((name) => name.endsWith('.json'));
+const sheetOf = (name: string): ModelSheet => {
+	const read = readSheet(readFileSync(new URL(name, sheets), 'utf8'));
+	if (read.kind !== 'sheet') throw new Error(`${name} is no sheet`);
+	return read.sheet;
+};
+
+const caution = {
+	hazard: 'spring',
+	text: 'Hold it down with a block of wood while the last thread lets go: it jumps, and glasses are worn until it lies on the bench.'
+} as const;
+
+/** The sheet with a caution at every station, as a model of its own. */
+const cautioned = (sheet: ModelSheet, model: string): ModelSheet => ({
+	...sheet,
+	model,
+	revision: 1,
+	stations: sheet.stations.map((station) => ({ ...station, caution }))
+});
+
+/** Five cylinders and thirty stations: as many as any pump has. */
+function wide(sheet: ModelSheet, model: string): ModelSheet {
+	const whole = cautioned(sheet, model);
+	const last = whole.stations.filter(({ side, per }) => side === 'valves' && per === 'cylinder').slice(-4);
+	const more = last.map((station, i) => ({
+		...station,
+		key: `${station.key}Second`,
+		short: `2nd ${i + 1}`,
+		mate: undefined
+	}));
+	return { ...whole, cylinders: 5, stations: [...whole.stations, ...more] };
+}
+
+async function load(page: Page, sheet: ModelSheet): Promise<void> {
+	await page.goto('/sheets');
+	await page.getByLabel('or its text').fill(JSON.stringify(sheet));
+	await page.getByRole('button', { name: 'Check and take in' }).click();
+	await expect(page.getByRole('heading', { name: sheet.model })).toBeVisible();
+}
+
+/** Every pattern that the part has and a reading at every place of every size, for all parts of the mat. */
+async function record(page: Page, job: string, sheet: ModelSheet): Promise<void> {
+	const database = new Client({ connectionString: process.env.DATABASE_URL });
+	await database.connect();
+	const laid = await database.query<{ part: string; station: string }>(
+		'SELECT part_id AS part, station FROM mat_cell WHERE job_id = $1',
+		[job]
+	);
+	const person = await database.query<{ id: string }>('SELECT id FROM "user" WHERE email = $1', [accounts.technician]);
+	await database.end();
+	const by = person.rows[0].id;
+	const at = new Date().toISOString();
+	let seq = 1;
+	const stamp = () => ({ id: uuidv7(), job, by, at, seq: seq++ });
+	const entries = laid.rows.flatMap(({ part, station: at }) => {
+		const station = sheet.stations.find(({ key }) => key === at)!;
+		const findings = partType(station.type).patterns.map(({ pattern }) => ({
+			...stamp(),
+			kind: 'finding',
+			part,
+			payload: { pattern, severity: 1, onset: 'service' }
+		}));
+		const readings = station.characteristics.flatMap((one) => {
+			const { rows, columns } = placesToRead(one);
+			return rows.flatMap((_, row) =>
+				columns.map((_, column) => ({
+					...stamp(),
+					kind: 'reading',
+					part,
+					payload: {
+						characteristic: one.key,
+						row,
+						column,
+						value: one.nominal,
+						typed: { text: String(one.nominal), unit: one.unit }
+					}
+				}))
+			);
+		});
+		return [...findings, ...readings];
+	});
+	for (let from = 0; from < entries.length; from += 2000) {
+		const answer = await page.request.post(`/jobs/${job}/entries`, {
+			headers: { origin: new URL(page.url()).origin },
+			data: { by, entries: entries.slice(from, from + 2000) }
+		});
+		const { answers } = (await answer.json()) as { answers: { result: string }[] };
+		expect(answers.filter(({ result }) => result !== 'accepted').slice(0, 3)).toEqual([]);
+	}
+}
+
+/** What of the part in hand does not lie in the window, is covered, is too small, or has to be scrolled to. */
+const outside = (page: Page) =>
+	page.evaluate(() => {
+		const faults: string[] = [];
+		const region = (name: string) => document.querySelector<HTMLElement>(`[aria-label="${name}"]`)!;
+		const within = (name: string, element: Element | null, least = { width: 0, height: 0 }) => {
+			if (!element) return faults.push(`${name} is missing`);
+			const box = element.getBoundingClientRect();
+			if (box.width < least.width - 0.5 || box.height < least.height - 0.5)
+				faults.push(`${name} is ${Math.round(box.width)}×${Math.round(box.height)}`);
+			if (box.left < -0.5 || box.top < -0.5 || box.right > innerWidth + 0.5 || box.bottom > innerHeight + 0.5)
+				return faults.push(`${name} lies outside, to ${Math.round(box.right)}, ${Math.round(box.bottom)}`);
+			const top = document.elementFromPoint((box.left + box.right) / 2, (box.top + box.bottom) / 2);
+			if (!top || !(element.contains(top) || top.contains(element)))
+				faults.push(`${name} is covered by ${top?.tagName}`);
+			const panel = element.closest('section');
+			const edge = panel?.parentElement?.getBoundingClientRect();
+			if (edge && box.bottom > edge.bottom + 0.5)
+				faults.push(`${name} runs out of its panel by ${Math.round(box.bottom - edge.bottom)}`);
+			return 0;
+		};
+		const touch = { width: 44, height: 44 };
+		const cell = { width: 32, height: 32 };
+		within('name', document.querySelector('h1'));
+		within('caution', document.querySelector('.caution'));
+		within('direction', document.querySelector('.direction'));
+		for (const button of Array.from(region('Look').querySelectorAll('button')))
+			within(`Look: ${button.textContent?.trim()}`, button, touch);
+		const measure = region('Measure');
+		if (measure.querySelector('input')) {
+			within('reading', measure.querySelector('input'), touch);
+			within('gauge', measure.querySelector('select[aria-label="With"]'), touch);
+			for (const place of Array.from(measure.querySelectorAll('table button')))
+				within(`place ${place.getAttribute('aria-label')}`, place, cell);
+		}
+		for (const button of Array.from(measure.querySelectorAll('button:not(table button)')))
+			within(`Measure: ${button.textContent}`, button, touch);
+		const judge = region('Judge');
+		within('verdict', judge.querySelector('.verdict'));
+		for (const button of Array.from(judge.querySelectorAll('button')))
+			within(`Judge: ${button.textContent?.trim()}`, button, touch);
+		const reasons = judge.querySelectorAll('li');
+		for (const reason of Array.from(reasons).slice(0, 3)) within(`reason ${reason.textContent}`, reason);
+		if (reasons.length === 0) faults.push('no reason');
+		if (judge.querySelector('svg')) within('limit strip', judge.querySelector('svg'));
+		const mat = region('Mat');
+		within('mat', mat);
+		within('row in hand', mat.querySelector('[tabindex="0"][data-place]'), cell);
+		within('column in hand', mat.querySelector('.in-hand'));
+		for (const panel of Array.from(document.querySelectorAll('.panel'))) {
+			if (panel.scrollHeight > panel.clientHeight + 1)
+				faults.push(`a panel scrolls: ${panel.scrollHeight} in ${panel.clientHeight}`);
+			if (panel.scrollWidth > panel.clientWidth + 1) faults.push('a panel scrolls sideways');
+		}
+		if (document.documentElement.scrollHeight > innerHeight || document.documentElement.scrollWidth > innerWidth)
+			faults.push(`the page scrolls: ${document.documentElement.scrollWidth}×${document.documentElement.scrollHeight}`);
+		return faults;
+	});
+
+async function walkAll(page: Page, sheet: ModelSheet): Promise<string[]> {
+	const faults: string[] = [];
+	const places = await page
+		.getByRole('region', { name: 'Mat' })
+		.locator('[data-place]')
+		.evaluateAll((all) => all.map((one) => one.getAttribute('data-place')!));
+	for (const place of places) {
+		await page.evaluate((to) => document.querySelector<HTMLElement>(`[data-place="${to}"]`)!.click(), place);
+		const [key, cylinder] = place.split('/');
+		const { name } = sheet.stations.find((station) => station.key === key)!;
+		await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
+		faults.push(...(await outside(page)).map((fault) => `${sheet.model} ${key}/${cylinder}: ${fault}`));
+	}
+	return faults;
+}
+
+const sized = (name: string) => {
+	const sheet = sheetOf(name);
+	return cautioned(sheet, `${sheet.model} one screen`);
+};
+for (const sheet of [...names.map(sized), wide(sheetOf('marram.json'), 'Marram wide')]) {
+	test(`every part of ${sheet.model} stands whole in a window of 1280×800`, async ({ browser }) => {
+		test.setTimeout(300_000);
+		await load(await pageOf(browser, 'lead'), sheet);
+		const page = await pageOf(browser, 'technician');
+		const { job } = await openMat(page, 'full', { model: sheet.model });
+		await record(page, job, sheet);
+		await page.reload();
+		await expect(page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /not looked at/ })).toHaveCount(
+			0
+		);
+		expect(await walkAll(page, sheet)).toEqual([]);
+	});
+}

@@ -1,0 +1,196 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { gaugeColumns } from '../web/src/lib/forms/gaugeCsv';
+import { openMat } from './job';
+import { pageOf, signIn } from './people';
+
+const salt = Date.now();
+const CERTIFICATE = { Certificate: `C-${salt}`, 'Calibrated on': '2026-10-01', 'Due on': '2027-10-01' } as const;
+
+async function fillCertificate(page: Page): Promise<void> {
+	for (const [label, value] of Object.entries(CERTIFICATE)) await page.getByLabel(label, { exact: true }).fill(value);
+	await page.getByLabel('Expanded uncertainty U').fill('0.002');
+}
+
+test('a gauge is added, corrected beside its fields, used, certified anew and used no more', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/gauges');
+	await page.getByRole('button', { name: 'Add a gauge' }).click();
+	const name = `Micrometer ${salt}`;
+	await page.getByLabel('Name', { exact: true }).fill(name);
+	await page.getByLabel('Kind', { exact: true }).selectOption('micrometer');
+	await page.getByLabel(/^Resolution/).fill('a thousandth');
+	await page.getByLabel(/^Repeatability/).fill('0.001');
+	await fillCertificate(page);
+	await page.getByLabel('Due on').fill('2026-09-01');
+	await page.getByRole('button', { name: 'Add the gauge' }).click();
+	await expect(page.getByText('“a thousandth” is not a number')).toBeVisible();
+	await expect(page.getByLabel(/^Resolution/)).toHaveValue('a thousandth');
+	await page.getByLabel(/^Resolution/).fill('0.001');
+	await page.getByRole('button', { name: 'Add the gauge' }).click();
+	await expect(page.getByText('It is due after it was calibrated.')).toBeVisible();
+	await page.getByLabel('Due on').fill('2027-10-01');
+	await page.getByRole('button', { name: 'Add the gauge' }).click();
+	await expect(page.getByRole('heading', { name })).toBeVisible();
+
+	// It is there to be chosen, and its page says where it was used.
+	const technician = await pageOf(browser, 'technician');
+	const { serial, job } = await openMat(technician);
+	await technician.goto(`/jobs/${job}/inspect?place=plunger/1`);
+	const chosen = technician.getByLabel('With', { exact: true });
+	await chosen.selectOption({ label: `With ${name}` });
+	await technician.keyboard.press('Escape');
+	const field = technician.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
+	await field.fill('17.98');
+	await field.press('Enter');
+	await expect(technician.getByText('All saved')).toBeVisible();
+	await page.reload();
+	await expect(page.getByRole('row', { name: new RegExp(serial) })).toContainText('1');
+
+	await page.getByLabel('Certificate', { exact: true }).fill('C-next');
+	await page.getByLabel('Calibrated on').fill('2026-11-01');
+	await page.getByLabel('Due on').fill('2027-11-01');
+	await page.getByLabel('Expanded uncertainty U').fill('0.003');
+	await page.getByRole('button', { name: 'File the certificate' }).click();
+	await expect(page.getByRole('row', { name: /C-next/ })).toContainText('0.003');
+	await page.getByRole('button', { name: 'Use it no more' }).click();
+	await expect(page.getByRole('heading', { name: /used no more since/ })).toBeVisible();
+	await technician.reload();
+	await expect(chosen.getByRole('option', { name: new RegExp(name) })).toHaveCount(0);
+});
+
+test('a list of gauges: each bad line is named, the good ones are taken in when that is said', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/gauges');
+	const line = (name: string, k: string) => `${name},caliper,0.01,0.01,9,0.01,11.5,2026-01-01,2027-01-01,0.03,${k},C-1`;
+	const lines = [gaugeColumns.join(','), line(`List ${salt} a`, '2'), line('bad', 'two'), line(`List ${salt} b`, '2')];
+	// Three megabytes: four thousand more lines that do not hold.
+	const filler = Array.from({ length: 4000 }, (_, i) => line(`x${'y'.repeat(700)}${i}`, '2'));
+	await page.getByRole('button', { name: 'Import a list' }).click();
+	await page.getByLabel('List', { exact: true }).setInputFiles({
+		name: 'gauges.csv',
+		mimeType: 'text/csv',
+		buffer: Buffer.from([...lines, ...filler].join('\n'))
+	});
+	await page.getByRole('button', { name: 'Look through the list' }).click();
+	const found = page.getByRole('region', { name: 'What was found in the list' });
+	await expect(found).toContainText('2 gauges hold');
+	await expect(found).toContainText('4001');
+	await expect(found.getByRole('row', { name: /^3 / })).toContainText('k: “two” is not a number');
+	await found.getByRole('button', { name: 'Take in the 2 that hold' }).click();
+	await expect(page.getByRole('status')).toContainText('2 gauges taken in');
+	await expect(page.getByRole('link', { name: `List ${salt} b` })).toBeVisible();
+});
+
+test('a lead invites somebody, who signs in; another role ends their session at once', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/shop/people');
+	const email = `new-${salt}@harrow.example`;
+	await page.getByLabel('Name', { exact: true }).fill(`Ebba ${salt}`);
+	await page.getByLabel('E-mail').fill('not an address');
+	await page.getByRole('button', { name: 'Invite' }).click();
+	await page.getByLabel('E-mail').fill(email);
+	await page.getByRole('button', { name: 'Invite' }).click();
+	const says = (await page.getByRole('status').textContent())!;
+	const password = /password (\S+)\. /.exec(says)![1];
+
+	const context = await browser.newContext();
+	const theirs = await context.newPage();
+	await theirs.goto('/signin');
+	await theirs.getByLabel('E-mail').fill(email);
+	await theirs.getByLabel('Password').fill(password);
+	await theirs.getByRole('button', { name: 'Sign in' }).click();
+	await expect(theirs.getByRole('link', { name: 'Receive a pump' })).toBeVisible();
+
+	await page.getByRole('button', { name: `Change: Ebba ${salt}` }).click();
+	await page.getByLabel('Role').first().selectOption('viewer');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('row', { name: new RegExp(`Ebba ${salt}`) })).toContainText('viewer');
+	await theirs.goto('/pumps');
+	await expect(theirs).toHaveURL(/signin/);
+	await context.close();
+});
+
+test('a pump moves to a new site, and where it ran stays on record', async ({ browser }) => {
+	const lead = await pageOf(browser, 'lead');
+	await lead.goto('/shop/sites');
+	await lead.getByLabel('Name', { exact: true }).fill('Quarry Greyback');
+	await lead.getByRole('button', { name: 'Add the site' }).click();
+	await expect(lead.getByText('has a site of that name already')).toBeVisible();
+	await lead.getByLabel('Name', { exact: true }).fill(`Quay ${salt}`);
+	await lead.getByRole('button', { name: 'Add the site' }).click();
+	await expect(lead.getByRole('status')).toContainText('is added');
+	const page = await pageOf(browser, 'technician');
+	const { serial } = await openMat(page);
+	await page.getByRole('link', { name: serial }).click();
+	await page.getByText('It has moved').click();
+	await page.getByRole('button', { name: 'Move it' }).click();
+	await expect(page.getByText('It runs there already')).toBeVisible();
+	await page.getByLabel('Site').selectOption({ label: `Quay ${salt}` });
+	await page.getByLabel('Its name there').fill('Wash down');
+	await page.getByRole('button', { name: 'Move it' }).click();
+	await expect(page.getByText(`Quay ${salt}, Wash down, now`)).toBeVisible();
+	await expect(page.getByText(/Site not known, until/)).toBeVisible();
+});
+
+test('a half-filled form asks before it is left', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/shop/sites');
+	await page.getByLabel('Name', { exact: true }).fill('Half a na');
+	const asked: string[] = [];
+	page.on('dialog', (dialog) => {
+		asked.push(dialog.message());
+		void dialog.dismiss();
+	});
+	await page.getByRole('link', { name: 'Gauges' }).click();
+	await expect.poll(() => asked.length).toBe(1);
+	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a na');
+});
+
+test('an empty shop is led from its first sheet to the first verdict in 25 touches at most', async ({ page }) => {
+	test.setTimeout(120_000);
+	let touches = 0;
+	const touch = async (locator: ReturnType<Page['getByText']>) => {
+		touches++;
+		await locator.click();
+	};
+	await signIn(page, 'otherShop');
+	touches++;
+	await expect(page.getByText('Nothing is on record yet. Begin here:')).toBeVisible();
+	await touch(page.getByText('1. Take in a model sheet'));
+	const text = readFileSync(new URL('../demo/sheets/comfrey.json', import.meta.url), 'utf8');
+	await page.getByLabel('or its text').fill(text);
+	await touch(page.getByText('Check and take in'));
+	await expect(page.getByRole('heading', { name: /Comfrey/ })).toBeVisible();
+	await touch(page.getByText('Floor', { exact: true }).first());
+	await touch(page.getByText('2. Add a gauge'));
+	await page.getByLabel('Name', { exact: true }).fill('Micrometer 1');
+	await page.getByLabel('Kind', { exact: true }).selectOption('micrometer');
+	touches++;
+	await page.getByLabel(/^Resolution/).fill('0.001');
+	await page.getByLabel(/^Repeatability/).fill('0.001');
+	await fillCertificate(page);
+	await touch(page.getByRole('button', { name: 'Add the gauge' }));
+	await expect(page.getByRole('heading', { name: 'Micrometer 1' })).toBeVisible();
+	await touch(page.getByText('Floor', { exact: true }).first());
+	await touch(page.getByText('3. Receive the first pump'));
+	await touch(page.getByText('A pump we do not know yet'));
+	await page.getByLabel('Serial number').fill(`SKE-${salt}`);
+	await page.getByLabel('Model', { exact: true }).selectOption('Comfrey');
+	touches++;
+	await page.getByLabel('Complaint').fill('Pressure low');
+	await page.getByLabel('Hours on its meter').fill('900');
+	await page.getByLabel('Work to do').selectOption('valves');
+	touches++;
+	await touch(page.getByRole('button', { name: 'Receive and lay out the mat' }));
+	const open = page.getByRole('button', { name: /^Sign off/ });
+	await expect(open.first()).toBeVisible();
+	for (let left = await open.count(); left > 0; left--) {
+		await touch(page.locator('button:enabled', { hasText: /^Sign off/ }).first());
+		await expect(open).toHaveCount(left - 1);
+	}
+	await touch(page.getByText('To the mat'));
+	await touch(page.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean', exact: true }));
+	await expect(page.getByTestId('verdict')).not.toContainText('Not looked at');
+	expect(touches).toBeLessThanOrEqual(25);
+});

@@ -9,6 +9,7 @@ export default defineConfig({
 	reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
 	outputDir: 'test-results',
 	use: {
+		actionTimeout: 60_000,
 		baseURL: process.env.E2E_ADDRESS,
 		viewport: { width: 1280, height: 800 },
 		launchOptions: {

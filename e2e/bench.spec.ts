@@ -154,7 +154,7 @@ for (const [width, height] of [
 	});
 }
 
-test('on a telephone: a part is looked up, noted, and a step is signed off', async ({ browser }) => {
+test('on a telephone: a part is looked up, noted, photographed, and a step is signed off', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	const { job } = await receivePump(page);
 	const phone = await onGlass(browser, page, 390, 844);
@@ -176,6 +176,26 @@ test('on a telephone: a part is looked up, noted, and a step is signed off', asy
 	await phone.getByLabel('Note on this part').fill('Dry');
 	await phone.getByRole('button', { name: 'Save note' }).tap();
 	await expect(phone.getByText('“Dry”')).toBeVisible();
+	// Off the network the photograph is seen at once, and goes by itself; what is no picture is said to be none.
+	await phone.context().route('**/photos/*', (route) => route.abort('connectionfailed'));
+	const camera = phone.getByLabel('Photograph of this part');
+	await camera.setInputFiles({ name: 'list.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+	await expect(phone.getByRole('alert')).toContainText('“list.png” cannot be read as a picture');
+	await camera.setInputFiles({ name: 'seal.png', mimeType: 'image/png', buffer: await phone.screenshot() });
+	const seen = phone.getByRole('img', { name: /^Photograph by Ines Tarn/ });
+	await expect(seen).toBeVisible();
+	await expect(phone.getByText(/No connection: 1 entry waits/)).toBeVisible();
+	await phone.reload();
+	await look(phone).getByRole('button', { name: 'Notes 2' }).tap();
+	await expect(seen).toBeVisible();
+	await phone.context().unroute('**/photos/*');
+	await expect(phone.getByText('All saved')).toBeVisible({ timeout: 40_000 });
+	await phone.reload();
+	await look(phone).getByRole('button', { name: 'Notes 2' }).tap();
+	await expect.poll(() => seen.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(300);
+	await phone.getByRole('button', { name: /^Photograph by/ }).tap();
+	await expect(phone.getByRole('dialog').getByRole('img')).toBeInViewport();
+	await phone.getByRole('button', { name: 'Close' }).tap();
 	await phone.getByRole('button', { name: 'Next part' }).tap();
 	await expect(title(phone)).not.toHaveText('Oiling wick, cylinder 3');
 	await phone.getByRole('button', { name: 'Places' }).tap();

@@ -14,7 +14,8 @@ export default {
 				'style-src': ['self'],
 				// Bars and drawings set their sizes by style attributes; style elements and sheets stay our own.
 				'style-src-attr': ['unsafe-inline'],
-				'img-src': ['self', 'data:'],
+				// A photograph is seen before it has been sent.
+				'img-src': ['self', 'data:', 'blob:'],
 				'font-src': ['self'],
 				'connect-src': ['self'],
 				'worker-src': ['self'],

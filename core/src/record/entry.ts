@@ -6,6 +6,7 @@ import { findingSchema } from './kinds/finding';
 import { fittedSchema } from './kinds/fitted';
 import { markSchema } from './kinds/mark';
 import { noteSchema } from './kinds/note';
+import { photoSchema } from './kinds/photo';
 import { liftReading, readingSchema } from './kinds/reading';
 import { stepDoneSchema } from './kinds/step';
 import { withdrawSchema } from './kinds/withdraw';
@@ -18,6 +19,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	fittedSchema,
 	markSchema,
 	noteSchema,
+	photoSchema,
 	decisionSchema,
 	stepDoneSchema,
 	withdrawSchema,

@@ -5,10 +5,11 @@ import { addFinding } from './kinds/finding';
 import { addFitted, type FittedSizes } from './kinds/fitted';
 import { addMark, type Marks } from './kinds/mark';
 import { addNote, type Notes } from './kinds/note';
+import { addPhoto, type Photos } from './kinds/photo';
 import { addReading, type Readings } from './kinds/reading';
 
 /** What the log says of one part. Withdrawn entries are gone; of findings of one pattern the last stands. */
-export interface PartRecord extends Cleaned, Readings, FittedSizes, Marks, Decisions, Notes {}
+export interface PartRecord extends Cleaned, Readings, FittedSizes, Marks, Decisions, Notes, Photos {}
 
 export interface JobState {
 	readonly parts: ReadonlyMap<string, PartRecord>;
@@ -20,7 +21,15 @@ export interface JobState {
 }
 
 /** A part of which the log says nothing yet. */
-export const untouched: PartRecord = { findings: [], readings: [], fitted: [], marks: [], decisions: [], notes: [] };
+export const untouched: PartRecord = {
+	findings: [],
+	readings: [],
+	fitted: [],
+	marks: [],
+	decisions: [],
+	notes: [],
+	photos: []
+};
 
 /**
  * Entries in the order of the log: by the moment that counts, then by the tablet's own count, then by id, so that every
@@ -95,6 +104,8 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 			return addDecision(record, entry);
 		case 'note':
 			return addNote(record, entry);
+		case 'photo':
+			return addPhoto(record, entry);
 		case 'step':
 		case 'withdraw':
 		case 'correction':

@@ -5,6 +5,7 @@ export * from './fold';
 export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';
+export { PHOTO_MOST, photoName, type Photo } from './kinds/photo';
 export type { Mark } from './kinds/mark';
 export type { Reading } from './kinds/reading';
 export { checkPlausible } from './kinds/size';

@@ -34,6 +34,7 @@ export const refusedBecauseSchema = z.discriminatedUnion('code', [
 	...ofJob,
 	code('malformed', { path: words, message: words }),
 	code('unknownGauge'),
+	code('photoMissing'),
 	code('notYours'),
 	code('otherJob'),
 	code('released'),

@@ -16,6 +16,7 @@ import { appendEntries } from '../db/sql/appendEntries';
 import { jobFacts } from '../db/sql/jobFacts';
 import { lockWithdrawals } from '../db/sql/lockWithdrawals';
 import { log } from '../serverLog';
+import { photosThere } from '../photos/photos';
 import { pinnedSheet } from '../sheets';
 import { projectWithdrawn } from './withdrawals';
 
@@ -42,7 +43,10 @@ export async function append(
 	const job = await factsOf(scope, jobId, batch);
 	if (!job) return undefined;
 	const seen = new Set<string>();
-	const checked = batch.map((raw) => check(raw, jobId, user, job, seen));
+	const formed = batch.map((raw) => check(raw, jobId, user, job, seen));
+	const photos = formed.flatMap(({ entry }) => (entry?.kind === 'photo' ? [entry] : []));
+	const there = await photosThere(scope, jobId, photos);
+	const checked = formed.map((one) => withItsPhoto(one, there));
 	const good = checked.flatMap((one) => (one.entry ? [one.entry] : []));
 	const { added, refused } = await store(scope, jobId, good);
 	const rest = good.filter(({ id }) => !added.has(id) && !refused.has(id));
@@ -112,6 +116,12 @@ function refusal(entry: Entry, jobId: string, user: SignedIn, job: KnownJob): Re
 	const gauge = entry.kind === 'reading' ? entry.payload.gauge : undefined;
 	return gauge && !job.gauges.has(gauge) ? { code: 'unknownGauge' } : undefined;
 }
+
+// An entry that speaks of a photograph comes after its bytes.
+const withItsPhoto = (one: Checked, there: ReadonlySet<string>): Checked =>
+	one.entry?.kind === 'photo' && !there.has(one.entry.payload.sha256)
+		? { id: one.id, problem: { code: 'photoMissing' } }
+		: one;
 
 interface Stored {
 	readonly added: ReadonlySet<string>;

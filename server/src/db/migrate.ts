@@ -6,8 +6,9 @@ import * as otherEnds from './migrations/0003-other-ends';
 import * as dutyAndFleet from './migrations/0004-duty-and-fleet';
 import * as orderAndWithdrawals from './migrations/0005-order-and-withdrawals';
 import * as gaugesAndPlaces from './migrations/0006-gauges-and-places';
+import * as photos from './migrations/0007-photos';
 
-const migrations = [foundation, wearFit, otherEnds, dutyAndFleet, orderAndWithdrawals, gaugesAndPlaces];
+const migrations = [foundation, wearFit, otherEnds, dutyAndFleet, orderAndWithdrawals, gaugesAndPlaces, photos];
 const LOCK = 0x65786574; // any number of our own: "exet"
 
 /** Brings the schema up to date. Each migration is one transaction; two starts at once wait for each other. */

@@ -14,6 +14,7 @@ import type {
 	ModelSheetRow,
 	PartLifeRow,
 	PartRow,
+	PhotoRow,
 	PolicyRow,
 	PumpRow,
 	ReadingRow,
@@ -189,6 +190,13 @@ export function defineModels(sequelize: Sequelize) {
 			shopId: { ...uuid, primaryKey: true },
 			jobId: uuid,
 			entryId: { ...uuid, primaryKey: true }
+		}),
+		photo: define<PhotoRow>('photo', {
+			shopId: { ...uuid, primaryKey: true },
+			jobId: { ...uuid, primaryKey: true },
+			sha256: { ...text, primaryKey: true },
+			jpeg: { type: DataTypes.BLOB },
+			keptBy: text
 		}),
 		fleetFit: define<FleetFitRow>('fleet_fit', {
 			shopId: { ...uuid, primaryKey: true },

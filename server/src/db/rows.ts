@@ -181,6 +181,13 @@ export interface WithdrawnEntryRow {
 	jobId: string;
 	entryId: string;
 }
+export interface PhotoRow {
+	shopId: string;
+	jobId: string;
+	sha256: string;
+	jpeg: Buffer;
+	keptBy: string;
+}
 export interface FleetFitRow {
 	shopId: string;
 	model: string;

@@ -17,6 +17,19 @@ export const numberField = (range: NumberRange, empty: string) =>
 			if (read.kind === 'problem') context.addIssue({ code: 'custom', message: numberSentence(read.problem, empty) });
 		});
 
+/** A number within a range, with one sentence for all that is none; a comma that can be read two ways is asked about. */
+export const rangeField = (range: NumberRange, sentence: string) =>
+	z
+		.string()
+		.trim()
+		.max(60, sentence)
+		.superRefine((text, context) => {
+			const read = parseNumber(text, range);
+			if (read.kind === 'number') return;
+			const message = read.problem.code === 'ambiguous' ? numberSentence(read.problem) : sentence;
+			context.addIssue({ code: 'custom', message });
+		});
+
 /** The number of a field that holds, read within the range by which it was checked: that may decide what a comma means. */
 export function numberIn(text: string, range: NumberRange): number {
 	const read = parseNumber(text, range);

@@ -27,6 +27,7 @@ import {
 import { clock } from './clock';
 import { Follower } from './follow.svelte';
 import type { Kept, Outbox } from './outbox.svelte';
+import type { Picture } from './photo';
 
 /** One part on the mat with all that is known and judged of it. */
 export interface BenchPart extends JudgedPart {
@@ -132,6 +133,12 @@ export class BenchState {
 		return entries;
 	}
 
+	/** Records a photograph: its bytes are safe in this browser before its entry is there. */
+	async photograph(part: string, { sha256, width, height, ...bytes }: Picture): Promise<void> {
+		await this.outbox?.hold({ sha256, width, height, ...bytes }).catch(() => undefined); // then it is held in memory
+		this.record({ kind: 'photo', part, payload: { sha256, width, height } });
+	}
+
 	/** Takes an entry back: it stays in the log and counts no more. */
 	withdraw(entry: Entry, why: string): void {
 		this.record({ kind: 'withdraw', payload: { entry: entry.id, why } });
@@ -176,8 +183,8 @@ export const verdictOf = ({ record, judgement }: BenchPart) =>
 
 // The record as it was where nothing has been added or taken back, so that one can tell by a glance.
 function sameOr(before: PartRecord | undefined, now: PartRecord): PartRecord {
-	const ids = ({ findings, clean, readings, fitted, marks, decisions, notes }: PartRecord) =>
-		[...findings, ...(clean ? [clean] : []), ...readings, ...fitted, ...marks, ...decisions, ...notes]
+	const ids = ({ findings, clean, readings, fitted, marks, decisions, notes, photos }: PartRecord) =>
+		[...findings, ...(clean ? [clean] : []), ...readings, ...fitted, ...marks, ...decisions, ...notes, ...photos]
 			.map(({ id }) => id)
 			.join();
 	return before && ids(before) === ids(now) ? before : now;

@@ -1,6 +1,7 @@
 import { batchAnswerSchema, type Entry, type EntryAnswer, type RefusedBecause } from '@exetasis/core/record';
 import { clock } from './clock';
 import type { OutboxDatabase } from './outboxDatabase';
+import type { Picture } from './photo';
 
 /** Why an entry was set aside: the server's reason for it, or what it said to the whole request. */
 export type SetAside =
@@ -46,6 +47,9 @@ export class Outbox {
 	/** Ids of what the person has dealt with since the page was opened: it counts no more than what is set aside. */
 	discarded = $state.raw<readonly string[]>([]);
 
+	/** Photographs of this page's life, and those that wait: shown before the server has them. */
+	readonly #pictures = new Map<string, Blob>();
+
 	readonly user: string;
 	#opened: Promise<OutboxDatabase> | undefined;
 	#retry = RETRY_MS.first;
@@ -82,6 +86,7 @@ export class Outbox {
 				const database = new OutboxDatabase();
 				// What was recorded while it could not be fetched.
 				await database.entries.bulkPut([...this.#kept.values()]);
+				await database.pictures.bulkPut([...this.#pictures].map(([sha256, jpeg]) => ({ sha256, jpeg })));
 				return database;
 			},
 			(cause: unknown) => {
@@ -102,6 +107,19 @@ export class Outbox {
 
 	/** What of a job waits or was set aside, for the page that shows it. */
 	ofJob = (job: string): Kept[] => [...this.#kept.values()].filter((one) => one.job === job);
+
+	/** The bytes of a photograph that this page has taken or still holds; undefined where only the server can have it. */
+	async pictureOf(sha256: string): Promise<Blob | undefined> {
+		const held = this.#pictures.get(sha256);
+		if (held || !this.#opened) return held;
+		return (await (await this.#opened).pictures.get(sha256))?.jpeg;
+	}
+
+	/** Holds a photograph until the entry that speaks of it has been sent; resolves when it is safe in the browser. */
+	async hold({ sha256, jpeg }: Picture): Promise<void> {
+		this.#pictures.set(sha256, jpeg);
+		await (await this.#database()).pictures.put({ sha256, jpeg });
+	}
 
 	/** Puts entries in and sends; resolves when they are safe in the browser's database. */
 	async put(pump: string, entries: readonly Entry[]): Promise<void> {
@@ -152,7 +170,9 @@ export class Outbox {
 	}
 
 	// A request that is refused as a whole is halved until the one entry that is to blame stands alone.
-	async #send(job: string, batch: readonly Kept[]): Promise<void> {
+	async #send(job: string, whole: readonly Kept[]): Promise<void> {
+		const batch = await this.#sendPictures(job, whole);
+		if (batch.length === 0) return;
 		const asked = performance.now();
 		const response = await fetch(`/jobs/${job}/entries`, {
 			method: 'POST',
@@ -172,6 +192,27 @@ export class Outbox {
 		await this.#take(batch, answers);
 	}
 
+	// The bytes of a photograph go before its entry; answers with the batch without those whose bytes were refused.
+	async #sendPictures(job: string, batch: readonly Kept[]): Promise<readonly Kept[]> {
+		const sent: Kept[] = [];
+		for (const one of batch) {
+			const name = one.entry.kind === 'photo' ? one.entry.payload.sha256 : undefined;
+			const jpeg = name && (await this.pictureOf(name));
+			if (jpeg) {
+				const headers = { 'content-type': 'image/jpeg', accept: 'application/json' };
+				const response = await fetch(`/jobs/${job}/photos/${name}`, { method: 'POST', headers, body: jpeg });
+				if (response.status === 401) throw new SignedOut();
+				if (response.status === 429 || response.status >= 500) throw new Error(`HTTP ${response.status}`);
+				if (!response.ok) {
+					await this.#putAside(one, { kind: 'answered', message: await messageOf(response) });
+					continue;
+				}
+			}
+			sent.push(one);
+		}
+		return sent;
+	}
+
 	async #take(batch: readonly Kept[], answers: readonly EntryAnswer[]): Promise<void> {
 		const gone: string[] = [];
 		for (const [i, one] of batch.entries()) {
@@ -181,7 +222,12 @@ export class Outbox {
 			else gone.push(one.id);
 		}
 		this.#change((kept) => gone.forEach((id) => kept.delete(id)));
-		await (await this.#database()).entries.bulkDelete(gone);
+		const database = await this.#database();
+		await database.entries.bulkDelete(gone);
+		const sent = batch.flatMap(({ id, entry }) =>
+			entry.kind === 'photo' && gone.includes(id) ? [entry.payload.sha256] : []
+		);
+		if (sent.length > 0) await database.pictures.bulkDelete(sent);
 	}
 
 	async #putAside(one: Kept, aside: SetAside): Promise<void> {

@@ -5,6 +5,7 @@
 	import { onsetName, onsetShort, severityName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Notes from '$lib/log/Notes.svelte';
+	import type PhotosOfPart from '$lib/log/Photos.svelte';
 	import { lettersInUse } from '$lib/mat/letters.svelte';
 	import type SurfacePanel from './SurfacePanel.svelte';
 
@@ -22,7 +23,7 @@
 	const rules = $derived(partType(part.station.type).patterns);
 	const findingOf = (pattern: string) => part.record.findings.find(({ payload }) => payload.pattern === pattern);
 	const last = $derived(part.record.findings.at(-1));
-	const notes = $derived(part.record.notes.length);
+	const notes = $derived(part.record.notes.length + part.record.photos.length);
 	const marks = $derived(part.record.marks.length);
 
 	// What stands in the panel: the patterns, or in their place what is second.
@@ -33,6 +34,11 @@
 	$effect(() => {
 		if (part.station.surface && !Surface)
 			void import('./SurfacePanel.svelte').then((module) => (Surface = module.default));
+	});
+
+	let Photos = $state.raw<typeof PhotosOfPart>();
+	$effect(() => {
+		if (face === 'notes' && !Photos) void import('$lib/log/Photos.svelte').then((module) => (Photos = module.default));
 	});
 
 	function setOnset(onset: Onset) {
@@ -66,6 +72,7 @@
 		<Surface {bench} {part} surface={part.station.surface} {locked} />
 	{:else if shown === 'notes'}
 		<Notes {bench} {part} {locked} />
+		{#if Photos}<Photos {bench} {part} {locked} />{/if}
 	{:else}
 		{#if part.station.lookFor}<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>{/if}
 		<div class="patterns">

@@ -5,13 +5,10 @@
 	interface Props {
 		label: string;
 		name: string;
-		/** What stands in it at first. */
-		first: string;
+		text: string;
 	}
-	let { label, name, first }: Props = $props();
+	let { label, name, text = $bindable() }: Props = $props();
 	const id = $props.id();
-	// svelte-ignore state_referenced_locally
-	let text = $state(first);
 	let place = $state<HTMLElement>();
 	let mounted = $state(false);
 

@@ -18,10 +18,28 @@
 		served?: boolean;
 		/** The row that is in hand. */
 		picked?: (row: Row) => boolean;
-		/** What stands at the end of a row. */
+		/** What stands at the end of a row, and its head. */
 		acts?: Snippet<[Row]>;
+		actsHead?: string;
+		/** What lies open below a row, where something does. */
+		below?: Snippet<[Row]>;
+		opened?: (row: Row) => boolean;
+		/** What tells rows apart whatever their order: a row that moves keeps what it shows. */
+		idOf?: (row: Row) => string;
 	}
-	let { label, rows, columns, empty, served = false, picked, acts }: Props = $props();
+	let {
+		label,
+		rows,
+		columns,
+		empty,
+		served = false,
+		picked,
+		acts,
+		actsHead,
+		below,
+		opened = () => false,
+		idOf
+	}: Props = $props();
 
 	let sought = $state('');
 	let choosing = $state(false);
@@ -31,6 +49,8 @@
 		get data() {
 			return rows as Row[];
 		},
+		// svelte-ignore state_referenced_locally
+		getRowId: idOf,
 		get columns() {
 			return columns.map((column) => ({
 				id: column.key,
@@ -95,7 +115,14 @@
 	{/if}
 </div>
 <div class="scroll">
-	<table class="table sheet" aria-label={label}>
+	<table class="table sheet" class:fixed={columns.some(({ width }) => width)} aria-label={label}>
+		{#if columns.some(({ width }) => width)}
+			<colgroup>
+				{#each table.getVisibleLeafColumns() as column (column.id)}<col
+						style:width={columnOf(column.id).width}
+					/>{/each}{#if acts}<col style="width: 8.5rem" />{/if}
+			</colgroup>
+		{/if}
 		<thead>
 			{#each table.getHeaderGroups() as group (group.id)}
 				<tr>
@@ -110,7 +137,9 @@
 							</button>
 						</th>
 					{/each}
-					{#if acts}<th><span class="sr-only">Acts</span></th>{/if}
+					{#if acts}<th
+							>{#if actsHead}{actsHead}{:else}<span class="sr-only">Acts</span>{/if}</th
+						>{/if}
 				</tr>
 			{/each}
 		</thead>
@@ -128,6 +157,7 @@
 					{/each}
 					{#if acts}<td>{@render acts(row.original)}</td>{/if}
 				</tr>
+				{#if below && opened(row.original)}<tr><td colspan="99">{@render below(row.original)}</td></tr>{/if}
 			{:else}
 				<tr><td colspan="99" class="soft">{rows.length === 0 ? empty : `Nothing holds “${sought}”.`}</td></tr>
 			{/each}
@@ -154,6 +184,10 @@
 	.scroll {
 		overflow-x: auto;
 	}
+	.fixed {
+		table-layout: fixed;
+		min-width: 58rem;
+	}
 	.head {
 		display: inline-flex;
 		align-items: center;
@@ -162,9 +196,11 @@
 		min-width: 44px;
 		font-weight: inherit;
 		color: inherit;
+		text-align: left;
 		cursor: pointer;
 	}
 	.number .head {
 		justify-content: flex-end;
+		text-align: right;
 	}
 </style>

@@ -48,4 +48,6 @@ export interface Column<Row> {
 	readonly wrong?: (row: Row) => boolean;
 	/** Left out until it is chosen. */
 	readonly hidden?: true;
+	/** Share of the table's width, "16%": given for all but one column, nothing is laid out anew when a row changes. */
+	readonly width?: string;
 }

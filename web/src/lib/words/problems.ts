@@ -73,6 +73,7 @@ export const kindName: Readonly<Record<EntryKind, string>> = {
 	fitted: 'Size of the new part',
 	mark: 'Mark on the surface',
 	note: 'Note',
+	photo: 'Photograph',
 	decision: 'Decision',
 	step: 'Step signed off',
 	withdraw: 'Taking back',
@@ -106,6 +107,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `Not safe to work on yet: first sign off “${problem.before}” under Strip.`;
 		case 'unknownGauge':
 			return 'Your shop has no such gauge. Choose the gauge again and take the reading once more.';
+		case 'photoMissing':
+			return 'The photograph itself has not arrived. Send it again, or take it anew.';
 		case 'notStorable':
 			return 'The server could not store this. Record it again; if it happens once more, tell whoever keeps the server.';
 		case 'markOffSurface':

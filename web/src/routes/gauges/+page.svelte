@@ -5,6 +5,7 @@
 	import { Accordion } from '@skeletonlabs/skeleton-svelte';
 	import { gaugeKinds } from '@exetasis/core/part';
 	import { keptForm } from '$lib/forms/kept';
+	import FileField from '$lib/ui/FileField.svelte';
 	import GaugeFields from '$lib/forms/GaugeFields.svelte';
 	import CertificateFields from '$lib/forms/CertificateFields.svelte';
 	import { gaugeColumns } from '$lib/forms/gaugeCsv';
@@ -99,9 +100,7 @@
 						CSV, its first line the names of the columns: <span class="figures">{gaugeColumns.join(', ')}</span>.
 						Nothing is taken in before you have seen what is wrong with it.
 					</p>
-					<label class="label"
-						><span>List</span><input class="input" type="file" name="list" accept=".csv,text/csv,text/plain" /></label
-					>
+					<FileField name="list" label="List" accept=".csv,text/csv,text/plain" />
 					<div><button class="btn main">Look through the list</button></div>
 					{#if list?.empty}<p class="wrong" role="alert">Choose a file with a list first.</p>{/if}
 				</form>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
+	import { Pagination } from '@skeletonlabs/skeleton-svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
 	import DataTable from '$lib/table/DataTable.svelte';
@@ -43,10 +45,29 @@
 	empty={data.find === '' ? 'No pump yet: receive one from the floor.' : 'No pump matches.'}
 />
 {#if data.pages > 1}
-	<nav class="mt-2 flex items-center gap-3" aria-label="Pages">
-		{#if data.page > 0}<a class="btn" href={address(data.page)}>Earlier</a>{/if}
-		<span class="figures">{data.page + 1} of {data.pages}</span>
+	<div class="mt-2 flex items-center gap-3">
+		<Pagination
+			count={data.of}
+			pageSize={data.pageSize}
+			page={data.page + 1}
+			onPageChange={({ page }) => void goto(address(page))}
+			aria-label="Pages"
+			class="flex items-center gap-1"
+		>
+			<Pagination.PrevTrigger class="btn">Earlier</Pagination.PrevTrigger>
+			<Pagination.Context>
+				{#snippet children(pagination)}
+					{#each pagination().pages as one, index (index)}
+						{#if one.type === 'page'}
+							<Pagination.Item {...one} class="btn figures">{one.value}</Pagination.Item>
+						{:else}
+							<Pagination.Ellipsis {index}>…</Pagination.Ellipsis>
+						{/if}
+					{/each}
+				{/snippet}
+			</Pagination.Context>
+			<Pagination.NextTrigger class="btn">Later</Pagination.NextTrigger>
+		</Pagination>
 		<span class="soft">{data.of} pumps</span>
-		{#if data.page + 1 < data.pages}<a class="btn" href={address(data.page + 2)}>Later</a>{/if}
-	</nav>
+	</div>
 {/if}

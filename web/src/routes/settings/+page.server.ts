@@ -1,61 +1,56 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { z } from 'zod';
+import { message, setError, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric } from '@exetasis/core/quantity';
-import { changePassword, LONGEST_PASSWORD, setPreferences, SHORTEST_PASSWORD } from '@exetasis/server/people';
+import { changePassword, setPreferences } from '@exetasis/server/people';
+import { handsSchema, numeralsSchema, passwordsSchema, themeSchema, unitsSchema } from '$lib/forms/settings';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
-import { numerals } from '$lib/ui/numbers';
 
-const units = z.object({
-	length: z.enum(['mm', 'in']),
-	torque: z.enum(['Nm', 'ftlbf', 'inlbf']),
-	pressure: z.enum(['MPa', 'bar', 'psi']),
-	temperature: z.enum(['C', 'F'])
-});
-const writing = z.object({ numerals: z.enum(numerals) });
-const hands = z.object({ hand: z.enum(['left', 'right']), pad: z.enum(['touch', 'always', 'never']) });
-const theme = z.object({ theme: z.enum(['light', 'dark']) });
-
-const passwords = z.object({
-	current: z.string().min(1).max(LONGEST_PASSWORD),
-	next: z.string().min(SHORTEST_PASSWORD).max(LONGEST_PASSWORD)
-});
-
-export const load = ({ locals }) => ({ chosen: userOf(locals).preferences.units ?? metric });
+export const load = async ({ locals }) => {
+	const { units = metric, numerals = 'point-space', hand = 'right', pad = 'touch' } = userOf(locals).preferences;
+	return {
+		unitsForm: await superValidate(units, zod4(unitsSchema), { id: 'units' }),
+		writtenForm: await superValidate({ numerals }, zod4(numeralsSchema), { id: 'numerals' }),
+		handsForm: await superValidate({ hand, pad }, zod4(handsSchema), { id: 'hands' }),
+		passwordForm: await superValidate(zod4(passwordsSchema), { id: 'passwords' })
+	};
+};
 
 export const actions = {
 	units: async ({ request, locals }) => {
-		const parsed = units.safeParse(await readForm(request));
-		if (!parsed.success) return fail(400, { problem: 'Choose one unit for each.' });
-		await setPreferences(userOf(locals), { units: parsed.data });
-		return { saved: true };
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(unitsSchema), { id: 'units' });
+		if (!form.valid) return fail(400, { form });
+		await setPreferences(userOf(locals), { units: form.data });
+		return message(form, 'Saved.');
 	},
 	numerals: async ({ request, locals }) => {
-		const parsed = writing.safeParse(await readForm(request));
-		if (!parsed.success) return fail(400, { problem: 'Choose how numbers are written.' });
-		await setPreferences(userOf(locals), parsed.data);
-		return { numeralsSaved: true };
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(numeralsSchema), { id: 'numerals' });
+		if (!form.valid) return fail(400, { form });
+		await setPreferences(userOf(locals), form.data);
+		return message(form, 'Saved.');
 	},
 	hands: async ({ request, locals }) => {
-		const parsed = hands.safeParse(await readForm(request));
-		if (!parsed.success) return fail(400, { problem: 'Choose a hand, and when the pad is offered.' });
-		await setPreferences(userOf(locals), parsed.data);
-		return { handsSaved: true };
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(handsSchema), { id: 'hands' });
+		if (!form.valid) return fail(400, { form });
+		await setPreferences(userOf(locals), form.data);
+		return message(form, 'Saved.');
 	},
 	theme: async ({ request, locals }) => {
-		const parsed = theme.safeParse(await readForm(request));
+		const parsed = themeSchema.safeParse({ ...(await readForm(request)) });
 		if (!parsed.success) return fail(400, { problem: 'Choose light or dark.' });
 		await setPreferences(userOf(locals), parsed.data);
 		return { saved: true };
 	},
 	password: async ({ request, locals }) => {
-		const parsed = passwords.safeParse(await readForm(request));
-		if (!parsed.success)
-			return fail(400, { password: `Type your password, and a new one of ${SHORTEST_PASSWORD} characters or more.` });
-		const { current, next } = parsed.data;
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(passwordsSchema), { id: 'passwords' });
+		const { current, next } = form.data;
+		form.data = { current: '', next: '' }; // not sent back
+		if (!form.valid) return fail(400, { form });
 		const result = await changePassword(scopeOf(locals), userOf(locals).id, current, next);
-		if (result === 'tooMany') return fail(429, { password: 'Too many wrong attempts. Wait a quarter of an hour.' });
-		if (result === 'wrongPassword') return fail(400, { password: 'That is not your password now. Try again.' });
+		if (result === 'tooMany')
+			return setError(form, 'current', 'Too many wrong attempts. Wait a quarter of an hour.', { status: 429 });
+		if (result === 'wrongPassword') return setError(form, 'current', 'That is not your password now. Try again.');
 		redirect(303, '/signin');
 	}
 };

@@ -1,110 +1,159 @@
+<!-- @component One's own settings: units, how numbers are written, the bench, the password. -->
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { untrack } from 'svelte';
+	import { keptForm } from '$lib/forms/kept';
+	import Field from '$lib/ui/Field.svelte';
+	import { say } from '$lib/ui/said';
+	import Said from '$lib/ui/Said.svelte';
 
-	let { data, form } = $props();
-	const written = [
+	let { data } = $props();
+	const SAVED = 'Saved.';
+	const onUpdated = ({ form }: { form: { valid: boolean } }) => form.valid && say(SAVED);
+	const {
+		form: units,
+		errors: unitsWrong,
+		enhance: keepUnits
+	} = keptForm(
+		untrack(() => data.unitsForm),
+		{ onUpdated }
+	);
+	// Numbers are written by what the page was loaded with.
+	const {
+		form: written,
+		errors: writtenWrong,
+		enhance: keepWritten
+	} = keptForm(
+		untrack(() => data.writtenForm),
+		{ onUpdated: ({ form }) => form.valid && location.reload() }
+	);
+	const {
+		form: hands,
+		errors: handsWrong,
+		enhance: keepHands
+	} = keptForm(
+		untrack(() => data.handsForm),
+		{ onUpdated }
+	);
+	const { form: passwords, errors: passwordsWrong, enhance: keepPassword } = keptForm(untrack(() => data.passwordForm));
+
+	const lengths = [
+		['mm', 'mm'],
+		['in', 'inch']
+	] as const;
+	const torques = [
+		['Nm', 'N·m'],
+		['ftlbf', 'ft·lbf'],
+		['inlbf', 'in·lbf']
+	] as const;
+	const pressures = [
+		['bar', 'bar'],
+		['MPa', 'MPa'],
+		['psi', 'psi']
+	] as const;
+	const temperatures = [
+		['C', '°C'],
+		['F', '°F']
+	] as const;
+	const numerals = [
 		['point-space', '12 345.6'],
 		['point-comma', '12,345.6'],
 		['comma-space', '12 345,6'],
 		['comma-point', '12.345,6']
 	] as const;
-	const choices = [
-		[
-			'length',
-			'Lengths',
-			[
-				['mm', 'mm'],
-				['in', 'inch']
-			]
-		],
-		[
-			'torque',
-			'Torque',
-			[
-				['Nm', 'N·m'],
-				['ftlbf', 'ft·lbf'],
-				['inlbf', 'in·lbf']
-			]
-		],
-		[
-			'pressure',
-			'Pressure',
-			[
-				['bar', 'bar'],
-				['MPa', 'MPa'],
-				['psi', 'psi']
-			]
-		],
-		[
-			'temperature',
-			'Temperature',
-			[
-				['C', '°C'],
-				['F', '°F']
-			]
-		]
+	const sides = [
+		['right', 'right: Look to the left, Judge to the right'],
+		['left', 'left: mirrored']
+	] as const;
+	const pads = [
+		['touch', 'by itself where one touches'],
+		['always', 'always by itself'],
+		['never', 'only when asked for']
 	] as const;
 </script>
 
 <svelte:head><title>Settings · Exetasis</title></svelte:head>
 <h1>Settings</h1>
-<p class="soft mb-4">Your own units. They change what you see and type, never what is stored.</p>
-<form method="post" action="?/units" use:enhance class="grid max-w-md gap-4">
-	{#each choices as [name, label, options] (name)}
-		<label class="label">
-			<span>{label}</span>
-			<select {name}>
-				{#each options as [value, text] (value)}<option {value} selected={value === data.chosen[name]}>{text}</option
-					>{/each}
-			</select>
-		</label>
-	{/each}
-	<div><button class="btn main">Save</button></div>
-	{#if form && 'saved' in form}<p role="status">Saved.</p>{/if}
-	{#if form && 'problem' in form}<p class="wrong" role="alert">{form.problem}</p>{/if}
-</form>
-<h2 class="mt-6">Numbers</h2>
-<p class="soft mb-2">How they are written. What you type is read either way.</p>
-<form method="post" action="?/numerals" use:enhance={() => () => location.reload()} class="grid max-w-md gap-4">
-	<label class="label">
-		<span>Written as</span>
-		<select name="numerals">
-			{#each written as [key, example] (key)}<option value={key} selected={data.numerals === key}>{example}</option
-				>{/each}
-		</select>
-	</label>
-	<div><button class="btn">Write them so</button></div>
-</form>
+<Said />
+<div class="columns">
+	<form method="post" action="?/units" use:keepUnits class="sheet">
+		<h2>Units</h2>
+		<p class="soft">They change what you see and type, never what is stored.</p>
+		<Field name="length" label="Lengths" options={lengths} bind:value={$units.length} errors={$unitsWrong.length} />
+		<Field name="torque" label="Torque" options={torques} bind:value={$units.torque} errors={$unitsWrong.torque} />
+		<Field
+			name="pressure"
+			label="Pressure"
+			options={pressures}
+			bind:value={$units.pressure}
+			errors={$unitsWrong.pressure}
+		/>
+		<Field
+			name="temperature"
+			label="Temperature"
+			options={temperatures}
+			bind:value={$units.temperature}
+			errors={$unitsWrong.temperature}
+		/>
+		<div><button class="btn main">Save</button></div>
+	</form>
+	<div class="column">
+		<form method="post" action="?/numerals" use:keepWritten class="sheet">
+			<h2>Numbers</h2>
+			<p class="soft">How they are written. What you type is read either way.</p>
+			<Field
+				name="numerals"
+				label="Written as"
+				options={numerals}
+				bind:value={$written.numerals}
+				errors={$writtenWrong.numerals}
+			/>
+			<div><button class="btn">Write them so</button></div>
+		</form>
+		<form method="post" action="?/hands" use:keepHands class="sheet">
+			<h2>At the bench</h2>
+			<Field name="hand" label="Hand that touches" options={sides} bind:value={$hands.hand} errors={$handsWrong.hand} />
+			<Field name="pad" label="Pad for readings" options={pads} bind:value={$hands.pad} errors={$handsWrong.pad} />
+			<div><button class="btn">Keep for the bench</button></div>
+		</form>
+	</div>
+	<form method="post" action="?/password" use:keepPassword class="sheet">
+		<h2>Password</h2>
+		<p class="soft">A new password signs you out everywhere; then sign in with it.</p>
+		<Field
+			name="current"
+			label="Password now"
+			type="password"
+			autocomplete="current-password"
+			bind:value={$passwords.current}
+			errors={$passwordsWrong.current}
+		/>
+		<Field
+			name="next"
+			label="New password"
+			type="password"
+			autocomplete="new-password"
+			bind:value={$passwords.next}
+			errors={$passwordsWrong.next}
+		/>
+		<div><button class="btn">Change the password</button></div>
+	</form>
+</div>
 
-<h2 class="mt-6">At the bench</h2>
-<form method="post" action="?/hands" use:enhance class="grid max-w-md gap-4">
-	<label class="label">
-		<span>Hand that touches</span>
-		<select name="hand">
-			<option value="right" selected={data.hand === 'right'}>right: Look to the left, Judge to the right</option>
-			<option value="left" selected={data.hand === 'left'}>left: mirrored</option>
-		</select>
-	</label>
-	<label class="label">
-		<span>Pad for readings</span>
-		<select name="pad">
-			<option value="touch" selected={data.pad === 'touch'}>by itself where one touches</option>
-			<option value="always" selected={data.pad === 'always'}>always by itself</option>
-			<option value="never" selected={data.pad === 'never'}>only when asked for</option>
-		</select>
-	</label>
-	<div><button class="btn">Keep for the bench</button></div>
-	{#if form && 'handsSaved' in form}<p role="status">Saved.</p>{/if}
-</form>
-
-<h2 class="mt-6">Password</h2>
-<p class="soft mb-2">A new password signs you out everywhere; then sign in with it.</p>
-<form method="post" action="?/password" use:enhance class="grid max-w-md gap-4">
-	<label class="label"
-		><span>Password now</span><input type="password" name="current" autocomplete="current-password" /></label
-	>
-	<label class="label"><span>New password</span><input type="password" name="next" autocomplete="new-password" /></label
-	>
-	<div><button class="btn">Change the password</button></div>
-	{#if form && 'password' in form}<p class="wrong" role="alert">{form.password}</p>{/if}
-</form>
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
+		gap: 12px;
+		align-items: start;
+		margin-top: 8px;
+	}
+	.column {
+		display: grid;
+		gap: 12px;
+	}
+	form {
+		display: grid;
+		gap: 0.8rem;
+		padding: 0.9rem;
+	}
+</style>

@@ -1,4 +1,7 @@
-import { fail, redirect } from '@sveltejs/kit';
+import { redirect } from '@sveltejs/kit';
+import { message, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { sheetTextSchema, type SheetFaults } from '$lib/forms/sheet';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 import type { ShopScope } from '@exetasis/server/db/scope';
@@ -13,31 +16,24 @@ async function nextRevision(scope: ShopScope, id: string | null): Promise<string
 
 export async function load({ locals, url }) {
 	const scope = scopeOf(locals);
-	return { sheets: await sheetsOf(scope), from: await nextRevision(scope, url.searchParams.get('from')) };
+	const text = await nextRevision(scope, url.searchParams.get('from'));
+	return { sheets: await sheetsOf(scope), form: await superValidate({ text }, zod4(sheetTextSchema)) };
 }
 
 export const actions = {
 	default: async ({ locals, request }) => {
-		const form = await readForm(request, ['file']);
-		const text = form.file ?? form.text ?? '';
-		const result = await addSheet(scopeOf(locals), text);
+		const { file, text = '' } = await readForm(request, ['file']);
+		const form = await superValidate<{ text: string }, SheetFaults>({ text: file ?? text }, zod4(sheetTextSchema));
+		const result = await addSheet(scopeOf(locals), form.data.text);
 		switch (result.kind) {
 			case 'added':
 				redirect(303, `/sheets/${result.id}`);
 			case 'faults':
-				return fail(400, { text, faults: result.faults, more: result.more });
-			case 'revisionExists':
-				return fail(409, {
-					text,
-					more: 0,
-					faults: [
-						{
-							line: 1,
-							path: 'revision',
-							message: `${result.model} has a revision ${result.revision} already: sheets are never changed, give this one the next number`
-						}
-					]
-				});
+				return message(form, { faults: result.faults, more: result.more }, { status: 400 });
+			case 'revisionExists': {
+				const told = `${result.model} has a revision ${result.revision} already: sheets are never changed, give this one the next number`;
+				return message(form, { faults: [{ line: 1, path: 'revision', message: told }], more: 0 }, { status: 409 });
+			}
 		}
 	}
 };

@@ -1,11 +1,15 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { untrack } from 'svelte';
+	import { keptForm } from '$lib/forms/kept';
+	import type { SheetFaults } from '$lib/forms/sheet';
+	import FileField from '$lib/ui/FileField.svelte';
 	import SheetEditor from '$lib/sheet/SheetEditor.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import { layoutName } from '$lib/words/layout';
 
-	let { data, form } = $props();
+	let { data } = $props();
+	const { form, enhance, message } = keptForm<{ text: string }, SheetFaults>(untrack(() => data.form));
 	type Listed = (typeof data.sheets)[number];
 	const columns: readonly Column<Listed>[] = [
 		{ key: 'model', head: 'Model', of: ({ model }) => model, to: ({ id }) => `/sheets/${id}` },
@@ -29,26 +33,22 @@
 />
 {#if data.mayManage}
 	<h2 class="mt-6">Take a sheet in, or its next revision</h2>
-	<form
-		method="post"
-		enctype="multipart/form-data"
-		use:enhance={() =>
-			async ({ update }) =>
-				update({ reset: false })}
-		class="mt-2 grid gap-3"
-	>
-		<label class="label"><span>File</span><input type="file" name="file" accept=".json,application/json" /></label>
-		{#key data.from}<SheetEditor label="or its text" name="text" first={form?.text ?? data.from} />{/key}
-		{#if form?.faults}
+	<form method="post" enctype="multipart/form-data" use:enhance class="mt-2 grid gap-3">
+		<FileField name="file" label="File" accept=".json,application/json" />
+		<SheetEditor label="or its text" name="text" bind:text={$form.text} />
+		{#if $message}
 			<div role="alert">
 				<p class="wrong">
-					{form.faults.length + form.more === 1 ? 'One thing is' : `${form.faults.length + form.more} things are`} wrong with
-					this sheet{form.more > 0 ? `, the first ${form.faults.length} of them below` : ''}; nothing was taken in.
+					{$message.faults.length + $message.more === 1
+						? 'One thing is'
+						: `${$message.faults.length + $message.more} things are`} wrong with this sheet{$message.more > 0
+						? `, the first ${$message.faults.length} of them below`
+						: ''}; nothing was taken in.
 				</p>
 				<table class="table">
 					<thead><tr><th class="number">Line</th><th>Path</th><th>What is wrong</th></tr></thead>
 					<tbody
-						>{#each form.faults as fault, index (index)}<tr
+						>{#each $message.faults as fault, index (index)}<tr
 								><td class="number">{fault.line}</td><td class="figures">{fault.path}</td><td>{fault.message}</td></tr
 							>{/each}</tbody
 					>

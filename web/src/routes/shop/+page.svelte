@@ -1,19 +1,20 @@
 <!-- @component The shop's rules for reuse and replace, which every verdict follows; a lead sets them. -->
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { untrack } from 'svelte';
 	import { schools } from '@exetasis/core/decide';
-	import { formatNumber } from '$lib/ui/numbers';
-	import { customChoices } from '$lib/words/customs';
+	import { keptForm } from '$lib/forms/kept';
+	import Field from '$lib/ui/Field.svelte';
+	import { say } from '$lib/ui/said';
+	import Said from '$lib/ui/Said.svelte';
 	import ShopNav from '$lib/ui/ShopNav.svelte';
+	import { customChoices } from '$lib/words/customs';
 	import { schoolName } from '$lib/words/schools';
 
-	let { data, form } = $props();
-	const typed = $derived((form && 'typed' in form ? form.typed : undefined) as Record<string, string> | undefined);
-	const problems = $derived(
-		(form && 'problems' in form ? form.problems : undefined) as Record<string, string> | undefined
+	let { data } = $props();
+	const { form, errors, enhance } = keptForm(
+		untrack(() => data.form),
+		{ onUpdated: ({ form }) => form.valid && say(String(form.message)) }
 	);
-	// Fields get defaults, not values: what is typed before the page comes to life stays.
-	const percent = (p: number) => formatNumber(p * 100, p * 100 < 1 ? 1 : 0);
 	const schoolSays = {
 		renewSoft: 'Packings, seals, O-rings and gaskets are renewed whenever the pump is open; the rest by its condition.',
 		onCondition: 'Whatever passes its look and its limits goes back in.',
@@ -21,56 +22,30 @@
 			'The set with the least expected cost, by odds, prices and the cost of an unplanned stop. Parts without odds go by their condition.'
 	} as const;
 	const fields = $derived([
-		['intervalHours', 'Hours to the next planned service', String(data.policy.intervalHours), 'h'],
-		['acceptBad', 'Risk of accepting a part that is beyond its limit', percent(data.policy.acceptBad), '%'],
-		['scrapGood', 'Risk of scrapping a part that is inside', percent(data.policy.scrapGood), '%'],
-		[
-			'acceptWearOut',
-			'Replace from this chance of passing the limit before the next service',
-			percent(data.policy.acceptWearOut),
-			'%'
-		],
-		[
-			'downtimeCost',
-			'Cost of an unplanned stop, besides opening the pump',
-			String(data.policy.downtimeCost),
-			data.shop?.currency ?? ''
-		],
-		[
-			'lifeLeftShare',
-			'Life left in a unit with a damaged drive end, against a new one: your assumption',
-			percent(data.policy.lifeLeftShare),
-			'%'
-		]
+		['intervalHours', 'Hours to the next planned service', 'h'],
+		['acceptBad', 'Risk of accepting a part that is beyond its limit', '%'],
+		['scrapGood', 'Risk of scrapping a part that is inside', '%'],
+		['acceptWearOut', 'Replace from this chance of passing the limit before the next service', '%'],
+		['downtimeCost', 'Cost of an unplanned stop, besides opening the pump', data.shop?.currency ?? ''],
+		['lifeLeftShare', 'Life left in a unit with a damaged drive end, against a new one: your assumption', '%']
 	] as const);
 </script>
 
 <svelte:head><title>Shop · Exetasis</title></svelte:head>
 <h1>{data.shop?.name}</h1>
 <ShopNav />
+<Said />
 <p class="soft mb-2">
 	The rules that every verdict follows. Limits come from the model sheets; what a technician decides against a proposal
 	is always kept with the reason.
 </p>
-<form
-	method="post"
-	action="?/policy"
-	use:enhance={() =>
-		async ({ update }) =>
-			update({ reset: false })}
-	class="columns"
->
+<form method="post" action="?/policy" use:enhance class="columns">
 	<div class="column">
 		<fieldset class="sheet" disabled={!data.mayManage}>
 			<legend>Replacement policy in force</legend>
 			{#each schools as school (school)}
 				<label class="school">
-					<input
-						type="radio"
-						name="school"
-						value={school}
-						defaultChecked={(typed?.school ?? data.policy.school) === school}
-					/>
+					<input type="radio" name="school" value={school} bind:group={$form.school} />
 					<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
 				</label>
 			{/each}
@@ -79,41 +54,20 @@
 			<legend>Shop rules where practice differs</legend>
 			<div class="customs">
 				{#each customChoices as [name, label, choices] (name)}
-					<label class="label" for={name}>
-						<span>{label}</span>
-						<select id={name} {name}>
-							{#each choices as [value, words] (value)}<option
-									{value}
-									selected={value === (typed?.[name] ?? data.policy[name])}>{words}</option
-								>{/each}
-						</select>
-					</label>
+					<Field {name} {label} options={choices} bind:value={$form[name]} errors={$errors[name]} />
 				{/each}
 			</div>
 		</fieldset>
 	</div>
 	<fieldset class="sheet" disabled={!data.mayManage}>
 		<legend>Figures</legend>
-		{#each fields as [name, label, value, unit] (name)}
-			<div class="label">
-				<label for={name}>{label}, {unit}</label>
-				<input
-					id={name}
-					{name}
-					class="figures"
-					inputmode="decimal"
-					defaultValue={typed?.[name] ?? value}
-					aria-invalid={problems?.[name] !== undefined}
-					aria-describedby={problems?.[name] ? `${name}-problem` : undefined}
-				/>
-				{#if problems?.[name]}<p class="wrong" id="{name}-problem">{problems[name]}</p>{/if}
-			</div>
+		{#each fields as [name, label, unit] (name)}
+			<Field {name} label="{label}, {unit}" bind:value={$form[name]} errors={$errors[name]} />
 		{/each}
 	</fieldset>
 	<div class="keep">
 		{#if data.mayManage}
 			<div><button class="btn main">Save</button></div>
-			{#if form && 'kept' in form}<p role="status">Saved: every open job is judged by these from now on.</p>{/if}
 		{:else}<p class="soft">A lead can change these.</p>{/if}
 	</div>
 </form>

@@ -1,16 +1,19 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
+	import { keptForm } from '$lib/forms/kept';
 	import Glyph from '$lib/glyph/Glyph.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
-	let { data, form } = $props();
+	let { data } = $props();
+	const { form, errors, enhance, message } = keptForm(
+		untrack(() => data.form),
+		{ taintedMessage: null }
+	);
 	const accounts = [
 		['ines@harrow.example', 'technician'],
 		['mara@harrow.example', 'lead'],
 		['bo@harrow.example', 'viewer']
 	] as const;
-	let email = $state(untrack(() => form?.email ?? ''));
-	let password = $state('');
 </script>
 
 <svelte:head><title>Sign in · Exetasis</title></svelte:head>
@@ -23,31 +26,24 @@
 	</div>
 	<h1>Exetasis</h1>
 	<p class="soft">Inspect a stripped pump, decide part by part, find out why it keeps coming back.</p>
-	<form
-		method="post"
-		use:enhance={() =>
-			async ({ update }) =>
-				update({ reset: false })}
-	>
-		<label class="label"
-			><span>E-mail</span><input
-				name="email"
-				type="email"
-				autocomplete="username"
-				bind:value={email}
-				aria-invalid={form?.problem !== undefined}
-			/></label
-		>
-		<label class="label"
-			><span>Password</span><input
-				name="password"
-				type="password"
-				autocomplete="current-password"
-				bind:value={password}
-				aria-invalid={form?.problem !== undefined}
-			/></label
-		>
-		{#if form?.problem}<p class="wrong" role="alert">{form.problem}</p>{/if}
+	<form method="post" use:enhance>
+		<Field
+			name="email"
+			label="E-mail"
+			type="email"
+			autocomplete="username"
+			bind:value={$form.email}
+			errors={$errors.email}
+		/>
+		<Field
+			name="password"
+			label="Password"
+			type="password"
+			autocomplete="current-password"
+			bind:value={$form.password}
+			errors={$errors.password}
+		/>
+		{#if $message}<p class="wrong" role="alert">{$message}</p>{/if}
 		<button class="btn main">Sign in</button>
 	</form>
 	{#if data.demo}
@@ -58,13 +54,8 @@
 			</p>
 			<div class="accounts">
 				{#each accounts as [address, role] (address)}
-					<button
-						type="button"
-						class="btn"
-						onclick={() => {
-							email = address;
-							password = 'harrow-sound';
-						}}>{role}</button
+					<button type="button" class="btn" onclick={() => ($form = { email: address, password: 'harrow-sound' })}
+						>{role}</button
 					>
 				{/each}
 			</div>

@@ -6,6 +6,7 @@
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
 	import { outboxInUse } from '$lib/log/outboxInUse';
+	import Tabs from '$lib/ui/Tabs.svelte';
 	import { day } from '$lib/ui/time';
 	import { scopeName } from '$lib/words/scope';
 
@@ -18,10 +19,10 @@
 
 	const job = $derived(data.bench.job);
 	const stages = $derived([
-		['strip', 'Strip'],
-		['inspect', 'Inspect'],
-		['decide', 'Decide'],
-		['release', job.releasedAt ? 'Released' : 'Release']
+		[`/jobs/${job.id}/strip`, 'Strip'],
+		[`/jobs/${job.id}/inspect`, 'Inspect'],
+		[`/jobs/${job.id}/decide`, 'Decide'],
+		[`/jobs/${job.id}/release`, job.releasedAt ? 'Released' : 'Release']
 	] as const);
 	// The part in hand fills the window: nothing of it scrolls.
 	const fills = $derived(page.url.pathname.endsWith('/inspect'));
@@ -58,13 +59,7 @@
 		</p>
 		<p class="soft facts" title={facts}>{facts}</p>
 	</div>
-	<nav class="stages" aria-label="Stages">
-		{#each stages as [path, name] (path)}
-			<a href="/jobs/{job.id}/{path}" aria-current={page.url.pathname.endsWith(`/${path}`) ? 'step' : undefined}
-				>{name}</a
-			>
-		{/each}
-	</nav>
+	<div class="stages"><Tabs label="Stages" pages={stages} current="step" /></div>
 	<span
 		class="status"
 		class:waiting={sending === 'offline' || sending === 'signedOut' || !bench.follower.hears}
@@ -98,22 +93,6 @@
 	.facts {
 		font-size: 0.78rem;
 	}
-	.stages {
-		display: flex;
-	}
-	.stages a {
-		display: inline-flex;
-		align-items: center;
-		min-height: 47px;
-		padding: 0 1rem;
-		color: var(--ink);
-		text-decoration: none;
-		border-bottom: 3px solid var(--line);
-	}
-	.stages a[aria-current] {
-		border-color: var(--mark);
-		font-weight: 650;
-	}
 	.status {
 		font-size: 0.82rem;
 		line-height: 1.2;
@@ -136,9 +115,6 @@
 		.facts {
 			display: none;
 		}
-		.stages a {
-			padding: 0 0.7rem;
-		}
 		.status {
 			width: 7rem;
 		}
@@ -151,7 +127,8 @@
 			position: fixed;
 			inset: auto 0 0;
 			z-index: 5;
-			justify-content: space-around;
+			display: flex;
+			justify-content: center;
 			background: var(--sheet);
 			border-top: 1.5px solid var(--ink);
 		}

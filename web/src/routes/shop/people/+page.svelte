@@ -4,6 +4,8 @@
 	import { enhance } from '$app/forms';
 	import { keptForm } from '$lib/forms/kept';
 	import { roles } from '$lib/forms/people';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
 	import Field from '$lib/ui/Field.svelte';
 	import ShopNav from '$lib/ui/ShopNav.svelte';
 
@@ -24,77 +26,61 @@
 	} as const;
 	const offered = roles.map((role) => [role, roleSays[role]] as const);
 	let editing = $state('');
+	type Person = (typeof data.staff)[number];
+	const columns: readonly Column<Person>[] = [
+		{ key: 'name', head: 'Name', of: ({ name }) => name },
+		{ key: 'email', head: 'E-mail', of: ({ email }) => email },
+		{ key: 'role', head: 'Role', of: ({ role }) => role },
+		{ key: 'active', head: 'May sign in', of: ({ active }) => (active ? 'yes' : 'no') }
+	];
 </script>
 
 <svelte:head><title>People · Exetasis</title></svelte:head>
 <h1>{data.shop?.name}</h1>
 <ShopNav />
 {#if answer && 'people' in answer && answer.people}<p class="wrong" role="alert">{answer.people}</p>{/if}
-<div class="overflow-x-auto">
-	<table class="table sheet">
-		<thead><tr><th>Name</th><th>E-mail</th><th>Role</th><th>May sign in</th><th></th></tr></thead>
-		<tbody>
-			{#each data.staff as person (person.id)}
-				<tr>
-					{#if editing === person.id}
-						<td colspan="5">
-							<form
-								method="post"
-								action="?/change"
-								class="flex flex-wrap items-end gap-3"
-								use:enhance={() =>
-									async ({ update, result }) => {
-										await update({ reset: false });
-										if (result.type === 'success') editing = '';
-									}}
-							>
-								<input type="hidden" name="person" value={person.id} />
-								<label class="label"
-									><span>Name</span><input class="input" name="name" value={person.name} autocomplete="off" /></label
-								>
-								<label class="label"
-									><span>Role</span><select class="select" name="role" value={person.role}
-										>{#each offered as [role, says] (role)}<option value={role}>{says}</option>{/each}</select
-									></label
-								>
-								<button class="btn main">Save</button>
-								<button type="button" class="btn" onclick={() => (editing = '')}>Leave it</button>
-							</form>
-						</td>
-					{:else}
-						<td>{person.name}</td>
-						<td>{person.email}</td>
-						<td>{person.role}</td>
-						<td>{person.active ? 'yes' : 'no'}</td>
-						<td>
-							{#if data.mayManage}
-								<div class="flex gap-2">
-									<button
-										type="button"
-										class="btn"
-										aria-label="Change: {person.name}"
-										onclick={() => (editing = person.id)}>Change</button
-									>
-									{#if person.id !== data.user?.id}
-										<form method="post" action="?/active" use:enhance>
-											<input type="hidden" name="person" value={person.id} />
-											<input type="hidden" name="active" value={String(!person.active)} />
-											<button
-												class="btn"
-												aria-label="{person.active ? 'Take sign-in away' : 'Give sign-in back'}: {person.name}"
-												>{person.active ? 'Take sign-in away' : 'Give sign-in back'}</button
-											>
-										</form>
-									{/if}
-								</div>
-							{/if}
-						</td>
-					{/if}
-				</tr>
-			{/each}
-		</tbody>
-	</table>
-</div>
+{#snippet acts(person: Person)}
+	<div class="flex gap-2">
+		<button type="button" class="btn" aria-label="Change: {person.name}" onclick={() => (editing = person.id)}
+			>Change</button
+		>
+		{#if person.id !== data.user?.id}
+			<form method="post" action="?/active" use:enhance>
+				<input type="hidden" name="person" value={person.id} />
+				<input type="hidden" name="active" value={String(!person.active)} />
+				<button class="btn" aria-label="{person.active ? 'Take sign-in away' : 'Give sign-in back'}: {person.name}"
+					>{person.active ? 'Take sign-in away' : 'Give sign-in back'}</button
+				>
+			</form>
+		{/if}
+	</div>
+{/snippet}
+<DataTable
+	label="People"
+	rows={data.staff}
+	{columns}
+	empty="Nobody yet."
+	picked={({ id }) => id === editing}
+	acts={data.mayManage ? acts : undefined}
+/>
+{#each data.staff.filter(({ id }) => id === editing) as person (person.id)}
+	<form
+		method="post"
+		action="?/change"
+		class="sheet mt-2 flex flex-wrap items-end gap-3 p-4"
+		use:enhance={() =>
+			async ({ update, result }) => {
+				await update({ reset: false });
+				if (result.type === 'success') editing = '';
+			}}
+	>
+		<input type="hidden" name="person" value={person.id} />
+		<Field name="name" label="Name" value={person.name} />
+		<Field name="role" label="Role" value={person.role} options={offered} />
+		<button class="btn main">Save</button>
+		<button type="button" class="btn" onclick={() => (editing = '')}>Leave it</button>
+	</form>
+{/each}
 <p class="soft mt-2">
 	Taking sign-in away, or another role, ends all that person’s sessions at once. What they recorded stays.
 </p>

@@ -5,20 +5,16 @@
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { Slider } from '@skeletonlabs/skeleton-svelte';
 	import { benchInUse } from '$lib/log/bench.svelte';
-	import { placeKey } from '@exetasis/core/mat';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
-	import DecideRow from '$lib/decide/DecideRow.svelte';
+	import SetTable from '$lib/decide/SetTable.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
+	import Working from '$lib/ui/Working.svelte';
 	import UnitQuestion from '$lib/decide/UnitQuestion.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
-	import Glyph from '$lib/glyph/Glyph.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
-	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import { schoolName, valvesName } from '$lib/words/schools';
 
 	let { data } = $props();
-	const units = unitsInUse();
 	const bench = $derived(benchInUse()());
 	const set = $derived(
 		new DecisionState(
@@ -36,13 +32,11 @@
 	$effect(() => void set.decide());
 	$effect(() => void set.findInterval());
 
-	let opened = $state<string>();
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
 	const says = (part: DecidedPart) => part.says[set.school];
 	const unlooked = $derived([...bench.parts.values()].filter(({ looked }) => !looked).length);
-	const sorted = $derived([...(set.decision?.parts ?? [])].sort((a, b) => b.weight[set.school] - a.weight[set.school]));
 	const clear = $derived(
-		sorted.filter(
+		(set.decision?.parts ?? []).filter(
 			(part) => !part.decided && partOf.get(part.id)?.looked && (says(part) === 'reuse' || says(part) === 'replace')
 		)
 	);
@@ -56,8 +50,6 @@
 			})
 		);
 	}
-	const differs = (part: DecidedPart) =>
-		schools.filter((school) => school !== set.school && part.says[school] !== says(part));
 </script>
 
 <svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
@@ -123,7 +115,7 @@
 				{formatNumber(bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost)}
 				{currency}.
 			</p>
-		{:else if !set.problem}<p class="soft" role="status">Working the set out …</p>{/if}
+		{:else if !set.problem}<Working what="Working the set out …" />{/if}
 	</section>
 	<section class="sheet" aria-label="Most economic interval">
 		{#if set.interval}
@@ -135,82 +127,14 @@
 			</p>
 			<IntervalChart curve={set.interval.curve} best={set.interval.best} hours={set.hours} {currency} />
 		{:else if set.problem}<p class="soft">Not worked out.</p>
-		{:else if set.seeking}<p class="soft" role="status">Looking for the most economic interval …</p>
+		{:else if set.seeking}<Working what="Looking for the most economic interval …" />
 		{:else}<p class="soft">How far the set can go is worked out when the first part has been looked at.</p>{/if}
 	</section>
 </div>
 {#if unlooked > 0}<p class="soft">
 		{unlooked} parts are not looked at yet and stand last: they count as such parts usually are at their age.
 	</p>{/if}
-<table class="table set">
-	<colgroup>
-		<col style="width: 16%" /><col style="width: 16%" /><col span="2" style="width: 8.5%" /><col
-			span="2"
-			style="width: 8.5%"
-		/><col /><col style="width: 8.5rem" />
-	</colgroup>
-	<thead>
-		<tr
-			><th>Part</th><th>{schoolName[set.school]} says</th><th class="number">Beyond limit, reused / new</th><th
-				class="number">Stops it, reused / new</th
-			><th class="number">Cost, reuse</th><th class="number">Cost, replace</th><th>Why</th><th>Decided</th></tr
-		>
-	</thead>
-	<tbody>
-		{#each sorted as one (one.id)}
-			{@const part = partOf.get(one.id)}
-			{#if part}
-				<tr>
-					<td>
-						<a class="row part" href="/jobs/{job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">
-							<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={30} />
-							{part.station.name}{part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}
-						</a>
-					</td>
-					<td>
-						<span class="verdict {says(one)}">{verdictName[says(one)]}</span>
-						{#each differs(one) as school (school)}<br /><span class="soft"
-								>{schoolName[school]}: {verdictName[one.says[school]].toLowerCase()}</span
-							>{/each}
-					</td>
-					<td class="number">{formatProbability(one.reused.beyond)}<br />{formatProbability(one.fresh.beyond)}</td>
-					<td class="number">{formatProbability(one.reused.stop)}<br />{formatProbability(one.fresh.stop)}</td>
-					<td class="number">{formatNumber(one.cost.reuse)}</td>
-					<td class="number">{formatNumber(one.cost.replace)}</td>
-					<td class="why">{one.reasons[0] ? reasonSentence(one.reasons[0], part.station, units()) : ''}</td>
-					<td
-						><button
-							type="button"
-							class="btn decide"
-							aria-expanded={opened === one.id}
-							aria-label="{one.decided ? `${verdictName[one.decided]} stands` : 'Decide'}: {part.station.name}{part.cell
-								.cylinder
-								? `, ${part.cell.cylinder}`
-								: ''}"
-							onclick={() => (opened = opened === one.id ? undefined : one.id)}
-							>{one.decided ? verdictName[one.decided] : 'Decide'} ▾</button
-						></td
-					>
-				</tr>
-				{#if opened === one.id}
-					<tr
-						><td colspan="8"
-							><DecideRow
-								{bench}
-								{part}
-								{one}
-								proposed={says(one)}
-								input={() => set.inputOf(one.id)}
-								{locked}
-								ondecided={() => (opened = undefined)}
-							/></td
-						></tr
-					>
-				{/if}
-			{/if}
-		{/each}
-	</tbody>
-</table>
+<SetTable {bench} {set} {locked} />
 <p class="soft mt-2">
 	Chances come from each part’s own wear, from how such parts wear and end in your shop and in this pump, and from the
 	priors of sheet and part type where the record is thin. Beyond its limit: to be renewed at the next service. Stops it:
@@ -264,28 +188,6 @@
 		flex-wrap: wrap;
 		align-items: center;
 		gap: 6px;
-	}
-	.decide {
-		font-size: 0.85rem;
-		padding: 0.2rem 0.6rem;
-	}
-	.decide {
-		white-space: nowrap;
-	}
-	.part {
-		gap: 8px;
-		color: var(--ink);
-	}
-	/* Fixed columns: rows that change places lay nothing else out anew. */
-	.set {
-		table-layout: fixed;
-	}
-	.set th.number {
-		white-space: normal;
-	}
-	.why,
-	td .soft {
-		font-size: 0.85rem;
 	}
 	@media (max-width: 900px) {
 		.top {

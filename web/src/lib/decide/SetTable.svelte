@@ -1,0 +1,186 @@
+<!-- @component The whole set as a list: what each school says of each part, its odds and costs, and what was decided. -->
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { schools, type DecidedPart } from '@exetasis/core/decide';
+	import { placeKey } from '@exetasis/core/mat';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { reasonSentence, verdictName } from '$lib/words/reasons';
+	import { schoolName } from '$lib/words/schools';
+	import DecideRow from './DecideRow.svelte';
+	import type { DecisionState } from './decision.svelte';
+
+	interface Props {
+		bench: BenchState;
+		set: DecisionState;
+		locked: boolean;
+	}
+	let { bench, set, locked }: Props = $props();
+	const units = unitsInUse();
+
+	interface Row {
+		readonly one: DecidedPart;
+		readonly part: BenchPart;
+	}
+	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
+
+	// A new set is drawn a few rows a frame, so that the slider never waits for the list; rows change places once it rests.
+	const ROWS_A_FRAME = 12;
+	const REST_MS = 250;
+	let drawn = $state.raw<ReadonlyMap<string, DecidedPart>>(
+		new Map(untrack(() => set.decision?.parts ?? []).map((one) => [one.id, one]))
+	);
+	let order = $state.raw<readonly string[]>(untrack(weighed));
+	function weighed(): string[] {
+		const { school } = set;
+		return [...(set.decision?.parts ?? [])].sort((a, b) => b.weight[school] - a.weight[school]).map(({ id }) => id);
+	}
+	$effect(() => {
+		const parts = set.decision?.parts ?? [];
+		let next = 0;
+		let frame = 0;
+		const draw = () => {
+			const few = parts.slice(next, (next += ROWS_A_FRAME));
+			drawn = new Map([...untrack(() => drawn), ...few.map((one) => [one.id, one] as const)]);
+			if (next < parts.length) frame = requestAnimationFrame(draw);
+		};
+		draw();
+		const rest = setTimeout(() => (order = weighed()), untrack(() => order.length) === 0 ? 0 : REST_MS);
+		return () => {
+			cancelAnimationFrame(frame);
+			clearTimeout(rest);
+		};
+	});
+	$effect(() => {
+		void set.school;
+		order = untrack(weighed);
+	});
+	const rows = $derived(
+		order.flatMap((id): Row[] => {
+			const one = drawn.get(id);
+			const part = partOf.get(id);
+			return one && part ? [{ one, part }] : [];
+		})
+	);
+
+	let opened = $state<string>();
+	const says = ({ one }: Row) => one.says[set.school];
+	const differs = (row: Row) => schools.filter((school) => school !== set.school && row.one.says[school] !== says(row));
+	const nameOf = ({ part }: Row) => `${part.station.name}${part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}`;
+	const columns = $derived<readonly Column<Row>[]>([
+		{ key: 'part', head: 'Part', of: nameOf, cell: partCell, width: '16%' },
+		{
+			key: 'says',
+			head: `${schoolName[set.school]} says`,
+			of: (row) => verdictName[says(row)],
+			cell: saysCell,
+			width: '16%'
+		},
+		{
+			key: 'beyond',
+			head: 'Beyond limit, reused / new',
+			number: true,
+			of: ({ one }) => one.reused.beyond,
+			cell: beyondCell,
+			width: '8.5%'
+		},
+		{
+			key: 'stop',
+			head: 'Stops it, reused / new',
+			number: true,
+			of: ({ one }) => one.reused.stop,
+			cell: stopCell,
+			width: '8.5%'
+		},
+		{
+			key: 'reuse',
+			head: 'Cost, reuse',
+			number: true,
+			of: ({ one }) => one.cost.reuse,
+			says: ({ one }) => formatNumber(one.cost.reuse),
+			width: '8.5%'
+		},
+		{
+			key: 'replace',
+			head: 'Cost, replace',
+			number: true,
+			of: ({ one }) => one.cost.replace,
+			says: ({ one }) => formatNumber(one.cost.replace),
+			width: '8.5%'
+		},
+		{
+			key: 'why',
+			head: 'Why',
+			of: ({ one, part }) => (one.reasons[0] ? reasonSentence(one.reasons[0], part.station, units()) : '')
+		}
+	]);
+</script>
+
+{#snippet partCell({ part }: Row)}
+	<a class="row part" href="/jobs/{bench.bench.job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">
+		<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={30} />
+		{part.station.name}{part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}
+	</a>
+{/snippet}
+{#snippet saysCell(row: Row)}
+	<span class="verdict {says(row)}">{verdictName[says(row)]}</span>
+	{#each differs(row) as school (school)}<br /><span class="soft"
+			>{schoolName[school]}: {verdictName[row.one.says[school]].toLowerCase()}</span
+		>{/each}
+{/snippet}
+{#snippet beyondCell({ one }: Row)}{formatProbability(one.reused.beyond)}<br />{formatProbability(
+		one.fresh.beyond
+	)}{/snippet}
+{#snippet stopCell({ one }: Row)}{formatProbability(one.reused.stop)}<br />{formatProbability(one.fresh.stop)}{/snippet}
+{#snippet decidedCell(row: Row)}
+	<button
+		type="button"
+		class="btn decide"
+		aria-expanded={opened === row.one.id}
+		aria-label="{row.one.decided ? `${verdictName[row.one.decided]} stands` : 'Decide'}: {nameOf(row)}"
+		onclick={() => (opened = opened === row.one.id ? undefined : row.one.id)}
+		>{row.one.decided ? verdictName[row.one.decided] : 'Decide'} ▾</button
+	>
+{/snippet}
+{#snippet open({ one, part }: Row)}
+	<DecideRow
+		{bench}
+		{part}
+		{one}
+		proposed={one.says[set.school]}
+		input={() => set.inputOf(one.id)}
+		{locked}
+		ondecided={() => (opened = undefined)}
+	/>
+{/snippet}
+
+<DataTable
+	label="The set"
+	{rows}
+	{columns}
+	idOf={({ one }) => one.id}
+	acts={decidedCell}
+	actsHead="Decided"
+	below={open}
+	opened={({ one }) => opened === one.id}
+	empty="Nothing to decide yet."
+/>
+
+<style>
+	.decide {
+		font-size: 0.85rem;
+		padding: 0.2rem 0.6rem;
+		white-space: nowrap;
+	}
+	.part {
+		gap: 8px;
+		color: var(--ink);
+	}
+	.soft {
+		font-size: 0.85rem;
+	}
+</style>

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@exetasis/server/people';
+import { numerals } from '../ui/numbers';
+
+export const unitsSchema = z.object({
+	length: z.enum(['mm', 'in']),
+	torque: z.enum(['Nm', 'ftlbf', 'inlbf']),
+	pressure: z.enum(['MPa', 'bar', 'psi']),
+	temperature: z.enum(['C', 'F'])
+});
+export const numeralsSchema = z.object({ numerals: z.enum(numerals) });
+export const handsSchema = z.object({ hand: z.enum(['right', 'left']), pad: z.enum(['touch', 'always', 'never']) });
+export const themeSchema = z.object({ theme: z.enum(['light', 'dark']) });
+
+export const passwordsSchema = z.object({
+	current: z
+		.string()
+		.min(1, 'Type your password as it is now.')
+		.max(LONGEST_PASSWORD, 'No password here is that long.'),
+	next: z
+		.string()
+		.min(SHORTEST_PASSWORD, `Type a new one of ${SHORTEST_PASSWORD} characters or more.`)
+		.max(LONGEST_PASSWORD, `Type a new one of ${LONGEST_PASSWORD} characters at most.`)
+});

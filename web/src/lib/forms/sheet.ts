@@ -1,0 +1,11 @@
+import { z } from 'zod';
+
+/** A sheet's text, as it was typed; what is wrong with it the reader of sheets says, with line and path. */
+export const sheetTextSchema = z.object({ text: z.string().max(4_000_000).default('') });
+
+/** What was wrong with a sheet that was not taken in. */
+export interface SheetFaults {
+	readonly faults: readonly { readonly line: number; readonly path: string; readonly message: string }[];
+	/** How many more there are than are shown. */
+	readonly more: number;
+}

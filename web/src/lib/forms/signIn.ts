@@ -1,0 +1,8 @@
+import { z } from 'zod';
+import { LONGEST_PASSWORD } from '@exetasis/server/people';
+import { wordsField } from './fields';
+
+export const signInSchema = z.object({
+	email: wordsField('Type your e-mail address.'),
+	password: z.string().min(1, 'Type your password.').max(LONGEST_PASSWORD, 'No password here is that long.')
+});

@@ -1,0 +1,120 @@
+<!-- @component Photographs of a part: taken with the tablet's camera or chosen, small here, large when touched. -->
+<script lang="ts">
+	import { Dialog, FileUpload, Portal } from '@skeletonlabs/skeleton-svelte';
+	import Camera from '@lucide/svelte/icons/camera';
+	import { shortTime } from '$lib/ui/time';
+	import type { BenchPart, BenchState } from './bench.svelte';
+	import { pictureFrom } from './photo';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		locked: boolean;
+	}
+	let { bench, part, locked }: Props = $props();
+
+	let problem = $state('');
+	let busy = $state(false);
+	let large = $state<string>();
+
+	// What this browser still holds is shown from there: it may not have been sent yet.
+	let sources = $state<Record<string, string>>({});
+	$effect(() => {
+		for (const { payload } of part.record.photos) void source(payload.sha256);
+	});
+	async function source(sha256: string) {
+		if (sources[sha256]) return;
+		const held = await bench.outbox?.pictureOf(sha256);
+		sources[sha256] = held ? URL.createObjectURL(held) : `/jobs/${bench.bench.job.id}/photos/${sha256}`;
+	}
+	$effect(() => () => Object.values(sources).forEach((url) => URL.revokeObjectURL(url)));
+
+	async function take(files: readonly File[]) {
+		problem = '';
+		busy = true;
+		for (const file of files) {
+			const picture = await pictureFrom(file);
+			if (picture) await bench.photograph(part.cell.part, picture);
+			else problem = `“${file.name}” cannot be read as a picture. Take it again, or choose a JPEG or PNG.`;
+		}
+		busy = false;
+	}
+</script>
+
+<div class="photos">
+	{#each part.record.photos as photo (photo.id)}
+		{@const label = `Photograph by ${bench.bench.people[photo.by] ?? 'somebody'}, ${shortTime(photo.at)}`}
+		<button type="button" class="btn small" onclick={() => (large = photo.id)}>
+			<img src={sources[photo.payload.sha256]} alt={label} width="72" height="54" />
+		</button>
+		<Dialog open={large === photo.id} onOpenChange={(details) => !details.open && (large = undefined)}>
+			<Portal>
+				<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/60" />
+				<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-3">
+					<Dialog.Content class="sheet photo">
+						<header>
+							<Dialog.Title><span>{label}</span></Dialog.Title>
+							{#if !locked && photo.by === bench.user}
+								<button
+									type="button"
+									class="btn"
+									onclick={() => {
+										large = undefined;
+										bench.withdraw(photo, 'taken by mistake');
+									}}>Take it away</button
+								>
+							{/if}
+							<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
+						</header>
+						<img src={sources[photo.payload.sha256]} alt={label} />
+					</Dialog.Content>
+				</Dialog.Positioner>
+			</Portal>
+		</Dialog>
+	{/each}
+	{#if !locked}
+		<FileUpload
+			accept="image/*"
+			capture="environment"
+			maxFiles={10}
+			onFileAccept={({ files }) => void take(files)}
+			disabled={busy}
+		>
+			<FileUpload.Trigger class="btn"><Camera size={18} aria-hidden="true" /> Photograph</FileUpload.Trigger>
+			<FileUpload.HiddenInput aria-label="Photograph of this part" />
+		</FileUpload>
+	{/if}
+</div>
+{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+
+<style>
+	.photos {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin-top: 8px;
+	}
+	.small {
+		padding: 2px;
+	}
+	.small img {
+		object-fit: cover;
+		width: 72px;
+		height: 54px;
+	}
+	:global(.photo) {
+		max-width: min(96vw, 1200px);
+		padding: 8px;
+	}
+	:global(.photo > img) {
+		max-height: 82vh;
+		max-width: 100%;
+	}
+	:global(.photo header) {
+		display: flex;
+		align-items: center;
+		justify-content: space-between;
+		gap: 0.5rem;
+		margin-bottom: 6px;
+	}
+</style>

@@ -1,0 +1,33 @@
+<!-- @component What something is, said beside it while it is pointed at or in focus. -->
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { Portal, Tooltip } from '@skeletonlabs/skeleton-svelte';
+
+	interface Props {
+		says: string;
+		/** The name of what is pressed, where its content is only drawn. */
+		label?: string;
+		class?: string;
+		type?: 'button' | 'submit';
+		children: Snippet;
+	}
+	let { says, label, class: look, type = 'button', children }: Props = $props();
+</script>
+
+<Tooltip openDelay={300} positioning={{ placement: 'bottom' }}>
+	<Tooltip.Trigger {type} class={look} aria-label={label}>{@render children()}</Tooltip.Trigger>
+	<Portal>
+		<Tooltip.Positioner class="z-50">
+			<Tooltip.Content class="sheet tip">{says}</Tooltip.Content>
+		</Tooltip.Positioner>
+	</Portal>
+</Tooltip>
+
+<style>
+	:global(.tip) {
+		max-width: 18rem;
+		padding: 4px 8px;
+		border: 1.5px solid var(--ink);
+		font-size: 0.85rem;
+	}
+</style>

@@ -30,6 +30,7 @@ export async function receivePump(
 /** Signs every step off in its order: what waits for another step cannot be. */
 export async function signOffAll(page: Page): Promise<void> {
 	const open = page.getByRole('button', { name: /^Sign off/ });
+	await expect(open.first()).toBeVisible();
 	for (let left = await open.count(); left > 0; left--) {
 		await page
 			.locator('button:enabled', { hasText: /^Sign off/ })

@@ -12,8 +12,7 @@ import {
 	type SheetCharacteristic,
 	type Station,
 	type Verdict,
-	stepsInScope,
-	type Scope
+	stepsInScope
 } from '@exetasis/core/record';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
@@ -26,7 +25,7 @@ export interface Rebuild {
 	readonly at: Date;
 	readonly pump: DemoPump;
 	readonly sheet: ModelSheet;
-	readonly scope: Scope;
+	readonly scope: string;
 	readonly cells: readonly {
 		part: string;
 		station: string;
@@ -84,7 +83,7 @@ function writer(rebuild: Rebuild, entries: Entry[], random: Random): (entry: obj
 export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 	const entries: Entry[] = [];
 	const add = writer(rebuild, entries, random);
-	for (const step of stepsInScope(rebuild.sheet, rebuild.scope)) add({ kind: 'step', payload: { step: step.key } });
+	for (const step of stepsInScope(rebuild.sheet, rebuild)) add({ kind: 'step', payload: { step: step.key } });
 	const cells =
 		rebuild.progress === 'half' ? rebuild.cells.slice(0, Math.ceil(rebuild.cells.length / 2)) : rebuild.cells;
 	for (const cell of cells) {

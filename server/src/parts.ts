@@ -1,17 +1,22 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { EndReason } from '@exetasis/core/decide';
 import { placeKey, placesOf, type PartPlace } from '@exetasis/core/mat';
-import type { ModelSheet } from '@exetasis/core/record';
+import type { Chosen, ModelSheet } from '@exetasis/core/record';
 import { of, type ShopScope } from './db/scope';
 
 /** Gives every empty place of the pump a part of which nothing is known yet: what a pump brings when it first comes in. */
-export async function fillEmptyPlaces(scope: ShopScope, pumpId: string, sheet: ModelSheet): Promise<void> {
+export async function fillEmptyPlaces(
+	scope: ShopScope,
+	pumpId: string,
+	sheet: ModelSheet,
+	variants: Chosen
+): Promise<void> {
 	const filled = await of(scope, 'partLife').all(
 		{ pumpId, removedJobId: null },
 		{ attributes: ['station', 'cylinder'] }
 	);
 	const taken = new Set(filled.map(({ station, cylinder }) => placeKey(station, cylinder)));
-	const empty = placesOf(sheet).filter(({ station, cylinder }) => !taken.has(placeKey(station, cylinder)));
+	const empty = placesOf(sheet, variants).filter(({ station, cylinder }) => !taken.has(placeKey(station, cylinder)));
 	await fit(
 		scope,
 		empty.map((place) => ({ ...place, asFitted: {} })),
@@ -42,11 +47,19 @@ async function fit(
 	);
 }
 
-/** Lays the parts that sit in the pump now out on the mat of a job. */
-export async function layOut(scope: ShopScope, jobId: string, pumpId: string): Promise<void> {
+/** Lays the parts that sit in the pump now out on the mat of a job: those of its variants. */
+export async function layOut(
+	scope: ShopScope,
+	jobId: string,
+	pumpId: string,
+	sheet: ModelSheet,
+	variants: Chosen
+): Promise<void> {
 	const sitting = await of(scope, 'partLife').all({ pumpId, removedJobId: null });
+	const places = new Set(placesOf(sheet, variants).map(({ station, cylinder }) => placeKey(station, cylinder)));
+	const laid = sitting.filter(({ station, cylinder }) => places.has(placeKey(station, cylinder)));
 	await of(scope, 'matCell').addAll(
-		sitting.map(({ partId, station, cylinder }) => ({ jobId, partId, station, cylinder }))
+		laid.map(({ partId, station, cylinder }) => ({ jobId, partId, station, cylinder }))
 	);
 }
 

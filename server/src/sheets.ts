@@ -56,6 +56,25 @@ export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSh
 	return sheet;
 }
 
+/** A model as it is received: how far a job on it can go, and what is asked of the pump. */
+export type ModelToReceive = Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'scopes' | 'variants'>;
+
+/** The newest revision of every model, with what receiving one of its pumps asks. */
+export async function modelsToReceive(scope: ShopScope): Promise<ModelToReceive[]> {
+	const ofBody = (key: string) => [fn('jsonb_extract_path', col('body'), key), key] as [ReturnType<typeof fn>, string];
+	const sheets = await of(scope, 'modelSheet').all<ModelToReceive>(
+		{},
+		{
+			attributes: ['model', 'layout', ofBody('cylinders'), ofBody('scopes'), ofBody('variants')],
+			order: [
+				['model', 'ASC'],
+				['revision', 'DESC']
+			]
+		}
+	);
+	return sheets.filter(({ model }, i) => model !== sheets[i - 1]?.model);
+}
+
 /** The newest sheet of a model, which a new job pins. */
 export const newestSheet = (scope: ShopScope, model: string): Promise<{ id: string; body: ModelSheet } | undefined> =>
 	of(scope, 'modelSheet').one({ model }, { attributes: ['id', 'body'], order: [['revision', 'DESC']] });

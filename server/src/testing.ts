@@ -100,7 +100,7 @@ export async function receiveJob({ scope, people }: TestShop, change: Partial<Ar
 /** A job that has been stripped: all its steps are signed off. */
 export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
 	const bench = await receiveJob(shop, change);
-	const steps = stepsInScope(bench.sheet, bench.job.scope);
+	const steps = stepsInScope(bench.sheet, bench.job);
 	const { technician } = shop.people;
 	await append(
 		shop.scope,

@@ -45,7 +45,7 @@ function inputOf({ at, shares, picks, hours, mateShares }: Case): JudgeInput {
 	const { sheet, station } = places[at];
 	const looks = picks.length > 0 ? findings(station, picks) : [clean()];
 	const mates = sheet.stations
-		.filter((other) => other.key === station.mate || other.mate === station.key)
+		.filter((other) => station.mates.includes(other.key) || other.mates.includes(station.key))
 		.map((other) => ({ station: other, record: recordOf(clean(), ...readings(other, mateShares)) }));
 	const lives = [1200, 2500].map((held) => ({ before: [{ hours: 0, weight: 1 }], held }));
 	const onRecord = { station: station.key, type: station.type, prior: lifePriorOf(station), lives };

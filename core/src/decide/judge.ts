@@ -283,7 +283,7 @@ function mateReasons({ station, record, policy, mates = [] }: JudgeInput): Reaso
 		const decision = standingDecision(mate.record)?.payload.verdict;
 		if (decision === 'replace') return [{ code: 'mateReplaced', mate: mate.station.name }];
 		const forgotten =
-			station.mate === mate.station.key &&
+			station.mates.includes(mate.station.key) &&
 			record.readings.length > 0 &&
 			mate.record.readings.length === 0 &&
 			measurable(mate.station) &&

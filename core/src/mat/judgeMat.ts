@@ -28,12 +28,12 @@ export function layMat(
 	);
 }
 
-/** By place, the places of the parts that one runs with: the mate that its sheet names, and those that name it, of the same cylinder. */
+/** By place, the places of the parts that one runs with: those that its sheet names, and those that name it, of the same cylinder. */
 export function matePlaces({
 	sheet,
 	cells
 }: Pick<MatFacts, 'sheet' | 'cells'>): ReadonlyMap<string, readonly string[]> {
-	const mateOf = new Map(sheet.stations.map(({ key, mate }) => [key, mate]));
+	const matesOf = new Map(sheet.stations.map(({ key, mates }) => [key, mates]));
 	return new Map(
 		cells.map((cell) => [
 			placeKey(cell.station, cell.cylinder),
@@ -41,7 +41,7 @@ export function matePlaces({
 				.filter(
 					({ station, cylinder }) =>
 						(cylinder === cell.cylinder || cylinder === 0 || cell.cylinder === 0) &&
-						(mateOf.get(cell.station) === station || mateOf.get(station) === cell.station)
+						(matesOf.get(cell.station)?.includes(station) || matesOf.get(station)?.includes(cell.station))
 				)
 				.map(({ station, cylinder }) => placeKey(station, cylinder))
 		])

@@ -1,4 +1,4 @@
-import type { ModelSheet } from '../record';
+import { applies, type Chosen, type ModelSheet } from '../record';
 
 /** A place of the mat as one word: station and cylinder, 0 for what the pump has one of. */
 export const placeKey = (station: string, cylinder: number): string => `${station}/${cylinder}`;
@@ -10,10 +10,11 @@ export interface PartPlace {
 	readonly cylinder: number;
 }
 
-/** Every place that a sheet describes, along the stack. */
-export const placesOf = (sheet: ModelSheet): PartPlace[] =>
-	sheet.stations.flatMap(({ key, type, per }) =>
-		per === 'pump'
-			? [{ station: key, type, cylinder: 0 }]
-			: Array.from({ length: sheet.cylinders }, (_, i) => ({ station: key, type, cylinder: i + 1 }))
-	);
+/** Every place that a sheet describes on a pump of these variants, along the stack. */
+export const placesOf = (sheet: ModelSheet, variants: Chosen = {}): PartPlace[] =>
+	sheet.stations.flatMap(({ key, type, per, onlyWith }) => {
+		const cylinders = per === 'pump' ? [0] : Array.from({ length: sheet.cylinders }, (_, i) => i + 1);
+		return cylinders
+			.filter((cylinder) => applies(onlyWith, variants, cylinder))
+			.map((cylinder) => ({ station: key, type, cylinder }));
+	});

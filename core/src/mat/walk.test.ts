@@ -7,7 +7,7 @@ import { firstUnmeasured, step, walkingOrder } from './walk';
 
 const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
-const stations = stationsInScope(sheet, 'full');
+const stations = stationsInScope(sheet, { scope: 'full' });
 
 describe('walkingOrder', () => {
 	const walk = walkingOrder(stations, 3);

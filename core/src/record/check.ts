@@ -7,12 +7,11 @@ import { checkReading } from './kinds/reading';
 import type { EntryProblem } from './problem';
 import { checkStep } from './kinds/step';
 import { blockedBy } from './stepOrder';
-import { stationsInScope, stepsInScope, type ModelSheet, type Scope } from './sheet';
+import { stationsInScope, stepsInScope, type ModelSheet, type Opening } from './sheet';
 
 /** What the check of an entry has to know of its job. */
-export interface JobFacts {
+export interface JobFacts extends Opening {
 	readonly sheet: ModelSheet;
-	readonly scope: Scope;
 	/** Station key of each part on the mat, by part id. */
 	readonly stationOfPart: ReadonlyMap<string, string>;
 	/** Keys of the steps that are signed off, and whether their order is held: what was done off the network is past holding. */
@@ -25,9 +24,9 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 	if (entry.kind === 'step') return checkStep(entry, job);
 	if (!('part' in entry) || !entry.part) return undefined;
 	const stationKey = job.stationOfPart.get(entry.part);
-	const station = stationsInScope(job.sheet, job.scope).find(({ key }) => key === stationKey);
+	const station = stationsInScope(job.sheet, job).find(({ key }) => key === stationKey);
 	if (!station) return { code: 'unknownPart' };
-	const [open] = job.holdOrder ? blockedBy(stepsInScope(job.sheet, job.scope), job.stepsDone) : [];
+	const [open] = job.holdOrder ? blockedBy(stepsInScope(job.sheet, job), job.stepsDone) : [];
 	if (open) return { code: 'notSafeYet', before: open.text };
 	switch (entry.kind) {
 		case 'finding':

@@ -1,14 +1,14 @@
 import { effectiveTime } from './entry';
 import type { StepDone } from './kinds/step';
-import { stepsInScope, type ModelSheet, type Scope, type Step } from './sheet';
+import { stepsInScope, type ModelSheet, type Opening, type Step } from './sheet';
 import { stepsBefore } from './stepOrder';
 
 /** Keys of the steps that were signed off before something that they wait for, by the moments that count. */
 export function stepsOutOfOrder(
-	{ sheet, scope }: { readonly sheet: ModelSheet; readonly scope: Scope },
+	{ sheet, ...job }: Opening & { readonly sheet: ModelSheet },
 	done: ReadonlyMap<string, StepDone & { readonly effectiveAt?: string }>
 ): Set<string> {
-	const steps = stepsInScope(sheet, scope);
+	const steps = stepsInScope(sheet, job);
 	const before = (step: Step, earlier: Step): boolean => {
 		const [own, other] = [done.get(step.key)!, done.get(earlier.key)];
 		if (!other) return true;

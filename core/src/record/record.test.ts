@@ -197,7 +197,7 @@ describe('checkEntry', () => {
 });
 
 describe('the order of steps', () => {
-	const steps = stepsInScope(sheet, 'full');
+	const steps = stepsInScope(sheet, { scope: 'full' });
 	const step = (key: string) => steps.find((one) => one.key === key)!;
 	const job = { sheet, scope: 'full' as const, stationOfPart: new Map([[PART, 'plunger']]), holdOrder: true };
 	const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
@@ -345,17 +345,17 @@ describe('model sheet', () => {
 	});
 	it('of the demo is whole: one L1 stack, scopes prune it', () => {
 		expect(sheet.layout).toBe('L1');
-		expect(stationsInScope(sheet, 'packing').map(({ key }) => key)).not.toContain('inletSeat');
-		expect(stationsInScope(sheet, 'full').length).toBe(sheet.stations.length);
+		expect(stationsInScope(sheet, { scope: 'packing' }).map(({ key }) => key)).not.toContain('inletSeat');
+		expect(stationsInScope(sheet, { scope: 'full' }).length).toBe(sheet.stations.length);
 	});
 	it('says line and path of what breaks it', () => {
 		const lineOf = (needle: string) => text.split('\n').findIndex((line) => line.includes(needle)) + 1;
 		const broken = text
 			.replace('"cylinders": 3', '"cylinders": "three"')
-			.replace('"mate":"inletSeat"', '"mate":"nowhere"');
+			.replace('"mates":["inletSeat"]', '"mates":["nowhere"]');
 		const read = readSheet(broken);
 		expect(read).toMatchObject({ faults: [{ line: lineOf('"cylinders"'), path: 'cylinders' }] });
-		const alone = readSheet(text.replace('"mate":"inletSeat"', '"mate":"nowhere"'));
+		const alone = readSheet(text.replace('"mates":["inletSeat"]', '"mates":["nowhere"]'));
 		expect(alone).toMatchObject({
 			faults: [{ line: lineOf('"key":"inletValve"'), message: expect.stringContaining('nowhere') }]
 		});

@@ -75,6 +75,7 @@ async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[
 	return {
 		released: job.released,
 		scope: job.scope,
+		variants: job.variants,
 		sheet: await pinnedSheet(scope, job.sheetId),
 		stationOfPart: new Map(job.cells),
 		gauges: new Set(job.gauges),

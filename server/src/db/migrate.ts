@@ -1,4 +1,4 @@
-import type { Sequelize } from 'sequelize';
+import type { Sequelize, Transaction } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as foundation from './migrations/0001-foundation';
 import * as wearFit from './migrations/0002-wear-fit';
@@ -7,8 +7,24 @@ import * as dutyAndFleet from './migrations/0004-duty-and-fleet';
 import * as orderAndWithdrawals from './migrations/0005-order-and-withdrawals';
 import * as gaugesAndPlaces from './migrations/0006-gauges-and-places';
 import * as photos from './migrations/0007-photos';
+import * as sheetsOfVersion2 from './migrations/0008-sheets-of-version-2';
 
-const migrations = [foundation, wearFit, otherEnds, dutyAndFleet, orderAndWithdrawals, gaugesAndPlaces, photos];
+interface Migration {
+	readonly name: string;
+	readonly sql: string;
+	/** What cannot be said in SQL, after it in the same transaction. */
+	readonly afterwards?: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
+}
+const migrations: readonly Migration[] = [
+	foundation,
+	wearFit,
+	otherEnds,
+	dutyAndFleet,
+	orderAndWithdrawals,
+	gaugesAndPlaces,
+	photos,
+	sheetsOfVersion2
+];
 const LOCK = 0x65786574; // any number of our own: "exet"
 
 /** Brings the schema up to date. Each migration is one transaction; two starts at once wait for each other. */
@@ -16,9 +32,13 @@ export async function migrate(sequelize: Sequelize): Promise<string[]> {
 	return sequelize.transaction(async (lock) => {
 		await sequelize.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction: lock });
 		const umzug = new Umzug({
-			migrations: migrations.map(({ name, sql }) => ({
+			migrations: migrations.map(({ name, sql, afterwards }) => ({
 				name,
-				up: () => sequelize.transaction((transaction) => sequelize.query(sql, { transaction }))
+				up: () =>
+					sequelize.transaction(async (transaction) => {
+						await sequelize.query(sql, { transaction });
+						await afterwards?.(sequelize, transaction);
+					})
 			})),
 			storage: new SequelizeStorage({ sequelize, tableName: 'migration' }),
 			logger: undefined

@@ -84,7 +84,8 @@ export function defineModels(sequelize: Sequelize) {
 			serial: text,
 			tag: text,
 			model: text,
-			duty: { ...json, defaultValue: {} }
+			duty: { ...json, defaultValue: {} },
+			variants: { ...json, defaultValue: {} }
 		}),
 		earlierPlace: define<EarlierPlaceRow>('earlier_place', {
 			id,
@@ -109,6 +110,7 @@ export function defineModels(sequelize: Sequelize) {
 			releasedAt: date,
 			releasedBy: text,
 			duty: { ...json, defaultValue: {} },
+			variants: { ...json, defaultValue: {} },
 			restedOn: json
 		}),
 		part: define<PartRow>('part', {

@@ -1,7 +1,7 @@
 import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
 import type { UnitPreference } from '@exetasis/core/quantity';
-import type { ModelSheet, Scope } from '@exetasis/core/record';
+import type { Chosen, ModelSheet } from '@exetasis/core/record';
 import type { Role } from '../access';
 
 // Rows as they stand in the tables; constraints, keys and triggers are the migrations'.
@@ -90,6 +90,7 @@ export interface PumpRow {
 	tag: string | null;
 	model: string;
 	duty: Duty;
+	variants: Chosen;
 }
 /** Where a pump ran before it was moved. */
 export interface EarlierPlaceRow {
@@ -106,7 +107,8 @@ export interface JobRow {
 	shopId: string;
 	pumpId: string;
 	modelSheetId: string;
-	scope: Scope;
+	/** Key of one of its sheet's scopes. */
+	scope: string;
 	complaint: string;
 	meterHours: number;
 	pumpHours: number;
@@ -115,6 +117,8 @@ export interface JobRow {
 	releasedAt: Date | null;
 	releasedBy: string | null;
 	duty: Duty;
+	/** The pump's variants as they were when it was received. */
+	variants: Chosen;
 	restedOn: RestedOn | null;
 }
 /** What a release rested on, so that its report never changes its verdicts. */

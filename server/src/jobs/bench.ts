@@ -38,7 +38,7 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	if (!found) return undefined;
 	const { pump, modelSheetId, restedOn, shopId: _, ...job } = found;
 	const sheet = await pinnedSheet(scope, modelSheetId);
-	const inScope = stationsInScope(sheet, job.scope).map(({ key }) => key);
+	const inScope = stationsInScope(sheet, job).map(({ key }) => key);
 	// One after the other: inside a transaction they share its one connection.
 	const jobs = await jobsOnRecord(scope, { pumpId: job.pumpId, receivedAt: { [Op.lte]: job.receivedAt } });
 	const rests = restedOn ?? (await restingOn(scope, sheet, jobs.at(-1)!));

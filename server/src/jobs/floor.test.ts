@@ -23,7 +23,7 @@ const onFloor = async (jobId: string) => (await floorOf(shop.scope)).jobs.find((
 describe('a job on the floor', () => {
 	it('says which step comes first, and the next one once that is signed off or taken back', async () => {
 		const bench = await receiveJob(shop);
-		const [first, second] = stepsInScope(bench.sheet, bench.job.scope);
+		const [first, second] = stepsInScope(bench.sheet, bench.job);
 		expect(await onFloor(bench.job.id)).toMatchObject({ steps: 0, nextStep: first.text });
 		const signed = entryOf(bench, user(), 'step', { step: first.key });
 		await append(shop.scope, user(), bench.job.id, [signed]);
@@ -35,7 +35,7 @@ describe('a job on the floor', () => {
 	});
 	it('names the next part in walking order, and none once all are looked at', async () => {
 		const bench = await openJob(shop);
-		const walk = walkingOrder(stationsInScope(bench.sheet, bench.job.scope), bench.sheet.cylinders);
+		const walk = walkingOrder(stationsInScope(bench.sheet, bench.job), bench.sheet.cylinders);
 		for (const place of walk.slice(0, 3)) {
 			const { nextPart } = await onFloor(bench.job.id);
 			expect(nextPart && placeKey(nextPart.station, nextPart.cylinder)).toBe(place);
@@ -52,7 +52,7 @@ describe('a job on the floor', () => {
 		const state = async () => {
 			const { mat } = await onFloor(bench.job.id);
 			expect(mat).toHaveLength(bench.cells.length);
-			const column = stationsInScope(bench.sheet, bench.job.scope).findIndex(({ key }) => key === 'packing') + 1;
+			const column = stationsInScope(bench.sheet, bench.job).findIndex(({ key }) => key === 'packing') + 1;
 			return mat.find((one) => one.column === column && one.cylinder === 2)!.state;
 		};
 		expect(await state()).toBe('open');

@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
-import type { Scope } from '@exetasis/core/record';
+import { chosenProblem, scopeOf, type Chosen } from '@exetasis/core/record';
 import type { Duty, PumpRow } from '../db/rows';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { fillEmptyPlaces, layOut } from '../parts';
@@ -16,10 +16,13 @@ export interface NewPump {
 export interface Arrival {
 	/** A pump that the shop knows, or the particulars of a new one. */
 	readonly pump: { readonly id: string } | NewPump;
-	readonly scope: Scope;
+	/** Key of one of the scopes of the model's sheet. */
+	readonly scope: string;
 	readonly complaint: string;
 	readonly meterHours: number;
 	readonly duty: Duty;
+	/** What this pump is made of, where its sheet asks; what is left out stays as it was. */
+	readonly variants?: Chosen;
 	/** Set where the meter shows less than last time and the user has said that it was replaced: hours run on the old one since. */
 	readonly meterReplaced?: { readonly hoursOnOldMeter: number };
 }
@@ -29,6 +32,8 @@ export type Received =
 	| { readonly kind: 'unknownPump' }
 	| { readonly kind: 'unknownSite' }
 	| { readonly kind: 'unknownModel'; readonly model: string }
+	| { readonly kind: 'unknownScope' }
+	| { readonly kind: 'wrongVariant'; readonly variant: string }
 	| { readonly kind: 'serialTaken'; readonly serial: string; readonly pumpId: string }
 	| { readonly kind: 'openJob'; readonly jobId: string }
 	/** The meter shows less than last time: ask whether it was replaced. */
@@ -42,6 +47,9 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 		const model = known?.model ?? (arrival.pump as NewPump).model;
 		const sheet = await newestSheet(within, model);
 		if (!sheet) return { kind: 'unknownModel', model };
+		if (!scopeOf(sheet.body, arrival)) return { kind: 'unknownScope' };
+		const wrong = chosenProblem(sheet.body, arrival.variants ?? {});
+		if (wrong) return { kind: 'wrongVariant', variant: wrong.variant };
 		const pump = known ?? (await addPump(within, arrival.pump as NewPump));
 		if ('kind' in pump) return pump;
 		const [last] = await of(within, 'job').all({ pumpId: pump.id }, { order: [['receivedAt', 'DESC']], limit: 1 });
@@ -49,7 +57,8 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 		const pumpHours = hoursRun(arrival, last);
 		if (pumpHours === undefined) return { kind: 'meterWentBack', last: last.meterHours };
 		const duty = { ...pump.duty, ...arrival.duty };
-		await of(within, 'pump').change({ id: pump.id }, { duty });
+		const variants = { ...pump.variants, ...arrival.variants };
+		await of(within, 'pump').change({ id: pump.id }, { duty, variants });
 		const jobId = uuidv7();
 		await of(within, 'job').add({
 			id: jobId,
@@ -64,10 +73,11 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 			releasedAt: null,
 			releasedBy: null,
 			restedOn: null,
-			duty
+			duty,
+			variants
 		});
-		await fillEmptyPlaces(within, pump.id, sheet.body);
-		await layOut(within, jobId, pump.id);
+		await fillEmptyPlaces(within, pump.id, sheet.body, variants);
+		await layOut(within, jobId, pump.id, sheet.body, variants);
 		return { kind: 'received', jobId };
 	});
 }
@@ -78,7 +88,7 @@ const knownPump = (scope: ShopScope, id: string): Promise<PumpRow | undefined> =
 
 async function addPump(scope: ShopScope, { serial, model, siteId, tag }: NewPump): Promise<PumpRow | Received> {
 	if (siteId && (await of(scope, 'site').count({ id: siteId })) === 0) return { kind: 'unknownSite' };
-	const pump = { id: uuidv7(), serial, model, siteId: siteId ?? null, tag: tag ?? null, duty: {} };
+	const pump = { id: uuidv7(), serial, model, siteId: siteId ?? null, tag: tag ?? null, duty: {}, variants: {} };
 	if (await of(scope, 'pump').addUnlessThere(pump)) return { ...pump, shopId: scope.shopId };
 	const taken = await of(scope, 'pump').one({ serial }, { attributes: ['id'] });
 	return { kind: 'serialTaken', serial, pumpId: taken!.id };

@@ -35,7 +35,7 @@ function releaseNow(scope: ShopScope, userId: string, jobId: string, at: Date): 
 		if (held.releasedAt) return { kind: 'alreadyReleased' };
 		const bench = (await benchOf(within, jobId))!;
 		const { steps, parts } = fold(bench.entries);
-		const open = stepsInScope(bench.sheet, bench.job.scope).filter(({ key }) => !steps.has(key));
+		const open = stepsInScope(bench.sheet, bench.job).filter(({ key }) => !steps.has(key));
 		if (open.length > 0) return { kind: 'stepsOpen', steps: open.map(({ text }) => text) };
 		const { undecided, replaced } = outcome(bench, parts);
 		if (undecided.length > 0) return { kind: 'undecided', places: undecided };

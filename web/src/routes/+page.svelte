@@ -8,7 +8,6 @@
 	import { day } from '$lib/ui/time';
 	import { placeName } from '$lib/words/place';
 	import { inSentence } from '$lib/words/reasons';
-	import { scopeName } from '$lib/words/scope';
 
 	let { data } = $props();
 
@@ -51,7 +50,7 @@
 		{
 			key: 'work',
 			head: 'Work',
-			of: ({ scope, model }: Job) => `${scopeName[scope]}, ${model}`
+			of: ({ scopeName, model }: Job) => `${scopeName}, ${model}`
 		},
 		{ key: 'since', head: 'In since', of: ({ receivedAt }: Job) => receivedAt, says: (job) => ago(job.receivedAt) },
 		{ key: 'at', head: 'Stands at', of: (job: Job) => stage(job).at },

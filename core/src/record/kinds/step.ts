@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { EntryProblem } from '../problem';
-import { stepsInScope, type ModelSheet, type Scope } from '../sheet';
+import { stepsInScope, type ModelSheet, type Opening } from '../sheet';
 import { waitsFor } from '../stepOrder';
 import { common, kind } from './common';
 
@@ -8,18 +8,17 @@ import { common, kind } from './common';
 export const stepDoneSchema = kind('step', common, z.strictObject({ step: z.string().min(1).max(60) }));
 export type StepDone = z.infer<typeof stepDoneSchema>;
 
-interface StepFacts {
+interface StepFacts extends Opening {
 	readonly sheet: ModelSheet;
-	readonly scope: Scope;
 	readonly stepsDone: ReadonlySet<string>;
 	readonly holdOrder: boolean;
 }
 
 export function checkStep(
 	{ payload }: StepDone,
-	{ sheet, scope, stepsDone, holdOrder }: StepFacts
+	{ sheet, stepsDone, holdOrder, ...job }: StepFacts
 ): EntryProblem | undefined {
-	const steps = stepsInScope(sheet, scope);
+	const steps = stepsInScope(sheet, job);
 	const step = steps.find(({ key }) => key === payload.step);
 	if (!step) return { code: 'unknownStep', step: payload.step };
 	const [before] = holdOrder ? waitsFor(steps, step, stepsDone) : [];

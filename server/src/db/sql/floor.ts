@@ -1,4 +1,3 @@
-import type { Scope } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
@@ -10,7 +9,8 @@ export interface FloorJob {
 	readonly tag: string | null;
 	readonly site: string | null;
 	readonly model: string;
-	readonly scope: Scope;
+	/** What its sheet calls its scope. */
+	readonly scopeName: string;
 	readonly complaint: string;
 	readonly receivedAt: Date;
 	readonly steps: number;
@@ -38,10 +38,15 @@ export const floorJobs = (scope: ShopScope): Promise<FloorJob[]> =>
 		WITH signed AS (SELECT e.job_id AS job, e.payload->>'step' AS step FROM log_entry e JOIN job o ON o.id = e.job_id
 			WHERE e.shop_id = $1 AND e.kind = 'step' AND o.released_at IS NULL AND NOT EXISTS
 				(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id))
-		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.scope, j.complaint, j.received_at AS "receivedAt",
+		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.complaint, j.received_at AS "receivedAt",
+			coalesce((SELECT e->>'name' FROM jsonb_array_elements(s.body->'scopes') e WHERE e->>'key' = j.scope), j.scope) AS "scopeName",
 			(SELECT count(*)::int FROM (SELECT DISTINCT step FROM signed WHERE job = j.id) d) AS steps,
 			(SELECT e->>'text' FROM jsonb_array_elements(s.body->'steps') WITH ORDINALITY e(e, n)
-				WHERE e->'scopes' ? j.scope AND NOT EXISTS (SELECT 1 FROM signed WHERE job = j.id AND step = e->>'key')
+				WHERE e->'scopes' ? j.scope AND coalesce(e->>'stage', 'strip') IN ('prepare', 'strip', 'clean')
+				AND NOT EXISTS (SELECT 1 FROM jsonb_each(e->'onlyWith') w WHERE j.variants ? w.key AND NOT
+					CASE jsonb_typeof(j.variants->w.key) WHEN 'string' THEN w.value ? (j.variants->>w.key)
+						ELSE w.value ?| ARRAY(SELECT jsonb_array_elements_text(j.variants->w.key)) END)
+				AND NOT EXISTS (SELECT 1 FROM signed WHERE job = j.id AND step = e->>'key')
 				ORDER BY n LIMIT 1) AS "nextStep",
 			(SELECT jsonb_object_agg(e->>'key', e->>'name') FROM jsonb_array_elements(s.body->'stations') e) AS names,
 			m.*

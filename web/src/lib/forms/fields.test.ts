@@ -1,8 +1,10 @@
+import { defaultPolicy } from '@exetasis/core/decide';
 import { describe, expect, it } from 'vitest';
 import { dayField, numberField, numberIn, wordsField } from './fields';
 import { certificateSchema } from './gauge';
 import { inviteSchema, personSchema } from './people';
-import { receiveSchema } from './receive';
+import { policyFormSchema, policyIn, policyTyped } from './policy';
+import { chosenIn, receiveSchema } from './receive';
 import { moveSchema, siteSchema } from './sites';
 
 const sentence = (parsed: { success: boolean; error?: { issues: { message: string }[] } }) =>
@@ -55,8 +57,30 @@ describe('forms', () => {
 	});
 	it('a pump is received known or new, and never without its complaint', () => {
 		const typed = { pump: 'new', complaint: 'Leak', hours: '1 200' };
-		expect(receiveSchema.parse(typed)).toMatchObject({ scope: 'full', serial: '', hours: '1 200' });
-		for (const change of [{ pump: 'old' }, { complaint: ' ' }, { scope: 'everything' }, { site: 'here' }])
+		expect(receiveSchema.parse(typed)).toMatchObject({ scope: '', serial: '', hours: '1 200' });
+		for (const change of [{ pump: 'old' }, { complaint: ' ' }, { scope: 'x'.repeat(61) }, { site: 'here' }])
 			expect(receiveSchema.safeParse({ ...typed, ...change }).success).toBe(false);
+	});
+	it('what a pump is made of is read from its JSON, or not at all', () => {
+		expect(chosenIn({ variants: '{"guide":["flat","u"],"retainers":"metal"}' })).toEqual({
+			guide: ['flat', 'u'],
+			retainers: 'metal'
+		});
+		for (const variants of ['', '{', '[]', '{"a":1}', '{"a b":"x"}', `{"a":"${'x'.repeat(61)}"}`])
+			expect(chosenIn({ variants })).toBeUndefined();
+	});
+	it('the shop’s rules are typed as people say them, and kept as shares', () => {
+		const typed = policyTyped(defaultPolicy);
+		expect(typed).toMatchObject({ acceptBad: '5', acceptWearOut: '10', lifeLeftShare: '20', intervalHours: '2000' });
+		expect(policyIn(typed)).toEqual(defaultPolicy);
+		expect(policyIn(policyFormSchema.parse({ ...typed, acceptBad: '2,5', intervalHours: '3 000' }))).toMatchObject({
+			acceptBad: 0.025,
+			intervalHours: 3000
+		});
+		for (const change of [{ acceptBad: '50' }, { acceptBad: 'x' }, { intervalHours: '60000' }, { lifeLeftShare: '0' }])
+			expect(policyFormSchema.safeParse({ ...typed, ...change }).success).toBe(false);
+		expect(policyFormSchema.safeParse({ ...typed, intervalHours: '1,200' }).error?.issues[0].message).toContain(
+			'can be'
+		);
 	});
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { scopeSchema } from '@exetasis/core/record';
+import { chosenSchema, type Chosen } from '@exetasis/core/record';
 
 const text = z.string().trim().max(400, 'At most 400 characters.');
 const optional = text.default('');
@@ -15,7 +15,10 @@ export const receiveSchema = z.object({
 	model: optional,
 	site: z.uuid().or(z.literal('')).default(''),
 	tag: optional,
-	scope: scopeSchema.default('full'),
+	/** How far the job goes: a scope of the model's sheet. */
+	scope: z.string().max(60).default(''),
+	/** What the sheet asks of this very pump, as JSON. */
+	variants: z.string().max(4000).default('{}'),
 	complaint: text.min(1, 'Write what it came in for: without the complaint nothing can be traced.'),
 	hours: text,
 	liquid: optional,
@@ -26,3 +29,12 @@ export const receiveSchema = z.object({
 	oldMeterHours: optional
 });
 export type Received = z.infer<typeof receiveSchema>;
+
+/** What was chosen of the sheet's variants; undefined where it cannot be read. */
+export function chosenIn({ variants }: Pick<Received, 'variants'>): Chosen | undefined {
+	try {
+		return chosenSchema.safeParse(JSON.parse(variants)).data;
+	} catch {
+		return undefined;
+	}
+}

@@ -1,12 +1,13 @@
 <!-- @component A part's own cross-section, facing the way it lies: P to the left as drawn, mirrored where it faces C. -->
 <script lang="ts">
 	import type { PartTypeKey } from '@exetasis/core/part';
+	import type { Station } from '@exetasis/core/record';
 	import { shapes } from './shapes';
 
 	interface Props {
 		type: PartTypeKey;
 		/** The side that its lip, groove or dish faces. */
-		toward?: 'P' | 'C' | 'mate' | 'any' | 'sheet';
+		toward?: Station['face']['toward'];
 		/** Dotted while nobody has looked at the part. */
 		dotted?: boolean;
 		size?: number;

@@ -56,7 +56,7 @@ export class BenchState {
 	});
 	readonly log = $derived.by(() => fold([...this.#all.values()].filter(({ id }) => !this.#refused.includes(id))));
 	/** Steps without which the pump is not safe to work on and that nobody has signed off. */
-	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job.scope), this.log.steps));
+	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
 	#records: ReadonlyMap<string, PartRecord> = new Map();
 	readonly #judged = new Map<string, { part: LaidPart; mates: readonly LaidPart[]; judgement: Judgement }>();
 	#shown: ReadonlyMap<string, BenchPart> = new Map();
@@ -90,7 +90,7 @@ export class BenchState {
 	constructor(bench: Bench, user: string, outbox?: Outbox) {
 		this.bench = bench;
 		this.user = user;
-		this.stations = stationsInScope(bench.sheet, bench.job.scope);
+		this.stations = stationsInScope(bench.sheet, bench.job);
 		this.mates = matePlaces(bench);
 		this.#entries = new Map(bench.entries.map((entry) => [entry.id, entry]));
 		this.outbox = outbox;

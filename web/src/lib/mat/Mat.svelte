@@ -16,7 +16,7 @@
 	let { bench, selected, named, onselect }: Props = $props();
 
 	interface Group {
-		readonly side: Station['side'];
+		readonly assembly: string;
 		readonly key: string;
 		readonly stations: readonly Station[];
 	}
@@ -24,13 +24,13 @@
 	// Five rows take little more than three.
 	const rowHeight = $derived(Math.max(32, 47 - 3 * Math.max(3, bench.bench.sheet.cylinders)));
 	const cylinders = $derived(Array.from({ length: bench.bench.sheet.cylinders }, (_, i) => i + 1));
-	const sideName = { pump: 'Pump', manifold: 'In the manifold', rod: 'On the rod', valves: 'Valves' } as const;
+	const nameOf = (assembly: string) => bench.bench.sheet.assemblies.find(({ key }) => key === assembly)?.name ?? '';
 	// Neighbouring stations of one assembly share a heading.
 	const groups = $derived(
 		bench.stations.reduce<Group[]>((all, station) => {
 			const last = all.at(-1);
-			if (last?.side === station.side) all[all.length - 1] = { ...last, stations: [...last.stations, station] };
-			else all.push({ side: station.side, key: station.key, stations: [station] });
+			if (last?.assembly === station.in) all[all.length - 1] = { ...last, stations: [...last.stations, station] };
+			else all.push({ assembly: station.in, key: station.key, stations: [station] });
 			return all;
 		}, [])
 	);
@@ -100,7 +100,7 @@
 					>
 					{#each groups as group (group.key)}
 						<th class="group" colspan={isFolded(group) ? 1 : group.stations.length} scope="colgroup">
-							{group.stations.length > 1 ? sideName[group.side] : ''}
+							{group.stations.length > 1 ? nameOf(group.assembly) : ''}
 						</th>
 					{/each}
 				</tr>
@@ -129,7 +129,7 @@
 									<button
 										type="button"
 										class="figures"
-										aria-label="{sideName[group.side]}, cylinder {cylinder}: {left.length} of {group.stations
+										aria-label="{nameOf(group.assembly)}, cylinder {cylinder}: {left.length} of {group.stations
 											.length} not looked at"
 										onclick={() => onselect(left[0] ?? placesOf(group, cylinder)[0])}
 										>{left.length > 0 ? left.length : '✓'} ▸</button

@@ -10,13 +10,18 @@
 	let { label, name, text = $bindable() }: Props = $props();
 	const id = $props.id();
 	let place = $state<HTMLElement>();
+	let field = $state<HTMLTextAreaElement>();
 	let mounted = $state(false);
+	// What is typed before the page has come to life would be lost: until then nothing can be.
+	let alive = $state(false);
 
 	onMount(() => {
+		alive = true;
 		let end = () => {};
 		let gone = false;
 		void import('./editor').then(({ openEditor }) => {
-			if (gone || !place) return;
+			// Who types in the plain field already is not interrupted.
+			if (gone || !place || document.activeElement === field) return;
 			end = openEditor(place, { label, text, onchange: (changed) => (text = changed) });
 			mounted = true;
 		});
@@ -29,7 +34,16 @@
 
 <div class="label">
 	{#if mounted}<span>{label}</span>{:else}<label for={id}>{label}</label>{/if}
-	<textarea {id} {name} rows="8" class="figures" spellcheck="false" hidden={mounted} bind:value={text}></textarea>
+	<textarea
+		{id}
+		{name}
+		rows="8"
+		class="figures"
+		spellcheck="false"
+		readonly={!alive}
+		hidden={mounted}
+		bind:this={field}
+		bind:value={text}></textarea>
 	<div bind:this={place} class="editor" hidden={!mounted}></div>
 </div>
 

@@ -2,10 +2,10 @@
 <script lang="ts">
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import { hazardName } from '$lib/words/hazards';
-	import type { Step } from '@exetasis/core/record';
+	import type { Caution } from '@exetasis/core/record';
 
 	interface Props {
-		caution: NonNullable<Step['caution']>;
+		caution: Caution;
 	}
 	let { caution }: Props = $props();
 </script>

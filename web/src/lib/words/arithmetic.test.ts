@@ -33,7 +33,7 @@ describe('the words of the arithmetic', () => {
 		it(`name every step and every number of all parts of ${sheet.model}`, () => {
 			for (const station of sheet.stations) {
 				const mates = sheet.stations
-					.filter(({ key, mate }) => key === station.mate || mate === station.key)
+					.filter(({ key, mates }) => station.mates.includes(key) || mates.includes(station.key))
 					.map((mate) => ({ station: mate, record: measured(mate) }));
 				const input = {
 					station,

@@ -1,7 +1,7 @@
-import type { Step } from '@exetasis/core/record';
+import type { Caution } from '@exetasis/core/record';
 
 /** What can hurt, in a word or two. */
-export const hazardName: Readonly<Record<NonNullable<Step['caution']>['hazard'], string>> = {
+export const hazardName: Readonly<Record<Caution['hazard'], string>> = {
 	pressure: 'Stored pressure',
 	heat: 'Heat',
 	weight: 'Weight',

@@ -1,24 +1,28 @@
 import type { ModelSheet, Station } from '@exetasis/core/record';
+import { inSentence } from './reasons';
 
 /**
- * Which way a part faces on refit, in words for the face that lies up on the bench now: one rule ("lip to pressure")
- * sounds opposite when the manifold is turned over. Stored is the side; the bench word is made here.
+ * Which way a part faces on refit, in words for the way its assembly lies on the bench now: one rule ("lip to
+ * pressure") sounds opposite when it is turned over. Stored is the side; the bench word is made here.
  */
 export function directionWords(
-	{ face, side }: Pick<Station, 'face' | 'side'>,
-	{ benchFaceUp }: Pick<ModelSheet, 'benchFaceUp'>
+	{ face, in: key }: Pick<Station, 'face' | 'in'>,
+	{ assemblies }: Pick<ModelSheet, 'assemblies'>
 ): string {
 	const { toward, what, near } = face;
 	switch (toward) {
 		case 'sheet':
 			return 'Direction: see the maker’s sheet';
+		case 'asFound':
+			return 'Direction: note it before it is lifted, and refit it so';
 		case 'any':
 			return 'Direction: either way round';
 		case 'mate':
 			return `Fit with the ${what}`;
 		default: {
 			const sideName = toward === 'P' ? 'pressure side (P)' : 'crank side (C)';
-			const bench = side === 'manifold' ? `, ${toward === benchFaceUp ? 'up' : 'down'} as the manifold lies now` : '';
+			const lies = assemblies.find((one) => one.key === key);
+			const bench = lies?.up ? `, ${toward === lies.up ? 'up' : 'down'} as the ${inSentence(lies.name)} lies now` : '';
 			return `Fit with the ${what} toward ${near ? `${near}, ` : 'the '}${sideName}${bench}`;
 		}
 	}

@@ -175,13 +175,14 @@ describe('what is said about bad input', () => {
 describe('directionWords', () => {
 	it('turns one rule over with the manifold: lips to pressure are down while the crank face is up', () => {
 		const packing = station('packing');
-		const lying = (benchFaceUp: 'P' | 'C') => directionWords(packing, { benchFaceUp });
+		const lying = (benchFaceUp: 'P' | 'C') =>
+			directionWords(packing, { assemblies: [{ key: 'manifold', name: 'Manifold', up: benchFaceUp }] });
 		expect(lying('C')).toBe('Fit with the open groove toward the pressure side (P), down as the manifold lies now');
 		expect(lying('P')).toContain('pressure side (P), up as the manifold lies now');
 	});
 	it('names feature and side apart, and the part beside it', () => {
-		const face = { toward: 'C', what: 'piston face', near: 'the inlet valve' } as const;
-		expect(directionWords({ face, side: 'rod' }, sheet)).toBe(
+		const face = { toward: 'C', what: 'piston face', near: 'the inlet valve', reversible: false } as const;
+		expect(directionWords({ face, in: 'rod' }, sheet)).toBe(
 			'Fit with the piston face toward the inlet valve, crank side (C)'
 		);
 	});

@@ -3,18 +3,18 @@ import { setError, superValidate, type SuperValidated } from 'sveltekit-superfor
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
-import { receiveSchema, type Received } from '$lib/forms/receive';
+import { chosenIn, receiveSchema, type Received } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
 import { quantitySentence } from '$lib/words/problems';
-import { sheetsOf } from '@exetasis/server/sheets';
+import { modelsToReceive } from '@exetasis/server/sheets';
 import { sitesOf } from '@exetasis/server/shops';
 
 export async function load({ locals }) {
 	const scope = scopeOf(locals);
 	return {
 		form: await superValidate({}, zod4(receiveSchema), { errors: false }),
-		sheets: await sheetsOf(scope),
+		models: await modelsToReceive(scope),
 		sites: await sitesOf(scope)
 	};
 }
@@ -53,6 +53,7 @@ export const actions = {
 		if (data.pump === 'new' && data.serial === '') setError(form, 'serial', 'A new pump needs its serial number.');
 		if (data.pump === 'new' && data.model === '')
 			setError(form, 'model', 'Choose the model: its sheet lays out the mat.');
+		if (!chosenIn(data)) setError(form, 'variants', 'What this pump is made of was not understood. Choose it again.');
 		if (!form.valid) return fail(400, { form });
 		const arrival: Arrival = {
 			pump:
@@ -66,6 +67,7 @@ export const actions = {
 					: { id: data.pump },
 			scope: data.scope,
 			complaint: data.complaint,
+			variants: chosenIn(data) ?? {},
 			meterHours,
 			duty: {
 				...(data.liquid && { liquid: data.liquid }),
@@ -96,6 +98,10 @@ export const actions = {
 			}
 			case 'unknownSite':
 				return setError(form, 'site', 'Your shop has no such site: choose another.');
+			case 'unknownScope':
+				return setError(form, 'scope', 'Choose how far the work goes: one of those that the model’s sheet knows.');
+			case 'wrongVariant':
+				return setError(form, 'variants', 'The model’s sheet does not know what was chosen here. Choose it again.');
 			case 'unknownPump':
 				return setError(form, 'pump', 'Your shop has no such pump: choose another.');
 			case 'unknownModel':

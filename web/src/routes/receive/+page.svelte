@@ -2,15 +2,14 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
 	import { unitLabel } from '@exetasis/core/quantity';
-	import { scopes } from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
 	import { pumpLine, type FoundPump } from '$lib/pump/found';
+	import Variants from '$lib/pump/Variants.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
 	import { layoutName } from '$lib/words/layout';
-	import { scopeName } from '$lib/words/scope';
 
 	let { data, form: answer } = $props();
 	const { form, errors, enhance } = keptForm(untrack(() => data.form));
@@ -20,10 +19,23 @@
 	onMount(() => void (alive = true));
 	const models = $derived([
 		['', 'Choose'] as const,
-		...data.sheets.map(({ model, layout }) => [model, `${model}: ${layoutName(layout)}`] as const)
+		...data.models.map(({ model, layout }) => [model, `${model}: ${layoutName(layout)}`] as const)
 	]);
 	const sites = $derived([['', 'Not known'] as const, ...data.sites.map(({ id, name }) => [id, name] as const)]);
-	const work = scopes.map((scope) => [scope, scopeName[scope]] as const);
+	// What the sheet of the pump in hand asks: how far the work goes, and what this very pump is made of.
+	const model = $derived(data.models.find((one) => one.model === ($form.pump === 'new' ? $form.model : known?.model)));
+	const work = $derived(
+		model ? model.scopes.map(({ key, name }) => [key, name] as const) : ([['', 'First the pump']] as const)
+	);
+	$effect(() => {
+		if (!model || model.scopes.some(({ key }) => key === $form.scope)) return;
+		$form.scope = (model.scopes.find(({ kind }) => kind === 'full') ?? model.scopes[0]).key;
+	});
+	const offered = $derived(
+		model?.scopes
+			.find(({ key }) => key === $form.scope)
+			?.offers.map((key) => model.scopes.find((scope) => scope.key === key)!)
+	);
 </script>
 
 <svelte:head><title>Receive a pump · Exetasis</title></svelte:head>
@@ -99,6 +111,19 @@
 			/>
 		{/if}
 		<Field name="scope" label="Work to do" bind:value={$form.scope} errors={$errors.scope} options={work} />
+		{#each offered ?? [] as scope (scope.key)}
+			<p class="soft">
+				Only that? It opens as far as this:
+				<button type="button" class="btn" onclick={() => ($form.scope = scope.key)}>{scope.name} instead</button>
+			</p>
+		{/each}
+		{#if model && model.variants.length > 0}
+			<Variants
+				{model}
+				bind:chosen={() => $form.variants ?? '{}', (answers) => ($form.variants = answers)}
+				problem={$errors.variants?.[0]}
+			/>
+		{/if}
 	</fieldset>
 	<fieldset class="sheet">
 		<legend>Duty <span class="soft">as far as known</span></legend>

@@ -3,7 +3,7 @@ import { message, setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric } from '@exetasis/core/quantity';
 import { changePassword, setPreferences } from '@exetasis/server/people';
-import { handsSchema, numeralsSchema, passwordsSchema, themeSchema, unitsSchema } from '$lib/forms/settings';
+import { handsSchema, numeralsSchema, passwordsSchema, themeSchema, unitsSchema } from '$lib/server/settingsForms';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
 

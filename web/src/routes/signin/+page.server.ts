@@ -3,7 +3,7 @@ import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { signIn } from '@exetasis/server/auth/auth';
 import { hasDemo } from '@exetasis/server/shops';
-import { signInSchema } from '$lib/forms/signIn';
+import { signInSchema } from '$lib/server/signInForm';
 import { passCookies } from '$lib/server/cookies';
 import { readForm } from '$lib/server/form';
 

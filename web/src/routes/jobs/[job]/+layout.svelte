@@ -1,6 +1,7 @@
 <!-- @component One job: its stages, what is known of the pump, and whether everything typed has reached the server. -->
 <script lang="ts">
 	import { page } from '$app/state';
+	import { scopeOf } from '@exetasis/core/record';
 	import Bar from '$lib/bar/Bar.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
@@ -8,7 +9,6 @@
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { day } from '$lib/ui/time';
-	import { scopeName } from '$lib/words/scope';
 
 	let { data, children } = $props();
 	const outboxOf = outboxInUse();
@@ -29,7 +29,7 @@
 	const facts = $derived(
 		[
 			`“${job.complaint}”`,
-			scopeName[job.scope],
+			scopeOf(data.bench.sheet, job)?.name ?? job.scope,
 			`${formatNumber(job.pumpHours)} h`,
 			`in ${day(job.receivedAt)}`,
 			...(job.releasedAt ? [`released ${day(job.releasedAt)}`] : [])

@@ -7,7 +7,6 @@
 	import LifeLines from '$lib/pump/LifeLines.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { day } from '$lib/ui/time';
-	import { scopeName } from '$lib/words/scope';
 
 	let { data } = $props();
 	const { form, errors, enhance, message } = keptForm(untrack(() => data.form));
@@ -58,8 +57,7 @@
 						<td><a class="row" href="/jobs/{rebuild.id}/inspect">{day(rebuild.receivedAt)}</a></td>
 						<td class="number">{formatNumber(rebuild.pumpHours)}</td>
 						<td
-							>{rebuild.complaint}<br /><span class="soft"
-								>{scopeName[rebuild.scope]}{rebuild.releasedAt ? '' : ', open'}</span
+							>{rebuild.complaint}<br /><span class="soft">{rebuild.scopeName}{rebuild.releasedAt ? '' : ', open'}</span
 							></td
 						>
 						<td class="number">{rebuild.findings}</td>

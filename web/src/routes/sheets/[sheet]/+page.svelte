@@ -7,7 +7,6 @@
 	import { page } from '$app/state';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
-	import { scopeName } from '$lib/words/scope';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
@@ -22,6 +21,8 @@
 		inspectOrKit: 'inspect, or kit',
 		sheet: 'as the maker says'
 	} as const;
+	const toolName = (tool: string) => sheet.tools.find(({ key }) => key === tool)?.name ?? tool;
+	const productName = (product?: string) => sheet.products.find(({ key }) => key === product)?.name;
 	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
 	const places = (one: (typeof sheet.stations)[number]['characteristics'][number]) => {
 		const { rows, columns } = placesToRead(one);
@@ -53,8 +54,10 @@
 		<li>
 			{step.text}
 			{#if step.blocking}<b>Nothing else before it.</b>{/if}
-			<span class="soft">{step.scopes.map((scope) => scopeName[scope]).join(', ')}</span>
-			{#if step.caution}<CautionNote caution={step.caution} />{/if}
+			<span class="soft"
+				>{step.scopes.map((scope) => sheet.scopes.find(({ key }) => key === scope)?.name).join(', ')}</span
+			>
+			{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
 		</li>
 	{/each}
 </ol>
@@ -80,11 +83,15 @@
 				<td>
 					{station.lookFor ?? ''}
 					{#if station.caution}<CautionNote caution={station.caution} />{/if}
-					{#if station.tool}<p class="soft">Tool: {station.tool}</p>{/if}
+					{#if station.tools.length > 0}<p class="soft">
+							Tools: {station.tools.map(({ tool, how }) => [toolName(tool), how].filter(Boolean).join(': ')).join('; ')}
+						</p>{/if}
 					{#if station.abrasive}<p class="soft">
 							{station.abrasive === 'allowed' ? 'Abrasive cloth allowed' : 'No abrasive on it'}
 						</p>{/if}
-					{#if station.lubricate}<p class="soft">Lubricate or seal: {station.lubricate}</p>{/if}
+					{#each station.products as { product, where } (where)}<p class="soft">
+							Lubricate or seal: {[productName(product), where].filter(Boolean).join(', ')}
+						</p>{/each}
 				</td>
 				<td>
 					{#each station.characteristics as one (one.key)}

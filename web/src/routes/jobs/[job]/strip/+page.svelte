@@ -12,7 +12,7 @@
 	const units = unitsInUse();
 	const bench = $derived(benchInUse()());
 	const locked = $derived(bench.bench.job.releasedAt !== null || !data.mayWork);
-	const steps = $derived(stepsInScope(bench.bench.sheet, bench.bench.job.scope));
+	const steps = $derived(stepsInScope(bench.bench.sheet, bench.bench.job));
 	const done = $derived(bench.log.steps);
 	const open = $derived(steps.find(({ key }) => !done.has(key)));
 
@@ -30,11 +30,11 @@
 			],
 			['Inlet', bench.bench.job.duty.inlet],
 			['On the meter', formatQuantity(bench.bench.job.meterHours, 'h')],
-			['Manifold', bench.bench.sheet.manifoldMassKg && `${bench.bench.sheet.manifoldMassKg} kg`]
+			...bench.bench.sheet.assemblies.map(({ name, massKg }) => [name, massKg && `${massKg} kg`] as const)
 		].filter(([, value]) => value)
 	);
 
-	const early = $derived(stepsOutOfOrder({ sheet: bench.bench.sheet, scope: bench.bench.job.scope }, done));
+	const early = $derived(stepsOutOfOrder({ sheet: bench.bench.sheet, ...bench.bench.job }, done));
 	const signOff = (step: Step) => bench.record({ kind: 'step', payload: { step: step.key } });
 	const takeBack = (step: Step) => bench.withdraw(done.get(step.key)!, 'not done after all');
 </script>
@@ -49,7 +49,7 @@
 				<span class="figures number">{index + 1}</span>
 				<div>
 					<p class="text">{step.text}</p>
-					{#if step.caution}<CautionNote caution={step.caution} />{/if}
+					{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
 					{#if signed}<p class="soft">
 							{bench.bench.people[signed.by]}, {shortTime(signed.at)}{#if early.has(step.key)}<b class="wrong">
 									· signed off before what has to come first</b

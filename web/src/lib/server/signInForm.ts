@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LONGEST_PASSWORD } from '@exetasis/server/people';
-import { wordsField } from './fields';
+import { wordsField } from '$lib/forms/fields';
 
 export const signInSchema = z.object({
 	email: wordsField('Type your e-mail address.'),

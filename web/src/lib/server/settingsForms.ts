@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@exetasis/server/people';
-import { numerals } from '../ui/numbers';
+import { numerals } from '$lib/ui/numbers';
 
 export const unitsSchema = z.object({
 	length: z.enum(['mm', 'in']),

@@ -1,0 +1,10 @@
+export * from './characteristic';
+export type { Fastening } from './fastening';
+export * from './lift';
+export * from './opening';
+export type { Caution, Face, OnlyWith } from './primitives';
+export * from './schema';
+export type { Station } from './station';
+export type { Ask, Stage, Step } from './step';
+export type { Kit, Product, Tool } from './supplies';
+export * from './variants';

@@ -1,0 +1,34 @@
+import { partType } from '../../part/register';
+import type { Characteristic } from '../../part/partType';
+import type { ModelSheet, Scope } from './schema';
+import type { Station } from './station';
+import type { Stage, Step } from './step';
+import { applies, type Chosen } from './variants';
+
+/** How far a job goes, on a pump of which variants. */
+export interface Opening {
+	/** Key of one of the sheet's scopes. */
+	readonly scope: string;
+	readonly variants?: Chosen;
+}
+
+/** The stations that a job opens, on this pump. */
+export const stationsInScope = (sheet: ModelSheet, { scope, variants }: Opening): Station[] =>
+	sheet.stations.filter((station) => station.scopes.includes(scope) && applies(station.onlyWith, variants));
+
+/** Stages that lie before the parts are looked at. */
+const opening: readonly Stage[] = ['prepare', 'strip', 'clean'];
+
+/** The steps by which a job opens the pump, up to its parts lying clean on the mat. */
+export const stepsInScope = (sheet: ModelSheet, { scope, variants }: Opening): Step[] =>
+	sheet.steps.filter(
+		(step) => opening.includes(step.stage) && step.scopes.includes(scope) && applies(step.onlyWith, variants)
+	);
+
+/** The scope of a job, by its key; undefined where the sheet has none of it. */
+export const scopeOf = (sheet: ModelSheet, { scope }: Opening): Scope | undefined =>
+	sheet.scopes.find(({ key }) => key === scope);
+
+/** What the part type knows of a characteristic on its sheet. */
+export const characteristicOf = (station: Pick<Station, 'type'>, key: string): Characteristic =>
+	partType(station.type).characteristics.find((one) => one.key === key)!;

@@ -1,0 +1,107 @@
+import { z } from 'zod';
+import { faceSchema, key, number, text } from './primitives';
+import { sheetProblems } from './problems';
+import { stationSchema } from './station';
+import { stepSchema } from './step';
+import { kitSchema, productSchema, toolSchema } from './supplies';
+import { variantSchema } from './variants';
+
+/** What comes off in one piece and lies on the bench by itself: a manifold, a valve plate, the rods, the regulator. */
+export const assemblySchema = z.strictObject({
+	key,
+	name: text,
+	/** Which side of it lies up once it is put down; a step may turn it over. Left out: it has no such face. */
+	up: faceSchema.optional(),
+	massKg: number.positive().optional()
+});
+export type Assembly = z.infer<typeof assemblySchema>;
+
+export const scopeKinds = ['packing', 'plunger', 'valves', 'drive', 'regulator', 'diaphragm', 'full'] as const;
+/** How far a job goes: which stations and steps it opens. */
+export const scopeSchema = z.strictObject({
+	key,
+	name: text,
+	kind: z.enum(scopeKinds),
+	/** Scopes that are asked about with this one: the plunger's rings too? */
+	offers: z.array(key).max(12).default([])
+});
+export type Scope = z.infer<typeof scopeSchema>;
+
+/** A class of duty, by what is declared at receipt against the rating; the first whose every condition holds counts. */
+export const dutyClassSchema = z.strictObject({
+	key,
+	name: text,
+	when: z.strictObject({
+		/** From this share of the rated pressure, or of the rated speed, on. */
+		pressureShare: number.nonnegative().optional(),
+		speedShare: number.nonnegative().optional(),
+		liquids: z.array(text).min(1).optional()
+	}),
+	/** How fast parts wear in this duty against the ordinary one. */
+	wearFactor: z.number().min(0.1).max(10)
+});
+export type DutyClass = z.infer<typeof dutyClassSchema>;
+
+/** Parts that are the same, only look so, or are taken for each other, and what tells them apart. */
+export const lookAlikesSchema = z.strictObject({
+	stations: z.array(key).min(2).max(12),
+	are: z.enum(['same', 'lookAlike', 'different']),
+	/** Characteristics or features that tell them apart. */
+	by: z.array(text).max(6).default([]),
+	text
+});
+
+/** How a rebuilt pump is proved. */
+export const proofSchema = z.strictObject({
+	pressureMPa: number.positive(),
+	minutes: number.positive(),
+	/** The most that the pressure may fall while it is held. */
+	mostFallMPa: number.nonnegative(),
+	flowLmin: number.positive().optional(),
+	/** Places to watch for drips. */
+	places: z.array(text).min(1).max(20)
+});
+
+/**
+ * The model sheet: an open JSON format. Everything the application knows of one pump model.
+ * Lengths in the stated units; the format's own description is docs/formats.md.
+ */
+export const sheetSchema = z
+	.strictObject({
+		format: z.literal('exetasis/model-sheet'),
+		version: z.literal(2),
+		model: text,
+		maker: text,
+		layout: z.string().regex(/^L\d+[a-z]*$/, 'a layout code such as L1'),
+		revision: z.int().min(1).max(2_147_483_647),
+		demo: z.boolean().default(false),
+		cylinders: z.int().min(1).max(7),
+		strokeMm: number.positive(),
+		ratedPressureMPa: number.positive(),
+		ratedSpeedRpm: number.positive(),
+		/** Where each crank throw stands, how long a connecting rod is, and how the shaft is reached to turn it by hand. */
+		crank: z
+			.strictObject({ phasesDeg: z.array(number).min(1).max(7), rodMm: number.positive(), access: text })
+			.optional(),
+		assemblies: z.array(assemblySchema).min(1).max(20),
+		variants: z.array(variantSchema).max(12).default([]),
+		scopes: z.array(scopeSchema).min(1).max(12),
+		tools: z.array(toolSchema).max(60).default([]),
+		products: z.array(productSchema).max(40).default([]),
+		kits: z.array(kitSchema).max(40).default([]),
+		/** Cost of opening the pump once more: labour and downtime, in the shop's currency. */
+		openingCost: number.nonnegative(),
+		/** A replacement unit: its price, and the hours that one lasts. Left out: the stop rule weighs no figures. */
+		unit: z.strictObject({ price: number.positive(), lifeHours: number.positive() }).optional(),
+		duty: z.array(dutyClassSchema).max(12).default([]),
+		steps: z.array(stepSchema).min(1).max(200),
+		stations: z.array(stationSchema).min(1).max(80),
+		lookAlikes: z.array(lookAlikesSchema).max(20).default([]),
+		proof: proofSchema.optional()
+	})
+	.superRefine((sheet, context) => {
+		for (const problem of sheetProblems(sheet)) {
+			context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
+		}
+	});
+export type ModelSheet = z.infer<typeof sheetSchema>;

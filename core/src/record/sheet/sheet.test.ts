@@ -1,0 +1,337 @@
+import fc from 'fast-check';
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { readSheet } from '../sheetText';
+import { applies, chosenProblem, liftSheet, sheetSchema, stationsInScope, stepsInScope, type ModelSheet } from '.';
+
+const folder = new URL('../../../../demo/sheets/', import.meta.url);
+const texts = readdirSync(folder).map((name) => readFileSync(new URL(name, folder), 'utf8'));
+
+// A small sheet of this version, and the same one as version 1 wrote it.
+const station = (key: string, change: object = {}) => ({
+	key,
+	name: `The ${key}`,
+	short: key,
+	type: 'plunger',
+	per: 'cylinder',
+	side: 'rod',
+	in: 'rods',
+	face: { toward: 'any' },
+	renewal: 'inspect',
+	scopes: ['full'],
+	price: 10,
+	...change
+});
+const facts = {
+	format: 'exetasis/model-sheet',
+	model: 'Teasel',
+	maker: 'Nobody (invented)',
+	layout: 'L1',
+	revision: 1,
+	cylinders: 3,
+	strokeMm: 20,
+	ratedPressureMPa: 10,
+	ratedSpeedRpm: 900,
+	openingCost: 100
+};
+const small = (change: object = {}) => ({
+	...facts,
+	version: 2,
+	assemblies: [{ key: 'rods', name: 'Rods' }],
+	scopes: [{ key: 'full', name: 'Everything', kind: 'full' }],
+	steps: [{ key: 'isolate', text: 'Isolate.', scopes: ['full'], blocking: true }],
+	stations: [station('plunger'), station('collar')],
+	...change
+});
+const faultsOf = (raw: unknown): string[] => {
+	const parsed = sheetSchema.safeParse(raw);
+	return parsed.success ? [] : parsed.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
+};
+const steps = (...list: object[]) =>
+	small({ steps: list.map((one, i) => ({ key: `step${i}`, text: `Step ${i}`, scopes: ['full'], ...one })) });
+const guides = [
+	{
+		key: 'guide',
+		name: 'Style of guide',
+		per: 'cylinder',
+		choices: [
+			{ key: 'flat', name: 'Flat inside' },
+			{ key: 'u', name: 'U inside' }
+		]
+	},
+	{
+		key: 'retainers',
+		name: 'Retainers',
+		choices: [
+			{ key: 'plastic', name: 'Plastic' },
+			{ key: 'metal', name: 'Metal' }
+		]
+	}
+];
+
+describe('a sheet', () => {
+	it('of the demo, and a small one, holds', () => {
+		expect(faultsOf(small())).toEqual([]);
+		for (const text of texts) expect(readSheet(text)).toMatchObject({ kind: 'sheet', sheet: { version: 2 } });
+	});
+	it.each<[string, object, string]>([
+		['an assembly that is none', { stations: [station('plunger', { in: 'attic' })] }, 'stations.0.in: "attic"'],
+		[
+			'a key twice',
+			{
+				assemblies: [
+					{ key: 'rods', name: 'A' },
+					{ key: 'rods', name: 'B' }
+				]
+			},
+			'assemblies.1.key: "rods"'
+		],
+		[
+			'two parts at one place',
+			{ stations: [station('plunger'), station('plunger')] },
+			'stations.1.key: "plunger" is used'
+		],
+		[
+			'a scope that is none',
+			{ stations: [station('plunger', { scopes: ['full', 'some'] })] },
+			'scopes.1: "some" is not'
+		],
+		[
+			'a scope that opens nothing',
+			{ scopes: [...small().scopes, { key: 'valves', name: 'Valves', kind: 'valves' }] },
+			'scopes.1: opens no station'
+		],
+		['a scope that offers none', { scopes: [{ ...small().scopes[0], offers: ['more'] }] }, 'offers.0: "more" is not'],
+		['a tool that is none', { stations: [station('a', { tools: [{ tool: 'spoon' }] })] }, 'tools.0.tool: "spoon"'],
+		['a product that is none', { stations: [station('a', { products: [{ product: 'glue', where: 'x' }] })] }, '"glue"'],
+		[
+			'a variant that is none',
+			{ stations: [station('a', { onlyWith: { colour: ['red'] } })] },
+			'colour: "colour" is not'
+		],
+		[
+			'a choice that is none',
+			{ variants: guides, stations: [station('a', { onlyWith: { guide: ['round'] } })] },
+			'stations.0.onlyWith.guide.0: "guide" has no choice "round"'
+		],
+		['a mate of itself', { stations: [station('a', { mates: ['a'] })] }, 'stations.0.mates: names the station itself'],
+		['a mate that is none', { stations: [station('a', { mates: ['b'] })] }, 'stations.0.mates.0: "b" is not'],
+		[
+			'a mate twice',
+			{ stations: [station('a', { mates: ['b', 'b'] }), station('b')] },
+			'mates.1: "b" stands here twice'
+		],
+		[
+			'gates that go in a circle',
+			{ stations: [station('a', { gates: ['b'] }), station('b', { gates: ['c'] }), station('c', { gates: ['a'] })] },
+			'stations.0.gates: goes in a circle: a → b → c → a'
+		],
+		[
+			'directions that go in a circle',
+			{
+				stations: [
+					station('a', { face: { toward: 'mate', what: 'cone', mate: 'b' } }),
+					station('b', { face: { toward: 'mate', what: 'cone', mate: 'a' } })
+				]
+			},
+			'stations.0.face: goes in a circle: a → b → a'
+		],
+		[
+			'a kit for another variant',
+			{
+				variants: guides,
+				stations: [station('a', { onlyWith: { retainers: ['metal'] } })],
+				kits: [
+					{
+						number: 'K1',
+						name: 'Kit',
+						price: 5,
+						onlyWith: { retainers: ['plastic'] },
+						holds: [{ station: 'a', pieces: 3 }]
+					}
+				]
+			},
+			'kits.0.holds.0.station: "a" is of another variant than the kit'
+		],
+		[
+			'throws for other cylinders',
+			{ crank: { phasesDeg: [0, 180], rodMm: 90, access: 'front' } },
+			'one angle for each of 3'
+		],
+		[
+			'look-alikes that are none',
+			{ lookAlikes: [{ stations: ['plunger', 'x'], are: 'same', text: 'x' }] },
+			'"x" is not'
+		]
+	])('with %s is refused', (_, change, message) => {
+		expect(faultsOf(small(change)).join('\n')).toContain(message);
+	});
+	it.each<[string, object, string]>([
+		[
+			'two bolts at one spot',
+			{
+				bolts: [
+					{ xMm: 1, yMm: 2 },
+					{ xMm: 1, yMm: 2 }
+				]
+			},
+			'bolts.1: lies at the same spot as bolt 1'
+		],
+		['stages that fall', { stages: [0.8, 0.5, 1] }, 'stages: must rise and end at 1'],
+		['stages short of the whole', { stages: [0.5] }, 'stages: must rise and end at 1'],
+		['a most torque below its torque', { torqueNm: 20, mostNm: 20 }, 'mostNm: must be above the torque'],
+		['nothing to tighten', { bolts: [{ xMm: 0, yMm: 0, mark: 'pin' }] }, 'bolts: has no bolt that is tightened']
+	])('whose bolts have %s is refused', (_, change, message) => {
+		const fastening = { bolts: [{ xMm: 0, yMm: 0 }], torqueFrom: 'maker', pattern: 'cross', ...change };
+		expect(faultsOf(small({ stations: [station('a', { fastening })] })).join('\n')).toContain(message);
+	});
+	it.each<[string, object[], string]>([
+		['waits for a later one', [{ after: ['step1'] }, {}], 'steps.0.after: "step1" is not an earlier step'],
+		['waits for itself', [{ after: ['step0'] }], 'is not an earlier step'],
+		['blocks after one that does not', [{}, { blocking: true }], 'steps.1.blocking: blocking steps come before'],
+		[
+			'goes back a stage',
+			[{ stage: 'build' }, { stage: 'strip' }],
+			'steps.1.stage: stands after a step of the stage "build"'
+		],
+		[
+			'locks until an earlier one',
+			[{}, { locks: { what: 'shaft', until: 'step0', text: 'x' } }],
+			'"step0" is not a later'
+		],
+		['has a window without a time', [{}, { within: { of: 'step0' } }], 'within.minutes: either minutes or a product'],
+		[
+			'has a window of a later one',
+			[{ within: { of: 'step1', minutes: 5 } }, {}],
+			'within.of: "step1" is not an earlier'
+		],
+		['lays what is none', [{ lays: { assembly: 'x', up: 'P' } }], 'lays.assembly: "x" is not an assembly'],
+		['counts what is none', [{ asks: [{ kind: 'count', station: 'x' }] }], 'asks.0.station: "x" is not a station'],
+		['asks for no size', [{ asks: [{ kind: 'size', station: 'plunger', characteristic: 'x' }] }], 'has no size "x"'],
+		['turns a fourth crank', [{ crank: { stand: 'forward', cylinder: 4 } }], 'there are 3 cylinders'],
+		['forgets a part', [{ stations: ['plunger'] }], 'scopes.0: no strip step takes out "collar"'],
+		['builds half', [{ stage: 'build', stations: ['collar'] }], 'scopes.0: no build step puts back "plunger"']
+	])('with a step that %s is refused', (_, list, message) => {
+		expect(faultsOf(steps(...list)).join('\n')).toContain(message);
+	});
+	it('whatever its gates are is checked, and every circle is found', () =>
+		fc.assert(
+			fc.property(fc.array(fc.array(fc.nat(5), { maxLength: 3 }), { minLength: 6, maxLength: 6 }), (edges) => {
+				const stations = edges.map((to, i) =>
+					station(`s${i}`, { gates: [...new Set(to)].filter((one) => one !== i).map((one) => `s${one}`) })
+				);
+				// By the definition: following gates, does one come back to where one began?
+				const reaches = (from: number, to: number, seen = new Set<number>()): boolean =>
+					edges[from].some((next) => {
+						if (next === from) return false;
+						if (next === to) return true;
+						return !seen.has(next) && reaches(next, to, seen.add(next));
+					});
+				const circular = edges.some((_, i) => reaches(i, i));
+				expect(faultsOf(small({ stations })).some((fault) => fault.includes('circle'))).toBe(circular);
+			})
+		));
+});
+
+describe('a sheet of version 1', () => {
+	const { in: _in, ...plunger } = station('plunger', { tool: 'Hand', lubricate: 'Its tip', mate: 'collar' });
+	const { in: _other, ...collar } = station('collar', { side: 'manifold', tool: 'Hand', scopes: ['packing', 'full'] });
+	const old = {
+		...facts,
+		version: 1,
+		manifoldMassKg: 9,
+		benchFaceUp: 'C',
+		steps: [
+			{
+				key: 'isolate',
+				text: 'Isolate.',
+				scopes: ['full'],
+				blocking: true,
+				caution: { hazard: 'electric', text: 'Lock.' }
+			}
+		],
+		stations: [plunger, collar]
+	};
+	const lifted = sheetSchema.parse(liftSheet(old));
+	it('is one of version 2, with nothing lost', () => {
+		expect(lifted.assemblies).toEqual([
+			{ key: 'rod', name: 'Plunger rods' },
+			{ key: 'manifold', name: 'Manifold', up: 'C', massKg: 9 }
+		]);
+		expect(lifted.scopes.map(({ key }) => key)).toEqual(['packing', 'full']);
+		expect(lifted.stations[0]).toMatchObject({
+			in: 'rod',
+			mates: ['collar'],
+			tools: [{ tool: 'tool1', for: 'both' }],
+			products: [{ where: 'Its tip', when: 'always' }]
+		});
+		expect(lifted.tools).toMatchObject([{ key: 'tool1', name: 'Hand' }]);
+		expect(lifted.steps[0].cautions).toEqual([{ hazard: 'electric', text: 'Lock.' }]);
+	});
+	it('is left as it is once lifted', () => expect(liftSheet(lifted)).toBe(lifted));
+	it('is read as text, its faults at their lines', () => {
+		expect(readSheet(JSON.stringify(old))).toMatchObject({ kind: 'sheet', sheet: { version: 2 } });
+		const read = readSheet(JSON.stringify({ ...old, strokeMm: -1 }, null, 1));
+		expect(read).toMatchObject({ kind: 'faults', faults: [{ line: 8, path: 'strokeMm' }] });
+	});
+	it.each([
+		[null],
+		[1],
+		['x'],
+		[[]],
+		[{ version: 1 }],
+		[{ version: 1, stations: 5, steps: {} }],
+		[{ version: 1, stations: [null, 3] }]
+	])('or what is none of it (%j) is left for the schema to judge', (raw) => {
+		expect(sheetSchema.safeParse(liftSheet(raw)).success).toBe(false);
+	});
+});
+
+describe('variants', () => {
+	it('decide what applies, at each cylinder; what nobody asked about hides nothing', () => {
+		const flat = { guide: ['flat'] };
+		expect(applies(undefined, { guide: 'u' })).toBe(true);
+		expect(applies(flat)).toBe(true);
+		expect(applies(flat, { guide: ['flat', 'u', 'u'] }, 1)).toBe(true);
+		expect(applies(flat, { guide: ['flat', 'u', 'u'] }, 2)).toBe(false);
+		expect(applies(flat, { guide: ['flat', 'u', 'u'] })).toBe(true); // one cylinder has it
+		expect(applies(flat, { guide: ['u', 'u', 'u'] })).toBe(false);
+		expect(applies({ ...flat, retainers: ['metal'] }, { guide: ['flat'], retainers: 'plastic' }, 1)).toBe(false);
+	});
+	it('prune stations and steps', () => {
+		const sheet: ModelSheet = sheetSchema.parse(
+			small({
+				variants: guides,
+				stations: [station('plunger'), station('damper', { onlyWith: { retainers: ['metal'] } })],
+				steps: [
+					{ key: 'isolate', text: 'Isolate.', scopes: ['full'] },
+					{ key: 'legs', text: 'Legs.', scopes: ['full'], onlyWith: { retainers: ['metal'] } },
+					{ key: 'close', text: 'Close.', scopes: ['full'], stage: 'build' }
+				]
+			})
+		);
+		const keys = (retainers?: string) => {
+			const opening = { scope: 'full', ...(retainers ? { variants: { retainers } } : {}) };
+			return [stationsInScope(sheet, opening), stepsInScope(sheet, opening)].map((list) => list.map(({ key }) => key));
+		};
+		expect(keys('plastic')).toEqual([['plunger'], ['isolate']]);
+		expect(keys('metal')).toEqual([
+			['plunger', 'damper'],
+			['isolate', 'legs']
+		]);
+		expect(keys()).toEqual(keys('metal'));
+	});
+	it.each([
+		[{ colour: 'red' }, 'unknownVariant'],
+		[{ retainers: 'wood' }, 'unknownChoice'],
+		[{ retainers: ['metal'] }, 'notEachCylinder'],
+		[{ guide: 'flat' }, 'notEachCylinder'],
+		[{ guide: ['flat', 'u'] }, 'notEachCylinder'],
+		[{ guide: ['flat', 'u', 'round'] }, 'unknownChoice'],
+		[{ guide: ['flat', 'u', 'u'], retainers: 'metal' }, undefined],
+		[{}, undefined]
+	])('%j: %s', (chosen, problem) => {
+		const { variants, cylinders } = sheetSchema.parse(small({ variants: guides }));
+		expect(chosenProblem({ variants, cylinders }, chosen)?.problem).toBe(problem);
+	});
+});

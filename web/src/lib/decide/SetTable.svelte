@@ -158,11 +158,18 @@
 	/>
 {/snippet}
 
+{#snippet unlooked()}
+	{@const open = rows.filter(({ part }) => !part.looked).length}
+	{#if open > 0}<p class="soft">
+			{open} parts are not looked at yet and stand last: they count as such parts usually are at their age.
+		</p>{/if}
+{/snippet}
 <DataTable
 	label="The set"
 	{rows}
 	{columns}
 	idOf={({ one }) => one.id}
+	note={unlooked}
 	acts={decidedCell}
 	actsHead="Decided"
 	below={open}

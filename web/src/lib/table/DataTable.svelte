@@ -18,6 +18,8 @@
 		served?: boolean;
 		/** The row that is in hand. */
 		picked?: (row: Row) => boolean;
+		/** What stands beside the list's tools, over it. */
+		note?: Snippet;
 		/** What stands at the end of a row, and its head. */
 		acts?: Snippet<[Row]>;
 		actsHead?: string;
@@ -34,6 +36,7 @@
 		empty,
 		served = false,
 		picked,
+		note,
 		acts,
 		actsHead,
 		below,
@@ -79,6 +82,7 @@
 </script>
 
 <div class="tools">
+	{#if note}<div class="note">{@render note()}</div>{/if}
 	{#if !served && rows.length > 8}
 		<label class="label"
 			><span class="sr-only">Filter: {label}</span><input
@@ -115,7 +119,7 @@
 	{/if}
 </div>
 <div class="scroll">
-	<table class="table sheet" class:fixed={columns.some(({ width }) => width)} aria-label={label}>
+	<table class="table sheet" class:even={columns.some(({ width }) => width)} aria-label={label}>
 		{#if columns.some(({ width }) => width)}
 			<colgroup>
 				{#each table.getVisibleLeafColumns() as column (column.id)}<col
@@ -175,6 +179,10 @@
 		gap: 8px;
 		margin-bottom: 8px;
 	}
+	.note {
+		flex: 1;
+		align-self: center;
+	}
 	.tools .label {
 		width: 16rem;
 	}
@@ -184,9 +192,13 @@
 	.scroll {
 		overflow-x: auto;
 	}
-	.fixed {
+	.even {
 		table-layout: fixed;
-		min-width: 58rem;
+	}
+	@media (max-width: 900px) {
+		.even {
+			min-width: 58rem;
+		}
 	}
 	.head {
 		display: inline-flex;

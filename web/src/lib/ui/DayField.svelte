@@ -81,6 +81,10 @@
 </div>
 
 <style>
+	.label :global([data-part='root']) {
+		display: grid;
+		gap: 0.25rem;
+	}
 	.label :global(.control) {
 		display: grid;
 		grid-template-columns: 1fr auto;

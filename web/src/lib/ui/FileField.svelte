@@ -27,8 +27,10 @@
 </FileUpload>
 
 <style>
-	:global(.dropzone) {
+	:global(.dropzone.dropzone) {
 		display: flex;
+		flex-direction: row;
+		justify-content: flex-start;
 		align-items: center;
 		gap: 0.8rem;
 		padding: 6px;

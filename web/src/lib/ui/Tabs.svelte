@@ -24,6 +24,11 @@
 </Navigation>
 
 <style>
+	:global(.tabs.tabs) {
+		padding: 0;
+		background: none;
+		width: auto;
+	}
 	nav {
 		display: flex;
 	}

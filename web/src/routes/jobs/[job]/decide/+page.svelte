@@ -34,7 +34,6 @@
 
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
 	const says = (part: DecidedPart) => part.says[set.school];
-	const unlooked = $derived([...bench.parts.values()].filter(({ looked }) => !looked).length);
 	const clear = $derived(
 		(set.decision?.parts ?? []).filter(
 			(part) => !part.decided && partOf.get(part.id)?.looked && (says(part) === 'reuse' || says(part) === 'replace')
@@ -131,9 +130,6 @@
 		{:else}<p class="soft">How far the set can go is worked out when the first part has been looked at.</p>{/if}
 	</section>
 </div>
-{#if unlooked > 0}<p class="soft">
-		{unlooked} parts are not looked at yet and stand last: they count as such parts usually are at their age.
-	</p>{/if}
 <SetTable {bench} {set} {locked} />
 <p class="soft mt-2">
 	Chances come from each part’s own wear, from how such parts wear and end in your shop and in this pump, and from the
@@ -151,7 +147,7 @@
 	}
 	.top {
 		display: grid;
-		grid-template-columns: 1.25fr 1fr;
+		grid-template-columns: 1.6fr 1fr;
 		gap: 10px;
 		margin-bottom: 8px;
 	}

@@ -185,12 +185,12 @@ test('on a telephone: a part is looked up, noted, photographed, and a step is si
 	const seen = phone.getByRole('img', { name: /^Photograph by Ines Tarn/ });
 	await expect(seen).toBeVisible();
 	await expect(phone.getByText(/No connection: 1 entry waits/)).toBeVisible();
-	await phone.reload();
+	await phone.goto(`/jobs/${job}/inspect?place=wick/3`);
 	await look(phone).getByRole('button', { name: 'Notes 2' }).tap();
 	await expect(seen).toBeVisible();
 	await phone.context().unroute('**/photos/*');
 	await expect(phone.getByText('All saved')).toBeVisible({ timeout: 40_000 });
-	await phone.reload();
+	await phone.goto(`/jobs/${job}/inspect?place=wick/3`);
 	await look(phone).getByRole('button', { name: 'Notes 2' }).tap();
 	await expect.poll(() => seen.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(300);
 	await phone.getByRole('button', { name: /^Photograph by/ }).tap();

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { policySchema, type Policy } from '@exetasis/core/decide';
 import { numberIn, rangeField } from './fields';
 
@@ -17,7 +18,8 @@ const ranges = {
 
 const risk = 'Type a risk between 0 and 50 per cent, such as 5.';
 /** The shop's rules as they are typed: choices as they are kept, figures as text. */
-export const policyFormSchema = policySchema.extend({
+export const policyFormSchema = z.object({
+	...policySchema.shape,
 	acceptBad: rangeField(ranges.acceptBad, risk),
 	scrapGood: rangeField(ranges.scrapGood, risk),
 	acceptWearOut: rangeField(ranges.acceptWearOut, 'Type a chance between 0 and 100 per cent, such as 10.'),

@@ -1,5 +1,6 @@
 <!-- @component A file of a form: dropped here or chosen. -->
 <script lang="ts">
+	import FileUp from '@lucide/svelte/icons/file-up';
 	import { FileUpload } from '@skeletonlabs/skeleton-svelte';
 
 	interface Props {
@@ -14,16 +15,16 @@
 <FileUpload {name} {accept} maxFiles={1} class="label">
 	<FileUpload.Label>{label}</FileUpload.Label>
 	<FileUpload.Dropzone class="dropzone">
-		<FileUpload.Trigger class="btn">Choose a file</FileUpload.Trigger>
+		<FileUp size={20} aria-hidden="true" />
 		<FileUpload.Context>
 			{#snippet children(upload)}
-				{#each upload().acceptedFiles as file (file.name)}<b>{file.name}</b>{:else}<span class="soft"
-						>or drop it here</span
+				{#each upload().acceptedFiles as file (file.name)}<b>{file.name}</b>{:else}<span
+						>Choose a file, or drop it here</span
 					>{/each}
 			{/snippet}
 		</FileUpload.Context>
-		<FileUpload.HiddenInput aria-label={label} />
 	</FileUpload.Dropzone>
+	<FileUpload.HiddenInput aria-label={label} />
 </FileUpload>
 
 <style>
@@ -33,7 +34,9 @@
 		justify-content: flex-start;
 		align-items: center;
 		gap: 0.8rem;
-		padding: 6px;
+		min-height: 52px;
+		padding: 6px 12px;
+		cursor: pointer;
 		border: 1.5px dashed var(--ink-soft);
 	}
 	:global(.dropzone[data-dragging]) {

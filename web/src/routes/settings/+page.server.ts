@@ -19,19 +19,28 @@ export const load = async ({ locals }) => {
 
 export const actions = {
 	units: async ({ request, locals }) => {
-		const form = await superValidate({ ...(await readForm(request)) }, zod4(unitsSchema), { id: 'units' });
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(unitsSchema), {
+			id: 'units',
+			strict: true
+		});
 		if (!form.valid) return fail(400, { form });
 		await setPreferences(userOf(locals), { units: form.data });
 		return message(form, 'Saved.');
 	},
 	numerals: async ({ request, locals }) => {
-		const form = await superValidate({ ...(await readForm(request)) }, zod4(numeralsSchema), { id: 'numerals' });
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(numeralsSchema), {
+			id: 'numerals',
+			strict: true
+		});
 		if (!form.valid) return fail(400, { form });
 		await setPreferences(userOf(locals), form.data);
 		return message(form, 'Saved.');
 	},
 	hands: async ({ request, locals }) => {
-		const form = await superValidate({ ...(await readForm(request)) }, zod4(handsSchema), { id: 'hands' });
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(handsSchema), {
+			id: 'hands',
+			strict: true
+		});
 		if (!form.valid) return fail(400, { form });
 		await setPreferences(userOf(locals), form.data);
 		return message(form, 'Saved.');

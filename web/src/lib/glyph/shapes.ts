@@ -195,5 +195,26 @@ export const shapes: Readonly<Record<PartTypeKey, readonly Shape[]>> = {
 	valvePlate: [
 		{ d: 'M18 3H30V9H18ZM18 17H30V31H18ZM18 39H30V45H18Z', hatch: 'metal' },
 		{ d: 'M18 9V17M30 9V17M18 31V39M30 31V39' }
+	],
+	cover: [{ d: 'M20 4H28V12H26V36H28V44H20V36H22V12H20Z', hatch: 'metal' }, { d: 'M16 8H32' }, { d: 'M16 40H32' }],
+	plug: [
+		{ d: 'M10 14H26V6H40V42H26V34H10Z', hatch: 'metal' },
+		{ d: 'M14 14V34' },
+		{ d: 'M18 14V34' },
+		{ d: 'M22 14V34' },
+		{ d: 'M4 24H44' }
+	],
+	valveCartridge: [
+		{ d: 'M8 10H14V16H34V10H40V38H34V32H14V38H8Z', hatch: 'plastic' },
+		{ d: 'M17 20H21V28H17Z', hatch: 'metal' },
+		{ d: 'M21 21 24 27 27 21 30 27 33 21' },
+		{ d: 'M4 24H44' }
+	],
+	hose: [
+		{ d: 'M4 12H34V17H4Z', hatch: 'elastomer' },
+		{ d: 'M4 31H34V36H4Z', hatch: 'elastomer' },
+		{ d: 'M28 9H44V13H28Z', hatch: 'metal' },
+		{ d: 'M28 35H44V39H28Z', hatch: 'metal' },
+		{ d: 'M4 24H44' }
 	]
 };

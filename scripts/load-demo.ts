@@ -13,6 +13,7 @@ import {
 	newPart,
 	otherShop,
 	people,
+	layoutPumps,
 	pumps,
 	run,
 	shop,
@@ -43,7 +44,7 @@ const sheetFolder = new URL('../demo/sheets/', import.meta.url);
 const sheetTexts = readdirSync(sheetFolder).map((name) => readFileSync(new URL(name, sheetFolder), 'utf8'));
 
 const db = database();
-const random = new Random(SEED);
+let random = new Random(SEED);
 const makeId = (at: Date) => uuidv7({ msecs: at.getTime(), random: random.bytes() });
 
 async function addPerson(
@@ -185,17 +186,22 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 
 const order = (sheet: ModelSheet, key: string) => sheet.stations.findIndex((station) => station.key === key);
 
+async function addSites(scope: ShopScope, now: Date): Promise<ReadonlyMap<string, string>> {
+	const ids = new Map<string, string>();
+	for (const name of sites) {
+		ids.set(name, makeId(now));
+		await db.models.site.create({ id: ids.get(name)!, shopId: scope.shopId, name });
+	}
+	return ids;
+}
+
 async function loadHistory(
 	scope: ShopScope,
 	staff: readonly SignedIn[],
 	fleet: readonly DemoPump[],
+	siteIds: ReadonlyMap<string, string>,
 	now: Date
 ): Promise<number> {
-	const siteIds = new Map<string, string>();
-	for (const name of sites) {
-		siteIds.set(name, makeId(now));
-		await db.models.site.create({ id: siteIds.get(name)!, shopId: scope.shopId, name });
-	}
 	const known = new Map<string, { id: string; truth: Truth }>();
 	const all = visits(now, random, fleet);
 	for (const visit of all) {
@@ -207,6 +213,7 @@ async function loadHistory(
 				? { id: before.id }
 				: { serial: pump.serial, model: pump.model, tag: pump.tag, siteId: siteIds.get(pump.site) },
 			scope: visit.scope,
+			variants: pump.variants,
 			complaint: visit.complaint,
 			meterHours: visit.meterHours,
 			duty: { liquid: pump.liquid, pressureMPa: pump.pressureMPa, speedRpm: 950 }
@@ -216,7 +223,7 @@ async function loadHistory(
 		const bench = (await benchOf(scope, received.jobId))!;
 		const truth = before?.truth ?? new Map<string, TruePart>();
 		known.set(pump.serial, { id: bench.job.pumpId, truth });
-		runPump(truth, bench.sheet, placesOf(bench.sheet), visit); // all of the pump runs, what this job opens is inspected
+		runPump(truth, bench.sheet, placesOf(bench.sheet, pump.variants), visit); // all of the pump runs, what this job opens is inspected
 		if (visit.stage !== 'stripping') await work(scope, user, visit, bench, truth);
 	}
 	return all.length;
@@ -243,13 +250,15 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	const other = await addShop(otherShop.name, otherShop.currency);
 	await addPerson(other.shopId, otherShop.lead);
 	await addSheet(other, sheetTexts[0]);
-	const count = await loadHistory(
-		scope,
-		staff.filter(({ role }) => role !== 'viewer'),
-		fleet,
-		now
-	);
+	const workers = staff.filter(({ role }) => role !== 'viewer');
+	const siteIds = await addSites(scope, now);
+	let count = await loadHistory(scope, workers, fleet, siteIds, now);
+	// Draws of their own: another pump here changes nothing in the histories above.
+	random = new Random(SEED + 1);
+	count += await loadHistory(scope, workers, layoutPumps, siteIds, now);
 	await db.models.shop.update({ demo: true }, { where: {} });
-	console.log(`Demo loaded: ${fleet.length} pumps, ${count} rebuilds in four years (all invented).`);
+	console.log(
+		`Demo loaded: ${fleet.length + layoutPumps.length} pumps, ${count} rebuilds in four years (all invented).`
+	);
 }
 await db.sequelize.close();

@@ -6,6 +6,7 @@ import {
 	demoFleet,
 	harshnessAt,
 	newPart,
+	layoutPumps,
 	pumps,
 	Random,
 	run,
@@ -71,6 +72,20 @@ describe('visits', () => {
 		const half = open.filter(({ stage }) => stage === 'inspecting').map(({ pump }) => pump.model);
 		expect(half.sort()).toEqual([...new Set(pumps.map(({ model }) => model))].sort());
 	});
+	it('of the further layouts: two pumps of each model, several rebuilds, one open, at different stages', () => {
+		const further = visits(now, new Random(20_240_119), layoutPumps);
+		const models = [...new Set(layoutPumps.map(({ model }) => model))];
+		expect(new Set(layoutPumps.map(({ serial }) => serial)).size).toBe(layoutPumps.length);
+		for (const model of models) {
+			const own = further.filter(({ pump }) => pump.model === model);
+			expect(own.length, model).toBeGreaterThanOrEqual(3);
+			expect(
+				own.filter(({ stage }) => stage !== 'released'),
+				model
+			).toHaveLength(1);
+		}
+		expect(new Set(further.map(({ stage }) => stage)).size).toBe(3);
+	});
 	it('put the barge right after a while, and it alone', () => {
 		const fixed = all.filter((visit) => visit.fixed);
 		expect(fixed.length).toBeGreaterThan(0);
@@ -118,7 +133,7 @@ describe('model sheets', () => {
 		expect(partTypeKeys.filter((key) => !used.has(key))).toEqual([]);
 	});
 	it('are there for every pump, and say that they are invented', () => {
-		for (const { model } of pumps) expect(sheets.map((one) => one.model)).toContain(model);
+		for (const { model } of [...pumps, ...layoutPumps]) expect(sheets.map((one) => one.model)).toContain(model);
 		expect(sheets.every(({ demo, maker }) => demo && maker.includes('invented'))).toBe(true);
 	});
 });

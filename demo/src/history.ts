@@ -7,7 +7,7 @@ export interface Visit {
 	readonly at: Date;
 	readonly meterHours: number;
 	readonly interval: number;
-	readonly scope: 'packing' | 'plunger' | 'full';
+	readonly scope: string;
 	readonly complaint: string;
 	readonly fixed: boolean;
 	/** How far the work on it has got at the demo's present moment. */
@@ -62,8 +62,8 @@ function visitsOf(pump: DemoPump, start: number, end: number, random: Random): V
 }
 
 // The other layouts are opened for everything; their few jobs are there to be looked at, not to be traced.
-function scopeOf({ model }: DemoPump, index: number, random: Random): Visit['scope'] {
-	if (model !== MARRAM || index === 0 || index % 3 === 2) return 'full';
+function scopeOf({ model, scope = 'full' }: DemoPump, index: number, random: Random): Visit['scope'] {
+	if (model !== MARRAM || index === 0 || index % 3 === 2) return scope;
 	return random.chance(0.4) ? 'plunger' : 'packing';
 }
 
@@ -78,22 +78,33 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 			at,
 			meterHours: last.meterHours + interval,
 			interval,
-			scope: 'full',
+			scope: pump.scope ?? 'full',
 			complaint,
 			fixed: false,
 			stage
 		};
 	};
 	const [ferry] = fleet;
-	const quarry = fleet.find(({ story }) => story === 'scoredPlungerKept') ?? fleet[1];
+	const quarry = fleet.find(({ story }) => story === 'scoredPlungerKept');
+	// One of each other layout: two of three half inspected, the third waits to be stripped.
+	const others = fleet.filter(
+		({ model }, i) => model !== MARRAM && fleet.findIndex((pump) => pump.model === model) === i
+	);
 	return [
-		open(quarry, 5, 'inspecting', 'Water leak at the front, again'),
-		open(ferry, 2, 'stripping', 'Pressure low, drips at the weep hole'),
-		...fleet
-			.filter(({ model }) => model !== MARRAM)
-			.map((pump, i) =>
-				open(pump, 26 + 20 * i, 'inspecting', pump.story ? 'Noise, oil dark' : 'Planned, hours reached')
+		...(quarry
+			? [
+					open(quarry, 5, 'inspecting', 'Water leak at the front, again'),
+					open(ferry, 2, 'stripping', 'Pressure low, drips at the weep hole')
+				]
+			: []),
+		...others.map((pump, i) =>
+			open(
+				pump,
+				26 + 20 * i,
+				!quarry && i % 3 === 2 ? 'stripping' : 'inspecting',
+				pump.story ? 'Noise, oil dark' : 'Planned, hours reached'
 			)
+		)
 	];
 }
 

@@ -3,7 +3,18 @@ import { describe, expect, it } from 'vitest';
 import { defaultPolicy, type ShopGauge } from '@exetasis/core/decide';
 import { gaugeKinds, gaugeUnit, partTypeKeys } from '@exetasis/core/part';
 import { checkEntry, entrySchema, fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
-import { drawPopulation, gauges, inspect, newPart, pumps, Random, run, type DemoPump, type Rebuild } from '.';
+import {
+	drawPopulation,
+	gauges,
+	inspect,
+	layoutPumps,
+	newPart,
+	pumps,
+	Random,
+	run,
+	type DemoPump,
+	type Rebuild
+} from '.';
 
 const folder = new URL('../sheets/', import.meta.url);
 const sheets = readdirSync(folder).map(
@@ -50,7 +61,7 @@ function rebuildOf(
 		at: new Date('2026-05-01T08:00:00Z'),
 		pump,
 		sheet,
-		scope: 'full',
+		scope: pump.scope ?? 'full',
 		cells,
 		gauges: shopGauges,
 		population,
@@ -63,7 +74,7 @@ function rebuildOf(
 }
 const logOf = (model: string, hours: number, progress: Rebuild['progress'] = 'whole', seed = 5) => {
 	const random = new Random(seed);
-	const pump = pumps.find((one) => one.model === model)!;
+	const pump = [...pumps, ...layoutPumps].find((one) => one.model === model)!;
 	const rebuild = rebuildOf(
 		sheets.find((one) => one.model === model)!,
 		pump,
@@ -84,7 +95,7 @@ describe('an inspection of every demo model', () => {
 				expect(
 					checkEntry(entry, {
 						sheet: rebuild.sheet,
-						scope: 'full',
+						scope: rebuild.scope,
 						stationOfPart,
 						stepsDone: new Set(rebuild.sheet.steps.map(({ key }) => key)),
 						holdOrder: true

@@ -1,4 +1,5 @@
 import type { UnitPreference } from '@exetasis/core/quantity';
+import type { Chosen } from '@exetasis/core/record';
 
 /** Harrow Sound Pump Works: a made-up shop on a made-up archipelago. Every name and number here is invented. */
 export const shop = { name: 'Harrow Sound Pump Works', currency: 'EUR' };
@@ -247,6 +248,10 @@ export interface DemoPump {
 	/** How hard this duty wears, 1 = ordinary. */
 	readonly harshness: number;
 	readonly story?: Story;
+	/** How far its jobs go, where its sheet has no full rebuild. */
+	readonly scope?: string;
+	/** What it is made of, where its sheet asks. */
+	readonly variants?: Chosen;
 }
 
 const pump = (
@@ -274,9 +279,52 @@ export const pumps: readonly DemoPump[] = [
 	pump('MAR-0255', 'Line A', 'Quarry Greyback', 'Pond water', 9, 3000, 1.4),
 	pump('MAR-0256', 'Line B', 'Quarry Greyback', 'Pond water', 9, 3200, 1.4, 'scoredPlungerKept'),
 	pump('MAR-0270', 'Gate', 'Quarry Stonehythe', 'Pond water', 8, 2800, 1.2),
-	// One pump of each other layout: too few for a fleet, so their sheets' priors speak.
+	// One pump of each of four other layouts.
 	pump('THR-0031', 'Galley', 'Ferry Oyster Light', 'Fresh water', 3.5, 900, 1, undefined, 'Thrift'),
 	pump('BRA-0009', 'Net wash', 'Net barge Fulmar', 'Seawater', 12, 1000, 1.1, undefined, 'Bracken'),
 	pump('COM-0107', 'Dosing', 'Hotel Brackwater', 'Brine', 2.4, 900, 1, undefined, 'Comfrey'),
 	pump('SED-0418', 'Yard', 'Quarry Stonehythe', 'Pond water', 7, 800, 1.2, 'metalInOil', 'Sedge')
+];
+
+/** Two pumps of each further layout, and a second one of those above: too few for a fleet, so their sheets' priors speak. */
+export const layoutPumps: readonly DemoPump[] = [
+	pump('BUL-0020', 'Galley', 'Ferry Lantern', 'Fresh water', 9, 1000, 1, undefined, 'Bulrush'),
+	pump('BUL-0038', 'Laundry', 'Hotel Saltholm', 'Fresh water', 9, 1060, 1.1, undefined, 'Bulrush'),
+	pump('CAM-0054', 'Deck wash', 'Net barge Kestrel', 'Seawater', 4, 1120, 1.2, undefined, 'Campion'),
+	pump('CAM-0072', 'Dust line', 'Quarry Greyback', 'Seawater', 4, 1180, 0.9, undefined, 'Campion'),
+	pump('FES-0088', 'Fire main', 'Ferry Oyster Light', 'Fresh water', 11, 1240, 1, undefined, 'Fescue'),
+	pump('FES-0106', 'Kitchen', 'Hotel Brackwater', 'Fresh water', 11, 1000, 1.1, undefined, 'Fescue'),
+	{
+		...pump('GOR-0122', 'Feed line', 'Net barge Fulmar', 'Fresh water', 10, 1060, 1.2, undefined, 'Gorse'),
+		variants: { guide: ['flat', 'flat', 'flat'] }
+	},
+	{
+		...pump('GOR-0140', 'Wheel wash', 'Quarry Stonehythe', 'Fresh water', 10, 1120, 0.9, undefined, 'Gorse'),
+		variants: { guide: ['u', 'u', 'u'] }
+	},
+	pump('HEA-0156', 'Galley', 'Ferry Lantern', 'Brackish water', 12, 1180, 1, undefined, 'Heather'),
+	pump('HEA-0174', 'Laundry', 'Hotel Saltholm', 'Brackish water', 12, 1240, 1.1, undefined, 'Heather'),
+	pump('JUN-0190', 'Deck wash', 'Net barge Kestrel', 'Fresh water', 9, 1000, 1.2, undefined, 'Juniper'),
+	pump('JUN-0208', 'Dust line', 'Quarry Greyback', 'Fresh water', 9, 1060, 0.9, undefined, 'Juniper'),
+	pump('LAR-0224', 'Fire main', 'Ferry Oyster Light', 'Seawater', 7, 1120, 1, undefined, 'Larch'),
+	pump('LAR-0242', 'Kitchen', 'Hotel Brackwater', 'Seawater', 7, 1180, 1.1, undefined, 'Larch'),
+	pump('MAL-0258', 'Feed line', 'Net barge Fulmar', 'Brine', 7, 1240, 1.2, undefined, 'Mallow'),
+	pump('MAL-0276', 'Wheel wash', 'Quarry Stonehythe', 'Brine', 7, 1000, 0.9, undefined, 'Mallow'),
+	{ ...pump('NET-0292', 'Galley', 'Ferry Lantern', 'Pond water', 16, 1060, 1, undefined, 'Nettle'), scope: 'valves' },
+	{
+		...pump('NET-0310', 'Laundry', 'Hotel Saltholm', 'Pond water', 16, 1120, 1.1, undefined, 'Nettle'),
+		scope: 'valves'
+	},
+	{
+		...pump('ORA-0326', 'Deck wash', 'Net barge Kestrel', 'Fresh water', 10, 1180, 1.2, undefined, 'Orache'),
+		scope: 'drive'
+	},
+	{
+		...pump('ORA-0344', 'Dust line', 'Quarry Greyback', 'Fresh water', 10, 1240, 0.9, undefined, 'Orache'),
+		scope: 'drive'
+	},
+	pump('THR-0080', 'Fire main', 'Ferry Oyster Light', 'Fresh water', 3.5, 1000, 1, undefined, 'Thrift'),
+	pump('BRA-0081', 'Kitchen', 'Hotel Brackwater', 'Seawater', 12, 1000, 1, undefined, 'Bracken'),
+	pump('COM-0082', 'Feed line', 'Net barge Fulmar', 'Brine', 2.4, 1000, 1, undefined, 'Comfrey'),
+	pump('SED-0083', 'Wheel wash', 'Quarry Stonehythe', 'Pond water', 7, 1000, 1, undefined, 'Sedge')
 ];

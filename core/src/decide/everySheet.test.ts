@@ -118,7 +118,7 @@ describe('any part of any sheet, whatever is found and measured', () => {
 describe('any size of any sheet', () => {
 	const job = (at: number) => ({
 		sheet: places[at].sheet,
-		scope: 'full' as const,
+		scope: places[at].station.scopes[0],
 		stationOfPart: new Map([['part', places[at].station.key]]),
 		stepsDone: new Set<string>(),
 		holdOrder: false

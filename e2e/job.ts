@@ -6,7 +6,8 @@ interface Arriving {
 	readonly model?: string;
 	readonly complaint?: string;
 	readonly hours?: string;
-	readonly scope?: 'packing' | 'valves' | 'full';
+	/** A scope of the model's sheet. */
+	readonly scope?: string;
 }
 
 /** Receives a new pump and leaves the page at the steps of its job, nothing signed off. */

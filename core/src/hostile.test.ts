@@ -236,6 +236,7 @@ const answers: Record<string, Walked> = {
 	scopeOf: { args: [sheet, { scope: 'full' }], held: ['0'] },
 	applies: of({ guide: ['flat'] }, { guide: ['flat', 'u'] }, 1),
 	chosenProblem: { args: [sheet, { guide: 'flat' }], held: ['0'] },
+	sheetJsonSchema: of(),
 	readSheet: of('{'),
 	ageNodes: of({ kind: 'unknown', seenFor: 100, atMost: 4000 }),
 	wearPriorOf: { args: ['plunger', size], held: ['1'] },

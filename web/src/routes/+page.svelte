@@ -137,7 +137,7 @@
 		max-width: 22rem;
 		line-height: 1.25;
 	}
-	.pump {
+	a.row.pump.pump {
 		flex-direction: column;
 		align-items: flex-start;
 		justify-content: center;

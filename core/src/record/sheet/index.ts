@@ -1,5 +1,6 @@
 export * from './characteristic';
 export type { Fastening } from './fastening';
+export * from './jsonSchema';
 export * from './lift';
 export * from './opening';
 export type { Caution, Face, OnlyWith } from './primitives';

@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readSheet } from '../sheetText';
-import { applies, chosenProblem, liftSheet, sheetSchema, stationsInScope, stepsInScope, type ModelSheet } from '.';
+import {
+	applies,
+	chosenProblem,
+	liftSheet,
+	sheetJsonSchema,
+	sheetSchema,
+	stationsInScope,
+	stepsInScope,
+	type ModelSheet
+} from '.';
 
 const folder = new URL('../../../../demo/sheets/', import.meta.url);
 const texts = readdirSync(folder).map((name) => readFileSync(new URL(name, folder), 'utf8'));
@@ -284,6 +293,19 @@ describe('a sheet of version 1', () => {
 		[{ version: 1, stations: [null, 3] }]
 	])('or what is none of it (%j) is left for the schema to judge', (raw) => {
 		expect(sheetSchema.safeParse(liftSheet(raw)).success).toBe(false);
+	});
+});
+
+describe('the published JSON Schema', () => {
+	it('is the one that is in force', () => {
+		const published = readFileSync(new URL('../../../../docs/model-sheet.schema.json', import.meta.url), 'utf8');
+		expect(JSON.parse(published)).toEqual(JSON.parse(JSON.stringify(sheetJsonSchema())));
+	});
+	it('lets out what has a default, and nothing that has none', () => {
+		const { required, properties } = sheetJsonSchema() as { required: string[]; properties: object };
+		expect(required).toContain('stations');
+		expect(required).not.toContain('kits');
+		expect(Object.keys(properties)).toContain('variants');
 	});
 });
 

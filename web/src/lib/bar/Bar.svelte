@@ -3,7 +3,6 @@
 	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import Tip from '$lib/ui/Tip.svelte';
 	import LogOut from '@lucide/svelte/icons/log-out';
 	import MenuIcon from '@lucide/svelte/icons/menu';
 	import Moon from '@lucide/svelte/icons/moon';
@@ -60,12 +59,12 @@
 			{#if !children}<span class="who">{user.name} <span class="soft">{user.role}, {shop?.name}</span></span>{/if}
 			<form bind:this={themeForm} method="post" action="/settings?/theme" use:enhance hidden={children !== undefined}>
 				<input type="hidden" name="theme" value={otherTheme} />
-				<Tip says="Switch to {otherTheme}" label="Switch to {otherTheme}" type="submit" class="btn-icon">
+				<button class="btn-icon" aria-label="Switch to {otherTheme}" title="Switch to {otherTheme}">
 					{#if otherTheme === 'dark'}<Moon size={18} />{:else}<Sun size={18} />{/if}
-				</Tip>
+				</button>
 			</form>
 			<form bind:this={signoutForm} method="post" action="/signout" hidden={children !== undefined}>
-				<Tip says="Sign out" label="Sign out" type="submit" class="btn-icon"><LogOut size={18} /></Tip>
+				<button class="btn-icon" aria-label="Sign out" title="Sign out"><LogOut size={18} /></button>
 			</form>
 		</AppBar.Trail>
 	</AppBar.Toolbar>

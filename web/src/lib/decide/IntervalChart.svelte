@@ -1,5 +1,6 @@
 <!-- @component Expected cost per 1000 h over the interval to the next service: where it is least, and where one stands. -->
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 	import { formatNumber } from '$lib/ui/numbers';
 	import type { IntervalCost } from '@exetasis/core/decide';
@@ -15,6 +16,9 @@
 	let canvas = $state<HTMLCanvasElement>();
 	Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Legend);
 
+	const radii = () => curve.map((one) => (one.hours === best.hours || one.hours === hours ? 6 : 0));
+	let drawn = $state.raw<Chart>();
+
 	$effect(() => {
 		if (!canvas) return;
 		const [mark, soft, line, sound] = coloursOn(canvas, '--mark', '--ink-soft', '--line', '--sound');
@@ -26,7 +30,7 @@
 						data: curve.map((one) => ({ x: one.hours, y: one.per1000h })),
 						borderColor: mark,
 						borderWidth: 2,
-						pointRadius: curve.map((one) => (one.hours === best.hours || one.hours === hours ? 6 : 0)),
+						pointRadius: untrack(radii),
 						pointStyle: curve.map((one) => (one.hours === best.hours ? 'rectRot' : 'circle')),
 						pointBackgroundColor: curve.map((one) => (one.hours === best.hours ? sound : 'transparent')),
 						pointBorderColor: curve.map((one) => (one.hours === best.hours ? sound : mark))
@@ -53,7 +57,16 @@
 				plugins: { legend: { display: false } }
 			}
 		});
+		drawn = chart;
 		return () => chart.destroy();
+	});
+	// Where one stands moves with the slider: the chart stays, the point goes along.
+	$effect(() => {
+		const pointRadius = radii();
+		const [dataset] = drawn?.data.datasets ?? [];
+		if (!dataset) return;
+		Object.assign(dataset, { pointRadius });
+		drawn!.update('none');
 	});
 </script>
 

@@ -22,34 +22,49 @@
 	let { bench, set, locked }: Props = $props();
 	const units = unitsInUse();
 
-	interface Row {
-		readonly one: DecidedPart;
-		readonly part: BenchPart;
+	/** A row stays itself while what it shows changes, so that only its own cells are drawn anew. */
+	class Row {
+		one = $state.raw() as DecidedPart;
+		part = $state.raw() as BenchPart;
+		constructor(one: DecidedPart, part: BenchPart) {
+			this.one = one;
+			this.part = part;
+		}
 	}
+	const rowOf = new Map<string, Row>();
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
+	function draw(one: DecidedPart): void {
+		const part = partOf.get(one.id);
+		if (!part) return;
+		const row = rowOf.get(one.id);
+		if (row) row.one = one;
+		else rowOf.set(one.id, new Row(one, part));
+	}
+	function inOrder(): Row[] {
+		const { school } = set;
+		const parts = [...(set.decision?.parts ?? [])].sort((a, b) => b.weight[school] - a.weight[school]);
+		return parts.flatMap(({ id }) => rowOf.get(id) ?? []);
+	}
 
 	// A new set is drawn a few rows a frame, so that the slider never waits for the list; rows change places once it rests.
-	const ROWS_A_FRAME = 12;
+	const ROWS_A_FRAME = 6;
 	const REST_MS = 250;
-	let drawn = $state.raw<ReadonlyMap<string, DecidedPart>>(
-		new Map(untrack(() => set.decision?.parts ?? []).map((one) => [one.id, one]))
-	);
-	let order = $state.raw<readonly string[]>(untrack(weighed));
-	function weighed(): string[] {
-		const { school } = set;
-		return [...(set.decision?.parts ?? [])].sort((a, b) => b.weight[school] - a.weight[school]).map(({ id }) => id);
+	untrack(() => set.decision?.parts.forEach(draw));
+	let rows = $state.raw(untrack(inOrder));
+	function reorder(): void {
+		const next = inOrder();
+		if (next.length !== rows.length || next.some((row, i) => row !== rows[i])) rows = next;
 	}
 	$effect(() => {
 		const parts = set.decision?.parts ?? [];
 		let next = 0;
 		let frame = 0;
-		const draw = () => {
-			const few = parts.slice(next, (next += ROWS_A_FRAME));
-			drawn = new Map([...untrack(() => drawn), ...few.map((one) => [one.id, one] as const)]);
-			if (next < parts.length) frame = requestAnimationFrame(draw);
+		const drawFew = () => {
+			untrack(() => parts.slice(next, (next += ROWS_A_FRAME)).forEach(draw));
+			if (next < parts.length) frame = requestAnimationFrame(drawFew);
 		};
-		draw();
-		const rest = setTimeout(() => (order = weighed()), untrack(() => order.length) === 0 ? 0 : REST_MS);
+		drawFew();
+		const rest = setTimeout(() => untrack(reorder), REST_MS);
 		return () => {
 			cancelAnimationFrame(frame);
 			clearTimeout(rest);
@@ -57,15 +72,14 @@
 	});
 	$effect(() => {
 		void set.school;
-		order = untrack(weighed);
+		untrack(reorder);
 	});
-	const rows = $derived(
-		order.flatMap((id): Row[] => {
-			const one = drawn.get(id);
-			const part = partOf.get(id);
-			return one && part ? [{ one, part }] : [];
-		})
-	);
+	$effect(() => {
+		for (const [id, part] of partOf) {
+			const row = rowOf.get(id);
+			if (row && row.part !== part) row.part = part;
+		}
+	});
 
 	let opened = $state<string>();
 	const says = ({ one }: Row) => one.says[set.school];

@@ -47,6 +47,15 @@
 	let sought = $state('');
 	let choosing = $state(false);
 	const text = (column: Column<Row>, row: Row): string => column.says?.(row) ?? String(column.of(row) ?? '');
+	// Worked out once: the table compares them by reference.
+	const definitions = $derived(
+		columns.map((column) => ({
+			id: column.key,
+			header: column.head,
+			accessorFn: (row: Row) => column.of(row) ?? undefined,
+			sortUndefined: 'last' as const
+		}))
+	);
 	const table = createTable({
 		features,
 		get data() {
@@ -55,12 +64,7 @@
 		// svelte-ignore state_referenced_locally
 		getRowId: idOf,
 		get columns() {
-			return columns.map((column) => ({
-				id: column.key,
-				header: column.head,
-				accessorFn: (row: Row) => column.of(row) ?? undefined,
-				sortUndefined: 'last' as const
-			}));
+			return definitions;
 		},
 		state: {
 			get globalFilter() {
@@ -76,7 +80,8 @@
 		getColumnCanGlobalFilter: () => true,
 		enableSortingRemoval: false
 	});
-	const columnOf = (id: string) => columns.find(({ key }) => key === id)!;
+	const byKey = $derived(new Map(columns.map((column) => [column.key, column])));
+	const columnOf = (id: string) => byKey.get(id)!;
 	const sorted = { asc: 'ascending', desc: 'descending' } as const;
 	const shown = $derived(table.getRowModel().rows);
 </script>

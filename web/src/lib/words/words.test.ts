@@ -7,6 +7,7 @@ import { metric, parseQuantity, type Unit, type UnitPreference } from '@exetasis
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
 import { layoutName } from './layout';
 import { directionWords, refitWords } from './orientation';
+import { askWords, crankWords } from './steps';
 import { placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
 import { inSentence, reasonSentence } from './reasons';
@@ -235,5 +236,32 @@ describe('the words of the arithmetic', () => {
 		expect(inputName({ key: 'mateDiameter', of: 'Ceramic plunger', value: 1, unit: 'mm' }, 0)).toBe(
 			'Ceramic plunger, diameter now'
 		);
+	});
+});
+
+describe('the words of steps', () => {
+	const one = sheet.stations.find(({ pieces }) => pieces > 1)!;
+	it('ask for what a step wants', () => {
+		expect(askWords({ kind: 'count', station: one.key }, sheet)).toBe(
+			`Count: ${inSentence(one.name)}, there are ${one.pieces}`
+		);
+		expect(askWords({ kind: 'count', station: 'plunger' }, sheet)).toBe('Count: ceramic plunger, one at each place');
+		expect(askWords({ kind: 'setting', name: 'screw out', unit: 'mm', when: 'found' }, sheet)).toBe(
+			'Note the setting, screw out, in mm, as it is found'
+		);
+		expect(askWords({ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'] }, sheet)).toBe('Oil: clear, milky?');
+		expect(askWords({ kind: 'tick', text: 'It turns' }, sheet)).toBe('See that: It turns');
+		expect(askWords({ kind: 'photo', text: 'the hoses' }, sheet)).toBe('Photograph: the hoses');
+		expect(askWords({ kind: 'note', text: 'where each hose went' }, sheet)).toBe('Note: where each hose went');
+		expect(askWords({ kind: 'size', station: 'plunger', characteristic: 'diameter' }, sheet)).toBe(
+			'Measure: ceramic plunger'
+		);
+	});
+	it('say where the crank stands', () => {
+		expect(crankWords({ stand: 'outerLevel', cylinder: 'outer' })).toContain('equally far out');
+		expect(crankWords({ stand: 'forward', cylinder: 2 })).toBe(
+			'turned by hand until the plunger of cylinder 2 stands full forward'
+		);
+		expect(crankWords({ stand: 'back', cylinder: 'each' })).toContain('each plunger in turn stands full back');
 	});
 });

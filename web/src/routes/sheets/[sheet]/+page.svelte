@@ -7,6 +7,7 @@
 	import { page } from '$app/state';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
+	import Tip from '$lib/ui/Tip.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
@@ -23,6 +24,13 @@
 	} as const;
 	const toolName = (tool: string) => sheet.tools.find(({ key }) => key === tool)?.name ?? tool;
 	const productName = (product?: string) => sheet.products.find(({ key }) => key === product)?.name;
+	const deduced = {
+		face: 'the direction',
+		fit: 'how it is fitted',
+		renewal: 'the renewal',
+		lookFor: 'what to look for',
+		caution: 'the caution'
+	} as const;
 	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
 	const places = (one: (typeof sheet.stations)[number]['characteristics'][number]) => {
 		const { rows, columns } = placesToRead(one);
@@ -78,7 +86,16 @@
 						><Glyph type={station.type} toward={station.face.toward} size={34} /> {station.name}</span
 					></td
 				>
-				<td>{refitWords(station, data.sheet)}</td>
+				<td>
+					{refitWords(station, data.sheet)}
+					{#if station.inferred.length > 0}<Tip
+							class="btn deduced"
+							label="Deduced: {station.inferred.map((fact) => deduced[fact]).join(', ')}"
+							says="Nobody has stated {station.inferred
+								.map((fact) => deduced[fact])
+								.join(', ')} of this part: it is deduced. Correct it in the sheet’s next revision.">deduced</Tip
+						>{/if}
+				</td>
 				<td>{renewal[station.renewal]}</td>
 				<td>
 					{station.lookFor ?? ''}

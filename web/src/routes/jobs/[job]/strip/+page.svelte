@@ -4,6 +4,7 @@
 	import { formatQuantity } from '$lib/ui/numbers';
 	import { stepsInScope, stepsOutOfOrder, waitsFor, type Step } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
+	import StepFacts from '$lib/strip/StepFacts.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { shortTime } from '$lib/ui/time';
@@ -50,6 +51,7 @@
 				<div>
 					<p class="text">{step.text}</p>
 					{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+					<StepFacts {step} sheet={bench.bench.sheet} job={bench.bench.job} />
 					{#if signed}<p class="soft">
 							{bench.bench.people[signed.by]}, {shortTime(signed.at)}{#if early.has(step.key)}<b class="wrong">
 									· signed off before what has to come first</b

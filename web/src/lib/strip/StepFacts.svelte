@@ -1,0 +1,72 @@
+<!-- @component What goes with a step: the parts that it handles, its tools with what may stand in for them, what to answer, ways that differ. -->
+<script lang="ts">
+	import { stationsInScope, type ModelSheet, type Opening, type Step } from '@exetasis/core/record';
+	import { askWords, crankWords } from '$lib/words/steps';
+
+	interface Props {
+		step: Step;
+		sheet: ModelSheet;
+		job: Opening;
+	}
+	let { step, sheet, job }: Props = $props();
+
+	const parts = $derived(stationsInScope(sheet, job).filter(({ key }) => step.stations.includes(key)));
+	// Those of the step, and those of the parts that it takes out.
+	const tools = $derived.by(() => {
+		const keys = new Set([
+			...step.tools,
+			...parts.flatMap((part) => part.tools.filter((one) => one.for !== 'in').map(({ tool }) => tool))
+		]);
+		return sheet.tools.filter(({ key }) => keys.has(key));
+	});
+	const lays = $derived(step.lays && sheet.assemblies.find(({ key }) => key === step.lays?.assembly));
+</script>
+
+{#if parts.length > 0}
+	<p class="soft">
+		Comes out: {parts
+			.map(({ name, pieces, per }) => `${name}${pieces > 1 ? ` (${pieces})` : ''}${per === 'cylinder' ? ', each' : ''}`)
+			.join(' · ')}
+	</p>
+{/if}
+{#if tools.length > 0}
+	<p class="soft">
+		Tools: {#each tools as tool, i (tool.key)}{i > 0
+				? ' · '
+				: ''}{tool.name}{#each tool.substitutes as other (other.name)}<span class="risk"
+					>; or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
+				>{/each}{/each}
+	</p>
+{/if}
+{#if step.crank}<p class="soft">Crank: {crankWords(step.crank)}</p>{/if}
+{#if lays}<p class="soft">
+		{lays.name}: put down with its {step.lays?.up === 'C' ? 'crank side (C)' : 'pressure side (P)'} up{lays.massKg
+			? `; ${lays.massKg} kg`
+			: ''}
+	</p>{/if}
+{#each step.asks as ask, i (i)}<p class="ask">{askWords(ask, sheet)}</p>{/each}
+{#if step.ways.length > 0}
+	<ul>
+		{#each step.ways as way (way.key)}<li>
+				{way.text}{#if way.risk}<span class="risk">: {way.risk.toLowerCase()}</span>{/if}
+			</li>{/each}
+	</ul>
+{/if}
+
+<style>
+	p,
+	ul {
+		font-size: 0.82rem;
+		line-height: 1.3;
+	}
+	ul {
+		list-style: disc;
+		padding-left: 1.1rem;
+	}
+	.risk {
+		color: var(--doubt);
+	}
+	.ask {
+		font-weight: 600;
+	}
+</style>

@@ -1,0 +1,42 @@
+import type { Ask, ModelSheet, Step } from '@exetasis/core/record';
+import { unitLabel } from '@exetasis/core/quantity';
+import { inSentence } from './reasons';
+
+const nameOf = (sheet: Pick<ModelSheet, 'stations'>, key: string): string => {
+	const station = sheet.stations.find((one) => one.key === key);
+	return station ? inSentence(station.name) : key;
+};
+
+/** What a step wants to be answered, as one says it. */
+export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string {
+	switch (ask.kind) {
+		case 'count': {
+			const pieces = sheet.stations.find(({ key }) => key === ask.station)?.pieces ?? 1;
+			return `Count: ${nameOf(sheet, ask.station)}${pieces > 1 ? `, there are ${pieces}` : ', one at each place'}`;
+		}
+		case 'size':
+			return `Measure: ${nameOf(sheet, ask.station)}`;
+		case 'setting':
+			return `Note the setting, ${ask.name}, in ${unitLabel(ask.unit)}, as it is ${ask.when}`;
+		case 'choice':
+			return `${ask.text}: ${ask.choices.join(', ')}?`;
+		case 'photo':
+			return `Photograph: ${ask.text}`;
+		case 'note':
+			return `Note: ${ask.text}`;
+		case 'tick':
+			return `See that: ${ask.text}`;
+	}
+}
+
+/** Where the crank has to stand, turned by hand. */
+export function crankWords({ stand, cylinder }: NonNullable<Step['crank']>): string {
+	if (stand === 'outerLevel') return 'turned by hand until the two outer plungers are equally far out';
+	const which =
+		cylinder === 'each'
+			? 'each plunger in turn'
+			: cylinder === 'outer'
+				? 'the outer plungers'
+				: `the plunger of cylinder ${cylinder}`;
+	return `turned by hand until ${which} stands full ${stand}`;
+}

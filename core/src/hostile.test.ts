@@ -229,6 +229,8 @@ const answers: Record<string, Walked> = {
 	characteristicOf: { args: [station, 'diameter'], held: ['0'] },
 	discardLimit: { args: [{ min: 17.95 }], held: ['0'] },
 	placesToRead: { args: [size], held: ['0'] },
+	askKey: of('isolate', 0),
+	unanswered: { args: [{ key: 'isolate', asks: [{ kind: 'tick', text: 'x' }] }, new Set()], held: ['0'] },
 	liftSheet: {
 		args: [{ version: 1, stations: [{ side: 'rod', tool: 'Hand', mate: 'x' }], steps: [{}] }],
 		held: ['version'] // judged by the schema, after it
@@ -337,7 +339,7 @@ const answers: Record<string, Walked> = {
 	},
 	firstUnmeasured: { args: [{ station, record: plunger }, decide.defaultPolicy], held: ['0', '1'] },
 	walkingOrder: { args: [[station], 3], held: ['0', '1'] },
-	step: { args: ['plunger/1', 'ArrowDown', [station], 3, 1], held: ['2', '3', '4'] },
+	step: { args: ['plunger/1', 'ArrowDown', { stations: [station], cylinders: 3 }, 1], held: ['2', '3'] },
 	countedLooks: of([
 		{
 			part: 'a',

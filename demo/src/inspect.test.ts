@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { defaultPolicy, type ShopGauge } from '@exetasis/core/decide';
 import { gaugeKinds, gaugeUnit, partTypeKeys } from '@exetasis/core/part';
-import { checkEntry, entrySchema, fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
+import { askKey, checkEntry, entrySchema, fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
 import {
 	drawPopulation,
 	gauges,
@@ -98,6 +98,7 @@ describe('an inspection of every demo model', () => {
 						scope: rebuild.scope,
 						stationOfPart,
 						stepsDone: new Set(rebuild.sheet.steps.map(({ key }) => key)),
+						answers: new Set(rebuild.sheet.steps.flatMap(({ key, asks }) => asks.map((_, i) => askKey(key, i)))),
 						holdOrder: true
 					}),
 					JSON.stringify(entry)

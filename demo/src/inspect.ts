@@ -1,6 +1,8 @@
 import { judge, wantedSizes, type LifeFacts, type Policy, type ShopGauge } from '@exetasis/core/decide';
 import { partType, type PatternKey, type Severity } from '@exetasis/core/part';
 import {
+	type Answer,
+	type Ask,
 	discardLimit,
 	fold,
 	untouched,
@@ -83,7 +85,11 @@ function writer(rebuild: Rebuild, entries: Entry[], random: Random): (entry: obj
 export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 	const entries: Entry[] = [];
 	const add = writer(rebuild, entries, random);
-	for (const step of stepsInScope(rebuild.sheet, rebuild)) add({ kind: 'step', payload: { step: step.key } });
+	for (const step of stepsInScope(rebuild.sheet, rebuild)) {
+		for (const [i, ask] of step.asks.entries())
+			add({ kind: 'answer', payload: { step: step.key, ask: i, value: answerTo(ask, rebuild.sheet) } });
+		add({ kind: 'step', payload: { step: step.key } });
+	}
 	const cells =
 		rebuild.progress === 'half' ? rebuild.cells.slice(0, Math.ceil(rebuild.cells.length / 2)) : rebuild.cells;
 	for (const cell of cells) {
@@ -97,6 +103,22 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 			add({ kind: 'reading', part: cell.part, payload });
 	}
 	return entries;
+}
+
+// What is answered where nothing is amiss: all pieces are there, and everything is as it should be.
+function answerTo(ask: Ask, { stations, cylinders }: ModelSheet): Answer['payload']['value'] {
+	switch (ask.kind) {
+		case 'count': {
+			const { pieces, per } = stations.find(({ key }) => key === ask.station)!;
+			return pieces * (per === 'cylinder' ? cylinders : 1);
+		}
+		case 'choice':
+			return ask.choices[0];
+		case 'tick':
+			return true;
+		default:
+			return 'Nothing to note';
+	}
 }
 
 const recordOf = (entries: readonly Entry[], part: string) =>

@@ -121,6 +121,7 @@ describe('any size of any sheet', () => {
 		scope: places[at].station.scopes[0],
 		stationOfPart: new Map([['part', places[at].station.key]]),
 		stepsDone: new Set<string>(),
+		answers: new Set<string>(),
 		holdOrder: false
 	});
 	it('takes what a worn or new part measures, and suspects inches', () =>

@@ -22,7 +22,7 @@ describe('walkingOrder', () => {
 });
 
 describe('step', () => {
-	const go = (place: string, key: string, row: number) => step(place, key, stations, 3, row);
+	const go = (place: string, key: string, row: number) => step(place, key, { stations, cylinders: 3 }, row);
 	it('follows the arrows and stays on the mat', () => {
 		expect(go('plunger/1', 'ArrowDown', 1)).toEqual({ place: 'plunger/2', row: 2 });
 		expect(go('plunger/3', 'ArrowDown', 3)).toEqual({ place: 'plunger/3', row: 3 });
@@ -33,6 +33,28 @@ describe('step', () => {
 		const onto = go('packingBore/3', 'ArrowRight', 3);
 		expect(onto).toEqual({ place: 'oilPan/0', row: 3 });
 		expect(go(onto.place, 'ArrowRight', onto.row)).toEqual({ place: 'sealRetainer/3', row: 3 });
+	});
+});
+
+describe('step on a mat with empty places', () => {
+	const empty = new Set(['packing/2', 'packing/3', 'maleAdapter/2']);
+	const go = (place: string, key: string, row: number) =>
+		step(place, key, { stations, cylinders: 3 }, row, (one) => !empty.has(one));
+	it('passes them over, and stays where nothing lies that way', () => {
+		expect(go('femaleAdapter/2', 'ArrowRight', 2).place).toBe('packingBore/2');
+		expect(go('packingBore/2', 'ArrowLeft', 2).place).toBe('femaleAdapter/2');
+		expect(go('packing/1', 'ArrowDown', 1)).toEqual({ place: 'packing/1', row: 1 });
+		const first = new Set(['headNuts/0', 'manifold/0']);
+		const from = (key: string) => step('plunger/1', key, { stations, cylinders: 3 }, 1, (one) => !first.has(one)).place;
+		expect(from('Home')).toBe('lowPressureSeal/1');
+	});
+	it('never leads to one', () => {
+		for (const { key: station, per } of stations)
+			for (const key of ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown', 'Home', 'End'])
+				for (const row of [1, 2, 3]) {
+					const to = go(`${station}/${per === 'pump' ? 0 : row}`, key, row);
+					if (to.place !== `${station}/${row}`) expect(empty.has(to.place)).toBe(false);
+				}
 	});
 });
 

@@ -37,32 +37,39 @@ export function walkingOrder(stations: readonly Station[], cylinders: number): s
 	return [...pump, ...rows.flat()];
 }
 
-/** Where an arrow key leads from a place of the mat; parts that the pump has one of fill their column. */
+/**
+ * Where an arrow key, Home or (any other) End leads from a place of the mat; parts that the pump has one of fill their column,
+ * and places that hold no part (of another variant) are passed over. Stays where nothing lies that way.
+ */
 export function step(
 	place: string,
 	key: string,
-	stations: readonly Station[],
-	cylinders: number,
-	row: number
+	{ stations, cylinders }: { readonly stations: readonly Station[]; readonly cylinders: number },
+	row: number,
+	holds: (place: string) => boolean = () => true
 ): { place: string; row: number } {
 	const [stationKey] = place.split('/');
 	const column = stations.findIndex((station) => station.key === stationKey);
+	const last = stations.length - 1;
 	const at = (index: number, cylinder: number) => {
 		const station = stations[index];
 		return { place: placeKey(station.key, station.per === 'pump' ? 0 : cylinder), row: cylinder };
 	};
-	switch (key) {
-		case 'ArrowLeft':
-			return at(Math.max(0, column - 1), row);
-		case 'ArrowRight':
-			return at(Math.min(stations.length - 1, column + 1), row);
-		case 'ArrowUp':
-			return at(column, Math.max(1, row - 1));
-		case 'ArrowDown':
-			return at(column, Math.min(cylinders, row + 1));
-		case 'Home':
-			return at(0, row);
-		default:
-			return at(stations.length - 1, row);
-	}
+	const columns = (from: number, by: 1 | -1) => {
+		const ahead = by === 1 ? Math.max(0, last - from + 1) : Math.max(0, from + 1);
+		return Array.from({ length: ahead }, (_, i) => at(from + by * i, row));
+	};
+	const rows = (from: number, by: 1 | -1) => {
+		const ahead = by === 1 ? Math.max(0, cylinders - from + 1) : Math.max(0, from);
+		return Array.from({ length: ahead }, (_, i) => at(column, from + by * i));
+	};
+	const ways: Readonly<Record<string, () => { place: string; row: number }[]>> = {
+		ArrowLeft: () => columns(column - 1, -1),
+		ArrowRight: () => columns(column + 1, 1),
+		ArrowUp: () => rows(row - 1, -1),
+		ArrowDown: () => rows(row + 1, 1),
+		Home: () => columns(0, 1)
+	};
+	const ahead = (ways[key] ?? (() => columns(last, -1)))();
+	return ahead.find((one) => holds(one.place)) ?? { place, row };
 }

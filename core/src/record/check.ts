@@ -1,4 +1,5 @@
 import type { Entry } from './entry';
+import { checkAnswer } from './kinds/answer';
 import { checkDecision } from './kinds/decision';
 import { checkFinding } from './kinds/finding';
 import { checkFitted } from './kinds/fitted';
@@ -16,12 +17,15 @@ export interface JobFacts extends Opening {
 	readonly stationOfPart: ReadonlyMap<string, string>;
 	/** Keys of the steps that are signed off, and whether their order is held: what was done off the network is past holding. */
 	readonly stepsDone: ReadonlySet<string>;
+	/** Questions of steps that are answered, by `askKey`. */
+	readonly answers: ReadonlySet<string>;
 	readonly holdOrder: boolean;
 }
 
 /** Whether an entry fits its job: the part is on the mat, the size is on the sheet, an overrule has its reason. */
 export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefined {
 	if (entry.kind === 'step') return checkStep(entry, job);
+	if (entry.kind === 'answer') return checkAnswer(entry, job);
 	if (!('part' in entry) || !entry.part) return undefined;
 	const stationKey = job.stationOfPart.get(entry.part);
 	const station = stationsInScope(job.sheet, job).find(({ key }) => key === stationKey);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { answerSchema } from './kinds/answer';
 import { cleanSchema } from './kinds/clean';
 import { correctionSchema } from './kinds/correction';
 import { decisionSchema } from './kinds/decision';
@@ -22,6 +23,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	photoSchema,
 	decisionSchema,
 	stepDoneSchema,
+	answerSchema,
 	withdrawSchema,
 	correctionSchema
 ]);

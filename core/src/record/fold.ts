@@ -1,4 +1,5 @@
 import { effectiveTime, type Entry, type EntryOf } from './entry';
+import { askKey, type Answer } from './kinds/answer';
 import { addClean, type Cleaned } from './kinds/clean';
 import { addDecision, type Decision, type Decisions } from './kinds/decision';
 import { addFinding } from './kinds/finding';
@@ -14,6 +15,8 @@ export interface PartRecord extends Cleaned, Readings, FittedSizes, Marks, Decis
 export interface JobState {
 	readonly parts: ReadonlyMap<string, PartRecord>;
 	readonly steps: ReadonlyMap<string, EntryOf<'step'>>;
+	/** Answers to what steps ask, by `askKey`; the last stands. */
+	readonly answers: ReadonlyMap<string, Answer>;
 	readonly notes: readonly EntryOf<'note'>[];
 	readonly corrections: readonly EntryOf<'correction'>[];
 	/** Ids of entries that were taken back. */
@@ -60,13 +63,16 @@ export function fold(entries: Iterable<Entry>): JobState {
 	const standing = all.filter((entry) => !withdrawn.has(entry.id));
 	const parts = new Map<string, PartRecord>();
 	const steps = new Map<string, EntryOf<'step'>>();
+	const answers = new Map<string, Answer>();
 	for (const entry of standing) {
 		if (entry.kind === 'step') steps.set(entry.payload.step, entry);
+		if (entry.kind === 'answer') answers.set(askKey(entry.payload.step, entry.payload.ask), entry);
 		if ('part' in entry && entry.part) parts.set(entry.part, add(parts.get(entry.part) ?? untouched, entry));
 	}
 	return {
 		parts,
 		steps,
+		answers,
 		withdrawn,
 		notes: standing.filter((entry) => entry.kind === 'note').filter((note) => !note.part),
 		corrections: standing.filter((entry) => entry.kind === 'correction')
@@ -107,6 +113,7 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 		case 'photo':
 			return addPhoto(record, entry);
 		case 'step':
+		case 'answer':
 		case 'withdraw':
 		case 'correction':
 			return record;

@@ -2,6 +2,7 @@ export * from './batch';
 export * from './check';
 export * from './entry';
 export * from './fold';
+export { askKey, unanswered, type Answer } from './kinds/answer';
 export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';

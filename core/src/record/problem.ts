@@ -22,7 +22,9 @@ const ofJob = [
 	code('overruleWithoutReason'),
 	code('unknownStep', { step: words }),
 	code('stepTooEarly', { step: words, before: words }),
-	code('notSafeYet', { before: words })
+	code('notSafeYet', { before: words }),
+	code('notAnAnswer', { step: words }),
+	code('stepUnanswered', { step: words })
 ] as const;
 
 /** Why an entry that is well formed does not belong into this job. Sentences for the codes are the interface's. */

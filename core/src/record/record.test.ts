@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
+	askKey,
 	checkEntry,
 	blockedBy,
 	checkPlausible,
@@ -15,7 +16,9 @@ import {
 	stationsInScope,
 	stepsInScope,
 	type Entry,
-	type ModelSheet
+	type ModelSheet,
+	type Step,
+	unanswered
 } from '.';
 
 const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
@@ -154,6 +157,7 @@ describe('checkEntry', () => {
 		scope: 'full' as const,
 		stationOfPart: new Map([[PART, 'plunger']]),
 		stepsDone: new Set(['isolate', 'release']),
+		answers: new Set<string>(),
 		holdOrder: true
 	};
 	it('takes what fits', () => expect(checkEntry(reading(17.98), job)).toBeUndefined());
@@ -199,7 +203,13 @@ describe('checkEntry', () => {
 describe('the order of steps', () => {
 	const steps = stepsInScope(sheet, { scope: 'full' });
 	const step = (key: string) => steps.find((one) => one.key === key)!;
-	const job = { sheet, scope: 'full' as const, stationOfPart: new Map([[PART, 'plunger']]), holdOrder: true };
+	const job = {
+		sheet,
+		scope: 'full' as const,
+		stationOfPart: new Map([[PART, 'plunger']]),
+		answers: new Set<string>(),
+		holdOrder: true
+	};
 	const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
 	it('waits for the steps that it names and for every blocking one before it', () => {
 		expect(keys(waitsFor(steps, step('nuts'), new Set()))).toEqual(['isolate', 'release']);
@@ -229,9 +239,67 @@ describe('the order of steps', () => {
 			checkEntry(entry('step', { step: 'valvesOut' }), {
 				...job,
 				scope: 'packing',
-				stepsDone: new Set(['isolate', 'release'])
+				stepsDone: new Set(['isolate', 'release']),
+				answers: new Set<string>()
 			})
 		).toMatchObject({ code: 'unknownStep' });
+	});
+});
+
+describe('what a step asks', () => {
+	const asks: Step['asks'] = [
+		{ kind: 'tick', text: 'It turns' },
+		{ kind: 'count', station: 'studNuts' },
+		{ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'] },
+		{ kind: 'note', text: 'Hoses' },
+		{ kind: 'setting', name: 'Screw out', unit: 'mm', when: 'found' },
+		{ kind: 'photo', text: 'The hoses' },
+		{ kind: 'size', station: 'plunger', characteristic: 'diameter' }
+	];
+	const [first, ...others] = sheet.steps;
+	const job = {
+		sheet: { ...sheet, steps: [{ ...first, asks }, ...others] },
+		scope: 'full',
+		stationOfPart: new Map([[PART, 'plunger']]),
+		stepsDone: new Set<string>(),
+		holdOrder: true
+	};
+	const none = { ...job, answers: new Set<string>() };
+	const answer = (ask: number, value: unknown) => entry('answer', { step: first.key, ask, value });
+	const typed = { text: '12.5', unit: 'mm' };
+	it('is answered by what fits each question', () => {
+		const fitting: unknown[] = [true, 7, 'milky', 'Left one to the drain', { value: 12.5, typed }];
+		fitting.forEach((value, i) => expect(checkEntry(answer(i, value), none), `${i}`).toBeUndefined());
+		fitting.forEach((value, i) =>
+			fitting.forEach((_, other) => {
+				const takesWords = typeof value === 'string' && other === 3;
+				if (other !== i && !takesWords)
+					expect(checkEntry(answer(other, value), none), `${i} to ${other}`).toMatchObject({ code: 'notAnAnswer' });
+			})
+		);
+		expect(checkEntry(answer(2, 'green'), none)).toMatchObject({ code: 'notAnAnswer' });
+		for (const ask of [5, 6, 7, 20]) expect(checkEntry(answer(ask, true), none)).toMatchObject({ code: 'notAnAnswer' });
+		expect(checkEntry(entry('answer', { step: 'nowhere', ask: 0, value: true }), none)).toMatchObject({
+			code: 'unknownStep'
+		});
+		for (const value of [false, -1, 2.5, 1001, '', null, { value: 1 }, { value: 1, typed, more: 1 }])
+			expect(() => answer(0, value)).toThrow();
+	});
+	it('comes before the step is signed off, but for what was done off the network; a photograph and a size hang elsewhere', () => {
+		const sign = entry('step', { step: first.key });
+		const all = new Set([0, 1, 2, 3, 4].map((i) => askKey(first.key, i)));
+		expect(checkEntry(sign, none)).toMatchObject({ code: 'stepUnanswered', step: first.text });
+		expect(checkEntry(sign, { ...job, answers: new Set([...all].slice(1)) })).toMatchObject({ code: 'stepUnanswered' });
+		expect(checkEntry(sign, { ...job, answers: all })).toBeUndefined();
+		expect(checkEntry(sign, { ...none, holdOrder: false })).toBeUndefined();
+		expect(unanswered({ key: first.key, asks }, all)).toEqual([]);
+	});
+	it('keeps the last answer, and none that was withdrawn', () => {
+		const [eight, seven] = [answer(1, 8), answer(1, 7)];
+		const given = (log: Entry[]) => fold(log).answers.get(askKey(first.key, 1))?.payload.value;
+		const later = { ...seven, at: '2026-01-01T11:00:00.000Z' };
+		expect(given([later, eight])).toBe(7);
+		expect(given([later, eight, entry('withdraw', { entry: later.id, why: 'undone' })])).toBe(8);
 	});
 });
 

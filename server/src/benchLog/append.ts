@@ -1,4 +1,5 @@
 import {
+	askKey,
 	checkEntry,
 	effectiveTime,
 	entrySchema,
@@ -25,6 +26,7 @@ interface KnownJob extends Omit<JobFacts, 'holdOrder'> {
 	readonly gauges: ReadonlySet<string>;
 	/** Grows with the steps of the batch. */
 	readonly stepsDone: Set<string>;
+	readonly answers: Set<string>;
 }
 
 /** What arrives later than this after it was recorded was recorded off the network: its order is past holding. */
@@ -79,7 +81,8 @@ async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[
 		sheet: await pinnedSheet(scope, job.sheetId),
 		stationOfPart: new Map(job.cells),
 		gauges: new Set(job.gauges),
-		stepsDone: new Set(job.steps)
+		stepsDone: new Set(job.steps),
+		answers: new Set(job.answers.map(([step, ask]) => askKey(step, ask)))
 	};
 }
 
@@ -105,6 +108,7 @@ function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen:
 	if (seen.has(entry.id)) return { id, repeated: true };
 	seen.add(entry.id);
 	if (entry.kind === 'step') job.stepsDone.add(entry.payload.step);
+	if (entry.kind === 'answer') job.answers.add(askKey(entry.payload.step, entry.payload.ask));
 	return { id, entry };
 }
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { EntryProblem } from '../problem';
 import { stepsInScope, type ModelSheet, type Opening } from '../sheet';
 import { waitsFor } from '../stepOrder';
+import { unanswered } from './answer';
 import { common, kind } from './common';
 
 /** A step of the model sheet signed off. */
@@ -11,16 +12,18 @@ export type StepDone = z.infer<typeof stepDoneSchema>;
 interface StepFacts extends Opening {
 	readonly sheet: ModelSheet;
 	readonly stepsDone: ReadonlySet<string>;
+	readonly answers: ReadonlySet<string>;
 	readonly holdOrder: boolean;
 }
 
 export function checkStep(
 	{ payload }: StepDone,
-	{ sheet, stepsDone, holdOrder, ...job }: StepFacts
+	{ sheet, stepsDone, answers, holdOrder, ...job }: StepFacts
 ): EntryProblem | undefined {
 	const steps = stepsInScope(sheet, job);
 	const step = steps.find(({ key }) => key === payload.step);
 	if (!step) return { code: 'unknownStep', step: payload.step };
 	const [before] = holdOrder ? waitsFor(steps, step, stepsDone) : [];
-	return before ? { code: 'stepTooEarly', step: step.text, before: before.text } : undefined;
+	if (before) return { code: 'stepTooEarly', step: step.text, before: before.text };
+	return holdOrder && unanswered(step, answers).length > 0 ? { code: 'stepUnanswered', step: step.text } : undefined;
 }

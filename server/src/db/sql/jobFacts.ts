@@ -13,6 +13,8 @@ export interface JobFactsRow {
 	readonly gauges: readonly string[];
 	/** Keys of the steps that are signed off. */
 	readonly steps: readonly string[];
+	/** Questions of steps that are answered, step and number. */
+	readonly answers: readonly (readonly [string, number])[];
 }
 
 /** What the check of entries has to know of their job; of mat and gauges only what the entries speak of. */
@@ -31,7 +33,10 @@ export const jobFacts = (
 			(SELECT coalesce(jsonb_agg(g.id), '[]') FROM gauge g WHERE g.shop_id = j.shop_id AND g.id = ANY($4::uuid[])) AS gauges,
 			(SELECT coalesce(jsonb_agg(DISTINCT e.payload->>'step'), '[]') FROM log_entry e
 				WHERE e.job_id = j.id AND e.kind = 'step' AND NOT EXISTS
-					(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS steps
+					(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS steps,
+			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'ask')), '[]') FROM log_entry e
+				WHERE e.job_id = j.id AND e.kind = 'answer' AND NOT EXISTS
+					(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS answers
 		FROM job j WHERE j.shop_id = $1 AND j.id = $2`,
 		[jobId, parts, gauges]
 	);

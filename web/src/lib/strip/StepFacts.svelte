@@ -1,7 +1,7 @@
-<!-- @component What goes with a step: the parts that it handles, its tools with what may stand in for them, what to answer, ways that differ. -->
+<!-- @component What goes with a step: the parts that it handles, its tools with what may stand in for them, ways that differ. -->
 <script lang="ts">
 	import { stationsInScope, type ModelSheet, type Opening, type Step } from '@exetasis/core/record';
-	import { askWords, crankWords } from '$lib/words/steps';
+	import { crankWords } from '$lib/words/steps';
 
 	interface Props {
 		step: Step;
@@ -44,7 +44,6 @@
 			? `; ${lays.massKg} kg`
 			: ''}
 	</p>{/if}
-{#each step.asks as ask, i (i)}<p class="ask">{askWords(ask, sheet)}</p>{/each}
 {#if step.ways.length > 0}
 	<ul>
 		{#each step.ways as way (way.key)}<li>
@@ -65,8 +64,5 @@
 	}
 	.risk {
 		color: var(--doubt);
-	}
-	.ask {
-		font-weight: 600;
 	}
 </style>

@@ -76,6 +76,7 @@ export const kindName: Readonly<Record<EntryKind, string>> = {
 	photo: 'Photograph',
 	decision: 'Decision',
 	step: 'Step signed off',
+	answer: 'Answer to a step',
 	withdraw: 'Taking back',
 	correction: 'Correction'
 };
@@ -115,6 +116,10 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `The mark does not lie on the surface of the ${problem.part}. Paint it again.`;
 		case 'overruleWithoutReason':
 			return 'Overruling the proposal needs a reason: write why, then decide again.';
+		case 'notAnAnswer':
+			return `That is no answer to what “${problem.step}” asks. Answer it again under Strip.`;
+		case 'stepUnanswered':
+			return `First answer what “${problem.step}” asks, then sign it off.`;
 		case 'unknownStep':
 			return 'The sheet has no such step.';
 		case 'malformed':

@@ -7,13 +7,17 @@ const nameOf = (sheet: Pick<ModelSheet, 'stations'>, key: string): string => {
 	return station ? inSentence(station.name) : key;
 };
 
+/** How many pieces of a station there are in the whole pump. */
+export function piecesOf(key: string, { stations, cylinders }: Pick<ModelSheet, 'stations' | 'cylinders'>): number {
+	const { pieces = 1, per = 'pump' } = stations.find((one) => one.key === key) ?? {};
+	return pieces * (per === 'cylinder' ? cylinders : 1);
+}
+
 /** What a step wants to be answered, as one says it. */
-export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string {
+export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations' | 'cylinders'>): string {
 	switch (ask.kind) {
-		case 'count': {
-			const pieces = sheet.stations.find(({ key }) => key === ask.station)?.pieces ?? 1;
-			return `Count: ${nameOf(sheet, ask.station)}${pieces > 1 ? `, there are ${pieces}` : ', one at each place'}`;
-		}
+		case 'count':
+			return `Count: ${nameOf(sheet, ask.station)}`;
 		case 'size':
 			return `Measure: ${nameOf(sheet, ask.station)}`;
 		case 'setting':

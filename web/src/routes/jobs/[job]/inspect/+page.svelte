@@ -27,7 +27,8 @@
 	const bench = $derived(benchInUse()());
 	const locked = $derived(bench.bench.job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
 	const cylinders = $derived(bench.bench.sheet.cylinders);
-	const walk = $derived(walkingOrder(bench.stations, cylinders));
+	// Places of other variants hold no part.
+	const walk = $derived(walkingOrder(bench.stations, cylinders).filter((place) => bench.parts.has(place)));
 
 	// The place in hand: where the work stopped, when one comes back.
 	const resume = () => walk.find((place) => bench.parts.get(place)?.looked === false) ?? walk[0];
@@ -150,7 +151,9 @@
 			case 'help':
 				return void overlays?.show('keys');
 			case 'move': {
-				const to = step(selected, command.key, bench.stations, cylinders, row);
+				const to = step(selected, command.key, { stations: bench.stations, cylinders }, row, (place) =>
+					bench.parts.has(place)
+				);
 				row = to.row;
 				return void select(to.place);
 			}

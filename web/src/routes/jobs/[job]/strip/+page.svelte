@@ -2,8 +2,9 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
 	import { formatQuantity } from '$lib/ui/numbers';
-	import { stepsInScope, stepsOutOfOrder, waitsFor, type Step } from '@exetasis/core/record';
+	import { askKey, stepsInScope, stepsOutOfOrder, unanswered, waitsFor, type Step } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
+	import StepAsk from '$lib/strip/StepAsk.svelte';
 	import StepFacts from '$lib/strip/StepFacts.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
@@ -52,6 +53,15 @@
 					<p class="text">{step.text}</p>
 					{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
 					<StepFacts {step} sheet={bench.bench.sheet} job={bench.bench.job} />
+					{#each step.asks as ask, i (i)}
+						<StepAsk
+							{ask}
+							sheet={bench.bench.sheet}
+							given={bench.log.answers.get(askKey(step.key, i))?.payload.value}
+							locked={locked || signed !== undefined || waits.length > 0}
+							onanswer={(value) => bench.record({ kind: 'answer', payload: { step: step.key, ask: i, value } })}
+						/>
+					{/each}
 					{#if signed}<p class="soft">
 							{bench.bench.people[signed.by]}, {shortTime(signed.at)}{#if early.has(step.key)}<b class="wrong">
 									· signed off before what has to come first</b
@@ -70,7 +80,7 @@
 						type="button"
 						class="btn"
 						class:main={step === open}
-						disabled={locked || waits.length > 0}
+						disabled={locked || waits.length > 0 || unanswered(step, bench.log.answers).length > 0}
 						onclick={() => signOff(step)}>Sign off<span class="sr-only"> step {index + 1}</span></button
 					>
 				{/if}

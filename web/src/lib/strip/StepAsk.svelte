@@ -1,0 +1,113 @@
+<!-- @component One question of a step, with its answer: seen, counted, chosen, or in one's own words. -->
+<script lang="ts">
+	import { parseNumber, parseQuantity } from '@exetasis/core/quantity';
+	import type { Answer, Ask, ModelSheet } from '@exetasis/core/record';
+	import { formatQuantity } from '$lib/ui/numbers';
+	import { numberSentence, quantitySentence } from '$lib/words/problems';
+	import { askWords, piecesOf } from '$lib/words/steps';
+
+	interface Props {
+		ask: Ask;
+		sheet: ModelSheet;
+		given?: Answer['payload']['value'];
+		locked: boolean;
+		onanswer: (value: Answer['payload']['value']) => void;
+	}
+	let { ask, sheet, given, locked, onanswer }: Props = $props();
+	const id = $props.id();
+
+	const COUNTED = { least: 0, most: 1000 };
+	let typed = $state('');
+	let problem = $state('');
+	// Anybody's answer stands here, also one from another tablet.
+	$effect(() => {
+		if (typeof given === 'number' || typeof given === 'string') typed = String(given);
+		else if (typeof given === 'object') typed = formatQuantity(given.value, given.typed.unit);
+	});
+	const differs = $derived(ask.kind === 'count' && typeof given === 'number' && given !== piecesOf(ask.station, sheet));
+
+	function take() {
+		problem = '';
+		const text = typed.trim();
+		if (ask.kind === 'count') {
+			const read = parseNumber(text, COUNTED);
+			if (read.kind === 'problem') return void (problem = numberSentence(read.problem, 'Type how many there are.'));
+			if (!Number.isInteger(read.value)) return void (problem = 'Type a whole number.');
+			return onanswer(read.value);
+		}
+		if (ask.kind === 'setting') {
+			const read = parseQuantity(text, ask.unit);
+			if (read.kind === 'problem') return void (problem = quantitySentence(read.problem, 'Type the setting first.'));
+			return onanswer({ value: read.base, typed: { text, unit: read.unit } });
+		}
+		if (text === '') return void (problem = 'Write it down first.');
+		onanswer(text);
+	}
+</script>
+
+<div class="ask" role="group" aria-label={askWords(ask, sheet)}>
+	{#if ask.kind === 'tick'}
+		<span>{askWords(ask, sheet)}</span>
+		<button
+			type="button"
+			class="btn"
+			aria-pressed={given === true}
+			disabled={locked || given === true}
+			onclick={() => onanswer(true)}>{given === true ? 'Seen ✓' : 'Seen'}</button
+		>
+	{:else if ask.kind === 'choice'}
+		<span>{ask.text}</span>
+		{#each ask.choices as choice (choice)}
+			<button
+				type="button"
+				class="btn"
+				aria-pressed={given === choice}
+				disabled={locked}
+				onclick={() => onanswer(choice)}>{choice}</button
+			>
+		{/each}
+	{:else if ask.kind === 'count' || ask.kind === 'note' || ask.kind === 'setting'}
+		<label for={id}>{askWords(ask, sheet)}</label>
+		<input
+			{id}
+			class="input"
+			class:short={ask.kind !== 'note'}
+			inputmode={ask.kind === 'note' ? undefined : 'decimal'}
+			autocomplete="off"
+			maxlength="400"
+			disabled={locked}
+			bind:value={typed}
+			aria-invalid={problem !== ''}
+			onkeydown={(event) => event.key === 'Enter' && take()}
+		/>
+		<button type="button" class="btn" disabled={locked} onclick={take}>{given === undefined ? 'Take' : 'Change'}</button
+		>
+	{:else}
+		<span>{askWords(ask, sheet)}</span>
+	{/if}
+	{#if differs}<b class="wrong"
+			>There should be {ask.kind === 'count' ? piecesOf(ask.station, sheet) : ''}: look for the others.</b
+		>{/if}
+	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+</div>
+
+<style>
+	.ask {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		margin-top: 4px;
+		font-size: 0.88rem;
+		font-weight: 600;
+	}
+	.input {
+		flex: 1;
+		min-width: 10rem;
+	}
+	.input.short {
+		flex: none;
+		width: 6rem;
+		min-width: 0;
+	}
+</style>

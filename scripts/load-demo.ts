@@ -176,7 +176,7 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 	if (visit.stage !== 'released') return;
 	const result = await release(scope, user.id, job.id, new Date(Date.parse(entries.at(-1)!.at) + 3_600_000));
 	if (result.kind !== 'released') throw new Error(`demo job not released: ${JSON.stringify(result).slice(0, 300)}`);
-	await refit(scope, sheet.model);
+	if (visit.pump.model === 'Marram') await refit(scope, sheet.model); // of the others too few are on record to be told by
 	const state = fold(entries);
 	for (const { part, station, cylinder } of cells) {
 		const replaced = standingDecision(state.parts.get(part)!)?.payload.verdict === 'replace';
@@ -256,6 +256,7 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	// Draws of their own: another pump here changes nothing in the histories above.
 	random = new Random(SEED + 1);
 	count += await loadHistory(scope, workers, layoutPumps, siteIds, now);
+	for (const model of new Set([...fleet, ...layoutPumps].map((pump) => pump.model))) await refit(scope, model);
 	await db.models.shop.update({ demo: true }, { where: {} });
 	console.log(
 		`Demo loaded: ${fleet.length + layoutPumps.length} pumps, ${count} rebuilds in four years (all invented).`

@@ -17,7 +17,7 @@ test('a step asks: pieces are counted, ways are noted, and nothing is signed off
 	await expect(screws).toContainText('Tools: Hex key');
 	const sign = screws.getByRole('button', { name: /^Sign off/ });
 	await expect(sign).toBeDisabled();
-	const count = screws.getByLabel('Count: socket head screws');
+	const count = screws.getByRole('textbox', { name: 'Count: socket head screws' });
 	for (const [typed, says] of [
 		['', 'Type how many there are.'],
 		['some', '“some” is not a number'],
@@ -37,7 +37,7 @@ test('a step asks: pieces are counted, ways are noted, and nothing is signed off
 	await sign.click();
 	await expect(screws.getByRole('button', { name: /^Done/ })).toBeVisible();
 	await page.reload();
-	await expect(screws.getByLabel('Count: socket head screws')).toHaveValue('8');
+	await expect(screws.getByRole('textbox', { name: 'Count: socket head screws' })).toHaveValue('8');
 });
 
 test('a pump is received with what it is made of, and only that lies on its mat', async ({ browser }) => {

@@ -1,4 +1,5 @@
 export * from './history';
+export * from './layoutTable';
 export * from './inspect';
 export * from './random';
 export * from './shop';

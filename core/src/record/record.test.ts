@@ -249,7 +249,7 @@ describe('the order of steps', () => {
 describe('what a step asks', () => {
 	const asks: Step['asks'] = [
 		{ kind: 'tick', text: 'It turns' },
-		{ kind: 'count', station: 'studNuts' },
+		{ kind: 'count', station: 'headNuts' },
 		{ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'] },
 		{ kind: 'note', text: 'Hoses' },
 		{ kind: 'setting', name: 'Screw out', unit: 'mm', when: 'found' },

@@ -16,10 +16,11 @@ beforeAll(async () => {
 		...isolate,
 		asks: [
 			{ kind: 'tick', text: 'The lock hangs' },
-			{ kind: 'count', station: 'studNuts' }
+			{ kind: 'count', station: 'headNuts' }
 		]
 	};
-	await addSheet(shop.scope, JSON.stringify({ ...sheet, revision: 2, steps: [asking, ...others] }));
+	const added = await addSheet(shop.scope, JSON.stringify({ ...sheet, revision: 2, steps: [asking, ...others] }));
+	expect(added).toMatchObject({ kind: 'added' });
 });
 afterAll(() => database.drop());
 

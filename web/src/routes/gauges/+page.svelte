@@ -1,6 +1,6 @@
 <!-- @component The shop's gauges: what each is worth, when it is due; a lead adds one, or a list of them. -->
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { Accordion } from '@skeletonlabs/skeleton-svelte';
 	import { gaugeKinds } from '@exetasis/core/part';
@@ -14,6 +14,9 @@
 	import { day } from '$lib/ui/time';
 	import { gaugeUnitLabel } from '$lib/words/gauges';
 
+	// A press before the page has come to life would be lost.
+	let alive = $state(false);
+	onMount(() => void (alive = true));
 	let { data, form: answer } = $props();
 	// An empty shop begins with its first gauge.
 	let opened = $state(untrack(() => (data.gauges.length === 0 ? ['add'] : [])));
@@ -75,7 +78,7 @@
 {#if data.mayManage}
 	<Accordion class="mt-4" multiple value={opened} onValueChange={({ value }) => (opened = value)}>
 		<Accordion.Item value="add">
-			<Accordion.ItemTrigger class="btn">Add a gauge</Accordion.ItemTrigger>
+			<Accordion.ItemTrigger class="btn" disabled={!alive}>Add a gauge</Accordion.ItemTrigger>
 			<Accordion.ItemContent>
 				<form method="post" action="?/add" use:keep class="sheet mt-2 grid gap-3 p-4">
 					<GaugeFields bind:typed={$form} errors={$errors} kinds={gaugeKinds} />
@@ -85,7 +88,7 @@
 			</Accordion.ItemContent>
 		</Accordion.Item>
 		<Accordion.Item value="import" class="mt-2">
-			<Accordion.ItemTrigger class="btn">Import a list</Accordion.ItemTrigger>
+			<Accordion.ItemTrigger class="btn" disabled={!alive}>Import a list</Accordion.ItemTrigger>
 			<Accordion.ItemContent>
 				<form
 					method="post"

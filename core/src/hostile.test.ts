@@ -236,6 +236,7 @@ const answers: Record<string, Walked> = {
 		held: ['version'] // judged by the schema, after it
 	},
 	scopeOf: { args: [sheet, { scope: 'full' }], held: ['0'] },
+	piecesInPump: { args: [sheet, 'plunger'], held: ['0'] },
 	applies: of({ guide: ['flat'] }, { guide: ['flat', 'u'] }, 1),
 	chosenProblem: { args: [sheet, { guide: 'flat' }], held: ['0'] },
 	sheetJsonSchema: of(),

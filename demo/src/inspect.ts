@@ -3,6 +3,7 @@ import { partType, type PatternKey, type Severity } from '@exetasis/core/part';
 import {
 	type Answer,
 	type Ask,
+	piecesInPump,
 	discardLimit,
 	fold,
 	untouched,
@@ -106,12 +107,10 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 }
 
 // What is answered where nothing is amiss: all pieces are there, and everything is as it should be.
-function answerTo(ask: Ask, { stations, cylinders }: ModelSheet): Answer['payload']['value'] {
+function answerTo(ask: Ask, sheet: ModelSheet): Answer['payload']['value'] {
 	switch (ask.kind) {
-		case 'count': {
-			const { pieces, per } = stations.find(({ key }) => key === ask.station)!;
-			return pieces * (per === 'cylinder' ? cylinders : 1);
-		}
+		case 'count':
+			return piecesInPump(sheet, ask.station);
 		case 'choice':
 			return ask.choices[0];
 		case 'tick':

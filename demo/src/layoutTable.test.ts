@@ -38,7 +38,7 @@ describe('the sheets of the layouts', () => {
 			}
 		}
 	});
-	it('say what every part is looked at for or renewed by, and hold back what nobody has stated', () => {
+	it('begin with what makes the pump safe, and have a step for every part that a scope opens', () => {
 		for (const { layout, stations, tools, steps, scopes } of sheets.filter((sheet) => sheet.layout in layoutTable)) {
 			expect(steps.filter(({ blocking }) => blocking).length, layout).toBeGreaterThanOrEqual(2);
 			for (const { key } of scopes) {

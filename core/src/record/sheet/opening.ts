@@ -29,6 +29,18 @@ export const stepsInScope = (sheet: ModelSheet, { scope, variants }: Opening): S
 export const scopeOf = (sheet: ModelSheet, { scope }: Opening): Scope | undefined =>
 	sheet.scopes.find(({ key }) => key === scope);
 
+/** How many pieces of a station there are in the whole pump, as far as its variants have them; 0 for a station that the sheet has not. */
+export function piecesInPump(
+	{ stations, cylinders }: Pick<ModelSheet, 'stations' | 'cylinders'>,
+	key: string,
+	variants: Chosen = {}
+): number {
+	const station = stations.find((one) => one.key === key);
+	if (!station) return 0;
+	const places = station.per === 'pump' ? [0] : Array.from({ length: cylinders }, (_, i) => i + 1);
+	return station.pieces * places.filter((cylinder) => applies(station.onlyWith, variants, cylinder)).length;
+}
+
 /** What the part type knows of a characteristic on its sheet. */
 export const characteristicOf = (station: Pick<Station, 'type'>, key: string): Characteristic =>
 	partType(station.type).characteristics.find((one) => one.key === key)!;

@@ -6,6 +6,7 @@ import {
 	applies,
 	chosenProblem,
 	liftSheet,
+	piecesInPump,
 	sheetJsonSchema,
 	sheetSchema,
 	stationsInScope,
@@ -319,6 +320,21 @@ describe('variants', () => {
 		expect(applies(flat, { guide: ['flat', 'u', 'u'] })).toBe(true); // one cylinder has it
 		expect(applies(flat, { guide: ['u', 'u', 'u'] })).toBe(false);
 		expect(applies({ ...flat, retainers: ['metal'] }, { guide: ['flat'], retainers: 'plastic' }, 1)).toBe(false);
+	});
+	it('say how many pieces a pump has of a station', () => {
+		const sheet = sheetSchema.parse(
+			small({
+				variants: guides,
+				stations: [
+					station('nuts', { per: 'pump', pieces: 8 }),
+					station('flat', { pieces: 2, onlyWith: { guide: ['flat'] } })
+				]
+			})
+		);
+		expect(piecesInPump(sheet, 'nuts')).toBe(8);
+		expect(piecesInPump(sheet, 'flat')).toBe(6);
+		expect(piecesInPump(sheet, 'flat', { guide: ['flat', 'u', 'u'] })).toBe(2);
+		expect(piecesInPump(sheet, 'nothing')).toBe(0);
 	});
 	it('prune stations and steps', () => {
 		const sheet: ModelSheet = sheetSchema.parse(

@@ -1,19 +1,21 @@
 <!-- @component One question of a step, with its answer: seen, counted, chosen, or in one's own words. -->
 <script lang="ts">
 	import { parseNumber, parseQuantity } from '@exetasis/core/quantity';
-	import type { Answer, Ask, ModelSheet } from '@exetasis/core/record';
+	import { piecesInPump, type Answer, type Ask, type Chosen, type ModelSheet } from '@exetasis/core/record';
 	import { formatQuantity } from '$lib/ui/numbers';
 	import { numberSentence, quantitySentence } from '$lib/words/problems';
-	import { askWords, piecesOf } from '$lib/words/steps';
+	import { askWords } from '$lib/words/steps';
 
 	interface Props {
 		ask: Ask;
 		sheet: ModelSheet;
+		/** What the pump is made of. */
+		variants: Chosen;
 		given?: Answer['payload']['value'];
 		locked: boolean;
 		onanswer: (value: Answer['payload']['value']) => void;
 	}
-	let { ask, sheet, given, locked, onanswer }: Props = $props();
+	let { ask, sheet, variants, given, locked, onanswer }: Props = $props();
 	const id = $props.id();
 
 	const COUNTED = { least: 0, most: 1000 };
@@ -24,7 +26,8 @@
 		if (typeof given === 'number' || typeof given === 'string') typed = String(given);
 		else if (typeof given === 'object') typed = formatQuantity(given.value, given.typed.unit);
 	});
-	const differs = $derived(ask.kind === 'count' && typeof given === 'number' && given !== piecesOf(ask.station, sheet));
+	const belong = $derived(ask.kind === 'count' ? piecesInPump(sheet, ask.station, variants) : 0);
+	const differs = $derived(ask.kind === 'count' && typeof given === 'number' && given !== belong);
 
 	function take() {
 		problem = '';
@@ -85,9 +88,7 @@
 	{:else}
 		<span>{askWords(ask, sheet)}</span>
 	{/if}
-	{#if differs}<b class="wrong"
-			>There should be {ask.kind === 'count' ? piecesOf(ask.station, sheet) : ''}: look for the others.</b
-		>{/if}
+	{#if differs}<b class="wrong">There should be {belong}: look for the others.</b>{/if}
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>
 

@@ -8,14 +8,13 @@
 		/** The name of what is pressed, where its content is only drawn. */
 		label?: string;
 		class?: string;
-		type?: 'button' | 'submit';
 		children: Snippet;
 	}
-	let { says, label, class: look, type = 'button', children }: Props = $props();
+	let { says, label, class: look, children }: Props = $props();
 </script>
 
 <Tooltip openDelay={300} positioning={{ placement: 'bottom' }}>
-	<Tooltip.Trigger {type} class={look} aria-label={label}>{@render children()}</Tooltip.Trigger>
+	<Tooltip.Trigger class={look} aria-label={label}>{@render children()}</Tooltip.Trigger>
 	<Portal>
 		<Tooltip.Positioner class="z-50">
 			<Tooltip.Content class="sheet tip">{says}</Tooltip.Content>

@@ -7,14 +7,8 @@ const nameOf = (sheet: Pick<ModelSheet, 'stations'>, key: string): string => {
 	return station ? inSentence(station.name) : key;
 };
 
-/** How many pieces of a station there are in the whole pump. */
-export function piecesOf(key: string, { stations, cylinders }: Pick<ModelSheet, 'stations' | 'cylinders'>): number {
-	const { pieces = 1, per = 'pump' } = stations.find((one) => one.key === key) ?? {};
-	return pieces * (per === 'cylinder' ? cylinders : 1);
-}
-
 /** What a step wants to be answered, as one says it. */
-export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations' | 'cylinders'>): string {
+export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string {
 	switch (ask.kind) {
 		case 'count':
 			return `Count: ${nameOf(sheet, ask.station)}`;

@@ -7,7 +7,7 @@ import { metric, parseQuantity, type Unit, type UnitPreference } from '@exetasis
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
 import { layoutName } from './layout';
 import { directionWords, refitWords } from './orientation';
-import { askWords, crankWords, piecesOf } from './steps';
+import { askWords, crankWords } from './steps';
 import { placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
 import { inSentence, reasonSentence } from './reasons';
@@ -243,8 +243,6 @@ describe('the words of steps', () => {
 	const one = sheet.stations.find(({ pieces }) => pieces > 1)!;
 	it('ask for what a step wants', () => {
 		expect(askWords({ kind: 'count', station: one.key }, sheet)).toBe(`Count: ${inSentence(one.name)}`);
-		expect(piecesOf(one.key, sheet)).toBe(one.pieces);
-		expect(piecesOf('plunger', sheet)).toBe(sheet.cylinders);
 		expect(askWords({ kind: 'setting', name: 'screw out', unit: 'mm', when: 'found' }, sheet)).toBe(
 			'Note the setting, screw out, in mm, as it is found'
 		);

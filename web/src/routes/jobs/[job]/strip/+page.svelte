@@ -57,6 +57,7 @@
 						<StepAsk
 							{ask}
 							sheet={bench.bench.sheet}
+							variants={bench.bench.job.variants}
 							given={bench.log.answers.get(askKey(step.key, i))?.payload.value}
 							locked={locked || signed !== undefined || waits.length > 0}
 							onanswer={(value) => bench.record({ kind: 'answer', payload: { step: step.key, ask: i, value } })}

@@ -33,17 +33,21 @@
 </script>
 
 <div class="label">
-	{#if mounted}<span>{label}</span>{:else}<label for={id}>{label}</label>{/if}
-	<textarea
-		{id}
-		{name}
-		rows="8"
-		class="figures"
-		spellcheck="false"
-		readonly={!alive}
-		hidden={mounted}
-		bind:this={field}
-		bind:value={text}></textarea>
+	{#if mounted}
+		<span>{label}</span>
+		<input type="hidden" {name} value={text} />
+	{:else}
+		<label for={id}>{label}</label>
+		<textarea
+			{id}
+			{name}
+			rows="8"
+			class="figures"
+			spellcheck="false"
+			readonly={!alive}
+			bind:this={field}
+			bind:value={text}></textarea>
+	{/if}
 	<div bind:this={place} class="editor" hidden={!mounted}></div>
 </div>
 

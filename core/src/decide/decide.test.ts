@@ -22,10 +22,10 @@ describe('judge', () => {
 	it('never reuses what the sheet says is always new', () =>
 		expect(judged('retainerGasket', recordOf(clean())).verdict).toBe('replace'));
 	it('renews soft parts by policy, and judges them by condition under the other one', () => {
-		expect(judged('retainerBackup', recordOf(clean())).verdict).toBe('replace');
+		expect(judged('caseORing', recordOf(clean())).verdict).toBe('replace');
 		const onCondition = { policy: { ...defaultPolicy, school: 'onCondition' as const } };
-		expect(judged('retainerBackup', recordOf(clean()), onCondition).verdict).toBe('reuse');
-		expect(judged('retainerBackup', recordOf(finding('cut')), onCondition).verdict).toBe('replace');
+		expect(judged('caseORing', recordOf(clean()), onCondition).verdict).toBe('reuse');
+		expect(judged('caseORing', recordOf(finding('cut')), onCondition).verdict).toBe('replace');
 	});
 	it('puts a crack out whatever the plunger measures', () => {
 		const result = judged('plunger', recordOf(finding('crack'), ...readings('diameter', sound)), {

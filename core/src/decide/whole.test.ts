@@ -40,7 +40,7 @@ const input = (key: string, record = recordOf(clean)): Omit<JudgeInput, 'policy'
 const whole = (change: Partial<WholeInput> = {}): WholeInput => ({
 	parts: [
 		{ id: 'packing', cylinder: 1, input: input('packing', recordOf(clean, read('insideDiameter', 17.7))) },
-		{ id: 'backup', cylinder: 1, input: input('retainerBackup') },
+		{ id: 'backup', cylinder: 1, input: input('caseORing') },
 		{
 			id: 'cracked',
 			cylinder: 1,

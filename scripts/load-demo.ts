@@ -7,6 +7,7 @@ import {
 	Random,
 	demoPassword,
 	demoFleet,
+	fromTheDrawer,
 	gauges,
 	harshnessAt,
 	inspect,
@@ -121,6 +122,14 @@ function populationOf(sheet: ModelSheet): Population {
 /** What is true of every part of one pump, by place. */
 type Truth = Map<string, TruePart>;
 
+/** A pump with its truth, its own draws (so that another pump or another sheet changes nothing here), and whose hands it went through last. */
+interface Known {
+	readonly truth: Truth;
+	readonly draws: Random;
+	id?: string;
+	refitBy?: string;
+}
+
 function runPump(
 	truth: Truth,
 	sheet: ModelSheet,
@@ -142,7 +151,13 @@ function runPump(
 	}
 }
 
-async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench, truth: Truth): Promise<void> {
+async function work(
+	scope: ShopScope,
+	user: SignedIn,
+	visit: Visit,
+	bench: Bench,
+	{ truth, refitBy }: Known
+): Promise<void> {
 	const { job, sheet } = bench;
 	const population = populationOf(sheet);
 	const cells = bench.cells.map((cell) => ({
@@ -164,7 +179,8 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 			population,
 			policy: bench.policy,
 			interval: visit.interval,
-			fixed: visit.fixed,
+			years: visit.years,
+			refitBy,
 			progress: visit.stage === 'released' ? 'whole' : 'half',
 			makeId
 		},
@@ -180,11 +196,15 @@ async function work(scope: ShopScope, user: SignedIn, visit: Visit, bench: Bench
 	const state = fold(entries);
 	for (const { part, station, cylinder } of cells) {
 		const replaced = standingDecision(state.parts.get(part)!)?.payload.verdict === 'replace';
-		if (replaced) truth.set(`${station}/${cylinder}`, newPart(stationOf(sheet, station), population, random));
+		if (!replaced) continue;
+		const fresh = newPart(stationOf(sheet, station), population, random);
+		truth.set(`${station}/${cylinder}`, fromTheDrawer(fresh, stationOf(sheet, station), visit.years));
 	}
 }
 
 const order = (sheet: ModelSheet, key: string) => sheet.stations.findIndex((station) => station.key === key);
+
+const seedOf = (serial: string) => [...serial].reduce((hash, c) => Math.imul(hash ^ c.charCodeAt(0), 16_777_619), SEED);
 
 async function addSites(scope: ShopScope, now: Date): Promise<ReadonlyMap<string, string>> {
 	const ids = new Map<string, string>();
@@ -202,15 +222,19 @@ async function loadHistory(
 	siteIds: ReadonlyMap<string, string>,
 	now: Date
 ): Promise<number> {
-	const known = new Map<string, { id: string; truth: Truth }>();
-	const all = visits(now, random, fleet);
+	const known = new Map<string, Known>(
+		fleet.map(({ serial }) => [serial, { truth: new Map(), draws: new Random(seedOf(serial)) }])
+	);
+	const dates = random;
+	const all = visits(now, dates, fleet);
 	for (const visit of all) {
 		const { pump } = visit;
-		const user = random.pick(staff);
-		const before = known.get(pump.serial);
+		const user = dates.pick(staff);
+		const own = known.get(pump.serial)!;
+		random = own.draws;
 		const arrival = {
-			pump: before
-				? { id: before.id }
+			pump: own.id
+				? { id: own.id }
 				: { serial: pump.serial, model: pump.model, tag: pump.tag, siteId: siteIds.get(pump.site) },
 			scope: visit.scope,
 			variants: pump.variants,
@@ -221,10 +245,10 @@ async function loadHistory(
 		const received = await receive(scope, user.id, arrival, visit.at);
 		if (received.kind !== 'received') throw new Error(`demo pump not received: ${JSON.stringify(received)}`);
 		const bench = (await benchOf(scope, received.jobId))!;
-		const truth = before?.truth ?? new Map<string, TruePart>();
-		known.set(pump.serial, { id: bench.job.pumpId, truth });
-		runPump(truth, bench.sheet, placesOf(bench.sheet, pump.variants), visit); // all of the pump runs, what this job opens is inspected
-		if (visit.stage !== 'stripping') await work(scope, user, visit, bench, truth);
+		own.id = bench.job.pumpId;
+		runPump(own.truth, bench.sheet, placesOf(bench.sheet, pump.variants), visit); // all of the pump runs, what this job opens is inspected
+		if (visit.stage !== 'stripping') await work(scope, user, visit, bench, own);
+		own.refitBy = user.name;
 	}
 	return all.length;
 }

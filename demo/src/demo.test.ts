@@ -14,7 +14,8 @@ import {
 	stationOf,
 	visits,
 	drawPopulation,
-	isDamaged
+	isDamaged,
+	isFixed
 } from '.';
 
 const text = readFileSync(new URL('../sheets/marram.json', import.meta.url), 'utf8');
@@ -87,7 +88,7 @@ describe('visits', () => {
 		expect(new Set(further.map(({ stage }) => stage)).size).toBe(3);
 	});
 	it('put the barge right after a while, and it alone', () => {
-		const fixed = all.filter((visit) => visit.fixed);
+		const fixed = all.filter(isFixed);
 		expect(fixed.length).toBeGreaterThan(0);
 		expect(fixed.every(({ pump }) => pump.story === 'oneSidedCylinder2')).toBe(true);
 	});

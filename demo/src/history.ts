@@ -1,5 +1,6 @@
 import type { Random } from './random';
 import { pumps, type DemoPump } from './shop';
+import { complaintOf } from './stories';
 
 /** One visit of a pump to the shop. */
 export interface Visit {
@@ -9,7 +10,8 @@ export interface Visit {
 	readonly interval: number;
 	readonly scope: string;
 	readonly complaint: string;
-	readonly fixed: boolean;
+	/** Years since the demo began. */
+	readonly years: number;
 	/** How far the work on it has got at the demo's present moment. */
 	readonly stage: 'released' | 'stripping' | 'inspecting';
 }
@@ -18,7 +20,7 @@ const YEARS = 4;
 const MARRAM = 'Marram';
 const HOURS_A_DAY = 24;
 const DAY_MS = 86_400_000;
-const FIXED_AFTER_YEARS = 3.2; // the barge's rod was found out of line then; the quarry's plunger is still there
+const YEAR_MS = 365 * DAY_MS;
 const complaints = [
 	'Planned, hours reached',
 	'Water leak at the front',
@@ -55,15 +57,15 @@ function visitsOf(pump: DemoPump, start: number, end: number, random: Random): V
 		meterHours: meter,
 		interval,
 		scope: scopeOf(pump, index, random),
-		complaint: pump.story ? 'Water leak at the front' : random.pick(complaints),
-		fixed: pump.story === 'oneSidedCylinder2' && time - start > FIXED_AFTER_YEARS * 365 * DAY_MS,
+		complaint: pump.story ? complaintOf[pump.story] : random.pick(complaints),
+		years: (time - start) / YEAR_MS,
 		stage: 'released'
 	}));
 }
 
 // The other layouts are opened for everything; their few jobs are there to be looked at, not to be traced.
-function scopeOf({ model, scope = 'full' }: DemoPump, index: number, random: Random): Visit['scope'] {
-	if (model !== MARRAM || index === 0 || index % 3 === 2) return scope;
+function scopeOf({ model, story, scope = 'full' }: DemoPump, index: number, random: Random): Visit['scope'] {
+	if (model !== MARRAM || story === 'cavitatesInSummer' || index === 0 || index % 3 === 2) return scope;
 	return random.chance(0.4) ? 'plunger' : 'packing';
 }
 
@@ -80,7 +82,7 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 			interval,
 			scope: pump.scope ?? 'full',
 			complaint,
-			fixed: false,
+			years: YEARS,
 			stage
 		};
 	};
@@ -102,7 +104,7 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 				pump,
 				26 + 20 * i,
 				!quarry && i % 3 === 2 ? 'stripping' : 'inspecting',
-				pump.story ? 'Noise, oil dark' : 'Planned, hours reached'
+				pump.story ? complaintOf[pump.story] : 'Planned, hours reached'
 			)
 		)
 	];

@@ -3,4 +3,5 @@ export * from './layoutTable';
 export * from './inspect';
 export * from './random';
 export * from './shop';
+export * from './stories';
 export * from './wear';

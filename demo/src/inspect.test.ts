@@ -67,7 +67,7 @@ function rebuildOf(
 		population,
 		policy: defaultPolicy,
 		interval: hours,
-		fixed: false,
+		years: 4,
 		progress,
 		makeId: () => uuid(++entries)
 	};

@@ -9,9 +9,7 @@ import {
 	untouched,
 	placesToRead,
 	type Entry,
-	type EntryOf,
 	type ModelSheet,
-	type Onset,
 	type SheetCharacteristic,
 	type Station,
 	type Verdict,
@@ -19,6 +17,7 @@ import {
 } from '@exetasis/core/record';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
+import { painted, storyMarks, type Mark } from './stories';
 import { isDamaged, newPart, shareUsed, stationOf, type Population, type TruePart } from './wear';
 
 /** A rebuild as the demo's technician meets it: the parts on the mat and their true condition. */
@@ -45,17 +44,13 @@ export interface Rebuild {
 	readonly policy: Policy;
 	/** Hours since the rebuild before. */
 	readonly interval: number;
-	/** True once the story's cause has been put right. */
-	readonly fixed: boolean;
+	/** Years since the demo began. */
+	readonly years: number;
+	/** Who put the pump together last, by name. */
+	readonly refitBy?: string;
 	/** How far the work got: everything, or half of the parts looked at and nothing decided. */
 	readonly progress: 'whole' | 'half';
 	readonly makeId: (at: Date) => string;
-}
-
-interface Mark {
-	pattern: PatternKey;
-	severity: Severity;
-	onset: Onset;
 }
 
 /** What an inspection writes into the bench log: looks, readings and decisions for every part on the mat. */
@@ -115,6 +110,8 @@ function answerTo(ask: Ask, sheet: ModelSheet): Answer['payload']['value'] {
 			return ask.choices[0];
 		case 'tick':
 			return true;
+		case 'setting':
+			return { value: sheet.ratedPressureMPa, typed: { text: `${sheet.ratedPressureMPa}`, unit: ask.unit } };
 		default:
 			return 'Nothing to note';
 	}
@@ -124,7 +121,7 @@ const recordOf = (entries: readonly Entry[], part: string) =>
 	fold(entries.filter((entry) => 'part' in entry && entry.part === part)).parts.get(part) ?? untouched;
 
 function marksOn(rebuild: Rebuild, cell: Rebuild['cells'][number], station: Station, random: Random): Mark[] {
-	const told = storyMarks(rebuild, cell);
+	const told = storyMarks(rebuild, cell, (p) => random.chance(p));
 	if (told.length > 0) return told;
 	if (isDamaged(cell.truth)) return damageOf(station);
 	const used = shareUsed(cell.truth, station);
@@ -169,42 +166,6 @@ function damageOf({ type, characteristics }: Station): Mark[] {
 	);
 	return rule ? [{ pattern: rule.pattern, severity: rule.outFrom!, onset: 'service' }] : [];
 }
-
-// What the planted stories leave behind.
-function storyMarks({ pump, fixed, progress }: Rebuild, { station, cylinder }: Rebuild['cells'][number]): Mark[] {
-	if (fixed) return [];
-	const mark = (pattern: PatternKey, severity: Severity): Mark[] => [{ pattern, severity, onset: 'service' }];
-	if (pump.story === 'oneSidedCylinder2' && cylinder === 2) {
-		if (station === 'packing') return mark('oneSidedWear', 2);
-		if (station === 'plunger') return mark('oneSidedWear', 1);
-	}
-	if (pump.story === 'scoredPlungerKept' && cylinder === 1) {
-		if (station === 'plunger') return mark('axialScoring', 1);
-		if (station === 'packing') return mark('lipTorn', 2);
-	}
-	if (pump.story === 'metalInOil' && progress === 'half' && station === 'oil') return mark('metalInOil', 2);
-	return [];
-}
-
-// What is seen on the plungers of the two stories, painted where it is: one side rubbed, and scores all along the stroke.
-function painted({ pump, fixed }: Rebuild, { station, cylinder }: Rebuild['cells'][number]): Paint[] {
-	if (fixed || station !== 'plunger') return [];
-	if (pump.story === 'oneSidedCylinder2' && cylinder === 2)
-		return [
-			{ shape: 'band', fromMm: 34, toMm: 58, fromDeg: 60, toDeg: 130 },
-			...[75, 90, 95, 110].map((deg): Paint => ({ shape: 'line', fromMm: 36, toMm: 56, fromDeg: deg, toDeg: deg }))
-		];
-	if (pump.story === 'scoredPlungerKept' && cylinder === 1)
-		return [20, 85, 150, 220, 310].map((deg, i) => ({
-			shape: 'line',
-			fromMm: 32 + 2 * i,
-			toMm: 60 - i,
-			fromDeg: deg,
-			toDeg: deg
-		}));
-	return [];
-}
-type Paint = EntryOf<'mark'>['payload'];
 
 // The technician measures what the look calls for.
 function* readingsOf(
@@ -288,7 +249,7 @@ function asFitted(station: Station, rebuild: Rebuild, random: Random) {
 
 // The technician follows the proposal, but for the story of the scored plunger that is kept again and again; what is
 // still too close, unmeasured or dirty is looked at a second time and then kept.
-function* decisions({ cells, sheet, gauges, policy, pump, fixed }: Rebuild, entries: readonly Entry[]) {
+function* decisions({ cells, sheet, gauges, policy, pump }: Rebuild, entries: readonly Entry[]) {
 	const { parts } = fold(entries);
 	for (const { part, station: key, cylinder, asFitted, life } of cells) {
 		const station = stationOf(sheet, key);
@@ -303,7 +264,7 @@ function* decisions({ cells, sheet, gauges, policy, pump, fixed }: Rebuild, entr
 			stations: sheet.stations,
 			ratedPressure: sheet.ratedPressureMPa
 		});
-		const keptPlunger = pump.story === 'scoredPlungerKept' && !fixed && key === 'plunger' && cylinder === 1;
+		const keptPlunger = pump.story === 'scoredPlungerKept' && key === 'plunger' && cylinder === 1;
 		const verdict: Verdict = keptPlunger || proposed === 'lookAgain' || proposed === 'open' ? 'reuse' : proposed;
 		const why = keptPlunger
 			? 'Scratches are light, it will do with new packing'

@@ -1,5 +1,6 @@
 import type { UnitPreference } from '@exetasis/core/quantity';
 import type { Chosen } from '@exetasis/core/record';
+import type { Story } from './stories';
 
 /** Harrow Sound Pump Works: a made-up shop on a made-up archipelago. Every name and number here is invented. */
 export const shop = { name: 'Harrow Sound Pump Works', currency: 'EUR' };
@@ -21,6 +22,8 @@ interface Person {
 	readonly email: string;
 	readonly role: 'technician' | 'lead' | 'viewer';
 	readonly units?: UnitPreference;
+	/** What goes wrong under this hand, which nobody has noticed yet. */
+	readonly habit?: 'pinchesRetainerORing';
 }
 
 /** The password of all demo accounts; the sign-in page says it, and only where demo data are loaded. */
@@ -28,7 +31,13 @@ export const demoPassword = 'harrow-sound';
 
 export const people: readonly Person[] = [
 	{ key: 'ines', name: 'Ines Tarn', email: 'ines@harrow.example', role: 'technician' },
-	{ key: 'odd', name: 'Odd Veller', email: 'odd@harrow.example', role: 'technician' },
+	{
+		key: 'odd',
+		name: 'Odd Veller',
+		email: 'odd@harrow.example',
+		role: 'technician',
+		habit: 'pinchesRetainerORing'
+	},
 	{ key: 'mara', name: 'Mara Quill', email: 'mara@harrow.example', role: 'lead' },
 	{ key: 'bo', name: 'Bo Farrier', email: 'bo@harrow.example', role: 'viewer' }
 ];
@@ -234,8 +243,6 @@ export const gauges: readonly Gauge[] = [
 	}
 ];
 
-export type Story = 'oneSidedCylinder2' | 'scoredPlungerKept' | 'metalInOil';
-
 export interface DemoPump {
 	readonly serial: string;
 	readonly model: string;
@@ -269,20 +276,23 @@ const pump = (
 export const pumps: readonly DemoPump[] = [
 	pump('MAR-0107', 'Port set', 'Ferry Lantern', 'Seawater', 6, 4200, 1),
 	pump('MAR-0108', 'Starboard set', 'Ferry Lantern', 'Seawater', 6, 4000, 1.05),
-	pump('MAR-0131', 'Day tank', 'Ferry Oyster Light', 'Seawater', 6, 4600, 1.1),
+	pump('MAR-0131', 'Day tank', 'Ferry Oyster Light', 'Seawater', 6, 4600, 1.1, 'cavitatesInSummer'),
 	pump('MAR-0164', 'House pump', 'Hotel Saltholm', 'Seawater', 5.8, 5200, 0.9),
 	pump('MAR-0165', 'Standby', 'Hotel Saltholm', 'Seawater', 5.8, 2600, 0.9),
 	pump('MAR-0190', 'House pump', 'Hotel Brackwater', 'Brackish water', 4.5, 5000, 0.8),
 	pump('MAR-0212', 'Washer 1', 'Net barge Kestrel', 'Seawater', 11, 3600, 1.3, 'oneSidedCylinder2'),
 	pump('MAR-0213', 'Washer 2', 'Net barge Kestrel', 'Seawater', 11, 3500, 1.25),
 	pump('MAR-0240', 'Washer', 'Net barge Fulmar', 'Seawater', 11, 3400, 1.3),
-	pump('MAR-0255', 'Line A', 'Quarry Greyback', 'Pond water', 9, 3000, 1.4),
+	pump('MAR-0255', 'Line A', 'Quarry Greyback', 'Pond water', 9, 3000, 1.4, 'filterBypassed'),
 	pump('MAR-0256', 'Line B', 'Quarry Greyback', 'Pond water', 9, 3200, 1.4, 'scoredPlungerKept'),
 	pump('MAR-0270', 'Gate', 'Quarry Stonehythe', 'Pond water', 8, 2800, 1.2),
 	// One pump of each of four other layouts.
 	pump('THR-0031', 'Galley', 'Ferry Oyster Light', 'Fresh water', 3.5, 900, 1, undefined, 'Thrift'),
 	pump('BRA-0009', 'Net wash', 'Net barge Fulmar', 'Seawater', 12, 1000, 1.1, undefined, 'Bracken'),
-	pump('COM-0107', 'Dosing', 'Hotel Brackwater', 'Brine', 2.4, 900, 1, undefined, 'Comfrey'),
+	{
+		...pump('COM-0107', 'Dosing', 'Hotel Brackwater', 'Brine', 2.4, 900, 1, undefined, 'Comfrey'),
+		variants: { manifold: 'plastic', retainers: 'plastic', dampers: 'none', supportPlate: 'fitted' }
+	},
 	pump('SED-0418', 'Yard', 'Quarry Stonehythe', 'Pond water', 7, 800, 1.2, 'metalInOil', 'Sedge')
 ];
 
@@ -325,6 +335,9 @@ export const layoutPumps: readonly DemoPump[] = [
 	},
 	pump('THR-0080', 'Fire main', 'Ferry Oyster Light', 'Fresh water', 3.5, 1000, 1, undefined, 'Thrift'),
 	pump('BRA-0081', 'Kitchen', 'Hotel Brackwater', 'Seawater', 12, 1000, 1, undefined, 'Bracken'),
-	pump('COM-0082', 'Feed line', 'Net barge Fulmar', 'Brine', 2.4, 1000, 1, undefined, 'Comfrey'),
+	{
+		...pump('COM-0082', 'Feed line', 'Net barge Fulmar', 'Brine', 2.4, 1000, 1, undefined, 'Comfrey'),
+		variants: { manifold: 'castIron', retainers: 'metal', dampers: 'fitted', supportPlate: 'none' }
+	},
 	pump('SED-0083', 'Wheel wash', 'Quarry Stonehythe', 'Pond water', 7, 1000, 1, undefined, 'Sedge')
 ];

@@ -1,7 +1,6 @@
 import { lifePriorOf, openRate, scatterSpread, wearPriorOf } from '@exetasis/core/life';
 import { discardLimit, type ModelSheet, type SheetCharacteristic, type Station } from '@exetasis/core/record';
 import type { Random } from './random';
-import type { DemoPump } from './shop';
 
 /** The true condition of one part, which only the demo knows. */
 export interface TruePart {
@@ -75,10 +74,6 @@ export function newPart(station: Station, population: Population, random: Random
 
 /** True once something other than wear has damaged it. */
 export const isDamaged = ({ hours, damagedAt }: TruePart): boolean => hours >= damagedAt;
-
-/** How hard one place of a pump wears: its duty's harshness; the plunger that is kept in spite of its scratches hardly shrinks. */
-export const harshnessAt = ({ harshness, story }: DemoPump, station: string, cylinder: number): number =>
-	story === 'scoredPlungerKept' && station === 'plunger' && cylinder === 1 ? harshness / 5 : harshness;
 
 /** Lets a part run: each characteristic's wear grows by a gamma increment over the hours. */
 export function run(

@@ -153,7 +153,7 @@ export class SimulatedShop {
 				population: this.#world.population,
 				policy: this.#world.policy,
 				interval: visit.interval,
-				fixed: false,
+				years: 0,
 				progress: 'whole',
 				makeId: () => `e${this.#random.uniform()}`
 			},

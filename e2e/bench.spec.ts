@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { cell, openMat, reading, receivePump } from './job';
+import { cell, openMat, reading, receivePump, signOffAll } from './job';
 import { pageOf } from './people';
 
 const look = (page: Page) => page.getByRole('region', { name: 'Look' });
@@ -159,14 +159,7 @@ test('on a telephone: a part is looked up, noted, photographed, and a step is si
 	const { job } = await receivePump(page);
 	const phone = await onGlass(browser, page, 390, 844);
 	await phone.goto(`/jobs/${job}/strip`);
-	const open = phone.getByRole('button', { name: /^Sign off/ });
-	for (let left = await open.count(); left > 0; left--) {
-		await phone
-			.locator('button:enabled', { hasText: /^Sign off/ })
-			.first()
-			.tap();
-		await expect(open).toHaveCount(left - 1);
-	}
+	await signOffAll(phone);
 	await phone.getByRole('link', { name: 'Inspect', exact: true }).tap();
 	await phone.getByRole('button', { name: 'Find' }).tap();
 	await phone.getByRole('combobox', { name: 'Name of the part' }).fill('wick 3');

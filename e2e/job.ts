@@ -28,32 +28,38 @@ export async function receivePump(
 	return { serial, job: /jobs\/([^/]+)/.exec(page.url())![1] };
 }
 
+/** The step in hand. */
+export const stepInHand = (page: Page) => page.getByRole('region', { name: /^./ }).filter({ hasText: /^Step \d+ of/ });
+
 /** Answers what the step in hand asks, as where nothing is amiss. */
 async function answerWhatIsAsked(page: Page): Promise<void> {
-	for (const group of await page.locator('li.now').getByRole('group').all()) {
-		const seen = group.getByRole('button', { name: 'Seen', exact: true });
+	const step = stepInHand(page);
+	for (const group of await step.getByRole('group', { name: /^(See that|Count|Note|.*\?$)/ }).all()) {
+		const seen = group.getByRole('button', { name: /^(Seen|All \d+)$/ });
 		const take = group.getByRole('button', { name: 'Take' });
-		const field = group.getByRole('textbox');
+		const setting = (await group.getByText(/^Note the setting/).count()) > 0;
 		if ((await seen.count()) > 0) await seen.click();
 		else if ((await take.count()) > 0) {
-			await field.fill((await group.getByText(/^Count/).count()) > 0 ? '8' : 'Nothing to note');
+			await group.getByRole('textbox').fill(setting ? '6 MPa' : 'Nothing to note');
 			await take.click();
-		} else if ((await field.count()) === 0 && (await group.getByRole('button', { pressed: true }).count()) === 0)
+		} else if ((await group.getByRole('button', { pressed: true }).count()) === 0)
 			await group.getByRole('button').first().click();
 	}
+	const ways = step.getByRole('group', { name: 'Done how' }).getByRole('button');
+	if ((await ways.count()) > 0) await ways.first().click();
 }
 
-/** Signs every step off in its order: what waits for another step cannot be. */
+/** Signs every step off, one after the other. */
 export async function signOffAll(page: Page): Promise<void> {
-	const open = page.getByRole('button', { name: /^Sign off/ });
-	await expect(open.first()).toBeVisible();
-	for (let left = await open.count(); left > 0; left--) {
+	const sign = page.getByRole('button', { name: /^Sign off/ });
+	const finished = page.getByRole('heading', { name: /steps are signed off$/ });
+	await expect(sign.or(finished)).toBeVisible();
+	while ((await sign.count()) > 0) {
+		const name = (await sign.textContent())!.trim();
 		await answerWhatIsAsked(page);
-		await page
-			.locator('button:enabled', { hasText: /^Sign off/ })
-			.first()
-			.click();
-		await expect(open).toHaveCount(left - 1);
+		await sign.click();
+		await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
+		await expect(sign.or(finished)).toBeVisible();
 	}
 }
 

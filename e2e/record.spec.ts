@@ -13,7 +13,8 @@ test('a viewer sees the bench and can change nothing', async ({ browser }) => {
 		page.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean', exact: true })
 	).toBeDisabled();
 	await page.goto(`/jobs/${job}/strip`);
-	await expect(page.getByRole('button', { name: /^Done/ }).first()).toBeDisabled();
+	await page.getByRole('list', { name: 'Steps' }).getByRole('button').first().click();
+	await expect(page.getByRole('button', { name: /^Done/ })).toBeDisabled();
 	await page.goto(`/jobs/${job}/release`);
 	await expect(page.getByRole('button', { name: 'Release the job' })).toHaveCount(0);
 });

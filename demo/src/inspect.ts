@@ -81,10 +81,12 @@ function writer(rebuild: Rebuild, entries: Entry[], random: Random): (entry: obj
 export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 	const entries: Entry[] = [];
 	const add = writer(rebuild, entries, random);
-	for (const step of stepsInScope(rebuild.sheet, rebuild)) {
+	const { sheet, scope, pump } = rebuild;
+	for (const step of stepsInScope(sheet, { scope, variants: pump.variants })) {
 		for (const [i, ask] of step.asks.entries())
-			add({ kind: 'answer', payload: { step: step.key, ask: i, value: answerTo(ask, rebuild.sheet) } });
-		add({ kind: 'step', payload: { step: step.key } });
+			add({ kind: 'answer', payload: { step: step.key, ask: i, value: answerTo(ask, rebuild) } });
+		const [way] = step.ways;
+		add({ kind: 'step', payload: { step: step.key, ...(way ? { way: way.key } : {}) } });
 	}
 	const cells =
 		rebuild.progress === 'half' ? rebuild.cells.slice(0, Math.ceil(rebuild.cells.length / 2)) : rebuild.cells;
@@ -102,10 +104,10 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 }
 
 // What is answered where nothing is amiss: all pieces are there, and everything is as it should be.
-function answerTo(ask: Ask, sheet: ModelSheet): Answer['payload']['value'] {
+function answerTo(ask: Ask, { sheet, pump }: Pick<Rebuild, 'sheet' | 'pump'>): Answer['payload']['value'] {
 	switch (ask.kind) {
 		case 'count':
-			return piecesInPump(sheet, ask.station);
+			return piecesInPump(sheet, ask.station, pump.variants);
 		case 'choice':
 			return ask.choices[0];
 		case 'tick':

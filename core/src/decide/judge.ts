@@ -2,6 +2,7 @@ import { conformity } from '../measure';
 import { PreconditionError } from '../number';
 import { partType, type Figure, type PatternRule, type Sizes } from '../part';
 import {
+	foundWrong,
 	isLookedAt,
 	placesToRead,
 	standingDecision,
@@ -70,6 +71,7 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	customRenewed: 'replace',
 	withItsSet: 'replace',
 	patternOut: 'replace',
+	notThere: 'replace',
 	longerThanNew: 'replace',
 	beyondLimit: 'replace',
 	figureBeyond: 'replace',
@@ -91,6 +93,8 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	otherRisk: 'reuse',
 	customInspected: 'reuse',
 	nothingFound: 'reuse',
+	foundDoubled: 'reuse',
+	foundTurned: 'reuse',
 	notLooked: 'open',
 	notJudged: 'open'
 };
@@ -139,6 +143,7 @@ function judgeByFigures(input: JudgeInput): Judgement {
 	const reasons: Reason[] = [
 		...ruleReasons(station, input.policy),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
+		...foundReasons(record),
 		...measured.flatMap((one) => sizeReasons(one, outlook[one.sheet.key], input)),
 		...figures.flatMap((figure) => figureReasons(figure, input.policy)),
 		...identityReasons(station, sizesByKey(sizes), input.stations ?? []),
@@ -163,6 +168,11 @@ export const because = (judgement: Judgement, reason: Reason): Judgement => ({
 	...judgement,
 	...verdictBy([reason, ...judgement.reasons])
 });
+
+// How it was found speaks of the assembly before, not of the part: only what was not there needs a new one.
+const foundReasons = (record: PartRecord): Reason[] =>
+	foundWrong(record).map((wrong) => ({ code: codeOfFound[wrong] }));
+const codeOfFound = { missing: 'notThere', doubled: 'foundDoubled', reversed: 'foundTurned' } as const;
 
 const rulesOf = (station: Station): readonly PatternRule[] => partType(station.type).patterns;
 

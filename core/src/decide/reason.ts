@@ -72,6 +72,9 @@ export type Reason =
 	  }
 	| { readonly code: 'unmeasured'; readonly characteristic: string; readonly placesLeft: number }
 	| { readonly code: 'nothingFound' }
+	| { readonly code: 'notThere' }
+	| { readonly code: 'foundDoubled' }
+	| { readonly code: 'foundTurned' }
 	| { readonly code: 'notLooked' }
 	/** What stands on record of it cannot be worked with: which of it, and what was expected. It can be decided by hand. */
 	| { readonly code: 'notJudged'; readonly what: string; readonly value: string; readonly expected: string };

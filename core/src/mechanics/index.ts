@@ -1,3 +1,4 @@
+export * from './crank';
 export * from './elastomer';
 export * from './leak';
 export * from './ringSize';

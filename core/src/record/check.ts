@@ -1,5 +1,6 @@
 import type { Entry } from './entry';
 import { checkAnswer } from './kinds/answer';
+import { checkAsFound } from './kinds/asFound';
 import { checkDecision } from './kinds/decision';
 import { checkFinding } from './kinds/finding';
 import { checkFitted } from './kinds/fitted';
@@ -33,6 +34,8 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 	const [open] = job.holdOrder ? blockedBy(stepsInScope(job.sheet, job), job.stepsDone) : [];
 	if (open) return { code: 'notSafeYet', before: open.text };
 	switch (entry.kind) {
+		case 'asFound':
+			return checkAsFound(entry, station, job.sheet);
 		case 'finding':
 			return checkFinding(entry, station);
 		case 'reading':

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answerSchema } from './kinds/answer';
+import { asFoundSchema } from './kinds/asFound';
 import { cleanSchema } from './kinds/clean';
 import { correctionSchema } from './kinds/correction';
 import { decisionSchema } from './kinds/decision';
@@ -14,6 +15,7 @@ import { withdrawSchema } from './kinds/withdraw';
 
 /** One line of the bench log: made by the client, never updated, never deleted. One file a kind, in `kinds/`. */
 export const entrySchema = z.discriminatedUnion('kind', [
+	asFoundSchema,
 	findingSchema,
 	cleanSchema,
 	readingSchema,

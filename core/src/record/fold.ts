@@ -1,5 +1,6 @@
 import { effectiveTime, type Entry, type EntryOf } from './entry';
 import { askKey, type Answer } from './kinds/answer';
+import { addAsFound, foundWrong, type FoundSo } from './kinds/asFound';
 import { addClean, type Cleaned } from './kinds/clean';
 import { addDecision, type Decision, type Decisions } from './kinds/decision';
 import { addFinding } from './kinds/finding';
@@ -10,7 +11,7 @@ import { addPhoto, type Photos } from './kinds/photo';
 import { addReading, type Readings } from './kinds/reading';
 
 /** What the log says of one part. Withdrawn entries are gone; of findings of one pattern the last stands. */
-export interface PartRecord extends Cleaned, Readings, FittedSizes, Marks, Decisions, Notes, Photos {}
+export interface PartRecord extends FoundSo, Cleaned, Readings, FittedSizes, Marks, Decisions, Notes, Photos {}
 
 export interface JobState {
 	readonly parts: ReadonlyMap<string, PartRecord>;
@@ -96,6 +97,8 @@ export function withdrawnIds(ordered: readonly Entry[]): Set<string> {
 
 function add(record: PartRecord, entry: Entry): PartRecord {
 	switch (entry.kind) {
+		case 'asFound':
+			return addAsFound(record, entry);
 		case 'finding':
 			return addFinding(record, entry);
 		case 'clean':
@@ -123,5 +126,6 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 /** The decision that stands, if any. */
 export const standingDecision = (record: PartRecord): Decision | undefined => record.decisions.at(-1);
 
-/** True where somebody has looked: a finding, or "nothing found". */
-export const isLookedAt = (record: PartRecord): boolean => record.clean !== undefined || record.findings.length > 0;
+/** True where somebody has looked: a finding, or "nothing found"; at what was not there nobody can. */
+export const isLookedAt = (record: PartRecord): boolean =>
+	record.clean !== undefined || record.findings.length > 0 || foundWrong(record).includes('missing');

@@ -3,6 +3,7 @@ import { knowledgeOfPump, pastOf, unknownLife, type JobOnRecord, type PartPast }
 import type { MatFacts } from '@exetasis/core/mat';
 import { PreconditionError } from '@exetasis/core/number';
 import { stationsInScope, type Entry, type ModelSheet, type Station } from '@exetasis/core/record';
+import { earlierOnMat, type EarlierAtPlace } from '../db/sql/earlierOnMat';
 import { entriesOf } from '../benchLog/entries';
 import type { JobRow, PumpRow, RestedOn } from '../db/rows';
 import { of, type ShopScope } from '../db/scope';
@@ -93,3 +94,11 @@ export async function restingOn(scope: ShopScope, sheet: ModelSheet, job: JobOnR
 /** True where the shop has such a job; undefined where it has none. */
 export const jobExists = async (scope: ShopScope, jobId: string): Promise<true | undefined> =>
 	(await of(scope, 'job').count({ id: jobId })) > 0 || undefined;
+
+/** Rebuilds that the mat's history goes back. */
+const REBUILDS_BACK = 4;
+
+/** What became of the parts at each place of a job's mat in the last rebuilds before it; undefined where there is no such job. */
+export async function historyOfMat(scope: ShopScope, jobId: string): Promise<EarlierAtPlace[] | undefined> {
+	return (await jobExists(scope, jobId)) && earlierOnMat(scope, jobId, REBUILDS_BACK);
+}

@@ -5,8 +5,9 @@ import { waitsFor } from '../stepOrder';
 import { unanswered } from './answer';
 import { common, kind } from './common';
 
-/** A step of the model sheet signed off. */
-export const stepDoneSchema = kind('step', common, z.strictObject({ step: z.string().min(1).max(60) }));
+const key = z.string().min(1).max(60);
+/** A step of the model sheet signed off, with the way in which it was done where good people differ. */
+export const stepDoneSchema = kind('step', common, z.strictObject({ step: key, way: key.optional() }));
 export type StepDone = z.infer<typeof stepDoneSchema>;
 
 interface StepFacts extends Opening {
@@ -23,6 +24,8 @@ export function checkStep(
 	const steps = stepsInScope(sheet, job);
 	const step = steps.find(({ key }) => key === payload.step);
 	if (!step) return { code: 'unknownStep', step: payload.step };
+	if (payload.way !== undefined && !step.ways.some(({ key }) => key === payload.way))
+		return { code: 'unknownWay', step: step.text };
 	const [before] = holdOrder ? waitsFor(steps, step, stepsDone) : [];
 	if (before) return { code: 'stepTooEarly', step: step.text, before: before.text };
 	return holdOrder && unanswered(step, answers).length > 0 ? { code: 'stepUnanswered', step: step.text } : undefined;

@@ -2,7 +2,7 @@ import { partType } from '../../part/register';
 import type { OnlyWith } from './primitives';
 import type { ModelSheet } from './schema';
 import type { Station } from './station';
-import { stages, type Step } from './step';
+import { stages, type Ask, type Step } from './step';
 
 export interface SheetProblem {
 	readonly path: (string | number)[];
@@ -171,12 +171,29 @@ function* stepProblems(step: Step, index: number, sheet: ModelSheet, known: Know
 	if (step.crank && typeof step.crank.cylinder === 'number' && step.crank.cylinder > sheet.cylinders)
 		yield { path: [...path, 'crank', 'cylinder'], message: `there are ${sheet.cylinders} cylinders` };
 	for (const [i, ask] of step.asks.entries()) {
-		if (ask.kind !== 'count' && ask.kind !== 'size') continue;
 		const at = [...path, 'asks', i];
+		if (ask.kind === 'choice') yield* meaningProblems(ask, sheet, known, at);
+		if (ask.kind !== 'count' && ask.kind !== 'size') continue;
 		yield* known.one('stations', ask.station, [...at, 'station']);
 		const station = sheet.stations.find(({ key }) => key === ask.station);
 		if (ask.kind === 'size' && station && !station.characteristics.some(({ key }) => key === ask.characteristic))
 			yield { path: [...at, 'characteristic'], message: `"${station.key}" has no size "${ask.characteristic}"` };
+	}
+}
+
+function* meaningProblems(
+	{ choices, means }: Extract<Ask, { kind: 'choice' }>,
+	{ stations }: ModelSheet,
+	known: Known,
+	path: Path
+): Generator<SheetProblem> {
+	for (const [i, { choice, station: key, pattern }] of means.entries()) {
+		const at = [...path, 'means', i];
+		if (!choices.includes(choice)) yield { path: [...at, 'choice'], message: `"${choice}" is not a choice` };
+		yield* known.one('stations', key, [...at, 'station']);
+		const station = stations.find((one) => one.key === key);
+		if (station && !partType(station.type).patterns.some((rule) => rule.pattern === pattern))
+			yield { path: [...at, 'pattern'], message: `a ${station.type} does not show "${pattern}"` };
 	}
 }
 

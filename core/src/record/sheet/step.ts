@@ -17,7 +17,16 @@ export const askSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('size'), station: key, characteristic: key }),
 	/** How something was set, as it was found or as it is left. */
 	z.strictObject({ kind: z.literal('setting'), name: text, unit, when: z.enum(['found', 'left']) }),
-	z.strictObject({ kind: z.literal('choice'), text, choices: z.array(text).min(2).max(8) }),
+	z.strictObject({
+		kind: z.literal('choice'),
+		text,
+		choices: z.array(text).min(2).max(8),
+		/** What a choice says of the parts of a station: metal in the oil. */
+		means: z
+			.array(z.strictObject({ choice: text, station: key, pattern: z.enum(patternKeys) }))
+			.max(8)
+			.default([])
+	}),
 	z.strictObject({ kind: z.literal('photo'), text }),
 	/** In one's own words: where each hose went. */
 	z.strictObject({ kind: z.literal('note'), text })

@@ -4,6 +4,7 @@ import { judge, type Judgement } from '@exetasis/core/decide';
 import {
 	blockedBy,
 	effectiveTime,
+	facesUp,
 	fold,
 	isLookedAt,
 	standingDecision,
@@ -57,9 +58,20 @@ export class BenchState {
 	readonly log = $derived.by(() => fold([...this.#all.values()].filter(({ id }) => !this.#refused.includes(id))));
 	/** Steps without which the pump is not safe to work on and that nobody has signed off. */
 	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
+	/** Assemblies that lie otherwise than the steps left them, because somebody has turned them over here. */
+	turnedOver = $state<Record<string, boolean>>({});
+	/** Which face of each assembly lies up now. */
+	readonly up = $derived.by(() => {
+		const { sheet, job } = this.bench;
+		const laid = facesUp(sheet.assemblies, stepsInScope(sheet, job), this.log.steps);
+		for (const [key, face] of laid) if (this.turnedOver[key]) laid.set(key, face === 'P' ? 'C' : 'P');
+		return laid;
+	});
 	#records: ReadonlyMap<string, PartRecord> = new Map();
 	readonly #judged = new Map<string, { part: LaidPart; mates: readonly LaidPart[]; judgement: Judgement }>();
 	#shown: ReadonlyMap<string, BenchPart> = new Map();
+	/** By place, the part that lies there. */
+	readonly partIds: ReadonlyMap<string, string>;
 	/** By place, the places of the parts that one runs with. */
 	readonly mates: ReadonlyMap<string, readonly string[]>;
 
@@ -92,6 +104,7 @@ export class BenchState {
 		this.user = user;
 		this.stations = stationsInScope(bench.sheet, bench.job);
 		this.mates = matePlaces(bench);
+		this.partIds = new Map(bench.cells.map(({ part, station, cylinder }) => [placeKey(station, cylinder), part]));
 		this.#entries = new Map(bench.entries.map((entry) => [entry.id, entry]));
 		this.outbox = outbox;
 		this.follower = new Follower(bench.job.id, (entries) => this.merge(entries));
@@ -183,8 +196,17 @@ export const verdictOf = ({ record, judgement }: BenchPart) =>
 
 // The record as it was where nothing has been added or taken back, so that one can tell by a glance.
 function sameOr(before: PartRecord | undefined, now: PartRecord): PartRecord {
-	const ids = ({ findings, clean, readings, fitted, marks, decisions, notes, photos }: PartRecord) =>
-		[...findings, ...(clean ? [clean] : []), ...readings, ...fitted, ...marks, ...decisions, ...notes, ...photos]
+	const ids = ({ where, facing, findings, clean, readings, fitted, marks, decisions, notes, photos }: PartRecord) =>
+		[
+			...[where, facing, clean].filter((one) => one !== undefined),
+			...findings,
+			...readings,
+			...fitted,
+			...marks,
+			...decisions,
+			...notes,
+			...photos
+		]
 			.map(({ id }) => id)
 			.join();
 	return before && ids(before) === ids(now) ? before : now;

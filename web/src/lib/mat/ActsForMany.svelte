@@ -56,6 +56,17 @@
 						>
 					{/each}
 				</div>
+				{#if bench.up.size > 0}
+					<h3>On the bench</h3>
+					<div class="my-3 grid gap-2">
+						{#each bench.bench.sheet.assemblies.filter(({ key }) => bench.up.has(key)) as { key, name: assembly } (key)}
+							<button type="button" class="btn left" onclick={() => (bench.turnedOver[key] = !bench.turnedOver[key])}
+								><span>Turn over: {inSentence(assembly)}</span>
+								<b>{bench.up.get(key) === 'C' ? 'crank side' : 'pressure side'} up</b></button
+							>
+						{/each}
+					</div>
+				{/if}
 				<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
 			</Dialog.Content>
 		</Dialog.Positioner>

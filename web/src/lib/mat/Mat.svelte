@@ -3,6 +3,7 @@
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 	import type { Station } from '@exetasis/core/record';
+	import type { MatLayers } from './layers.svelte';
 	import MatCell from './MatCell.svelte';
 
 	interface Props {
@@ -11,9 +12,10 @@
 		selected: string;
 		/** The names of all columns stand over them. */
 		named: boolean;
+		layers: MatLayers;
 		onselect: (place: string) => void;
 	}
-	let { bench, selected, named, onselect }: Props = $props();
+	let { bench, selected, named, layers, onselect }: Props = $props();
 
 	interface Group {
 		readonly assembly: string;
@@ -145,7 +147,14 @@
 											class:whole={station.per === 'pump'}
 										>
 											{#if part}
-												<MatCell {part} selected={selected === place} onselect={() => onselect(place)} />
+												<MatCell
+													{part}
+													selected={selected === place}
+													layer={layers.shown}
+													before={layers.history?.get(place)}
+													sheet={bench.bench.sheet}
+													onselect={() => onselect(place)}
+												/>
 											{/if}
 										</td>
 									{/if}

@@ -1,18 +1,25 @@
 <!-- @component One cell of the mat: the part in section, with the inspector's marks on it. -->
 <script lang="ts">
 	import { patternName } from '@exetasis/core/part';
-	import { standingDecision } from '@exetasis/core/record';
+	import { standingDecision, type ModelSheet } from '@exetasis/core/record';
 	import { verdictOf, type BenchPart } from '$lib/log/bench.svelte';
 	import { placeName } from '$lib/words/place';
+	import { foundSign, foundState, foundWords } from '$lib/words/found';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { verdictName } from '$lib/words/reasons';
+	import type { EarlierAtPlace } from './history';
+	import type { Layer } from './layers.svelte';
 
 	interface Props {
 		part: BenchPart;
 		selected: boolean;
 		onselect: () => void;
+		layer?: Layer;
+		/** What became of this place in the last rebuilds, the newest first. */
+		before?: readonly EarlierAtPlace[];
+		sheet: Pick<ModelSheet, 'assemblies'>;
 	}
-	let { part, selected, onselect }: Props = $props();
+	let { part, selected, onselect, layer = 'judged', before = [], sheet }: Props = $props();
 
 	const verdict = $derived(verdictOf(part));
 	const decided = $derived(standingDecision(part.record) !== undefined);
@@ -27,9 +34,14 @@
 	// Bar of wear used, 0 to 1 over its width; the whisker is ± U.
 	const used = $derived(worst && Math.min(1.2, Math.max(0, worst.wear.share)));
 	const whisker = $derived(worst && worst.budget.U / worst.wear.allowance);
+	const found = $derived(foundState(part.record));
 	const label = $derived(
 		[
 			placeName(part.station.name, part.cell.cylinder),
+			layer === 'found' || (found !== 'unsaid' && found !== 'right') ? `found: ${foundWords(part.record, sheet)}` : '',
+			layer === 'history'
+				? `before: ${before.map(({ verdict }) => (verdict ? verdictName[verdict] : 'not decided')).join(', ') || 'nothing on record'}`
+				: '',
 			!part.looked
 				? 'not looked at'
 				: findings.length > 0
@@ -55,34 +67,45 @@
 	onclick={onselect}
 >
 	<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={30} />
-	<svg class="marks" viewBox="0 0 44 44" aria-hidden="true">
-		{#if verdict === 'reuse' && part.looked}
-			<ellipse class="sound" cx="22" cy="22" rx="20" ry="19" transform="rotate(-8 22 22)" />
-		{:else if verdict === 'replace' && (part.looked || decided)}
-			<path class="pencil" d="M3 40 41 4" />
-			{#if decided}<path class="pencil" d="M8 43 43 9" />{/if}
-		{:else if verdict === 'lookAgain'}
-			<path class="doubt" d="M3 40q3.2-5 6.4 0t6.4 0 6.4 0 6.4 0 6.4 0 5 0" />
-		{/if}
-		{#if byHand}
-			<path class="pencil thin" d="M7 3H3V41H7M37 3H41V41H37" />
-		{/if}
-	</svg>
-	{#if findings.length > 0}
-		<span class="count" aria-hidden="true"
-			>{#each findings.slice(0, 4) as { id, payload } (id)}<i style="height: {3 + 4 * payload.severity}px"
+	{#if layer === 'found'}
+		<span class="sign" class:amiss={found !== 'right'} aria-hidden="true">{foundSign[found]}</span>
+	{:else if layer === 'history'}
+		<span class="before" aria-hidden="true"
+			>{#each before.slice(0, 4).toReversed() as one (one.pumpHours)}<i
+					class:gone={one.verdict === 'replace'}
+					style="height: {6 + 5 * one.worst}px"
 				></i>{/each}</span
 		>
-	{/if}
-	{#if used !== undefined && whisker !== undefined}
-		<span class="bar" aria-hidden="true">
-			<span class="fill" class:over={used >= 1} style="width: {(used / 1.2) * 100}%"></span>
-			<span class="limit"></span>
-			<span
-				class="whisker"
-				style="left: {(Math.max(0, used - whisker) / 1.2) * 100}%; width: {(Math.min(1.2, 2 * whisker) / 1.2) * 100}%"
-			></span>
-		</span>
+	{:else}
+		<svg class="marks" viewBox="0 0 44 44" aria-hidden="true">
+			{#if verdict === 'reuse' && part.looked}
+				<ellipse class="sound" cx="22" cy="22" rx="20" ry="19" transform="rotate(-8 22 22)" />
+			{:else if verdict === 'replace' && (part.looked || decided)}
+				<path class="pencil" d="M3 40 41 4" />
+				{#if decided}<path class="pencil" d="M8 43 43 9" />{/if}
+			{:else if verdict === 'lookAgain'}
+				<path class="doubt" d="M3 40q3.2-5 6.4 0t6.4 0 6.4 0 6.4 0 6.4 0 5 0" />
+			{/if}
+			{#if byHand}
+				<path class="pencil thin" d="M7 3H3V41H7M37 3H41V41H37" />
+			{/if}
+		</svg>
+		{#if findings.length > 0}
+			<span class="count" aria-hidden="true"
+				>{#each findings.slice(0, 4) as { id, payload } (id)}<i style="height: {3 + 4 * payload.severity}px"
+					></i>{/each}</span
+			>
+		{/if}
+		{#if used !== undefined && whisker !== undefined}
+			<span class="bar" aria-hidden="true">
+				<span class="fill" class:over={used >= 1} style="width: {(used / 1.2) * 100}%"></span>
+				<span class="limit"></span>
+				<span
+					class="whisker"
+					style="left: {(Math.max(0, used - whisker) / 1.2) * 100}%; width: {(Math.min(1.2, 2 * whisker) / 1.2) * 100}%"
+				></span>
+			</span>
+		{/if}
 	{/if}
 </button>
 
@@ -151,6 +174,35 @@
 	.count i {
 		width: 3px;
 		background: var(--pencil);
+	}
+	.sign,
+	.before {
+		position: absolute;
+		right: 3px;
+		bottom: 2px;
+	}
+	.sign {
+		font-size: 1.05rem;
+		line-height: 1;
+		color: var(--sound);
+	}
+	.sign.amiss {
+		color: var(--doubt);
+		font-weight: 700;
+	}
+	/* One stroke a rebuild, the newest to the right: its height what service had left, filled where the part went. */
+	.before {
+		display: flex;
+		align-items: flex-end;
+		gap: 2px;
+	}
+	.before i {
+		width: 5px;
+		border: 1px solid var(--ink-soft);
+	}
+	.before i.gone {
+		background: var(--pencil);
+		border-color: var(--pencil);
 	}
 	.bar {
 		position: absolute;

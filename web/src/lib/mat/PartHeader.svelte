@@ -3,9 +3,10 @@
 	import { shownUnit } from '@exetasis/core/quantity';
 	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import type { Policy } from '@exetasis/core/decide';
-	import type { ModelSheet } from '@exetasis/core/record';
+	import type { Face, ModelSheet } from '@exetasis/core/record';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { foundState, foundWords } from '$lib/words/found';
 	import { hazardName } from '$lib/words/hazards';
 	import { refitWords } from '$lib/words/orientation';
 	import { placeName } from '$lib/words/place';
@@ -14,8 +15,10 @@
 		sheet: ModelSheet;
 		policy: Policy;
 		part: BenchPart;
+		/** Which face of each assembly lies up now. */
+		up: ReadonlyMap<string, Face>;
 	}
-	let { sheet, policy, part }: Props = $props();
+	let { sheet, policy, part, up }: Props = $props();
 	const units = unitsInUse();
 	const { station, cell } = $derived(part);
 
@@ -25,7 +28,9 @@
 			? ['no abrasive on this surface']
 			: ['abrasive cloth allowed here, by the sheet'];
 	});
+	const found = $derived(foundState(part.record));
 	const facts = $derived([
+		...(found === 'unsaid' || found === 'right' ? [] : [`found: ${foundWords(part.record, sheet)}`]),
 		cell.hours === null ? 'hours on it unknown' : `${formatNumber(cell.hours)} h on it`,
 		...(cell.kept ? [`kept ${cell.kept === 1 ? 'once' : `${cell.kept} times`} before`] : []),
 		...(cell.earlierLives > 0 ? [`${cell.earlierLives} lives before it`] : []),
@@ -45,7 +50,7 @@
 <div class="part">
 	<div class="name">
 		<h1>{placeName(station.name, cell.cylinder)}</h1>
-		<p class="direction">{refitWords(station, sheet)}</p>
+		<p class="direction">{refitWords(station, sheet, up)}</p>
 		<p class="soft facts">{facts.join(' · ')}</p>
 	</div>
 	{#if station.caution}

@@ -1,11 +1,13 @@
 <!-- @component The lowest line of the bench: what the next key or touch will do, how far the look is, and what is for all of the mat. -->
 <script lang="ts">
 	import Keyboard from '@lucide/svelte/icons/keyboard';
+	import Layers2 from '@lucide/svelte/icons/layers-2';
 	import Layers from '@lucide/svelte/icons/layers';
 	import Search from '@lucide/svelte/icons/search';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { acceptAll } from './forMany';
+	import { layerName, type MatLayers } from './layers.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -14,9 +16,10 @@
 		locked: boolean;
 		/** The names of all columns stand over the mat. */
 		named: boolean;
+		layers: MatLayers;
 		onshow: (which: 'find' | 'many' | 'keys') => void;
 	}
-	let { bench, says, locked, named = $bindable(), onshow }: Props = $props();
+	let { bench, says, locked, named = $bindable(), layers, onshow }: Props = $props();
 	const parts = $derived([...bench.parts.values()]);
 	const looked = $derived(parts.filter((one) => one.looked).length);
 	const clear = $derived(acceptAll(parts));
@@ -37,6 +40,13 @@
 	>
 	<button type="button" class="btn" disabled={locked} aria-haspopup="dialog" onclick={() => onshow('many')}
 		><Layers size={17} /> Many</button
+	>
+	<button
+		type="button"
+		class="btn"
+		aria-label="Layer of the mat: {layerName[layers.shown]}"
+		title={layers.failed ? 'No connection: what was before cannot be looked up now.' : 'What the mat shows'}
+		onclick={() => void layers.next()}><Layers2 size={17} /> {layerName[layers.shown]}</button
 	>
 	<button type="button" class="btn wide" aria-pressed={named} onclick={() => (named = !named)}>Names</button>
 	<button type="button" class="btn wide" aria-haspopup="dialog" onclick={() => onshow('keys')}

@@ -71,6 +71,13 @@
 		{/each}
 	{:else if ask.kind === 'count' || ask.kind === 'note' || ask.kind === 'setting'}
 		<label for={id}>{askWords(ask, sheet)}</label>
+		{#if ask.kind === 'count'}<button
+				type="button"
+				class="btn"
+				aria-pressed={given === belong}
+				disabled={locked}
+				onclick={() => onanswer(belong)}>All {belong}</button
+			>{/if}
 		<input
 			{id}
 			class="input"
@@ -99,7 +106,7 @@
 		align-items: center;
 		gap: 6px;
 		margin-top: 4px;
-		font-size: 0.88rem;
+		font-size: 0.98rem;
 		font-weight: 600;
 	}
 	.input {

@@ -1,7 +1,6 @@
 <!-- @component What goes with a step: the parts that it handles, its tools with what may stand in for them, ways that differ. -->
 <script lang="ts">
 	import { stationsInScope, type ModelSheet, type Opening, type Step } from '@exetasis/core/record';
-	import { crankWords } from '$lib/words/steps';
 
 	interface Props {
 		step: Step;
@@ -23,14 +22,14 @@
 </script>
 
 {#if parts.length > 0}
-	<p class="soft">
+	<p>
 		Comes out: {parts
 			.map(({ name, pieces, per }) => `${name}${pieces > 1 ? ` (${pieces})` : ''}${per === 'cylinder' ? ', each' : ''}`)
 			.join(' · ')}
 	</p>
 {/if}
 {#if tools.length > 0}
-	<p class="soft">
+	<p>
 		Tools: {#each tools as tool, i (tool.key)}{i > 0
 				? ' · '
 				: ''}{tool.name}{#each tool.substitutes as other (other.name)}<span class="risk"
@@ -38,29 +37,16 @@
 				>{/each}{/each}
 	</p>
 {/if}
-{#if step.crank}<p class="soft">Crank: {crankWords(step.crank)}</p>{/if}
-{#if lays}<p class="soft">
+{#if lays}<p>
 		{lays.name}: put down with its {step.lays?.up === 'C' ? 'crank side (C)' : 'pressure side (P)'} up{lays.massKg
 			? `; ${lays.massKg} kg`
 			: ''}
 	</p>{/if}
-{#if step.ways.length > 0}
-	<ul>
-		{#each step.ways as way (way.key)}<li>
-				{way.text}{#if way.risk}<span class="risk">: {way.risk.toLowerCase()}</span>{/if}
-			</li>{/each}
-	</ul>
-{/if}
 
 <style>
-	p,
-	ul {
-		font-size: 0.82rem;
+	p {
+		font-size: 0.92rem;
 		line-height: 1.3;
-	}
-	ul {
-		list-style: disc;
-		padding-left: 1.1rem;
 	}
 	.risk {
 		color: var(--doubt);

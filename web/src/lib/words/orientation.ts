@@ -1,13 +1,14 @@
-import type { ModelSheet, Station } from '@exetasis/core/record';
+import type { Face, ModelSheet, Station } from '@exetasis/core/record';
 import { inSentence } from './reasons';
 
 /**
  * Which way a part faces on refit, in words for the way its assembly lies on the bench now: one rule ("lip to
- * pressure") sounds opposite when it is turned over. Stored is the side; the bench word is made here.
+ * pressure") sounds opposite when it is turned over. Stored is the side; the bench word is made here. `up` says which face of each assembly lies up now; left out, as the sheet lays it down.
  */
 export function directionWords(
 	{ face, in: key }: Pick<Station, 'face' | 'in'>,
-	{ assemblies }: Pick<ModelSheet, 'assemblies'>
+	{ assemblies }: Pick<ModelSheet, 'assemblies'>,
+	up: ReadonlyMap<string, Face> = new Map()
 ): string {
 	const { toward, what, near } = face;
 	switch (toward) {
@@ -22,12 +23,13 @@ export function directionWords(
 		default: {
 			const sideName = toward === 'P' ? 'pressure side (P)' : 'crank side (C)';
 			const lies = assemblies.find((one) => one.key === key);
-			const bench = lies?.up ? `, ${toward === lies.up ? 'up' : 'down'} as the ${inSentence(lies.name)} lies now` : '';
+			const face = up.get(key) ?? lies?.up;
+			const bench = lies && face ? `, ${toward === face ? 'up' : 'down'} as the ${inSentence(lies.name)} lies now` : '';
 			return `Fit with the ${what} toward ${near ? `${near}, ` : 'the '}${sideName}${bench}`;
 		}
 	}
 }
 
 /** Direction, and what is done in fitting it. */
-export const refitWords = (station: Station, sheet: ModelSheet): string =>
-	[directionWords(station, sheet), ...(station.fit ? [station.fit] : [])].join('; ');
+export const refitWords = (station: Station, sheet: ModelSheet, up?: ReadonlyMap<string, Face>): string =>
+	[directionWords(station, sheet, up), ...(station.fit ? [station.fit] : [])].join('; ');

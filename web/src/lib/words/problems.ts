@@ -10,6 +10,7 @@ import {
 	dimensionOf
 } from '@exetasis/core/quantity';
 import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
+import { inSentence } from './reasons';
 
 /** The sentence beside a field whose text is no number. */
 export function numberSentence(problem: NumberProblem, empty = 'Type a number first.'): string {
@@ -67,6 +68,7 @@ function implausible(
 
 /** What people call each kind of entry. */
 export const kindName: Readonly<Record<EntryKind, string>> = {
+	asFound: 'how it was found',
 	finding: 'Finding',
 	clean: '“Nothing found”',
 	reading: 'Reading',
@@ -120,6 +122,10 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `That is no answer to what “${problem.step}” asks. Answer it again under Strip.`;
 		case 'stepUnanswered':
 			return `First answer what “${problem.step}” asks, then sign it off.`;
+		case 'unknownWay':
+			return `The sheet names no such way of doing “${problem.step}”. Choose one of those shown under Strip.`;
+		case 'notAsFound':
+			return `The ${inSentence(problem.part)} cannot have been found so. Say again where it lay or which way it faced, under Strip.`;
 		case 'unknownStep':
 			return 'The sheet has no such step.';
 		case 'malformed':

@@ -121,6 +121,12 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 				? `${name} not measured yet.`
 				: `${name}: ${reason.placesLeft} places not measured yet.`;
 		}
+		case 'notThere':
+			return 'Was not there when the pump was opened: a new one goes in.';
+		case 'foundDoubled':
+			return 'Was there twice when the pump was opened: one goes back.';
+		case 'foundTurned':
+			return 'Faced the wrong way when the pump was opened (earlier assembly).';
 		case 'nothingFound':
 			return 'Looked at, nothing found.';
 		case 'notJudged':

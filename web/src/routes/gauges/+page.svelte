@@ -59,6 +59,7 @@
 	];
 	const list = $derived(answer && 'list' in answer ? answer.list : undefined);
 	const taken = $derived(answer && 'taken' in answer ? answer.taken : undefined);
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Gauges · Exetasis</title></svelte:head>
@@ -81,9 +82,11 @@
 			<Accordion.ItemTrigger class="btn" disabled={!alive}>Add a gauge</Accordion.ItemTrigger>
 			<Accordion.ItemContent>
 				<form method="post" action="?/add" use:keep class="sheet mt-2 grid gap-3 p-4">
-					<GaugeFields bind:typed={$form} errors={$errors} kinds={gaugeKinds} />
-					<CertificateFields bind:typed={$form} errors={$errors} />
-					<div><button class="btn main">Add the gauge</button></div>
+					<Fields>
+						<GaugeFields bind:typed={$form} errors={$errors} kinds={gaugeKinds} />
+						<CertificateFields bind:typed={$form} errors={$errors} />
+						<div><button class="btn main">Add the gauge</button></div>
+					</Fields>
 				</form>
 			</Accordion.ItemContent>
 		</Accordion.Item>
@@ -99,13 +102,15 @@
 							update({ reset: false })}
 					class="sheet mt-2 grid gap-3 p-4"
 				>
-					<p class="soft">
-						CSV, its first line the names of the columns: <span class="figures">{gaugeColumns.join(', ')}</span>.
-						Nothing is taken in before you have seen what is wrong with it.
-					</p>
-					<FileField name="list" label="List" accept=".csv,text/csv,text/plain" />
-					<div><button class="btn main">Look through the list</button></div>
-					{#if list?.empty}<p class="wrong" role="alert">Choose a file with a list first.</p>{/if}
+					<Fields>
+						<p class="soft">
+							CSV, its first line the names of the columns: <span class="figures">{gaugeColumns.join(', ')}</span>.
+							Nothing is taken in before you have seen what is wrong with it.
+						</p>
+						<FileField name="list" label="List" accept=".csv,text/csv,text/plain" />
+						<div><button class="btn main">Look through the list</button></div>
+						{#if list?.empty}<p class="wrong" role="alert">Choose a file with a list first.</p>{/if}
+					</Fields>
 				</form>
 				{#if list && !list.empty}
 					<section class="sheet mt-2 p-4" aria-label="What was found in the list">
@@ -128,8 +133,10 @@
 						{/if}
 						{#if list.good > 0}
 							<form method="post" action="?/take" use:enhance class="mt-2">
-								<textarea name="text" hidden value={list.text}></textarea>
-								<button class="btn main">Take in the {list.good} that {list.good === 1 ? 'holds' : 'hold'}</button>
+								<Fields>
+									<textarea name="text" hidden value={list.text}></textarea>
+									<button class="btn main">Take in the {list.good} that {list.good === 1 ? 'holds' : 'hold'}</button>
+								</Fields>
 							</form>
 						{/if}
 					</section>

@@ -36,120 +36,123 @@
 			.find(({ key }) => key === $form.scope)
 			?.offers.map((key) => model.scopes.find((scope) => scope.key === key)!)
 	);
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Receive a pump · Exetasis</title></svelte:head>
 <h1>Receive a pump</h1>
 <form method="post" use:enhance>
-	<fieldset class="sheet">
-		<legend>Pump</legend>
-		<input type="hidden" name="pump" value={$form.pump} />
-		<input type="hidden" name="pumpLine" value={$form.pumpLine} />
-		<div>
-			<PumpChoice
-				label="Which pump"
-				first={$form.pumpLine}
-				wrong={$errors.pump !== undefined}
-				onchoose={(one) => {
-					known = one;
-					$form.pump = one.id;
-					$form.pumpLine = pumpLine(one);
-				}}
-			/>
-			<button
-				type="button"
-				class="btn mt-2"
-				disabled={!alive}
-				aria-pressed={$form.pump === 'new'}
-				onclick={() => {
-					known = undefined;
-					$form.pump = 'new';
-				}}>A pump we do not know yet</button
-			>
-			{#if $errors.pump}<p class="wrong" role="alert">{$errors.pump[0]}</p>{/if}
-			{#if answer && 'openJob' in answer}<p>
-					<a class="btn" href="/jobs/{answer.openJob}">Go to its open job</a>
-				</p>{/if}
-			{#if known}
-				<p class="soft">
-					{known.model}; {known.rebuilds} rebuilds on record{known.lastReceived
-						? `, last in ${day(known.lastReceived)} at ${formatNumber(known.meterHours ?? 0)} h on the meter`
-						: ''}.
-				</p>
+	<Fields>
+		<fieldset class="sheet">
+			<legend>Pump</legend>
+			<input type="hidden" name="pump" value={$form.pump} />
+			<input type="hidden" name="pumpLine" value={$form.pumpLine} />
+			<div>
+				<PumpChoice
+					label="Which pump"
+					first={$form.pumpLine}
+					wrong={$errors.pump !== undefined}
+					onchoose={(one) => {
+						known = one;
+						$form.pump = one.id;
+						$form.pumpLine = pumpLine(one);
+					}}
+				/>
+				<button
+					type="button"
+					class="btn mt-2"
+					disabled={!alive}
+					aria-pressed={$form.pump === 'new'}
+					onclick={() => {
+						known = undefined;
+						$form.pump = 'new';
+					}}>A pump we do not know yet</button
+				>
+				{#if $errors.pump}<p class="wrong" role="alert">{$errors.pump[0]}</p>{/if}
+				{#if answer && 'openJob' in answer}<p>
+						<a class="btn" href="/jobs/{answer.openJob}">Go to its open job</a>
+					</p>{/if}
+				{#if known}
+					<p class="soft">
+						{known.model}; {known.rebuilds} rebuilds on record{known.lastReceived
+							? `, last in ${day(known.lastReceived)} at ${formatNumber(known.meterHours ?? 0)} h on the meter`
+							: ''}.
+					</p>
+				{/if}
+			</div>
+			{#if $form.pump === 'new'}
+				<Field name="serial" label="Serial number" bind:value={$form.serial} errors={$errors.serial} />
+				<Field name="model" label="Model" bind:value={$form.model} errors={$errors.model} options={models} />
+				<Field name="site" label="Where it runs" bind:value={$form.site} errors={$errors.site} options={sites} />
+				<Field name="tag" label="Its name there" hint="Port set" bind:value={$form.tag} errors={$errors.tag} />
 			{/if}
-		</div>
-		{#if $form.pump === 'new'}
-			<Field name="serial" label="Serial number" bind:value={$form.serial} errors={$errors.serial} />
-			<Field name="model" label="Model" bind:value={$form.model} errors={$errors.model} options={models} />
-			<Field name="site" label="Where it runs" bind:value={$form.site} errors={$errors.site} options={sites} />
-			<Field name="tag" label="Its name there" hint="Port set" bind:value={$form.tag} errors={$errors.tag} />
-		{/if}
-	</fieldset>
-	<fieldset class="sheet">
-		<legend>Why and how far</legend>
-		<Field
-			name="complaint"
-			label="Complaint"
-			hint="Water leak, weak or pulsing pressure, noise, planned …"
-			bind:value={$form.complaint}
-			errors={$errors.complaint}
-		/>
-		<Field
-			name="hours"
-			label="Hours on its meter"
-			hint={known?.meterHours ? `last time ${formatNumber(known.meterHours)}` : '4210'}
-			bind:value={$form.hours}
-			errors={$errors.hours}
-		/>
-		{#if answer && 'meterWentBack' in answer}
+		</fieldset>
+		<fieldset class="sheet">
+			<legend>Why and how far</legend>
 			<Field
-				name="oldMeterHours"
-				label="Meter replaced: hours on the old one since last time"
-				hint="0 if nobody knows"
-				bind:value={$form.oldMeterHours}
-				errors={$errors.oldMeterHours}
+				name="complaint"
+				label="Complaint"
+				hint="Water leak, weak or pulsing pressure, noise, planned …"
+				bind:value={$form.complaint}
+				errors={$errors.complaint}
 			/>
-		{/if}
-		<Field name="scope" label="Work to do" bind:value={$form.scope} errors={$errors.scope} options={work} />
-		{#each offered ?? [] as scope (scope.key)}
-			<p class="soft">
-				Only that? It opens as far as this:
-				<button type="button" class="btn" onclick={() => ($form.scope = scope.key)}>{scope.name} instead</button>
-			</p>
-		{/each}
-		{#if model && model.variants.length > 0}
-			<Variants
-				{model}
-				bind:chosen={() => $form.variants ?? '{}', (answers) => ($form.variants = answers)}
-				problem={$errors.variants?.[0]}
+			<Field
+				name="hours"
+				label="Hours on its meter"
+				hint={known?.meterHours ? `last time ${formatNumber(known.meterHours)}` : '4210'}
+				bind:value={$form.hours}
+				errors={$errors.hours}
 			/>
-		{/if}
-	</fieldset>
-	<fieldset class="sheet">
-		<legend>Duty <span class="soft">as far as known</span></legend>
-		<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
-		<Field
-			name="temperature"
-			label="Temperature, {unitLabel(data.units.temperature)}"
-			bind:value={$form.temperature}
-			errors={$errors.temperature}
-		/>
-		<Field
-			name="pressure"
-			label="Pressure, {unitLabel(data.units.pressure)}"
-			bind:value={$form.pressure}
-			errors={$errors.pressure}
-		/>
-		<Field name="speed" label="Speed, rpm" bind:value={$form.speed} errors={$errors.speed} />
-		<Field
-			name="inlet"
-			label="Inlet supply"
-			hint="Flooded, suction lift, filter …"
-			bind:value={$form.inlet}
-			errors={$errors.inlet}
-		/>
-	</fieldset>
-	<p class="last"><button class="btn main">Receive and lay out the mat</button></p>
+			{#if answer && 'meterWentBack' in answer}
+				<Field
+					name="oldMeterHours"
+					label="Meter replaced: hours on the old one since last time"
+					hint="0 if nobody knows"
+					bind:value={$form.oldMeterHours}
+					errors={$errors.oldMeterHours}
+				/>
+			{/if}
+			<Field name="scope" label="Work to do" bind:value={$form.scope} errors={$errors.scope} options={work} />
+			{#each offered ?? [] as scope (scope.key)}
+				<p class="soft">
+					Only that? It opens as far as this:
+					<button type="button" class="btn" onclick={() => ($form.scope = scope.key)}>{scope.name} instead</button>
+				</p>
+			{/each}
+			{#if model && model.variants.length > 0}
+				<Variants
+					{model}
+					bind:chosen={() => $form.variants ?? '{}', (answers) => ($form.variants = answers)}
+					problem={$errors.variants?.[0]}
+				/>
+			{/if}
+		</fieldset>
+		<fieldset class="sheet">
+			<legend>Duty <span class="soft">as far as known</span></legend>
+			<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
+			<Field
+				name="temperature"
+				label="Temperature, {unitLabel(data.units.temperature)}"
+				bind:value={$form.temperature}
+				errors={$errors.temperature}
+			/>
+			<Field
+				name="pressure"
+				label="Pressure, {unitLabel(data.units.pressure)}"
+				bind:value={$form.pressure}
+				errors={$errors.pressure}
+			/>
+			<Field name="speed" label="Speed, rpm" bind:value={$form.speed} errors={$errors.speed} />
+			<Field
+				name="inlet"
+				label="Inlet supply"
+				hint="Flooded, suction lift, filter …"
+				bind:value={$form.inlet}
+				errors={$errors.inlet}
+			/>
+		</fieldset>
+		<p class="last"><button class="btn main">Receive and lay out the mat</button></p>
+	</Fields>
 </form>
 
 <style>

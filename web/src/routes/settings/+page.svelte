@@ -69,6 +69,7 @@
 		['always', 'always by itself'],
 		['never', 'only when asked for']
 	] as const;
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Settings · Exetasis</title></svelte:head>
@@ -76,66 +77,80 @@
 <Said />
 <div class="columns">
 	<form method="post" action="?/units" use:keepUnits class="sheet">
-		<h2>Units</h2>
-		<p class="soft">They change what you see and type, never what is stored.</p>
-		<Field name="length" label="Lengths" options={lengths} bind:value={$units.length} errors={$unitsWrong.length} />
-		<Field name="torque" label="Torque" options={torques} bind:value={$units.torque} errors={$unitsWrong.torque} />
-		<Field
-			name="pressure"
-			label="Pressure"
-			options={pressures}
-			bind:value={$units.pressure}
-			errors={$unitsWrong.pressure}
-		/>
-		<Field
-			name="temperature"
-			label="Temperature"
-			options={temperatures}
-			bind:value={$units.temperature}
-			errors={$unitsWrong.temperature}
-		/>
-		<div><button class="btn main">Save</button></div>
+		<Fields>
+			<h2>Units</h2>
+			<p class="soft">They change what you see and type, never what is stored.</p>
+			<Field name="length" label="Lengths" options={lengths} bind:value={$units.length} errors={$unitsWrong.length} />
+			<Field name="torque" label="Torque" options={torques} bind:value={$units.torque} errors={$unitsWrong.torque} />
+			<Field
+				name="pressure"
+				label="Pressure"
+				options={pressures}
+				bind:value={$units.pressure}
+				errors={$unitsWrong.pressure}
+			/>
+			<Field
+				name="temperature"
+				label="Temperature"
+				options={temperatures}
+				bind:value={$units.temperature}
+				errors={$unitsWrong.temperature}
+			/>
+			<div><button class="btn main">Save</button></div>
+		</Fields>
 	</form>
 	<div class="column">
 		<form method="post" action="?/numerals" use:keepWritten class="sheet">
-			<h2>Numbers</h2>
-			<p class="soft">How they are written. What you type is read either way.</p>
-			<Field
-				name="numerals"
-				label="Written as"
-				options={numerals}
-				bind:value={$written.numerals}
-				errors={$writtenWrong.numerals}
-			/>
-			<div><button class="btn">Write them so</button></div>
+			<Fields>
+				<h2>Numbers</h2>
+				<p class="soft">How they are written. What you type is read either way.</p>
+				<Field
+					name="numerals"
+					label="Written as"
+					options={numerals}
+					bind:value={$written.numerals}
+					errors={$writtenWrong.numerals}
+				/>
+				<div><button class="btn">Write them so</button></div>
+			</Fields>
 		</form>
 		<form method="post" action="?/hands" use:keepHands class="sheet">
-			<h2>At the bench</h2>
-			<Field name="hand" label="Hand that touches" options={sides} bind:value={$hands.hand} errors={$handsWrong.hand} />
-			<Field name="pad" label="Pad for readings" options={pads} bind:value={$hands.pad} errors={$handsWrong.pad} />
-			<div><button class="btn">Keep for the bench</button></div>
+			<Fields>
+				<h2>At the bench</h2>
+				<Field
+					name="hand"
+					label="Hand that touches"
+					options={sides}
+					bind:value={$hands.hand}
+					errors={$handsWrong.hand}
+				/>
+				<Field name="pad" label="Pad for readings" options={pads} bind:value={$hands.pad} errors={$handsWrong.pad} />
+				<div><button class="btn">Keep for the bench</button></div>
+			</Fields>
 		</form>
 	</div>
 	<form method="post" action="?/password" use:keepPassword class="sheet">
-		<h2>Password</h2>
-		<p class="soft">A new password signs you out everywhere; then sign in with it.</p>
-		<Field
-			name="current"
-			label="Password now"
-			type="password"
-			autocomplete="current-password"
-			bind:value={$passwords.current}
-			errors={$passwordsWrong.current}
-		/>
-		<Field
-			name="next"
-			label="New password"
-			type="password"
-			autocomplete="new-password"
-			bind:value={$passwords.next}
-			errors={$passwordsWrong.next}
-		/>
-		<div><button class="btn">Change the password</button></div>
+		<Fields>
+			<h2>Password</h2>
+			<p class="soft">A new password signs you out everywhere; then sign in with it.</p>
+			<Field
+				name="current"
+				label="Password now"
+				type="password"
+				autocomplete="current-password"
+				bind:value={$passwords.current}
+				errors={$passwordsWrong.current}
+			/>
+			<Field
+				name="next"
+				label="New password"
+				type="password"
+				autocomplete="new-password"
+				bind:value={$passwords.next}
+				errors={$passwordsWrong.next}
+			/>
+			<div><button class="btn">Change the password</button></div>
+		</Fields>
 	</form>
 </div>
 

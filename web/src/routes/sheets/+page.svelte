@@ -17,6 +17,7 @@
 		{ key: 'revision', head: 'Revision', number: true, of: ({ revision }) => revision },
 		{ key: 'pumps', head: 'Pumps', number: true, of: ({ pumps }) => pumps }
 	];
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Model sheets · Exetasis</title></svelte:head>
@@ -34,28 +35,30 @@
 {#if data.mayManage}
 	<h2 class="mt-6">Take a sheet in, or its next revision</h2>
 	<form method="post" enctype="multipart/form-data" use:enhance class="mt-2 grid gap-3">
-		<FileField name="file" label="File" accept=".json,application/json" />
-		<SheetEditor label="or its text" name="text" bind:text={$form.text} />
-		{#if $message}
-			<div role="alert">
-				<p class="wrong">
-					{$message.faults.length + $message.more === 1
-						? 'One thing is'
-						: `${$message.faults.length + $message.more} things are`} wrong with this sheet{$message.more > 0
-						? `, the first ${$message.faults.length} of them below`
-						: ''}; nothing was taken in.
-				</p>
-				<table class="table">
-					<thead><tr><th class="number">Line</th><th>Path</th><th>What is wrong</th></tr></thead>
-					<tbody
-						>{#each $message.faults as fault, index (index)}<tr
-								><td class="number">{fault.line}</td><td class="figures">{fault.path}</td><td>{fault.message}</td></tr
-							>{/each}</tbody
-					>
-				</table>
-			</div>
-		{/if}
-		<div><button class="btn main">Check and take in</button></div>
+		<Fields>
+			<FileField name="file" label="File" accept=".json,application/json" />
+			<SheetEditor label="or its text" name="text" bind:text={$form.text} />
+			{#if $message}
+				<div role="alert">
+					<p class="wrong">
+						{$message.faults.length + $message.more === 1
+							? 'One thing is'
+							: `${$message.faults.length + $message.more} things are`} wrong with this sheet{$message.more > 0
+							? `, the first ${$message.faults.length} of them below`
+							: ''}; nothing was taken in.
+					</p>
+					<table class="table">
+						<thead><tr><th class="number">Line</th><th>Path</th><th>What is wrong</th></tr></thead>
+						<tbody
+							>{#each $message.faults as fault, index (index)}<tr
+									><td class="number">{fault.line}</td><td class="figures">{fault.path}</td><td>{fault.message}</td></tr
+								>{/each}</tbody
+						>
+					</table>
+				</div>
+			{/if}
+			<div><button class="btn main">Check and take in</button></div>
+		</Fields>
 	</form>
 {:else}
 	<p class="soft mt-4">A lead can take sheets in.</p>

@@ -29,6 +29,7 @@
 		['downtimeCost', 'Cost of an unplanned stop, besides opening the pump', data.shop?.currency ?? ''],
 		['lifeLeftShare', 'Life left in a unit with a damaged drive end, against a new one: your assumption', '%']
 	] as const);
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Shop · Exetasis</title></svelte:head>
@@ -40,36 +41,38 @@
 	is always kept with the reason.
 </p>
 <form method="post" action="?/policy" use:enhance class="columns">
-	<div class="column">
+	<Fields>
+		<div class="column">
+			<fieldset class="sheet" disabled={!data.mayManage}>
+				<legend>Replacement policy in force</legend>
+				{#each schools as school (school)}
+					<label class="school">
+						<input type="radio" name="school" value={school} bind:group={$form.school} />
+						<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
+					</label>
+				{/each}
+			</fieldset>
+			<fieldset class="sheet" disabled={!data.mayManage}>
+				<legend>Shop rules where practice differs</legend>
+				<div class="customs">
+					{#each customChoices as [name, label, choices] (name)}
+						<Field {name} {label} options={choices} bind:value={$form[name]} errors={$errors[name]} />
+					{/each}
+				</div>
+			</fieldset>
+		</div>
 		<fieldset class="sheet" disabled={!data.mayManage}>
-			<legend>Replacement policy in force</legend>
-			{#each schools as school (school)}
-				<label class="school">
-					<input type="radio" name="school" value={school} bind:group={$form.school} />
-					<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
-				</label>
+			<legend>Figures</legend>
+			{#each fields as [name, label, unit] (name)}
+				<Field {name} label="{label}, {unit}" bind:value={$form[name]} errors={$errors[name]} />
 			{/each}
 		</fieldset>
-		<fieldset class="sheet" disabled={!data.mayManage}>
-			<legend>Shop rules where practice differs</legend>
-			<div class="customs">
-				{#each customChoices as [name, label, choices] (name)}
-					<Field {name} {label} options={choices} bind:value={$form[name]} errors={$errors[name]} />
-				{/each}
-			</div>
-		</fieldset>
-	</div>
-	<fieldset class="sheet" disabled={!data.mayManage}>
-		<legend>Figures</legend>
-		{#each fields as [name, label, unit] (name)}
-			<Field {name} label="{label}, {unit}" bind:value={$form[name]} errors={$errors[name]} />
-		{/each}
-	</fieldset>
-	<div class="keep">
-		{#if data.mayManage}
-			<div><button class="btn main">Save</button></div>
-		{:else}<p class="soft">A lead can change these.</p>{/if}
-	</div>
+		<div class="keep">
+			{#if data.mayManage}
+				<div><button class="btn main">Save</button></div>
+			{:else}<p class="soft">A lead can change these.</p>{/if}
+		</div>
+	</Fields>
 </form>
 
 <style>

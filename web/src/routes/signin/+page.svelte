@@ -14,6 +14,7 @@
 		['mara@harrow.example', 'lead'],
 		['bo@harrow.example', 'viewer']
 	] as const;
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Sign in · Exetasis</title></svelte:head>
@@ -27,24 +28,26 @@
 	<h1>Exetasis</h1>
 	<p class="soft">Inspect a stripped pump, decide part by part, find out why it keeps coming back.</p>
 	<form method="post" use:enhance>
-		<Field
-			name="email"
-			label="E-mail"
-			type="email"
-			autocomplete="username"
-			bind:value={$form.email}
-			errors={$errors.email}
-		/>
-		<Field
-			name="password"
-			label="Password"
-			type="password"
-			autocomplete="current-password"
-			bind:value={$form.password}
-			errors={$errors.password}
-		/>
-		{#if $message}<p class="wrong" role="alert">{$message}</p>{/if}
-		<button class="btn main">Sign in</button>
+		<Fields>
+			<Field
+				name="email"
+				label="E-mail"
+				type="email"
+				autocomplete="username"
+				bind:value={$form.email}
+				errors={$errors.email}
+			/>
+			<Field
+				name="password"
+				label="Password"
+				type="password"
+				autocomplete="current-password"
+				bind:value={$form.password}
+				errors={$errors.password}
+			/>
+			{#if $message}<p class="wrong" role="alert">{$message}</p>{/if}
+			<button class="btn main">Sign in</button>
+		</Fields>
 	</form>
 	{#if data.demo}
 		<div class="demo sheet">

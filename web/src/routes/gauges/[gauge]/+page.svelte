@@ -22,6 +22,7 @@
 	const overdue = $derived(
 		data.certificates.length > 0 && data.certificates[0].dueOn < new Date().toISOString().slice(0, 10)
 	);
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>{gauge.name} · Exetasis</title></svelte:head>
@@ -75,22 +76,28 @@
 </div>
 {#if data.mayManage}
 	<form method="post" action="?/certificate" use:file class="sheet mt-4 grid gap-3 p-4">
-		<h2>New certificate</h2>
-		<CertificateFields bind:typed={$filed} errors={$filedErrors} />
-		<div class="flex items-center gap-3">
-			<button class="btn main">File the certificate</button>{#if $filedSay}<p role="status">{$filedSay}</p>{/if}
-		</div>
+		<Fields>
+			<h2>New certificate</h2>
+			<CertificateFields bind:typed={$filed} errors={$filedErrors} />
+			<div class="flex items-center gap-3">
+				<button class="btn main">File the certificate</button>{#if $filedSay}<p role="status">{$filedSay}</p>{/if}
+			</div>
+		</Fields>
 	</form>
 	<form method="post" action="?/facts" use:keepFacts class="sheet mt-4 grid gap-3 p-4">
-		<h2>What it is worth</h2>
-		<GaugeFields bind:typed={$typed} errors={$errors} kinds={gaugeKinds} />
-		<div class="flex items-center gap-3">
-			<button class="btn main">Save</button>{#if $factsSay}<p role="status">{$factsSay}</p>{/if}
-		</div>
+		<Fields>
+			<h2>What it is worth</h2>
+			<GaugeFields bind:typed={$typed} errors={$errors} kinds={gaugeKinds} />
+			<div class="flex items-center gap-3">
+				<button class="btn main">Save</button>{#if $factsSay}<p role="status">{$factsSay}</p>{/if}
+			</div>
+		</Fields>
 	</form>
 	<form method="post" action="?/retire" use:enhance class="mt-4">
-		<input type="hidden" name="retired" value={gauge.retiredOn === null} />
-		<button class="btn">{gauge.retiredOn === null ? 'Use it no more' : 'Back into use'}</button>
+		<Fields>
+			<input type="hidden" name="retired" value={gauge.retiredOn === null} />
+			<button class="btn">{gauge.retiredOn === null ? 'Use it no more' : 'Back into use'}</button>
+		</Fields>
 	</form>
 {/if}
 

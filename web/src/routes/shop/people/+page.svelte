@@ -33,6 +33,7 @@
 		{ key: 'role', head: 'Role', of: ({ role }) => role },
 		{ key: 'active', head: 'May sign in', of: ({ active }) => (active ? 'yes' : 'no') }
 	];
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>People · Exetasis</title></svelte:head>
@@ -46,11 +47,13 @@
 		>
 		{#if person.id !== data.user?.id}
 			<form method="post" action="?/active" use:enhance>
-				<input type="hidden" name="person" value={person.id} />
-				<input type="hidden" name="active" value={String(!person.active)} />
-				<button class="btn" aria-label="{person.active ? 'Take sign-in away' : 'Give sign-in back'}: {person.name}"
-					>{person.active ? 'Take sign-in away' : 'Give sign-in back'}</button
-				>
+				<Fields>
+					<input type="hidden" name="person" value={person.id} />
+					<input type="hidden" name="active" value={String(!person.active)} />
+					<button class="btn" aria-label="{person.active ? 'Take sign-in away' : 'Give sign-in back'}: {person.name}"
+						>{person.active ? 'Take sign-in away' : 'Give sign-in back'}</button
+					>
+				</Fields>
 			</form>
 		{/if}
 	</div>
@@ -86,13 +89,15 @@
 </p>
 {#if data.mayManage}
 	<form method="post" action="?/invite" use:keep class="sheet mt-4 grid gap-3 p-4">
-		<h2>Invite somebody</h2>
-		<div class="grid gap-3 sm:grid-cols-3">
-			<Field name="name" label="Name" bind:value={$form.name} errors={$errors.name} />
-			<Field name="email" label="E-mail" type="email" bind:value={$form.email} errors={$errors.email} />
-			<Field name="role" label="Role" bind:value={$form.role} errors={$errors.role} options={offered} />
-		</div>
-		<div><button class="btn main">Invite</button></div>
-		{#if $message}<p role="status">{$message}</p>{/if}
+		<Fields>
+			<h2>Invite somebody</h2>
+			<div class="grid gap-3 sm:grid-cols-3">
+				<Field name="name" label="Name" bind:value={$form.name} errors={$errors.name} />
+				<Field name="email" label="E-mail" type="email" bind:value={$form.email} errors={$errors.email} />
+				<Field name="role" label="Role" bind:value={$form.role} errors={$errors.role} options={offered} />
+			</div>
+			<div><button class="btn main">Invite</button></div>
+			{#if $message}<p role="status">{$message}</p>{/if}
+		</Fields>
 	</form>
 {/if}

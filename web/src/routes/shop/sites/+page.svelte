@@ -24,6 +24,7 @@
 		}
 	];
 	const renamed = $derived(data.sites.find(({ id }) => id === $form.id));
+	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Sites · Exetasis</title></svelte:head>
@@ -46,14 +47,16 @@
 />
 {#if data.mayManage}
 	<form method="post" use:enhance class="sheet mt-4 grid max-w-xl gap-3 p-4">
-		<h2>{renamed ? `Rename ${renamed.name}` : 'Add a site'}</h2>
-		<input type="hidden" name="id" value={$form.id} />
-		<Field name="name" label="Name" bind:value={$form.name} errors={$errors.name} />
-		<div class="flex gap-2">
-			<button class="btn main">{renamed ? 'Rename it' : 'Add the site'}</button>
-			{#if renamed}<button type="button" class="btn" onclick={() => ($form = { id: '', name: '' })}>Leave it</button
-				>{/if}
-		</div>
-		{#if $message}<p role="status">{$message}</p>{/if}
+		<Fields>
+			<h2>{renamed ? `Rename ${renamed.name}` : 'Add a site'}</h2>
+			<input type="hidden" name="id" value={$form.id} />
+			<Field name="name" label="Name" bind:value={$form.name} errors={$errors.name} />
+			<div class="flex gap-2">
+				<button class="btn main">{renamed ? 'Rename it' : 'Add the site'}</button>
+				{#if renamed}<button type="button" class="btn" onclick={() => ($form = { id: '', name: '' })}>Leave it</button
+					>{/if}
+			</div>
+			{#if $message}<p role="status">{$message}</p>{/if}
+		</Fields>
 	</form>
 {/if}

@@ -12,6 +12,7 @@
 	import Pad from '$lib/measure/Pad.svelte';
 	import { firstUnmeasured, step, walkingOrder } from '@exetasis/core/mat';
 	import { Burst, commandOf, type Command } from '$lib/mat/keys';
+	import { MatLayers } from '$lib/mat/layers.svelte';
 	import Mat from '$lib/mat/Mat.svelte';
 	import Overlays from '$lib/mat/Overlays.svelte';
 	import PartHeader from '$lib/mat/PartHeader.svelte';
@@ -42,6 +43,7 @@
 	let judgePanel = $state<JudgePanel>();
 	let overlays = $state<Overlays>();
 
+	const layers = $derived(new MatLayers(bench.bench.job.id));
 	let named = $state(false);
 	/** In a narrow window one panel stands at a time. */
 	let panel = $state<'look' | 'measure' | 'judge'>('look');
@@ -180,13 +182,13 @@
 <svelte:head><title>Inspect {bench.bench.job.serial} · Exetasis</title></svelte:head>
 
 <NotSafeYet {bench} />
-<Mat {bench} {selected} {named} onselect={(place) => void select(place, false)} />
+<Mat {bench} {selected} {named} {layers} onselect={(place) => void select(place, false)} />
 
 <div class="line">
 	<button type="button" class="btn-icon" aria-label="Part before" onclick={() => beside(-1)}
 		><ChevronLeft size={26} /></button
 	>
-	<PartHeader sheet={bench.bench.sheet} policy={bench.bench.policy} {part} />
+	<PartHeader sheet={bench.bench.sheet} policy={bench.bench.policy} {part} up={bench.up} />
 	<button type="button" class="btn-icon" aria-label="Next part" onclick={next}><ChevronRight size={26} /></button>
 </div>
 <div class="steps"><Segments label="Panels" options={panels} value={panel} onchoose={(key) => (panel = key)} /></div>
@@ -238,7 +240,7 @@
 		/>
 	</div>
 </div>
-<StatusLine {bench} {says} {locked} bind:named onshow={(which) => void overlays?.show(which)} />
+<StatusLine {bench} {says} {locked} {layers} bind:named onshow={(which) => void overlays?.show(which)} />
 <Overlays bind:this={overlays} {bench} {part} onfind={(place) => void select(place)} />
 
 <style>

@@ -1,0 +1,66 @@
+import { untouched, type PartRecord } from './fold';
+import { askKey, type Answer } from './kinds/answer';
+import { foundWrong } from './kinds/asFound';
+import {
+	applies,
+	piecesInPump,
+	stationsInScope,
+	stepsInScope,
+	type ModelSheet,
+	type Opening,
+	type Station
+} from './sheet';
+
+/** The pieces of one station, out of the pump and on the bench. */
+export interface PiecesOut {
+	readonly station: Station;
+	/** As many as the pump has, by its sheet and variants; those that were not there when it was opened are left out. */
+	readonly expected: number;
+	/** As many as have been counted or laid out; undefined while they have not come out. */
+	readonly out?: number;
+	/** Assemblies in which what is short may have stayed. */
+	readonly lookIn: readonly string[];
+}
+
+interface Log {
+	readonly steps: { has(key: string): boolean };
+	readonly answers: ReadonlyMap<string, Answer>;
+	readonly parts: ReadonlyMap<string, PartRecord>;
+}
+
+/**
+ * Parts out against parts that the pump has, station by station in the order of the sheet: what is counted goes by its
+ * count, the rest by the step that takes it out. A part found missing was not there; one found doubled came twice.
+ *
+ * Shape: `partAt` names the part of a place of this job, station and cylinder (0: the pump's own).
+ */
+export function reconcile(
+	sheet: ModelSheet,
+	job: Opening,
+	log: Log,
+	partAt: (station: string, cylinder: number) => string | undefined
+): PiecesOut[] {
+	const steps = stepsInScope(sheet, job).filter(({ stage }) => stage === 'strip');
+	return stationsInScope(sheet, job).map((station) => {
+		const places = station.per === 'pump' ? [0] : Array.from({ length: sheet.cylinders }, (_, i) => i + 1);
+		const wrong = places
+			.filter((cylinder) => applies(station.onlyWith, job.variants, cylinder))
+			.flatMap((cylinder) => foundWrong(log.parts.get(partAt(station.key, cylinder) ?? '') ?? untouched));
+		const missing = wrong.filter((one) => one === 'missing').length * station.pieces;
+		const doubled = wrong.filter((one) => one === 'doubled').length * station.pieces;
+		const expected = piecesInPump(sheet, station.key, job.variants) - missing;
+		const takenOut = steps.some(({ key, stations }) => stations.includes(station.key) && log.steps.has(key));
+		const counted = steps.flatMap(({ key, asks }) =>
+			asks.flatMap((ask, i) => {
+				const value = log.answers.get(askKey(key, i))?.payload.value;
+				return ask.kind === 'count' && ask.station === station.key && typeof value === 'number' ? [value] : [];
+			})
+		);
+		const out = counted.at(-1) ?? (takenOut ? expected + doubled : undefined);
+		return { station, expected, ...(out === undefined ? {} : { out }), lookIn: [station.in, ...station.mayStayIn] };
+	});
+}
+
+/** Stations whose pieces are out, and not as many as there should be. */
+export const unaccounted = (pieces: readonly PiecesOut[]): PiecesOut[] =>
+	pieces.filter(({ expected, out }) => out !== undefined && out !== expected);

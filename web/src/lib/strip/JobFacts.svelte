@@ -1,0 +1,44 @@
+<!-- @component What the pump pumps, how far it has run, and what its assemblies weigh. -->
+<script lang="ts">
+	import type { ModelSheet } from '@exetasis/core/record';
+	import type { Bench } from '@exetasis/server/jobs/bench';
+	import { formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+
+	interface Props {
+		sheet: ModelSheet;
+		job: Bench['job'];
+	}
+	let { sheet, job }: Props = $props();
+	const units = unitsInUse();
+	const facts = $derived(
+		[
+			['Liquid', job.duty.liquid],
+			['Pressure', job.duty.pressureMPa && formatQuantity(job.duty.pressureMPa, units().pressure)],
+			[
+				'Temperature',
+				job.duty.temperatureC !== undefined && formatQuantity(job.duty.temperatureC, units().temperature)
+			],
+			['Inlet', job.duty.inlet],
+			['On the meter', formatQuantity(job.meterHours, 'h')],
+			...sheet.assemblies.map(({ name, massKg }) => [name, massKg && `${massKg} kg`] as const)
+		].filter(([, value]) => value)
+	);
+</script>
+
+<dl>
+	{#each facts as [name, value] (name)}<dt>{name}</dt>
+		<dd>{value}</dd>{/each}
+</dl>
+
+<style>
+	dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 2px 12px;
+		font-size: 0.9rem;
+	}
+	dt {
+		color: var(--ink-soft);
+	}
+</style>

@@ -1,0 +1,40 @@
+<!-- @component Parts out against parts that the pump has: what is counted, what is short, and where to look for it. -->
+<script lang="ts">
+	import { placeKey } from '@exetasis/core/mat';
+	import { reconcile, unaccounted } from '@exetasis/core/record';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { inSentence } from '$lib/words/reasons';
+
+	interface Props {
+		bench: BenchState;
+	}
+	let { bench }: Props = $props();
+	const pieces = $derived(
+		reconcile(bench.bench.sheet, bench.bench.job, bench.log, (station, cylinder) =>
+			bench.partIds.get(placeKey(station, cylinder))
+		)
+	);
+	const expected = $derived(pieces.reduce((sum, one) => sum + one.expected, 0));
+	const out = $derived(pieces.reduce((sum, one) => sum + (one.out ?? 0), 0));
+	const amiss = $derived(unaccounted(pieces));
+	const nameOf = (key: string) => inSentence(bench.bench.sheet.assemblies.find((one) => one.key === key)?.name ?? key);
+</script>
+
+<div class="out" role="group" aria-label="Parts out">
+	<p><b class="figures">{out}</b> of <b class="figures">{expected}</b> pieces out</p>
+	{#each amiss as { station, expected: due, out: came, lookIn } (station.key)}
+		<p class="wrong">
+			{station.name}: {came} of {due}.
+			{came! < due
+				? `Look in: ${lookIn.map(nameOf).join(', ')}, on the floor, in the oil pan.`
+				: 'One too many: whose is it?'}
+		</p>
+	{/each}
+</div>
+
+<style>
+	p {
+		font-size: 0.9rem;
+		line-height: 1.3;
+	}
+</style>

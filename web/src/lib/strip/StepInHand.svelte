@@ -1,0 +1,187 @@
+<!-- @component The step in hand in large type: what can hurt, tools, crank, what comes out and how it was found, what it asks, its sign-off. -->
+<script lang="ts">
+	import Check from '@lucide/svelte/icons/check';
+	import {
+		askKey,
+		locksInForce,
+		mayTurn,
+		stepsOutOfOrder,
+		unanswered,
+		waitsFor,
+		type Answer,
+		type Ask,
+		type Step
+	} from '@exetasis/core/record';
+	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
+	import CautionNote from '$lib/ui/CautionNote.svelte';
+	import { shortTime } from '$lib/ui/time';
+	import AsFound from './AsFound.svelte';
+	import Crank from './Crank.svelte';
+	import StepAsk from './StepAsk.svelte';
+	import StepFacts from './StepFacts.svelte';
+
+	interface Props {
+		bench: BenchState;
+		steps: readonly Step[];
+		step: Step;
+		locked: boolean;
+		onsigned: () => void;
+	}
+	let { bench, steps, step, locked, onsigned }: Props = $props();
+
+	const { sheet, job } = $derived(bench.bench);
+	const done = $derived(bench.log.steps);
+	const signed = $derived(done.get(step.key));
+	const waits = $derived(waitsFor(steps, step, done));
+	const shut = $derived(
+		mayTurn(steps, done, step)
+			? undefined
+			: locksInForce(steps, done)
+					.map(({ text }) => text)
+					.join(' ')
+	);
+	const early = $derived(stepsOutOfOrder({ sheet, ...job }, done).has(step.key));
+	const index = $derived(steps.indexOf(step));
+	let way = $state<string>();
+	const chosenWay = $derived(signed?.payload.way ?? way);
+	const left = $derived(unanswered(step, bench.log.answers).length);
+
+	const partsAt = (station: string) => [...bench.parts.values()].filter((part) => part.station.key === station);
+	// A choice may say something of parts: it stands at them as well, and what it said before goes.
+	function meant(ask: Ask, value: Answer['payload']['value']): NewEntry[] {
+		if (ask.kind !== 'choice') return [];
+		return ask.means.flatMap(({ choice, station, pattern }) =>
+			partsAt(station).flatMap(({ cell, record }): NewEntry[] => {
+				const standing = record.findings.find(({ payload }) => payload.pattern === pattern);
+				if (choice === value && !standing)
+					return [{ kind: 'finding', part: cell.part, payload: { pattern, severity: 2, onset: 'service' } }];
+				if (choice !== value && standing)
+					return [{ kind: 'withdraw', payload: { entry: standing.id, why: 'answered otherwise' } }];
+				return [];
+			})
+		);
+	}
+	const answer = (ask: Ask, i: number, value: Answer['payload']['value']) =>
+		bench.record({ kind: 'answer', payload: { step: step.key, ask: i, value } }, ...meant(ask, value));
+	const inQuestion = $derived(
+		step.asks.some((ask, i) => {
+			const value = bench.log.answers.get(askKey(step.key, i))?.payload.value;
+			return (
+				ask.kind === 'choice' && ask.means.some(({ choice, pattern }) => choice === value && pattern === 'metalInOil')
+			);
+		})
+	);
+
+	function signOff() {
+		bench.record({ kind: 'step', payload: { step: step.key, ...(way ? { way } : {}) } });
+		onsigned();
+	}
+</script>
+
+<section class="sheet" aria-labelledby="step-in-hand" class:signed>
+	<p class="soft">Step {index + 1} of {steps.length}</p>
+	<h1 id="step-in-hand">{step.text}</h1>
+	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+	<StepFacts {step} {sheet} {job} />
+	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
+	{#if waits.length > 0 && !signed}
+		<p class="wrong">
+			First: {waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}
+		</p>
+	{/if}
+	{#if bench.blocked.length === 0 && step.stations.length > 0}<AsFound {bench} {step} {locked} />{/if}
+	{#each step.asks as ask, i (i)}
+		<StepAsk
+			{ask}
+			{sheet}
+			variants={job.variants}
+			given={bench.log.answers.get(askKey(step.key, i))?.payload.value}
+			locked={locked || signed !== undefined || waits.length > 0}
+			onanswer={(value) => answer(ask, i, value)}
+		/>
+	{/each}
+	{#if inQuestion}
+		<p class="wrong" role="alert">
+			<b>The unit is in question.</b> Decide on the pump before anything is bought:
+			<a href="/jobs/{job.id}/decide">to the question of the unit</a>
+		</p>
+	{/if}
+	{#if step.ways.length > 0}
+		<div class="ways" role="group" aria-label="Done how">
+			<span>Done how?</span>
+			{#each step.ways as { key, text, risk } (key)}
+				<button
+					type="button"
+					class="btn"
+					aria-pressed={chosenWay === key}
+					disabled={locked || signed !== undefined}
+					onclick={() => (way = key)}
+					>{text}{#if risk}<span class="risk">: {risk.toLowerCase()}</span>{/if}</button
+				>
+			{/each}
+		</div>
+	{/if}
+	<footer>
+		{#if signed}
+			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done after all')}
+				><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
+			>
+			<span class="soft"
+				>{bench.bench.people[signed.by]}, {shortTime(signed.at)}{#if early}<b class="wrong">
+						· signed off before what has to come first</b
+					>{/if}</span
+			>
+		{:else}
+			<button
+				type="button"
+				class="btn main sign"
+				disabled={locked || waits.length > 0 || left > 0 || (step.ways.length > 0 && !way)}
+				onclick={signOff}>Sign off<span class="sr-only"> step {index + 1}</span></button
+			>
+			{#if left > 0 || (step.ways.length > 0 && !way)}<span class="soft"
+					>First {left > 0 ? 'answer what is asked' : 'say how it was done'}.</span
+				>{/if}
+		{/if}
+	</footer>
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: 10px;
+		padding: 14px 18px 16px;
+		margin-top: 6px;
+		min-width: 0;
+	}
+	h1 {
+		font-size: 1.5rem;
+		line-height: 1.25;
+		font-weight: 600;
+		max-width: 46rem;
+		margin: 0;
+	}
+	.ways {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+	}
+	.ways .btn {
+		height: auto;
+		white-space: normal;
+		text-align: left;
+	}
+	.risk {
+		color: var(--doubt);
+	}
+	footer {
+		display: flex;
+		align-items: center;
+		gap: 12px;
+	}
+	.sign {
+		min-height: 56px;
+		min-width: 14rem;
+		font-size: 1.15rem;
+	}
+</style>

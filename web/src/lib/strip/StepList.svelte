@@ -1,0 +1,69 @@
+<!-- @component All steps beside the one in hand: which are done, which is next, which wait. -->
+<script lang="ts">
+	import Check from '@lucide/svelte/icons/check';
+	import { waitsFor, type Step } from '@exetasis/core/record';
+
+	interface Props {
+		steps: readonly Step[];
+		done: { has(key: string): boolean };
+		current: string | undefined;
+		onpick: (key: string) => void;
+	}
+	let { steps, done, current, onpick }: Props = $props();
+</script>
+
+<ol aria-label="Steps">
+	{#each steps as step, index (step.key)}
+		{@const signed = done.has(step.key)}
+		<li>
+			<button
+				type="button"
+				class:signed
+				class:waits={!signed && waitsFor(steps, step, done).length > 0}
+				aria-current={step.key === current ? 'step' : undefined}
+				title={step.text}
+				onclick={() => onpick(step.key)}
+			>
+				<span class="figures">{index + 1}</span>
+				<span class="text">{step.text}</span>
+				{#if signed}<Check size={16} aria-label="done" />{/if}
+			</button>
+		</li>
+	{/each}
+</ol>
+
+<style>
+	button {
+		display: grid;
+		grid-template-columns: 1.4rem 1fr 18px;
+		gap: 6px;
+		align-items: center;
+		width: 100%;
+		min-height: 32px;
+		text-align: left;
+		font-size: 0.84rem;
+		cursor: pointer;
+	}
+	.text {
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	.signed,
+	.waits {
+		color: var(--ink-soft);
+	}
+	[aria-current] {
+		box-shadow: inset 4px 0 var(--mark);
+		font-weight: 650;
+		color: var(--ink);
+	}
+	button > .figures {
+		text-align: right;
+	}
+	@media (pointer: coarse) {
+		button {
+			min-height: 44px;
+		}
+	}
+</style>

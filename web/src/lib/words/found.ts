@@ -1,0 +1,42 @@
+import type { FoundWhere, ModelSheet, PartRecord } from '@exetasis/core/record';
+import { inSentence } from './reasons';
+
+/** How a part was found, by one sign: as it should be, turned, stayed elsewhere, fallen out, not there, twice. */
+export type FoundState = 'unsaid' | 'right' | 'turned' | Exclude<FoundWhere, 'inPlace'>;
+
+export function foundState({ where, facing }: PartRecord): FoundState {
+	const lay = where && 'where' in where.payload ? where.payload.where : undefined;
+	if (lay !== undefined && lay !== 'inPlace') return lay;
+	if (facing && 'facing' in facing.payload) return facing.payload.facing;
+	return lay === undefined ? 'unsaid' : 'right';
+}
+
+export const foundSign: Readonly<Record<FoundState, string>> = {
+	unsaid: '',
+	right: '✓',
+	turned: '⇄',
+	elsewhere: '→',
+	fellOut: '↓',
+	missing: '∅',
+	doubled: '2×'
+};
+
+export const foundName: Readonly<Record<FoundState, string>> = {
+	unsaid: 'not said',
+	right: 'as it should be',
+	turned: 'faced the wrong way',
+	elsewhere: 'stayed elsewhere',
+	fellOut: 'fell out',
+	missing: 'not there',
+	doubled: 'there twice'
+};
+
+/** The same in a sentence, with the assembly in which it had stayed. */
+export function foundWords(record: PartRecord, { assemblies }: Pick<ModelSheet, 'assemblies'>): string {
+	const state = foundState(record);
+	const stayedIn = record.where && 'where' in record.where.payload ? record.where.payload.assembly : undefined;
+	const assembly = assemblies.find(({ key }) => key === stayedIn);
+	const lay = assembly ? `stayed in the ${inSentence(assembly.name)}` : foundName[state];
+	const turned = record.facing && 'facing' in record.facing.payload && record.facing.payload.facing === 'turned';
+	return turned && state !== 'turned' ? `${lay}, ${foundName.turned}` : lay;
+}

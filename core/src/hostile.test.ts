@@ -88,6 +88,7 @@ const square = [
 	[1, 5]
 ];
 const spring = { wire: 1.6, meanDiameter: 12, activeCoils: 6, shearModulus: 81_500 };
+const drive = { strokeMm: 24, rodMm: 84, phasesDeg: [0, 120, 240] };
 const looks = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
 
 type Call = (...args: never[]) => unknown;
@@ -185,6 +186,9 @@ const answers: Record<string, Walked> = {
 	rateOfTest: of({ length: 20, load: 10 }, { length: 15, load: 30 }),
 	wahlStress: of(spring, 20),
 	solidLength: of(spring),
+	drawnBackMm: of(drive, 30, 2),
+	anglesFor: of(drive, 'outerLevel', 1),
+	turnOn: of(30, 60),
 	whichSpring: of({ wire: { value: 1.2, u: 0.01 } }, [{ id: 'a', sizes: { wire: { size: 1.2, tolerance: 0.02 } } }]),
 	shownUnit: of('length', quantity.metric),
 	formatNumber: of(3.2, 1),
@@ -218,6 +222,17 @@ const answers: Record<string, Walked> = {
 	stepsBefore: { args: [sheet.steps, sheet.steps[2]], held: ['0', '1'] },
 	waitsFor: { args: [sheet.steps, sheet.steps[2], new Set()], held: ['0', '1'] },
 	blockedBy: { args: [sheet.steps, new Set()], held: ['0'] },
+	foundWrong: { args: [plunger], held: ['payload'] },
+	hasDirection: { args: [station], held: ['face'] },
+	locksInForce: { args: [sheet.steps, new Set()], held: ['0'] },
+	mayTurn: { args: [sheet.steps, new Set(), sheet.steps[0]], held: ['0', '2'] },
+	facesUp: { args: [sheet.assemblies, sheet.steps, new Set()], held: ['0', '1'] },
+	reconcile: {
+		args: [sheet, { scope: 'full' }, { steps: new Set(), answers: new Map(), parts: new Map() }],
+		call: (...args) => (record.reconcile as Call)(...(args as never[]), (() => undefined) as never),
+		held: ['0', '1']
+	},
+	unaccounted: { args: [[]] },
 	stepsOutOfOrder: { args: [{ sheet, scope: 'full' }, new Map()], held: ['0'] },
 	liftEntry: { args: [readings[0]], held: ['payload'] },
 	effectiveTime: { args: [readings[0]] },

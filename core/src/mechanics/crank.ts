@@ -1,4 +1,4 @@
-import { requireThat } from '../number';
+import { finiteAnswer, requireThat } from '../number';
 
 /** A crank drive: what turns into what, angles in degrees, lengths in mm. */
 export interface CrankDrive {
@@ -46,7 +46,10 @@ export function drawnBackMm(drive: CrankDrive, angleDeg: number, cylinder: numbe
 	requireThat(Number.isFinite(angleDeg), 'drawnBackMm', 'angleDeg', angleDeg, 'a finite angle');
 	const theta = (angleDeg + throwOf('drawnBackMm', drive, cylinder)) * RAD;
 	const r = drive.strokeMm / 2;
-	return r * (1 - Math.cos(theta)) + drive.rodMm - Math.sqrt(drive.rodMm ** 2 - (r * Math.sin(theta)) ** 2);
+	const aside = r * Math.sin(theta);
+	// l − √(l² − aside²), written so that nothing is lost where the rod is long.
+	const tilt = aside ** 2 / (drive.rodMm * (1 + Math.sqrt(1 - (aside / drive.rodMm) ** 2)));
+	return finiteAnswer('drawnBackMm', r * (1 - Math.cos(theta)) + tilt);
 }
 
 /**

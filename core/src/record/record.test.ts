@@ -250,7 +250,7 @@ describe('what a step asks', () => {
 	const asks: Step['asks'] = [
 		{ kind: 'tick', text: 'It turns' },
 		{ kind: 'count', station: 'headNuts' },
-		{ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'] },
+		{ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'], means: [] },
 		{ kind: 'note', text: 'Hoses' },
 		{ kind: 'setting', name: 'Screw out', unit: 'mm', when: 'found' },
 		{ kind: 'photo', text: 'The hoses' },

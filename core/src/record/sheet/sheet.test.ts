@@ -218,6 +218,38 @@ describe('a sheet', () => {
 		['lays what is none', [{ lays: { assembly: 'x', up: 'P' } }], 'lays.assembly: "x" is not an assembly'],
 		['counts what is none', [{ asks: [{ kind: 'count', station: 'x' }] }], 'asks.0.station: "x" is not a station'],
 		['asks for no size', [{ asks: [{ kind: 'size', station: 'plunger', characteristic: 'x' }] }], 'has no size "x"'],
+		[
+			'draws from a choice that is none',
+			[
+				{
+					asks: [
+						{
+							kind: 'choice',
+							text: 'Oil',
+							choices: ['a', 'b'],
+							means: [{ choice: 'c', station: 'plunger', pattern: 'crack' }]
+						}
+					]
+				}
+			],
+			'asks.0.means.0.choice: "c" is not a choice'
+		],
+		[
+			'draws what a part does not show',
+			[
+				{
+					asks: [
+						{
+							kind: 'choice',
+							text: 'Oil',
+							choices: ['a', 'b'],
+							means: [{ choice: 'a', station: 'plunger', pattern: 'milkyOil' }]
+						}
+					]
+				}
+			],
+			'means.0.pattern: a plunger does not show "milkyOil"'
+		],
 		['turns a fourth crank', [{ crank: { stand: 'forward', cylinder: 4 } }], 'there are 3 cylinders'],
 		['forgets a part', [{ stations: ['plunger'] }], 'scopes.0: no strip step takes out "collar"'],
 		['builds half', [{ stage: 'build', stations: ['collar'] }], 'scopes.0: no build step puts back "plunger"']

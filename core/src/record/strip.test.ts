@@ -1,0 +1,135 @@
+// What stripping a pump records: where parts were found, what is out, which way things lie and what is locked.
+import { describe, expect, it } from 'vitest';
+import { demoSheet } from '../decide/testing';
+import {
+	checkEntry,
+	entrySchema,
+	facesUp,
+	fold,
+	foundWrong,
+	isLookedAt,
+	locksInForce,
+	mayTurn,
+	reconcile,
+	stepsInScope,
+	unaccounted,
+	untouched,
+	type Entry,
+	type JobFacts
+} from '.';
+
+const JOB = '0197f000-0000-7000-8000-000000000001';
+let count = 0;
+const id = () => `0197f000-0000-7000-8000-${String(++count).padStart(12, '0')}`;
+const at = (n: number) => new Date(Date.UTC(2026, 0, 1, 10, 0, n)).toISOString();
+const entry = (kind: string, payload: object, part?: string): Entry =>
+	entrySchema.parse({ id: id(), job: JOB, by: 'ines', at: at(count), kind, payload, ...(part ? { part } : {}) });
+
+const campion = demoSheet('campion');
+const marram = demoSheet('marram');
+const PART = '0197f000-0000-7000-8000-0000000000aa';
+const facts = (station: string, sheet = marram, scope = 'full'): JobFacts => ({
+	sheet,
+	scope,
+	stationOfPart: new Map([[PART, station]]),
+	stepsDone: new Set(stepsInScope(sheet, { scope }).map(({ key }) => key)),
+	answers: new Set(),
+	holdOrder: true
+});
+const found = (payload: object) => entry('asFound', payload, PART);
+
+describe('how a part was found', () => {
+	it('is two words, where and which way; the last of each stands', () => {
+		const record = fold([
+			found({ where: 'missing' }),
+			found({ facing: 'turned' }),
+			found({ where: 'inPlace' })
+		]).parts.get(PART)!;
+		expect(record.where?.payload).toEqual({ where: 'inPlace' });
+		expect(foundWrong(record)).toEqual(['reversed']);
+	});
+	it('is no look at its condition, but where it was not there', () => {
+		expect(isLookedAt(fold([found({ facing: 'turned' })]).parts.get(PART)!)).toBe(false);
+		expect(isLookedAt(fold([found({ where: 'missing' })]).parts.get(PART)!)).toBe(true);
+		expect(foundWrong(untouched)).toEqual([]);
+	});
+	it.each([
+		['a side of what has none', 'keyholeWasher', { facing: 'turned' }, 'notAsFound'],
+		['a side of a slinger', 'slinger', { facing: 'turned' }, undefined],
+		['elsewhere without saying where', 'slinger', { where: 'elsewhere' }, 'notAsFound'],
+		['an assembly that is none', 'slinger', { where: 'elsewhere', assembly: 'boot' }, 'notAsFound'],
+		['an assembly though it lay in place', 'slinger', { where: 'inPlace', assembly: 'manifold' }, 'notAsFound'],
+		['another assembly', 'packing', { where: 'elsewhere', assembly: 'rod' }, undefined]
+	])('%s', (_, station, payload, code) => expect(checkEntry(found(payload), facts(station))?.code).toBe(code));
+	it('waits until the pump is safe, as everything at a part does', () =>
+		expect(checkEntry(found({ facing: 'right' }), { ...facts('slinger'), stepsDone: new Set() })?.code).toBe(
+			'notSafeYet'
+		));
+});
+
+describe('the way in which a step was done', () => {
+	const step = marram.steps.find(({ ways }) => ways.length > 0)!;
+	const signed = (way: string) => entry('step', { step: step.key, way });
+	it('is one of those that the sheet names', () => {
+		expect(checkEntry(signed(step.ways[1].key), facts('slinger'))).toBeUndefined();
+		expect(checkEntry(signed('byMagic'), facts('slinger'))).toEqual({ code: 'unknownWay', step: step.text });
+	});
+});
+
+describe('parts out', () => {
+	const job = { scope: 'full' };
+	const partAt = (station: string, cylinder: number) =>
+		`0197f000-0000-7000-8000-${String(1000 + campion.stations.findIndex(({ key }) => key === station) * 10 + cylinder).padStart(12, '0')}`;
+	const strip = stepsInScope(campion, job);
+	const counts = strip.flatMap(({ key, asks }) =>
+		asks.flatMap((ask, i) => (ask.kind === 'count' ? [{ step: key, ask: i, station: ask.station }] : []))
+	);
+	const all = strip.map(({ key }) => entry('step', { step: key }));
+	const out = (...more: Entry[]) => reconcile(campion, job, fold([...all, ...more]), partAt);
+	const of = (pieces: ReturnType<typeof out>, key: string) => pieces.find(({ station }) => station.key === key)!;
+
+	it('are none before a step has taken them out, and all once every step is signed off', () => {
+		const before = reconcile(campion, job, fold([]), partAt);
+		expect(before.every((one) => one.out === undefined)).toBe(true);
+		expect(unaccounted(before)).toEqual([]);
+		expect(out().every((one) => one.out === one.expected)).toBe(true);
+	});
+	it('go by the count where one was made', () => {
+		const [{ step, ask, station }] = counts;
+		const short = out(entry('answer', { step, ask, value: 4 }));
+		expect(of(short, station)).toMatchObject({ out: 4 });
+		expect(unaccounted(short).map((one) => one.station.key)).toEqual([station]);
+		expect(unaccounted(out(entry('answer', { step, ask, value: of(short, station).expected })))).toEqual([]);
+	});
+	it('do not look for what was not there, and say what was there twice', () => {
+		const missing = out(entry('asFound', { where: 'missing' }, partAt('inletSpacer', 2)));
+		expect(of(missing, 'inletSpacer')).toMatchObject({ expected: 2, out: 2 });
+		const doubled = out(entry('asFound', { where: 'doubled' }, partAt('inletSpacer', 2)));
+		expect(of(doubled, 'inletSpacer')).toMatchObject({ expected: 3, out: 4 });
+	});
+	it('say where what is short may have stayed', () =>
+		expect(of(out(), 'dischargeAdapter').lookIn.length).toBeGreaterThan(1));
+});
+
+describe('what lies on the bench', () => {
+	const larch = demoSheet('larch');
+	const steps = stepsInScope(larch, { scope: 'full' });
+	it('is turned over by the step that does it', () => {
+		const before = facesUp(larch.assemblies, steps, new Set(['inletOff']));
+		const after = facesUp(larch.assemblies, steps, new Set(['inletOff', 'turnOver']));
+		expect([before.get('inlet'), after.get('inlet')]).toEqual(['P', 'C']);
+		expect(before.has('pump')).toBe(false);
+	});
+	it('the shaft is locked while the head is open, but for the steps that are named', () => {
+		const { steps: all } = demoSheet('comfrey');
+		const locking = all.find(({ locks }) => locks)!;
+		const { until, unless } = locking.locks!;
+		const open = new Set([locking.key]);
+		expect(locksInForce(all, new Set())).toEqual([]);
+		expect(locksInForce(all, open)).toEqual([locking.locks]);
+		expect(locksInForce(all, new Set([locking.key, until]))).toEqual([]);
+		expect(mayTurn(all, open, { key: unless[0] })).toBe(true);
+		expect(mayTurn(all, open, { key: locking.key })).toBe(false);
+		expect(mayTurn(all, new Set(), { key: locking.key })).toBe(true);
+	});
+});

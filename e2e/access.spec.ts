@@ -21,6 +21,7 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/sheets/:sheet', 200, 200, 200, 404],
 	['/gauges/:gauge', 200, 200, 200, 404],
 	['/jobs/:job/places/plunger/1', 200, 200, 200, 404],
+	['/jobs/:job/history', 200, 200, 200, 404],
 	[`/jobs/:job/photos/${'0'.repeat(64)}`, 404, 404, 404, 404],
 	['/pumps/find?find=MAR', 200, 200, 200, 200],
 	['/shop', 200, 200, 200, 200],

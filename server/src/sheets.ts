@@ -1,5 +1,12 @@
 import { v7 as uuidv7 } from 'uuid';
-import { readSheet, type ModelSheet, type SheetFault } from '@exetasis/core/record';
+import {
+	readSheet,
+	toolsInScope,
+	type ModelSheet,
+	type SheetFault,
+	type Station,
+	type Tool
+} from '@exetasis/core/record';
 import { fn, col } from 'sequelize';
 import { of, type ShopScope } from './db/scope';
 
@@ -56,23 +63,45 @@ export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSh
 	return sheet;
 }
 
-/** A model as it is received: how far a job on it can go, and what is asked of the pump. */
-export type ModelToReceive = Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'scopes' | 'variants'>;
+/** A model as it is received: how far a job on it can go, what is asked of the pump, how it looks, and what it takes. */
+export interface ModelToReceive extends Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'scopes' | 'variants'> {
+	/** Its stack as it comes out, drawn. */
+	readonly stack: readonly { readonly type: Station['type']; readonly toward: Station['face']['toward'] }[];
+	/** Assemblies that weigh something, kg. */
+	readonly masses: readonly { readonly name: string; readonly massKg: number }[];
+	/** Tools made for this work alone, with the scopes that want them. */
+	readonly special: readonly (Tool & { readonly scopes: readonly string[] })[];
+}
 
 /** The newest revision of every model, with what receiving one of its pumps asks. */
 export async function modelsToReceive(scope: ShopScope): Promise<ModelToReceive[]> {
-	const ofBody = (key: string) => [fn('jsonb_extract_path', col('body'), key), key] as [ReturnType<typeof fn>, string];
-	const sheets = await of(scope, 'modelSheet').all<ModelToReceive>(
+	const sheets = await of(scope, 'modelSheet').all<{ model: string; body: ModelSheet }>(
 		{},
 		{
-			attributes: ['model', 'layout', ofBody('cylinders'), ofBody('scopes'), ofBody('variants')],
+			attributes: ['model', 'body'],
 			order: [
 				['model', 'ASC'],
 				['revision', 'DESC']
 			]
 		}
 	);
-	return sheets.filter(({ model }, i) => model !== sheets[i - 1]?.model);
+	return sheets.filter(({ model }, i) => model !== sheets[i - 1]?.model).map(({ body }) => toReceive(body));
+}
+
+function toReceive(sheet: ModelSheet): ModelToReceive {
+	const { model, layout, cylinders, scopes, variants, assemblies, stations } = sheet;
+	const wanted = scopes.map(({ key }) => [key, toolsInScope(sheet, { scope: key }).map((tool) => tool.key)] as const);
+	return {
+		...{ model, layout, cylinders, scopes, variants },
+		stack: stations.map(({ type, face }) => ({ type, toward: face.toward })),
+		masses: assemblies.flatMap(({ name, massKg }) => (massKg ? [{ name, massKg }] : [])),
+		special: sheet.tools
+			.filter(({ special }) => special)
+			.map((tool) => ({
+				...tool,
+				scopes: wanted.flatMap(([scope, keys]) => (keys.includes(tool.key) ? [scope] : []))
+			}))
+	};
 }
 
 /** The newest sheet of a model, which a new job pins. */

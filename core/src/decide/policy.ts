@@ -42,7 +42,9 @@ export const policySchema = z.strictObject({
 	/** Metal in the oil condemns the unit, or the figures decide. */
 	metal: z.enum(['stops', 'weighed']).default('stops'),
 	/** Share of a new unit's life that one with a damaged drive end is taken to have left: an assumption, shown as such. */
-	lifeLeftShare: z.number().gt(0).max(1).default(0.2)
+	lifeLeftShare: z.number().gt(0).max(1).default(0.2),
+	/** Above this a second person or a hoist lifts, kg. */
+	liftAloneKg: z.number().positive().max(100).default(20)
 });
 export type Policy = z.infer<typeof policySchema>;
 

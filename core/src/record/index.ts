@@ -1,3 +1,4 @@
+export * from './arrival';
 export * from './batch';
 export * from './check';
 export * from './entry';

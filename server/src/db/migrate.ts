@@ -8,6 +8,7 @@ import * as orderAndWithdrawals from './migrations/0005-order-and-withdrawals';
 import * as gaugesAndPlaces from './migrations/0006-gauges-and-places';
 import * as photos from './migrations/0007-photos';
 import * as sheetsOfVersion2 from './migrations/0008-sheets-of-version-2';
+import * as arrival from './migrations/0009-arrival';
 
 interface Migration {
 	readonly name: string;
@@ -23,7 +24,8 @@ const migrations: readonly Migration[] = [
 	orderAndWithdrawals,
 	gaugesAndPlaces,
 	photos,
-	sheetsOfVersion2
+	sheetsOfVersion2,
+	arrival
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

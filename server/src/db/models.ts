@@ -110,6 +110,7 @@ export function defineModels(sequelize: Sequelize) {
 			releasedAt: date,
 			releasedBy: text,
 			duty: { ...json, defaultValue: {} },
+			arrival: { ...json, defaultValue: {} },
 			variants: { ...json, defaultValue: {} },
 			restedOn: json
 		}),

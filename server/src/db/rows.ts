@@ -1,7 +1,7 @@
 import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
 import type { UnitPreference } from '@exetasis/core/quantity';
-import type { Chosen, ModelSheet } from '@exetasis/core/record';
+import type { ArrivalFacts, Chosen, ModelSheet } from '@exetasis/core/record';
 import type { Role } from '../access';
 
 // Rows as they stand in the tables; constraints, keys and triggers are the migrations'.
@@ -119,6 +119,8 @@ export interface JobRow {
 	duty: Duty;
 	/** The pump's variants as they were when it was received. */
 	variants: Chosen;
+	/** How it came in; empty for jobs received before this was asked. */
+	arrival: Partial<ArrivalFacts>;
 	restedOn: RestedOn | null;
 }
 /** What a release rested on, so that its report never changes its verdicts. */

@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
-import { chosenProblem, scopeOf, type Chosen } from '@exetasis/core/record';
+import { chosenProblem, scopeOf, wrongTool, type ArrivalFacts, type Chosen } from '@exetasis/core/record';
 import type { Duty, PumpRow } from '../db/rows';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { fillEmptyPlaces, layOut } from '../parts';
@@ -23,6 +23,8 @@ export interface Arrival {
 	readonly duty: Duty;
 	/** What this pump is made of, where its sheet asks; what is left out stays as it was. */
 	readonly variants?: Chosen;
+	/** What for, where, and with which tools. */
+	readonly facts?: Partial<ArrivalFacts>;
 	/** Set where the meter shows less than last time and the user has said that it was replaced: hours run on the old one since. */
 	readonly meterReplaced?: { readonly hoursOnOldMeter: number };
 }
@@ -34,6 +36,7 @@ export type Received =
 	| { readonly kind: 'unknownModel'; readonly model: string }
 	| { readonly kind: 'unknownScope' }
 	| { readonly kind: 'wrongVariant'; readonly variant: string }
+	| { readonly kind: 'wrongTool'; readonly tool: string }
 	| { readonly kind: 'serialTaken'; readonly serial: string; readonly pumpId: string }
 	| { readonly kind: 'openJob'; readonly jobId: string }
 	/** The meter shows less than last time: ask whether it was replaced. */
@@ -50,6 +53,8 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 		if (!scopeOf(sheet.body, arrival)) return { kind: 'unknownScope' };
 		const wrong = chosenProblem(sheet.body, arrival.variants ?? {});
 		if (wrong) return { kind: 'wrongVariant', variant: wrong.variant };
+		const tool = wrongTool(sheet.body, arrival.facts?.tools ?? {});
+		if (tool !== undefined) return { kind: 'wrongTool', tool };
 		const pump = known ?? (await addPump(within, arrival.pump as NewPump));
 		if ('kind' in pump) return pump;
 		const [last] = await of(within, 'job').all({ pumpId: pump.id }, { order: [['receivedAt', 'DESC']], limit: 1 });
@@ -74,7 +79,8 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 			releasedBy: null,
 			restedOn: null,
 			duty,
-			variants
+			variants,
+			arrival: arrival.facts ?? {}
 		});
 		await fillEmptyPlaces(within, pump.id, sheet.body, variants);
 		await layOut(within, jobId, pump.id, sheet.body, variants);

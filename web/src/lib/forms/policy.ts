@@ -4,7 +4,7 @@ import { numberIn, rangeField } from './fields';
 
 /** Fields that are typed in per cent and kept as shares of one. */
 export const percentFields = ['acceptBad', 'scrapGood', 'acceptWearOut', 'lifeLeftShare'] as const;
-const numberFields = ['intervalHours', 'downtimeCost'] as const;
+const numberFields = ['intervalHours', 'downtimeCost', 'liftAloneKg'] as const;
 
 const RISK = { least: 0.01, most: 49.9 };
 const ranges = {
@@ -13,7 +13,8 @@ const ranges = {
 	acceptWearOut: { least: 0.01, most: 99.99 },
 	lifeLeftShare: { least: 0.01, most: 100 },
 	intervalHours: { least: 1, most: 50_000 },
-	downtimeCost: { least: 0, most: 1e7 }
+	downtimeCost: { least: 0, most: 1e7 },
+	liftAloneKg: { least: 1, most: 100 }
 } as const;
 
 const risk = 'Type a risk between 0 and 50 per cent, such as 5.';
@@ -25,7 +26,11 @@ export const policyFormSchema = z.object({
 	acceptWearOut: rangeField(ranges.acceptWearOut, 'Type a chance between 0 and 100 per cent, such as 10.'),
 	lifeLeftShare: rangeField(ranges.lifeLeftShare, 'Type a share above 0 and up to 100 per cent, such as 20.'),
 	intervalHours: rangeField(ranges.intervalHours, 'Type the hours as a number up to 50 000, such as 2000.'),
-	downtimeCost: rangeField(ranges.downtimeCost, 'Type the cost of an unplanned stop as a number from 0.')
+	downtimeCost: rangeField(ranges.downtimeCost, 'Type the cost of an unplanned stop as a number from 0.'),
+	liftAloneKg: rangeField(
+		ranges.liftAloneKg,
+		'Type the most that one person lifts as a number from 1 to 100, such as 20.'
+	)
 });
 type Typed = ReturnType<typeof policyFormSchema.parse>;
 

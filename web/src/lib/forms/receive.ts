@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { chosenSchema, type Chosen } from '@exetasis/core/record';
+import { arrivalFactsSchema, chosenSchema, complaints, type ArrivalFacts, type Chosen } from '@exetasis/core/record';
 
 const text = z.string().trim().max(400, 'At most 400 characters.');
 const optional = text.default('');
@@ -19,7 +19,13 @@ export const receiveSchema = z.object({
 	scope: z.string().max(60).default(''),
 	/** What the sheet asks of this very pump, as JSON. */
 	variants: z.string().max(4000).default('{}'),
-	complaint: text.min(1, 'Write what it came in for: without the complaint nothing can be traced.'),
+	/** What it came in for: of the list, and in one's own words. */
+	complaints: z.array(z.enum(complaints)).default([]),
+	complaint: optional,
+	place: z.enum(['bench', 'machine']).default('bench'),
+	connections: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
+	/** Which special tools are at hand, as JSON. */
+	tools: z.string().max(4000).default('{}'),
 	hours: text,
 	liquid: optional,
 	temperature: optional,
@@ -30,11 +36,18 @@ export const receiveSchema = z.object({
 });
 export type Received = z.infer<typeof receiveSchema>;
 
-/** What was chosen of the sheet's variants; undefined where it cannot be read. */
-export function chosenIn({ variants }: Pick<Received, 'variants'>): Chosen | undefined {
+function jsonOf(text: string): unknown {
 	try {
-		return chosenSchema.safeParse(JSON.parse(variants)).data;
+		return JSON.parse(text);
 	} catch {
 		return undefined;
 	}
 }
+
+/** What was chosen of the sheet's variants; undefined where it cannot be read. */
+export const chosenIn = ({ variants }: Pick<Received, 'variants'>): Chosen | undefined =>
+	chosenSchema.safeParse(jsonOf(variants)).data;
+
+/** What was said of the special tools; undefined where it cannot be read. */
+export const toolsIn = ({ tools }: Pick<Received, 'tools'>): ArrivalFacts['tools'] | undefined =>
+	arrivalFactsSchema.shape.tools.safeParse(jsonOf(tools)).data;

@@ -15,6 +15,7 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/jobs/[job]/entries': { POST: 'work' },
 	'/jobs/[job]/events': { GET: 'look' },
 	'/jobs/[job]/places/[station]/[cylinder]': { GET: 'look' },
+	'/jobs/[job]/history': { GET: 'look' },
 	'/jobs/[job]/photos/[sha256]': { GET: 'look', POST: 'work' },
 	'/pumps': { GET: 'look' },
 	'/pumps/find': { GET: 'look' },

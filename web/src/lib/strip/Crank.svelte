@@ -46,9 +46,7 @@
 			<svg
 				viewBox="0 0 300 {ROW * sheet.cylinders + 10}"
 				role="img"
-				aria-label={cylinders
-					.map((one) => `Plunger ${one} drawn back ${formatNumber(back(one), 1)} mm`)
-					.join(', ')}
+				aria-label={cylinders.map((one) => `Plunger ${one} drawn back ${formatNumber(back(one), 1)} mm`).join(', ')}
 			>
 				{#each cylinders as one (one)}
 					{@const y = ROW * (one - 0.5) + 5}
@@ -83,8 +81,7 @@
 				<p class="turn" role="status">
 					{#if there}<b>There.</b>{:else}Turn on <b class="figures">{formatNumber(left, 0)}°</b>
 						<span class="soft"
-							>({formatNumber(left / 60, 1)} flats of a hex, {formatNumber(left / 360, 2)} turns),
-							by hand</span
+							>({formatNumber(left / 60, 1)} flats of a hex, {formatNumber(left / 360, 2)} turns), by hand</span
 						>{/if}
 				</p>
 			</div>

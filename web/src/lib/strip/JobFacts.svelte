@@ -13,6 +13,8 @@
 	const units = unitsInUse();
 	const facts = $derived(
 		[
+			['Worked on', job.arrival.place === 'machine' ? 'the machine' : ''],
+			['Connections', job.arrival.connections],
 			['Liquid', job.duty.liquid],
 			['Pressure', job.duty.pressureMPa && formatQuantity(job.duty.pressureMPa, units().pressure)],
 			[

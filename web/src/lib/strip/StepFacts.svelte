@@ -6,8 +6,10 @@
 		step: Step;
 		sheet: ModelSheet;
 		job: Opening;
+		/** The most that one person lifts, by the shop's rule. */
+		liftAloneKg: number;
 	}
-	let { step, sheet, job }: Props = $props();
+	let { step, sheet, job, liftAloneKg }: Props = $props();
 
 	const parts = $derived(stationsInScope(sheet, job).filter(({ key }) => step.stations.includes(key)));
 	// Those of the step, and those of the parts that it takes out.
@@ -42,6 +44,11 @@
 			? `; ${lays.massKg} kg`
 			: ''}
 	</p>{/if}
+{#if lays?.massKg && lays.massKg > liftAloneKg}
+	<p class="risk">
+		{lays.massKg} kg: more than your shop’s {liftAloneKg} kg for one person. A second person or a hoist.
+	</p>
+{/if}
 
 <style>
 	p {

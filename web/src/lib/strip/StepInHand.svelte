@@ -82,7 +82,7 @@
 	<p class="soft">Step {index + 1} of {steps.length}</p>
 	<h1 id="step-in-hand">{step.text}</h1>
 	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
-	<StepFacts {step} {sheet} {job} />
+	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if waits.length > 0 && !signed}
 		<p class="wrong">
@@ -143,6 +143,7 @@
 				>{/if}
 		{/if}
 	</footer>
+	{#if steps[index + 1] && !signed}<p class="soft">Then: {steps[index + 1].text}</p>{/if}
 </section>
 
 <style>

@@ -1,19 +1,19 @@
 <!-- @component Every tool that the job wants, on one list to be laid out, or printed, before the pump is opened. -->
 <script lang="ts">
-	import { stationsInScope, stepsInScope, type ModelSheet, type Opening } from '@exetasis/core/record';
+	import { toolsInScope, type ModelSheet } from '@exetasis/core/record';
+	import type { Bench } from '@exetasis/server/jobs/bench';
 
 	interface Props {
 		sheet: ModelSheet;
-		job: Opening;
+		job: Bench['job'];
 	}
 	let { sheet, job }: Props = $props();
-	const tools = $derived.by(() => {
-		const keys = new Set([
-			...stepsInScope(sheet, job).flatMap((step) => step.tools),
-			...stationsInScope(sheet, job).flatMap((station) => station.tools.map(({ tool }) => tool))
-		]);
-		return sheet.tools.filter(({ key }) => keys.has(key));
-	});
+	const tools = $derived(toolsInScope(sheet, job));
+	const said = { atHand: 'at hand', borrow: 'to be borrowed' } as const;
+	const saidOf = (key: string): string => {
+		const how = job.arrival.tools?.[key];
+		return how === undefined ? '' : typeof how === 'string' ? said[how] : `instead: ${how.instead.toLowerCase()}`;
+	};
 </script>
 
 <details>
@@ -21,7 +21,7 @@
 	<ul>
 		{#each tools as { key, name, special, substitutes } (key)}
 			<li>
-				{name}{special ? ' (special)' : ''}
+				{name}{special ? ' (special)' : ''}{#if saidOf(key)}: <b>{saidOf(key)}</b>{/if}
 				{#each substitutes as other (other.name)}<span class="risk"
 						>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
 					>{/each}

@@ -246,7 +246,9 @@ describe('the words of steps', () => {
 		expect(askWords({ kind: 'setting', name: 'screw out', unit: 'mm', when: 'found' }, sheet)).toBe(
 			'Note the setting, screw out, in mm, as it is found'
 		);
-		expect(askWords({ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'], means: [] }, sheet)).toBe('Oil: clear, milky?');
+		expect(askWords({ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'], means: [] }, sheet)).toBe(
+			'Oil: clear, milky?'
+		);
 		expect(askWords({ kind: 'tick', text: 'It turns' }, sheet)).toBe('See that: It turns');
 		expect(askWords({ kind: 'photo', text: 'the hoses' }, sheet)).toBe('Photograph: the hoses');
 		expect(askWords({ kind: 'note', text: 'where each hose went' }, sheet)).toBe('Note: where each hose went');

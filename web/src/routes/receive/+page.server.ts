@@ -3,19 +3,21 @@ import { setError, superValidate, type SuperValidated } from 'sveltekit-superfor
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
-import { chosenIn, receiveSchema, type Received } from '$lib/forms/receive';
+import { chosenIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
+import { complaintName } from '$lib/words/complaints';
 import { quantitySentence } from '$lib/words/problems';
 import { modelsToReceive } from '@exetasis/server/sheets';
-import { sitesOf } from '@exetasis/server/shops';
+import { policyOf, sitesOf } from '@exetasis/server/shops';
 
 export async function load({ locals }) {
 	const scope = scopeOf(locals);
 	return {
 		form: await superValidate({}, zod4(receiveSchema), { errors: false }),
 		models: await modelsToReceive(scope),
-		sites: await sitesOf(scope)
+		sites: await sitesOf(scope),
+		liftAloneKg: (await policyOf(scope)).liftAloneKg
 	};
 }
 
@@ -54,6 +56,9 @@ export const actions = {
 		if (data.pump === 'new' && data.model === '')
 			setError(form, 'model', 'Choose the model: its sheet lays out the mat.');
 		if (!chosenIn(data)) setError(form, 'variants', 'What this pump is made of was not understood. Choose it again.');
+		if (data.complaint === '' && data.complaints.length === 0)
+			setError(form, 'complaint', 'Say what it came in for: without the complaint nothing can be traced.');
+		if (!toolsIn(data)) setError(form, 'tools', 'What was said of the tools was not understood. Say it again.');
 		if (!form.valid) return fail(400, { form });
 		const arrival: Arrival = {
 			pump:
@@ -66,7 +71,13 @@ export const actions = {
 						}
 					: { id: data.pump },
 			scope: data.scope,
-			complaint: data.complaint,
+			complaint: [...data.complaints.map((one) => complaintName[one]), data.complaint].filter(Boolean).join('; '),
+			facts: {
+				complaints: data.complaints,
+				place: data.place,
+				...(data.connections && { connections: data.connections }),
+				tools: toolsIn(data) ?? {}
+			},
 			variants: chosenIn(data) ?? {},
 			meterHours,
 			duty: {
@@ -102,6 +113,8 @@ export const actions = {
 				return setError(form, 'scope', 'Choose how far the work goes: one of those that the model’s sheet knows.');
 			case 'wrongVariant':
 				return setError(form, 'variants', 'The model’s sheet does not know what was chosen here. Choose it again.');
+			case 'wrongTool':
+				return setError(form, 'tools', 'The model’s sheet does not know what was said of a tool here. Say it again.');
 			case 'unknownPump':
 				return setError(form, 'pump', 'Your shop has no such pump: choose another.');
 			case 'unknownModel':

@@ -2,13 +2,19 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
 	import { unitLabel } from '@exetasis/core/quantity';
+	import { complaints } from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
 	import { pumpLine, type FoundPump } from '$lib/pump/found';
+	import LayoutWall from '$lib/pump/LayoutWall.svelte';
+	import ToolsAtHand from '$lib/pump/ToolsAtHand.svelte';
 	import Variants from '$lib/pump/Variants.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
+	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import Fields from '$lib/ui/Fields.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
+	import { complaintName } from '$lib/words/complaints';
 	import { layoutName } from '$lib/words/layout';
 
 	let { data, form: answer } = $props();
@@ -31,12 +37,13 @@
 		if (!model || model.scopes.some(({ key }) => key === $form.scope)) return;
 		$form.scope = (model.scopes.find(({ kind }) => kind === 'full') ?? model.scopes[0]).key;
 	});
+	const heavy = $derived(model?.masses.filter(({ massKg }) => massKg > data.liftAloneKg) ?? []);
+	let wall = $state(false);
 	const offered = $derived(
 		model?.scopes
 			.find(({ key }) => key === $form.scope)
 			?.offers.map((key) => model.scopes.find((scope) => scope.key === key)!)
 	);
-	import Fields from '$lib/ui/Fields.svelte';
 </script>
 
 <svelte:head><title>Receive a pump · Exetasis</title></svelte:head>
@@ -83,16 +90,25 @@
 			{#if $form.pump === 'new'}
 				<Field name="serial" label="Serial number" bind:value={$form.serial} errors={$errors.serial} />
 				<Field name="model" label="Model" bind:value={$form.model} errors={$errors.model} options={models} />
+				<button type="button" class="btn" aria-haspopup="dialog" onclick={() => (wall = true)}>By its drawing</button>
 				<Field name="site" label="Where it runs" bind:value={$form.site} errors={$errors.site} options={sites} />
 				<Field name="tag" label="Its name there" hint="Port set" bind:value={$form.tag} errors={$errors.tag} />
 			{/if}
 		</fieldset>
 		<fieldset class="sheet">
 			<legend>Why and how far</legend>
+			<div class="reasons" role="group" aria-label="What it came in for">
+				{#each complaints as complaint (complaint)}
+					<label class="reason"
+						><input type="checkbox" name="complaints" value={complaint} bind:group={$form.complaints} />{complaintName[
+							complaint
+						]}</label
+					>
+				{/each}
+			</div>
 			<Field
 				name="complaint"
-				label="Complaint"
-				hint="Water leak, weak or pulsing pressure, noise, planned …"
+				label="Complaint, in their own words"
 				bind:value={$form.complaint}
 				errors={$errors.complaint}
 			/>
@@ -151,9 +167,55 @@
 				errors={$errors.inlet}
 			/>
 		</fieldset>
+		{#if model}
+			<fieldset class="sheet wide">
+				<legend>Where, and with what</legend>
+				<Field
+					name="place"
+					label="Worked on"
+					bind:value={$form.place}
+					errors={$errors.place}
+					options={[
+						['bench', 'on the bench'],
+						['machine', 'on the machine']
+					]}
+				/>
+				<Field
+					name="connections"
+					label="Connections: where each hose and pipe went"
+					hint="Bypass to the tank, upper port …"
+					bind:value={() => $form.connections ?? '', (text) => ($form.connections = text)}
+					errors={$errors.connections}
+				/>
+				<ToolsAtHand
+					{model}
+					scope={$form.scope ?? ''}
+					bind:said={() => $form.tools ?? '{}', (said) => ($form.tools = said)}
+					problem={$errors.tools?.[0]}
+				/>
+				{#each heavy as { name, massKg } (name)}
+					<CautionNote
+						caution={{
+							hazard: 'weight',
+							text: `${name}: ${massKg} kg, more than your shop’s ${data.liftAloneKg} kg for one person. A second person or a hoist.`
+						}}
+					/>
+				{/each}
+			</fieldset>
+		{/if}
 		<p class="last"><button class="btn main">Receive and lay out the mat</button></p>
 	</Fields>
 </form>
+{#if wall}
+	<LayoutWall
+		models={data.models}
+		onchoose={(chosen) => {
+			$form.model = chosen;
+			wall = false;
+		}}
+		onclose={() => (wall = false)}
+	/>
+{/if}
 
 <style>
 	form {
@@ -168,6 +230,28 @@
 		display: grid;
 		gap: 0.7rem;
 		min-width: 0;
+	}
+	.wide {
+		grid-column: 1 / -1;
+		grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr));
+		align-items: start;
+	}
+	.wide legend {
+		grid-column: 1 / -1;
+	}
+	.reasons {
+		display: grid;
+		grid-template-columns: repeat(2, minmax(0, 1fr));
+		gap: 0 8px;
+	}
+	.reason {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+		min-height: 36px;
+		font-size: 0.88rem;
+		line-height: 1.15;
+		cursor: pointer;
 	}
 	.last {
 		grid-column: 1 / -1;

@@ -27,7 +27,8 @@
 		['scrapGood', 'Risk of scrapping a part that is inside', '%'],
 		['acceptWearOut', 'Replace from this chance of passing the limit before the next service', '%'],
 		['downtimeCost', 'Cost of an unplanned stop, besides opening the pump', data.shop?.currency ?? ''],
-		['lifeLeftShare', 'Life left in a unit with a damaged drive end, against a new one: your assumption', '%']
+		['lifeLeftShare', 'Life left in a unit with a damaged drive end, against a new one: your assumption', '%'],
+		['liftAloneKg', 'The most that one person lifts; above it a second person or a hoist', 'kg']
 	] as const);
 	import Fields from '$lib/ui/Fields.svelte';
 </script>

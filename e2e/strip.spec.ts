@@ -1,22 +1,27 @@
-import { expect, test } from '@playwright/test';
-import { receivePump, signOffAll } from './job';
+import { expect, test, type Page } from '@playwright/test';
+import { cell, receivePump, signOffAll, stepInHand } from './job';
 import { pageOf } from './people';
 
-test('a step asks: pieces are counted, ways are noted, and nothing is signed off unanswered', async ({ browser }) => {
+/** Signs the step in hand off and waits for the next. */
+async function sign(page: Page): Promise<void> {
+	const button = page.getByRole('button', { name: /^Sign off/ });
+	const name = (await button.textContent())!.trim();
+	await button.click();
+	await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
+}
+const pick = (page: Page, step: RegExp) =>
+	page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: step }).click();
+
+test('a step asks: pieces are counted, and nothing is signed off unanswered', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await receivePump(page, { model: 'Bulrush', scope: 'full' });
-	const step = (text: RegExp) => page.getByRole('listitem').filter({ hasText: text });
-	for (const text of [/^1\s*Isolate/, /^2\s*Release/]) {
-		await step(text)
-			.getByRole('button', { name: /^Sign off/ })
-			.click();
-		await expect(step(text).getByRole('button', { name: /^Done/ })).toBeVisible();
-	}
-	const screws = step(/Loosen all eight screws/);
+	await sign(page);
+	await sign(page);
+	const screws = stepInHand(page);
 	await expect(screws).toContainText('Comes out: Socket head screws (8)');
 	await expect(screws).toContainText('Tools: Hex key');
-	const sign = screws.getByRole('button', { name: /^Sign off/ });
-	await expect(sign).toBeDisabled();
+	const button = screws.getByRole('button', { name: /^Sign off/ });
+	await expect(button).toBeDisabled();
 	const count = screws.getByRole('textbox', { name: 'Count: socket head screws' });
 	for (const [typed, says] of [
 		['', 'Type how many there are.'],
@@ -31,13 +36,78 @@ test('a step asks: pieces are counted, ways are noted, and nothing is signed off
 	await count.fill('7');
 	await count.press('Enter');
 	await expect(screws).toContainText('There should be 8: look for the others.');
-	await count.fill('8');
-	await screws.getByRole('button', { name: 'Change' }).click();
+	const out = page.getByRole('group', { name: 'Parts out' });
+	await expect(out).toContainText('Socket head screws: 7 of 8.');
+	await screws.getByRole('button', { name: 'All 8' }).click();
 	await expect(screws).not.toContainText('There should be 8');
-	await sign.click();
+	await expect(out).not.toContainText('7 of 8');
+	await button.click();
+	await pick(page, /^3 /);
 	await expect(screws.getByRole('button', { name: /^Done/ })).toBeVisible();
 	await page.reload();
+	await pick(page, /^3 /);
 	await expect(screws.getByRole('textbox', { name: 'Count: socket head screws' })).toHaveValue('8');
+});
+
+test('how parts were found is said by a touch, cylinder by cylinder, and stands on the mat', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await receivePump(page, { model: 'Campion', scope: 'full' });
+	await expect(page.getByRole('region', { name: 'As found' })).toHaveCount(0); // nothing before the pump is safe
+	await sign(page);
+	await sign(page);
+	await pick(page, /^6 Per pocket/);
+	const found = page.getByRole('region', { name: 'As found' });
+	const at = (name: RegExp) => found.getByRole('button', { name });
+	await at(/^Discharge valve, cylinder 2:/).click();
+	await expect(at(/^Discharge valve, cylinder 2: as it should be/)).toBeVisible();
+	await found.getByRole('button', { name: 'Wrong way round' }).click();
+	await expect(at(/^Discharge valve, cylinder 2: faced the wrong way/)).toBeVisible();
+	await at(/^Discharge valve spring, cylinder 3:/).click();
+	await found.getByRole('button', { name: 'Not there' }).click();
+	await found.getByRole('button', { name: 'Cyl. 1: as they should be' }).click();
+	await expect(at(/^Discharge valve, cylinder 1: as it should be/)).toBeVisible();
+	// One touch for a cylinder, never for all: what was said of others stays.
+	await expect(at(/^Discharge valve, cylinder 3: not said/)).toBeVisible();
+	await page.goto(`/jobs/${job}/inspect`);
+	await page.getByRole('button', { name: /^Layer of the mat/ }).click();
+	await expect(cell(page, 'Discharge valve, cylinder 2')).toHaveAccessibleName(/found: faced the wrong way/);
+	await cell(page, 'Discharge valve, cylinder 2').click();
+	const judge = page.getByRole('region', { name: 'Judge' });
+	await page.keyboard.press('Space');
+	await expect(judge).toContainText('Faced the wrong way when the pump was opened (earlier assembly).');
+	await cell(page, 'Discharge valve spring, cylinder 3').click();
+	await expect(judge.getByTestId('verdict')).toContainText('Replace');
+	await expect(judge).toContainText('Was not there when the pump was opened: a new one goes in.');
+});
+
+test('the crank: how far to turn it from here, and not at all while the head is open', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await receivePump(page, { model: 'Marram', scope: 'packing' });
+	await pick(page, /^6 Turn the crank/);
+	const crank = page.getByRole('region', { name: 'Crank' });
+	// Throws at 0, 120 and 240 degrees: the outer plungers are level, and further out, 60 degrees after the first stands forward.
+	await expect(crank.getByRole('status')).toContainText('Turn on 60°');
+	await crank.getByRole('button', { name: '3 forward' }).click();
+	await expect(crank.getByRole('status')).toContainText('Turn on 300°');
+	await crank.getByRole('slider').fill('60');
+	await expect(crank.getByRole('status')).toContainText('There.');
+});
+
+test('metal in the oil opens the question of the unit, and another answer closes it', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await receivePump(page, { model: 'Marram', scope: 'packing' });
+	await sign(page);
+	await sign(page);
+	const oil = stepInHand(page);
+	await oil.getByRole('button', { name: 'metal in it' }).click();
+	await expect(oil.getByRole('alert')).toContainText('The unit is in question');
+	await oil.getByRole('link', { name: 'to the question of the unit' }).click();
+	await expect(page.getByRole('region', { name: 'The unit in question' })).toContainText('oil pan');
+	await page.goBack();
+	await oil.getByRole('button', { name: 'clear', exact: true }).click();
+	await expect(oil.getByRole('alert')).toHaveCount(0);
+	await page.getByRole('link', { name: 'Decide', exact: true }).click();
+	await expect(page.getByRole('region', { name: 'The unit in question' })).toHaveCount(0);
 });
 
 test('a pump is received with what it is made of, and only that lies on its mat', async ({ browser }) => {

@@ -10,7 +10,6 @@ import {
 	dimensionOf
 } from '@exetasis/core/quantity';
 import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
-import { inSentence } from './reasons';
 
 /** The sentence beside a field whose text is no number. */
 export function numberSentence(problem: NumberProblem, empty = 'Type a number first.'): string {
@@ -125,7 +124,7 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'unknownWay':
 			return `The sheet names no such way of doing “${problem.step}”. Choose one of those shown under Strip.`;
 		case 'notAsFound':
-			return `The ${inSentence(problem.part)} cannot have been found so. Say again where it lay or which way it faced, under Strip.`;
+			return `“${problem.part}” cannot have been found so. Say again where it lay or which way it faced, under Strip.`;
 		case 'unknownStep':
 			return 'The sheet has no such step.';
 		case 'malformed':

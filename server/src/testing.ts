@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { stepsInScope, type Entry } from '@exetasis/core/record';
+import { piecesInPump, stepsInScope, type Ask, type Entry } from '@exetasis/core/record';
 import type { Role } from './access';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { append } from './benchLog/append';
@@ -97,6 +97,20 @@ export async function receiveJob({ scope, people }: TestShop, change: Partial<Ar
 	return (await benchOf(scope, received.jobId))!;
 }
 
+// What is answered where nothing is amiss.
+function answerOf(ask: Ask, { sheet, job }: Bench): unknown {
+	switch (ask.kind) {
+		case 'count':
+			return piecesInPump(sheet, ask.station, job.variants);
+		case 'choice':
+			return ask.choices[0];
+		case 'setting':
+			return { value: 6, typed: { text: '6', unit: ask.unit } };
+		default:
+			return ask.kind === 'tick' ? true : 'Nothing to note';
+	}
+}
+
 /** A job that has been stripped: all its steps are signed off. */
 export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
 	const bench = await receiveJob(shop, change);
@@ -106,7 +120,10 @@ export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Pr
 		shop.scope,
 		technician,
 		bench.job.id,
-		steps.map(({ key }) => entryOf(bench, technician, 'step', { step: key }))
+		steps.flatMap(({ key, asks }) => [
+			...asks.map((ask, i) => entryOf(bench, technician, 'answer', { step: key, ask: i, value: answerOf(ask, bench) })),
+			entryOf(bench, technician, 'step', { step: key })
+		])
 	);
 	return (await benchOf(shop.scope, bench.job.id))!;
 }

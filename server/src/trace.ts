@@ -1,5 +1,6 @@
 import { countedLooks, recurrences, standsOut, type CountedLook, type Recurrence } from '@exetasis/core/trace';
 import { of, type ShopScope } from './db/scope';
+import { foundWrongOf, type FoundWrongAtPlace } from './db/sql/foundWrong';
 import { logMarks } from './db/sql/logMarks';
 import { looks, type LookOnRecord } from './db/sql/looks';
 
@@ -14,15 +15,18 @@ export interface PumpTrace {
 	readonly looks: LookInTime[];
 	/** Looks that could not count: no earlier look at the place and no fitting on record, so nobody knows over how many hours. */
 	readonly withoutExposure: number;
+	/** What an earlier assembly had left wrong, found when the pump was opened. */
+	readonly foundWrong: readonly FoundWrongAtPlace[];
 	/** Marks kept out: made while stripping, by an earlier assembly, or by nobody knows what. */
 	readonly keptOut: { readonly handling: number; readonly assembly: number; readonly unknown: number };
 }
 
 /** What recurs on one pump, place by place, counted by `countedLooks`. */
-export const traceOf = async (scope: ShopScope, pumpId: string): Promise<PumpTrace> =>
-	traceFrom(await looks(scope, [pumpId]));
+export async function traceOf(scope: ShopScope, pumpId: string): Promise<PumpTrace> {
+	return { ...traceFrom(await looks(scope, [pumpId])), foundWrong: await foundWrongOf(scope, pumpId) };
+}
 
-function traceFrom(found: readonly LookOnRecord[]): PumpTrace {
+function traceFrom(found: readonly LookOnRecord[]): Omit<PumpTrace, 'foundWrong'> {
 	const counted = countedLooks(found);
 	const exposed = counted.flatMap(({ hours, ...look }) => (hours === undefined ? [] : [{ ...look, hours }]));
 	const keptOut = { handling: 0, assembly: 0, unknown: 0 };

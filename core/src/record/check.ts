@@ -8,7 +8,7 @@ import { checkMark } from './kinds/mark';
 import { checkReading } from './kinds/reading';
 import type { EntryProblem } from './problem';
 import { checkStep } from './kinds/step';
-import { blockedBy } from './stepOrder';
+import { blockedBy, uncleaned } from './stepOrder';
 import { stationsInScope, stepsInScope, type ModelSheet, type Opening } from './sheet';
 
 /** What the check of an entry has to know of its job. */
@@ -36,6 +36,10 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 	switch (entry.kind) {
 		case 'asFound':
 			return checkAsFound(entry, station, job.sheet);
+		case 'clean': {
+			const [dirty] = job.holdOrder ? uncleaned(stepsInScope(job.sheet, job), job.stepsDone) : [];
+			return dirty && { code: 'notCleanedYet', before: dirty.text };
+		}
 		case 'finding':
 			return checkFinding(entry, station);
 		case 'reading':

@@ -25,6 +25,7 @@ const ofJob = [
 	code('unknownWay', { step: words }),
 	code('stepTooEarly', { step: words, before: words }),
 	code('notSafeYet', { before: words }),
+	code('notCleanedYet', { before: words }),
 	code('notAnAnswer', { step: words }),
 	code('stepUnanswered', { step: words })
 ] as const;

@@ -19,3 +19,7 @@ export const waitsFor = (steps: readonly Step[], step: Step, done: Keys): Step[]
 /** The blocking steps that are open: until they are signed off the pump is not safe to work on, and nothing else is recorded. */
 export const blockedBy = (steps: readonly Step[], done: Keys): Step[] =>
 	steps.filter(({ key, blocking }) => blocking && !done.has(key));
+
+/** The cleaning that is still to be done: dirt hides cracks, so nothing is called clean before. */
+export const uncleaned = (steps: readonly Step[], done: Keys): Step[] =>
+	steps.filter(({ key, stage }) => stage === 'clean' && !done.has(key));

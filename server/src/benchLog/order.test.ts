@@ -160,7 +160,7 @@ describe('the order of steps', () => {
 		const batch = [
 			step('isolate', fresh),
 			step('release', fresh),
-			make('clean', {}, partAt(fresh, 'plunger', 1), fresh)
+			make('note', { text: 'seen' }, partAt(fresh, 'plunger', 1), fresh)
 		];
 		expect(await outcome(batch, fresh)).toEqual(['accepted', 'accepted', 'accepted']);
 		expect(await outcome([step('gap', fresh)], fresh)).toEqual(['stepTooEarly']);

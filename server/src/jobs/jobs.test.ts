@@ -267,6 +267,9 @@ describe('model sheets', () => {
 	});
 	it('that break the schema are not taken, with line and path', async () => {
 		const added = await addSheet(shop.scope, sheetText.replace('"cylinders": 3', '"cylinders": 0'));
-		expect(added).toMatchObject({ kind: 'faults', faults: [{ path: 'cylinders' }] });
+		expect(added).toMatchObject({
+			kind: 'faults',
+			faults: expect.arrayContaining([expect.objectContaining({ path: 'cylinders' })])
+		});
 	});
 });

@@ -22,7 +22,8 @@ export const earlierOnMat = (scope: ShopScope, jobId: string, rebuilds: number):
 			WHERE j.shop_id = $1 AND j.pump_id = now.pump_id AND j.received_at < now.received_at AND j.released_at IS NOT NULL
 			ORDER BY j.received_at DESC LIMIT $3)
 		SELECT c.station, c.cylinder, e.pump_hours AS "pumpHours",
-			(SELECT d.verdict FROM standing_decision d WHERE d.job_id = e.id AND d.part_id = c.part_id LIMIT 1) AS verdict,
+			(SELECT d.verdict FROM standing_decision d WHERE d.job_id = e.id AND d.part_id = c.part_id
+				ORDER BY d.at DESC, d.entry_id DESC LIMIT 1) AS verdict,
 			coalesce((SELECT max(k.severity) FROM standing_look k
 				WHERE k.job_id = e.id AND k.part_id = c.part_id AND k.onset = 'service'), 0)::int AS worst
 		FROM earlier e JOIN mat_cell c ON c.job_id = e.id ORDER BY e.received_at DESC`,

@@ -5,35 +5,40 @@ const text = z.string().trim().max(400, 'At most 400 characters.');
 const optional = text.default('');
 
 /** What is typed when a pump is received; quantities stay as they were typed until they are read in the person's units. */
-export const receiveSchema = z.object({
-	pump: z.string().refine((id) => id === 'new' || z.uuid().safeParse(id).success, {
-		message: 'Choose the pump, or “A pump we do not know yet”.'
-	}),
-	/** The chosen pump in words, so that it stands there again. */
-	pumpLine: optional,
-	serial: optional,
-	model: optional,
-	site: z.uuid().or(z.literal('')).default(''),
-	tag: optional,
-	/** How far the job goes: a scope of the model's sheet. */
-	scope: z.string().max(60).default(''),
-	/** What the sheet asks of this very pump, as JSON. */
-	variants: z.string().max(4000).default('{}'),
-	/** What it came in for: of the list, and in one's own words. */
-	complaints: z.array(z.enum(complaints)).default([]),
-	complaint: optional,
-	place: z.enum(['bench', 'machine']).default('bench'),
-	connections: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
-	/** Which special tools are at hand, as JSON. */
-	tools: z.string().max(4000).default('{}'),
-	hours: text,
-	liquid: optional,
-	temperature: optional,
-	pressure: optional,
-	speed: optional,
-	inlet: optional,
-	oldMeterHours: optional
-});
+export const receiveSchema = z
+	.object({
+		pump: z.string().refine((id) => id === 'new' || z.uuid().safeParse(id).success, {
+			message: 'Choose the pump, or “A pump we do not know yet”.'
+		}),
+		/** The chosen pump in words, so that it stands there again. */
+		pumpLine: optional,
+		serial: optional,
+		model: optional,
+		site: z.uuid().or(z.literal('')).default(''),
+		tag: optional,
+		/** How far the job goes: a scope of the model's sheet. */
+		scope: z.string().max(60).default(''),
+		/** What the sheet asks of this very pump, as JSON. */
+		variants: z.string().max(4000).default('{}'),
+		/** What it came in for: of the list, and in one's own words. */
+		complaints: z.array(z.enum(complaints)).default([]),
+		complaint: optional,
+		place: z.enum(['bench', 'machine']).default('bench'),
+		connections: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
+		/** Which special tools are at hand, as JSON. */
+		tools: z.string().max(4000).default('{}'),
+		hours: text,
+		liquid: optional,
+		temperature: optional,
+		pressure: optional,
+		speed: optional,
+		inlet: optional,
+		oldMeterHours: optional
+	})
+	.refine(({ complaint, complaints }) => complaint !== '' || complaints.length > 0, {
+		path: ['complaint'],
+		message: 'Say what it came in for: without the complaint nothing can be traced.'
+	});
 export type Received = z.infer<typeof receiveSchema>;
 
 function jsonOf(text: string): unknown {

@@ -10,6 +10,7 @@ import {
 	standingDecision,
 	stationsInScope,
 	stepsInScope,
+	uncleaned,
 	type Entry,
 	type EntryOf,
 	type PartRecord,
@@ -58,6 +59,8 @@ export class BenchState {
 	readonly log = $derived.by(() => fold([...this.#all.values()].filter(({ id }) => !this.#refused.includes(id))));
 	/** Steps without which the pump is not safe to work on and that nobody has signed off. */
 	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
+	/** Cleaning steps that nobody has signed off: until then no part is called clean. */
+	readonly uncleaned = $derived.by(() => uncleaned(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
 	/** Assemblies that lie otherwise than the steps left them, because somebody has turned them over here. */
 	turnedOver = $state<Record<string, boolean>>({});
 	/** Which face of each assembly lies up now. */

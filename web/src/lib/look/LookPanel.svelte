@@ -80,12 +80,16 @@
 				type="button"
 				class="btn"
 				aria-pressed={part.record.clean !== undefined}
-				disabled={locked}
+				disabled={locked || bench.uncleaned.length > 0}
 				onclick={onclean}
 			>
 				<kbd aria-hidden="true">␣</kbd> <span>Clean</span>
 			</button>
-			{#if oncleannext}<button type="button" class="btn" disabled={locked} onclick={oncleannext}>Clean, next</button
+			{#if oncleannext}<button
+					type="button"
+					class="btn"
+					disabled={locked || bench.uncleaned.length > 0}
+					onclick={oncleannext}>Clean, next</button
 				>{/if}
 			{#each rules as { pattern }, index (pattern)}
 				{@const finding = findingOf(pattern)}

@@ -24,9 +24,9 @@
 			part.cell.cylinder === 0
 				? 'Clean: what the pump has one of, the rest of it'
 				: `Clean: the rest of cylinder ${part.cell.cylinder}`,
-			cleanAll(row)
+			bench.uncleaned.length > 0 ? [] : cleanAll(row)
 		],
-		[`Clean: ${name}, the rest on every cylinder`, cleanAll(column)],
+		[`Clean: ${name}, the rest on every cylinder`, bench.uncleaned.length > 0 ? [] : cleanAll(column)],
 		[`The same patterns: ${name}, on every cylinder`, sameOn(part, others)],
 		[
 			`Replace: every ${inSentence(partType(part.station.type).name)} on the mat`,

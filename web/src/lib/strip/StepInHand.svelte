@@ -81,6 +81,7 @@
 <section class="sheet" aria-labelledby="step-in-hand" class:signed>
 	<p class="soft">Step {index + 1} of {steps.length}</p>
 	<h1 id="step-in-hand">{step.text}</h1>
+	{#each locksInForce(steps, done) as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
 	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}

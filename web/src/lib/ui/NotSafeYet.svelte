@@ -1,4 +1,4 @@
-<!-- @component Says, where work on the parts begins, that the pump is not safe to work on yet, and what has to be signed off. -->
+<!-- @component Says, where work on the parts begins, that the pump is not safe to work on or not clean yet, and what has to be signed off. -->
 <script lang="ts">
 	import type { BenchState } from '$lib/log/bench.svelte';
 
@@ -10,6 +10,14 @@
 	<p class="stop" role="alert">
 		<b>Not safe to work on yet.</b>
 		First sign off: {bench.blocked.map(({ text }) => text).join(' ')}
+		<a href="/jobs/{job.id}/strip">To the steps</a>
+	</p>
+{:else if bench.uncleaned.length > 0 && job.releasedAt === null}
+	<p class="stop" role="alert">
+		<b>Not cleaned yet.</b>
+		Dirt hides cracks: no part is called clean before this is signed off: {bench.uncleaned
+			.map(({ text }) => text)
+			.join(' ')}
 		<a href="/jobs/{job.id}/strip">To the steps</a>
 	</p>
 {/if}

@@ -105,6 +105,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		}
 		case 'stepTooEarly':
 			return `First sign off “${problem.before}”, then “${problem.step}”.`;
+		case 'notCleanedYet':
+			return `Nothing is called clean before the cleaning is signed off: “${problem.before}”`;
 		case 'notSafeYet':
 			return `Not safe to work on yet: first sign off “${problem.before}” under Strip.`;
 		case 'unknownGauge':

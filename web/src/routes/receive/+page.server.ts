@@ -56,8 +56,6 @@ export const actions = {
 		if (data.pump === 'new' && data.model === '')
 			setError(form, 'model', 'Choose the model: its sheet lays out the mat.');
 		if (!chosenIn(data)) setError(form, 'variants', 'What this pump is made of was not understood. Choose it again.');
-		if (data.complaint === '' && data.complaints.length === 0)
-			setError(form, 'complaint', 'Say what it came in for: without the complaint nothing can be traced.');
 		if (!toolsIn(data)) setError(form, 'tools', 'What was said of the tools was not understood. Say it again.');
 		if (!form.valid) return fail(400, { form });
 		const arrival: Arrival = {

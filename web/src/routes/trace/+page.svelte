@@ -4,7 +4,9 @@
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import type { Rate } from '@exetasis/core/trace';
+	import { foundName } from '$lib/words/found';
 	import { placeName } from '$lib/words/place';
+	import { day } from '$lib/ui/time';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
@@ -129,12 +131,31 @@
 	</p>
 {/if}
 
+{#if trace && trace.foundWrong.length > 0}
+	<section aria-labelledby="earlier-assembly">
+		<h2 id="earlier-assembly" class="mt-6">Earlier assembly</h2>
+		<p class="soft">How parts were found when the pump was opened: neither worn in service nor hurt at the strip.</p>
+		<ul>
+			{#each trace.foundWrong as { station, cylinder, wrong, times, last } (`${station}/${cylinder}/${wrong}`)}
+				<li>
+					<b>{placeName(stationName(station), cylinder)}</b>: {foundName[wrong === 'reversed' ? 'turned' : wrong]},
+					{times === 1 ? 'once' : `${times} times`}, last in {day(last)}
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
 <style>
 	.head {
 		display: flex;
 		gap: 1rem;
 		align-items: center;
 		margin-bottom: 8px;
+	}
+	ul {
+		list-style: square;
+		padding-left: 1.2rem;
 	}
 	.finding {
 		border-left: 4px solid var(--pencil);

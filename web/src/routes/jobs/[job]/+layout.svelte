@@ -1,7 +1,7 @@
 <!-- @component One job: its stages, what is known of the pump, and whether everything typed has reached the server. -->
 <script lang="ts">
 	import { page } from '$app/state';
-	import { scopeOf } from '@exetasis/core/record';
+	import { locksInForce, scopeOf, stepsInScope } from '@exetasis/core/record';
 	import Bar from '$lib/bar/Bar.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
@@ -35,6 +35,7 @@
 			...(job.releasedAt ? [`released ${day(job.releasedAt)}`] : [])
 		].join(' · ')
 	);
+	const locks = $derived(locksInForce(stepsInScope(data.bench.sheet, job), bench.log.steps));
 	const count = $derived(outboxOf()?.waiting.filter((one) => one.job === job.id).length ?? 0);
 	const waiting = $derived(count === 1 ? '1 entry waits' : `${count} entries wait`);
 	const sending = $derived(outboxOf()?.status ?? 'idle');
@@ -59,6 +60,9 @@
 		</p>
 		<p class="soft facts" title={facts}>{facts}</p>
 	</div>
+	{#each locks as { text } (text)}<p class="lock" role="note" title={text}>
+			Shaft locked<span class="sr-only">: {text}</span>
+		</p>{/each}
 	<div class="stages"><Tabs label="Stages" pages={stages} current="step" /></div>
 	<span
 		class="status"
@@ -92,6 +96,14 @@
 	}
 	.facts {
 		font-size: 0.78rem;
+	}
+	.lock {
+		border: 2px solid var(--doubt);
+		color: var(--doubt);
+		padding: 0 8px;
+		font-size: 0.84rem;
+		font-weight: 650;
+		white-space: nowrap;
 	}
 	.status {
 		font-size: 0.82rem;

@@ -89,11 +89,13 @@
 	const next = () => beside(1);
 
 	function clean() {
+		if (bench.uncleaned.length > 0) return;
 		if (part.record.clean === undefined) bench.record({ kind: 'clean', part: part.cell.part, payload: {} });
 		// What comes after the look: the gauge where there is something to measure, else the verdict.
 		panel = unmeasured ? 'measure' : 'judge';
 	}
 	function cleanNext() {
+		if (bench.uncleaned.length > 0) return;
 		clean();
 		next();
 	}

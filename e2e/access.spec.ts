@@ -46,7 +46,8 @@ const writes: readonly [path: string, viewer: number, technician: number, lead: 
 	['/pumps/:pump', 403, 400, 400, 404],
 	['/settings?/hands', 400, 400, 400, 400],
 	['/settings?/password', 400, 400, 400, 400],
-	['/settings?/units', 400, 400, 400, 400]
+	['/settings?/units', 400, 400, 400, 400],
+	['/settings/wrenches', 422, 422, 422, 422]
 ];
 const roles: readonly Account[] = ['viewer', 'technician', 'lead', 'otherShop'];
 

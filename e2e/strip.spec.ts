@@ -91,6 +91,14 @@ test('the crank: how far to turn it from here, and not at all while the head is 
 	await expect(crank.getByRole('status')).toContainText('Turn on 300°');
 	await crank.getByRole('slider').fill('60');
 	await expect(crank.getByRole('status')).toContainText('There.');
+	// One's own wrench sizes stay with the person, on the list of all tools.
+	await page.getByText(/tools for this job$/).click();
+	const size = page.getByLabel('Your size: Ring wrench');
+	await size.fill('17 mm');
+	await Promise.all([page.waitForResponse(/settings\/wrenches/), size.press('Tab')]);
+	await page.reload();
+	await page.getByText(/tools for this job$/).click();
+	await expect(size).toHaveValue('17 mm');
 });
 
 test('metal in the oil opens the question of the unit, and another answer closes it', async ({ browser }) => {

@@ -181,7 +181,7 @@ async function work(
 			interval: visit.interval,
 			years: visit.years,
 			refitBy,
-			progress: visit.stage === 'released' ? 'whole' : 'half',
+			progress: visit.stage === 'inspecting' ? 'half' : 'whole',
 			makeId
 		},
 		random

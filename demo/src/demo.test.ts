@@ -85,7 +85,7 @@ describe('visits', () => {
 				model
 			).toHaveLength(1);
 		}
-		expect(new Set(further.map(({ stage }) => stage)).size).toBe(3);
+		expect(new Set(further.map(({ stage }) => stage)).size).toBe(4);
 	});
 	it('put the barge right after a while, and it alone', () => {
 		const fixed = all.filter(isFixed);

@@ -13,7 +13,7 @@ export interface Visit {
 	/** Years since the demo began. */
 	readonly years: number;
 	/** How far the work on it has got at the demo's present moment. */
-	readonly stage: 'released' | 'stripping' | 'inspecting';
+	readonly stage: 'released' | 'stripping' | 'inspecting' | 'deciding';
 }
 
 const YEARS = 4;
@@ -88,7 +88,7 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 	};
 	const [ferry] = fleet;
 	const quarry = fleet.find(({ story }) => story === 'scoredPlungerKept');
-	// One of each other layout: two of three half inspected, the third waits to be stripped.
+	// One of each other layout: half inspected, decided but not released, or waiting to be stripped, by turns.
 	const others = fleet.filter(
 		({ model }, i) => model !== MARRAM && fleet.findIndex((pump) => pump.model === model) === i
 	);
@@ -103,7 +103,7 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 			open(
 				pump,
 				26 + 20 * i,
-				!quarry && i % 3 === 2 ? 'stripping' : 'inspecting',
+				quarry ? 'inspecting' : (['inspecting', 'deciding', 'stripping'] as const)[i % 3],
 				pump.story ? complaintOf[pump.story] : 'Planned, hours reached'
 			)
 		)

@@ -38,6 +38,8 @@ export interface Preferences {
 	hand?: 'left' | 'right';
 	/** When the pad for readings is offered. */
 	pad?: 'touch' | 'always' | 'never';
+	/** The sizes of one's own wrenches, by model and tool. */
+	wrenches?: Readonly<Record<string, string>>;
 }
 export interface PolicyRow {
 	shopId: string;

@@ -29,5 +29,6 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/shop/people': { GET: 'look', POST: 'manage' },
 	'/shop/sites': { GET: 'look', POST: 'manage' },
 	'/settings': { GET: 'self', POST: 'self' },
+	'/settings/wrenches': { POST: 'self' },
 	'/signout': { POST: 'self' }
 };

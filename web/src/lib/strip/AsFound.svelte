@@ -92,8 +92,8 @@
 								type="button"
 								class="btn"
 								disabled={locked || restOf(cylinder).length === 0}
-								onclick={() => sayRow(cylinder)}
-								>{cylinder === 0 ? 'Pump' : `Cyl. ${cylinder}`}: as they should be</button
+								aria-label="{cylinder === 0 ? 'Pump' : `Cyl. ${cylinder}`}: as they should be"
+								onclick={() => sayRow(cylinder)}>{cylinder === 0 ? 'Pump' : `Cyl. ${cylinder}`} ✓</button
 							></td
 						>
 					</tr>
@@ -166,6 +166,7 @@
 	td:last-child {
 		border: 0;
 		padding-left: 8px;
+		white-space: nowrap;
 	}
 	.cell {
 		display: block;

@@ -1,13 +1,23 @@
 <!-- @component Every tool that the job wants, on one list to be laid out, or printed, before the pump is opened. -->
 <script lang="ts">
 	import { toolsInScope, type ModelSheet } from '@exetasis/core/record';
+	import { keepWrench, wrenchKey } from './wrenches';
 	import type { Bench } from '@exetasis/server/jobs/bench';
 
 	interface Props {
 		sheet: ModelSheet;
 		job: Bench['job'];
+		/** The sizes of one's own wrenches, by model and tool. */
+		wrenches: Readonly<Record<string, string>>;
 	}
-	let { sheet, job }: Props = $props();
+	let { sheet, job, wrenches }: Props = $props();
+	let typed = $state<Record<string, string>>({});
+	let lost = $state(false);
+	const sizeOf = (tool: string) => typed[tool] ?? wrenches[wrenchKey({ model: sheet.model, tool })] ?? '';
+	async function keep(tool: string, size: string) {
+		typed[tool] = size;
+		lost = !(await keepWrench({ model: sheet.model, tool, size }));
+	}
 	const tools = $derived(toolsInScope(sheet, job));
 	const said = { atHand: 'at hand', borrow: 'to be borrowed' } as const;
 	const saidOf = (key: string): string => {
@@ -22,12 +32,23 @@
 		{#each tools as { key, name, special, substitutes } (key)}
 			<li>
 				{name}{special ? ' (special)' : ''}{#if saidOf(key)}: <b>{saidOf(key)}</b>{/if}
+				<input
+					class="input size"
+					aria-label="Your size: {name}"
+					placeholder="your size"
+					maxlength="40"
+					value={sizeOf(key)}
+					onchange={({ currentTarget }) => void keep(key, currentTarget.value)}
+				/>
 				{#each substitutes as other (other.name)}<span class="risk"
 						>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
 					>{/each}
 			</li>
 		{/each}
 	</ul>
+	{#if lost}<p class="wrong" role="alert">
+			Not kept: no connection, or longer than 40 characters. Type it again later.
+		</p>{/if}
 	<button type="button" class="btn print:hidden" onclick={() => print()}>Print the list</button>
 </details>
 
@@ -42,6 +63,11 @@
 		padding-left: 1.1rem;
 		font-size: 0.86rem;
 		line-height: 1.35;
+	}
+	.size {
+		width: 7rem;
+		min-height: 36px;
+		padding: 2px 6px;
 	}
 	.risk {
 		display: block;

@@ -48,7 +48,7 @@
 				{#each warned as caution (caution.text)}<CautionNote {caution} />{/each}
 			</div>
 		{/if}
-		<ToolRecap {sheet} {job} />
+		<ToolRecap {sheet} {job} wrenches={data.wrenches} />
 		<JobFacts {sheet} {job} />
 		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
 	</aside>

@@ -128,6 +128,20 @@ test('the gauge that was chosen stays in hand; an overdue one is said at the par
 	await expect(page.getByText('Ceramic plunger, cylinder 1: Diameter, Micrometer 0–25 no. 2')).toBeVisible();
 });
 
+test('a group of bolts: their order, passes and torque; what is not to be touched; by feel where nobody has said', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await receive(page, 'Thrift');
+	await cell(page, 'Manifold nuts with lock washers').click();
+	await expect(measure(page).getByRole('img', { name: /crosswise, place 1, place 4, place 2, place 3/ })).toBeVisible();
+	await expect(measure(page).getByRole('listitem')).toHaveText([/20\D*N·m.*crosswise/, /40\D*N·m/]);
+	await cell(page, 'Cylinder bolts').click();
+	await expect(measure(page)).toContainText('By feel');
+	await cell(page, 'Slotted nut, cylinder 1').click();
+	await expect(measure(page)).toContainText('on to the next slot, never back');
+});
+
 test('figures and forms follow the reader’s inches', async ({ browser }) => {
 	const page = await pageOf(browser, 'second');
 	await page.goto('/settings');

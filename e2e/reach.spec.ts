@@ -11,7 +11,7 @@ async function seriousFaults(page: Page): Promise<string[]> {
 }
 
 test('axe finds no serious fault on any place, in light and dark', async ({ browser }) => {
-	test.setTimeout(180_000);
+	test.setTimeout(400_000);
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/pumps');
 	const pump = await page.getByRole('link', { name: 'MAR-0212' }).getAttribute('href');

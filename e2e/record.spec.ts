@@ -20,7 +20,7 @@ test('a viewer sees the bench and can change nothing', async ({ browser }) => {
 });
 
 test('a note stays with its part; a released job takes a lead’s correction and nothing else', async ({ browser }) => {
-	test.setTimeout(120_000);
+	test.setTimeout(240_000);
 	const page = await pageOf(browser, 'technician');
 	const { job } = await openMat(page, 'valves');
 	await cell(page, 'Inlet valve spring, cylinder 1').click();

@@ -148,7 +148,7 @@ test('a half-filled form asks before it is left', async ({ browser }) => {
 });
 
 test('an empty shop is led from its first sheet to the first verdict in 25 touches at most', async ({ page }) => {
-	test.setTimeout(120_000);
+	test.setTimeout(240_000);
 	let touches = 0;
 	const touch = async (locator: ReturnType<Page['getByText']>) => {
 		touches++;

@@ -35,22 +35,43 @@ async function take(address) {
 		await shoot(file);
 	};
 
-	await open('/signin', 'signin');
+	await page.goto(`${address}/signin`);
 	await page.getByLabel('E-mail').fill('mara@harrow.example');
 	await page.getByLabel('Password').fill('harrow-sound');
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await page.getByRole('heading', { name: 'Floor' }).waitFor();
 	await shoot('floor');
 	await open('/receive', 'receive');
+	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
+	await page.getByRole('button', { name: 'By its drawing' }).click();
+	await shoot('receive-drawing');
+	const step = (number) =>
+		page
+			.getByRole('list', { name: 'Steps' })
+			.getByRole('button')
+			.nth(number - 1)
+			.click();
 	const waiting = await jobOf('MAR-0107');
-	await open(`${waiting}/strip`, 'strip');
+	await page.goto(`${address}${waiting}/strip`);
+	await step(6);
+	await shoot('strip');
 	const half = await jobOf('MAR-0256');
+	await page.goto(`${address}${half}/strip`);
+	await step(9);
+	await page.getByRole('button', { name: /^Cyl. 1: as they should/ }).click();
+	await page.getByRole('button', { name: /^V-packings .pair., cylinder 2/ }).click();
+	await page.getByRole('button', { name: 'Wrong way round' }).click();
+	await shoot('strip-found');
+	for (let i = 0; i < 3; i++) {
+		await page.goto(`${address}${half}/inspect`);
+		await page.getByRole('button', { name: /^Undo/ }).click();
+	}
 	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
 	await page.getByRole('button', { name: 'Why, in full' }).click();
 	await page.getByText('This place before').waitFor();
 	await shoot('part');
 	await page.setViewportSize({ width: 800, height: 1280 });
-	await page.goto(`${address}${half}/inspect?place=plunger/3`);
+	await page.goto(`${address}${await jobOf('THR-0031')}/inspect?place=sleeve/3`);
 	await page.getByRole('button', { name: 'Clean', exact: true }).click();
 	await page.getByRole('button', { name: 'Pad' }).click();
 	await shoot('inspect-upright');
@@ -73,12 +94,11 @@ async function take(address) {
 	await open(`/trace?pump=${pump.split('/').at(-1)}`, 'trace');
 	await open('/gauges', 'gauges');
 	await open('/shop', 'shop');
-	await open('/shop/people', 'people');
 	await page.goto(`${address}/sheets`);
 	await open(await page.getByRole('link', { name: /^Marram/ }).getAttribute('href'), 'sheet');
 	await page.getByRole('button', { name: 'Switch to dark' }).click();
 	await page.getByRole('button', { name: 'Switch to light' }).waitFor();
-	await part(half, /^V-packings .pair., cylinder 1/, 'inspect-dark');
+	await part(await jobOf('COM-0107'), /^Outlet valve seat, cylinder 1/, 'inspect-dark');
 	await browser.close();
 }
 

@@ -1,5 +1,6 @@
 // Every function that the core offers, walked with numbers that cannot be: a right, finite answer or a typed error.
 import { describe, expect, it } from 'vitest';
+import * as build from './build';
 import * as decide from './decide';
 import { demoSheet, fineGauge, inputFor, ran, read, recordOf, stationOn } from './decide/testing';
 import * as life from './life';
@@ -12,7 +13,7 @@ import * as quantity from './quantity';
 import * as record from './record';
 import * as trace from './trace';
 
-const packages = { number, measure, mechanics, quantity, part, record, life, decide, mat, trace };
+const packages = { build, number, measure, mechanics, quantity, part, record, life, decide, mat, trace };
 const hostile = [NaN, Infinity, -Infinity, -1, 0, 1e-300, 1e300, 1e17, 0.5];
 
 const sheet = demoSheet('marram');
@@ -186,6 +187,27 @@ const answers: Record<string, Walked> = {
 	rateOfTest: of({ length: 20, load: 10 }, { length: 15, load: 30 }),
 	wahlStress: of(spring, 20),
 	solidLength: of(spring),
+	tighteningOrder: of({
+		pattern: 'cross',
+		bolts: [
+			{ xMm: 1, yMm: 2 },
+			{ xMm: -1, yMm: 3 }
+		]
+	}),
+	tighteningPasses: {
+		args: [
+			{
+				pattern: 'cross',
+				bolts: [
+					{ xMm: 1, yMm: 2 },
+					{ xMm: -1, yMm: 3 }
+				],
+				stages: [0.5, 1],
+				torqueNm: 40
+			}
+		],
+		held: ['stages', 'torqueNm']
+	},
 	drawnBackMm: of(drive, 30, 2),
 	anglesFor: of(drive, 'outerLevel', 1),
 	turnOn: of(30, 60),

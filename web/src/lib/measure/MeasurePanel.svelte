@@ -17,6 +17,7 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import { readingPlace } from '$lib/words/nextAct';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
+	import type BoltMap from './BoltMap.svelte';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Mates from './Mates.svelte';
 	import ReadingGrid from './ReadingGrid.svelte';
@@ -139,6 +140,11 @@
 		const last = part.record.readings.findLast(({ payload }) => payload.characteristic === place.characteristic);
 		if (last) bench.withdraw(last, 'reading taken back');
 	}
+	// Fetched with the first part that is tightened.
+	let Bolts = $state.raw<typeof BoltMap>();
+	$effect(() => {
+		if (part.station.fastening && !Bolts) void import('./BoltMap.svelte').then((module) => (Bolts = module.default));
+	});
 </script>
 
 <section aria-label="Measure">
@@ -162,6 +168,10 @@
 	</header>
 	{#if !sheet || !unit || !kind}
 		<p class="soft">Nothing to measure on this part: what you see decides.</p>
+		{#if part.station.fastening && Bolts}
+			<h3>Tightening</h3>
+			<Bolts fastening={part.station.fastening} />
+		{/if}
 	{:else}
 		<SizeChoice
 			{bench}

@@ -1,0 +1,107 @@
+<!-- @component How a group of bolts is tightened: their places with their numbers, and the passes with their torque. -->
+<script lang="ts">
+	import { tighteningPasses } from '@exetasis/core/build';
+	import type { Fastening } from '@exetasis/core/record';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+
+	interface Props {
+		fastening: Fastening;
+	}
+	let { fastening }: Props = $props();
+	const units = unitsInUse();
+
+	const passes = $derived(tighteningPasses(fastening));
+	const places = $derived(new Map(passes[0].order.map((index, i) => [index, i + 1])));
+	const { bolts } = $derived(fastening);
+	const half = $derived({
+		x: Math.max(20, ...bolts.map(({ xMm }) => Math.abs(xMm))) + 18,
+		y: Math.max(12, ...bolts.map(({ yMm }) => Math.abs(yMm))) + 18
+	});
+	const torque = (nm: number) => formatQuantity(nm, units().torque);
+	const patternSays = {
+		cross: 'crosswise',
+		alternating: 'every second one',
+		middleOutward: 'from the middle outward',
+		circular: 'in circles from the middle',
+		innerThenOuter: 'the inner ones, then the outer ones',
+		asListed: 'as numbered'
+	} as const;
+	const words = $derived([
+		...(fastening.mostNm ? [`Never above ${torque(fastening.mostNm)}.`] : []),
+		...(fastening.slots ? ['Where the slot misses the hole: on to the next slot, never back.'] : []),
+		...(fastening.mostTurnDeg
+			? [`Past hand-tight at most ${formatNumber(fastening.mostTurnDeg)}°: more crushes what lies below.`]
+			: []),
+		...(fastening.power && !fastening.power.runIn ? ['Power loosens only: by hand going in.'] : []),
+		...(bolts.some(({ mark }) => mark === 'pin') ? ['Pins out once enough bolts hold.'] : [])
+	]);
+</script>
+
+<div class="bolts">
+	{#if bolts.length > 1}
+		<svg
+			viewBox="{-half.x} {-half.y} {2 * half.x} {2 * half.y}"
+			role="img"
+			aria-label="Bolts, seen from outside: tightened {patternSays[fastening.pattern]}, {passes[0].order
+				.map((index) => `place ${index + 1}`)
+				.join(', ')}"
+		>
+			{#each bolts as { xMm, yMm, mark }, index (index)}
+				<circle cx={xMm} cy={-yMm} r="12" class:shut={mark === 'doNotTouch'} class:pin={mark === 'pin'} />
+				<text x={xMm} y={-yMm + 4.5}>{places.get(index) ?? '×'}</text>
+			{/each}
+		</svg>
+	{/if}
+	<ol>
+		{#each passes as { share, torqueNm }, i (i)}
+			<li>
+				{#if torqueNm === undefined}<b>By feel</b>: nobody has stated a torque for it.{:else}<b class="figures"
+						>{torque(torqueNm)}</b
+					>{share < 1 ? '' : i > 0 && passes[i - 1].share === 1 ? ', once more all round' : ''}{/if}{i === 0 &&
+				bolts.length > 1
+					? `, ${patternSays[fastening.pattern]}`
+					: ''}
+			</li>
+		{/each}
+	</ol>
+	{#each words as sentence (sentence)}<p>{sentence}</p>{/each}
+	<p class="soft">
+		{fastening.torqueFrom === 'maker' ? 'From the maker’s sheet' : 'The shop’s own, not the maker’s'}. × is not to be
+		touched.
+	</p>
+</div>
+
+<style>
+	.bolts {
+		display: grid;
+		gap: 4px;
+		font-size: 0.9rem;
+		line-height: 1.3;
+	}
+	svg {
+		width: 100%;
+		max-height: 190px;
+		border: 1px solid var(--line);
+	}
+	circle {
+		fill: none;
+		stroke: currentColor;
+		stroke-width: 1.4;
+	}
+	circle.pin {
+		stroke-dasharray: 3 2;
+	}
+	circle.shut {
+		stroke: var(--ink-soft);
+	}
+	text {
+		font-size: 13px;
+		text-anchor: middle;
+		fill: currentColor;
+	}
+	ol {
+		list-style: decimal;
+		padding-left: 1.3rem;
+	}
+</style>

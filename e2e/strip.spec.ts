@@ -153,3 +153,32 @@ test('a pump is received with what it is made of, and only that lies on its mat'
 	await page.keyboard.press('ArrowRight');
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Low-pressure seal, curved, cylinder 2');
 });
+
+test('a pump is received by its drawing, with what is missing and what is heavy', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await page.goto('/receive');
+	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
+	await page.getByRole('button', { name: 'By its drawing' }).click();
+	await page
+		.getByRole('dialog')
+		.getByRole('button', { name: /^Larch/ })
+		.click();
+	await expect(page.getByLabel('Model', { exact: true })).toHaveValue('Larch');
+	await expect(page.getByText(/Discharge manifold: 24 kg, more than your shop’s 20 kg/)).toBeVisible();
+	await page.getByLabel('Serial number').fill(`E2E-D-${Date.now()}`);
+	await page.getByLabel('Hours on its meter').fill('900');
+	await page.getByLabel('Hoist or a second person').selectOption({ label: 'instead: blocks underneath' });
+	await expect(page.getByText('The manifold drops when the last screw is out.')).toBeVisible();
+	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await expect(page.getByText('Say what it came in for')).toBeVisible();
+	await page.getByLabel('Pressure low').check();
+	await page.getByLabel('Noise').check();
+	await page.getByLabel('Complaint').fill('since Tuesday');
+	await page.getByLabel('Worked on').selectOption('machine');
+	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await expect(page.getByText('“Pressure low; Noise; since Tuesday”')).toBeVisible();
+	await page.getByText(/tools for this job$/).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'Hoist or a second person' })).toContainText(
+		'instead: blocks underneath'
+	);
+});

@@ -1,6 +1,6 @@
 <!-- @component Receive: which pump, what it came in for, its hours and its duty. -->
 <script lang="ts">
-	import { onMount, untrack } from 'svelte';
+	import { untrack } from 'svelte';
 	import { unitLabel } from '@exetasis/core/quantity';
 	import { complaints } from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
@@ -20,9 +20,6 @@
 	let { data, form: answer } = $props();
 	const { form, errors, enhance } = keptForm(untrack(() => data.form));
 	let known = $state.raw<FoundPump>();
-	// What only works once the page has come to life says so until then.
-	let alive = $state(false);
-	onMount(() => void (alive = true));
 	const models = $derived([
 		['', 'Choose'] as const,
 		...data.models.map(({ model, layout }) => [model, `${model}: ${layoutName(layout)}`] as const)
@@ -68,7 +65,6 @@
 				<button
 					type="button"
 					class="btn mt-2"
-					disabled={!alive}
 					aria-pressed={$form.pump === 'new'}
 					onclick={() => {
 						known = undefined;

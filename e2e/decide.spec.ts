@@ -20,17 +20,17 @@ test('the set is decided with odds and costs; hours and school change what is sa
 	await expect(set.getByText('6\u202f000 h', { exact: true }).first()).toBeVisible();
 	await expect(odds).not.toHaveText(near!);
 
-	// A backup ring that shows nothing is renewed under one school and reused under another.
-	const backup = page.getByRole('row', { name: /Retainer backup ring, 1/ });
-	await expect(backup).toContainText('Replace');
-	await expect(backup).toContainText('On condition: reuse');
+	// A ring that shows nothing is renewed under one school and reused under another.
+	const ring = page.getByRole('row', { name: /Seal-case O-ring, 1/ });
+	await expect(ring).toContainText('Replace');
+	await expect(ring).toContainText('On condition: reuse');
 	await set.getByRole('button', { name: /On condition/ }).click();
-	await expect(backup).toContainText('Renew soft parts: replace');
+	await expect(ring).toContainText('Renew soft parts: replace');
 	await set.getByRole('button', { name: /Renew soft parts/ }).click();
 	await set.getByRole('button', { name: /^Accept \d+ as “Renew soft parts” says/ }).click();
 	await expect(set.getByRole('button', { name: /^Accept 0 as/ })).toBeDisabled();
 	await expect(page.getByText('All saved')).toBeVisible();
-	await page.getByRole('link', { name: /Retainer backup ring, 1/ }).click();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Retainer backup ring, cylinder 1');
+	await page.getByRole('link', { name: /Seal-case O-ring, 1/ }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Seal-case O-ring, cylinder 1');
 	await expect(page.getByRole('region', { name: 'Judge' })).toContainText('Replace stands: Ines Tarn');
 });

@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { arrivalFactsSchema, chosenSchema, complaints, type ArrivalFacts, type Chosen } from '@exetasis/core/record';
+import {
+	arrivalFactsSchema,
+	chosenSchema,
+	complaints,
+	type Complaint,
+	type ArrivalFacts,
+	type Chosen
+} from '@exetasis/core/record';
 
 const text = z.string().trim().max(400, 'At most 400 characters.');
 const optional = text.default('');
@@ -20,8 +27,8 @@ export const receiveSchema = z
 		scope: z.string().max(60).default(''),
 		/** What the sheet asks of this very pump, as JSON. */
 		variants: z.string().max(4000).default('{}'),
-		/** What it came in for: of the list, and in one's own words. */
-		complaints: z.array(z.enum(complaints)).default([]),
+		/** What it came in for: keys of the list, a comma between them, and in one's own words. */
+		complaints: optional,
 		complaint: optional,
 		place: z.enum(['bench', 'machine']).default('bench'),
 		connections: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
@@ -35,7 +42,7 @@ export const receiveSchema = z
 		inlet: optional,
 		oldMeterHours: optional
 	})
-	.refine(({ complaint, complaints }) => complaint !== '' || complaints.length > 0, {
+	.refine(({ complaint, complaints }) => complaint !== '' || complaints !== '', {
 		path: ['complaint'],
 		message: 'Say what it came in for: without the complaint nothing can be traced.'
 	});
@@ -52,6 +59,10 @@ function jsonOf(text: string): unknown {
 /** What was chosen of the sheet's variants; undefined where it cannot be read. */
 export const chosenIn = ({ variants }: Pick<Received, 'variants'>): Chosen | undefined =>
 	chosenSchema.safeParse(jsonOf(variants)).data;
+
+/** What was ticked of the list; words that it does not have are left out. */
+export const complaintsIn = ({ complaints: ticked = '' }: Partial<Pick<Received, 'complaints'>>): Complaint[] =>
+	complaints.filter((one) => ticked.split(',').includes(one));
 
 /** What was said of the special tools; undefined where it cannot be read. */
 export const toolsIn = ({ tools }: Pick<Received, 'tools'>): ArrivalFacts['tools'] | undefined =>

@@ -3,7 +3,7 @@ import { setError, superValidate, type SuperValidated } from 'sveltekit-superfor
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
-import { chosenIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
+import { chosenIn, complaintsIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
 import { complaintName } from '$lib/words/complaints';
@@ -69,9 +69,9 @@ export const actions = {
 						}
 					: { id: data.pump },
 			scope: data.scope,
-			complaint: [...data.complaints.map((one) => complaintName[one]), data.complaint].filter(Boolean).join('; '),
+			complaint: [...complaintsIn(data).map((one) => complaintName[one]), data.complaint].filter(Boolean).join('; '),
 			facts: {
-				complaints: data.complaints,
+				complaints: complaintsIn(data),
 				place: data.place,
 				...(data.connections && { connections: data.connections }),
 				tools: toolsIn(data) ?? {}

@@ -2,8 +2,9 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { unitLabel } from '@exetasis/core/quantity';
-	import { complaints } from '@exetasis/core/record';
+	import { complaints, type Complaint } from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
+	import { complaintsIn } from '$lib/forms/receive';
 	import { pumpLine, type FoundPump } from '$lib/pump/found';
 	import LayoutWall from '$lib/pump/LayoutWall.svelte';
 	import ToolsAtHand from '$lib/pump/ToolsAtHand.svelte';
@@ -20,6 +21,10 @@
 	let { data, form: answer } = $props();
 	const { form, errors, enhance } = keptForm(untrack(() => data.form));
 	let known = $state.raw<FoundPump>();
+	const tick = (one: Complaint, on: boolean) =>
+		($form.complaints = complaints
+			.filter((other) => (other === one ? on : complaintsIn($form).includes(other)))
+			.join());
 	const models = $derived([
 		['', 'Choose'] as const,
 		...data.models.map(({ model, layout }) => [model, `${model}: ${layoutName(layout)}`] as const)
@@ -93,12 +98,16 @@
 		</fieldset>
 		<fieldset class="sheet">
 			<legend>Why and how far</legend>
+			<input type="hidden" name="complaints" value={$form.complaints} />
 			<div class="reasons" role="group" aria-label="What it came in for">
 				{#each complaints as complaint (complaint)}
 					<label class="reason"
-						><input type="checkbox" name="complaints" value={complaint} bind:group={$form.complaints} />{complaintName[
-							complaint
-						]}</label
+						><input
+							type="checkbox"
+							value={complaint}
+							checked={complaintsIn($form).includes(complaint)}
+							onchange={({ currentTarget }) => tick(complaint, currentTarget.checked)}
+						/>{complaintName[complaint]}</label
 					>
 				{/each}
 			</div>

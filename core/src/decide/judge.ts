@@ -128,6 +128,7 @@ function judgeByRules(
 	const reasons: Reason[] = [
 		...ruleReasons(station, policy),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
+		...foundReasons(record),
 		{ code: 'notJudged', what: argument, value: String(value), expected }
 	];
 	const life = new PartLife(station, unknownLife(station), [], {});

@@ -10,7 +10,7 @@ import {
 	type WholeInput
 } from '.';
 import { clean, decided, demoSheet, finding, inputFor, read, recordOf, stationOn } from './testing';
-import { untouched, type PartRecord } from '../record';
+import { untouched, type Entry, type PartRecord } from '../record';
 
 const marram = demoSheet('marram');
 const diaphragms = demoSheet('comfrey');
@@ -28,6 +28,12 @@ describe('what cannot be worked with', () => {
 		expect(reasons).toContainEqual(expect.objectContaining({ code: 'notJudged', value: expect.any(String) }));
 		expect(reasons).toContainEqual(expect.objectContaining({ code: 'remark' }));
 		expect(life.reused(1000).stop).toBeGreaterThan(0);
+	});
+	it('still puts in a new one where it was not there', () => {
+		const missing = { ...clean(), kind: 'asFound', payload: { where: 'missing' } } as Entry;
+		const record = recordOf(missing, read('diameter', 17.98));
+		expect(judge(inputFor(marram, 'plunger', record, { asFitted: { diameter: 17.95 } })).verdict).toBe('replace');
+		expect(judge(inputFor(marram, 'plunger', recordOf(missing))).verdict).toBe('replace');
 	});
 });
 

@@ -12,7 +12,7 @@ export interface EarlierAtPlace {
 	readonly worst: number;
 }
 
-/** The places of a job's mat in the last rebuilds before it that are released, the newest first; undecided looks left out. */
+/** The places of a job's mat in the last rebuilds before it that are released, the newest first. */
 export const earlierOnMat = (scope: ShopScope, jobId: string, rebuilds: number): Promise<EarlierAtPlace[]> =>
 	rows(
 		scope,

@@ -71,7 +71,7 @@
 		<span class="sign" class:amiss={found !== 'right'} aria-hidden="true">{foundSign[found]}</span>
 	{:else if layer === 'history'}
 		<span class="before" aria-hidden="true"
-			>{#each before.slice(0, 4).toReversed() as one (one.pumpHours)}<i
+			>{#each before.toReversed() as one, i (i)}<i
 					class:gone={one.verdict === 'replace'}
 					style="height: {6 + 5 * one.worst}px"
 				></i>{/each}</span

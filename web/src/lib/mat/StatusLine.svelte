@@ -45,8 +45,10 @@
 		type="button"
 		class="btn"
 		aria-label="Layer of the mat: {layerName[layers.shown]}"
-		title={layers.failed ? 'No connection: what was before cannot be looked up now.' : 'What the mat shows'}
-		onclick={() => void layers.next()}><Layers2 size={17} /> {layerName[layers.shown]}</button
+		title="What the mat shows"
+		onclick={() => void layers.next()}
+		><Layers2 size={17} />
+		{layerName[layers.shown]}{layers.failed && layers.shown === 'history' ? ': no connection' : ''}</button
 	>
 	<button type="button" class="btn wide" aria-pressed={named} onclick={() => (named = !named)}>Names</button>
 	<button type="button" class="btn wide" aria-haspopup="dialog" onclick={() => onshow('keys')}

@@ -4,7 +4,7 @@ import ts from 'typescript-eslint';
 import svelteConfig from './web/svelte.config.js';
 
 export default ts.config(
-	{ ignores: ['**/build/', '**/.svelte-kit/', '**/node_modules/', '.data/', '**/test-results/'] },
+	{ ignores: ['web/build/', '**/.svelte-kit/', '**/node_modules/', '.data/', '**/test-results/'] },
 	...ts.configs.strict,
 	...svelte.configs.recommended,
 	{

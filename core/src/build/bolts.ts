@@ -1,0 +1,137 @@
+import { requireThat } from '../number';
+import type { Fastening } from '../record';
+
+type Bolt = Fastening['bolts'][number];
+type Place = Bolt & { readonly index: number };
+
+/** One round over the bolts of a group. */
+export interface TighteningPass {
+	/** Share of the whole torque, rising from pass to pass; the last round at the whole torque may come once more. */
+	readonly share: number;
+	/** Left out where nobody has stated a torque: by feel. */
+	readonly torqueNm?: number;
+	/** Places in the order in which they are tightened: numbers of the sheet's list, from 0. */
+	readonly order: readonly number[];
+}
+
+/**
+ * The order in which the bolts of a group are tightened, by its pattern: crosswise (each next one opposite, then where the
+ * joint is held least), every second one round, from the middle outward (each ring crosswise), from the middle outward in
+ * circles, the inner group before the outer one, or as the sheet lists them. Places of guide pins come once the others hold,
+ * the one marked last at the very end; those that are not to be touched never.
+ *
+ * Shape: numbers of `bolts`, from 0, each at most once. Places in mm from the middle, seen from outside. Errors:
+ * PreconditionError for places that are no numbers. Source: VDI 2230-1:2015, 8 and EN 1591-4:2013, annex A (crosswise and
+ * in passes, so that a joint closes level); the patterns' names are the sheet format's.
+ *
+ * @example tighteningOrder({ pattern: 'cross', bolts: [tl, tr, bl, br] }) // [0, 3, 1, 2]
+ */
+export function tighteningOrder({ bolts, pattern }: Pick<Fastening, 'bolts' | 'pattern'>): number[] {
+	for (const { xMm, yMm } of bolts)
+		requireThat(Number.isFinite(xMm) && Number.isFinite(yMm), 'tighteningOrder', 'bolts', `${xMm}, ${yMm}`, 'numbers');
+	const places = bolts.map((bolt, index): Place => ({ ...bolt, index }));
+	const of = (mark?: Bolt['mark']) => places.filter((one) => one.mark === mark);
+	return [...byPattern(of(), pattern), ...byPattern(of('pin'), pattern), ...of('last')].map(({ index }) => index);
+}
+
+function byPattern(places: readonly Place[], pattern: Fastening['pattern']): readonly Place[] {
+	switch (pattern) {
+		case 'cross':
+			return crosswise(places);
+		case 'alternating':
+			return everySecond(clockwise(places));
+		case 'middleOutward':
+			return rings(places).flatMap(crosswise);
+		case 'circular':
+			return rings(places).flatMap(clockwise);
+		case 'innerThenOuter':
+			return innerAndOuter(places).flatMap(crosswise);
+		case 'asListed':
+			return places;
+	}
+}
+
+const apart = (a: Bolt, b: Pick<Bolt, 'xMm' | 'yMm'>): number => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
+
+function middleOf(places: readonly Bolt[]): { xMm: number; yMm: number } {
+	const n = places.length;
+	return {
+		xMm: places.reduce((sum, { xMm }) => sum + xMm / n, 0),
+		yMm: places.reduce((sum, { yMm }) => sum + yMm / n, 0)
+	};
+}
+
+const NEARLY = 1e-6; // of two that are alike but for rounding, the first that is listed
+
+function best<T>(list: readonly T[], worth: (one: T) => number): T {
+	return list.reduce((top, one) => (worth(one) > worth(top) + NEARLY ? one : top));
+}
+
+function crosswise(places: readonly Place[]): Place[] {
+	const middle = middleOf(places);
+	const order: Place[] = [];
+	const left = [...places];
+	const take = (one: Place) => order.push(...left.splice(left.indexOf(one), 1));
+	while (left.length > 0) {
+		// Where the joint is held least: furthest from every bolt that holds.
+		take(order.length === 0 ? left[0] : best(left, (one) => Math.min(...order.map((held) => apart(held, one)))));
+		const last = order.at(-1)!;
+		const opposite = { xMm: 2 * middle.xMm - last.xMm, yMm: 2 * middle.yMm - last.yMm };
+		if (left.length > 0) take(best(left, (one) => -apart(one, opposite)));
+	}
+	return order;
+}
+
+// From the top, as the clock goes.
+function clockwise(places: readonly Place[]): Place[] {
+	const middle = middleOf(places);
+	const angle = ({ xMm, yMm }: Place) => {
+		const turned = Math.atan2(xMm - middle.xMm, yMm - middle.yMm);
+		return turned < -NEARLY ? turned + 2 * Math.PI : turned;
+	};
+	return places.toSorted((a, b) => angle(a) - angle(b) || a.index - b.index);
+}
+
+function everySecond(places: readonly Place[]): Place[] {
+	if (places.length % 2 === 1) return places.map((_, i) => places[(2 * i) % places.length]);
+	return [...places.filter((_, i) => i % 2 === 0), ...places.filter((_, i) => i % 2 === 1)];
+}
+
+const SAME_RING_MM = 1;
+
+// Places equally far from the middle, the nearest first.
+function rings(places: readonly Place[]): Place[][] {
+	const middle = middleOf(places);
+	const groups: Place[][] = [];
+	for (const one of places.toSorted((a, b) => apart(a, middle) - apart(b, middle) || a.index - b.index)) {
+		const ring = groups.at(-1);
+		if (ring && apart(one, middle) - apart(ring[0], middle) < SAME_RING_MM) ring.push(one);
+		else groups.push([one]);
+	}
+	return groups.map((ring) => ring.toSorted((a, b) => a.index - b.index));
+}
+
+// Parted where the distances from the middle leap most.
+function innerAndOuter(places: readonly Place[]): Place[][] {
+	const groups = rings(places);
+	const middle = middleOf(places);
+	const radius = (ring: readonly Place[]) => apart(ring[0], middle);
+	if (groups.length < 2) return groups;
+	const leap = best(groups.slice(1), (ring) => radius(ring) - radius(groups[groups.indexOf(ring) - 1]));
+	const outer = groups.indexOf(leap);
+	return [groups.slice(0, outer).flat(), groups.slice(outer).flat()];
+}
+
+/**
+ * The rounds in which a group is tightened: each stage of its torque over all bolts in their order, and once more at the
+ * whole torque where the sheet says so. Torque in N·m. Errors and source: as `tighteningOrder`.
+ */
+export function tighteningPasses(fastening: Fastening): TighteningPass[] {
+	const order = tighteningOrder(fastening);
+	const { stages, torqueNm, onceMore } = fastening;
+	return [...stages, ...(onceMore ? [1] : [])].map((share) => ({
+		share,
+		...(torqueNm === undefined ? {} : { torqueNm: share * torqueNm }),
+		order
+	}));
+}

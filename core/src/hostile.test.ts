@@ -8,12 +8,14 @@ import * as mat from './mat';
 import * as measure from './measure';
 import * as mechanics from './mechanics';
 import * as number from './number';
+import * as order from './order';
 import * as part from './part';
+import * as prove from './prove';
 import * as quantity from './quantity';
 import * as record from './record';
 import * as trace from './trace';
 
-const packages = { build, number, measure, mechanics, quantity, part, record, life, decide, mat, trace };
+const packages = { build, number, measure, mechanics, quantity, part, record, life, decide, mat, order, prove, trace };
 const hostile = [NaN, Infinity, -Infinity, -1, 0, 1e-300, 1e300, 1e17, 0.5];
 
 const sheet = demoSheet('marram');
@@ -90,6 +92,17 @@ const square = [
 ];
 const spring = { wire: 1.6, meanDiameter: 12, activeCoils: 6, shearModulus: 81_500 };
 const drive = { strokeMm: 24, rodMm: 84, phasesDeg: [0, 120, 240] };
+const full = { scope: 'full' };
+const onBench = record.together(sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], new Map());
+const inPlace = [...onBench.places.values()][0];
+const fastener = stationOn(sheet, 'headNuts');
+const flowDrive = { ...drive, boreMm: 18 };
+const turning = Array.from({ length: 3000 }, (_, i) => 5 + Math.sin(i / 20));
+const pulses = Array.from({ length: 15 }, (_, i) => i / 15);
+const heardTrace = { sampleHz: 3000, pressureMPa: Float64Array.from(turning), indexS: pulses, speedRpm: 900 };
+const heard = prove.shaftOrders(heardTrace) as prove.ShaftOrders;
+const kit = { number: 'K', price: 20, days: 2, most: 5, holds: [{ station: 'a', pieces: 3 }] };
+const toCover = { needs: [{ station: 'a', pieces: 4 }], offers: [kit], stock: [{ station: 'a', pieces: 1 }] };
 const looks = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
 
 type Call = (...args: never[]) => unknown;
@@ -187,6 +200,35 @@ const answers: Record<string, Walked> = {
 	rateOfTest: of({ length: 20, load: 10 }, { length: 15, load: 30 }),
 	wahlStress: of(spring, 20),
 	solidLength: of(spring),
+	torqueWindow: of({ torqueNm: 48, mostNm: 55 }, 0.5),
+	readTorque: of(35.4, 'Nm', { targetNm: 48, leastNm: 46, mostNm: 50 }),
+	clampLoad: of(46, { diameterMm: 10, friction: 0.12 }),
+	nextSlot: of({ slots: 6, aheadDeg: 22, torqueNm: 60, riseNmPerDeg: 0.5, mostNm: 75 }),
+	shimPack: of(0.8, [{ thicknessMm: 0.5, count: 2 }]),
+	seating: of([0, 120, 240].map((atDeg, i) => ({ atDeg, depthMm: 6 + i / 10 }))),
+	jointsAt: of(3, 120),
+	displacementCm3: of(flowDrive),
+	theoreticalFlowLmin: of(flowDrive, 900),
+	forwardSpeed: of(drive, 200, 1),
+	flowRipple: of(drive),
+	volumetricEfficiency: of(drive, {
+		flowLmin: { value: 17, u: 0.2 },
+		speedRpm: { value: 1000, u: 5 },
+		boreMm: { value: 18, u: 0.01 }
+	}),
+	temperatureRiseK: of(10, 0.8),
+	holdFinding: of(
+		{ fromMPa: 10, toMPa: 9.8, minutes: 5, u: 0.02 },
+		{ minutes: 5, mostFallMPa: 0.3 },
+		{ volumeMm3: 36_000, bulkModulusMPa: 1800 }
+	),
+	shaftOrders: of(heardTrace),
+	whichValve: { args: [drive, heard], held: ['orders'] },
+	neededParts: of([inPlace]),
+	consumables: { args: [sheet, full], held: sheetIsChecked.concat('0') },
+	coverProgramme: of(toCover, 40),
+	uncovered: of(toCover),
+	readCover: of(toCover, { x0: 1, s0: 1 }),
 	tighteningOrder: of({
 		pattern: 'cross',
 		bolts: [
@@ -226,6 +268,7 @@ const answers: Record<string, Walked> = {
 	toBase: of(3, 'in'),
 	fromBase: of(3, 'in'),
 	differenceFromBase: of(3, 'in'),
+	unitsOf: of('torque'),
 	unitNamed: of('mm'),
 	patternName: of('chip'),
 	partType: of('plunger'),
@@ -276,6 +319,22 @@ const answers: Record<string, Walked> = {
 		held: ['version'] // judged by the schema, after it
 	},
 	scopeOf: { args: [sheet, { scope: 'full' }], held: ['0'] },
+	allSteps: { args: [sheet, full], held: ['0'] },
+	buildSteps: { args: [sheet, full], held: ['0'] },
+	proveSteps: { args: [sheet, full], held: ['0'] },
+	mirroredKey: of('plunger'),
+	together: { args: [sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], new Map()], held: ['0'] },
+	placesFilled: { args: [onBench, onBench.steps[0]], held: ['steps', 'asks'] },
+	firstMissing: { args: [onBench, 'a'], held: ['steps'] },
+	gateOpen: { args: [onBench, 'a'], held: ['steps'] },
+	verdictOn: { args: [inPlace], held: ['station'] },
+	leftOf: { args: [onBench, onBench.steps[0], new Set()], held: ['steps', 'asks'] },
+	builtSteps: { args: [onBench, new Set(), new Set()], held: ['steps'] },
+	piecesIn: { args: [onBench], held: ['steps'] },
+	windowMinutes: { args: [{ within: { of: 'a', minutes: 5 } }, []], held: ['minutes'] },
+	boltStates: { args: [fastener, { tightened: [] }], held: ['0'] },
+	nextBolt: { args: [fastener, { tightened: [] }], held: ['0'] },
+	groupTightened: { args: [fastener, { tightened: [] }], held: ['0'] },
 	piecesInPump: { args: [sheet, 'plunger'], held: ['0'] },
 	applies: of({ guide: ['flat'] }, { guide: ['flat', 'u'] }, 1),
 	chosenProblem: { args: [sheet, { guide: 'flat' }], held: ['0'] },

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { defaultPolicy, type ShopGauge } from '@exetasis/core/decide';
 import { gaugeKinds, gaugeUnit, partTypeKeys } from '@exetasis/core/part';
-import { askKey, checkEntry, entrySchema, fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
+import { askKey, checkEntry, entrySchema, fold, readSheet, together, type Entry, type ModelSheet } from '@exetasis/core/record';
 import {
 	drawPopulation,
 	gauges,
@@ -97,9 +97,10 @@ describe('an inspection of every demo model', () => {
 						sheet: rebuild.sheet,
 						scope: rebuild.scope,
 						stationOfPart,
-						stepsDone: new Set(rebuild.sheet.steps.map(({ key }) => key)),
+						stepsDone: new Map(rebuild.sheet.steps.map(({ key }) => [key, 0])),
 						answers: new Set(rebuild.sheet.steps.flatMap(({ key, asks }) => asks.map((_, i) => askKey(key, i)))),
-						holdOrder: true
+						holdOrder: true,
+						together: () => together(rebuild.sheet, rebuild, rebuild.cells, new Map())
 					}),
 					JSON.stringify(entry)
 				).toBeUndefined();

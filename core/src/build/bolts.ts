@@ -1,7 +1,31 @@
 import { requireThat } from '../number';
-import type { Fastening } from '../record';
 
-type Bolt = Fastening['bolts'][number];
+export const boltPatterns = [
+	'cross',
+	'alternating',
+	'middleOutward',
+	'circular',
+	'innerThenOuter',
+	'asListed'
+] as const;
+type BoltPattern = (typeof boltPatterns)[number];
+
+/** A bolt's place seen from outside, mm from the middle; a guide pin's, one that stays shut, or the one that comes last. */
+interface Bolt {
+	readonly xMm: number;
+	readonly yMm: number;
+	readonly mark?: 'pin' | 'doNotTouch' | 'last';
+}
+/** Bolts, nuts or screws that are tightened together, as the model sheet gives them. */
+export interface BoltGroup {
+	readonly bolts: readonly Bolt[];
+	readonly pattern: BoltPattern;
+	readonly torqueNm?: number;
+	readonly mostNm?: number;
+	/** Shares of the torque, rising to the whole; once more round at the whole where `onceMore`. */
+	readonly stages: readonly number[];
+	readonly onceMore: boolean;
+}
 type Place = Bolt & { readonly index: number };
 
 /** One round over the bolts of a group. */
@@ -26,7 +50,7 @@ export interface TighteningPass {
  *
  * @example tighteningOrder({ pattern: 'cross', bolts: [tl, tr, bl, br] }) // [0, 3, 1, 2]
  */
-export function tighteningOrder({ bolts, pattern }: Pick<Fastening, 'bolts' | 'pattern'>): number[] {
+export function tighteningOrder({ bolts, pattern }: Pick<BoltGroup, 'bolts' | 'pattern'>): number[] {
 	for (const { xMm, yMm } of bolts)
 		requireThat(Number.isFinite(xMm) && Number.isFinite(yMm), 'tighteningOrder', 'bolts', `${xMm}, ${yMm}`, 'numbers');
 	const places = bolts.map((bolt, index): Place => ({ ...bolt, index }));
@@ -34,7 +58,7 @@ export function tighteningOrder({ bolts, pattern }: Pick<Fastening, 'bolts' | 'p
 	return [...byPattern(of(), pattern), ...byPattern(of('pin'), pattern), ...of('last')].map(({ index }) => index);
 }
 
-function byPattern(places: readonly Place[], pattern: Fastening['pattern']): readonly Place[] {
+function byPattern(places: readonly Place[], pattern: BoltPattern): readonly Place[] {
 	switch (pattern) {
 		case 'cross':
 			return crosswise(places);
@@ -126,9 +150,9 @@ function innerAndOuter(places: readonly Place[]): Place[][] {
  * The rounds in which a group is tightened: each stage of its torque over all bolts in their order, and once more at the
  * whole torque where the sheet says so. Torque in N·m. Errors and source: as `tighteningOrder`.
  */
-export function tighteningPasses(fastening: Fastening): TighteningPass[] {
-	const order = tighteningOrder(fastening);
-	const { stages, torqueNm, onceMore } = fastening;
+export function tighteningPasses(group: BoltGroup): TighteningPass[] {
+	const order = tighteningOrder(group);
+	const { stages, torqueNm, onceMore } = group;
 	return [...stages, ...(onceMore ? [1] : [])].map((share) => ({
 		share,
 		...(torqueNm === undefined ? {} : { torqueNm: share * torqueNm }),

@@ -151,6 +151,8 @@ export interface PartType {
 	};
 	/** Elastomers and the like, which the "renew all soft parts" school always renews while the pump is open. */
 	readonly soft?: true;
+	/** A surface of the pump itself: it is judged and never taken out. */
+	readonly fixed?: true;
 	/** Never fitted a second time, whatever a sheet says. */
 	readonly singleUse?: true;
 	/** The family whose renewal shops differ on, if it is of one. */

@@ -41,6 +41,8 @@ const DEFAULT_DECIMALS: Readonly<Record<Unit, number>> = {
 	Nm: 1,
 	ftlbf: 1,
 	inlbf: 0,
+	kgfm: 2,
+	kgfcm: 0,
 	MPa: 2,
 	kPa: 0,
 	bar: 0,

@@ -6,6 +6,7 @@ import { requireThat } from '../number';
  */
 const POUND_FORCE_N = 4.4482216152605; // 0.45359237 kg × 9.80665 m/s², exact
 const FOOT_M = 0.3048; // exact
+const STANDARD_GRAVITY = 9.80665; // m/s², exact (3rd CGPM, 1901)
 const PSI_MPA = POUND_FORCE_N / 25.4 ** 2; // lbf/in² = N/mm² = MPa
 
 interface UnitDefinition {
@@ -56,6 +57,13 @@ const definitions = {
 		label: 'in·lbf',
 		factor: (FOOT_M * POUND_FORCE_N) / 12,
 		aliases: ['in·lbf', 'in·lb', 'inlb']
+	},
+	kgfm: { dimension: 'torque', label: 'kgf·m', factor: STANDARD_GRAVITY, aliases: ['kgf·m', 'kg·m', 'kgm'] },
+	kgfcm: {
+		dimension: 'torque',
+		label: 'kgf·cm',
+		factor: STANDARD_GRAVITY / 100,
+		aliases: ['kgf·cm', 'kg·cm', 'kgcm']
 	},
 	MPa: { dimension: 'pressure', label: 'MPa', factor: 1, aliases: ['mpa'] },
 	kPa: { dimension: 'pressure', label: 'kPa', factor: 0.001 },
@@ -126,6 +134,9 @@ export const plausibleRange: Readonly<Record<Dimension, { readonly least: number
 	mass: { least: 0, most: 1e6 },
 	speed: { least: 0, most: 10_000 }
 };
+
+/** The units in which a dimension can be typed. */
+export const unitsOf = (dimension: Dimension): Unit[] => units.filter((unit) => dimensionOf(unit) === dimension);
 
 /** What the unit measures, and how it is written on the screen. */
 export const dimensionOf = (unit: Unit): Dimension => definitionOf(unit).dimension;

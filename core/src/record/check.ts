@@ -1,4 +1,5 @@
-import type { Entry } from './entry';
+import { checkBolt, checkBuildStep, checkBuilt, checkPutIn, checkWindow } from './checkBuild';
+import { effectiveTime, type Entry, type EntryOf } from './entry';
 import { checkAnswer } from './kinds/answer';
 import { checkAsFound } from './kinds/asFound';
 import { checkDecision } from './kinds/decision';
@@ -9,23 +10,27 @@ import { checkReading } from './kinds/reading';
 import type { EntryProblem } from './problem';
 import { checkStep } from './kinds/step';
 import { blockedBy, uncleaned } from './stepOrder';
-import { stationsInScope, stepsInScope, type ModelSheet, type Opening } from './sheet';
+import { allSteps, stationsInScope, stepsInScope, type ModelSheet, type Opening } from './sheet';
+import type { Together } from './together';
 
 /** What the check of an entry has to know of its job. */
 export interface JobFacts extends Opening {
 	readonly sheet: ModelSheet;
 	/** Station key of each part on the mat, by part id. */
 	readonly stationOfPart: ReadonlyMap<string, string>;
-	/** Keys of the steps that are signed off, and whether their order is held: what was done off the network is past holding. */
-	readonly stepsDone: ReadonlySet<string>;
+	/** Steps that are signed off, with the moment that counts, ms since 1970. */
+	readonly stepsDone: ReadonlyMap<string, number>;
 	/** Questions of steps that are answered, by `askKey`. */
 	readonly answers: ReadonlySet<string>;
+	/** Whether the order of things is held: what was done off the network is past holding. */
 	readonly holdOrder: boolean;
+	/** How far the pump is together, asked for only where an entry is of that. */
+	readonly together: () => Together;
 }
 
 /** Whether an entry fits its job: the part is on the mat, the size is on the sheet, an overrule has its reason. */
 export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefined {
-	if (entry.kind === 'step') return checkStep(entry, job);
+	if (entry.kind === 'step') return checkStep(entry, job) ?? checkClosingStep(entry, job);
 	if (entry.kind === 'answer') return checkAnswer(entry, job);
 	if (!('part' in entry) || !entry.part) return undefined;
 	const stationKey = job.stationOfPart.get(entry.part);
@@ -50,7 +55,21 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 			return checkMark(entry, station);
 		case 'decision':
 			return checkDecision(entry);
+		case 'putIn':
+			return checkPutIn(entry, job.together(), job.holdOrder);
+		case 'tightened':
+			return checkBolt(entry, job.together(), job.holdOrder);
 		default:
 			return undefined;
 	}
+}
+
+// What putting together and proving ask for besides: what is done off the network is past holding.
+function checkClosingStep(entry: EntryOf<'step'>, job: JobFacts): EntryProblem | undefined {
+	const step = allSteps(job.sheet, job).find(({ key }) => key === entry.payload.step)!;
+	const closes = step.stage === 'build' || step.stage === 'prove';
+	if (!job.holdOrder || !closes) return undefined;
+	const check = step.stage === 'build' ? checkBuildStep : checkBuilt;
+	const late = checkWindow(step, effectiveTime(entry), job.stepsDone, job.sheet.products);
+	return check(step, job.together(), job.stepsDone, job.answers) ?? late;
 }

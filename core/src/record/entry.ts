@@ -10,7 +10,9 @@ import { markSchema } from './kinds/mark';
 import { noteSchema } from './kinds/note';
 import { photoSchema } from './kinds/photo';
 import { liftReading, readingSchema } from './kinds/reading';
+import { putInSchema } from './kinds/putIn';
 import { stepDoneSchema } from './kinds/step';
+import { tightenedSchema } from './kinds/tightened';
 import { withdrawSchema } from './kinds/withdraw';
 
 /** One line of the bench log: made by the client, never updated, never deleted. One file a kind, in `kinds/`. */
@@ -24,6 +26,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	noteSchema,
 	photoSchema,
 	decisionSchema,
+	putInSchema,
+	tightenedSchema,
 	stepDoneSchema,
 	answerSchema,
 	withdrawSchema,

@@ -8,10 +8,13 @@ import { addFitted, type FittedSizes } from './kinds/fitted';
 import { addMark, type Marks } from './kinds/mark';
 import { addNote, type Notes } from './kinds/note';
 import { addPhoto, type Photos } from './kinds/photo';
+import { addPutIn, type PutBack } from './kinds/putIn';
 import { addReading, type Readings } from './kinds/reading';
+import { addTightened, type Tightenings } from './kinds/tightened';
 
 /** What the log says of one part. Withdrawn entries are gone; of findings of one pattern the last stands. */
-export interface PartRecord extends FoundSo, Cleaned, Readings, FittedSizes, Marks, Decisions, Notes, Photos {}
+export interface PartRecord
+	extends FoundSo, Cleaned, Readings, FittedSizes, Marks, Decisions, PutBack, Tightenings, Notes, Photos {}
 
 export interface JobState {
 	readonly parts: ReadonlyMap<string, PartRecord>;
@@ -31,6 +34,7 @@ export const untouched: PartRecord = {
 	fitted: [],
 	marks: [],
 	decisions: [],
+	tightened: [],
 	notes: [],
 	photos: []
 };
@@ -111,6 +115,10 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 			return addMark(record, entry);
 		case 'decision':
 			return addDecision(record, entry);
+		case 'putIn':
+			return addPutIn(record, entry);
+		case 'tightened':
+			return addTightened(record, entry);
 		case 'note':
 			return addNote(record, entry);
 		case 'photo':

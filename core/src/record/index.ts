@@ -1,6 +1,7 @@
 export * from './arrival';
 export * from './batch';
 export * from './check';
+export { windowMinutes } from './checkBuild';
 export * from './entry';
 export * from './fold';
 export { askKey, unanswered, type Answer } from './kinds/answer';
@@ -8,6 +9,8 @@ export { foundWhere, foundWrong, hasDirection, type AsFound, type FoundWhere, ty
 export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';
+export type { PutIn } from './kinds/putIn';
+export { boltStates, groupTightened, nextBolt, type BoltState, type Tightened } from './kinds/tightened';
 export { PHOTO_MOST, photoName, type Photo } from './kinds/photo';
 export type { Mark } from './kinds/mark';
 export type { Reading } from './kinds/reading';
@@ -19,3 +22,4 @@ export * from './sheet';
 export * from './sheetText';
 export * from './stepOrder';
 export * from './outOfOrder';
+export * from './together';

@@ -26,6 +26,17 @@ const ofJob = [
 	code('stepTooEarly', { step: words, before: words }),
 	code('notSafeYet', { before: words }),
 	code('notCleanedYet', { before: words }),
+	code('notDecided', { part: words }),
+	code('otherPiece', { part: words, decided: z.enum(['reuse', 'replace']) }),
+	code('gateNotJudged', { part: words, gate: words }),
+	code('deeperFirst', { part: words, before: words, cylinder: z.number() }),
+	code('notInYet', { part: words }),
+	code('noSuchBolt', { part: words, bolt: z.number() }),
+	code('boltTwice', { part: words, bolt: z.number(), pass: z.number() }),
+	code('boltOutOfTurn', { part: words, bolt: z.number(), before: z.number(), beforePass: z.number() }),
+	code('notAllIn', { step: words, part: words, cylinder: z.number() }),
+	code('notTight', { step: words, part: words }),
+	code('tooLate', { step: words, minutes: z.number() }),
 	code('notAnAnswer', { step: words }),
 	code('stepUnanswered', { step: words })
 ] as const;

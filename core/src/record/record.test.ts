@@ -18,7 +18,8 @@ import {
 	type Entry,
 	type ModelSheet,
 	type Step,
-	unanswered
+	unanswered,
+	together
 } from '.';
 
 const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
@@ -151,14 +152,17 @@ describe('entrySchema', () => {
 	});
 });
 
+const signedOff = (...steps: string[]) => new Map(steps.map((step) => [step, 0]));
+
 describe('checkEntry', () => {
 	const job = {
 		sheet,
 		scope: 'full' as const,
 		stationOfPart: new Map([[PART, 'plunger']]),
-		stepsDone: new Set(['isolate', 'release']),
+		stepsDone: signedOff('isolate', 'release'),
 		answers: new Set<string>(),
-		holdOrder: true
+		holdOrder: true,
+		together: () => together(sheet, { scope: 'full' }, [], new Map())
 	};
 	it('takes what fits', () => expect(checkEntry(reading(17.98), job)).toBeUndefined());
 	it.each([
@@ -208,7 +212,8 @@ describe('the order of steps', () => {
 		scope: 'full' as const,
 		stationOfPart: new Map([[PART, 'plunger']]),
 		answers: new Set<string>(),
-		holdOrder: true
+		holdOrder: true,
+		together: () => together(sheet, { scope: 'full' }, [], new Map())
 	};
 	const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
 	it('waits for the steps that it names and for every blocking one before it', () => {
@@ -218,7 +223,7 @@ describe('the order of steps', () => {
 		expect(keys(blockedBy(steps, new Set(['isolate'])))).toEqual(['release']);
 	});
 	it('is held, but for what was done off the network', () => {
-		const early = { ...job, stepsDone: new Set<string>() };
+		const early = { ...job, stepsDone: signedOff() };
 		expect(checkEntry(entry('step', { step: 'nuts' }), early)).toMatchObject({
 			code: 'stepTooEarly',
 			before: step('isolate').text
@@ -239,7 +244,7 @@ describe('the order of steps', () => {
 			checkEntry(entry('step', { step: 'valvesOut' }), {
 				...job,
 				scope: 'packing',
-				stepsDone: new Set(['isolate', 'release']),
+				stepsDone: signedOff('isolate', 'release'),
 				answers: new Set<string>()
 			})
 		).toMatchObject({ code: 'unknownStep' });
@@ -261,8 +266,9 @@ describe('what a step asks', () => {
 		sheet: { ...sheet, steps: [{ ...first, asks }, ...others] },
 		scope: 'full',
 		stationOfPart: new Map([[PART, 'plunger']]),
-		stepsDone: new Set<string>(),
-		holdOrder: true
+		stepsDone: signedOff(),
+		holdOrder: true,
+		together: () => together(sheet, { scope: 'full' }, [], new Map())
 	};
 	const none = { ...job, answers: new Set<string>() };
 	const answer = (ask: number, value: unknown) => entry('answer', { step: first.key, ask, value });

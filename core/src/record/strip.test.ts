@@ -15,7 +15,8 @@ import {
 	unaccounted,
 	untouched,
 	type Entry,
-	type JobFacts
+	type JobFacts,
+	together
 } from '.';
 
 const JOB = '0197f000-0000-7000-8000-000000000001';
@@ -32,9 +33,10 @@ const facts = (station: string, sheet = marram, scope = 'full'): JobFacts => ({
 	sheet,
 	scope,
 	stationOfPart: new Map([[PART, station]]),
-	stepsDone: new Set(stepsInScope(sheet, { scope }).map(({ key }) => key)),
+	stepsDone: new Map(stepsInScope(sheet, { scope }).map(({ key }) => [key, 0])),
 	answers: new Set(),
-	holdOrder: true
+	holdOrder: true,
+	together: () => together(sheet, { scope }, [], new Map())
 });
 const found = (payload: object) => entry('asFound', payload, PART);
 
@@ -62,7 +64,7 @@ describe('how a part was found', () => {
 		['another assembly', 'packing', { where: 'elsewhere', assembly: 'rod' }, undefined]
 	])('%s', (_, station, payload, code) => expect(checkEntry(found(payload), facts(station))?.code).toBe(code));
 	it('waits until the pump is safe, as everything at a part does', () =>
-		expect(checkEntry(found({ facing: 'right' }), { ...facts('slinger'), stepsDone: new Set() })?.code).toBe(
+		expect(checkEntry(found({ facing: 'right' }), { ...facts('slinger'), stepsDone: new Map() })?.code).toBe(
 			'notSafeYet'
 		));
 });

@@ -3,6 +3,7 @@ import type { PartType } from '../partType';
 /** A bore or land of a housing: not a loose part, but the gate that new seals must pass. */
 export const bore: PartType = {
 	key: 'bore',
+	fixed: true,
 	name: 'Housing bore',
 	material: 'metal',
 	lasts: { hoursToLimit: 22_000, otherEnds: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.2 },

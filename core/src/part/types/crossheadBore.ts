@@ -3,6 +3,7 @@ import type { PartType } from '../partType';
 /** Crosshead bore of the drive end: scored, it puts the unit in question. */
 export const crossheadBore: PartType = {
 	key: 'crossheadBore',
+	fixed: true,
 	name: 'Crosshead bore',
 	material: 'metal',
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 150_000, shape: 1.3 }, stopShare: 0.5 },

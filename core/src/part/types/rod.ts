@@ -3,6 +3,7 @@ import type { PartType } from '../partType';
 /** Plunger rod or crosshead pin: the track on which the oil seal runs, the land of the low-pressure seal, its play. */
 export const rod: PartType = {
 	key: 'rod',
+	fixed: true,
 	name: 'Rod',
 	material: 'metal',
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 150_000, shape: 1.3 }, stopShare: 0.5 },

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { EntryProblem } from '../problem';
-import { stepsInScope, type ModelSheet, type Opening } from '../sheet';
+import { allSteps, type ModelSheet, type Opening } from '../sheet';
 import { waitsFor } from '../stepOrder';
 import { unanswered } from './answer';
 import { common, kind } from './common';
@@ -12,7 +12,8 @@ export type StepDone = z.infer<typeof stepDoneSchema>;
 
 interface StepFacts extends Opening {
 	readonly sheet: ModelSheet;
-	readonly stepsDone: ReadonlySet<string>;
+	/** Steps that are signed off, with the moment that counts, ms since 1970. */
+	readonly stepsDone: ReadonlyMap<string, number>;
 	readonly answers: ReadonlySet<string>;
 	readonly holdOrder: boolean;
 }
@@ -21,7 +22,7 @@ export function checkStep(
 	{ payload }: StepDone,
 	{ sheet, stepsDone, answers, holdOrder, ...job }: StepFacts
 ): EntryProblem | undefined {
-	const steps = stepsInScope(sheet, job);
+	const steps = allSteps(sheet, job);
 	const step = steps.find(({ key }) => key === payload.step);
 	if (!step) return { code: 'unknownStep', step: payload.step };
 	if (payload.way !== undefined && !step.ways.some(({ key }) => key === payload.way))

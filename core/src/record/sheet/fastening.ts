@@ -1,14 +1,6 @@
 import { z } from 'zod';
+import { boltPatterns } from '../../build';
 import { number } from './primitives';
-
-export const boltPatterns = [
-	'cross',
-	'alternating',
-	'middleOutward',
-	'circular',
-	'innerThenOuter',
-	'asListed'
-] as const;
 
 /** A group of bolts, nuts or screws that is tightened together. */
 export const fasteningSchema = z

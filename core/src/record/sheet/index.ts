@@ -2,6 +2,7 @@ export * from './characteristic';
 export type { Fastening } from './fastening';
 export * from './jsonSchema';
 export * from './lift';
+export * from './closing';
 export * from './opening';
 export type { Caution, Face, OnlyWith } from './primitives';
 export * from './schema';

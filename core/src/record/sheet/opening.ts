@@ -16,14 +16,16 @@ export interface Opening {
 export const stationsInScope = (sheet: ModelSheet, { scope, variants }: Opening): Station[] =>
 	sheet.stations.filter((station) => station.scopes.includes(scope) && applies(station.onlyWith, variants));
 
+/** All steps that the sheet has for a job, of every stage. */
+export const allSteps = (sheet: ModelSheet, { scope, variants }: Opening): Step[] =>
+	sheet.steps.filter((step) => step.scopes.includes(scope) && applies(step.onlyWith, variants));
+
 /** Stages that lie before the parts are looked at. */
 const opening: readonly Stage[] = ['prepare', 'strip', 'clean'];
 
 /** The steps by which a job opens the pump, up to its parts lying clean on the mat. */
-export const stepsInScope = (sheet: ModelSheet, { scope, variants }: Opening): Step[] =>
-	sheet.steps.filter(
-		(step) => opening.includes(step.stage) && step.scopes.includes(scope) && applies(step.onlyWith, variants)
-	);
+export const stepsInScope = (sheet: ModelSheet, job: Opening): Step[] =>
+	allSteps(sheet, job).filter(({ stage }) => opening.includes(stage));
 
 /** The scope of a job, by its key; undefined where the sheet has none of it. */
 export const scopeOf = (sheet: ModelSheet, { scope }: Opening): Scope | undefined =>

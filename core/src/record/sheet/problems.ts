@@ -198,22 +198,17 @@ function* meaningProblems(
 }
 
 /**
- * A scope opens at least one part. Where its strip steps say what they handle, they handle all of it; where its build is
- * written out and not the mirror of the strip, that puts all of it back.
+ * A scope opens at least one part. Where its strip steps say what they handle, they handle all of it; what no build step puts
+ * back goes back as it came off, in the reverse order.
  */
 function* scopeProblems({ stations, steps }: ModelSheet, scope: string, path: Path): Generator<SheetProblem> {
 	const opened = stations.filter((station) => station.scopes.includes(scope));
 	if (opened.length === 0) yield { path: [...path], message: 'opens no station' };
-	for (const [stage, does] of [
-		['strip', 'takes out'],
-		['build', 'puts back']
-	] as const) {
-		const of = steps.filter((step) => step.scopes.includes(scope) && step.stage === stage);
-		const handled = new Set(of.flatMap((step) => step.stations));
-		if (handled.size === 0) continue;
-		const left = opened.filter(({ key }) => !handled.has(key)).map(({ key }) => `"${key}"`);
-		if (left.length > 0) yield { path: [...path], message: `no ${stage} step ${does} ${left.slice(0, 5).join(', ')}` };
-	}
+	const strip = steps.filter((step) => step.scopes.includes(scope) && step.stage === 'strip');
+	const handled = new Set(strip.flatMap((step) => step.stations));
+	if (handled.size === 0) return;
+	const left = opened.filter(({ key }) => !handled.has(key)).map(({ key }) => `"${key}"`);
+	if (left.length > 0) yield { path: [...path], message: `no strip step takes out ${left.slice(0, 5).join(', ')}` };
 }
 
 function* circles(

@@ -1,0 +1,4 @@
+export * from './flow';
+export * from './hold';
+export * from './shaftOrders';
+export * from './whichValve';

@@ -1,0 +1,223 @@
+// Flow, ripple, hold, and which valve a pressure trace tells of: against the book, and against pumps whose fault is known.
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+	displacementCm3,
+	flowRipple,
+	forwardSpeed,
+	holdFinding,
+	shaftOrders,
+	temperatureRiseK,
+	theoreticalFlowLmin,
+	volumetricEfficiency,
+	whichValve,
+	type PressureTrace
+} from '.';
+
+const triplex = { strokeMm: 24, rodMm: 84, phasesDeg: [0, 120, 240], boreMm: 18 };
+const twin = { ...triplex, phasesDeg: [0, 180] };
+const long = (phasesDeg: number[]) => ({ strokeMm: 24, rodMm: 1e5, phasesDeg });
+
+describe('flow', () => {
+	it('is displacement times speed', () => {
+		expect(displacementCm3(triplex)).toBeCloseTo(18.32177, 5); // π/4 · 1.8² · 2.4 · 3 (by hand)
+		expect(theoreticalFlowLmin(triplex, 1000)).toBeCloseTo(18.32177, 5);
+	});
+	it('ripples as the book says on long rods', () => {
+		// Mean n/π of the largest speed; three: from cos 30° to 1; one: from 0 to 1; two at 180°: from 0 to 1.
+		expect(flowRipple(long([0, 120, 240])).most).toBeCloseTo(Math.PI / 3, 4);
+		expect(flowRipple(long([0, 120, 240])).least).toBeCloseTo((Math.PI * Math.sqrt(3)) / 6, 4);
+		expect(flowRipple(long([0])).most).toBeCloseTo(Math.PI, 4);
+		expect(flowRipple(long([0, 180])).most).toBeCloseTo(Math.PI / 2, 4);
+		expect(flowRipple(long([0, 180])).least).toBeCloseTo(0, 4);
+	});
+	it('draws in for the first half turn and delivers for the second', () => {
+		expect(forwardSpeed(triplex, 90, 1)).toBeLessThan(0);
+		expect(forwardSpeed(triplex, 270, 1)).toBeGreaterThan(0);
+		expect(forwardSpeed(triplex, 0, 1)).toBeCloseTo(0, 12);
+	});
+	it('is measured as well as its parts are', () => {
+		const measured = {
+			flowLmin: { value: 17, u: 0.17 },
+			speedRpm: { value: 1000, u: 5 },
+			boreMm: { value: 18, u: 0.009 }
+		};
+		const efficiency = volumetricEfficiency(triplex, measured);
+		expect(efficiency.value).toBeCloseTo(17 / 18.32177, 5);
+		expect(efficiency.u / efficiency.value).toBeCloseTo(Math.sqrt(0.01 ** 2 + 0.005 ** 2 + 0.001 ** 2), 9);
+	});
+	it('warms the water by what is lost', () =>
+		// 10 MPa at 80 %: 2.5 MJ/m³ over 4.174 MJ/(m³·K)
+		expect(temperatureRiseK(10, 0.8)).toBeCloseTo(0.599, 3));
+});
+
+describe('holdFinding', () => {
+	const allowed = { minutes: 5, mostFallMPa: 0.3 };
+	it('sets another time in proportion, and says how sure it is', () => {
+		const test = holdFinding({ fromMPa: 10, toMPa: 9.9, minutes: 2, u: 0.02 }, allowed);
+		expect(test.fallOverSheetTimeMPa).toBeCloseTo(0.25, 12);
+		expect(test.pWithin).toBeCloseTo(0.7602, 3); // 0.05 ÷ (√2 · 0.02 · 2.5) = 0.7071 standard deviations
+		expect(holdFinding({ fromMPa: 10, toMPa: 9.75, minutes: 5, u: 0 }, allowed).pWithin).toBe(1);
+	});
+	it('turns a fall into a leak where the volume is known', () =>
+		expect(
+			holdFinding({ fromMPa: 10, toMPa: 9, minutes: 2, u: 0 }, allowed, { volumeMm3: 36_000, bulkModulusMPa: 1800 })
+				.leakMlMin
+		).toBeCloseTo(0.01, 12));
+});
+
+/** A pump before a nozzle, simulated in time: what each cylinder really delivers, then p ∝ Q². */
+interface Fault {
+	readonly inlet?: readonly [cylinder: number, leak: number];
+	readonly discharge?: readonly [cylinder: number, leak: number];
+	readonly airDeg?: number;
+}
+function rig(
+	drive: typeof triplex,
+	fault: Fault,
+	{ seconds = 8, hz = 4000, rpm = 900, noise = 0.01, drift = 0, index = true, seed = 1, startDeg = 40 } = {}
+): PressureTrace {
+	let state = seed;
+	const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647;
+	const gauss = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+	const pressureMPa: number[] = [];
+	const indexS: number[] = [];
+	const scale = (Math.PI / drive.phasesDeg.length) * 2; // of a sine's half wave, so that the mean flow is near 1
+	let angle = startDeg;
+	for (let i = 0; i < seconds * hz; i++) {
+		const speed = rpm * (1 + (drift * i) / (seconds * hz));
+		const next = angle + (6 * speed) / hz;
+		if (Math.floor(next / 360) > Math.floor(angle / 360))
+			indexS.push((i + (360 * Math.ceil(angle / 360) - angle) / (next - angle)) / hz);
+		let flow = 0;
+		for (const [c, phase] of drive.phasesDeg.entries()) {
+			const theta = ((angle + phase) * Math.PI) / 180;
+			const lambda = drive.strokeMm / 2 / drive.rodMm;
+			const speedOf =
+				Math.sin(theta) + (lambda * Math.sin(2 * theta)) / 2 / Math.sqrt(1 - (lambda * Math.sin(theta)) ** 2);
+			const piston = (-scale / 2) * speedOf;
+			const into = (((angle + phase - 180) % 360) + 360) % 360;
+			let out = piston > 0 ? piston : 0;
+			if (fault.airDeg && into < fault.airDeg) out = 0;
+			if (fault.inlet?.[0] === c + 1 && piston > 0) out = Math.max(0, out - fault.inlet[1]);
+			if (fault.discharge?.[0] === c + 1 && piston <= 0) out -= fault.discharge[1];
+			flow += out;
+		}
+		pressureMPa.push(10 * flow ** 2 + noise * 10 * gauss());
+		angle = next;
+	}
+	return { sampleHz: hz, pressureMPa, indexS: index ? indexS : [], speedRpm: rpm };
+}
+const told = (drive: typeof triplex, fault: Fault, options = {}) => {
+	const orders = shaftOrders(rig(drive, fault, options));
+	if (orders.kind === 'problem') throw new Error(orders.code);
+	return whichValve(drive, orders);
+};
+
+describe('shaftOrders', () => {
+	it('holds nothing at once a turn in a healthy pump of three, and its ripple at three and six', () => {
+		const found = shaftOrders(rig(triplex, {}, { noise: 0 }));
+		if (found.kind !== 'orders') throw new Error(found.code);
+		const amplitude = (order: number) => Math.hypot(found.orders[order - 1].cos, found.orders[order - 1].sin);
+		for (const order of [1, 2, 4, 5, 7]) expect(amplitude(order)).toBeLessThan(1e-4);
+		expect(amplitude(6)).toBeCloseTo(2 / 35, 2); // of |sin| thirds: 2/(36 − 1)
+		expect(found.speedRpm).toBeCloseTo(900, 3);
+	});
+	it('finds amplitude and phase of a cosine again, in the cosine convention from the pulse', () => {
+		const hz = 6000;
+		const speed = 600;
+		const pressureMPa = Array.from({ length: 60_000 }, (_, i) => {
+			const turn = (i / hz) * (speed / 60);
+			return (1 + 0.05 * Math.cos(2 * Math.PI * turn - 0.7)) ** 2;
+		});
+		const indexS = Array.from({ length: 100 }, (_, i) => i / 10);
+		const found = shaftOrders({ sampleHz: hz, pressureMPa, indexS, speedRpm: speed });
+		if (found.kind !== 'orders') throw new Error(found.code);
+		expect(found.orders[0].cos).toBeCloseTo(0.05 * Math.cos(0.7), 4);
+		expect(found.orders[0].sin).toBeCloseTo(0.05 * Math.sin(0.7), 4);
+	});
+	it.each([
+		['silent', { pressureMPa: Array(40_000).fill(0) }],
+		['silent', { pressureMPa: [] }],
+		['notNumbers', { pressureMPa: [1, NaN, 2] }],
+		['tooShort', { pressureMPa: Array(2000).fill(5), indexS: [0, 0.06, 0.12] }],
+		['tooCoarse', { sampleHz: 200 }],
+		['pulsesMissing', { indexS: [0, 0.066, 0.133, 0.266, 0.333] }]
+	])('says %s of a trace that tells nothing', (code, wrong) => {
+		const trace = rig(triplex, {}, { seconds: 4 });
+		expect(shaftOrders({ ...trace, ...wrong })).toMatchObject({ kind: 'problem', code });
+	});
+	it('says that the speed drifts where no pulse tells the angle, and bears it where one does', () => {
+		expect(shaftOrders(rig(triplex, {}, { drift: 0.2, index: false }))).toMatchObject({ code: 'speedDrifts' });
+		expect(shaftOrders(rig(triplex, {}, { drift: 0.2 }))).toMatchObject({ kind: 'orders' });
+	});
+	it('finds the speed by itself, within a tenth of what it is said to be', () => {
+		const trace = { ...rig(triplex, { inlet: [2, 0.2] }, { index: false, rpm: 870 }), speedRpm: 900 };
+		const found = shaftOrders(trace);
+		if (found.kind !== 'orders') throw new Error(found.code);
+		expect(found.speedRpm).toBeCloseTo(870, 1);
+		expect(found.marked).toBe(false);
+	});
+});
+
+describe('whichValve', () => {
+	it('finds a healthy pump healthy', () => {
+		const { verdicts } = told(triplex, {});
+		expect(verdicts[0]).toMatchObject({ what: 'healthy' });
+		expect(verdicts[0].probability).toBeGreaterThan(0.9);
+	});
+	it.each([1, 2, 3])('names the valve of cylinder %i that leaks, and how much', (cylinder) => {
+		for (const what of ['inlet', 'discharge'] as const) {
+			const { verdicts, lost } = told(triplex, { [what]: [cylinder, 0.15] });
+			expect(verdicts[0]).toMatchObject({ what, cylinder });
+			expect(verdicts[0].probability).toBeGreaterThan(0.95);
+			expect(Math.abs(lost.share - 0.15 / 2)).toBeLessThan(0.02); // half of the turn it loses
+		}
+	});
+	it('tells air in the suction from any valve', () =>
+		expect(told(triplex, { airDeg: 25 }).verdicts[0]).toMatchObject({ what: 'air' }));
+	it('bears a speed that drifts by a fifth', () =>
+		expect(told(triplex, { inlet: [3, 0.2] }, { drift: 0.2 }).verdicts[0]).toMatchObject({
+			what: 'inlet',
+			cylinder: 3
+		}));
+	it('names one valve, and no cylinder, where nothing marks the shaft', () => {
+		const { verdicts } = told(triplex, { discharge: [2, 0.2] }, { index: false });
+		expect(verdicts[0]).toEqual({ what: 'oneValve', probability: expect.any(Number) });
+		expect(verdicts.every((one) => !('cylinder' in one))).toBe(true);
+	});
+	it('names both where two cylinders at 180° cannot be told apart', () => {
+		const { verdicts } = told(twin, { inlet: [1, 0.02] }, { noise: 0.2, seconds: 3 });
+		const pair = verdicts.filter(
+			(one) => (one.what === 'inlet' && one.cylinder === 1) || (one.what === 'discharge' && one.cylinder === 2)
+		);
+		expect(pair.reduce((sum, one) => sum + one.probability, 0)).toBeGreaterThan(0.3);
+		for (const { probability } of pair) expect(probability).toBeLessThan(0.95);
+		// With more of a leak and less noise the higher orders decide.
+		expect(told(twin, { inlet: [1, 0.3] }).verdicts[0]).toMatchObject({ what: 'inlet', cylinder: 1 });
+	});
+	it('what it calls likely comes true as often, at leaks that the noise nearly hides', () => {
+		const said: number[] = [];
+		const came: number[] = [];
+		for (let run = 0; run < 120; run++) {
+			const kind =
+				run % 2 === 0 ? {} : { [run % 4 === 1 ? 'inlet' : 'discharge']: [1 + (run % 3), 0.01 + (run % 7) / 150] };
+			const { verdicts } = told(triplex, kind as Fault, { noise: 0.15, seconds: 2, hz: 2000, seed: 1000 + run });
+			const [first] = verdicts;
+			const [what, where] = Object.entries(kind)[0] ?? ['healthy', [0]];
+			said.push(first.probability);
+			came.push(first.what === what && ('cylinder' in first ? first.cylinder : 0) === (where as number[])[0] ? 1 : 0);
+		}
+		const mean = (values: number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+		// 120 runs: the standard error of how often it came true is below 0.045.
+		expect(Math.abs(mean(said) - mean(came))).toBeLessThan(0.1);
+	});
+	it('its probabilities always add up to one', () =>
+		fc.assert(
+			fc.property(fc.integer({ min: 1, max: 3 }), fc.double({ min: 0, max: 0.5, noNaN: true }), (cylinder, leak) => {
+				const { verdicts } = told(triplex, { inlet: [cylinder, leak] }, { seconds: 1, hz: 2000 });
+				expect(verdicts.reduce((sum, one) => sum + one.probability, 0)).toBeCloseTo(1, 9);
+			}),
+			{ seed: 4, numRuns: 8 }
+		));
+});

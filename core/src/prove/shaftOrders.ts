@@ -1,0 +1,217 @@
+import { requireThat } from '../number';
+
+/** A pressure trace as a rig delivers it. */
+export interface PressureTrace {
+	readonly sampleHz: number;
+	readonly pressureMPa: ArrayLike<number>;
+	/** When the pulse came that marks cylinder 1 furthest forward, seconds from the first sample; empty where there is none. */
+	readonly indexS: readonly number[];
+	/** What the drive is said to turn with, 1/min. */
+	readonly speedRpm: number;
+}
+
+/** One harmonic of the shaft's turning, of the flow as a share of its mean; phase in the cosine convention from the pulse. */
+export interface ShaftOrder {
+	readonly order: number;
+	readonly cos: number;
+	readonly sin: number;
+	/** Standard uncertainty of either part. */
+	readonly u: number;
+}
+
+export interface ShaftOrders {
+	readonly kind: 'orders';
+	readonly turns: number;
+	readonly speedRpm: number;
+	readonly meanMPa: number;
+	readonly leastMPa: number;
+	readonly mostMPa: number;
+	/** False: no pulse marked the shaft, and the phases count from nowhere. */
+	readonly marked: boolean;
+	readonly orders: readonly ShaftOrder[];
+}
+
+/** Why a trace says nothing: it is none, it holds no pressure, too few whole turns, too few samples a turn, or the speed ran away. */
+export interface TraceProblem {
+	readonly kind: 'problem';
+	readonly code: 'notNumbers' | 'silent' | 'tooShort' | 'tooCoarse' | 'pulsesMissing' | 'speedDrifts';
+	/** What was found where that helps: turns, samples a turn, or the ratio of speeds. */
+	readonly found: number;
+	readonly wanted: number;
+}
+
+const problem = (code: TraceProblem['code'], found: number, wanted: number): TraceProblem => ({
+	kind: 'problem',
+	code,
+	found,
+	wanted
+});
+
+const LEAST_TURNS = 10;
+const POINTS = 120;
+/** Highest order that is looked at. */
+export const ORDERS = 12;
+const LEAST_SAMPLES_A_TURN = 3 * ORDERS;
+const LEAST_MPA = 0.01;
+/** Neighbouring turns that differ by more have lost a pulse between them. */
+const JUMP = 1.4;
+/** Without a pulse the turns are counted by the clock: the speed may wander by no more. */
+const DRIFT = 1.002;
+
+/**
+ * What a pressure trace holds at each whole multiple of the shaft's speed. Between two pulses the samples are set against the
+ * shaft's angle, so that a slowly drifting speed does no harm; over whole turns the transform is exact, and what differs from
+ * turn to turn is the noise. Behind a nozzle the flow goes as the root of the pressure: the orders are the flow's.
+ *
+ * Without a pulse the speed is found from the trace within a tenth of what it is said to be; the phases then count from the
+ * first sample. Shape: orders 1 to 12. Units: Hz, MPa, s, 1/min. Errors: PreconditionError for a rate or speed that is none;
+ * what the rig may deliver is answered with data. Source: discrete Fourier transform over whole periods, amplitude 2·|X|/N;
+ * Brandt, Noise and Vibration Analysis (2011), 12 (order tracking by synchronous sampling).
+ */
+export function shaftOrders(trace: PressureTrace): ShaftOrders | TraceProblem {
+	const { sampleHz, pressureMPa, indexS, speedRpm } = trace;
+	requireThat(sampleHz > 0 && sampleHz < 1e7, 'shaftOrders', 'sampleHz', sampleHz, 'above 0');
+	requireThat(speedRpm > 0 && speedRpm < 1e5, 'shaftOrders', 'speedRpm', speedRpm, 'above 0');
+	const n = pressureMPa.length;
+	let [sum, least, most] = [0, Infinity, -Infinity];
+	for (let i = 0; i < n; i++) {
+		const p = pressureMPa[i];
+		if (!(Math.abs(p) < 1e4)) return problem('notNumbers', i, n);
+		sum += p;
+		least = Math.min(least, p);
+		most = Math.max(most, p);
+	}
+	if (n === 0 || !(sum / n > LEAST_MPA)) return problem('silent', n === 0 ? 0 : sum / n, LEAST_MPA);
+	const perTurn = (60 * sampleHz) / speedRpm;
+	if (perTurn < LEAST_SAMPLES_A_TURN) return problem('tooCoarse', perTurn, LEAST_SAMPLES_A_TURN);
+	const marks = indexS.length > 0 ? marked(indexS, n / sampleHz) : counted(trace);
+	if (!Array.isArray(marks)) return marks;
+	const turns = marks.length - 1;
+	if (turns < LEAST_TURNS) return problem('tooShort', Math.max(0, turns), LEAST_TURNS);
+	const durations = marks.slice(1).map((at, i) => at - marks[i]);
+	return {
+		kind: 'orders',
+		turns,
+		speedRpm: (60 * turns) / (marks[turns] - marks[0]),
+		meanMPa: sum / n,
+		leastMPa: least,
+		mostMPa: most,
+		marked: indexS.length > 0,
+		orders: ordersOf(marks, durations, trace)
+	};
+}
+
+function marked(indexS: readonly number[], lengthS: number): number[] | TraceProblem {
+	const marks = indexS.filter((at) => at >= 0 && at <= lengthS);
+	const durations = marks.slice(1).map((at, i) => at - marks[i]);
+	if (durations.some((one) => !(one > 0))) return problem('pulsesMissing', 0, JUMP);
+	const jump = Math.max(1, ...durations.slice(1).map((one, i) => Math.max(one / durations[i], durations[i] / one)));
+	return jump > JUMP ? problem('pulsesMissing', jump, JUMP) : marks;
+}
+
+// Turns by the clock, at the speed that the trace itself shows.
+function counted(trace: PressureTrace): number[] | TraceProblem {
+	const n = trace.pressureMPa.length;
+	const thinned = thin(trace);
+	const middle = Math.floor(thinned.values.length / 2);
+	const [first, second] = [thinned.values.subarray(0, middle), thinned.values.subarray(middle)].map((values) =>
+		turningHz({ ...thinned, values }, trace.speedRpm / 60)
+	);
+	const drift = Math.max(first / second, second / first);
+	if (drift > DRIFT) return problem('speedDrifts', drift, DRIFT);
+	const hz = turningHz(thinned, trace.speedRpm / 60);
+	const turns = Math.floor(((n - 1) / trace.sampleHz) * hz);
+	return Array.from({ length: turns + 1 }, (_, i) => i / hz);
+}
+
+interface Thinned {
+	readonly values: Float64Array;
+	readonly hz: number;
+}
+
+// Means of so many neighbours that a turn keeps what the lower orders need; without its mean.
+function thin({ sampleHz, pressureMPa, speedRpm }: PressureTrace): Thinned {
+	const every = Math.max(1, Math.floor((60 * sampleHz) / speedRpm / LEAST_SAMPLES_A_TURN));
+	const values = new Float64Array(Math.floor(pressureMPa.length / every));
+	for (let i = 0; i < values.length * every; i++) values[Math.floor(i / every)] += pressureMPa[i] / every;
+	const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+	return { values: values.map((value) => value - mean), hz: sampleHz / every };
+}
+
+const FIRST_TURNS = 20;
+/** Steps of the search in a line of the transform: fine enough for the sixth order. */
+const STEPS_A_LINE = 12;
+
+// The speed near the one that is said at which the lower orders hold most: found over few turns, then ever finer over more.
+function turningHz({ values, hz: rate }: Thinned, said: number): number {
+	let length = Math.min(values.length, Math.ceil((FIRST_TURNS * rate) / said));
+	const strongest = (from: number, to: number, step: number): number => {
+		let [best, top] = [from, -1];
+		for (let hz = from; hz <= to; hz += step) {
+			const power = powerAt(values, length, hz / rate);
+			if (power > top) [best, top] = [hz, power];
+		}
+		return best;
+	};
+	let step = rate / length / STEPS_A_LINE;
+	let best = strongest(0.9 * said, 1.1 * said, step);
+	while (length < values.length) {
+		length = Math.min(values.length, 2 * length);
+		best = strongest(best - 1.5 * step, best + 1.5 * step, rate / length / STEPS_A_LINE);
+		step = rate / length / STEPS_A_LINE;
+	}
+	for (let width = step; width > 1e-7 * said; width /= 3) best = strongest(best - width, best + width, width / 3);
+	return best;
+}
+
+// What the lower orders of so many turns a sample hold, without a table: each angle is turned on from the last.
+function powerAt(values: Float64Array, length: number, turnsASample: number): number {
+	let power = 0;
+	for (const order of [1, 2, 3, 4, 6]) {
+		const step = 2 * Math.PI * order * turnsASample;
+		const [turnCos, turnSin] = [Math.cos(step), Math.sin(step)];
+		let [c, s, re, im] = [1, 0, 0, 0];
+		for (let i = 0; i < length; i++) {
+			re += values[i] * c;
+			im += values[i] * s;
+			const turned = c * turnCos - s * turnSin;
+			s = s * turnCos + c * turnSin;
+			c = turned;
+		}
+		power += re * re + im * im;
+	}
+	return power;
+}
+
+function ordersOf(marks: readonly number[], durations: readonly number[], trace: PressureTrace): ShaftOrder[] {
+	const { sampleHz, pressureMPa } = trace;
+	const turns = durations.length;
+	const cosines = Array.from({ length: POINTS }, (_, i) => Math.cos((2 * Math.PI * i) / POINTS));
+	const of = Array.from({ length: ORDERS }, () => ({ re: new Float64Array(turns), im: new Float64Array(turns) }));
+	const flow = new Float64Array(POINTS);
+	let mean = 0;
+	for (let turn = 0; turn < turns; turn++) {
+		for (let i = 0; i < POINTS; i++) {
+			const at = (marks[turn] + (durations[turn] * i) / POINTS) * sampleHz;
+			const below = Math.min(Math.floor(at), pressureMPa.length - 2);
+			const p = pressureMPa[below] + (at - below) * (pressureMPa[below + 1] - pressureMPa[below]);
+			flow[i] = Math.sqrt(Math.max(0, p));
+			mean += flow[i] / (POINTS * turns);
+		}
+		for (let order = 1; order <= ORDERS; order++) {
+			let [re, im] = [0, 0];
+			for (let i = 0; i < POINTS; i++) {
+				re += flow[i] * cosines[(order * i) % POINTS];
+				im += flow[i] * cosines[(order * i + (3 * POINTS) / 4) % POINTS];
+			}
+			of[order - 1].re[turn] = (2 * re) / POINTS;
+			of[order - 1].im[turn] = (2 * im) / POINTS;
+		}
+	}
+	return of.map(({ re, im }, i) => {
+		const [cos, sin] = [re, im].map((one) => one.reduce((sum, value) => sum + value, 0) / turns);
+		const square = re.reduce((sum, value, turn) => sum + (value - cos) ** 2 + (im[turn] - sin) ** 2, 0);
+		const u = Math.sqrt(square / (2 * (turns - 1) * turns));
+		return { order: i + 1, cos: cos / mean, sin: sin / mean, u: u / mean };
+	});
+}

@@ -11,6 +11,8 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/jobs/:job/strip', 200, 200, 200, 404],
 	['/jobs/:job/inspect', 200, 200, 200, 404],
 	['/jobs/:job/decide', 200, 200, 200, 404],
+	['/jobs/:job/build', 200, 200, 200, 404],
+	['/jobs/:job/prove', 200, 200, 200, 404],
 	['/jobs/:job/release', 200, 200, 200, 404],
 	['/pumps', 200, 200, 200, 200],
 	['/pumps/:pump', 200, 200, 200, 404],

@@ -136,7 +136,7 @@ test('addresses with what nobody should ask for', async ({ playwright }) => {
 				'__proto__=1'
 			].map((query) => `${path}?${query}`)
 		),
-		...['strip', 'inspect', 'decide', 'release', 'events', 'entries'].flatMap((stage) =>
+		...['strip', 'inspect', 'decide', 'build', 'prove', 'release', 'events', 'entries'].flatMap((stage) =>
 			['no-id', '%00', unknown, '__proto__'].map((id) => `/jobs/${id}/${stage}`)
 		),
 		...['/pumps', '/sheets'].flatMap((path) => ['no-id', '%00', unknown].map((id) => `${path}/${id}`)),

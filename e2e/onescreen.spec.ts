@@ -35,10 +35,16 @@ function wide(sheet: ModelSheet, model: string): ModelSheet {
 	const more = last.map((station, i) => ({
 		...station,
 		key: `${station.key}Second`,
-		short: `2nd ${i + 1}`,
-		mate: undefined
+		short: `2nd ${i + 1}`
 	}));
-	return { ...whole, cylinders: 5, stations: [...whole.stations, ...more] };
+	const both = (key: string) => (last.some((station) => station.key === key) ? [key, `${key}Second`] : [key]);
+	return {
+		...whole,
+		cylinders: 5,
+		crank: whole.crank && { ...whole.crank, phasesDeg: [0, 72, 144, 216, 288] },
+		steps: whole.steps.map((step) => ({ ...step, stations: step.stations.flatMap(both) })),
+		stations: [...whole.stations, ...more]
+	};
 }
 
 async function load(page: Page, sheet: ModelSheet): Promise<void> {

@@ -161,7 +161,7 @@ test('a pump is received by its drawing, with what is missing and what is heavy'
 	await page.getByRole('button', { name: 'By its drawing' }).click();
 	await page
 		.getByRole('dialog')
-		.getByRole('button', { name: /^Larch/ })
+		.getByRole('button', { name: /^Larch · / })
 		.click();
 	await expect(page.getByLabel('Model', { exact: true })).toHaveValue('Larch');
 	await expect(page.getByText(/Discharge manifold: 24 kg, more than your shop’s 20 kg/)).toBeVisible();

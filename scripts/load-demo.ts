@@ -190,7 +190,10 @@ async function work(
 	const refused = answers!.find(({ result }) => result === 'refused');
 	if (refused) throw new Error(`demo entry refused: ${JSON.stringify(refused)}`);
 	if (visit.stage !== 'released') return;
-	const result = await release(scope, user.id, job.id, new Date(Date.parse(entries.at(-1)!.at) + 3_600_000));
+	const result = await release(scope, { id: user.id, role: 'lead' }, job.id, {
+		at: new Date(Date.parse(entries.at(-1)!.at) + 3_600_000),
+		unbuilt: 'Put together before that was recorded here (demo data)'
+	});
 	if (result.kind !== 'released') throw new Error(`demo job not released: ${JSON.stringify(result).slice(0, 300)}`);
 	if (visit.pump.model === 'Marram') await refit(scope, sheet.model); // of the others too few are on record to be told by
 	const state = fold(entries);

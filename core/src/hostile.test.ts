@@ -103,6 +103,8 @@ const heardTrace = { sampleHz: 3000, pressureMPa: Float64Array.from(turning), in
 const heard = prove.shaftOrders(heardTrace) as prove.ShaftOrders;
 const kit = { number: 'K', price: 20, days: 2, most: 5, holds: [{ station: 'a', pieces: 3 }] };
 const toCover = { needs: [{ station: 'a', pieces: 4 }], offers: [kit], stock: [{ station: 'a', pieces: 1 }] };
+const mpa = (value: number) => ({ value, typed: { text: String(value), unit: 'MPa' as const } });
+const heldFor5 = { test: 'hold' as const, from: mpa(12), to: mpa(11.9), minutes: 5 };
 const looks = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
 
 type Call = (...args: never[]) => unknown;
@@ -331,6 +333,11 @@ const answers: Record<string, Walked> = {
 	leftOf: { args: [onBench, onBench.steps[0], new Set()], held: ['steps', 'asks'] },
 	builtSteps: { args: [onBench, new Set(), new Set()], held: ['steps'] },
 	piecesIn: { args: [onBench], held: ['steps'] },
+	firstUnbuilt: { args: [onBench, new Set(), new Set()], held: ['steps'] },
+	lastProofs: of([]),
+	holdOn: { args: [sheet, { hold: heldFor5 }], held: ['0', 'typed'] },
+	unproved: { args: [sheet, { hold: heldFor5, drips: new Map() }, risks], held: ['0', 'typed'] },
+	keptOut: { args: [onBench, 'a'], held: ['steps'] },
 	windowMinutes: { args: [{ within: { of: 'a', minutes: 5 } }, []], held: ['minutes'] },
 	boltStates: { args: [fastener, { tightened: [] }], held: ['0'] },
 	nextBolt: { args: [fastener, { tightened: [] }], held: ['0'] },

@@ -3,11 +3,10 @@ import { defaultPolicy } from '@exetasis/core/decide';
 import { inTransaction } from './db/scope';
 import { rows } from './db/sql/statement';
 import { benchOf } from './jobs/bench';
-import { release } from './jobs/release';
 import { append } from './benchLog/append';
 import { lives as livesOf } from './db/sql/lives';
 import { peopleOf, policyOf, setPolicy, shopOf } from './shops';
-import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from './testing';
+import { type TestShop, decideAll, entryOf, freshDatabase, letGo, makeShop, openJob, partAt } from './testing';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
@@ -89,7 +88,7 @@ describe('how a life ends', () => {
 			(entry) => !(entry.kind === 'clean' && [served, hurt].includes(entry.part))
 		);
 		await append(shop.scope, user, bench.job.id, [crushed(served, 'service'), crushed(hurt, 'handling'), ...rest]);
-		expect(await release(shop.scope, user.id, bench.job.id)).toMatchObject({ kind: 'released', reused: 0 });
+		expect(await letGo(shop, bench.job.id)).toMatchObject({ kind: 'released', reused: 0 });
 		const ended = (await livesOf(shop.scope, bench.job.pumpId)).filter(
 			({ station, endReason }) => station === 'maleAdapter' && endReason
 		);

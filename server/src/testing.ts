@@ -10,6 +10,7 @@ import { migrate } from './db/migrate';
 import type { ShopScope } from './db/scope';
 import { benchOf, type Bench } from './jobs/bench';
 import { receive, type Arrival } from './jobs/receive';
+import { release, type Released } from './jobs/release';
 import { addSheet } from './sheets';
 
 /** The demo's L1 sheet, as text. */
@@ -127,6 +128,10 @@ export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Pr
 	);
 	return (await benchOf(shop.scope, bench.job.id))!;
 }
+
+/** Releases a job whose putting together is not what a test is about: a lead lets it go. */
+export const letGo = ({ scope, people }: TestShop, jobId: string): Promise<Released> =>
+	release(scope, people.lead, jobId, { unbuilt: 'Not what this test is about' });
 
 /** An entry of a job, by a person, at this moment. */
 export const entryOf = (bench: Bench, user: SignedIn, kind: Entry['kind'], payload: object, part?: string): Entry =>

@@ -34,7 +34,14 @@ export function holdFinding(
 	requireThat(fromMPa > 0 && fromMPa < 1e4, fn, 'fromMPa', fromMPa, 'above 0');
 	requireThat(toMPa >= 0 && toMPa < 1e4, fn, 'toMPa', toMPa, 'at least 0');
 	requireThat(u >= 0 && u < 1e4, fn, 'u', u, 'at least 0');
-	const above = { minutes, 'allowed.minutes': allowed.minutes, mostFallMPa: allowed.mostFallMPa, ...trapped };
+	requireThat(
+		allowed.mostFallMPa >= 0 && allowed.mostFallMPa < 1e4,
+		fn,
+		'mostFallMPa',
+		allowed.mostFallMPa,
+		'at least 0'
+	);
+	const above = { minutes, 'allowed.minutes': allowed.minutes, ...trapped };
 	for (const [name, value] of Object.entries(above))
 		requireThat(value > 1e-9 && value < 1e12, fn, name, value, 'above 0');
 	const fallMPa = fromMPa - toMPa;

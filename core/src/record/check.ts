@@ -1,4 +1,4 @@
-import { checkBolt, checkBuildStep, checkBuilt, checkPutIn, checkWindow } from './checkBuild';
+import { checkBolt, checkBuildStep, checkPutIn, checkWindow, firstUnbuilt } from './checkBuild';
 import { effectiveTime, type Entry, type EntryOf } from './entry';
 import { checkAnswer } from './kinds/answer';
 import { checkAsFound } from './kinds/asFound';
@@ -6,6 +6,7 @@ import { checkDecision } from './kinds/decision';
 import { checkFinding } from './kinds/finding';
 import { checkFitted } from './kinds/fitted';
 import { checkMark } from './kinds/mark';
+import { checkProof } from './kinds/proof';
 import { checkReading } from './kinds/reading';
 import type { EntryProblem } from './problem';
 import { checkStep } from './kinds/step';
@@ -32,6 +33,7 @@ export interface JobFacts extends Opening {
 export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefined {
 	if (entry.kind === 'step') return checkStep(entry, job) ?? checkClosingStep(entry, job);
 	if (entry.kind === 'answer') return checkAnswer(entry, job);
+	if (entry.kind === 'proof') return checkProof(entry, job.sheet) ?? notTogether(job);
 	if (!('part' in entry) || !entry.part) return undefined;
 	const stationKey = job.stationOfPart.get(entry.part);
 	const station = stationsInScope(job.sheet, job).find(({ key }) => key === stationKey);
@@ -69,7 +71,13 @@ function checkClosingStep(entry: EntryOf<'step'>, job: JobFacts): EntryProblem |
 	const step = allSteps(job.sheet, job).find(({ key }) => key === entry.payload.step)!;
 	const closes = step.stage === 'build' || step.stage === 'prove';
 	if (!job.holdOrder || !closes) return undefined;
-	const check = step.stage === 'build' ? checkBuildStep : checkBuilt;
 	const late = checkWindow(step, effectiveTime(entry), job.stepsDone, job.sheet.products);
-	return check(step, job.together(), job.stepsDone, job.answers) ?? late;
+	if (step.stage === 'build') return checkBuildStep(step, job.together(), job.stepsDone, job.answers) ?? late;
+	return notTogether(job) ?? late;
+}
+
+// Nothing is proved of a pump that is not together.
+function notTogether({ holdOrder, together, stepsDone, answers }: JobFacts): EntryProblem | undefined {
+	const open = holdOrder ? firstUnbuilt(together(), stepsDone, answers) : undefined;
+	return open && { code: 'notTogether', before: open.text };
 }

@@ -5,19 +5,25 @@ import type { EntryProblem } from './problem';
 import type { Product, Step } from './sheet';
 import { builtSteps, firstMissing, gateOpen, leftOf, verdictOn, type Together } from './together';
 
-/** Whether a part may go in now: it is decided, it is the piece that was decided on, its bore is judged, and what lies deeper is in. */
-export function checkPutIn({ part, payload }: PutIn, build: Together, holdOrder: boolean): EntryProblem | undefined {
+/** Why a part may not go in now: nobody has decided on it or judged its bore, or what lies deeper is not in. */
+export function keptOut(build: Together, part: string, holdOrder = true): EntryProblem | undefined {
 	const place = build.places.get(part);
 	if (!place) return { code: 'unknownPart' };
 	const { name } = place.station;
-	const verdict = verdictOn(place);
-	if (!verdict) return { code: 'notDecided', part: name };
-	if ((payload.piece === 'new') !== (verdict === 'replace'))
-		return { code: 'otherPiece', part: name, decided: verdict };
+	if (!verdictOn(place)) return { code: 'notDecided', part: name };
 	const gate = gateOpen(build, part);
 	if (gate) return { code: 'gateNotJudged', part: name, gate: gate.station.name };
 	const deeper = holdOrder ? firstMissing(build, part) : undefined;
 	return deeper && { code: 'deeperFirst', part: name, before: deeper.station.name, cylinder: deeper.cylinder };
+}
+
+/** Whether this piece may go in now: nothing keeps it out, and it is the one that was decided on. */
+export function checkPutIn({ part, payload }: PutIn, build: Together, holdOrder: boolean): EntryProblem | undefined {
+	const place = build.places.get(part);
+	const verdict = place && verdictOn(place);
+	if (verdict && (payload.piece === 'new') !== (verdict === 'replace'))
+		return { code: 'otherPiece', part: place.station.name, decided: verdict };
+	return keptOut(build, part, holdOrder);
 }
 
 /** Whether a bolt of a part can be tightened so. */
@@ -51,16 +57,14 @@ export function checkBuildStep(
 		: undefined;
 }
 
-/** Whether the pump may be proved: all of it is built. */
-export function checkBuilt(
-	step: Step,
+/** The first step of building that is not done; undefined once the pump is together. */
+export function firstUnbuilt(
 	build: Together,
-	signed: SignedOff,
+	signed: { has(key: string): boolean },
 	answers: { has(key: string): boolean }
-): EntryProblem | undefined {
+): Step | undefined {
 	const built = builtSteps(build, signed, answers);
-	const open = build.steps.find(({ key }) => !built.has(key));
-	return open && { code: 'stepTooEarly', step: step.text, before: open.text };
+	return build.steps.find(({ key }) => !built.has(key));
 }
 
 /** How long a step may come after the one that its window names, minutes; undefined where it has none. */

@@ -10,6 +10,7 @@ import { markSchema } from './kinds/mark';
 import { noteSchema } from './kinds/note';
 import { photoSchema } from './kinds/photo';
 import { liftReading, readingSchema } from './kinds/reading';
+import { proofSchema } from './kinds/proof';
 import { putInSchema } from './kinds/putIn';
 import { stepDoneSchema } from './kinds/step';
 import { tightenedSchema } from './kinds/tightened';
@@ -28,6 +29,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	decisionSchema,
 	putInSchema,
 	tightenedSchema,
+	proofSchema,
 	stepDoneSchema,
 	answerSchema,
 	withdrawSchema,

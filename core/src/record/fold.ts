@@ -22,6 +22,8 @@ export interface JobState {
 	/** Answers to what steps ask, by `askKey`; the last stands. */
 	readonly answers: ReadonlyMap<string, Answer>;
 	readonly notes: readonly EntryOf<'note'>[];
+	/** What was measured and seen while the pump was proved, in the order of the log. */
+	readonly proofs: readonly EntryOf<'proof'>[];
 	readonly corrections: readonly EntryOf<'correction'>[];
 	/** Ids of entries that were taken back. */
 	readonly withdrawn: ReadonlySet<string>;
@@ -80,6 +82,7 @@ export function fold(entries: Iterable<Entry>): JobState {
 		answers,
 		withdrawn,
 		notes: standing.filter((entry) => entry.kind === 'note').filter((note) => !note.part),
+		proofs: standing.filter((entry) => entry.kind === 'proof'),
 		corrections: standing.filter((entry) => entry.kind === 'correction')
 	};
 }
@@ -125,6 +128,7 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 			return addPhoto(record, entry);
 		case 'step':
 		case 'answer':
+		case 'proof':
 		case 'withdraw':
 		case 'correction':
 			return record;

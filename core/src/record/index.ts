@@ -1,7 +1,7 @@
 export * from './arrival';
 export * from './batch';
 export * from './check';
-export { windowMinutes } from './checkBuild';
+export { firstUnbuilt, keptOut, windowMinutes } from './checkBuild';
 export * from './entry';
 export * from './fold';
 export { askKey, unanswered, type Answer } from './kinds/answer';
@@ -9,6 +9,7 @@ export { foundWhere, foundWrong, hasDirection, type AsFound, type FoundWhere, ty
 export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';
+export type { Proof } from './kinds/proof';
 export type { PutIn } from './kinds/putIn';
 export { boltStates, groupTightened, nextBolt, type BoltState, type Tightened } from './kinds/tightened';
 export { PHOTO_MOST, photoName, type Photo } from './kinds/photo';
@@ -17,6 +18,7 @@ export type { Reading } from './kinds/reading';
 export { checkPlausible } from './kinds/size';
 export * from './onTheBench';
 export * from './problem';
+export * from './proved';
 export * from './reconcile';
 export * from './sheet';
 export * from './sheetText';

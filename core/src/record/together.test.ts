@@ -203,7 +203,7 @@ describe('a build step', () => {
 	it('of proving waits until everything is built', () => {
 		const job = bench(marram, 'packing');
 		job.log.push(entry('answer', { step: 'handTurns', ask: 0, value: true }));
-		expect(job.take(sign('handTurns'))).toMatchObject({ code: 'stepTooEarly' });
+		expect(job.take(sign('handTurns'))).toMatchObject({ code: 'notTogether' });
 	});
 });
 

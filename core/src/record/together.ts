@@ -3,7 +3,7 @@ import { groupTightened } from './kinds/tightened';
 import { untouched, type PartRecord } from './fold';
 import { unanswered } from './kinds/answer';
 import type { Verdict } from './kinds/decision';
-import { buildSteps, type BuildStep, type ModelSheet, type Opening, type Station } from './sheet';
+import { buildSteps, stationsInScope, type BuildStep, type ModelSheet, type Opening, type Station } from './sheet';
 
 /** A part's place in the pump, and what the log says of it. */
 export interface BuildPlace {
@@ -40,7 +40,7 @@ export function together(
 	cells: readonly MatPlace[],
 	records: ReadonlyMap<string, PartRecord>
 ): Together {
-	const stations = new Map(sheet.stations.map((station) => [station.key, station]));
+	const stations = new Map(stationsInScope(sheet, opening).map((station) => [station.key, station]));
 	const all = cells.flatMap(({ part, station: key, cylinder }): BuildPlace[] => {
 		const station = stations.get(key);
 		return station ? [{ part, station, cylinder, record: records.get(part) ?? untouched }] : [];

@@ -3,11 +3,16 @@ import {
 	checkEntry,
 	effectiveTime,
 	entrySchema,
+	fold,
 	liftEntry,
+	together,
 	type Entry,
 	type EntryAnswer,
 	type JobFacts,
-	type RefusedBecause
+	type ModelSheet,
+	type Opening,
+	type RefusedBecause,
+	type Together
 } from '@exetasis/core/record';
 import { validate } from 'uuid';
 import { may } from '../access';
@@ -19,14 +24,17 @@ import { lockWithdrawals } from '../db/sql/lockWithdrawals';
 import { log } from '../serverLog';
 import { photosThere } from '../photos/photos';
 import { pinnedSheet } from '../sheets';
+import { entriesOf } from './entries';
 import { projectWithdrawn } from './withdrawals';
 
 interface KnownJob extends Omit<JobFacts, 'holdOrder'> {
 	readonly released: boolean;
 	readonly gauges: ReadonlySet<string>;
 	/** Grows with the steps of the batch. */
-	readonly stepsDone: Set<string>;
+	readonly stepsDone: Map<string, number>;
 	readonly answers: Set<string>;
+	/** What of the batch has passed so far and bears on putting together. */
+	readonly passed: Entry[];
 }
 
 /** What arrives later than this after it was recorded was recorded off the network: its order is past holding. */
@@ -74,16 +82,47 @@ async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[
 	const gauges = batch.flatMap((raw) => uuidAt((raw as { payload?: unknown } | null)?.payload, 'gauge'));
 	const job = await jobFacts(scope, jobId, parts, gauges);
 	if (!job) return undefined;
+	const sheet = await pinnedSheet(scope, job.sheetId);
+	const passed: Entry[] = [];
 	return {
 		released: job.released,
 		scope: job.scope,
 		variants: job.variants,
-		sheet: await pinnedSheet(scope, job.sheetId),
+		sheet,
+		passed,
+		together: await buildingOf(scope, jobId, batch, { sheet, opening: job, passed }),
 		stationOfPart: new Map(job.cells),
 		gauges: new Set(job.gauges),
-		stepsDone: new Set(job.steps),
+		stepsDone: new Map(job.steps),
 		answers: new Set(job.answers.map(([step, ask]) => askKey(step, ask)))
 	};
+}
+
+/** Kinds of entries that say how far a pump is together. */
+const ofBuilding: readonly Entry['kind'][] = [
+	'decision',
+	'putIn',
+	'tightened',
+	'step',
+	'answer',
+	'withdraw',
+	'correction'
+];
+
+// How far the pump is together, with what of this batch has passed: read only where the batch speaks of that.
+async function buildingOf(
+	scope: ShopScope,
+	jobId: string,
+	batch: readonly unknown[],
+	{ sheet, opening, passed }: { sheet: ModelSheet; opening: Opening; passed: readonly Entry[] }
+): Promise<() => Together> {
+	const speaks = batch.some((raw) =>
+		['putIn', 'tightened', 'step', 'proof'].includes(String((raw as { kind?: unknown } | null)?.kind))
+	);
+	const known = speaks ? await entriesOf(scope, jobId, { kinds: ofBuilding }) : [];
+	const cells = speaks ? await of(scope, 'matCell').all({ jobId }) : [];
+	const places = cells.map(({ partId: part, station, cylinder }) => ({ part, station, cylinder }));
+	return () => together(sheet, opening, places, fold([...known, ...passed]).parts);
 }
 
 interface Checked {
@@ -107,7 +146,8 @@ function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen:
 	if (problem) return { id, problem };
 	if (seen.has(entry.id)) return { id, repeated: true };
 	seen.add(entry.id);
-	if (entry.kind === 'step') job.stepsDone.add(entry.payload.step);
+	if (entry.kind === 'step') job.stepsDone.set(entry.payload.step, effectiveTime(entry));
+	if (ofBuilding.includes(entry.kind)) job.passed.push(entry);
 	if (entry.kind === 'answer') job.answers.add(askKey(entry.payload.step, entry.payload.ask));
 	return { id, entry };
 }

@@ -4,8 +4,7 @@ import { fold } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { entriesOf } from '../benchLog/entries';
 import { rows } from '../db/sql/statement';
-import { release } from '../jobs/release';
-import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from '../testing';
+import { type TestShop, decideAll, entryOf, freshDatabase, letGo, makeShop, openJob, partAt } from '../testing';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
@@ -208,7 +207,7 @@ describe('a released job', () => {
 		const { technician, lead } = shop.people;
 		const work = decideAll(bench, technician, 'reuse');
 		await send(bench, work);
-		expect(await release(shop.scope, technician.id, bench.job.id)).toMatchObject({ kind: 'released' });
+		expect(await letGo(shop, bench.job.id)).toMatchObject({ kind: 'released' });
 		const late = entryOf(bench, technician, 'note', { text: 'one more thing' });
 		expect(await send(bench, [late])).toMatchObject([{ problem: { code: 'released' } }]);
 		const correction = {

@@ -3,13 +3,17 @@ import { liftEntry, type Entry } from '@exetasis/core/record';
 import type { LogEntryRow } from '../db/rows';
 import { of, type ShopScope } from '../db/scope';
 
-/** The job's entries in the order in which they arrived; within a range of the log where one is given. */
+/** The job's entries in the order in which they arrived; within a range of the log, or of some kinds, where that is asked. */
 export async function entriesOf(
 	scope: ShopScope,
 	jobId: string,
-	range?: { readonly from: string; readonly to: string }
+	only: { readonly from?: string; readonly to?: string; readonly kinds?: readonly Entry['kind'][] } = {}
 ): Promise<Entry[]> {
-	const within = range ? { seq: { [Op.between]: [range.from, range.to] as never } } : {};
+	const { from, to, kinds } = only;
+	const within = {
+		...(from && to ? { seq: { [Op.between]: [from, to] as never } } : {}),
+		...(kinds ? { kind: [...kinds] } : {})
+	};
 	const found = await of(scope, 'logEntry').all({ jobId, ...within }, { order: [['seq', 'ASC']] });
 	return found.map(entryOf);
 }

@@ -3,8 +3,17 @@ import { v7 as uuidv7 } from 'uuid';
 import { fold, standingDecision, type Entry } from '@exetasis/core/record';
 import { rows } from '../db/sql/statement';
 import type { Bench } from '../jobs/bench';
-import { release } from '../jobs/release';
-import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, receiveJob, type TestShop } from '../testing';
+import {
+	type TestShop,
+	decideAll,
+	entryOf,
+	freshDatabase,
+	letGo,
+	makeShop,
+	openJob,
+	partAt,
+	receiveJob
+} from '../testing';
 import { append } from './append';
 import { entriesOf } from './entries';
 import { projectShop } from './withdrawals';
@@ -176,7 +185,7 @@ describe('the order of steps', () => {
 			[step('isolate', fresh), step('release', fresh), ...decideAll(fresh, shop.people.technician, 'reuse')],
 			fresh
 		);
-		const refused = await release(shop.scope, shop.people.technician.id, fresh.job.id);
+		const refused = await letGo(shop, fresh.job.id);
 		expect(refused).toMatchObject({ kind: 'stepsOpen', steps: expect.arrayContaining([expect.any(String)]) });
 	});
 });

@@ -1,7 +1,7 @@
 import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
 import type { UnitPreference } from '@exetasis/core/quantity';
-import type { ArrivalFacts, Chosen, ModelSheet } from '@exetasis/core/record';
+import type { ArrivalFacts, Chosen, ModelSheet, Unproved } from '@exetasis/core/record';
 import type { Role } from '../access';
 
 // Rows as they stand in the tables; constraints, keys and triggers are the migrations'.
@@ -129,6 +129,13 @@ export interface JobRow {
 export interface RestedOn extends Pick<MatFacts, 'policy' | 'gauges' | 'fleet'> {
 	/** Version of the method by which the fleet's record was fitted. */
 	readonly method: number;
+	/** What was not put together and proved when a lead let it go, and why. */
+	readonly unbuilt?: StillToDo & { readonly why: string };
+}
+/** Steps of building and proving that are not done, and what the sheet's test lacks. */
+export interface StillToDo {
+	readonly steps: readonly string[];
+	readonly tests: readonly Unproved[];
 }
 export interface MatCellRow {
 	shopId: string;

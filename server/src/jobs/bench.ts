@@ -28,6 +28,8 @@ export interface Bench extends MatFacts {
 	readonly job: JobInHand;
 	readonly entries: Entry[];
 	readonly people: Record<string, string>;
+	/** What a lead let go though it was not put together and proved, and why. */
+	readonly unbuilt?: RestedOn['unbuilt'];
 }
 
 /** The bench of a job; of a released one with the rules, gauges and fits that its release rested on. */
@@ -73,7 +75,8 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 		policy,
 		gauges,
 		fleet,
-		people: await peopleOf(scope)
+		people: await peopleOf(scope),
+		...(restedOn?.unbuilt ? { unbuilt: restedOn.unbuilt } : {})
 	};
 }
 

@@ -3,9 +3,18 @@ import { walkingOrder, placeKey } from '@exetasis/core/mat';
 import { stationsInScope, stepsInScope } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { placeBefore } from '../pumps';
-import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, receiveJob, type TestShop } from '../testing';
+import {
+	type TestShop,
+	decideAll,
+	entryOf,
+	freshDatabase,
+	letGo,
+	makeShop,
+	openJob,
+	partAt,
+	receiveJob
+} from '../testing';
 import { floorOf } from './floor';
-import { release } from './release';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
@@ -73,7 +82,7 @@ describe('a place before', () => {
 	it('tells its lives newest first, of the own shop alone', async () => {
 		const first = await openJob(shop);
 		await append(shop.scope, user(), first.job.id, decideAll(first, user(), 'replace'));
-		expect(await release(shop.scope, user().id, first.job.id)).toMatchObject({ kind: 'released' });
+		expect(await letGo(shop, first.job.id)).toMatchObject({ kind: 'released' });
 		const again = await openJob(shop, { pump: { id: first.job.pumpId }, meterHours: 2000 });
 		const place = { station: 'packing', cylinder: 2 };
 		expect(await placeBefore(shop.scope, again.job.id, place)).toMatchObject([

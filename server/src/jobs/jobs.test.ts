@@ -12,16 +12,17 @@ import { setPolicy } from '../shops';
 import { addSheet, sheetById, sheetsOf } from '../sheets';
 import { alarmsOf, traceOf } from '../trace';
 import {
+	MODEL,
+	type TestShop,
 	arrival,
 	decideAll,
 	entryOf,
 	freshDatabase,
+	letGo,
 	makeShop,
-	MODEL,
 	openJob,
 	partAt,
-	sheetText,
-	type TestShop
+	sheetText
 } from '../testing';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -50,7 +51,7 @@ async function visit(
 	const own = decideAll(bench, user(), verdict).filter((entry) => 'part' in entry && entry.part === part);
 	const decided = findings.length === 0 ? own : own.filter(({ kind }) => kind !== 'clean');
 	await append(shop.scope, user(), bench.job.id, [...findings, ...others, ...decided]);
-	expect(await release(shop.scope, user().id, bench.job.id)).toMatchObject({ kind: 'released' });
+	expect(await letGo(shop, bench.job.id)).toMatchObject({ kind: 'released' });
 	return bench;
 }
 
@@ -66,7 +67,7 @@ describe('receive', () => {
 	it('asks where the meter shows less than last time, and counts on where it was replaced', async () => {
 		const first = await openJob(shop, { meterHours: 5000 });
 		await append(shop.scope, user(), first.job.id, decideAll(first, user(), 'reuse'));
-		await release(shop.scope, user().id, first.job.id);
+		await letGo(shop, first.job.id);
 		const again = arrival({ pump: { id: first.job.pumpId }, meterHours: 300 });
 		expect(await receive(shop.scope, user().id, again)).toEqual({ kind: 'meterWentBack', last: 5000 });
 		const replaced = await receive(shop.scope, user().id, { ...again, meterReplaced: { hoursOnOldMeter: 120 } });
@@ -102,7 +103,7 @@ describe('receive', () => {
 async function openJobReleased() {
 	const bench = await openJob(shop);
 	await append(shop.scope, user(), bench.job.id, decideAll(bench, user(), 'reuse'));
-	await release(shop.scope, user().id, bench.job.id);
+	await letGo(shop, bench.job.id);
 	return bench;
 }
 
@@ -113,7 +114,7 @@ describe('release', () => {
 		await append(shop.scope, user(), bench.job.id, [
 			entryOf(bench, user(), 'decision', { verdict: 'lookAgain', proposed: 'lookAgain' }, part)
 		]);
-		const result = await release(shop.scope, user().id, bench.job.id);
+		const result = await letGo(shop, bench.job.id);
 		expect(result.kind).toBe('undecided');
 		const places = result.kind === 'undecided' ? result.places : [];
 		expect(places).toHaveLength(bench.cells.length);
@@ -129,7 +130,7 @@ describe('release', () => {
 			entryOf(bench, user(), 'decision', { verdict: 'replace', proposed: 'replace' }, cracked)
 		);
 		await append(shop.scope, user(), bench.job.id, entries);
-		expect(await release(shop.scope, user().id, bench.job.id)).toEqual({
+		expect(await letGo(shop, bench.job.id)).toEqual({
 			kind: 'released',
 			replaced: 1,
 			reused: bench.cells.length - 1
@@ -147,7 +148,7 @@ describe('release', () => {
 			earlierLives: 1
 		});
 		expect(partAt(next, 'plunger', 1)).toBe(partAt(bench, 'plunger', 1));
-		expect(await release(shop.scope, user().id, bench.job.id)).toEqual({ kind: 'alreadyReleased' });
+		expect(await letGo(shop, bench.job.id)).toEqual({ kind: 'alreadyReleased' });
 		// The mat of the released job still shows what lay on it then.
 		expect(partAt((await benchOf(shop.scope, bench.job.id))!, 'plunger', 3)).toBe(cracked);
 	});
@@ -165,7 +166,7 @@ describe('sizes as fitted', () => {
 			entryOf(bench, user(), 'fitted', fitted, first),
 			entryOf(bench, user(), 'fitted', fitted, second)
 		]);
-		await release(shop.scope, user().id, bench.job.id);
+		await letGo(shop, bench.job.id);
 		const next = await openJob(shop, { pump: { id: bench.job.pumpId }, meterHours: 1900 });
 		const at = (cylinder: number) =>
 			next.cells.find((cell) => cell.station === 'plunger' && cell.cylinder === cylinder);
@@ -219,7 +220,7 @@ describe('a released job', () => {
 	it('is shown with the rules, gauges and fits that its release rested on, whatever comes later', async () => {
 		const bench = await openJob(shop);
 		await append(shop.scope, user(), bench.job.id, decideAll(bench, user(), 'reuse'));
-		expect(await release(shop.scope, user().id, bench.job.id)).toMatchObject({ kind: 'released' });
+		expect(await letGo(shop, bench.job.id)).toMatchObject({ kind: 'released' });
 		const { policy } = (await benchOf(shop.scope, bench.job.id))!;
 		await setPolicy(shop.scope, { ...policy, intervalHours: policy.intervalHours + 500, acceptBad: 0.2 });
 		expect((await benchOf(shop.scope, bench.job.id))!.policy).toEqual(policy);
@@ -253,7 +254,7 @@ describe('one shop', () => {
 		expect(await rebuildsOf(other.scope, job.pumpId)).toEqual([]);
 		expect(await livesOf(other.scope, job.pumpId)).toEqual([]);
 		expect((await traceOf(other.scope, job.pumpId)).looks).toEqual([]);
-		expect(await release(other.scope, other.people.lead.id, job.id)).toEqual({ kind: 'unknownJob' });
+		expect(await release(other.scope, other.people.lead, job.id)).toEqual({ kind: 'unknownJob' });
 	});
 });
 

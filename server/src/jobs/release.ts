@@ -1,6 +1,21 @@
 import { endReason } from '@exetasis/core/decide';
 import { judgeMat } from '@exetasis/core/mat';
-import { fold, standingDecision, stepsInScope, type JobState } from '@exetasis/core/record';
+import {
+	allSteps,
+	builtSteps,
+	fold,
+	lastProofs,
+	locksInForce,
+	proveSteps,
+	standingDecision,
+	stepsInScope,
+	together,
+	unproved,
+	type JobState
+} from '@exetasis/core/record';
+import { may } from '../access';
+import type { SignedIn } from '../auth/auth';
+import type { StillToDo } from '../db/rows';
 import { fitSoon } from '../background/queue';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { METHOD } from '../fleet';
@@ -18,36 +33,83 @@ export type Released =
 	| { readonly kind: 'released'; readonly replaced: number; readonly reused: number }
 	| { readonly kind: 'stepsOpen'; readonly steps: readonly string[] }
 	| { readonly kind: 'undecided'; readonly places: readonly Undecided[] }
+	/** Not all of it is put together and proved; a lead may let it go all the same, and says why. */
+	| { readonly kind: 'notTogether'; readonly left: StillToDo }
+	| { readonly kind: 'leadOnly' }
+	| { readonly kind: 'shaftLocked'; readonly why: string }
 	| { readonly kind: 'alreadyReleased' }
 	| { readonly kind: 'unknownJob' };
 
-/** Closes a job: replaced parts end their lives with why, new ones begin in their places, reused ones carry on. */
-export async function release(scope: ShopScope, userId: string, jobId: string, at = new Date()): Promise<Released> {
-	const { model, ...result } = await releaseNow(scope, userId, jobId, at);
+interface Releasing {
+	readonly at?: Date;
+	/** Why it goes though not all of it is put together and proved: a lead's word. */
+	readonly unbuilt?: string;
+}
+
+/**
+ * Closes a job once all of it is looked at, decided, put together and proved: replaced parts end their lives with why, new ones
+ * begin in their places, reused ones carry on.
+ */
+export async function release(
+	scope: ShopScope,
+	user: Pick<SignedIn, 'id' | 'role'>,
+	jobId: string,
+	how: Releasing = {}
+): Promise<Released> {
+	const { model, ...result } = await releaseNow(scope, user, jobId, how);
 	if (model) await fitSoon(scope.shopId, model);
 	return result;
 }
 
-function releaseNow(scope: ShopScope, userId: string, jobId: string, at: Date): Promise<Released & { model?: string }> {
+function releaseNow(
+	scope: ShopScope,
+	user: Pick<SignedIn, 'id' | 'role'>,
+	jobId: string,
+	{ at = new Date(), unbuilt }: Releasing
+): Promise<Released & { model?: string }> {
 	return inTransaction(scope, async (within): Promise<Released & { model?: string }> => {
 		const held = await of(within, 'job').one({ id: jobId }, { lock: true });
 		if (!held) return { kind: 'unknownJob' };
 		if (held.releasedAt) return { kind: 'alreadyReleased' };
 		const bench = (await benchOf(within, jobId))!;
-		const { steps, parts } = fold(bench.entries);
+		const state = fold(bench.entries);
+		const { steps, parts } = state;
 		const open = stepsInScope(bench.sheet, bench.job).filter(({ key }) => !steps.has(key));
 		if (open.length > 0) return { kind: 'stepsOpen', steps: open.map(({ text }) => text) };
 		const { undecided, replaced } = outcome(bench, parts);
 		if (undecided.length > 0) return { kind: 'undecided', places: undecided };
+		const notDone = stillToDo(bench, state);
+		if (notDone && !unbuilt) {
+			const [lock] = locksInForce(allSteps(bench.sheet, bench.job), steps);
+			return lock ? { kind: 'shaftLocked', why: lock.text } : { kind: 'notTogether', left: notDone };
+		}
+		if (notDone && !may(user.role, 'manage')) return { kind: 'leadOnly' };
 		await replaceParts(within, bench.job, replaced);
 		const { policy, gauges, fleet } = bench;
+		const letGo = notDone ? { unbuilt: { why: unbuilt!, ...notDone } } : {};
 		await of(within, 'job').change(
 			{ id: jobId },
-			{ releasedAt: at, releasedBy: userId, restedOn: { policy, gauges, fleet, method: METHOD } }
+			{ releasedAt: at, releasedBy: user.id, restedOn: { policy, gauges, fleet, method: METHOD, ...letGo } }
 		);
 		const { model } = bench.job;
 		return { kind: 'released', replaced: replaced.length, reused: bench.cells.length - replaced.length, model };
 	});
+}
+
+/** What is left of building and proving, in its order; undefined once nothing is. */
+function stillToDo(
+	{ sheet, job, cells, policy }: Bench,
+	{ parts, steps, answers, proofs }: JobState
+): StillToDo | undefined {
+	const build = together(sheet, job, cells, parts);
+	const built = builtSteps(build, steps, answers);
+	const open = build.steps.filter(({ key }) => !built.has(key));
+	const prove = proveSteps(sheet, job).filter(({ key }) => !steps.has(key));
+	const left = {
+		steps: [...open, ...prove].map(({ text }) => text),
+		tests: unproved(sheet, lastProofs(proofs), policy)
+	};
+	return left.steps.length + left.tests.length > 0 ? left : undefined;
 }
 
 /** Who is to go and who to stay, by the decisions that stand. */

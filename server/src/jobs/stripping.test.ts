@@ -1,10 +1,19 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { append } from '../benchLog/append';
-import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, receiveJob, type TestShop } from '../testing';
+import {
+	type TestShop,
+	decideAll,
+	entryOf,
+	freshDatabase,
+	letGo,
+	makeShop,
+	openJob,
+	partAt,
+	receiveJob
+} from '../testing';
 import { traceOf } from '../trace';
 import { historyOfMat } from './bench';
 import { receive } from './receive';
-import { release } from './release';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
@@ -89,7 +98,7 @@ it('the mat’s history says what became of each place in the last rebuilds, of 
 			entryOf(bench, technician, 'finding', worn, partAt(bench, 'packing', 2)),
 			entryOf(bench, technician, 'decision', { verdict: 'replace', proposed: 'replace' }, partAt(bench, 'packing', 2))
 		]);
-		expect(await release(shop.scope, technician.id, bench.job.id)).toMatchObject({ kind: 'released' });
+		expect(await letGo(shop, bench.job.id)).toMatchObject({ kind: 'released' });
 	};
 	const first = await openJob(shop);
 	expect(await historyOfMat(shop.scope, first.job.id)).toEqual([]);

@@ -3,11 +3,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { stepsInScope, type Chosen, type ModelSheet } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { addSheet } from '../sheets';
-import { arrival, decideAll, entryOf, freshDatabase, makeShop, type TestShop } from '../testing';
+import { type TestShop, arrival, decideAll, entryOf, freshDatabase, letGo, makeShop } from '../testing';
 import { benchOf, type Bench } from './bench';
 import { floorOf } from './floor';
 import { receive, type Arrival } from './receive';
-import { release } from './release';
 
 const gorse = JSON.parse(
 	readFileSync(new URL('../../../demo/sheets/gorse.json', import.meta.url), 'utf8')
@@ -88,7 +87,7 @@ describe('a pump with variants', () => {
 		const all = [...answers, ...signed, ...decided];
 		const taken = await append(shop.scope, technician, first.job.id, all);
 		expect(taken!.filter(({ result }) => result !== 'accepted')).toEqual([]);
-		expect(await release(shop.scope, technician.id, first.job.id)).toMatchObject({ kind: 'released' });
+		expect(await letGo(shop, first.job.id)).toMatchObject({ kind: 'released' });
 
 		const second = await come(again);
 		if (second.kind !== 'received') throw new Error(second.kind);

@@ -3,8 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { fold } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { entriesOf } from '../benchLog/entries';
-import { release } from '../jobs/release';
-import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from '../testing';
+import { type TestShop, decideAll, entryOf, freshDatabase, letGo, makeShop, openJob, partAt } from '../testing';
 import { readJpeg } from './jpeg';
 import { keepPhoto, photoOf } from './photos';
 
@@ -108,7 +107,7 @@ describe('a photograph', () => {
 		const bench = await openJob(shop);
 		const { technician } = shop.people;
 		await append(shop.scope, technician, bench.job.id, decideAll(bench, technician, 'replace'));
-		expect(await release(shop.scope, technician.id, bench.job.id)).toMatchObject({ kind: 'released' });
+		expect(await letGo(shop, bench.job.id)).toMatchObject({ kind: 'released' });
 		expect(await keep(bench.job.id)).toBe('released');
 	});
 });

@@ -2,6 +2,7 @@
 	import '../app.css';
 	import { page } from '$app/state';
 	import Bar from '$lib/bar/Bar.svelte';
+	import Timers from '$lib/build/Timers.svelte';
 	import Hatching from '$lib/glyph/Hatching.svelte';
 	import { browser } from '$app/environment';
 	import { Outbox } from '$lib/log/outbox.svelte';
@@ -31,6 +32,7 @@
 </script>
 
 <Hatching />
+{#if data.user}<Timers />{/if}
 {#if data.user && !onBench}<Bar />{/if}
 {#if onBench}
 	{@render children()}

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { EntryProblem } from '../problem';
-import { stepsInScope, type Ask, type ModelSheet, type Opening } from '../sheet';
+import { allSteps, type Ask, type ModelSheet, type Opening } from '../sheet';
 import { common, kind, typed, words } from './common';
 
 /** What a step asked, answered: seen, a count, one of the choices or one's own words, or how something was set. */
@@ -58,7 +58,7 @@ export function checkAnswer(
 	{ payload }: Answer,
 	{ sheet, ...job }: Opening & { readonly sheet: ModelSheet }
 ): EntryProblem | undefined {
-	const step = stepsInScope(sheet, job).find(({ key }) => key === payload.step);
+	const step = allSteps(sheet, job).find(({ key }) => key === payload.step);
 	if (!step) return { code: 'unknownStep', step: payload.step };
 	const ask = step.asks.at(payload.ask);
 	return ask && fits(payload.value, ask) ? undefined : { code: 'notAnAnswer', step: step.text };

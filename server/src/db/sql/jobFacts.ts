@@ -11,8 +11,8 @@ export interface JobFactsRow {
 	readonly cells: readonly [string, string][];
 	/** Of the gauges asked about, those that the shop has. */
 	readonly gauges: readonly string[];
-	/** Keys of the steps that are signed off. */
-	readonly steps: readonly string[];
+	/** Steps that are signed off, with the moment that counts, ms since 1970; the last of a step counts. */
+	readonly steps: readonly (readonly [string, number])[];
 	/** Questions of steps that are answered, step and number. */
 	readonly answers: readonly (readonly [string, number])[];
 }
@@ -31,7 +31,9 @@ export const jobFacts = (
 			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c
 				WHERE c.job_id = j.id AND c.part_id = ANY($3::uuid[])) AS cells,
 			(SELECT coalesce(jsonb_agg(g.id), '[]') FROM gauge g WHERE g.shop_id = j.shop_id AND g.id = ANY($4::uuid[])) AS gauges,
-			(SELECT coalesce(jsonb_agg(DISTINCT e.payload->>'step'), '[]') FROM log_entry e
+			(SELECT coalesce(jsonb_agg(jsonb_build_array(e.payload->>'step',
+					round(extract(epoch FROM coalesce(e.effective_at, e.at)) * 1000)) ORDER BY coalesce(e.effective_at, e.at)), '[]')
+				FROM log_entry e
 				WHERE e.job_id = j.id AND e.kind = 'step' AND NOT EXISTS
 					(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS steps,
 			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'ask')), '[]') FROM log_entry e

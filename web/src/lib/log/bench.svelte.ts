@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { judge, type Judgement } from '@exetasis/core/decide';
 import {
 	blockedBy,
+	builtSteps,
 	effectiveTime,
 	facesUp,
 	fold,
@@ -10,6 +11,7 @@ import {
 	standingDecision,
 	stationsInScope,
 	stepsInScope,
+	together,
 	uncleaned,
 	type Entry,
 	type EntryOf,
@@ -61,6 +63,10 @@ export class BenchState {
 	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
 	/** Cleaning steps that nobody has signed off: until then no part is called clean. */
 	readonly uncleaned = $derived.by(() => uncleaned(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
+	/** The plan by which the pump goes together, and what is in. */
+	readonly build = $derived.by(() => together(this.bench.sheet, this.bench.job, this.bench.cells, this.log.parts));
+	/** Keys of the build steps that are done. */
+	readonly built = $derived.by(() => builtSteps(this.build, this.log.steps, this.log.answers));
 	/** Assemblies that lie otherwise than the steps left them, because somebody has turned them over here. */
 	turnedOver = $state<Record<string, boolean>>({});
 	/** Which face of each assembly lies up now. */
@@ -199,14 +205,15 @@ export const verdictOf = ({ record, judgement }: BenchPart) =>
 
 // The record as it was where nothing has been added or taken back, so that one can tell by a glance.
 function sameOr(before: PartRecord | undefined, now: PartRecord): PartRecord {
-	const ids = ({ where, facing, findings, clean, readings, fitted, marks, decisions, notes, photos }: PartRecord) =>
+	const ids = ({ findings, readings, fitted, marks, decisions, tightened, notes, photos, ...one }: PartRecord) =>
 		[
-			...[where, facing, clean].filter((one) => one !== undefined),
+			...[one.where, one.facing, one.clean, one.putIn].filter((one) => one !== undefined),
 			...findings,
 			...readings,
 			...fitted,
 			...marks,
 			...decisions,
+			...tightened,
 			...notes,
 			...photos
 		]

@@ -7,8 +7,11 @@
 
 	interface Props {
 		fastening: Fastening;
+		/** Bolts that are tight in the pass in hand, and the one whose turn it is: numbers of the sheet's list, from 0. */
+		tight?: ReadonlySet<number>;
+		next?: { readonly pass: number; readonly bolt: number };
 	}
-	let { fastening }: Props = $props();
+	let { fastening, tight, next }: Props = $props();
 	const units = unitsInUse();
 
 	const passes = $derived(tighteningPasses(fastening));
@@ -48,14 +51,22 @@
 				.join(', ')}"
 		>
 			{#each bolts as { xMm, yMm, mark }, index (index)}
-				<circle cx={xMm} cy={-yMm} r="12" class:shut={mark === 'doNotTouch'} class:pin={mark === 'pin'} />
-				<text x={xMm} y={-yMm + 4.5}>{places.get(index) ?? '×'}</text>
+				<circle
+					cx={xMm}
+					cy={-yMm}
+					r="12"
+					class:shut={mark === 'doNotTouch'}
+					class:pin={mark === 'pin'}
+					class:tight={tight?.has(index)}
+					class:next={next?.bolt === index}
+				/>
+				<text x={xMm} y={-yMm + 4.5} class:on={next?.bolt === index}>{places.get(index) ?? '×'}</text>
 			{/each}
 		</svg>
 	{/if}
 	<ol>
 		{#each passes as { share, torqueNm }, i (i)}
-			<li>
+			<li aria-current={next?.pass === i ? 'step' : undefined}>
 				{#if torqueNm === undefined}<b>By feel</b>: nobody has stated a torque for it.{:else}<b class="figures"
 						>{torque(torqueNm)}</b
 					>{share < 1 ? '' : i > 0 && passes[i - 1].share === 1 ? ', once more all round' : ''}{/if}{i === 0 &&
@@ -91,6 +102,21 @@
 	}
 	circle.pin {
 		stroke-dasharray: 3 2;
+	}
+	circle.tight {
+		fill: color-mix(in oklab, var(--sound) 35%, transparent);
+		stroke: var(--sound);
+	}
+	circle.next {
+		fill: var(--mark);
+		stroke: var(--mark);
+	}
+	text.on {
+		fill: var(--sheet);
+		font-weight: 700;
+	}
+	[aria-current] {
+		font-weight: 650;
 	}
 	circle.shut {
 		stroke: var(--ink-soft);

@@ -11,6 +11,8 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/jobs/[job]/strip': { GET: 'look' },
 	'/jobs/[job]/inspect': { GET: 'look' },
 	'/jobs/[job]/decide': { GET: 'look' },
+	'/jobs/[job]/build': { GET: 'look' },
+	'/jobs/[job]/prove': { GET: 'look' },
 	'/jobs/[job]/release': { GET: 'look', POST: 'work' },
 	'/jobs/[job]/entries': { POST: 'work' },
 	'/jobs/[job]/events': { GET: 'look' },

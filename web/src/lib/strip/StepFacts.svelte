@@ -8,22 +8,26 @@
 		job: Opening;
 		/** The most that one person lifts, by the shop's rule. */
 		liftAloneKg: number;
+		/** Whether its parts come out or go in: other tools, and products. */
+		going: 'out' | 'in';
 	}
-	let { step, sheet, job, liftAloneKg }: Props = $props();
+	let { step, sheet, job, liftAloneKg, going }: Props = $props();
 
 	const parts = $derived(stationsInScope(sheet, job).filter(({ key }) => step.stations.includes(key)));
-	// Those of the step, and those of the parts that it takes out.
+	// Those of the step, and those of the parts that it handles.
 	const tools = $derived.by(() => {
 		const keys = new Set([
 			...step.tools,
-			...parts.flatMap((part) => part.tools.filter((one) => one.for !== 'in').map(({ tool }) => tool))
+			...parts.flatMap((part) =>
+				part.tools.filter((one) => one.for !== (going === 'out' ? 'in' : 'out')).map(({ tool }) => tool)
+			)
 		]);
 		return sheet.tools.filter(({ key }) => keys.has(key));
 	});
 	const lays = $derived(step.lays && sheet.assemblies.find(({ key }) => key === step.lays?.assembly));
 </script>
 
-{#if parts.length > 0}
+{#if parts.length > 0 && going === 'out'}
 	<p>
 		Comes out: {parts
 			.map(({ name, pieces, per }) => `${name}${pieces > 1 ? ` (${pieces})` : ''}${per === 'cylinder' ? ', each' : ''}`)

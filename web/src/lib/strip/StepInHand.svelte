@@ -8,17 +8,16 @@
 		stepsOutOfOrder,
 		unanswered,
 		waitsFor,
-		type Answer,
-		type Ask,
 		type Step
 	} from '@exetasis/core/record';
-	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
+	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { shortTime } from '$lib/ui/time';
 	import AsFound from './AsFound.svelte';
 	import Crank from './Crank.svelte';
-	import StepAsk from './StepAsk.svelte';
+	import StepAsks from './StepAsks.svelte';
 	import StepFacts from './StepFacts.svelte';
+	import StepWays from './StepWays.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -26,8 +25,10 @@
 		step: Step;
 		locked: boolean;
 		onsigned: () => void;
+		/** Why none of these steps can be signed off yet, where that is so. */
+		kept?: string;
 	}
-	let { bench, steps, step, locked, onsigned }: Props = $props();
+	let { bench, steps, step, locked, onsigned, kept = '' }: Props = $props();
 
 	const { sheet, job } = $derived(bench.bench);
 	const done = $derived(bench.log.steps);
@@ -46,23 +47,6 @@
 	const chosenWay = $derived(signed?.payload.way ?? way);
 	const left = $derived(unanswered(step, bench.log.answers).length);
 
-	const partsAt = (station: string) => [...bench.parts.values()].filter((part) => part.station.key === station);
-	// A choice may say something of parts: it stands at them as well, and what it said before goes.
-	function meant(ask: Ask, value: Answer['payload']['value']): NewEntry[] {
-		if (ask.kind !== 'choice') return [];
-		return ask.means.flatMap(({ choice, station, pattern }) =>
-			partsAt(station).flatMap(({ cell, record }): NewEntry[] => {
-				const standing = record.findings.find(({ payload }) => payload.pattern === pattern);
-				if (choice === value && !standing)
-					return [{ kind: 'finding', part: cell.part, payload: { pattern, severity: 2, onset: 'service' } }];
-				if (choice !== value && standing)
-					return [{ kind: 'withdraw', payload: { entry: standing.id, why: 'answered otherwise' } }];
-				return [];
-			})
-		);
-	}
-	const answer = (ask: Ask, i: number, value: Answer['payload']['value']) =>
-		bench.record({ kind: 'answer', payload: { step: step.key, ask: i, value } }, ...meant(ask, value));
 	const inQuestion = $derived(
 		step.asks.some((ask, i) => {
 			const value = bench.log.answers.get(askKey(step.key, i))?.payload.value;
@@ -83,24 +67,16 @@
 	<h1 id="step-in-hand">{step.text}</h1>
 	{#each locksInForce(steps, done) as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
-	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} />
+	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="out" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
+	{#if kept}<p class="wrong">{kept}</p>{/if}
 	{#if waits.length > 0 && !signed}
 		<p class="wrong">
 			First: {waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}
 		</p>
 	{/if}
 	{#if bench.blocked.length === 0 && step.stations.length > 0}<AsFound {bench} {step} {locked} />{/if}
-	{#each step.asks as ask, i (i)}
-		<StepAsk
-			{ask}
-			{sheet}
-			variants={job.variants}
-			given={bench.log.answers.get(askKey(step.key, i))?.payload.value}
-			locked={locked || signed !== undefined || waits.length > 0}
-			onanswer={(value) => answer(ask, i, value)}
-		/>
-	{/each}
+	<StepAsks {bench} {step} locked={locked || signed !== undefined || waits.length > 0} />
 	{#if inQuestion}
 		<p class="wrong" role="alert">
 			<b>The unit is in question.</b> Decide on the pump before anything is bought:
@@ -108,19 +84,12 @@
 		</p>
 	{/if}
 	{#if step.ways.length > 0}
-		<div class="ways" role="group" aria-label="Done how">
-			<span>Done how?</span>
-			{#each step.ways as { key, text, risk } (key)}
-				<button
-					type="button"
-					class="btn"
-					aria-pressed={chosenWay === key}
-					disabled={locked || signed !== undefined}
-					onclick={() => (way = key)}
-					>{text}{#if risk}<span class="risk">: {risk.toLowerCase()}</span>{/if}</button
-				>
-			{/each}
-		</div>
+		<StepWays
+			ways={step.ways}
+			chosen={chosenWay}
+			locked={locked || signed !== undefined}
+			onchoose={(key) => (way = key)}
+		/>
 	{/if}
 	<footer>
 		{#if signed}
@@ -136,7 +105,7 @@
 			<button
 				type="button"
 				class="btn main sign"
-				disabled={locked || waits.length > 0 || left > 0 || (step.ways.length > 0 && !way)}
+				disabled={locked || kept !== '' || waits.length > 0 || left > 0 || (step.ways.length > 0 && !way)}
 				onclick={signOff}>Sign off<span class="sr-only"> step {index + 1}</span></button
 			>
 			{#if left > 0 || (step.ways.length > 0 && !way)}<span class="soft"
@@ -161,20 +130,6 @@
 		font-weight: 600;
 		max-width: 46rem;
 		margin: 0;
-	}
-	.ways {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-	}
-	.ways .btn {
-		height: auto;
-		white-space: normal;
-		text-align: left;
-	}
-	.risk {
-		color: var(--doubt);
 	}
 	footer {
 		display: flex;

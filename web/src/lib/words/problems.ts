@@ -9,6 +9,8 @@ import {
 	shownUnit,
 	dimensionOf
 } from '@exetasis/core/quantity';
+import { placeName } from './place';
+import { inSentence } from './reasons';
 import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
 
 /** The sentence beside a field whose text is no number. */
@@ -76,6 +78,9 @@ export const kindName: Readonly<Record<EntryKind, string>> = {
 	note: 'Note',
 	photo: 'Photograph',
 	decision: 'Decision',
+	putIn: 'Part put in',
+	tightened: 'Bolt tightened',
+	proof: 'Test of the pump',
 	step: 'Step signed off',
 	answer: 'Answer to a step',
 	withdraw: 'Taking back',
@@ -127,6 +132,38 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `The sheet names no such way of doing “${problem.step}”. Choose one of those shown under Strip.`;
 		case 'notAsFound':
 			return `“${problem.part}” cannot have been found so. Say again where it lay or which way it faced, under Strip.`;
+		case 'notDecided':
+			return `Decide on the ${inSentence(problem.part)} first: nothing goes in that nobody has judged.`;
+		case 'otherPiece':
+			return problem.decided === 'replace'
+				? `It was decided to replace the ${inSentence(problem.part)}: a new one goes in. To refit the old one, change the decision first.`
+				: `It was decided to reuse the ${inSentence(problem.part)}: the old one goes back. To fit a new one, change the decision first.`;
+		case 'gateNotJudged':
+			return `First judge the ${inSentence(problem.gate)}: no ${inSentence(problem.part)} goes into it before.`;
+		case 'deeperFirst':
+			return `Not yet: ${placeName(problem.before, problem.cylinder)} has to be in before the ${inSentence(problem.part)}.`;
+		case 'notInYet':
+			return `Start the ${inSentence(problem.part)} by hand and say that they are in, then tighten.`;
+		case 'noSuchBolt':
+			return `The ${inSentence(problem.part)} have no bolt ${problem.bolt} that is tightened in this pass.`;
+		case 'boltTwice':
+			return `Bolt ${problem.bolt} of the ${inSentence(problem.part)} is tight in pass ${problem.pass} already. Somebody may have done it just now.`;
+		case 'boltOutOfTurn':
+			return `Not bolt ${problem.bolt} yet: next is bolt ${problem.before} in pass ${problem.beforePass}.`;
+		case 'notAllIn':
+			return `“${problem.step}” is not done: ${placeName(problem.part, problem.cylinder)} is not in.`;
+		case 'notTight':
+			return `“${problem.step}” is not done: the ${inSentence(problem.part)} are not tight yet.`;
+		case 'notTogether':
+			return `The pump is not together yet: first “${problem.before}” under Build.`;
+		case 'noSuchPlace':
+			return `The sheet names no such place: ${problem.place}. Choose one of those shown under Prove.`;
+		case 'pressureRose': {
+			const shown = shownUnit('pressure', preference);
+			return `The pressure cannot rise while it is held: from ${formatQuantity(problem.from, shown)} to ${formatQuantity(problem.to, shown)}. Was it still being pumped? Hold it again.`;
+		}
+		case 'tooLate':
+			return `The ${formatNumber(problem.minutes)} minutes are over: what was coated has set. Clean it off, coat it again, and sign that step off anew.`;
 		case 'unknownStep':
 			return 'The sheet has no such step.';
 		case 'malformed':

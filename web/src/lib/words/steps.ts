@@ -1,4 +1,4 @@
-import type { Ask, ModelSheet, Step } from '@exetasis/core/record';
+import type { Ask, BuildStep, ModelSheet, Step } from '@exetasis/core/record';
 import { unitLabel } from '@exetasis/core/quantity';
 import { inSentence } from './reasons';
 
@@ -26,6 +26,10 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 			return `See that: ${ask.text}`;
 	}
 }
+
+/** What a build step does: what the sheet says, or the part that goes back as it came off. */
+export const buildStepName = ({ text, mirrored }: Pick<BuildStep, 'text' | 'mirrored'>): string =>
+	mirrored ? `Put back: ${inSentence(text)}` : text;
 
 /** Where the crank has to stand, turned by hand. */
 export function crankWords({ stand, cylinder }: NonNullable<Step['crank']>): string {

@@ -1,7 +1,8 @@
 <!-- @component One job: its stages, what is known of the pump, and whether everything typed has reached the server. -->
 <script lang="ts">
 	import { page } from '$app/state';
-	import { locksInForce, scopeOf, stepsInScope } from '@exetasis/core/record';
+	import { allSteps, effectiveTime, locksInForce, scopeOf, windowMinutes } from '@exetasis/core/record';
+	import { setTimers } from '$lib/build/timers';
 	import Bar from '$lib/bar/Bar.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
@@ -22,6 +23,8 @@
 		[`/jobs/${job.id}/strip`, 'Strip'],
 		[`/jobs/${job.id}/inspect`, 'Inspect'],
 		[`/jobs/${job.id}/decide`, 'Decide'],
+		[`/jobs/${job.id}/build`, 'Build'],
+		[`/jobs/${job.id}/prove`, 'Prove'],
 		[`/jobs/${job.id}/release`, job.releasedAt ? 'Released' : 'Release']
 	] as const);
 	// The part in hand fills the window: nothing of it scrolls.
@@ -35,7 +38,19 @@
 			...(job.releasedAt ? [`released ${day(job.releasedAt)}`] : [])
 		].join(' · ')
 	);
-	const locks = $derived(locksInForce(stepsInScope(data.bench.sheet, job), bench.log.steps));
+	const locks = $derived(locksInForce(allSteps(data.bench.sheet, job), bench.log.steps));
+	// A time that runs out rings on any page: this browser keeps it.
+	$effect(() => {
+		const { sheet } = data.bench;
+		const timers = allSteps(sheet, job).flatMap((step) => {
+			const from = step.within && bench.log.steps.get(step.within.of);
+			const minutes = windowMinutes(step, sheet.products);
+			if (!from || minutes === undefined || bench.log.steps.has(step.key) || job.releasedAt) return [];
+			const until = effectiveTime(from) + 60_000 * minutes;
+			return [{ job: job.id, step: step.key, pump: job.serial, todo: step.text, until }];
+		});
+		setTimers(job.id, timers, Date.now());
+	});
 	const count = $derived(outboxOf()?.waiting.filter((one) => one.job === job.id).length ?? 0);
 	const waiting = $derived(count === 1 ? '1 entry waits' : `${count} entries wait`);
 	const sending = $derived(outboxOf()?.status ?? 'idle');

@@ -1,23 +1,39 @@
 import { fail, redirect } from '@sveltejs/kit';
+import { setError, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
 import { release } from '@exetasis/server/jobs/release';
+import { releaseSchema } from '$lib/forms/release';
+import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
+export const load = async () => ({ form: await superValidate(zod4(releaseSchema)) });
+
 export const actions = {
-	default: async ({ locals, params }) => {
-		const result = await release(scopeOf(locals), userOf(locals).id, idFrom(params.job));
+	default: async ({ locals, params, request }) => {
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(releaseSchema));
+		if (!form.valid) return fail(400, { form });
+		const unbuilt = form.data.unbuilt || undefined;
+		const result = await release(scopeOf(locals), userOf(locals), idFrom(params.job), { unbuilt });
+		const refused = (sentence: string) => setError(form, '', sentence, { status: 409 });
 		switch (result.kind) {
 			case 'released':
 				redirect(303, `/jobs/${params.job}/release`);
 			case 'stepsOpen':
-				return fail(409, {
-					problem: `${result.steps.length} steps are not signed off yet, first: “${result.steps[0]}” Sign them off under Strip.`
-				});
+				return refused(
+					`${result.steps.length} steps are not signed off yet, first: “${result.steps[0]}” Sign them off under Strip.`
+				);
 			case 'undecided':
-				return fail(409, {
-					problem: `${result.places.length} parts have no decision yet, or are to be looked at again.`
-				});
+				return refused(`${result.places.length} parts have no decision yet, or are to be looked at again.`);
+			case 'notTogether':
+				return refused(
+					'Not all of it is put together and proved. Finish it under Build and Prove, or let a lead say why it goes as it is.'
+				);
+			case 'shaftLocked':
+				return refused(`The shaft is still locked: ${result.why} Finish the building first.`);
+			case 'leadOnly':
+				return refused('Only a lead can let it go as it is. Ask one to release it.');
 			case 'alreadyReleased':
-				return fail(409, { problem: 'Somebody has released this job already.' });
+				return refused('Somebody has released this job already.');
 			case 'unknownJob':
 				return found(undefined);
 		}

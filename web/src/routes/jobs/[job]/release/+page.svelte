@@ -1,9 +1,13 @@
 <!-- @component Release: what goes, what stays, what is still open; then the job is closed. -->
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { untrack } from 'svelte';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '$lib/ui/numbers';
-	import { standingDecision } from '@exetasis/core/record';
+	import { allSteps, lastProofs, locksInForce, proveSteps, standingDecision, unproved } from '@exetasis/core/record';
+	import { keptForm } from '$lib/forms/kept';
+	import NotProved from '$lib/release/NotProved.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import Fields from '$lib/ui/Fields.svelte';
 	import Corrections from '$lib/release/Corrections.svelte';
 	import { benchInUse, type BenchPart } from '$lib/log/bench.svelte';
 	import FittedSizes from '$lib/release/FittedSizes.svelte';
@@ -13,7 +17,8 @@
 	import { placeName } from '$lib/words/place';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 
-	let { data, form } = $props();
+	let { data } = $props();
+	const { form, errors, enhance } = keptForm(untrack(() => data.form));
 	const units = unitsInUse();
 	const bench = $derived(benchInUse()());
 	const job = $derived(bench.bench.job);
@@ -35,6 +40,15 @@
 				.map(({ characteristic, gauge }) => ({ part, size: characteristic.name, gauge: gauge!.name }))
 		)
 	);
+	const left = $derived({
+		steps: [
+			...bench.build.steps.filter(({ key }) => !bench.built.has(key)),
+			...proveSteps(bench.bench.sheet, job).filter(({ key }) => !bench.log.steps.has(key))
+		].map(({ text }) => text),
+		tests: unproved(bench.bench.sheet, lastProofs(bench.log.proofs), bench.bench.policy)
+	});
+	const finished = $derived(left.steps.length + left.tests.length === 0);
+	const locks = $derived(locksInForce(allSteps(bench.bench.sheet, job), bench.log.steps));
 	const waiting = $derived((bench.outbox?.ofJob(job.id).length ?? 0) > 0);
 </script>
 
@@ -48,13 +62,31 @@
 			> against the proposal{/if}{#if open.length > 0}, <b class="figures open">{open.length}</b> still open{/if}.
 	</p>
 	{#if !job.releasedAt && data.mayWork}
-		<form method="post" use:enhance>
-			<button class="btn main" disabled={open.length > 0 || waiting}>Release the job</button>
+		<form method="post" use:enhance class="go">
+			<Fields>
+				{#if !finished && data.mayManage && open.length === 0}
+					<Field name="unbuilt" label="It goes as it is, because" bind:value={$form.unbuilt} errors={$errors.unbuilt} />
+				{/if}
+				<button
+					class="btn main"
+					disabled={open.length > 0 || waiting || (!finished && (($form.unbuilt ?? '').trim() === '' || !data.mayManage))}
+					>Release the job</button
+				>
+			</Fields>
 		</form>
 	{/if}
 	<a class="btn" href="/pumps/{job.pumpId}">To the pump</a>
 </div>
-{#if form?.problem}<p class="wrong" role="alert">{form.problem}</p>{/if}
+{#each $errors._errors ?? [] as problem (problem)}<p class="wrong" role="alert">{problem}</p>{/each}
+{#if job.releasedAt && bench.bench.unbuilt}
+	<h2>Let go before it was put together and proved here</h2>
+	<p>“{bench.bench.unbuilt.why}”</p>
+	<NotProved jobId={job.id} left={bench.bench.unbuilt} />
+{:else if !job.releasedAt && open.length === 0 && !finished}
+	<h2>Not together and proved yet</h2>
+	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
+	<NotProved jobId={job.id} {left} />
+{/if}
 {#if open.length > 0 && !job.releasedAt}
 	<h2>Still open</h2>
 	<p class="soft">
@@ -133,6 +165,11 @@
 	}
 	.head p {
 		flex: 1;
+	}
+	.go {
+		display: flex;
+		align-items: end;
+		gap: 8px;
 	}
 	.open {
 		color: var(--doubt);

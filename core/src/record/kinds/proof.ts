@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { dimensionOf, isAsTyped, type Dimension } from '../../quantity';
+import type { EntryProblem } from '../problem';
+import type { ModelSheet } from '../sheet';
+import { common, kind, typed, words } from './common';
+
+const quantity = z.strictObject({ value: z.number().min(-1e6).max(1e6), typed });
+
+/** What may be wrong with a pump by its pressure trace, with how probable each is. */
+const traceVerdict = z.strictObject({
+	what: z.enum(['healthy', 'air', 'inlet', 'discharge', 'oneValve']),
+	cylinder: z.int().min(1).max(7).optional(),
+	probability: z.number().min(0).max(1)
+});
+
+/** What was measured or seen while the pump was proved. */
+export const proofSchema = kind(
+	'proof',
+	common,
+	z.discriminatedUnion('test', [
+		/** Held under pressure, the outlet shut: what it fell in how long. */
+		z.strictObject({ test: z.literal('hold'), from: quantity, to: quantity, minutes: z.number().gt(0).max(1440) }),
+		z.strictObject({
+			test: z.literal('flow'),
+			flow: quantity,
+			pressure: quantity,
+			speedRpm: z.number().gt(0).max(10_000)
+		}),
+		z.strictObject({ test: z.literal('temperature'), inlet: quantity, outlet: quantity }),
+		/** One of the sheet's weep places, looked at under pressure. */
+		z.strictObject({ test: z.literal('drips'), place: words, seen: z.enum(['none', 'stopping', 'steady']) }),
+		/** A pressure trace by shaft order, as it was worked out from the samples. */
+		z.strictObject({
+			test: z.literal('trace'),
+			turns: z.int().min(1).max(1e7),
+			speedRpm: z.number().gt(0).max(1e5),
+			meanMPa: z.number().min(0).max(1e4),
+			verdicts: z.array(traceVerdict).min(1).max(20),
+			lostShare: z.number().min(-1).max(1)
+		})
+	])
+);
+export type Proof = z.infer<typeof proofSchema>;
+
+const measures: Readonly<Record<string, Dimension>> = {
+	from: 'pressure',
+	to: 'pressure',
+	pressure: 'pressure',
+	flow: 'flow',
+	inlet: 'temperature',
+	outlet: 'temperature'
+};
+
+/** Whether what was typed is what was sent, in units that measure it, and a weep place is one of the sheet's. */
+export function checkProof({ payload }: Proof, { proof, cylinders }: ModelSheet): EntryProblem | undefined {
+	for (const [name, value] of Object.entries(payload)) {
+		if (typeof value !== 'object' || !('typed' in value)) continue;
+		if (dimensionOf(value.typed.unit) !== measures[name])
+			return { code: 'wrongUnit', typed: value.typed.unit, expected: measures[name] };
+		if (!isAsTyped(value.value, value.typed))
+			return { code: 'notAsTyped', value: value.value, text: value.typed.text, unit: value.typed.unit };
+	}
+	if (payload.test === 'drips' && !proof?.places.includes(payload.place))
+		return { code: 'noSuchPlace', place: payload.place };
+	if (payload.test === 'hold' && payload.to.value > payload.from.value)
+		return { code: 'pressureRose', from: payload.from.value, to: payload.to.value };
+	if (payload.test === 'trace' && payload.verdicts.some(({ cylinder = 1 }) => cylinder > cylinders))
+		return { code: 'noSuchPlace', place: `cylinder ${cylinders + 1}` };
+	return undefined;
+}

@@ -1,0 +1,138 @@
+<!-- @component The build step in hand in large type: what goes in and which way, its bolts, what it asks, its sign-off. -->
+<script lang="ts">
+	import Check from '@lucide/svelte/icons/check';
+	import {
+		effectiveTime,
+		leftOf,
+		locksInForce,
+		mayTurn,
+		placesFilled,
+		windowMinutes,
+		type BuildStep
+	} from '@exetasis/core/record';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import Crank from '$lib/strip/Crank.svelte';
+	import StepAsks from '$lib/strip/StepAsks.svelte';
+	import StepFacts from '$lib/strip/StepFacts.svelte';
+	import StepWays from '$lib/strip/StepWays.svelte';
+	import CautionNote from '$lib/ui/CautionNote.svelte';
+	import { formatNumber } from '$lib/ui/numbers';
+	import { shortTime } from '$lib/ui/time';
+	import { buildStepName } from '$lib/words/steps';
+	import PutIn from './PutIn.svelte';
+	import Tighten from './Tighten.svelte';
+	import TimeLeft from './TimeLeft.svelte';
+
+	interface Props {
+		bench: BenchState;
+		step: BuildStep;
+		locked: boolean;
+		onsigned: () => void;
+	}
+	let { bench, step, locked, onsigned }: Props = $props();
+
+	const { sheet, job } = $derived(bench.bench);
+	const steps = $derived(bench.build.steps);
+	const signed = $derived(bench.log.steps.get(step.key));
+	const done = $derived(bench.built.has(step.key));
+	const first = $derived(steps.filter(({ key }) => step.after.includes(key) && !bench.built.has(key)));
+	const left = $derived(leftOf(bench.build, step, bench.log.answers));
+	const fasteners = $derived(placesFilled(bench.build, step).filter(({ station }) => station.fastening));
+	const locks = $derived(locksInForce(sheet.steps, bench.log.steps));
+	const shut = $derived(
+		mayTurn(sheet.steps, bench.log.steps, step) ? undefined : locks.map(({ text }) => text).join(' ')
+	);
+	const index = $derived(steps.indexOf(step));
+	let way = $state<string>();
+	const chosenWay = $derived(signed?.payload.way ?? way);
+	const minutes = $derived(windowMinutes(step, sheet.products));
+	const from = $derived(step.within && bench.log.steps.get(step.within.of));
+	// What still keeps it from being signed off, the first of it.
+	const missing = $derived(
+		first.length > 0
+			? `First: ${first.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}`
+			: left.notIn.length > 0
+				? `${left.notIn.length === 1 ? 'One place is' : `${left.notIn.length} places are`} still empty.`
+				: left.notTightened.length > 0
+					? 'Not all bolts are tight.'
+					: left.questions > 0
+						? 'First answer what is asked.'
+						: step.ways.length > 0 && !way
+							? 'First say how it was done.'
+							: ''
+	);
+	// A fresh step for the next tightening: a group that is done folds away.
+	const open = $derived(fasteners.filter((place) => left.notTightened.includes(place)));
+
+	function signOff() {
+		bench.record({ kind: 'step', payload: { step: step.key, ...(way ? { way } : {}) } });
+		onsigned();
+	}
+</script>
+
+<section class="sheet" aria-labelledby="step-in-hand">
+	<p class="soft">Step {index + 1} of {steps.length}</p>
+	<h1 id="step-in-hand">{buildStepName(step)}</h1>
+	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
+	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="in" />
+	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
+	{#if minutes !== undefined && from && !done}
+		<p>
+			Within {formatNumber(minutes)} minutes: <TimeLeft until={effectiveTime(from) + 60_000 * minutes} />
+		</p>
+	{/if}
+	{#if step.stations.length > 0}<PutIn {bench} {step} {locked} />{/if}
+	{#each open.length > 0 ? open.slice(0, 1) : fasteners.slice(-1) as place (place.part)}
+		<Tighten {bench} {place} {locked} />
+	{/each}
+	<StepAsks {bench} {step} locked={locked || signed !== undefined || first.length > 0} />
+	{#if step.ways.length > 0}
+		<StepWays ways={step.ways} chosen={chosenWay} locked={locked || done} onchoose={(key) => (way = key)} />
+	{/if}
+	<footer>
+		{#if signed}
+			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done after all')}
+				><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
+			>
+			<span class="soft">{bench.bench.people[signed.by]}, {shortTime(signed.at)}</span>
+			{#if !done}<b class="wrong">Open again: {missing || 'sign it off anew.'}</b>{/if}
+		{:else if step.mirrored}
+			<span class="soft">{done ? 'Done: all of it is in.' : missing}</span>
+			{#if done}<button type="button" class="btn main sign" onclick={onsigned}>Next step</button>{/if}
+		{:else}
+			<button type="button" class="btn main sign" disabled={locked || missing !== ''} onclick={signOff}
+				>Sign off<span class="sr-only"> step {index + 1}</span></button
+			>
+			{#if missing}<span class="soft">{missing}</span>{/if}
+		{/if}
+	</footer>
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: 10px;
+		padding: 14px 18px 16px;
+		margin-top: 6px;
+		min-width: 0;
+	}
+	h1 {
+		font-size: 1.4rem;
+		line-height: 1.25;
+		font-weight: 600;
+		max-width: 46rem;
+		margin: 0;
+	}
+	footer {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 12px;
+	}
+	.sign {
+		min-height: 56px;
+		min-width: 14rem;
+		font-size: 1.15rem;
+	}
+</style>

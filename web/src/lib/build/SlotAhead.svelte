@@ -1,0 +1,77 @@
+<!-- @component How far a slotted nut is turned on until its pin goes through: on, never back. -->
+<script lang="ts">
+	import { nextSlot } from '@exetasis/core/build';
+	import { parseNumber } from '@exetasis/core/quantity';
+	import type { Fastening } from '@exetasis/core/record';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { numberSentence } from '$lib/words/problems';
+
+	interface Props {
+		fastening: Fastening;
+	}
+	let { fastening }: Props = $props();
+	const units = unitsInUse();
+	const id = $props.id();
+	let ahead = $state('');
+	let rise = $state('');
+	const read = (text: string) => parseNumber(text, { least: 0, most: 1000 });
+	const answer = $derived.by(() => {
+		if (ahead.trim() === '') return undefined;
+		const angle = read(ahead);
+		if (angle.kind === 'problem') return { problem: numberSentence(angle.problem) };
+		const per = rise.trim() === '' ? undefined : read(rise);
+		if (per?.kind === 'problem') return { problem: numberSentence(per.problem) };
+		return nextSlot({
+			slots: fastening.slots!,
+			aheadDeg: angle.value,
+			torqueNm: fastening.torqueNm ?? 0,
+			mostNm: fastening.mostNm,
+			riseNmPerDeg: per?.value
+		});
+	});
+</script>
+
+<div class="slot" role="group" aria-label="On to the next slot">
+	<label for="{id}-ahead">The next slot stands before the hole by, °</label>
+	<input id="{id}-ahead" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={ahead} />
+	<label for="{id}-rise">and the torque rises by, N·m a degree (if you read it twice)</label>
+	<input id="{id}-rise" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={rise} />
+	{#if answer}
+		<p role="status">
+			{#if 'problem' in answer}<span class="wrong">{answer.problem}</span>
+			{:else if answer.turnDeg === 0}<b>The pin goes through.</b>
+			{:else}
+				Turn on by <b class="figures">{formatNumber(answer.turnDeg)}°</b>, never back.
+				{#if answer.mayTurn === false}
+					<b class="wrong"
+						>That makes {formatQuantity(answer.torqueNm!, units().torque)}, more than the most of {formatQuantity(
+							fastening.mostNm!,
+							units().torque
+						)}: take another nut or washer, and tighten anew.</b
+					>
+				{:else if answer.torqueNm !== undefined}
+					That makes {formatQuantity(answer.torqueNm, units().torque)}.
+				{:else if fastening.mostNm}
+					Read the wrench there: never above {formatQuantity(fastening.mostNm, units().torque)}.
+				{/if}
+			{/if}
+		</p>
+	{/if}
+</div>
+
+<style>
+	.slot {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		font-size: 0.92rem;
+	}
+	.input {
+		width: 5rem;
+	}
+	p {
+		flex-basis: 100%;
+	}
+</style>

@@ -1,0 +1,166 @@
+<!-- @component A group of bolts being tightened: the next one lit, one touch when the wrench lets go, or what it reads. -->
+<script lang="ts">
+	import { readTorque, tighteningPasses, torqueWindow } from '@exetasis/core/build';
+	import { fromBase, parseQuantity, toBase, unitLabel, type Unit } from '@exetasis/core/quantity';
+	import { boltStates, type BuildPlace, type Tightened } from '@exetasis/core/record';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import BoltMap from '$lib/measure/BoltMap.svelte';
+	import { formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { placeName } from '$lib/words/place';
+	import { quantitySentence } from '$lib/words/problems';
+	import ClampLoad from './ClampLoad.svelte';
+	import SlotAhead from './SlotAhead.svelte';
+
+	interface Props {
+		bench: BenchState;
+		place: BuildPlace;
+		locked: boolean;
+	}
+	let { bench, place, locked }: Props = $props();
+	const units = unitsInUse();
+	const id = $props.id();
+
+	const fastening = $derived(place.station.fastening!);
+	const states = $derived(boltStates(place.station, place.record));
+	const next = $derived(states.find(({ against }) => against !== 'within'));
+	const passes = $derived(tighteningPasses(fastening));
+	const pass = $derived(next?.pass ?? passes.length - 1);
+	const tight = $derived(
+		new Set(states.filter((one) => one.pass === pass && one.against === 'within').map(({ bolt }) => bolt))
+	);
+	const numbers = $derived(new Map(passes[0].order.map((bolt, i) => [bolt, i + 1])));
+	const target = $derived(torqueWindow(fastening, passes[pass].share));
+	const torque = (nm: number) => formatQuantity(nm, units().torque);
+	const last = $derived(place.record.tightened.at(-1));
+	const isIn = $derived(place.record.putIn !== undefined);
+
+	let typed = $state('');
+	let problem = $state('');
+	/** A reading that would be right in another unit: asked about before it is taken. */
+	let asked = $state<{ digits: number; unit: Unit; suspect: Unit }>();
+
+	function record(read?: Tightened['payload']['read']) {
+		if (!next) return;
+		const { pass, bolt } = next;
+		bench.record({ kind: 'tightened', part: place.part, payload: { pass, bolt, ...(read ? { read } : {}) } });
+		typed = '';
+		asked = undefined;
+	}
+	function take() {
+		problem = '';
+		const parsed = parseQuantity(typed, units().torque);
+		if (parsed.kind === 'problem')
+			return void (problem = quantitySentence(parsed.problem, 'Type what the wrench reads.'));
+		const { base, unit } = parsed;
+		const suspect = target && readTorque(base, unit, target).suspect;
+		if (suspect) return void (asked = { digits: fromBase(base, unit), unit, suspect });
+		record({ valueNm: base, typed: { text: typed.trim(), unit } });
+	}
+	function takeAs(unit: Unit) {
+		const text = String(Number(asked!.digits.toPrecision(12)));
+		record({ valueNm: toBase(Number(text), unit), typed: { text, unit } });
+	}
+</script>
+
+<section class="tighten" aria-label="Tighten {placeName(place.station.name, place.cylinder)}">
+	<BoltMap {fastening} {tight} {next} />
+	<div class="now">
+		<b>{placeName(place.station.name, place.cylinder)}</b>
+		{#if !isIn}
+			<p class="soft">Start {fastening.bolts.length > 1 ? 'them' : 'it'} by hand first: threads cross easily.</p>
+		{:else if next}
+			<p>
+				{#if fastening.bolts.length > 1}Bolt <b class="figures">{numbers.get(next.bolt)}</b>,
+				{/if}pass <b class="figures">{next.pass + 1}</b> of {passes.length}{#if target}: <b class="figures"
+						>{torque(target.targetNm)}</b
+					>
+					<span class="soft">(from {torque(target.leastNm)} to {torque(target.mostNm)})</span>{:else}: by feel, nobody
+					has stated a torque{/if}
+			</p>
+			{#if next.against === 'below'}<p class="wrong">It read too little: tighten on, and read again.</p>{/if}
+			{#if next.against === 'beyond'}<p class="wrong" role="alert">
+					It read more than it may have. Loosen it, look at its thread and at what it clamps, and tighten it again; a
+					stretched bolt is replaced.
+				</p>{/if}
+			<button type="button" class="btn main" disabled={locked} onclick={() => record()}
+				>{target ? 'The wrench let go' : 'It is tight'}{fastening.bolts.length > 1
+					? `: bolt ${numbers.get(next.bolt)}`
+					: ''}</button
+			>
+			{#if target}
+				<div class="read">
+					<label for={id}>or it reads, {unitLabel(units().torque)}</label>
+					<input
+						{id}
+						class="input"
+						inputmode="decimal"
+						autocomplete="off"
+						maxlength="40"
+						disabled={locked}
+						bind:value={typed}
+						aria-invalid={problem !== ''}
+						onkeydown={(event) => event.key === 'Enter' && take()}
+					/>
+					<button type="button" class="btn" disabled={locked} onclick={take}>Take</button>
+				</div>
+			{/if}
+			{#if asked}
+				<div class="asked" role="alert">
+					<p class="wrong">
+						{formatQuantity(toBase(asked.digits, asked.unit), asked.unit)} is not what this bolt wants; the same number in
+						{unitLabel(asked.suspect)} would be. Which does the wrench show?
+					</p>
+					<button type="button" class="btn" onclick={() => takeAs(asked!.suspect)}>{unitLabel(asked.suspect)}</button>
+					<button type="button" class="btn" onclick={() => takeAs(asked!.unit)}>{unitLabel(asked.unit)}</button>
+				</div>
+			{/if}
+			{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+		{:else}
+			<p><b>Tight</b>, all {states.length > 1 ? `${states.length} times` : ''}.</p>
+			{#if fastening.slots}<SlotAhead {fastening} />{/if}
+		{/if}
+		{#if last && !locked}
+			<button type="button" class="btn" onclick={() => bench.withdraw(last, 'not tightened after all')}
+				>Take back bolt {numbers.get(last.payload.bolt)}, pass {last.payload.pass + 1}</button
+			>
+		{/if}
+		<ClampLoad {fastening} />
+	</div>
+</section>
+
+<style>
+	.tighten {
+		display: grid;
+		grid-template-columns: minmax(12rem, 1fr) minmax(0, 1.2fr);
+		gap: 14px;
+		align-items: start;
+		border-top: 1px solid var(--line);
+		padding-top: 8px;
+	}
+	.now {
+		display: grid;
+		gap: 6px;
+		justify-items: start;
+		line-height: 1.3;
+	}
+	.now .main {
+		min-height: 56px;
+		min-width: 14rem;
+	}
+	.read,
+	.asked {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+	}
+	.read .input {
+		width: 7rem;
+	}
+	@media (max-width: 640px) {
+		.tighten {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,77 @@
+<!-- @component Times that run out, on whatever page: shown while they run, ringing shortly before and at their end. -->
+<script lang="ts">
+	import { runningTimers, timeLeft, type RunningTimer } from './timers';
+
+	const RING_BEFORE_MS = 60_000;
+	let timers = $state<RunningTimer[]>([]);
+	let now = $state(Date.now());
+	const rung = new Set<string>();
+	let sound: AudioContext | undefined;
+
+	function ring() {
+		try {
+			sound ??= new AudioContext();
+			for (const [i, hz] of [880, 660, 880].entries()) {
+				const tone = sound.createOscillator();
+				const volume = sound.createGain();
+				tone.frequency.value = hz;
+				volume.gain.value = 0.2;
+				tone.connect(volume).connect(sound.destination);
+				tone.start(sound.currentTime + i * 0.35);
+				tone.stop(sound.currentTime + i * 0.35 + 0.25);
+			}
+			navigator.vibrate?.([300, 150, 300]);
+		} catch {
+			// A browser that may not sound shows it all the same.
+		}
+	}
+	$effect(() => {
+		const look = () => {
+			now = Date.now();
+			timers = runningTimers(now);
+			for (const { job, step, until } of timers) {
+				const due = until <= now ? 'over' : until - now <= RING_BEFORE_MS ? 'soon' : '';
+				const mark = `${job}/${step}/${until}/${due}`;
+				if (due && !rung.has(mark)) ring();
+				if (due) rung.add(mark);
+			}
+		};
+		look();
+		const ticking = setInterval(look, 1000);
+		return () => clearInterval(ticking);
+	});
+</script>
+
+{#if timers.length > 0}
+	<div class="timers" role="timer" aria-label="Times that run out">
+		{#each timers as { job, step, pump, todo, until } (job + step)}
+			<a href="/jobs/{job}/build" class:over={until <= now}
+				><b class="figures">{timeLeft(until, now)}</b> {pump}: {todo}</a
+			>
+		{/each}
+	</div>
+{/if}
+
+<style>
+	.timers {
+		position: fixed;
+		right: 10px;
+		bottom: 10px;
+		z-index: 20;
+		display: grid;
+		gap: 4px;
+		max-width: min(26rem, 90vw);
+	}
+	a {
+		display: block;
+		padding: 10px 14px;
+		background: var(--sheet);
+		border: 2px solid var(--mark);
+		color: var(--ink);
+		line-height: 1.25;
+	}
+	a.over {
+		border: 3px solid var(--pencil);
+		font-weight: 650;
+	}
+</style>

@@ -1,0 +1,201 @@
+<!-- @component The test sheet of the model: the hold, the weep places, flow and temperature, each judged as it is entered. -->
+<script lang="ts">
+	import { temperatureRiseK, volumetricEfficiency } from '@exetasis/core/prove';
+	import { parseNumber, parseQuantity, type Unit } from '@exetasis/core/quantity';
+	import { holdOn, lastProofs, type Proof } from '@exetasis/core/record';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import CautionNote from '$lib/ui/CautionNote.svelte';
+	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { numberSentence } from '$lib/words/problems';
+	import { holdWords } from '$lib/words/proof';
+	import { flowDriveOf } from './drive';
+	import Typed from './Typed.svelte';
+
+	interface Props {
+		bench: BenchState;
+		locked: boolean;
+	}
+	let { bench, locked }: Props = $props();
+	const units = unitsInUse();
+	const { sheet } = $derived(bench.bench);
+	const proofs = $derived(lastProofs(bench.log.proofs));
+	const held = $derived(holdOn(sheet, proofs));
+	const drive = $derived(flowDriveOf(sheet));
+
+	const fields = $state({ from: '', to: '', minutes: '', flow: '', pressure: '', speed: '', inlet: '', outlet: '' });
+	const wrong = $state<Partial<Record<keyof typeof fields, string>>>({});
+	const seen = [
+		['none', 'none'],
+		['stopping', 'a few, stopping'],
+		['steady', 'steady']
+	] as const;
+
+	function quantity(name: keyof typeof fields, unit: Unit) {
+		const text = fields[name].trim();
+		const read = parseQuantity(text, unit);
+		wrong[name] = text === '' ? 'Type this first.' : '';
+		return read.kind === 'problem' ? undefined : { value: read.base, typed: { text, unit: read.unit } };
+	}
+	function number(name: keyof typeof fields, most: number) {
+		const read = parseNumber(fields[name], { least: 0.01, most });
+		wrong[name] = read.kind === 'problem' ? numberSentence(read.problem) : '';
+		return read.kind === 'problem' ? undefined : read.value;
+	}
+	const record = (payload: Proof['payload']) => bench.record({ kind: 'proof', payload });
+	function takeHold() {
+		const [from, to] = [quantity('from', units().pressure), quantity('to', units().pressure)];
+		const minutes = number('minutes', 1440);
+		if (!from || !to || minutes === undefined) return;
+		if (to.value > from.value)
+			return void (wrong.to = 'The pressure cannot rise while it is held: was it still being pumped?');
+		record({ test: 'hold', from, to, minutes });
+		fields.from = fields.to = fields.minutes = '';
+	}
+	function takeFlow() {
+		const [flow, pressure] = [quantity('flow', 'Lmin'), quantity('pressure', units().pressure)];
+		const speedRpm = number('speed', 10_000);
+		if (!flow || !pressure || speedRpm === undefined) return;
+		record({ test: 'flow', flow, pressure, speedRpm });
+		fields.flow = fields.pressure = fields.speed = '';
+	}
+	function takeTemperature() {
+		const [inlet, outlet] = [quantity('inlet', units().temperature), quantity('outlet', units().temperature)];
+		if (!inlet || !outlet) return;
+		record({ test: 'temperature', inlet, outlet });
+		fields.inlet = fields.outlet = '';
+	}
+	// A jug and a timer, a hand tachometer: what a shop has.
+	const FLOW_U = 0.02;
+	const SPEED_U = 0.005;
+	const efficiency = $derived.by(() => {
+		if (!proofs.flow || !drive) return undefined;
+		const flow = proofs.flow.flow.value;
+		return volumetricEfficiency(drive, {
+			flowLmin: { value: Math.max(flow, 1e-6), u: FLOW_U * flow },
+			speedRpm: { value: proofs.flow.speedRpm, u: SPEED_U * proofs.flow.speedRpm },
+			boreMm: { value: drive.boreMm, u: 0.01 }
+		});
+	});
+	const rise = $derived(proofs.temperature && proofs.temperature.outlet.value - proofs.temperature.inlet.value);
+	const riseDue = $derived(
+		efficiency && proofs.flow && efficiency.value > 0.01
+			? temperatureRiseK(proofs.flow.pressure.value, Math.min(1, efficiency.value))
+			: undefined
+	);
+</script>
+
+<section class="sheet test" aria-label="Test sheet">
+	<h2>Test sheet</h2>
+	<CautionNote
+		caution={{
+			hazard: 'pressure',
+			text: 'Raise it in steps behind a guard; nobody stands in line with a plug, a cap or a hose. Release it before anything is touched.'
+		}}
+	/>
+	{#if sheet.proof}
+		{@const { pressureMPa, minutes, mostFallMPa, places } = sheet.proof}
+		<h3>
+			Hold: {formatQuantity(pressureMPa, units().pressure)} for {formatNumber(minutes)} min, falls by at most {formatQuantity(
+				mostFallMPa,
+				units().pressure
+			)}
+		</h3>
+		<div class="line">
+			<Typed label="From" unit={units().pressure} {locked} bind:text={fields.from} wrong={wrong.from} />
+			<Typed label="to" unit={units().pressure} {locked} bind:text={fields.to} wrong={wrong.to} />
+			<label for="held-minutes">in, min</label>
+			<input
+				id="held-minutes"
+				class="input"
+				inputmode="decimal"
+				maxlength="10"
+				disabled={locked}
+				bind:value={fields.minutes}
+			/>
+			<button type="button" class="btn" disabled={locked} onclick={takeHold}>Take the hold</button>
+			{#if wrong.minutes}<span class="wrong">{wrong.minutes}</span>{/if}
+		</div>
+		{#if held}<p role="status">
+				{holdWords(held, sheet.proof, units())}
+				<span class="soft">A class 1 gauge of that range is assumed.</span>
+			</p>{/if}
+		<h3>Drips, under pressure</h3>
+		{#each places as place (place)}
+			<div class="line" role="group" aria-label="Drips: {place}">
+				<span class="place">{place}</span>
+				{#each seen as [value, words] (value)}
+					<button
+						type="button"
+						class="btn"
+						aria-pressed={proofs.drips.get(place)?.seen === value}
+						disabled={locked}
+						onclick={() => record({ test: 'drips', place, seen: value })}>{words}</button
+					>
+				{/each}
+			</div>
+		{/each}
+	{:else}
+		<p class="soft">The sheet of this model has no test of its own.</p>
+	{/if}
+	<h3>Flow</h3>
+	<div class="line">
+		<Typed label="Flow" unit="Lmin" {locked} bind:text={fields.flow} wrong={wrong.flow} />
+		<Typed label="at" unit={units().pressure} {locked} bind:text={fields.pressure} wrong={wrong.pressure} />
+		<label for="flow-speed">and, rpm</label>
+		<input
+			id="flow-speed"
+			class="input"
+			inputmode="decimal"
+			maxlength="10"
+			disabled={locked}
+			bind:value={fields.speed}
+		/>
+		<button type="button" class="btn" disabled={locked} onclick={takeFlow}>Take the flow</button>
+		{#if wrong.speed}<span class="wrong">{wrong.speed}</span>{/if}
+	</div>
+	{#if efficiency}<p role="status">
+			{formatQuantity(proofs.flow!.flow.value, 'Lmin')} is <b class="figures">{formatProbability(efficiency.value)}</b>
+			± {formatProbability(2 * efficiency.u)} of what it displaces
+			<span class="soft">(jug and timer ± 2 %, speed ± 0.5 %, plungers as new).</span>
+			{#if efficiency.value - 2 * efficiency.u > 1}<b class="wrong">More than it can displace: check flow and speed.</b
+				>{/if}
+		</p>{/if}
+	<h3>Temperature</h3>
+	<div class="line">
+		<Typed label="In" unit={units().temperature} {locked} bind:text={fields.inlet} wrong={wrong.inlet} />
+		<Typed label="out" unit={units().temperature} {locked} bind:text={fields.outlet} wrong={wrong.outlet} />
+		<button type="button" class="btn" disabled={locked} onclick={takeTemperature}>Take the temperatures</button>
+	</div>
+	{#if rise !== undefined}<p role="status">
+			Warmer by <b class="figures">{formatNumber(rise, 1)} K</b>{#if riseDue !== undefined}; {formatNumber(riseDue, 1)} K
+				is due at this efficiency, were it all lost in the liquid{/if}.
+		</p>{/if}
+</section>
+
+<style>
+	.test {
+		display: grid;
+		gap: 8px;
+		padding: 12px 18px 16px;
+		margin-top: 10px;
+	}
+	h3 {
+		font-size: 0.98rem;
+		font-weight: 650;
+		margin-top: 4px;
+	}
+	.line {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		font-size: 0.94rem;
+	}
+	.line .input {
+		width: 5.5rem;
+	}
+	.place {
+		min-width: 14rem;
+	}
+</style>

@@ -1,0 +1,38 @@
+<!-- @component The ways in which good people do a step: which one was used is said before it is signed off. -->
+<script lang="ts">
+	import type { Step } from '@exetasis/core/record';
+
+	interface Props {
+		ways: Step['ways'];
+		chosen: string | undefined;
+		locked: boolean;
+		onchoose: (way: string) => void;
+	}
+	let { ways, chosen, locked, onchoose }: Props = $props();
+</script>
+
+<div class="ways" role="group" aria-label="Done how">
+	<span>Done how?</span>
+	{#each ways as { key, text, risk } (key)}
+		<button type="button" class="btn" aria-pressed={chosen === key} disabled={locked} onclick={() => onchoose(key)}
+			>{text}{#if risk}<span class="risk">: {risk.toLowerCase()}</span>{/if}</button
+		>
+	{/each}
+</div>
+
+<style>
+	.ways {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+	}
+	.ways .btn {
+		height: auto;
+		white-space: normal;
+		text-align: left;
+	}
+	.risk {
+		color: var(--doubt);
+	}
+</style>

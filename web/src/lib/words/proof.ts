@@ -1,0 +1,65 @@
+import type { HoldFinding, TraceProblem, TraceVerdict } from '@exetasis/core/prove';
+import type { UnitPreference } from '@exetasis/core/quantity';
+import type { Unproved } from '@exetasis/core/record';
+import { formatNumber, formatProbability, formatQuantity } from '../ui/numbers';
+
+/** What the sheet's test still lacks, as one says it. */
+export function unprovedWords(left: Unproved): string {
+	switch (left.what) {
+		case 'notHeld':
+			return 'It has not been held under pressure.';
+		case 'holdFails':
+			return 'It does not hold its pressure.';
+		case 'holdTooClose':
+			return 'Whether it holds is too close to call: hold it longer.';
+		case 'notLookedAt':
+			return `Nobody has looked for drips: ${left.place}.`;
+		case 'drips':
+			return `It drips steadily: ${left.place}.`;
+	}
+}
+
+/** What a hold test says, with its figures. */
+export function holdWords(
+	{ fallMPa, fallOverSheetTimeMPa, pWithin }: HoldFinding,
+	{ minutes, mostFallMPa }: { readonly minutes: number; readonly mostFallMPa: number },
+	{ pressure }: UnitPreference
+): string {
+	const fell = `It fell by ${formatQuantity(fallMPa, pressure)}`;
+	const scaled = `${formatQuantity(fallOverSheetTimeMPa, pressure)} over the sheet’s ${formatNumber(minutes)} min`;
+	return `${fell}, that is ${scaled}; at most ${formatQuantity(mostFallMPa, pressure)} is allowed. Within that with ${formatProbability(pWithin)}.`;
+}
+
+/** What a trace may be of. */
+export function verdictWords(verdict: TraceVerdict): string {
+	switch (verdict.what) {
+		case 'healthy':
+			return 'Every valve tight';
+		case 'air':
+			return 'Air in the suction: every cylinder delivers late';
+		case 'inlet':
+			return `Inlet valve of cylinder ${verdict.cylinder} leaks, or its packing`;
+		case 'discharge':
+			return `Discharge valve of cylinder ${verdict.cylinder} leaks`;
+		case 'oneValve':
+			return 'One valve or packing leaks; without a mark on the shaft nobody can say which';
+	}
+}
+
+/** Why a trace says nothing, and what to do. */
+export function traceProblemWords({ code, found, wanted }: TraceProblem): string {
+	switch (code) {
+		case 'silent':
+			return 'The rig delivers no pressure. Is the pump running, the gauge connected, its tap open?';
+		case 'notNumbers':
+			return 'What the rig sent is no pressure. Check the sensor and its cable, and record again.';
+		case 'tooShort':
+			return `Only ${formatNumber(found)} whole turns were recorded; ${formatNumber(wanted)} are needed. Record for longer.`;
+		case 'tooCoarse':
+			return `Only ${formatNumber(found)} samples a turn; ${formatNumber(wanted)} are needed. Record faster, or turn slower.`;
+		case 'pulsesMissing':
+			return 'Pulses of the shaft’s mark are missing between turns. Clean the mark, set the pick-up closer, and record again.';
+		case 'speedDrifts':
+			return `The speed ran away by ${formatProbability(found - 1)} while it was recorded, and nothing marks the shaft. Hold the speed, or fit a mark.`;
+	}
+}

@@ -1,0 +1,77 @@
+<!-- @component Build: the pump put together again, step by step, so that nothing is shut in without what lies deeper. -->
+<script lang="ts">
+	import { piecesIn } from '@exetasis/core/record';
+	import BuildStepInHand from '$lib/build/BuildStepInHand.svelte';
+	import Growing from '$lib/build/Growing.svelte';
+	import { benchInUse } from '$lib/log/bench.svelte';
+	import JobFacts from '$lib/strip/JobFacts.svelte';
+	import StepList from '$lib/strip/StepList.svelte';
+	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import { buildStepName } from '$lib/words/steps';
+
+	let { data } = $props();
+	const bench = $derived(benchInUse()());
+	const { job, sheet } = $derived(bench.bench);
+	const locked = $derived(job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
+	const steps = $derived(bench.build.steps);
+	const named = $derived(steps.map((step) => ({ ...step, text: buildStepName(step) })));
+	const open = $derived(steps.find(({ key }) => !bench.built.has(key)));
+	let picked = $state<string>();
+	const step = $derived(steps.find(({ key }) => key === picked) ?? open);
+	const pieces = $derived(piecesIn(bench.build));
+	const undecided = $derived(
+		[...bench.build.places.values()].filter(({ record }) => record.decisions.length === 0).length
+	);
+</script>
+
+<svelte:head><title>Build {job.serial} · Exetasis</title></svelte:head>
+<NotSafeYet {bench} />
+<div class="columns">
+	{#if step}
+		{#key step.key}<BuildStepInHand {bench} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
+	{:else}
+		<section class="sheet done">
+			<h1>It is together</h1>
+			<p>All {steps.length} steps are done, {pieces.in} of {pieces.of} pieces are in.</p>
+			<a class="btn main" href="/jobs/{job.id}/prove">Prove it</a>
+		</section>
+	{/if}
+	<aside class="sheet">
+		<p>
+			<b class="figures">{pieces.in}</b> of <b class="figures">{pieces.of}</b> pieces in,
+			<b class="figures">{pieces.fresh}</b>
+			new
+		</p>
+		{#if undecided > 0}<p class="wrong">
+				{undecided} parts are not decided: they cannot go in. <a href="/jobs/{job.id}/decide">Decide</a>
+			</p>{/if}
+		<Growing {bench} inHand={step?.stations ?? []} />
+		<StepList steps={named} done={bench.built} current={step?.key} onpick={(key) => (picked = key)} />
+		<JobFacts {sheet} {job} />
+		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
+	</aside>
+</div>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(16rem, 25rem);
+		gap: 16px;
+		align-items: start;
+	}
+	aside,
+	.done {
+		display: grid;
+		gap: 8px;
+		padding: 12px;
+		margin-top: 6px;
+	}
+	.done {
+		justify-items: start;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

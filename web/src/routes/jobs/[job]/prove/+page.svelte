@@ -1,0 +1,86 @@
+<!-- @component Prove: turned by hand, primed, under pressure; what fails leads back to what has to be opened again. -->
+<script lang="ts">
+	import { firstUnbuilt, lastProofs, proveSteps, unproved } from '@exetasis/core/record';
+	import { benchInUse } from '$lib/log/bench.svelte';
+	import TestSheet from '$lib/prove/TestSheet.svelte';
+	import JobFacts from '$lib/strip/JobFacts.svelte';
+	import StepInHand from '$lib/strip/StepInHand.svelte';
+	import StepList from '$lib/strip/StepList.svelte';
+	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import { unprovedWords } from '$lib/words/proof';
+	import { buildStepName } from '$lib/words/steps';
+
+	let { data } = $props();
+	const bench = $derived(benchInUse()());
+	const { job, sheet, policy } = $derived(bench.bench);
+	const unbuilt = $derived(firstUnbuilt(bench.build, bench.log.steps, bench.log.answers));
+	const locked = $derived(job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
+	const steps = $derived(proveSteps(sheet, job));
+	const done = $derived(steps.filter(({ key }) => bench.log.steps.has(key)));
+	const open = $derived(steps.find(({ key }) => !bench.log.steps.has(key)));
+	let picked = $state<string>();
+	const step = $derived(steps.find(({ key }) => key === picked) ?? open);
+	const left = $derived(unproved(sheet, lastProofs(bench.log.proofs), policy));
+	const fails = $derived(left.filter(({ what }) => what === 'holdFails' || what === 'drips'));
+	const kept = $derived.by(() => {
+		const first = unbuilt && bench.build.steps.find(({ key }) => key === unbuilt.key);
+		return first ? `It is not together yet. First: ${buildStepName(first)}` : '';
+	});
+</script>
+
+<svelte:head><title>Prove {job.serial} · Exetasis</title></svelte:head>
+<NotSafeYet {bench} />
+<div class="columns">
+	<div>
+		{#if step}
+			{#key step.key}<StepInHand {bench} {steps} {step} {locked} {kept} onsigned={() => (picked = undefined)} />{/key}
+		{:else}
+			<section class="sheet done">
+				<h1>{left.length === 0 ? 'It is proved' : 'All steps are signed off'}</h1>
+				{#if left.length === 0}<a class="btn main" href="/jobs/{job.id}/release">Release it</a>{/if}
+			</section>
+		{/if}
+		<TestSheet {bench} locked={locked || kept !== ''} />
+	</div>
+	<aside class="sheet">
+		<p><b class="figures">{done.length}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
+		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
+		{#if left.length > 0}
+			<div role="group" aria-label="The test still lacks">
+				{#each left as one (JSON.stringify(one))}<p class:wrong={fails.includes(one)}>{unprovedWords(one)}</p>{/each}
+			</div>
+		{/if}
+		{#if fails.length > 0}
+			<p>
+				Open it again at what leaks: take out what lies before it under <a href="/jobs/{job.id}/build">Build</a>, and
+				what was recorded here stays. Release the pressure and lock it out first.
+			</p>
+		{/if}
+		<JobFacts {sheet} {job} />
+		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
+	</aside>
+</div>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(15rem, 21rem);
+		gap: 16px;
+		align-items: start;
+	}
+	aside,
+	.done {
+		display: grid;
+		gap: 8px;
+		padding: 12px;
+		margin-top: 6px;
+	}
+	.done {
+		justify-items: start;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -14,6 +14,7 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/jobs/:job/build', 200, 200, 200, 404],
 	['/jobs/:job/prove', 200, 200, 200, 404],
 	['/jobs/:job/release', 200, 200, 200, 404],
+	['/devices/wrench', 403, 400, 400, 400],
 	['/pumps', 200, 200, 200, 200],
 	['/pumps/:pump', 200, 200, 200, 404],
 	['/trace', 200, 200, 200, 200],
@@ -98,6 +99,10 @@ test('every route lets in whom the table lets in, and nobody into another shop',
 	for (const [path] of writes)
 		expect((await post(request, fill(path, ids))).status(), `nobody writes ${path}`).toBe(401);
 	expect((await request.get(fill('/jobs/:job/events', ids), { maxRedirects: 0 })).status()).toBe(nobody);
+	// What a device streams is asked for without waiting for its end.
+	expect((await request.get('/devices/rig', { maxRedirects: 0 })).status()).toBe(nobody);
+	const viewer = (await pageOf(browser, 'viewer')).context().request;
+	expect((await viewer.get('/devices/rig')).status()).toBe(403);
 	const stranger = (await pageOf(browser, 'otherShop')).context().request;
 	expect((await stranger.get(fill('/jobs/:job/events', ids))).status()).toBe(404);
 	expect((await stranger.get('/jobs/not-an-id/inspect')).status()).toBe(404);

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { inFull, signOffAll } from './job';
 import { pageOf, signIn } from './people';
+import { prove, putTogether } from './together';
 
 const serial = `E2E-${Date.now()}`;
 
@@ -17,7 +18,10 @@ async function receiveNewPump(page: Page): Promise<void> {
 	await expect(page.getByRole('link', { name: serial })).toBeVisible();
 }
 
-test('a technician takes one pump from the floor through strip, mat and release to its trace', async ({ page }) => {
+test('a technician takes one pump from the floor through strip, mat, build and proof to its trace', async ({
+	page
+}) => {
+	test.setTimeout(300_000);
 	await signIn(page, 'technician');
 	await receiveNewPump(page);
 
@@ -78,6 +82,13 @@ test('a technician takes one pump from the floor through strip, mat and release 
 	await fresh.blur();
 	await expect(page.getByRole('alert')).toHaveCount(0);
 	await expect(page.getByText('All saved')).toBeVisible();
+	// It goes only once it is together and proved, and only a lead could say otherwise.
+	await expect(page.getByRole('heading', { name: 'Not together and proved yet' })).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Release the job' })).toBeDisabled();
+	await expect(page.getByLabel('It goes as it is, because')).toHaveCount(0);
+	await putTogether(page);
+	await prove(page);
+	await page.getByRole('link', { name: 'Release it' }).click();
 	await page.getByRole('button', { name: 'Release the job' }).click();
 	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
 

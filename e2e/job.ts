@@ -32,7 +32,7 @@ export async function receivePump(
 export const stepInHand = (page: Page) => page.getByRole('region', { name: /^./ }).filter({ hasText: /^Step \d+ of/ });
 
 /** Answers what the step in hand asks, as where nothing is amiss. */
-async function answerWhatIsAsked(page: Page): Promise<void> {
+export async function answerWhatIsAsked(page: Page): Promise<void> {
 	const step = stepInHand(page);
 	for (const group of await step.getByRole('group', { name: /^(See that|Count|Note|.*\?$)/ }).all()) {
 		const seen = group.getByRole('button', { name: /^(Seen|All \d+)$/ });
@@ -96,3 +96,7 @@ export async function inFull(page: Page, check: (why: Locator) => Promise<void>)
 	await why.getByRole('button', { name: 'Close' }).click();
 	await expect(why).toHaveCount(0);
 }
+
+/** To another stage of the job. */
+export const toStage = (page: Page, name: string): Promise<void> =>
+	page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name, exact: true }).click();

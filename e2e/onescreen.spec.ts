@@ -2,10 +2,9 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { readSheet, placesToRead, type ModelSheet } from '@exetasis/core/record';
 import { partType } from '@exetasis/core/part';
-import { Client } from 'pg';
-import { v7 as uuidv7 } from 'uuid';
 import { openMat } from './job';
-import { accounts, pageOf } from './people';
+import { addToLog } from './log';
+import { pageOf } from './people';
 
 const sheets = new URL('../demo/sheets/', import.meta.url);
 const names = readdirSync(sheets).filter((name) => name.endsWith('.json'));
@@ -57,55 +56,35 @@ async function load(page: Page, sheet: ModelSheet): Promise<void> {
 
 /** Every pattern that the part has and a reading at every place of every size, for all parts of the mat; answers with their places. */
 async function record(page: Page, job: string, sheet: ModelSheet): Promise<string[]> {
-	const database = new Client({ connectionString: process.env.DATABASE_URL });
-	await database.connect();
-	const laid = await database.query<{ part: string; station: string; cylinder: number }>(
-		'SELECT part_id AS part, station, cylinder FROM mat_cell WHERE job_id = $1',
-		[job]
+	const laid = await addToLog(page, job, (parts) =>
+		parts.flatMap(({ part, station: at }) => {
+			const station = sheet.stations.find(({ key }) => key === at)!;
+			const findings = partType(station.type).patterns.map(({ pattern }) => ({
+				kind: 'finding',
+				part,
+				payload: { pattern, severity: 1, onset: 'service' }
+			}));
+			const readings = station.characteristics.flatMap((one) => {
+				const { rows, columns } = placesToRead(one);
+				return rows.flatMap((_, row) =>
+					columns.map((_, column) => ({
+						kind: 'reading',
+						part,
+						payload: {
+							characteristic: one.key,
+							row,
+							column,
+							value: one.nominal,
+							typed: { text: String(one.nominal), unit: one.unit }
+						}
+					}))
+				);
+			});
+			return [...findings, ...readings];
+		})
 	);
-	const person = await database.query<{ id: string }>('SELECT id FROM "user" WHERE email = $1', [accounts.technician]);
-	await database.end();
-	const by = person.rows[0].id;
-	const at = new Date().toISOString();
-	let seq = 1;
-	const stamp = () => ({ id: uuidv7(), job, by, at, seq: seq++ });
-	const entries = laid.rows.flatMap(({ part, station: at }) => {
-		const station = sheet.stations.find(({ key }) => key === at)!;
-		const findings = partType(station.type).patterns.map(({ pattern }) => ({
-			...stamp(),
-			kind: 'finding',
-			part,
-			payload: { pattern, severity: 1, onset: 'service' }
-		}));
-		const readings = station.characteristics.flatMap((one) => {
-			const { rows, columns } = placesToRead(one);
-			return rows.flatMap((_, row) =>
-				columns.map((_, column) => ({
-					...stamp(),
-					kind: 'reading',
-					part,
-					payload: {
-						characteristic: one.key,
-						row,
-						column,
-						value: one.nominal,
-						typed: { text: String(one.nominal), unit: one.unit }
-					}
-				}))
-			);
-		});
-		return [...findings, ...readings];
-	});
-	for (let from = 0; from < entries.length; from += 2000) {
-		const answer = await page.request.post(`/jobs/${job}/entries`, {
-			headers: { origin: new URL(page.url()).origin },
-			data: { by, entries: entries.slice(from, from + 2000) }
-		});
-		const { answers } = (await answer.json()) as { answers: { result: string }[] };
-		expect(answers.filter(({ result }) => result !== 'accepted').slice(0, 3)).toEqual([]);
-	}
 	const order = (key: string) => sheet.stations.findIndex((station) => station.key === key);
-	return laid.rows
+	return laid
 		.toSorted((a, b) => order(a.station) - order(b.station) || a.cylinder - b.cylinder)
 		.map(({ station, cylinder }) => `${station}/${cylinder}`);
 }

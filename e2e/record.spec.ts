@@ -39,7 +39,13 @@ test('a note stays with its part; a released job takes a lead’s correction and
 	await page.getByRole('button', { name: /^Accept 18 clear/ }).click();
 	await expect(page.getByText('All saved')).toBeVisible();
 	await page.getByRole('link', { name: 'Release', exact: true }).click();
-	await page.getByRole('button', { name: 'Release the job' }).click();
+	await expect(page.getByRole('button', { name: 'Release the job' })).toBeDisabled();
+	const lead = await pageOf(browser, 'lead');
+	await lead.goto(page.url());
+	await lead.getByLabel('It goes as it is, because').fill('Goes to the maker as it is');
+	await lead.getByRole('button', { name: 'Release the job' }).click();
+	await expect(lead.getByText('“Goes to the maker as it is”')).toBeVisible();
+	await page.reload();
 	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
 	await expect(page.getByLabel('What was wrong in this record')).toHaveCount(0);
 	await page.getByRole('link', { name: 'Inspect', exact: true }).click();
@@ -47,7 +53,6 @@ test('a note stays with its part; a released job takes a lead’s correction and
 		page.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean', exact: true })
 	).toBeDisabled();
 
-	const lead = await pageOf(browser, 'lead');
 	await lead.goto(`/jobs/${job}/release`);
 	await lead
 		.getByLabel('What was wrong in this record')

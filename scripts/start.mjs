@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { buildWhereChanged } from './lib/build.mjs';
+import { startDevices } from './lib/devices.mjs';
 import { ownDatabase, prepare } from './lib/database.mjs';
 import { ensurePackages } from './lib/install.mjs';
 import { isOurs, takeLock, writeWhole } from './lib/lock.mjs';
@@ -58,6 +59,7 @@ await main(async () => {
 	// What a start that was killed outright left behind.
 	if (lock.left.server && isOurs(lock.left.server, 'build/index.js')) process.kill(lock.left.server, 'SIGKILL');
 	let cluster;
+	let devices;
 	for (const signal of ['SIGINT', 'SIGTERM']) {
 		process.on(signal, () => {
 			stopping = true;
@@ -82,6 +84,11 @@ await main(async () => {
 			env.DATABASE_URL = ownDatabase((await cluster.start()).url, env);
 		}
 		buildWhereChanged();
+		// Devices of one's own are named by RIG_AT and WRENCH_AT; else simulated ones stand in.
+		if (!env.RIG_AT && !env.WRENCH_AT) {
+			devices = await startDevices('--fault', 'inlet:2:0.12');
+			Object.assign(env, devices.env);
+		}
 		const log = rotatingLog(logFile);
 		for (let pause = RESTART_MS.first; !stopping;) {
 			const began = Date.now();
@@ -101,6 +108,7 @@ await main(async () => {
 			pause = Math.min(pause * 2, RESTART_MS.most);
 		}
 	} finally {
+		devices?.stop();
 		cluster?.stop();
 		rmSync(lockFile, { force: true });
 	}

@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildWhereChanged } from './lib/build.mjs';
+import { startDevices } from './lib/devices.mjs';
 import { ensureChromium, ensurePackages } from './lib/install.mjs';
 import { temporaryCluster } from './lib/postgres.mjs';
 import { main, run, runAsync } from './lib/run.mjs';
@@ -26,6 +27,7 @@ await main(async () => {
 	const reports = mkdtempSync(join(tmpdir(), 'exetasis-test-'));
 	const cluster = temporaryCluster();
 	let server;
+	let devices;
 	const results = [];
 	try {
 		const { url } = await cluster.start();
@@ -43,7 +45,8 @@ await main(async () => {
 			env: { ...process.env, DATABASE_URL: url('postgres') }
 		});
 		const demo = await prepareDemo(url('e2e'));
-		server = await serveBuilt(demo);
+		devices = await startDevices('--fault', 'inlet:2:0.15', '--pull', '300');
+		server = await serveBuilt({ ...demo, env: { ...demo.env, ...devices.env } });
 		const browser = join(reports, 'browser.json');
 		await runAsync('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...process.argv.slice(2)], {
 			env: { ...demo.env, E2E_ADDRESS: demo.address, E2E_REPORT: browser }
@@ -51,6 +54,7 @@ await main(async () => {
 		results.push(playwrightCounts(browser));
 	} finally {
 		server?.kill('SIGTERM');
+		devices?.stop();
 		cluster.stop();
 		cluster.remove();
 		rmSync(reports, { recursive: true, force: true });

@@ -4,17 +4,19 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from '
 import { join } from 'node:path';
 import { root, run } from './run.mjs';
 
+const built = join(root, 'web/build');
+
 function* files(folder) {
 	for (const name of readdirSync(folder).sort()) {
 		const path = join(folder, name);
 		if (statSync(path).isDirectory()) {
-			if (!['node_modules', 'build', '.svelte-kit'].includes(name)) yield* files(path);
+			if (!['node_modules', '.svelte-kit'].includes(name) && path !== built) yield* files(path);
 		} else if (!name.endsWith('.test.ts')) yield path;
 	}
 }
 
 /** The bundled script of the thread that learns from a fleet's record. */
-export const learnScript = join(root, 'web/build/learn.worker.mjs');
+export const learnScript = join(built, 'learn.worker.mjs');
 
 /** Builds the web application where a source has changed since the last build. */
 export function buildWhereChanged() {
@@ -26,7 +28,7 @@ export function buildWhereChanged() {
 		hash.update(path).update(readFileSync(path));
 	}
 	const digest = hash.digest('hex');
-	const mark = join(root, 'web/build/.sources');
+	const mark = join(built, '.sources');
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === digest) return;
 	console.log('Building the application …');
 	run('npm', ['run', 'build', '--workspace', 'web', '--silent']);

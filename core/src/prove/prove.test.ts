@@ -1,5 +1,6 @@
 // Flow, ripple, hold, and which valve a pressure trace tells of: against the book, and against pumps whose fault is known.
 import fc from 'fast-check';
+import { running, type Fault } from '../../../devices/src/pump';
 import { describe, expect, it } from 'vitest';
 import {
 	displacementCm3,
@@ -66,45 +67,20 @@ describe('holdFinding', () => {
 		).toBeCloseTo(0.01, 12));
 });
 
-/** A pump before a nozzle, simulated in time: what each cylinder really delivers, then p ∝ Q². */
-interface Fault {
-	readonly inlet?: readonly [cylinder: number, leak: number];
-	readonly discharge?: readonly [cylinder: number, leak: number];
-	readonly airDeg?: number;
-}
+/** What a rig records of a pump whose fault is known; it shares no code with what analyses it. */
 function rig(
 	drive: typeof triplex,
 	fault: Fault,
 	{ seconds = 8, hz = 4000, rpm = 900, noise = 0.01, drift = 0, index = true, seed = 1, startDeg = 40 } = {}
 ): PressureTrace {
-	let state = seed;
-	const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647;
-	const gauss = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+	const run = { sampleHz: hz, rpm, noise, driftAMinute: (60 * drift) / seconds, startDeg, seed };
+	const source = running({ ...drive, meanMPa: 10 }, fault, run);
 	const pressureMPa: number[] = [];
 	const indexS: number[] = [];
-	const scale = (Math.PI / drive.phasesDeg.length) * 2; // of a sine's half wave, so that the mean flow is near 1
-	let angle = startDeg;
 	for (let i = 0; i < seconds * hz; i++) {
-		const speed = rpm * (1 + (drift * i) / (seconds * hz));
-		const next = angle + (6 * speed) / hz;
-		if (Math.floor(next / 360) > Math.floor(angle / 360))
-			indexS.push((i + (360 * Math.ceil(angle / 360) - angle) / (next - angle)) / hz);
-		let flow = 0;
-		for (const [c, phase] of drive.phasesDeg.entries()) {
-			const theta = ((angle + phase) * Math.PI) / 180;
-			const lambda = drive.strokeMm / 2 / drive.rodMm;
-			const speedOf =
-				Math.sin(theta) + (lambda * Math.sin(2 * theta)) / 2 / Math.sqrt(1 - (lambda * Math.sin(theta)) ** 2);
-			const piston = (-scale / 2) * speedOf;
-			const into = (((angle + phase - 180) % 360) + 360) % 360;
-			let out = piston > 0 ? piston : 0;
-			if (fault.airDeg && into < fault.airDeg) out = 0;
-			if (fault.inlet?.[0] === c + 1 && piston > 0) out = Math.max(0, out - fault.inlet[1]);
-			if (fault.discharge?.[0] === c + 1 && piston <= 0) out -= fault.discharge[1];
-			flow += out;
-		}
-		pressureMPa.push(10 * flow ** 2 + noise * 10 * gauss());
-		angle = next;
+		const { pressureMPa: p, markAt } = source.next().value;
+		pressureMPa.push(p);
+		if (markAt !== undefined) indexS.push((i + markAt) / hz);
 	}
 	return { sampleHz: hz, pressureMPa, indexS: index ? indexS : [], speedRpm: rpm };
 }

@@ -6,8 +6,7 @@
 	import type { Column } from '$lib/table/features';
 	import { ago } from '$lib/ui/ago';
 	import { day } from '$lib/ui/time';
-	import { placeName } from '$lib/words/place';
-	import { inSentence } from '$lib/words/reasons';
+	import { inSentence, placeName } from '$lib/words/place';
 
 	let { data } = $props();
 

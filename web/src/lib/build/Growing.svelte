@@ -33,7 +33,7 @@
 				{@const place = places.get(placeKey(key, per === 'cylinder' ? cylinder : 0))}
 				{#if place}
 					<span class:out={!place.record.putIn} class:here={inHand.includes(key)}
-						><Glyph {type} toward={face.toward} size={26} dotted={!place.record.putIn} /></span
+						><Glyph {type} toward={face.toward} size={30} dotted={!place.record.putIn} /></span
 					>
 				{/if}
 			{/each}
@@ -54,7 +54,7 @@
 		width: 1.2rem;
 	}
 	.out {
-		opacity: 0.55;
+		color: var(--ink-soft);
 	}
 	.here {
 		box-shadow: inset 0 -3px var(--mark);

@@ -9,6 +9,8 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import { placeName } from '$lib/words/place';
 	import { quantitySentence } from '$lib/words/problems';
+	import { deviceEndWords } from '$lib/words/proof';
+	import type { WrenchEvent } from '@exetasis/server/devices/wrench';
 	import ClampLoad from './ClampLoad.svelte';
 	import SlotAhead from './SlotAhead.svelte';
 
@@ -39,6 +41,27 @@
 	let problem = $state('');
 	/** A reading that would be right in another unit: asked about before it is taken. */
 	let asked = $state<{ digits: number; unit: Unit; suspect: Unit }>();
+
+	/** True while the shop's wrench says by itself what it reads. */
+	let listening = $state(false);
+	let wrenchSays = $state('');
+	const targetNm = $derived(isIn && next ? target?.targetNm : undefined);
+	$effect(() => {
+		if (!listening || targetNm === undefined) return;
+		const source = new EventSource(`/devices/wrench?target=${targetNm}`);
+		source.onmessage = ({ data }: MessageEvent<string>) => {
+			const event = JSON.parse(data) as WrenchEvent;
+			if (event.kind === 'end') {
+				wrenchSays = deviceEndWords('The torque wrench', event.why);
+				listening = false;
+				return;
+			}
+			const { torque, unit } = event;
+			record({ valueNm: toBase(torque, unit), typed: { text: String(torque), unit } });
+		};
+		source.onerror = () => (listening = false);
+		return () => source.close();
+	});
 
 	function record(read?: Tightened['payload']['read']) {
 		if (!next) return;
@@ -71,10 +94,9 @@
 			<p class="soft">Start {fastening.bolts.length > 1 ? 'them' : 'it'} by hand first: threads cross easily.</p>
 		{:else if next}
 			<p>
-				{#if fastening.bolts.length > 1}Bolt <b class="figures">{numbers.get(next.bolt)}</b>,
-				{/if}pass <b class="figures">{next.pass + 1}</b> of {passes.length}{#if target}: <b class="figures"
-						>{torque(target.targetNm)}</b
-					>
+				{fastening.bolts.length > 1 ? `Bolt ${numbers.get(next.bolt)}, pass` : 'Pass'}
+				<b class="figures">{next.pass + 1}</b>
+				of {passes.length}{#if target}: <b class="figures">{torque(target.targetNm)}</b>
 					<span class="soft">(from {torque(target.leastNm)} to {torque(target.mostNm)})</span>{:else}: by feel, nobody
 					has stated a torque{/if}
 			</p>
@@ -103,7 +125,15 @@
 						onkeydown={(event) => event.key === 'Enter' && take()}
 					/>
 					<button type="button" class="btn" disabled={locked} onclick={take}>Take</button>
+					<button
+						type="button"
+						class="btn"
+						aria-pressed={listening}
+						disabled={locked}
+						onclick={() => ([listening, wrenchSays] = [!listening, ''])}>From the wrench</button
+					>
 				</div>
+				{#if wrenchSays}<p class="wrong" role="alert">{wrenchSays}</p>{/if}
 			{/if}
 			{#if asked}
 				<div class="asked" role="alert">

@@ -27,10 +27,11 @@
 	}
 	$effect(() => {
 		const look = () => {
-			now = Date.now();
-			timers = runningTimers(now);
-			for (const { job, step, until } of timers) {
-				const due = until <= now ? 'over' : until - now <= RING_BEFORE_MS ? 'soon' : '';
+			const at = Date.now();
+			const running = runningTimers(at);
+			[now, timers] = [at, running];
+			for (const { job, step, until } of running) {
+				const due = until <= at ? 'over' : until - at <= RING_BEFORE_MS ? 'soon' : '';
 				const mark = `${job}/${step}/${until}/${due}`;
 				if (due && !rung.has(mark)) ring();
 				if (due) rung.add(mark);

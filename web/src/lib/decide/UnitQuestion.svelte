@@ -1,10 +1,10 @@
 <!-- @component Where a finding puts the unit itself in question: decide on the pump before buying seals. -->
 <script lang="ts">
 	import type { WholeDecision } from '@exetasis/core/decide';
-	import { placeName } from '$lib/words/place';
+	import { inSentence, placeName } from '$lib/words/place';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '$lib/ui/numbers';
-	import { inSentence, severityName } from '$lib/words/reasons';
+	import { severityName } from '$lib/words/reasons';
 
 	interface Props {
 		unit: WholeDecision['unit'];

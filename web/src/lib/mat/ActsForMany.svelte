@@ -1,10 +1,10 @@
 <!-- @component Acts for many parts at once: each is one set of entries, and one undo takes it back. -->
 <script lang="ts">
+	import { inSentence } from '$lib/words/place';
 	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
 	import { partType } from '@exetasis/core/part';
 	import type { BenchPart, BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import { cleanAll, renewAll, sameOn } from './forMany';
-	import { inSentence } from '$lib/words/reasons';
 
 	interface Props {
 		bench: BenchState;

@@ -8,7 +8,7 @@
 	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence } from '$lib/words/problems';
-	import { holdWords } from '$lib/words/proof';
+	import { holdWords, testPressure } from '$lib/words/proof';
 	import { flowDriveOf } from './drive';
 	import Typed from './Typed.svelte';
 
@@ -96,9 +96,9 @@
 	{#if sheet.proof}
 		{@const { pressureMPa, minutes, mostFallMPa, places } = sheet.proof}
 		<h3>
-			Hold: {formatQuantity(pressureMPa, units().pressure)} for {formatNumber(minutes)} min, falls by at most {formatQuantity(
+			Hold: {formatQuantity(pressureMPa, units().pressure)} for {formatNumber(minutes)} min, falls by at most {testPressure(
 				mostFallMPa,
-				units().pressure
+				units()
 			)}
 		</h3>
 		<div class="line">

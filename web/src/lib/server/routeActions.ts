@@ -19,6 +19,8 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/jobs/[job]/places/[station]/[cylinder]': { GET: 'look' },
 	'/jobs/[job]/history': { GET: 'look' },
 	'/jobs/[job]/photos/[sha256]': { GET: 'look', POST: 'work' },
+	'/devices/rig': { GET: 'work' },
+	'/devices/wrench': { GET: 'work' },
 	'/pumps': { GET: 'look' },
 	'/pumps/find': { GET: 'look' },
 	'/pumps/[pump]': { GET: 'look', POST: 'work' },

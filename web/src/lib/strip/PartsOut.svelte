@@ -1,9 +1,9 @@
 <!-- @component Parts out against parts that the pump has: what is counted, what is short, and where to look for it. -->
 <script lang="ts">
+	import { inSentence } from '$lib/words/place';
 	import { placeKey } from '@exetasis/core/mat';
 	import { reconcile, unaccounted } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
-	import { inSentence } from '$lib/words/reasons';
 
 	interface Props {
 		bench: BenchState;

@@ -1,5 +1,5 @@
+import { inSentence } from './place';
 import type { FoundWhere, ModelSheet, PartRecord } from '@exetasis/core/record';
-import { inSentence } from './reasons';
 
 /** How a part was found, by one sign: as it should be, turned, stayed elsewhere, fallen out, not there, twice. */
 export type FoundState = 'unsaid' | 'right' | 'turned' | Exclude<FoundWhere, 'inPlace'>;

@@ -1,8 +1,8 @@
 import type { GridPlace } from '@exetasis/core/mat';
 import { characteristicOf, placesToRead, type Station } from '@exetasis/core/record';
 import type { BenchPart } from '$lib/log/bench.svelte';
-import { placeName } from './place';
-import { inSentence, verdictName } from './reasons';
+import { inSentence, placeName } from './place';
+import { verdictName } from './reasons';
 
 /** Where a reading goes, in words: "diameter, middle, 90°". */
 export function readingPlace(station: Station, { characteristic, row, column }: GridPlace): string {

@@ -1,5 +1,5 @@
+import { inSentence } from './place';
 import type { Face, ModelSheet, Station } from '@exetasis/core/record';
-import { inSentence } from './reasons';
 
 /**
  * Which way a part faces on refit, in words for the way its assembly lies on the bench now: one rule ("lip to

@@ -3,3 +3,7 @@ export function placeName(name: string, cylinder: number): string {
 	if (cylinder === 0) return name;
 	return /cylinder$/i.test(name) ? `${name} no. ${cylinder}` : `${name}, cylinder ${cylinder}`;
 }
+
+/** A part's name in the middle of a sentence: "the inlet valve seat", but "the V-packings". */
+export const inSentence = (name: string): string =>
+	/^[A-Z][a-z]/.test(name) ? name[0].toLowerCase() + name.slice(1) : name;

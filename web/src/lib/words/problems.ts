@@ -9,8 +9,7 @@ import {
 	shownUnit,
 	dimensionOf
 } from '@exetasis/core/quantity';
-import { placeName } from './place';
-import { inSentence } from './reasons';
+import { inSentence, placeName } from './place';
 import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
 
 /** The sentence beside a field whose text is no number. */

@@ -1,5 +1,6 @@
 import type { HoldFinding, TraceProblem, TraceVerdict } from '@exetasis/core/prove';
 import type { UnitPreference } from '@exetasis/core/quantity';
+import type { DeviceEnd } from '@exetasis/server/devices/lines';
 import type { Unproved } from '@exetasis/core/record';
 import { formatNumber, formatProbability, formatQuantity } from '../ui/numbers';
 
@@ -19,15 +20,19 @@ export function unprovedWords(left: Unproved): string {
 	}
 }
 
+/** A pressure of a test, as closely as its gauge is read. */
+export const testPressure = (mpa: number, { pressure }: UnitPreference): string =>
+	formatQuantity(mpa, pressure, { bar: 1, MPa: 2, psi: 0 }[pressure]);
+
 /** What a hold test says, with its figures. */
 export function holdWords(
 	{ fallMPa, fallOverSheetTimeMPa, pWithin }: HoldFinding,
 	{ minutes, mostFallMPa }: { readonly minutes: number; readonly mostFallMPa: number },
-	{ pressure }: UnitPreference
+	preference: UnitPreference
 ): string {
-	const fell = `It fell by ${formatQuantity(fallMPa, pressure)}`;
-	const scaled = `${formatQuantity(fallOverSheetTimeMPa, pressure)} over the sheet’s ${formatNumber(minutes)} min`;
-	return `${fell}, that is ${scaled}; at most ${formatQuantity(mostFallMPa, pressure)} is allowed. Within that with ${formatProbability(pWithin)}.`;
+	const fell = `It fell by ${testPressure(fallMPa, preference)}`;
+	const scaled = `${testPressure(fallOverSheetTimeMPa, preference)} over the sheet’s ${formatNumber(minutes)} min`;
+	return `${fell}, that is ${scaled}; at most ${testPressure(mostFallMPa, preference)} is allowed. Within that with ${formatProbability(pWithin)}.`;
 }
 
 /** What a trace may be of. */
@@ -61,5 +66,21 @@ export function traceProblemWords({ code, found, wanted }: TraceProblem): string
 			return 'Pulses of the shaft’s mark are missing between turns. Clean the mark, set the pick-up closer, and record again.';
 		case 'speedDrifts':
 			return `The speed ran away by ${formatProbability(found - 1)} while it was recorded, and nothing marks the shaft. Hold the speed, or fit a mark.`;
+	}
+}
+
+/** Why a device says nothing more, and what to do. */
+export function deviceEndWords(device: string, why: DeviceEnd): string {
+	switch (why) {
+		case 'notSet':
+			return `${device} has no address here yet. Whoever keeps the server sets it (docs/devices.md).`;
+		case 'refused':
+			return `${device} does not answer. Is it switched on and on the network?`;
+		case 'silent':
+			return `${device} is connected and sends nothing. Is it running?`;
+		case 'closed':
+			return `${device} has ended the connection. Listen again.`;
+		case 'notTheDevice':
+			return `What answers at that address does not speak as ${device.toLowerCase()} does. Check its address.`;
 	}
 }

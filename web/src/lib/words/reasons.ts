@@ -1,5 +1,5 @@
 import { figureName } from './arithmetic';
-import { placeName } from './place';
+import { inSentence, placeName } from './place';
 import type { CustomKind, Reason } from '@exetasis/core/decide';
 import { partType, patternName, type Severity } from '@exetasis/core/part';
 import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
@@ -34,10 +34,6 @@ export const customName: Readonly<Record<CustomKind, string>> = {
 	plungerWashers: 'Washers at the plunger',
 	seatsAndSprings: 'Valve seats and springs'
 };
-
-/** A part's name in the middle of a sentence: "the inlet valve seat", but "the V-packings". */
-export const inSentence = (name: string): string =>
-	/^[A-Z][a-z]/.test(name) ? name[0].toLowerCase() + name.slice(1) : name;
 
 /** The sentence for one reason, in this person's units. */
 export function reasonSentence(reason: Reason, station: Station, preference: UnitPreference): string {

@@ -1,6 +1,6 @@
+import { inSentence } from './place';
 import type { Ask, BuildStep, ModelSheet, Step } from '@exetasis/core/record';
 import { unitLabel } from '@exetasis/core/quantity';
-import { inSentence } from './reasons';
 
 const nameOf = (sheet: Pick<ModelSheet, 'stations'>, key: string): string => {
 	const station = sheet.stations.find((one) => one.key === key);

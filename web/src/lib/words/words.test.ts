@@ -8,9 +8,9 @@ import { readSheet, type ModelSheet } from '@exetasis/core/record';
 import { layoutName } from './layout';
 import { directionWords, refitWords } from './orientation';
 import { askWords, crankWords } from './steps';
-import { placeName } from './place';
+import { inSentence, placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
-import { inSentence, reasonSentence } from './reasons';
+import { reasonSentence } from './reasons';
 
 const text = readFileSync(new URL('../../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };

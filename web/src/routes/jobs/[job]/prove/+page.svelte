@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { firstUnbuilt, lastProofs, proveSteps, unproved } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
+	import Rig from '$lib/prove/Rig.svelte';
 	import TestSheet from '$lib/prove/TestSheet.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
@@ -41,12 +42,14 @@
 			</section>
 		{/if}
 		<TestSheet {bench} locked={locked || kept !== ''} />
+		<Rig {bench} locked={locked || kept !== ''} />
 	</div>
 	<aside class="sheet">
 		<p><b class="figures">{done.length}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
 		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
 		{#if left.length > 0}
 			<div role="group" aria-label="The test still lacks">
+				<p class="soft">The test still lacks:</p>
 				{#each left as one (JSON.stringify(one))}<p class:wrong={fails.includes(one)}>{unprovedWords(one)}</p>{/each}
 			</div>
 		{/if}

@@ -69,8 +69,9 @@
 				{/if}
 				<button
 					class="btn main"
-					disabled={open.length > 0 || waiting || (!finished && (($form.unbuilt ?? '').trim() === '' || !data.mayManage))}
-					>Release the job</button
+					disabled={open.length > 0 ||
+						waiting ||
+						(!finished && (($form.unbuilt ?? '').trim() === '' || !data.mayManage))}>Release the job</button
 				>
 			</Fields>
 		</form>
@@ -102,7 +103,7 @@
 			</li>{/each}
 	</ul>
 {/if}
-<h2>Replaced</h2>
+<h2 class="mt-4">Replaced</h2>
 <table class="table">
 	<thead
 		><tr

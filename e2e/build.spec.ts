@@ -1,0 +1,127 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openMat, toStage } from './job';
+import { renewAll } from './log';
+import { pageOf } from './people';
+import { putTogether } from './together';
+
+const putIn = (page: Page) => page.getByRole('group', { name: 'Put in' });
+const place = (page: Page, name: string) => putIn(page).getByRole('button', { name: new RegExp(`^${name}:`) });
+const step = (page: Page, number: number) =>
+	page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: new RegExp(`^${number} `) });
+
+test('nothing is shut in without what lies deeper; what is not decided stays out; a forgotten ring is named', async ({
+	browser
+}) => {
+	test.setTimeout(240_000);
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'packing', { model: 'Fescue' });
+	await toStage(page, 'Build');
+	await expect(page.getByText(/parts are not decided: they cannot go in/)).toBeVisible();
+	await place(page, 'Support ring, cylinder 1').click();
+	await expect(putIn(page).getByRole('alert')).toContainText('Decide on the support ring first');
+	await renewAll(page, job);
+	await toStage(page, 'Build');
+	await expect(place(page, 'Support ring, cylinder 1')).toHaveAccessibleName(/goes in: a new one/);
+
+	await place(page, 'Support ring, cylinder 1').click();
+	await place(page, 'Support ring, cylinder 3').click();
+	await step(page, 2).click();
+	await place(page, 'High-pressure seal, cylinder 2').click();
+	await expect(putIn(page).getByRole('alert')).toContainText('Support ring, cylinder 2 has to be in before');
+	await place(page, 'High-pressure seal, cylinder 1').click();
+	await expect(place(page, 'High-pressure seal, cylinder 1')).toHaveAccessibleName(/in, a new one/);
+	await page.reload(); // nothing of it is lost
+	await step(page, 2).click();
+	await expect(place(page, 'High-pressure seal, cylinder 1')).toHaveAccessibleName(/in, a new one/);
+});
+
+test('bolts go in their order to their torque; a reading in another unit is asked about; one too far is said', async ({
+	browser
+}) => {
+	test.setTimeout(300_000);
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'packing', { model: 'Fescue' });
+	await renewAll(page, job);
+	await toStage(page, 'Build');
+	const bolts = page.getByRole('region', { name: 'Tighten Head bolts' });
+	const empty = putIn(page).getByRole('button', { pressed: false });
+	while ((await bolts.count()) === 0) await empty.first().click();
+	await expect(bolts).toContainText('by hand first');
+	await place(page, 'Head bolts').click();
+	await expect(bolts).toContainText(/Bolt 1, pass 1 of 3: 13.0.N·m/);
+	const reads = bolts.getByLabel('or it reads, N·m');
+	await reads.fill('9.6');
+	await reads.press('Enter');
+	await expect(bolts.getByRole('alert')).toContainText('the same number in ft·lbf would be');
+	await bolts.getByRole('button', { name: 'ft·lbf', exact: true }).click();
+	await expect(bolts).toContainText(/Bolt 2, pass 1/);
+	await reads.fill('14.5');
+	await bolts.getByRole('button', { name: 'Take', exact: true }).click();
+	await expect(bolts.getByRole('alert')).toContainText('more than it may have');
+	await bolts.getByRole('button', { name: 'The wrench let go: bolt 2' }).click();
+	await expect(bolts).toContainText(/Bolt 3, pass 1/);
+	await reads.fill('much');
+	await reads.press('Enter');
+	await expect(bolts.getByRole('alert')).toContainText('“much” is not a number');
+	await expect(reads).toHaveValue('much');
+	await putTogether(page);
+	await expect(page.getByText(/27 of 27 pieces are in/)).toBeVisible();
+});
+
+test('a sealer’s time runs on every page, and caps that come too late are refused', async ({ browser }) => {
+	test.setTimeout(240_000);
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'valves', { model: 'Heather' });
+	await renewAll(page, job);
+	await toStage(page, 'Build');
+	const empty = putIn(page).getByRole('button', { pressed: false });
+	const coat = page.getByRole('heading', { name: 'Coat the cap threads all round with sealer.' });
+	while ((await coat.count()) === 0) await empty.first().click();
+	await page.getByRole('button', { name: /^Sign off/ }).click();
+	const timer = page.getByRole('timer', { name: 'Times that run out' });
+	await expect(timer).toContainText(/\d+:\d\d.*Torque the caps/);
+	await toStage(page, 'Inspect');
+	await expect(timer).toContainText('Torque the caps');
+	await page.goto('/pumps');
+	await expect(timer).toContainText('Torque the caps');
+	await timer.getByRole('link').click();
+	await expect(empty.first()).toBeVisible();
+	while ((await empty.count()) > 0) await empty.first().click();
+	await page.getByRole('button', { name: /^Sign off/ }).click();
+	await expect(page.getByRole('heading', { name: 'It is together' })).toBeVisible();
+	await expect(timer).toHaveCount(0);
+});
+
+test('what drips or does not hold leads back, and keeps the pump here', async ({ browser }) => {
+	test.setTimeout(300_000);
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'valves', { model: 'Fescue' });
+	await page.goto(`/jobs/${job}/prove`);
+	await expect(page.getByText(/It is not together yet. First: Put back/)).toBeVisible();
+	await renewAll(page, job);
+	await putTogether(page);
+	await page.getByRole('link', { name: 'Prove it' }).click();
+	const sheet = page.getByRole('region', { name: 'Test sheet' });
+	const lacks = page.getByRole('group', { name: 'The test still lacks' });
+	await sheet.getByLabel('From, bar').fill('170');
+	await sheet.getByLabel('to, bar').fill('175');
+	await sheet.getByLabel('in, min').fill('5');
+	await sheet.getByRole('button', { name: 'Take the hold' }).click();
+	await expect(sheet).toContainText('cannot rise while it is held');
+	await sheet.getByLabel('to, bar').fill('150');
+	await sheet.getByRole('button', { name: 'Take the hold' }).click();
+	await expect(lacks).toContainText('It does not hold its pressure.');
+	await sheet
+		.getByRole('group', { name: 'Drips: Weep holes below the plungers' })
+		.getByRole('button', { name: 'steady' })
+		.click();
+	await expect(lacks).toContainText('It drips steadily: Weep holes below the plungers.');
+	await expect(page.getByRole('link', { name: 'Build', exact: true }).last()).toBeVisible();
+	await page.reload();
+	await expect(lacks).toContainText('It drips steadily');
+	// What was put in is taken out again with one touch, and the step is open again.
+	await toStage(page, 'Build');
+	await step(page, 5).click();
+	await putIn(page).getByRole('button', { pressed: true }).first().click();
+	await expect(page.getByText('One place is still empty.')).toBeVisible();
+});

@@ -1,0 +1,145 @@
+<!-- @component The test rig: its pressure as it comes, what its shaft orders say of each valve, and how sure that is. -->
+<script lang="ts">
+	import { lastProofs } from '@exetasis/core/record';
+	import { fromBase, unitLabel } from '@exetasis/core/quantity';
+	import type { TraceVerdict } from '@exetasis/core/prove';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+	import Working from '$lib/ui/Working.svelte';
+	import { deviceEndWords, testPressure, traceProblemWords, verdictWords } from '$lib/words/proof';
+	import { flowDriveOf } from './drive';
+	import { RigTrace } from './rigTrace.svelte';
+	import TraceChart from './TraceChart.svelte';
+
+	interface Props {
+		bench: BenchState;
+		locked: boolean;
+	}
+	let { bench, locked }: Props = $props();
+	const units = unitsInUse();
+	const trace = new RigTrace();
+	const { sheet } = $derived(bench.bench);
+	const drive = $derived(flowDriveOf(sheet));
+	const kept = $derived(lastProofs(bench.log.proofs).trace);
+	const told = $derived(trace.answer?.kind === 'told' ? trace.answer : undefined);
+	const likely = $derived(told?.finding.verdicts.filter(({ probability }) => probability >= 0.02) ?? []);
+	const [first] = $derived(likely);
+	// Pressures far beyond what the pump is made for were most likely sent in another unit than the rig says.
+	const tooHigh = $derived(told && told.orders.meanMPa > 2 * sheet.ratedPressureMPa);
+	const amplitudes = $derived(told?.orders.orders.map(({ cos, sin }) => 100 * Math.hypot(cos, sin)) ?? []);
+	$effect(() => () => trace.stop());
+
+	function keep() {
+		if (!told) return;
+		const { turns, speedRpm, meanMPa } = told.orders;
+		const verdicts = told.finding.verdicts.map((one) => ({ ...one, probability: Math.min(1, one.probability) }));
+		bench.record({
+			kind: 'proof',
+			payload: { test: 'trace', turns, speedRpm, meanMPa, verdicts, lostShare: told.finding.lost.share }
+		});
+	}
+	const opens = (verdict: TraceVerdict | undefined) => verdict !== undefined && verdict.what !== 'healthy';
+</script>
+
+<section class="sheet rig" aria-label="Test rig">
+	<h2>Test rig</h2>
+	{#if !drive}
+		<p class="soft">The sheet says nothing of this pump’s crank or plungers: its trace cannot be worked out.</p>
+	{:else}
+		<div class="line">
+			{#if trace.listening}
+				<button type="button" class="btn main" disabled={trace.count === 0} onclick={() => trace.analyse(drive)}
+					>Stop, and work it out</button
+				>
+				<span role="status"
+					>{formatNumber(trace.seconds, 1)} s{trace.latest.length > 0
+						? `, ${formatQuantity(trace.latest.at(-1)!, units().pressure)}`
+						: ''}</span
+				>
+			{:else}
+				<button type="button" class="btn" disabled={locked || trace.working} onclick={() => trace.listen()}
+					>Listen to the rig</button
+				>
+			{/if}
+			{#if trace.gaps > 0}<span class="wrong">Samples were lost {trace.gaps} times: it began anew each time.</span>{/if}
+			{#if trace.unread > 0}<span class="wrong">{trace.unread} lines were none of the rig’s.</span>{/if}
+		</div>
+		{#if trace.ended}<p class="wrong" role="alert">{deviceEndWords('The rig', trace.ended)}</p>{/if}
+		{#if trace.working}<Working what="Working the trace out …" />{/if}
+		{#if trace.latest.length > 0}
+			<TraceChart
+				label="Pressure over the last turns"
+				kind="line"
+				values={trace.latest.map((mpa) => fromBase(mpa, units().pressure))}
+				across="Samples, the last three turns"
+				up={unitLabel(units().pressure)}
+			/>
+		{/if}
+		{#if trace.answer?.kind === 'problem'}<p class="wrong" role="alert">{traceProblemWords(trace.answer)}</p>{/if}
+		{#if told}
+			<p>
+				{formatNumber(told.orders.turns)} turns at {formatNumber(told.orders.speedRpm)} rpm, {testPressure(
+					told.orders.meanMPa,
+					units()
+				)} in the mean, from {testPressure(told.orders.leastMPa, units())} to {testPressure(
+					told.orders.mostMPa,
+					units()
+				)}.{#if !told.orders.marked}
+					Nothing marks the shaft: no cylinder can be named.{/if}
+			</p>
+			{#if tooHigh}<p class="wrong" role="alert">
+					That is more than twice what this pump is rated for: does the rig send another unit than it says?
+				</p>{/if}
+			<ol aria-label="What the trace may be of">
+				{#each likely as verdict (JSON.stringify(verdict))}
+					<li><b class="figures">{formatProbability(verdict.probability)}</b> {verdictWords(verdict)}</li>
+				{/each}
+			</ol>
+			{#if opens(first)}
+				<p>
+					Lost: {formatProbability(told.finding.lost.share)} ± {formatProbability(2 * told.finding.lost.u)} of the flow. Open
+					it there again, and look at valve, seat and ring.
+				</p>
+			{/if}
+			<TraceChart
+				label="Shaft orders 1 to 12, as shares of the mean flow"
+				kind="bar"
+				values={amplitudes}
+				across="Times a turn"
+				up="% of the flow"
+			/>
+			<p class="soft">
+				At most one valve is taken to leak, and the load to be a nozzle: a damper before it blurs what is said here.
+				Before anything is seen a healthy pump counts with one half.
+			</p>
+			<button type="button" class="btn" disabled={locked} onclick={keep}>Keep this result</button>
+		{/if}
+		{#if kept}<p class="soft" role="status">
+				Kept: {verdictWords(kept.verdicts[0] as TraceVerdict)}, {formatProbability(kept.verdicts[0].probability)}.
+			</p>{/if}
+	{/if}
+</section>
+
+<style>
+	.rig {
+		display: grid;
+		gap: 8px;
+		padding: 12px 18px 16px;
+		margin-top: 10px;
+	}
+	.line {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 10px;
+	}
+	ol {
+		display: grid;
+		gap: 2px;
+	}
+	ol b {
+		display: inline-block;
+		min-width: 4rem;
+	}
+</style>

@@ -1,0 +1,73 @@
+<!-- @component A pressure trace over its last turns, or its shaft orders as bars. -->
+<script lang="ts">
+	import {
+		BarController,
+		BarElement,
+		CategoryScale,
+		Chart,
+		LinearScale,
+		LineController,
+		LineElement,
+		PointElement
+	} from 'chart.js';
+	import { formatNumber } from '$lib/ui/numbers';
+	import { coloursOn } from '$lib/ui/colours';
+
+	interface Props {
+		label: string;
+		kind: 'line' | 'bar';
+		values: readonly number[];
+		across: string;
+		up: string;
+	}
+	let { label, kind, values, across, up }: Props = $props();
+	Chart.register(LineController, LineElement, BarController, BarElement, PointElement, LinearScale, CategoryScale);
+	let canvas = $state<HTMLCanvasElement>();
+	let drawn = $state.raw<Chart>();
+
+	$effect(() => {
+		if (!canvas) return;
+		const [mark, soft, line] = coloursOn(canvas, '--mark', '--ink-soft', '--line');
+		const chart = new Chart(canvas, {
+			type: kind,
+			data: {
+				labels: [],
+				datasets: [{ data: [], borderColor: mark, backgroundColor: mark, borderWidth: 1.5, pointRadius: 0 } as never]
+			},
+			options: {
+				animation: false,
+				maintainAspectRatio: false,
+				scales: {
+					x: {
+						title: { display: true, text: across, color: soft },
+						ticks: { color: soft, maxTicksLimit: 13 },
+						grid: { color: line }
+					},
+					y: {
+						title: { display: true, text: up, color: soft },
+						ticks: { color: soft, callback: (value) => formatNumber(Number(value), 1) },
+						grid: { color: line }
+					}
+				},
+				plugins: { legend: { display: false } }
+			}
+		});
+		drawn = chart;
+		return () => chart.destroy();
+	});
+	$effect(() => {
+		if (!drawn) return;
+		drawn.data.labels = values.map((_, i) => (kind === 'bar' ? String(i + 1) : String(i)));
+		drawn.data.datasets[0].data = [...values];
+		drawn.update('none');
+	});
+</script>
+
+<div class="chart" role="img" aria-label={label}><canvas bind:this={canvas}></canvas></div>
+
+<style>
+	.chart {
+		height: 200px;
+		min-width: 0;
+	}
+</style>

@@ -2,7 +2,16 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { defaultPolicy, type ShopGauge } from '@exetasis/core/decide';
 import { gaugeKinds, gaugeUnit, partTypeKeys } from '@exetasis/core/part';
-import { askKey, checkEntry, entrySchema, fold, readSheet, together, type Entry, type ModelSheet } from '@exetasis/core/record';
+import {
+	askKey,
+	checkEntry,
+	entrySchema,
+	fold,
+	readSheet,
+	together,
+	type Entry,
+	type ModelSheet
+} from '@exetasis/core/record';
 import {
 	drawPopulation,
 	gauges,

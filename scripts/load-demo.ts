@@ -4,6 +4,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { v7 as uuidv7 } from 'uuid';
 import {
+	assemble,
 	Random,
 	demoPassword,
 	demoFleet,
@@ -28,7 +29,7 @@ import {
 	type Visit
 } from '@exetasis/demo';
 import { defaultPolicy } from '@exetasis/core/decide';
-import { fold, standingDecision, type ModelSheet } from '@exetasis/core/record';
+import { readSheet, fold, standingDecision, together, type ModelSheet } from '@exetasis/core/record';
 import { hashPassword, type SignedIn } from '@exetasis/server/auth/auth';
 import { append } from '@exetasis/server/benchLog/append';
 import { database } from '@exetasis/server/db/connection';
@@ -39,6 +40,7 @@ import { benchOf, type Bench } from '@exetasis/server/jobs/bench';
 import { receive } from '@exetasis/server/jobs/receive';
 import { release } from '@exetasis/server/jobs/release';
 import { addSheet } from '@exetasis/server/sheets';
+import { keepStock } from '@exetasis/server/stock';
 
 const SEED = 20_240_118;
 const sheetFolder = new URL('../demo/sheets/', import.meta.url);
@@ -189,6 +191,20 @@ async function work(
 	const answers = await append(scope, user, job.id, entries);
 	const refused = answers!.find(({ result }) => result === 'refused');
 	if (refused) throw new Error(`demo entry refused: ${JSON.stringify(refused)}`);
+	if (visit.stage === 'building' || visit.stage === 'proving') {
+		const build = together(sheet, job, cells, fold(entries).parts);
+		let at = Date.parse(entries.at(-1)!.at);
+		const stamp = () => ({
+			id: makeId(new Date((at += 40_000))),
+			job: job.id,
+			by: user.id,
+			at: new Date(at).toISOString()
+		});
+		const steps = visit.stage === 'building' ? 3 : undefined; // of the four of its sheet
+		const built = await append(scope, user, job.id, assemble(build, sheet, job, stamp, steps));
+		const wrong = built!.find(({ result }) => result === 'refused');
+		if (wrong) throw new Error(`demo entry refused: ${JSON.stringify(wrong)}`);
+	}
 	if (visit.stage !== 'released') return;
 	const result = await release(scope, { id: user.id, role: 'lead' }, job.id, {
 		at: new Date(Date.parse(entries.at(-1)!.at) + 3_600_000),
@@ -208,6 +224,21 @@ async function work(
 const order = (sheet: ModelSheet, key: string) => sheet.stations.findIndex((station) => station.key === key);
 
 const seedOf = (serial: string) => [...serial].reduce((hash, c) => Math.imul(hash ^ c.charCodeAt(0), 16_777_619), SEED);
+
+/** A drawer of what goes most: soft parts for one pump and a half, two of them always there. */
+async function addStock(scope: ShopScope): Promise<void> {
+	const sheets = sheetTexts
+		.map((text) => readSheet(text))
+		.flatMap((read) => (read.kind === 'sheet' ? [read.sheet] : []));
+	for (const { model, stations, cylinders } of sheets)
+		for (const { key, renewal, per, pieces } of stations.filter(
+			({ renewal }) => renewal === 'always' || renewal === 'kit'
+		)) {
+			const inPump = pieces * (per === 'cylinder' ? cylinders : 1);
+			const lying = renewal === 'always' ? 2 * inPump : Math.floor(inPump / 2);
+			await keepStock(scope, model, { station: key, pieces: lying, floor: Math.min(2, lying) });
+		}
+}
 
 async function addSites(scope: ShopScope, now: Date): Promise<ReadonlyMap<string, string>> {
 	const ids = new Map<string, string>();
@@ -274,6 +305,7 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	for (const person of people) staff.push(await addPerson(scope.shopId, person));
 	await addGauges(scope, now);
 	for (const text of sheetTexts) await addSheet(scope, text);
+	await addStock(scope);
 	const other = await addShop(otherShop.name, otherShop.currency);
 	await addPerson(other.shopId, otherShop.lead);
 	await addSheet(other, sheetTexts[0]);

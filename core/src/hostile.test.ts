@@ -228,7 +228,8 @@ const answers: Record<string, Walked> = {
 	whichValve: { args: [drive, heard], held: ['orders'] },
 	neededParts: of([inPlace]),
 	consumables: { args: [sheet, full], held: sheetIsChecked.concat('0') },
-	coverProgramme: of(toCover, 40),
+	coverProgramme: of(toCover),
+	coverWith: of(toCover, { K: 2 }),
 	uncovered: of(toCover),
 	readCover: of(toCover, { x0: 1, s0: 1 }),
 	tighteningOrder: of({

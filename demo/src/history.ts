@@ -13,7 +13,7 @@ export interface Visit {
 	/** Years since the demo began. */
 	readonly years: number;
 	/** How far the work on it has got at the demo's present moment. */
-	readonly stage: 'released' | 'stripping' | 'inspecting' | 'deciding';
+	readonly stage: 'released' | 'stripping' | 'inspecting' | 'deciding' | 'building' | 'proving';
 }
 
 const YEARS = 4;
@@ -103,12 +103,18 @@ function openVisits(now: Date, closed: readonly Visit[], fleet: readonly DemoPum
 			open(
 				pump,
 				26 + 20 * i,
-				quarry ? 'inspecting' : (['inspecting', 'deciding', 'stripping'] as const)[i % 3],
+				quarry ? 'inspecting' : (further[pump.model] ?? (['inspecting', 'deciding', 'stripping'] as const)[i % 3]),
 				pump.story ? complaintOf[pump.story] : 'Planned, hours reached'
 			)
 		)
 	];
 }
+
+/** Models of which the open job is further on: half together, or together and not proved. */
+const further: Readonly<Record<string, 'building' | 'proving' | undefined>> = {
+	Campion: 'building',
+	Heather: 'proving'
+};
 
 /** A larger fleet for trying volume: the demo's pumps over and over, without their stories, under further serials. */
 export function demoFleet(count: number): DemoPump[] {

@@ -1,3 +1,4 @@
+export * from './assemble';
 export * from './history';
 export * from './layoutTable';
 export * from './inspect';

@@ -19,7 +19,7 @@ export async function fillEmptyPlaces(
 	const empty = placesOf(sheet, variants).filter(({ station, cylinder }) => !taken.has(placeKey(station, cylinder)));
 	await fit(
 		scope,
-		empty.map((place) => ({ ...place, asFitted: {} })),
+		empty.map((place) => ({ ...place, asFitted: {}, lot: null, supplier: null })),
 		{ pumpId, fittedJobId: null, fittedHours: null }
 	);
 }
@@ -27,12 +27,12 @@ export async function fillEmptyPlaces(
 /** New parts at these places, each with a life that begins. */
 async function fit(
 	scope: ShopScope,
-	places: readonly (PartPlace & { readonly asFitted: Readonly<Record<string, number>> })[],
+	places: readonly (PartPlace & Pick<Replacement, 'asFitted' | 'lot' | 'supplier'>)[],
 	fitted: { pumpId: string; fittedJobId: string | null; fittedHours: number | null }
 ): Promise<void> {
 	const parts = places.map((place) => ({ ...place, part: uuidv7(), life: uuidv7() }));
 	await of(scope, 'part').addAll(
-		parts.map(({ part, type, asFitted }) => ({ id: part, type, asFitted, lot: null, supplier: null }))
+		parts.map(({ part, type, asFitted, lot, supplier }) => ({ id: part, type, asFitted, lot, supplier }))
 	);
 	const open = { removedJobId: null, removedHours: null, endReason: null };
 	await of(scope, 'partLife').addAll(
@@ -68,6 +68,9 @@ export interface Replacement extends PartPlace {
 	readonly endReason: EndReason;
 	/** Sizes of the part that comes in its place, as far as they were measured. */
 	readonly asFitted: Readonly<Record<string, number>>;
+	/** What its bag says, where somebody has noted it. */
+	readonly lot: string | null;
+	readonly supplier: string | null;
 }
 
 /** Ends the lives of the parts that are replaced, and begins those of new ones in their places. */

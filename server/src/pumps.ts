@@ -110,3 +110,22 @@ export async function placeBefore(
 	const job = await of(scope, 'job').one({ id: jobId });
 	return job && (await lives(scope, job.pumpId, place)).toReversed();
 }
+
+/** What a pump that has been in once only is taken to run. */
+const ASSUMED_HOURS_A_DAY = 8;
+const DAY_MS = 86_400_000;
+
+/** How many hours a day a pump has run, from its first rebuild on record to its last; assumed where it has been in once only. */
+export async function runningHoursADay(
+	scope: ShopScope,
+	pumpId: string
+): Promise<{ readonly hours: number; readonly assumed: boolean }> {
+	const jobs = await of(scope, 'job').all(
+		{ pumpId },
+		{ attributes: ['pumpHours', 'receivedAt'], order: [['receivedAt', 'ASC']] }
+	);
+	const [first, last] = [jobs.at(0), jobs.at(-1)];
+	const days = first && last ? (last.receivedAt.getTime() - first.receivedAt.getTime()) / DAY_MS : 0;
+	const hours = first && last && days >= 1 ? (last.pumpHours - first.pumpHours) / days : 0;
+	return hours > 0.01 ? { hours: Math.min(24, hours), assumed: false } : { hours: ASSUMED_HOURS_A_DAY, assumed: true };
+}

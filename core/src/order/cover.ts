@@ -4,8 +4,8 @@ import { requireThat } from '../number';
 export interface Offer {
 	readonly number: string;
 	readonly price: number;
-	/** Days until it is here. */
-	readonly days: number;
+	/** Days until it is here; left out where nobody has said. */
+	readonly days?: number;
 	/** How many can be had; left out: as many as are wanted. */
 	readonly most?: number;
 	readonly holds: readonly { readonly station: string; readonly pieces: number }[];
@@ -25,14 +25,16 @@ export interface CoverProblem {
 	readonly withinDays?: number;
 }
 
-/** How a need is covered at least cost. */
+/** How a need is covered. */
 export interface Cover {
 	readonly buy: readonly { readonly number: string; readonly count: number }[];
 	readonly fromStock: readonly InStock[];
 	/** Pieces beyond the need, by station: they go on the shelf. */
-	readonly over: readonly { readonly station: string; readonly pieces: number }[];
+	readonly over: readonly InStock[];
+	/** Pieces that are needed and not covered. */
+	readonly missing: readonly InStock[];
 	readonly price: number;
-	/** Days until the last of it is here; 0 where nothing is bought. */
+	/** Days until the last of it is here, as far as it is known; 0 where nothing is bought. */
 	readonly days: number;
 }
 
@@ -58,14 +60,14 @@ const checked = ({ needs, offers, stock, withinDays }: CoverProblem): void => {
 	requireThat(withinDays === undefined || withinDays >= 0, fn, 'withinDays', withinDays, 'at least 0');
 	for (const { price, days, most, holds } of offers) {
 		requireThat(price >= 0 && price <= 1e9, fn, 'price', price, 'at least 0');
-		requireThat(days >= 0 && days <= 1e5, fn, 'days', days, 'at least 0');
+		requireThat(days === undefined || (days >= 0 && days <= 1e5), fn, 'days', days, 'at least 0');
 		if (most !== undefined) whole('most', most, 0);
 		for (const { pieces } of holds) whole('holds', pieces, 1);
 	}
 };
 
 const inTime = ({ offers, withinDays = Infinity }: CoverProblem): Offer[] =>
-	offers.filter(({ days }) => days <= withinDays);
+	offers.filter(({ days = 0 }) => days <= withinDays);
 const held = (offer: Offer, station: string): number =>
 	offer.holds.reduce((sum, one) => sum + (one.station === station ? one.pieces : 0), 0);
 const stocked = ({ stock }: CoverProblem, station: string): number =>
@@ -84,30 +86,34 @@ export function uncovered(problem: CoverProblem): Uncovered[] {
 	});
 }
 
+/** Less than any two prices differ by, so that pieces left over decide between equally cheap covers alone. */
+const BELOW_A_CENT = 0.004;
+
 /**
  * The integer programme that covers a need at least cost, in the LP format that solvers read: xᵢ of offer i, sⱼ pieces of
- * station j from stock. With `atMost` the cost is held to that and the pieces bought are fewest instead: of equally cheap
- * covers the one that leaves least over.
+ * station j from stock. Of equally cheap covers the one that brings fewest pieces, and so leaves least over.
  *
  * Errors: PreconditionError for pieces that are no whole numbers, a negative price or time. Source: the covering problem,
  * e.g. Nemhauser and Wolsey, Integer and Combinatorial Optimization, I.1; format: CPLEX LP.
  */
-export function coverProgramme(problem: CoverProblem, atMost?: number): string {
+export function coverProgramme(problem: CoverProblem): string {
 	checked(problem);
 	const offers = inTime(problem);
 	const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join(' + ') : '0 nothing');
-	const cost = offers.map(({ price }, i) => `${price} x${i}`);
-	const pieces = offers.map(({ holds }, i) => `${holds.reduce((all, one) => all + one.pieces, 0)} x${i}`);
+	const pieces = (offer: Offer) => offer.holds.reduce((all, one) => all + one.pieces, 0);
+	const needed = problem.needs.reduce((all, one) => all + one.pieces, 0);
+	// No cover brings more: each offer as often as all that is needed.
+	const most = Math.max(1, needed * Math.max(0, ...offers.map(pieces)));
+	const cost = offers.map((offer, i) => `${offer.price + (BELOW_A_CENT * pieces(offer)) / most} x${i}`);
 	const covers = problem.needs.map(({ station, pieces: needed }, j) => {
 		const bought = offers.flatMap((offer, i) => (held(offer, station) > 0 ? [`${held(offer, station)} x${i}`] : []));
 		return ` n${j}: ${sum([...bought, `s${j}`])} >= ${needed}`;
 	});
 	return [
 		'Minimize',
-		` obj: ${sum(atMost === undefined ? cost : pieces)}`,
+		` obj: ${sum(cost)}`,
 		'Subject To',
 		...covers,
-		...(atMost === undefined ? [] : [` cost: ${sum(cost)} <= ${atMost}`]),
 		'Bounds',
 		...offers.flatMap(({ most }, i) => (most === undefined ? [] : [` 0 <= x${i} <= ${most}`])),
 		...problem.needs.map(({ station }, j) => ` 0 <= s${j} <= ${stocked(problem, station)}`),
@@ -117,34 +123,48 @@ export function coverProgramme(problem: CoverProblem, atMost?: number): string {
 	].join('\n');
 }
 
-/** The cover that a solved programme stands for. `values` by the programme's own names; what is not named is 0. Errors: as `coverProgramme`. */
-export function readCover(problem: CoverProblem, values: Readonly<Record<string, number>>): Cover {
+/** What is bought, by number of the offer. */
+export type Bought = Readonly<Record<string, number>>;
+
+/** What is bought according to a solved programme. `values` by its own names; what is not named is 0. Errors: as `coverProgramme`. */
+export function readCover(problem: CoverProblem, values: Readonly<Record<string, number>>): Bought {
 	checked(problem);
 	for (const value of Object.values(values))
 		requireThat(Math.abs(value) <= 1e6, 'readCover', 'values', value, 'a number of pieces');
-	const offers = inTime(problem);
-	const counts = offers.map((offer, i) => ({ offer, count: Math.round(values[`x${i}`] ?? 0) }));
-	const bought = counts.filter(({ count }) => count > 0);
+	const counts = inTime(problem).map(({ number }, i) => [number, Math.round(values[`x${i}`] ?? 0)] as const);
+	return Object.fromEntries(counts.filter(([, count]) => count > 0));
+}
+
+/**
+ * What so much bought covers: what it costs, what is taken from stock besides, what stays over, and what is still missing.
+ *
+ * Shape: `bought` may name any of the problem's offers. Errors: PreconditionError for counts that are no whole numbers.
+ */
+export function coverWith(problem: CoverProblem, bought: Bought): Cover {
+	checked(problem);
+	for (const count of Object.values(bought))
+		requireThat(Number.isInteger(count) && count >= 0 && count <= 1e6, 'coverWith', 'bought', count, 'whole numbers');
+	const lines = problem.offers.flatMap((offer) =>
+		bought[offer.number] ? [{ offer, count: bought[offer.number] }] : []
+	);
 	const stations = new Set([
 		...problem.needs.map(({ station }) => station),
-		...bought.flatMap(({ offer }) => offer.holds.map(({ station }) => station))
+		...lines.flatMap(({ offer }) => offer.holds.map(({ station }) => station))
 	]);
-	const came = (station: string) => bought.reduce((sum, { offer, count }) => sum + count * held(offer, station), 0);
-	const needOf = (station: string) =>
-		problem.needs.reduce((sum, one) => sum + (one.station === station ? one.pieces : 0), 0);
-	const fromStock = problem.needs.flatMap(({ station, pieces }) => {
-		const taken = Math.max(0, Math.min(stocked(problem, station), pieces - came(station)));
-		return taken > 0 ? [{ station, pieces: taken }] : [];
+	const each = [...stations].map((station) => {
+		const came = lines.reduce((sum, { offer, count }) => sum + count * held(offer, station), 0);
+		const need = problem.needs.reduce((sum, one) => sum + (one.station === station ? one.pieces : 0), 0);
+		const taken = Math.max(0, Math.min(stocked(problem, station), need - came));
+		return { station, taken, over: Math.max(0, came - need), missing: Math.max(0, need - came - taken) };
 	});
-	const over = [...stations].flatMap((station) => {
-		const pieces = came(station) - needOf(station);
-		return pieces > 0 ? [{ station, pieces }] : [];
-	});
+	const pieces = (of: 'taken' | 'over' | 'missing') =>
+		each.flatMap((one) => (one[of] > 0 ? [{ station: one.station, pieces: one[of] }] : []));
 	return {
-		buy: bought.map(({ offer, count }) => ({ number: offer.number, count })),
-		fromStock,
-		over,
-		price: bought.reduce((sum, { offer, count }) => sum + count * offer.price, 0),
-		days: Math.max(0, ...bought.map(({ offer }) => offer.days))
+		buy: lines.map(({ offer, count }) => ({ number: offer.number, count })),
+		fromStock: pieces('taken'),
+		over: pieces('over'),
+		missing: pieces('missing'),
+		price: lines.reduce((sum, { offer, count }) => sum + count * offer.price, 0),
+		days: Math.max(0, ...lines.map(({ offer }) => offer.days ?? 0))
 	};
 }

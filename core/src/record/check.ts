@@ -1,5 +1,6 @@
 import { checkBolt, checkBuildStep, checkPutIn, checkWindow, firstUnbuilt } from './checkBuild';
 import { effectiveTime, type Entry, type EntryOf } from './entry';
+import { checkArrived } from './kinds/arrived';
 import { checkAnswer } from './kinds/answer';
 import { checkAsFound } from './kinds/asFound';
 import { checkDecision } from './kinds/decision';
@@ -33,6 +34,7 @@ export interface JobFacts extends Opening {
 export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefined {
 	if (entry.kind === 'step') return checkStep(entry, job) ?? checkClosingStep(entry, job);
 	if (entry.kind === 'answer') return checkAnswer(entry, job);
+	if (entry.kind === 'arrived') return checkArrived(entry, job);
 	if (entry.kind === 'proof') return checkProof(entry, job.sheet) ?? notTogether(job);
 	if (!('part' in entry) || !entry.part) return undefined;
 	const stationKey = job.stationOfPart.get(entry.part);

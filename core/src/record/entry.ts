@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answerSchema } from './kinds/answer';
+import { arrivedSchema } from './kinds/arrived';
 import { asFoundSchema } from './kinds/asFound';
 import { cleanSchema } from './kinds/clean';
 import { correctionSchema } from './kinds/correction';
@@ -30,6 +31,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	putInSchema,
 	tightenedSchema,
 	proofSchema,
+	arrivedSchema,
 	stepDoneSchema,
 	answerSchema,
 	withdrawSchema,

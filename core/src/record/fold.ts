@@ -22,6 +22,8 @@ export interface JobState {
 	/** Answers to what steps ask, by `askKey`; the last stands. */
 	readonly answers: ReadonlyMap<string, Answer>;
 	readonly notes: readonly EntryOf<'note'>[];
+	/** What has come in for the job, in the order of the log. */
+	readonly arrivals: readonly EntryOf<'arrived'>[];
 	/** What was measured and seen while the pump was proved, in the order of the log. */
 	readonly proofs: readonly EntryOf<'proof'>[];
 	readonly corrections: readonly EntryOf<'correction'>[];
@@ -82,6 +84,7 @@ export function fold(entries: Iterable<Entry>): JobState {
 		answers,
 		withdrawn,
 		notes: standing.filter((entry) => entry.kind === 'note').filter((note) => !note.part),
+		arrivals: standing.filter((entry) => entry.kind === 'arrived'),
 		proofs: standing.filter((entry) => entry.kind === 'proof'),
 		corrections: standing.filter((entry) => entry.kind === 'correction')
 	};
@@ -129,6 +132,7 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 		case 'step':
 		case 'answer':
 		case 'proof':
+		case 'arrived':
 		case 'withdraw':
 		case 'correction':
 			return record;

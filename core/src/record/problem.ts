@@ -36,6 +36,7 @@ const ofJob = [
 	code('boltOutOfTurn', { part: words, bolt: z.number(), before: z.number(), beforePass: z.number() }),
 	code('notAllIn', { step: words, part: words, cylinder: z.number() }),
 	code('notTight', { step: words, part: words }),
+	code('unknownStation', { station: words }),
 	code('notTogether', { before: words }),
 	code('noSuchPlace', { place: words }),
 	code('pressureRose', { from: z.number(), to: z.number() }),

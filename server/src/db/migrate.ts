@@ -9,6 +9,7 @@ import * as gaugesAndPlaces from './migrations/0006-gauges-and-places';
 import * as photos from './migrations/0007-photos';
 import * as sheetsOfVersion2 from './migrations/0008-sheets-of-version-2';
 import * as arrival from './migrations/0009-arrival';
+import * as stock from './migrations/0010-stock';
 
 interface Migration {
 	readonly name: string;
@@ -25,7 +26,8 @@ const migrations: readonly Migration[] = [
 	gaugesAndPlaces,
 	photos,
 	sheetsOfVersion2,
-	arrival
+	arrival,
+	stock
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -20,6 +20,7 @@ import type {
 	ReadingRow,
 	ShopRow,
 	SiteRow,
+	StockRow,
 	UserRow,
 	WithdrawnEntryRow
 } from './rows';
@@ -134,6 +135,13 @@ export function defineModels(sequelize: Sequelize) {
 			removedJobId: uuid,
 			removedHours: number,
 			endReason: text
+		}),
+		stock: define<StockRow>('stock', {
+			shopId: { ...uuid, primaryKey: true },
+			model: { ...text, primaryKey: true },
+			station: { ...text, primaryKey: true },
+			pieces: whole,
+			floor: whole
 		}),
 		matCell: define<MatCellRow>('mat_cell', {
 			shopId: uuid,

@@ -137,6 +137,13 @@ export interface StillToDo {
 	readonly steps: readonly string[];
 	readonly tests: readonly Unproved[];
 }
+export interface StockRow {
+	shopId: string;
+	model: string;
+	station: string;
+	pieces: number;
+	floor: number;
+}
 export interface MatCellRow {
 	shopId: string;
 	jobId: string;

@@ -73,10 +73,10 @@ function releaseNow(
 		if (held.releasedAt) return { kind: 'alreadyReleased' };
 		const bench = (await benchOf(within, jobId))!;
 		const state = fold(bench.entries);
-		const { steps, parts } = state;
+		const { steps } = state;
 		const open = stepsInScope(bench.sheet, bench.job).filter(({ key }) => !steps.has(key));
 		if (open.length > 0) return { kind: 'stepsOpen', steps: open.map(({ text }) => text) };
-		const { undecided, replaced } = outcome(bench, parts);
+		const { undecided, replaced } = outcome(bench, state);
 		if (undecided.length > 0) return { kind: 'undecided', places: undecided };
 		const notDone = stillToDo(bench, state);
 		if (notDone && !unbuilt) {
@@ -112,8 +112,14 @@ function stillToDo(
 	return left.steps.length + left.tests.length > 0 ? left : undefined;
 }
 
+/** Lot and supplier of the bag that a station's new parts came out of, as far as somebody has said: the last that came. */
+function bag(arrivals: JobState['arrivals'], station: string): Pick<Replacement, 'lot' | 'supplier'> {
+	const last = arrivals.findLast(({ payload }) => payload.station === station)?.payload;
+	return { lot: last?.lot ?? null, supplier: last?.supplier ?? null };
+}
+
 /** Who is to go and who to stay, by the decisions that stand. */
-function outcome(bench: Bench, parts: JobState['parts']): { undecided: Undecided[]; replaced: Replacement[] } {
+function outcome(bench: Bench, { parts, arrivals }: JobState): { undecided: Undecided[]; replaced: Replacement[] } {
 	const undecided: Undecided[] = [];
 	const replaced: Replacement[] = [];
 	for (const { cell, station, record, judgement } of judgeMat(bench, parts)) {
@@ -128,6 +134,7 @@ function outcome(bench: Bench, parts: JobState['parts']): { undecided: Undecided
 				type: station.type,
 				cylinder,
 				endReason: endReason(judgement, station),
+				...bag(arrivals, key),
 				asFitted: Object.fromEntries(record.fitted.map(({ payload }) => [payload.characteristic, payload.value]))
 			});
 		}

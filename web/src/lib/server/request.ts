@@ -34,3 +34,13 @@ export function pageFrom(url: URL): number {
 	const page = Number(url.searchParams.get('page') ?? 1);
 	return Number.isInteger(page) && page >= 1 && page <= 1_000_000 ? page - 1 : 0;
 }
+
+/** A file to be kept, of this name. */
+export const fileNamed = (name: string, extension: string, type: string, content: Uint8Array | string): Response =>
+	new Response(content as BodyInit, {
+		headers: {
+			'content-type': type,
+			'content-disposition': `attachment; filename="${name.replaceAll(/[^\w-]/g, '_')}.${extension}"`,
+			'cache-control': 'no-store'
+		}
+	});

@@ -1,11 +1,12 @@
-<!-- @component The pages of the shop: its rules, its people, its sites. -->
+<!-- @component The pages of the shop: its rules, its people, its sites, its drawers. -->
 <script lang="ts">
 	import Tabs from './Tabs.svelte';
 
 	const pages = [
 		['/shop', 'Rules'],
 		['/shop/people', 'People'],
-		['/shop/sites', 'Sites']
+		['/shop/sites', 'Sites'],
+		['/shop/stock', 'Stock']
 	] as const;
 </script>
 

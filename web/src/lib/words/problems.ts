@@ -80,6 +80,7 @@ export const kindName: Readonly<Record<EntryKind, string>> = {
 	putIn: 'Part put in',
 	tightened: 'Bolt tightened',
 	proof: 'Test of the pump',
+	arrived: 'Parts that came in',
 	step: 'Step signed off',
 	answer: 'Answer to a step',
 	withdraw: 'Taking back',
@@ -153,6 +154,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `“${problem.step}” is not done: ${placeName(problem.part, problem.cylinder)} is not in.`;
 		case 'notTight':
 			return `“${problem.step}” is not done: the ${inSentence(problem.part)} are not tight yet.`;
+		case 'unknownStation':
+			return `This job has no part “${problem.station}”. Choose one of those on its order.`;
 		case 'notTogether':
 			return `The pump is not together yet: first “${problem.before}” under Build.`;
 		case 'noSuchPlace':

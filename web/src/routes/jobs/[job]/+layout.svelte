@@ -23,6 +23,7 @@
 		[`/jobs/${job.id}/strip`, 'Strip'],
 		[`/jobs/${job.id}/inspect`, 'Inspect'],
 		[`/jobs/${job.id}/decide`, 'Decide'],
+		[`/jobs/${job.id}/order`, 'Order'],
 		[`/jobs/${job.id}/build`, 'Build'],
 		[`/jobs/${job.id}/prove`, 'Prove'],
 		[`/jobs/${job.id}/release`, job.releasedAt ? 'Released' : 'Release']

@@ -76,6 +76,9 @@
 			</Fields>
 		</form>
 	{/if}
+	<a class="btn" href="/jobs/{job.id}/report" download data-sveltekit-reload>Report</a>
+	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
+	<a class="btn" href="/jobs/{job.id}/service" download data-sveltekit-reload>Next service</a>
 	<a class="btn" href="/pumps/{job.pumpId}">To the pump</a>
 </div>
 {#each $errors._errors ?? [] as problem (problem)}<p class="wrong" role="alert">{problem}</p>{/each}

@@ -1,0 +1,95 @@
+import { expect, test } from '@playwright/test';
+import { openMat, toStage } from './job';
+import { renewAll } from './log';
+import { pageOf } from './people';
+import { putTogether } from './together';
+
+test('what has to be had is covered by kits at least cost; another choice says what it costs more and leaves over', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'packing', { model: 'Marram' });
+	await toStage(page, 'Order');
+	await expect(page.getByText('Nothing has to be had')).toBeVisible();
+	await renewAll(page, job);
+	await page.reload();
+	const buy = page.getByRole('table', { name: 'To buy' });
+	const kit = buy.getByRole('group', { name: 'Count of MAR-P' });
+	await expect(kit.getByText('1', { exact: true })).toBeVisible();
+	await expect(page.getByText(/In no kit: .*manifold/)).toBeVisible();
+	await kit.getByRole('button', { name: 'one more' }).click();
+	await expect(page.getByText(/\(96.00 more than the cheapest\)/)).toBeVisible();
+	await expect(page.getByText(/^Stays over: .*V-packing/)).toBeVisible();
+	await kit.getByRole('button', { name: 'one fewer' }).click();
+	await kit.getByRole('button', { name: 'one fewer' }).click();
+	await expect(page.getByRole('alert')).toContainText('Still missing:');
+	await page.getByRole('button', { name: 'Back to the cheapest' }).click();
+	await expect(page.getByRole('alert')).toHaveCount(0);
+
+	for (const [as, begins] of [
+		['CSV', '"Number"'],
+		['PDF', '%PDF-'],
+		['XLSX', 'PK']
+	]) {
+		const download = page.waitForEvent('download');
+		await page.getByRole('link', { name: as, exact: true }).click();
+		const chunks: Buffer[] = [];
+		for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer);
+		expect(Buffer.concat(chunks).toString('latin1').startsWith(begins)).toBe(true);
+	}
+});
+
+test('what comes in is noted with its lot; what another takes first from the drawer is said; both are needed no more', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await page.goto('/shop/stock?model=Marram');
+	await page.getByRole('button', { name: 'Change: Ceramic plunger' }).click();
+	await page.getByLabel('In the drawer').fill('some');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Type a whole number.')).toBeVisible();
+	await page.getByLabel('In the drawer').fill('3');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByRole('status')).toContainText('Ceramic plunger: 3 in the drawer');
+
+	const { job } = await openMat(page, 'packing', { model: 'Marram' });
+	await renewAll(page, job);
+	await page.goto(`/jobs/${job}/order`);
+	const needed = page.getByRole('table', { name: 'Needed' });
+	await needed.getByRole('button', { name: 'Came in: Seal case', exact: true }).click();
+	const arrival = page.getByRole('group', { name: 'Came in: Seal case' });
+	await arrival.getByLabel('Pieces').fill('2');
+	await arrival.getByLabel('Lot').fill('L-77');
+	await arrival.getByRole('button', { name: 'They are here' }).click();
+	await expect(page.getByText(/2 × seal case, bought, lot L-77/)).toBeVisible();
+	await expect(needed.getByRole('row', { name: /Seal case 1 / })).toBeVisible();
+
+	const other = await pageOf(browser, 'second');
+	await other.goto(`/jobs/${job}/order`);
+	const take = (on: typeof page) => on.getByRole('button', { name: 'Take 3 from the drawer: Ceramic plunger' });
+	await expect(take(other)).toBeVisible();
+	await take(page).click();
+	await expect(page.getByText(/3 × ceramic plunger, from the drawer/)).toBeVisible();
+	await expect(take(page)).toHaveCount(0);
+	// Whoever still sees them there is told that they are gone.
+	await expect(take(other)).toHaveCount(0);
+});
+
+test('the rig says which valve may leak, how sure that is, and its result is kept', async ({ browser }) => {
+	test.setTimeout(240_000);
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'valves', { model: 'Fescue' });
+	await renewAll(page, job);
+	await putTogether(page);
+	await page.getByRole('link', { name: 'Prove it' }).click();
+	const rig = page.getByRole('region', { name: 'Test rig' });
+	await rig.getByRole('button', { name: 'Listen to the rig' }).click();
+	await expect(rig.getByRole('status')).toContainText(/^[5-9]\.\d s, \d+ bar/);
+	await rig.getByRole('button', { name: 'Stop, and work it out' }).click();
+	const verdicts = rig.getByRole('list', { name: 'What the trace may be of' });
+	await expect(verdicts.getByRole('listitem').first()).toContainText('Inlet valve of cylinder 2 leaks, or its packing');
+	await rig.getByRole('button', { name: 'Keep this result' }).click();
+	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve of cylinder 2');
+	await page.reload();
+	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve of cylinder 2');
+});

@@ -1,0 +1,68 @@
+import {
+	consumables,
+	neededParts,
+	uncovered,
+	type Bought,
+	type CoverProblem,
+	type Uncovered
+} from '@exetasis/core/order';
+import { applies, fold, together } from '@exetasis/core/record';
+import type { ShopScope } from '../db/scope';
+import { cheapestCover } from '../solver';
+import { stockOf, type StockLine } from '../stock';
+import { benchOf, type Bench } from './bench';
+
+/** What a job has to have, what offers it, and what is cheapest to buy. */
+export interface JobOrder {
+	readonly problem: CoverProblem;
+	/** The cheapest cover; undefined where somebody offers too little. */
+	readonly cheapest: Bought | undefined;
+	readonly uncovered: readonly Uncovered[];
+	readonly stock: readonly StockLine[];
+	/** Names of what it is lubricated, sealed and cleaned with. */
+	readonly consumables: readonly string[];
+}
+
+/** The number under which a single part is bought: the maker's own, else model and station. */
+export const partNumber = (model: string, station: { readonly key: string; readonly number?: string }): string =>
+	station.number ?? `${model.toUpperCase().slice(0, 3)} ${station.key}`;
+
+/** Kits that fit this pump's variants, and every station as a single part. */
+function offersOf({ sheet, job }: Bench): CoverProblem['offers'] {
+	const kits = sheet.kits
+		.filter(({ onlyWith }) => applies(onlyWith, job.variants))
+		.map(({ number, price, holds }) => ({ number, price, holds }));
+	const singles = sheet.stations.map((station) => ({
+		number: partNumber(sheet.model, station),
+		price: station.price,
+		holds: [{ station: station.key, pieces: 1 }]
+	}));
+	return [...kits, ...singles];
+}
+
+/** What is to be ordered for a job, by the decisions that stand; undefined where the shop has no such job. */
+export async function orderOf(scope: ShopScope, jobId: string): Promise<JobOrder | undefined> {
+	const bench = await benchOf(scope, jobId);
+	if (!bench) return undefined;
+	const { sheet, job, cells, entries } = bench;
+	const { parts, arrivals } = fold(entries);
+	const places = together(sheet, job, cells, parts).places.values();
+	const here = (station: string) =>
+		arrivals.reduce((sum, { payload }) => sum + (payload.station === station ? payload.pieces : 0), 0);
+	const needs = neededParts(places).flatMap(({ station, pieces }) => {
+		const left = pieces - here(station);
+		return left > 0 ? [{ station, pieces: left }] : [];
+	});
+	const stock = await stockOf(scope, sheet.model);
+	// What is always to be there stays in the drawer.
+	const free = stock.map(({ station, pieces, floor }) => ({ station, pieces: Math.max(0, pieces - floor) }));
+	const problem = { needs, offers: offersOf(bench), stock: free };
+	const keys = new Set(consumables(sheet, job));
+	return {
+		problem,
+		cheapest: await cheapestCover(problem),
+		uncovered: uncovered(problem),
+		stock,
+		consumables: sheet.products.filter(({ key }) => keys.has(key)).map(({ name }) => name)
+	};
+}

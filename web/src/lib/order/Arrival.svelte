@@ -1,0 +1,67 @@
+<!-- @component Parts of one station that came in: how many, and what their bag says. -->
+<script lang="ts">
+	import { parseNumber } from '@exetasis/core/quantity';
+	import type { Station } from '@exetasis/core/record';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { numberSentence } from '$lib/words/problems';
+
+	interface Props {
+		bench: BenchState;
+		station: Station;
+		/** As many as are still awaited. */
+		due: number;
+		onclose: () => void;
+	}
+	let { bench, station, due, onclose }: Props = $props();
+	const id = $props.id();
+	// svelte-ignore state_referenced_locally
+	let pieces = $state(String(due));
+	let lot = $state('');
+	let supplier = $state('');
+	let problem = $state('');
+
+	function take() {
+		const read = parseNumber(pieces, { least: 1, most: 1000 });
+		if (read.kind === 'problem') return void (problem = numberSentence(read.problem));
+		if (!Number.isInteger(read.value)) return void (problem = 'Type a whole number.');
+		bench.record({
+			kind: 'arrived',
+			payload: {
+				station: station.key,
+				pieces: read.value,
+				from: 'bought',
+				...(lot.trim() ? { lot: lot.trim() } : {}),
+				...(supplier.trim() ? { supplier: supplier.trim() } : {})
+			}
+		});
+		onclose();
+	}
+</script>
+
+<div class="arrival" role="group" aria-label="Came in: {station.name}">
+	<label for="{id}-pieces">Pieces</label>
+	<input id="{id}-pieces" class="input short" inputmode="numeric" maxlength="6" bind:value={pieces} />
+	<label for="{id}-lot">Lot</label>
+	<input id="{id}-lot" class="input" maxlength="80" bind:value={lot} />
+	<label for="{id}-supplier">Supplier</label>
+	<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
+	<button type="button" class="btn main" onclick={take}>They are here</button>
+	<button type="button" class="btn" onclick={onclose}>Leave it</button>
+	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+</div>
+
+<style>
+	.arrival {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		padding: 6px 0;
+	}
+	.input {
+		width: 9rem;
+	}
+	.short {
+		width: 4rem;
+	}
+</style>

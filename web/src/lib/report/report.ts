@@ -1,0 +1,186 @@
+import { tighteningPasses } from '@exetasis/core/build';
+import { judgeMat, type JudgedPart } from '@exetasis/core/mat';
+import { patternName } from '@exetasis/core/part';
+import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
+import {
+	fold,
+	holdOn,
+	lastProofs,
+	scopeOf,
+	standingDecision,
+	stationsInScope,
+	type JobState
+} from '@exetasis/core/record';
+import type { Bench } from '@exetasis/server/jobs/bench';
+import type { Shop } from '@exetasis/server/shops';
+import { formatNumber, formatProbability, formatQuantity, formatWithUncertainty } from '../ui/numbers';
+import { day } from '../ui/time';
+import { placeName } from '../words/place';
+import { holdWords, unprovedWords, verdictWords } from '../words/proof';
+import { reasonSentence, verdictName } from '../words/reasons';
+import type { TraceVerdict } from '@exetasis/core/prove';
+import { matDrawing } from './matDrawing';
+
+type Content = object | string;
+
+const head = (text: string): Content => ({ text, bold: true, fontSize: 12, margin: [0, 10, 0, 3] });
+const table = (
+	heads: readonly string[],
+	widths: readonly (string | number)[],
+	rows: readonly (readonly string[])[]
+): Content => ({
+	table: {
+		headerRows: 1,
+		widths: [...widths],
+		body: [heads.map((text) => ({ text, bold: true })), ...rows.map((row) => [...row])]
+	},
+	layout: 'lightHorizontalLines'
+});
+const nothing = (text: string): Content => ({ text, color: '#5a626b' });
+
+/**
+ * The report of a job for whoever owns the pump: what was found and measured, what was replaced and why, how it was put
+ * together and proved, and what it rests on. A definition for pdfmake.
+ */
+export function reportOf(bench: Bench, shop: Shop, units: UnitPreference): object {
+	const { sheet, job, entries } = bench;
+	const state = fold(entries);
+	const parts = judgeMat(bench, state.parts);
+	const place = ({ station, cell }: JudgedPart) => placeName(station.name, cell.cylinder);
+	const decided = (part: JudgedPart) => standingDecision(part.record)?.payload;
+	const found = (part: JudgedPart) =>
+		part.record.findings.map(({ payload }) => patternName(payload.pattern).toLowerCase()).join(', ');
+	const because = (part: JudgedPart) =>
+		decided(part)?.why ??
+		(part.judgement.reasons[0] ? reasonSentence(part.judgement.reasons[0], part.station, units) : '');
+	const replaced = parts.filter((part) => decided(part)?.verdict === 'replace');
+	const kept = parts.filter((part) => decided(part)?.verdict !== 'replace' && found(part) !== '');
+	const sizes = parts.flatMap((part) =>
+		part.judgement.sizes.flatMap((size) => {
+			if (size.value === undefined) return [];
+			const unit = shownUnit(dimensionOf(size.sheet.unit), units);
+			return [
+				[
+					place(part),
+					size.characteristic.name,
+					formatWithUncertainty(size.value, size.budget.U, unit),
+					'limit' in size ? formatQuantity(size.limit as number, unit) : 'none',
+					size.gauge
+						? `${size.gauge.name}${size.gauge.facts.overdue ? ' (calibration overdue: counts twice)' : ''}`
+						: 'shop caliper, assumed'
+				]
+			];
+		})
+	);
+	const facts = [
+		['Pump', `${job.serial}, ${sheet.model}${job.tag ? `, ${job.tag}` : ''}${job.site ? `, ${job.site}` : ''}`],
+		['Work', `${scopeOf(sheet, job)?.name ?? job.scope}, for “${job.complaint}”`],
+		['Hours', `${formatNumber(job.pumpHours)} h of the pump, ${formatNumber(job.meterHours)} h on its meter`],
+		[
+			'In and out',
+			`${day(job.receivedAt)}${job.releasedAt ? `, released ${day(job.releasedAt)}` : ', not released yet'}`
+		]
+	];
+	return {
+		pageSize: 'A4',
+		pageMargins: [40, 40, 40, 46],
+		defaultStyle: { font: 'Helvetica', fontSize: 9, lineHeight: 1.15 },
+		info: { title: `Rebuild report ${job.serial}` },
+		footer: (page: number, of: number) => ({
+			text: `${shop.name} · ${job.serial} · page ${page} of ${of}`,
+			alignment: 'center',
+			fontSize: 8,
+			margin: [0, 14, 0, 0]
+		}),
+		content: [
+			{ text: `Rebuild report: ${job.serial}`, fontSize: 17, bold: true },
+			{ text: `${shop.name}${shop.demo ? ' · invented demo data' : ''}`, margin: [0, 0, 0, 8] },
+			{ table: { widths: [70, '*'], body: facts.map((row) => [...row]) }, layout: 'noBorders' },
+			head('The parts, as they lay'),
+			{ svg: matDrawing(stationsInScope(sheet, job), sheet.cylinders, parts), fit: [515, 190] },
+			{ text: 'N: a new part. !: stays, with something found. Empty: stays, nothing found.', fontSize: 8 },
+			head(`Replaced: ${replaced.length}`),
+			replaced.length > 0
+				? table(
+						['Part', 'Found', 'Because'],
+						[150, 110, '*'],
+						replaced.map((part) => [place(part), found(part) || 'nothing', because(part)])
+					)
+				: nothing('Nothing.'),
+			head('Stays, and is to be watched'),
+			kept.length > 0
+				? table(
+						['Part', 'Found', 'Decided'],
+						[150, '*', 150],
+						kept.map((part) => [place(part), found(part), verdictOf(decided(part))])
+					)
+				: nothing('Nothing was found on what stays.'),
+			head('Measured'),
+			sizes.length > 0
+				? table(['Part', 'Size', 'Value ± U (95 %)', 'Limit', 'With'], [130, 90, 90, 60, '*'], sizes)
+				: nothing('Nothing was measured.'),
+			head('Put together'),
+			...torques(parts, units),
+			head('Proved'),
+			...proved(bench, state, units),
+			head('Next service'),
+			`After ${formatNumber(bench.policy.intervalHours)} h more, by the rule in force.`,
+			{
+				text: 'Probabilities and uncertainties rest on what was measured and on record; the maker’s sheet, local rules and licensed practice come first.',
+				fontSize: 8,
+				margin: [0, 12, 0, 0]
+			}
+		]
+	};
+}
+
+const verdictOf = (decision: { verdict: keyof typeof verdictName } | undefined): string =>
+	decision ? verdictName[decision.verdict].toLowerCase() : 'not decided';
+
+function torques(parts: readonly JudgedPart[], units: UnitPreference): Content[] {
+	const rows = parts.flatMap(({ station, cell, record }) => {
+		const { fastening } = station;
+		if (!fastening || record.tightened.length === 0) return [];
+		const passes = tighteningPasses(fastening);
+		const read = record.tightened.flatMap(({ payload }) => (payload.read ? [payload.read.valueNm] : []));
+		const torque = (nm: number) => formatQuantity(nm, units.torque);
+		return [
+			[
+				placeName(station.name, cell.cylinder),
+				fastening.torqueNm === undefined ? 'by feel' : torque(fastening.torqueNm),
+				`${record.tightened.length} in ${passes.length} passes`,
+				read.length > 0 ? `read ${torque(Math.min(...read))} to ${torque(Math.max(...read))}` : 'by the wrench’s click'
+			]
+		];
+	});
+	return rows.length > 0
+		? [table(['Bolts', 'Torque', 'Tightened', 'Wrench'], [150, 90, '*', 130], rows)]
+		: [nothing('No torque is on record.')];
+}
+
+function proved(bench: Bench, { proofs }: JobState, units: UnitPreference): Content[] {
+	const { sheet, unbuilt } = bench;
+	const last = lastProofs(proofs);
+	const held = holdOn(sheet, last);
+	const drips = { none: 'no drips', stopping: 'a few drips, stopping', steady: 'drips steadily' } as const;
+	const lines = [
+		...(held && sheet.proof ? [holdWords(held, sheet.proof, units)] : []),
+		...[...last.drips].map(([place, { seen }]) => `${place}: ${drips[seen]}.`),
+		...(last.flow
+			? [
+					`Flow ${formatQuantity(last.flow.flow.value, 'Lmin')} at ${formatQuantity(last.flow.pressure.value, units.pressure)}.`
+				]
+			: []),
+		...(last.trace
+			? [
+					`By its pressure trace: ${verdictWords(last.trace.verdicts[0] as TraceVerdict).toLowerCase()} (${formatProbability(last.trace.verdicts[0].probability)}).`
+				]
+			: []),
+		...(unbuilt
+			? [
+					`Let go though not all was put together and proved here: “${unbuilt.why}” ${unbuilt.tests.map(unprovedWords).join(' ')}`
+				]
+			: [])
+	];
+	return lines.length > 0 ? lines : [nothing('No test is on record.')];
+}

@@ -1,0 +1,31 @@
+import { benchOf } from '@exetasis/server/jobs/bench';
+import { pdfOf } from '@exetasis/server/pdf';
+import { day } from '$lib/ui/time';
+import { found, idFrom, fileNamed, scopeOf } from '$lib/server/request';
+
+const MM = 72 / 25.4;
+
+/** The label of a pump that goes on the shelf: 100 × 60 mm, with a code that leads to the pump. */
+export async function GET({ locals, params, url }) {
+	const { job, sheet } = found(await benchOf(scopeOf(locals), idFrom(params.job)));
+	const about = [
+		`${sheet.model}${job.tag ? `, ${job.tag}` : ''}`,
+		job.releasedAt ? `Rebuilt, released ${day(job.releasedAt)}` : 'NOT RELEASED',
+		`${Math.round(job.pumpHours)} h`,
+		'Turn the shaft by hand once a month'
+	];
+	const label = {
+		pageSize: { width: 100 * MM, height: 60 * MM },
+		pageMargins: 5 * MM,
+		defaultStyle: { font: 'Helvetica', fontSize: 10 },
+		content: [
+			{
+				columns: [
+					{ width: '*', stack: [{ text: job.serial, fontSize: 18, bold: true, margin: [0, 0, 0, 6] }, ...about] },
+					{ width: 'auto', qr: `${url.origin}/pumps/${job.pumpId}`, fit: 38 * MM }
+				]
+			}
+		]
+	};
+	return fileNamed(`label-${job.serial}`, 'pdf', 'application/pdf', await pdfOf(label));
+}

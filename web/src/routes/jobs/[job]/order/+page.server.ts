@@ -1,0 +1,34 @@
+import { fail } from '@sveltejs/kit';
+import { message, setError, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { orderOf } from '@exetasis/server/jobs/order';
+import { takeFromStock } from '@exetasis/server/stock';
+import { takeSchema } from '$lib/forms/order';
+import { readForm } from '$lib/server/form';
+import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
+
+export const load = async ({ locals, params }) => ({
+	order: found(await orderOf(scopeOf(locals), idFrom(params.job)))
+});
+
+export const actions = {
+	default: async ({ locals, params, request }) => {
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(takeSchema));
+		if (!form.valid) return fail(400, { form });
+		const taken = await takeFromStock(scopeOf(locals), userOf(locals), idFrom(params.job), form.data);
+		switch (taken.kind) {
+			case 'taken':
+				return message(form, 'Taken from the drawer.');
+			case 'tooFew':
+				return setError(form, '', `Only ${taken.left} left in the drawer: somebody has taken some meanwhile.`, {
+					status: 409
+				});
+			case 'refused':
+				return setError(form, '', 'The job takes no more: it is released, or does not need this part.', {
+					status: 409
+				});
+			case 'unknownJob':
+				return found(undefined);
+		}
+	}
+};

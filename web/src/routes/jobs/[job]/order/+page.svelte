@@ -1,0 +1,229 @@
+<!-- @component Order: what has to be had, by kits and singles at least cost, what lies in the drawer, what has come in. -->
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { invalidateAll } from '$app/navigation';
+	import { coverWith, type Bought } from '@exetasis/core/order';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import { benchInUse } from '$lib/log/bench.svelte';
+	import Arrival from '$lib/order/Arrival.svelte';
+	import { formatNumber } from '$lib/ui/numbers';
+	import { inSentence } from '$lib/words/place';
+
+	let { data, form } = $props();
+	const bench = $derived(benchInUse()());
+	const { job, sheet } = $derived(bench.bench);
+	const { problem, cheapest, uncovered, stock, consumables } = $derived(data.order);
+	const currency = $derived(data.shop?.currency ?? '');
+	const locked = $derived(job.releasedAt !== null || !data.mayWork);
+	/** What somebody wants otherwise than it would be cheapest. */
+	let changed = $state<Bought>();
+	const bought = $derived(changed ?? cheapest ?? {});
+	const cover = $derived(coverWith(problem, bought));
+	const least = $derived(cheapest && coverWith(problem, cheapest).price);
+	const stationOf = (key: string) => sheet.stations.find((one) => one.key === key)!;
+	const isNeeded = (key: string) => problem.needs.some(({ station }) => station === key);
+	// Kits that hold something of it, and what is bought or could be as a single.
+	const lines = $derived(
+		problem.offers.filter(
+			(offer) => (bought[offer.number] ?? 0) > 0 || offer.holds.some(({ station }) => isNeeded(station))
+		)
+	);
+	const kitOf = (number: string) => sheet.kits.find((kit) => kit.number === number);
+	const inNoKit = $derived(
+		problem.needs.filter(({ station }) => !sheet.kits.some(({ holds }) => holds.some((one) => one.station === station)))
+	);
+	const drawer = $derived(new Map(stock.map((line) => [line.station, line])));
+	const here = $derived(bench.log.arrivals);
+	let arriving = $state<string>();
+
+	const set = (number: string, count: number) => (changed = { ...bought, [number]: Math.max(0, count) });
+	const list = (as: string) => `/jobs/${job.id}/order/list?as=${as}&buy=${encodeURIComponent(JSON.stringify(bought))}`;
+	const names = (lines: readonly { station: string; pieces: number }[]) =>
+		lines.map(({ station, pieces }) => `${pieces} × ${inSentence(stationOf(station).name)}`).join(', ');
+	// What others record changes what is still needed.
+	let seen = $state(-1);
+	$effect(() => {
+		const marks = here.length + [...bench.parts.values()].filter(({ record }) => record.decisions.length > 0).length;
+		if (seen >= 0 && marks !== seen) void invalidateAll();
+		seen = marks;
+	});
+</script>
+
+<svelte:head><title>Order {job.serial} · Exetasis</title></svelte:head>
+<div class="head">
+	<h1>Order</h1>
+	<p>
+		{#if problem.needs.length === 0}Nothing has to be had: no part is decided to be replaced, or all of it is here.{:else}
+			<b class="figures">{formatNumber(cover.price, 2)} {currency}</b>
+			{#if changed && least !== undefined && cover.price > least + 0.004}<span class="soft"
+					>({formatNumber(cover.price - least, 2)} more than the cheapest)</span
+				>{/if}
+			for {problem.needs.reduce((sum, { pieces }) => sum + pieces, 0)} pieces of {problem.needs.length} kinds{cover
+				.fromStock.length > 0
+				? `, ${names(cover.fromStock)} from the drawer`
+				: ''}.
+		{/if}
+	</p>
+	{#if changed}<button type="button" class="btn" onclick={() => (changed = undefined)}>Back to the cheapest</button
+		>{/if}
+	{#each ['pdf', 'xlsx', 'csv'] as as (as)}<a class="btn" href={list(as)} download data-sveltekit-reload
+			>{as.toUpperCase()}</a
+		>{/each}
+</div>
+{#each uncovered as one (one.station)}
+	<p class="wrong" role="alert">
+		Nobody offers enough of the {inSentence(stationOf(one.station).name)}: {one.needed} are needed, {one.available} can be
+		had.
+	</p>
+{/each}
+{#if cover.missing.length > 0}<p class="wrong" role="alert">Still missing: {names(cover.missing)}.</p>{/if}
+{#if form?.form?.errors?._errors}<p class="wrong" role="alert">{form.form.errors._errors.join(' ')}</p>{/if}
+{#if form?.form?.message}<p role="status">{form.form.message}</p>{/if}
+
+{#if problem.needs.length > 0}
+	<h2>To buy</h2>
+	<table class="table" aria-label="To buy">
+		<thead
+			><tr><th>Number</th><th>Holds</th><th class="number">Price</th><th>Count</th><th class="number">Sum</th></tr
+			></thead
+		>
+		<tbody>
+			{#each lines as offer (offer.number)}
+				{@const kit = kitOf(offer.number)}
+				{@const count = bought[offer.number] ?? 0}
+				<tr class:off={count === 0}>
+					<td
+						><b>{offer.number}</b>{#if kit}<br /><span class="soft">{kit.name}</span>{/if}</td
+					>
+					<td>
+						<span class="holds">
+							{#each offer.holds as { station, pieces } (station)}
+								{@const held = stationOf(station)}
+								<span class:soft={!isNeeded(station)} title={held.name}
+									><Glyph type={held.type} toward={held.face.toward} size={28} />{pieces}
+									{kit ? held.short : held.name}</span
+								>
+							{/each}
+						</span>
+					</td>
+					<td class="number">{formatNumber(offer.price, 2)}</td>
+					<td>
+						<span class="count" role="group" aria-label="Count of {offer.number}">
+							<button
+								type="button"
+								class="btn"
+								disabled={locked || count === 0}
+								onclick={() => set(offer.number, count - 1)}>−<span class="sr-only"> one fewer</span></button
+							>
+							<b class="figures">{count}</b>
+							<button type="button" class="btn" disabled={locked} onclick={() => set(offer.number, count + 1)}
+								>+<span class="sr-only"> one more</span></button
+							>
+						</span>
+					</td>
+					<td class="number">{formatNumber(count * offer.price, 2)}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	{#if cover.over.length > 0}<p>
+			Stays over: {names(cover.over)}. It goes on the shelf, or belongs to another assembly.
+		</p>{/if}
+	{#if inNoKit.length > 0}<p>In no kit: {names(inNoKit)}.</p>{/if}
+	<h2 class="mt-4">Needed</h2>
+	<table class="table" aria-label="Needed">
+		<thead><tr><th>Part</th><th class="number">Pieces</th><th class="number">In the drawer</th><th></th></tr></thead>
+		<tbody>
+			{#each problem.needs as { station: key, pieces } (key)}
+				{@const station = stationOf(key)}
+				{@const line = drawer.get(key)}
+				<tr>
+					<td class="part"><Glyph type={station.type} toward={station.face.toward} size={30} /> {station.name}</td>
+					<td class="number">{pieces}</td>
+					<td class="number"
+						>{line?.pieces ?? 0}{#if line && line.floor > 0}<span class="soft"> ({line.floor} stay)</span>{/if}</td
+					>
+					<td>
+						{#if arriving === key}<Arrival
+								{bench}
+								{station}
+								due={pieces}
+								onclose={() => (arriving = undefined)}
+							/>{:else}
+							<span class="count">
+								<button type="button" class="btn" disabled={locked} onclick={() => (arriving = key)}
+									>Came in<span class="sr-only">: {station.name}</span></button
+								>
+								{#if (line?.pieces ?? 0) > 0}
+									<form method="post" use:enhance>
+										<input type="hidden" name="station" value={key} />
+										<input type="hidden" name="pieces" value={Math.min(pieces, line!.pieces)} />
+										<button class="btn" disabled={locked}
+											>Take {Math.min(pieces, line!.pieces)} from the drawer<span class="sr-only">: {station.name}</span
+											></button
+										>
+									</form>
+								{/if}
+							</span>
+						{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+{/if}
+{#if consumables.length > 0}<p class="mt-2">Also at hand: {consumables.join(', ')}.</p>{/if}
+{#if here.length > 0}
+	<h2 class="mt-4">Here already</h2>
+	<ul>
+		{#each here as { id, payload } (id)}
+			<li>
+				{payload.pieces} × {inSentence(stationOf(payload.station).name)}, {payload.from === 'stock'
+					? 'from the drawer'
+					: 'bought'}{payload.lot ? `, lot ${payload.lot}` : ''}{payload.supplier ? `, ${payload.supplier}` : ''}
+			</li>
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem 1rem;
+		margin-bottom: 8px;
+	}
+	.head p {
+		flex: 1;
+	}
+	.holds,
+	.count {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 2px 10px;
+		font-size: 0.88rem;
+	}
+	.holds span {
+		display: inline-flex;
+		align-items: center;
+		gap: 2px;
+	}
+	.count {
+		flex-wrap: nowrap;
+		gap: 8px;
+	}
+	.off td {
+		color: var(--ink-soft);
+	}
+	td.part {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+	}
+	ul {
+		list-style: square;
+		padding-left: 1.2rem;
+	}
+</style>

@@ -85,7 +85,8 @@ describe('visits', () => {
 				model
 			).toHaveLength(1);
 		}
-		expect(new Set(further.map(({ stage }) => stage)).size).toBe(4);
+		const stages = ['released', 'stripping', 'inspecting', 'deciding', 'building', 'proving'] as const;
+		expect(new Set(further.map(({ stage }) => stage))).toEqual(new Set(stages));
 	});
 	it('put the barge right after a while, and it alone', () => {
 		const fixed = all.filter(isFixed);

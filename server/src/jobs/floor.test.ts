@@ -75,6 +75,15 @@ describe('a job on the floor', () => {
 			expect((await onFloor(bench.job.id)).again).toBe(verdict === 'lookAgain' ? 1 : 0);
 		}
 	});
+	it('of which every part is decided says what is built next, and how much is in', async () => {
+		const bench = await openJob(shop);
+		await append(shop.scope, user(), bench.job.id, decideAll(bench, user(), 'reuse'));
+		const { closing } = await onFloor(bench.job.id);
+		expect(closing).toMatchObject({ at: 'build', in: 0, step: { mirrored: false } });
+		const gasket = entryOf(bench, user(), 'putIn', { piece: 'same' }, partAt(bench, 'retainerGasket', 1));
+		await append(shop.scope, user(), bench.job.id, [gasket]);
+		expect((await onFloor(bench.job.id)).closing).toMatchObject({ in: 1, of: closing!.of });
+	});
 	it('is nobody else’s', async () => expect((await floorOf(other.scope)).jobs).toEqual([]));
 });
 

@@ -1,11 +1,35 @@
-import type { ShopScope } from '../db/scope';
+import {
+	firstUnbuilt,
+	fold,
+	lastProofs,
+	piecesIn,
+	proveSteps,
+	together,
+	unproved,
+	type BuildStep
+} from '@exetasis/core/record';
+import { entriesOf } from '../benchLog/entries';
+import { of, type ShopScope } from '../db/scope';
 import { floorJobs, type FloorJob } from '../db/sql/floor';
 import { releasedJobs, type ReleasedJob } from '../db/sql/releasedJobs';
+import { pinnedSheet } from '../sheets';
+import { policyOf } from '../shops';
 import { alarmsOf } from '../trace';
 import type { Recurrence } from '@exetasis/core/trace';
 
+/** Where a job stands of which every part is decided: what is built next, or what is left of proving it. */
+export interface Closing {
+	readonly at: 'build' | 'prove' | 'release';
+	readonly in: number;
+	readonly of: number;
+	/** The first step that is not done. */
+	readonly step?: Pick<BuildStep, 'text' | 'mirrored'>;
+}
+export interface FloorListing extends FloorJob {
+	readonly closing?: Closing;
+}
 export interface Floor {
-	readonly jobs: readonly FloorJob[];
+	readonly jobs: readonly FloorListing[];
 	/** What recurs beyond chance, by pump. */
 	readonly recurring: Readonly<Record<string, Recurrence>>;
 	readonly released: readonly ReleasedJob[];
@@ -14,10 +38,36 @@ const MOST_RELEASED = 8;
 
 /** Every job in the shop: those open, longest waiting first, with what recurs on their pumps, and those released last. */
 export async function floorOf(scope: ShopScope): Promise<Floor> {
-	const [jobs, released] = await Promise.all([floorJobs(scope), releasedJobs(scope, MOST_RELEASED)]);
+	const [open, released] = await Promise.all([floorJobs(scope), releasedJobs(scope, MOST_RELEASED)]);
+	const jobs: FloorListing[] = [];
+	for (const job of open) {
+		const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
+		jobs.push(decided ? { ...job, closing: await closingOf(scope, job.id) } : job);
+	}
 	const recurring = await alarmsOf(
 		scope,
 		jobs.map(({ pumpId }) => pumpId)
 	);
 	return { jobs, recurring, released };
+}
+
+async function closingOf(scope: ShopScope, jobId: string): Promise<Closing> {
+	const job = (await of(scope, 'job').one({ id: jobId }))!;
+	const sheet = await pinnedSheet(scope, job.modelSheetId);
+	const cells = await of(scope, 'matCell').all({ jobId });
+	const state = fold(
+		await entriesOf(scope, jobId, {
+			kinds: ['decision', 'putIn', 'tightened', 'step', 'answer', 'proof', 'withdraw', 'correction']
+		})
+	);
+	const places = cells.map(({ partId: part, station, cylinder }) => ({ part, station, cylinder }));
+	const build = together(sheet, job, places, state.parts);
+	const pieces = piecesIn(build);
+	const count = { in: pieces.in, of: pieces.of };
+	const unbuilt = build.steps.find(({ key }) => key === firstUnbuilt(build, state.steps, state.answers)?.key);
+	if (unbuilt) return { at: 'build', ...count, step: { text: unbuilt.text, mirrored: unbuilt.mirrored } };
+	const prove = proveSteps(sheet, job).find(({ key }) => !state.steps.has(key));
+	if (prove) return { at: 'prove', ...count, step: { text: prove.text, mirrored: false } };
+	const lacks = unproved(sheet, lastProofs(state.proofs), await policyOf(scope));
+	return { at: lacks.length > 0 ? 'prove' : 'release', ...count };
 }

@@ -1,5 +1,6 @@
 <!-- @component Floor: every job in the shop, where it stands, what is to be done first there, what recurs. -->
 <script lang="ts">
+	import { buildStepName } from '$lib/words/steps';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import LittleMat from '$lib/mat/LittleMat.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
@@ -13,7 +14,7 @@
 	type Job = (typeof data.jobs)[number];
 	const partName = ({ name, cylinder }: NonNullable<Job['nextPart']>) => inSentence(placeName(name, cylinder));
 	/** Where a job stands, what is to be done first there, and where that is done. */
-	function stage({ id, parts, looked, decided, again, nextStep, nextPart }: Job): {
+	function stage({ id, parts, looked, decided, again, nextStep, nextPart, closing }: Job): {
 		readonly at: string;
 		readonly path: string;
 		readonly first: string;
@@ -30,7 +31,21 @@
 			return { at: 'Decide', path: to('decide'), first: `Decide the ${parts - decided} that are still open` };
 		if (again > 0) return { at: 'Inspect', path: to('inspect'), first: `Look again at ${again}` };
 		if (nextStep !== null) return { at: 'Strip', path: to('strip'), first: `Sign off: ${nextStep}` };
-		return { at: 'Release', path: to('release'), first: 'Everything is decided: release it' };
+		if (closing?.at === 'build' && closing.step)
+			return closing.in === 0
+				? { at: 'Order', path: to('order'), first: 'Everything is decided: order what goes, then build it' }
+				: {
+						at: 'Build',
+						path: to('build'),
+						first: `${buildStepName(closing.step)} (${closing.in} of ${closing.of} pieces in)`
+					};
+		if (closing?.at === 'prove')
+			return {
+				at: 'Prove',
+				path: to('prove'),
+				first: closing.step?.text ?? 'It is together: its test is not passed yet'
+			};
+		return { at: 'Release', path: to('release'), first: 'It is together and proved: release it' };
 	}
 	const recurs = ({ pumpId, names }: Job): string => {
 		const one = data.recurring[pumpId];

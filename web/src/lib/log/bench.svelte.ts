@@ -8,6 +8,7 @@ import {
 	facesUp,
 	fold,
 	isLookedAt,
+	reconcile,
 	standingDecision,
 	stationsInScope,
 	stepsInScope,
@@ -63,6 +64,12 @@ export class BenchState {
 	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
 	/** Cleaning steps that nobody has signed off: until then no part is called clean. */
 	readonly uncleaned = $derived.by(() => uncleaned(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
+	/** Parts out against parts that the pump has. */
+	readonly piecesOut = $derived.by(() =>
+		reconcile(this.bench.sheet, this.bench.job, this.log, (station, cylinder) =>
+			this.partIds.get(placeKey(station, cylinder))
+		)
+	);
 	/** The plan by which the pump goes together, and what is in. */
 	readonly build = $derived.by(() => together(this.bench.sheet, this.bench.job, this.bench.cells, this.log.parts));
 	/** Keys of the build steps that are done. */

@@ -1,19 +1,14 @@
 <!-- @component Parts out against parts that the pump has: what is counted, what is short, and where to look for it. -->
 <script lang="ts">
 	import { inSentence } from '$lib/words/place';
-	import { placeKey } from '@exetasis/core/mat';
-	import { reconcile, unaccounted } from '@exetasis/core/record';
+	import { unaccounted } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 
 	interface Props {
 		bench: BenchState;
 	}
 	let { bench }: Props = $props();
-	const pieces = $derived(
-		reconcile(bench.bench.sheet, bench.bench.job, bench.log, (station, cylinder) =>
-			bench.partIds.get(placeKey(station, cylinder))
-		)
-	);
+	const pieces = $derived(bench.piecesOut);
 	const expected = $derived(pieces.reduce((sum, one) => sum + one.expected, 0));
 	const out = $derived(pieces.reduce((sum, one) => sum + (one.out ?? 0), 0));
 	const amiss = $derived(unaccounted(pieces));

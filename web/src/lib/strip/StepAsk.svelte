@@ -1,7 +1,7 @@
 <!-- @component One question of a step, with its answer: seen, counted, chosen, or in one's own words. -->
 <script lang="ts">
 	import { parseNumber, parseQuantity } from '@exetasis/core/quantity';
-	import { piecesInPump, type Answer, type Ask, type Chosen, type ModelSheet } from '@exetasis/core/record';
+	import type { Answer, Ask, ModelSheet } from '@exetasis/core/record';
 	import { formatQuantity } from '$lib/ui/numbers';
 	import { numberSentence, quantitySentence } from '$lib/words/problems';
 	import { askWords } from '$lib/words/steps';
@@ -9,13 +9,13 @@
 	interface Props {
 		ask: Ask;
 		sheet: ModelSheet;
-		/** What the pump is made of. */
-		variants: Chosen;
+		/** As many pieces as there should be, where they are counted. */
+		due: number;
 		given?: Answer['payload']['value'];
 		locked: boolean;
 		onanswer: (value: Answer['payload']['value']) => void;
 	}
-	let { ask, sheet, variants, given, locked, onanswer }: Props = $props();
+	let { ask, sheet, due, given, locked, onanswer }: Props = $props();
 	const id = $props.id();
 
 	const COUNTED = { least: 0, most: 1000 };
@@ -26,8 +26,7 @@
 		if (typeof given === 'number' || typeof given === 'string') typed = String(given);
 		else if (typeof given === 'object') typed = formatQuantity(given.value, given.typed.unit);
 	});
-	const belong = $derived(ask.kind === 'count' ? piecesInPump(sheet, ask.station, variants) : 0);
-	const differs = $derived(ask.kind === 'count' && typeof given === 'number' && given !== belong);
+	const differs = $derived(ask.kind === 'count' && typeof given === 'number' && given !== due);
 
 	function take() {
 		problem = '';
@@ -74,9 +73,9 @@
 		{#if ask.kind === 'count'}<button
 				type="button"
 				class="btn"
-				aria-pressed={given === belong}
+				aria-pressed={given === due}
 				disabled={locked}
-				onclick={() => onanswer(belong)}>All {belong}</button
+				onclick={() => onanswer(due)}>All {due}</button
 			>{/if}
 		<input
 			{id}
@@ -95,7 +94,7 @@
 	{:else}
 		<span>{askWords(ask, sheet)}</span>
 	{/if}
-	{#if differs}<b class="wrong">There should be {belong}: look for the others.</b>{/if}
+	{#if differs}<b class="wrong">There should be {due}: look for the others.</b>{/if}
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>
 

@@ -1,6 +1,6 @@
 <!-- @component What a step asks, each with its answer; a choice may say something of parts, and stands at them as well. -->
 <script lang="ts">
-	import { askKey, type Answer, type Ask, type Step } from '@exetasis/core/record';
+	import { askKey, piecesInPump, type Answer, type Ask, type Step } from '@exetasis/core/record';
 	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import StepAsk from './StepAsk.svelte';
 
@@ -27,6 +27,10 @@
 			})
 		);
 	}
+	// Going in all of them belong; coming out those that were not there are not looked for.
+	const due = (station: string) =>
+		(step.stage === 'build' ? undefined : bench.piecesOut.find((one) => one.station.key === station)?.expected) ??
+		piecesInPump(sheet, station, job.variants);
 	const answer = (ask: Ask, i: number, value: Answer['payload']['value']) =>
 		bench.record({ kind: 'answer', payload: { step: step.key, ask: i, value } }, ...meant(ask, value));
 </script>
@@ -35,7 +39,7 @@
 	<StepAsk
 		{ask}
 		{sheet}
-		variants={job.variants}
+		due={ask.kind === 'count' ? due(ask.station) : 0}
 		given={bench.log.answers.get(askKey(step.key, i))?.payload.value}
 		{locked}
 		onanswer={(value) => answer(ask, i, value)}

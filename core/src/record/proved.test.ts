@@ -1,0 +1,73 @@
+// What was proved against the sheet's test: the last word of each counts, and a fall too close to call is said to be.
+import { describe, expect, it } from 'vitest';
+import { demoSheet } from '../decide/testing';
+import { checkEntry, entrySchema, holdOn, lastProofs, together, unproved, type Entry, type Proof } from '.';
+
+const sheet = demoSheet('marram');
+const [weep, joint] = sheet.proof!.places;
+const risks = { acceptBad: 0.05, scrapGood: 0.05 };
+let count = 0;
+const proof = (payload: object): Proof => {
+	count += 1;
+	const id = (n: number) => `0197f000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+	const at = new Date(Date.UTC(2026, 2, 1) + 1000 * count).toISOString();
+	return entrySchema.parse({ id: id(count), job: id(0), by: 'ines', at, kind: 'proof', payload }) as Proof;
+};
+const mpa = (value: number) => ({ value, typed: { text: String(value), unit: 'MPa' } });
+const held = (to: number, minutes = 5) => proof({ test: 'hold', from: mpa(12), to: mpa(to), minutes });
+const drips = (place: string, seen: string) => proof({ test: 'drips', place, seen });
+const lacks = (...proofs: Proof[]) => unproved(sheet, lastProofs(proofs), risks).map(({ what }) => what);
+
+describe('unproved', () => {
+	it('wants a hold, and a look at every weep place', () =>
+		expect(lacks()).toEqual(['notHeld', 'notLookedAt', 'notLookedAt']));
+	it('lets the last word of each count', () => {
+		const dry = [drips(weep, 'none'), drips(joint, 'stopping')];
+		expect(lacks(...dry, held(11.9))).toEqual([]);
+		expect(lacks(...dry, held(11.9), drips(weep, 'steady'))).toEqual(['drips']);
+		expect(lacks(...dry, held(11), held(11.9))).toEqual([]);
+		expect(lacks(...dry, held(11.9), held(11))).toEqual(['holdFails']);
+	});
+	it('calls a fall that the gauge cannot tell from the limit too close, and a longer hold settles it', () => {
+		const dry = [drips(weep, 'none'), drips(joint, 'none')];
+		expect(lacks(...dry, held(11.65))).toEqual(['holdTooClose']);
+		// The same rate over an hour: 4.2 MPa would have fallen at the limit.
+		expect(lacks(...dry, proof({ test: 'hold', from: mpa(12), to: mpa(8.8), minutes: 60 }))).toEqual([]);
+	});
+	it('asks nothing where the sheet has no test', () => {
+		const silent = { proof: undefined };
+		expect(unproved(silent, lastProofs([]), risks)).toEqual([]);
+		expect(holdOn(silent, lastProofs([held(11)]))).toBeUndefined();
+	});
+});
+
+describe('a proof', () => {
+	const check = (entry: Entry) =>
+		checkEntry(entry, {
+			sheet,
+			scope: 'packing',
+			stationOfPart: new Map(),
+			stepsDone: new Map(),
+			answers: new Set(),
+			holdOrder: false,
+			together: () => together(sheet, { scope: 'packing' }, [], new Map())
+		});
+	it('is taken in any unit that measures it', () => {
+		const psi = { value: (100 * 4.4482216152605) / 25.4 ** 2, typed: { text: '100', unit: 'psi' } };
+		expect(check(proof({ test: 'hold', from: mpa(12), to: psi, minutes: 5 }))).toBeUndefined();
+	});
+	it.each([
+		[
+			'another unit',
+			{ test: 'hold', from: mpa(12), to: { value: 11, typed: { text: '11', unit: 'mm' } }, minutes: 5 },
+			'wrongUnit'
+		],
+		[
+			'digits that are another number',
+			{ test: 'hold', from: mpa(12), to: { ...mpa(11), value: 10 }, minutes: 5 },
+			'notAsTyped'
+		],
+		['a pressure that rose', { test: 'hold', from: mpa(12), to: mpa(12.1), minutes: 5 }, 'pressureRose'],
+		['a place that the sheet has not', { test: 'drips', place: 'The roof', seen: 'none' }, 'noSuchPlace']
+	])('refuses %s', (_, payload, code) => expect(check(proof(payload))).toMatchObject({ code }));
+});

@@ -40,12 +40,16 @@
 	const list = (as: string) => `/jobs/${job.id}/order/list?as=${as}&buy=${encodeURIComponent(JSON.stringify(bought))}`;
 	const names = (lines: readonly { station: string; pieces: number }[]) =>
 		lines.map(({ station, pieces }) => `${pieces} × ${inSentence(stationOf(station).name)}`).join(', ');
-	// What others record changes what is still needed.
-	let seen = $state(-1);
+	// What is recorded, here or by others, changes what is still needed, once the server has it.
+	const sent = $derived((bench.outbox?.ofJob(job.id).length ?? 0) === 0);
+	const marks = $derived(
+		here.length + [...bench.parts.values()].filter(({ record }) => record.decisions.length > 0).length
+	);
+	let asked: number | undefined;
 	$effect(() => {
-		const marks = here.length + [...bench.parts.values()].filter(({ record }) => record.decisions.length > 0).length;
-		if (seen >= 0 && marks !== seen) void invalidateAll();
-		seen = marks;
+		if (!sent) return;
+		if (asked !== undefined && asked !== marks) void invalidateAll();
+		asked = marks;
 	});
 </script>
 

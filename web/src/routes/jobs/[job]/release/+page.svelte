@@ -15,6 +15,7 @@
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { placeName } from '$lib/words/place';
+	import { buildStepName } from '$lib/words/steps';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 
 	let { data } = $props();
@@ -42,9 +43,9 @@
 	);
 	const left = $derived({
 		steps: [
-			...bench.build.steps.filter(({ key }) => !bench.built.has(key)),
-			...proveSteps(bench.bench.sheet, job).filter(({ key }) => !bench.log.steps.has(key))
-		].map(({ text }) => text),
+			...bench.build.steps.filter(({ key }) => !bench.built.has(key)).map(buildStepName),
+			...proveSteps(bench.bench.sheet, job).flatMap(({ key, text }) => (bench.log.steps.has(key) ? [] : [text]))
+		],
 		tests: unproved(bench.bench.sheet, lastProofs(bench.log.proofs), bench.bench.policy)
 	});
 	const finished = $derived(left.steps.length + left.tests.length === 0);

@@ -39,7 +39,10 @@
 		</section>
 	{/if}
 	<aside class="sheet">
-		<p><b class="figures">{bench.log.steps.size}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
+		<p>
+			<b class="figures">{steps.filter(({ key }) => bench.log.steps.has(key)).length}</b> of
+			<b class="figures">{steps.length}</b> steps signed off
+		</p>
 		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
 		<PartsOut {bench} />
 		{#if step}<a class="btn" href="/jobs/{job.id}/inspect">To the mat</a>{/if}

@@ -41,7 +41,7 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 ];
 const writes: readonly [path: string, viewer: number, technician: number, lead: number, otherShop: number][] = [
 	['/receive', 403, 400, 400, 400],
-	['/jobs/:job/order', 403, 400, 400, 400],
+	['/jobs/:job/order', 403, 400, 400, 404],
 	['/jobs/:job/release', 403, 409, 409, 404],
 	['/jobs/:job/entries', 403, 400, 400, 400],
 	[`/jobs/:job/photos/${'0'.repeat(64)}`, 403, 422, 422, 404],

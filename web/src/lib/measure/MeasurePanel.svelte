@@ -251,13 +251,13 @@
 		font-weight: 550;
 		font-size: 0.86rem;
 		line-height: 1.2;
-		margin: 3px 0;
+		margin: 1px 0;
 	}
 	.take {
 		display: grid;
 		grid-template-columns: 1fr auto 4.6rem;
 		gap: 5px;
-		margin-bottom: 5px;
+		margin-bottom: 3px;
 	}
 	.take input:first-child {
 		font-size: 1.15rem;

@@ -72,7 +72,7 @@
 
 <style>
 	.grid {
-		margin: 4px 0;
+		margin: 0;
 	}
 	.places {
 		width: 100%;

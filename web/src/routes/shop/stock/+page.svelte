@@ -39,7 +39,10 @@
 		</select>
 	</div>
 	{#snippet change(line: Line)}
-		<button type="button" class="btn" onclick={() => choose(line)} aria-label="Change: {line.name}">Change</button>
+		<Fields
+			><button type="button" class="btn" onclick={() => choose(line)} aria-label="Change: {line.name}">Change</button
+			></Fields
+		>
 	{/snippet}
 	{#if chosen && data.mayWork}
 		<form method="post" use:enhance class="sheet mb-4 grid max-w-xl gap-3 p-4">

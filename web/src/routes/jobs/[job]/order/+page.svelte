@@ -155,16 +155,21 @@
 								onclose={() => (arriving = undefined)}
 							/>{:else}
 							<span class="count">
-								<button type="button" class="btn" disabled={locked} onclick={() => (arriving = key)}
-									>Came in<span class="sr-only">: {station.name}</span></button
+								<button
+									type="button"
+									class="btn"
+									aria-label="Came in: {station.name}"
+									disabled={locked}
+									onclick={() => (arriving = key)}>Came in</button
 								>
 								{#if (line?.pieces ?? 0) > 0}
 									<form method="post" use:enhance>
 										<input type="hidden" name="station" value={key} />
 										<input type="hidden" name="pieces" value={Math.min(pieces, line!.pieces)} />
-										<button class="btn" disabled={locked}
-											>Take {Math.min(pieces, line!.pieces)} from the drawer<span class="sr-only">: {station.name}</span
-											></button
+										<button
+											class="btn"
+											aria-label="Take {Math.min(pieces, line!.pieces)} from the drawer: {station.name}"
+											disabled={locked}>Take {Math.min(pieces, line!.pieces)} from the drawer</button
 										>
 									</form>
 								{/if}

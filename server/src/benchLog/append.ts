@@ -24,7 +24,7 @@ import { lockWithdrawals } from '../db/sql/lockWithdrawals';
 import { log } from '../serverLog';
 import { photosThere } from '../photos/photos';
 import { pinnedSheet } from '../sheets';
-import { entriesOf } from './entries';
+import { entriesOf, ofBuilding } from './entries';
 import { projectWithdrawn } from './withdrawals';
 
 interface KnownJob extends Omit<JobFacts, 'holdOrder'> {
@@ -97,17 +97,6 @@ async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[
 		answers: new Set(job.answers.map(([step, ask]) => askKey(step, ask)))
 	};
 }
-
-/** Kinds of entries that say how far a pump is together. */
-const ofBuilding: readonly Entry['kind'][] = [
-	'decision',
-	'putIn',
-	'tightened',
-	'step',
-	'answer',
-	'withdraw',
-	'correction'
-];
 
 // How far the pump is together, with what of this batch has passed: read only where the batch speaks of that.
 async function buildingOf(

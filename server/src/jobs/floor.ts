@@ -8,7 +8,7 @@ import {
 	unproved,
 	type BuildStep
 } from '@exetasis/core/record';
-import { entriesOf } from '../benchLog/entries';
+import { entriesOf, ofBuilding } from '../benchLog/entries';
 import { of, type ShopScope } from '../db/scope';
 import { floorJobs, type FloorJob } from '../db/sql/floor';
 import { releasedJobs, type ReleasedJob } from '../db/sql/releasedJobs';
@@ -57,7 +57,7 @@ async function closingOf(scope: ShopScope, jobId: string): Promise<Closing> {
 	const cells = await of(scope, 'matCell').all({ jobId });
 	const state = fold(
 		await entriesOf(scope, jobId, {
-			kinds: ['decision', 'putIn', 'tightened', 'step', 'answer', 'proof', 'withdraw', 'correction']
+			kinds: [...ofBuilding, 'proof']
 		})
 	);
 	const places = cells.map(({ partId: part, station, cylinder }) => ({ part, station, cylinder }));

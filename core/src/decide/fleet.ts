@@ -18,6 +18,7 @@ import {
 	type WearKnowledge,
 	type WearLook
 } from '../life';
+import { groupBy } from '../list';
 import { requireThat } from '../number';
 import { discardLimit, type ModelSheet, type Reading, type SheetCharacteristic, type Station } from '../record';
 import { measureCharacteristic, type ShopGauge } from './characteristic';
@@ -150,17 +151,6 @@ export function* learningFleet(
 		classes: fitted.classes,
 		settled: fitted.settled
 	};
-}
-
-function groupBy<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
-	const groups = new Map<string, T[]>();
-	for (const one of list) {
-		const key = keyOf(one);
-		const group = groups.get(key);
-		if (group) group.push(one);
-		else groups.set(key, [one]);
-	}
-	return groups;
 }
 
 const lastOfEachPump = (lives: readonly LifeOnRecord[], most: number): LifeOnRecord[] =>

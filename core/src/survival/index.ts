@@ -1,0 +1,7 @@
+export { endedAt, endedBetween, hasEnded, heldTo, isExact, withAge, type ObservedLife } from './observedLife';
+export * from './weibull';
+export * from './compareWeibull';
+export * from './stepCurves';
+export * from './logRank';
+export * from './turnbull';
+export * from './repairs';

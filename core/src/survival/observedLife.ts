@@ -1,0 +1,35 @@
+import { requireThat } from '../number';
+
+/**
+ * What the record says of one life, in hours since fitting: it ended after `after` and no later than `by`.
+ * Equal: the moment is known. `by` Infinity: it still held (right-censored). `after` 0: it had ended by its first look.
+ */
+export interface ObservedLife {
+	readonly after: number;
+	readonly by: number;
+}
+
+export const endedAt = (hours: number): ObservedLife => ({ after: hours, by: hours });
+export const heldTo = (hours: number): ObservedLife => ({ after: hours, by: Infinity });
+export const endedBetween = (after: number, by: number): ObservedLife => ({ after, by });
+
+export const hasEnded = ({ by }: ObservedLife): boolean => by !== Infinity;
+export const isExact = ({ after, by }: ObservedLife): boolean => after === by;
+
+/** Lives that say something of age: those that ended or held at hour 0 say nothing and are counted apart. */
+export function withAge(lives: readonly ObservedLife[]): {
+	readonly lives: ObservedLife[];
+	readonly zeroHours: number;
+} {
+	const kept = lives.filter(({ after, by }) => by > 0 && !(after === 0 && by === Infinity));
+	return { lives: kept, zeroHours: lives.length - kept.length };
+}
+
+/** Refuses what cannot be a life. */
+export function requireLives(fn: string, lives: readonly ObservedLife[]): void {
+	for (const { after, by } of lives) {
+		if (after >= 0 && after < Infinity && by >= after) continue;
+		requireThat(after >= 0 && Number.isFinite(after), fn, 'after', after, 'hours, at least 0');
+		requireThat(false, fn, 'by', by, `at least ${after}`);
+	}
+}

@@ -13,9 +13,25 @@ import * as part from './part';
 import * as prove from './prove';
 import * as quantity from './quantity';
 import * as record from './record';
+import * as survival from './survival';
 import * as trace from './trace';
 
-const packages = { build, number, measure, mechanics, quantity, part, record, life, decide, mat, order, prove, trace };
+const packages = {
+	survival,
+	build,
+	number,
+	measure,
+	mechanics,
+	quantity,
+	part,
+	record,
+	life,
+	decide,
+	mat,
+	order,
+	prove,
+	trace
+};
 const hostile = [NaN, Infinity, -Infinity, -1, 0, 1e-300, 1e300, 1e17, 0.5];
 
 const sheet = demoSheet('marram');
@@ -107,6 +123,24 @@ const mpa = (value: number) => ({ value, typed: { text: String(value), unit: 'MP
 const heldFor5 = { test: 'hold' as const, from: mpa(12), to: mpa(11.9), minutes: 5 };
 const looks = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
 
+const lived = [survival.endedAt(900), survival.endedAt(1500), survival.endedBetween(500, 1200), survival.heldTo(2000)];
+const weibullFit = survival.fitWeibull(lived);
+const rebuilt = {
+	pumpHours: 1000,
+	looks: [],
+	asFound: [],
+	sizes: [],
+	sides: [],
+	duty: { temperatureC: 40, pressureMPa: 9, speedRpm: 900 }
+};
+const chained = [{ prior: 0.2, perHour: 1e-4 }];
+const visited = {
+	hours: 0,
+	observed: [{ present: true, leak: 0.1, links: [{ chain: 0, strength: 0.6 }] }],
+	actions: [{ chain: 0, effectiveness: 0.5 }]
+};
+const followedChains = trace.followChains(chained, [visited]) as Extract<trace.Followed, { kind: 'followed' }>;
+
 type Call = (...args: never[]) => unknown;
 interface Walked {
 	readonly args: readonly unknown[];
@@ -116,6 +150,7 @@ interface Walked {
 	readonly held?: readonly string[];
 }
 const of = (...args: unknown[]): Walked => ({ args });
+const networkIsChecked = ['findings', 'causes', 'follows', 'version'];
 const sheetIsChecked = ['station', 'stations', 'sheet'];
 
 /** Arguments with which each function answers. A function that is not here fails the test. */
@@ -458,6 +493,78 @@ const answers: Record<string, Walked> = {
 			marks: [{ pattern: 'chip', severity: 1, onset: 'service' }]
 		}
 	]),
+	betaCdf: of(0.3, 2, 5),
+	betaQuantile: of(0.3, 2, 5),
+	fitWeibull: of(lived, 0.95),
+	weibullLogLikelihood: of(lived, 1500, 1.8),
+	endedShare: of(weibullFit, 800, 0.95),
+	leastScale: of([{ after: 1000, by: Infinity }], 2, 0.95),
+	compareWeibull: of(lived, lived.slice(1), 0.95),
+	stepCurves: of(
+		[
+			{ hours: 5, ended: true },
+			{ hours: 7, ended: false }
+		],
+		0.95
+	),
+	logRank: of([
+		[
+			{ hours: 5, ended: true },
+			{ hours: 7, ended: false }
+		],
+		[
+			{ hours: 6, ended: true },
+			{ hours: 9, ended: true }
+		]
+	]),
+	turnbull: of(lived),
+	meanCumulative: of(
+		[
+			{ until: 1000, at: [300, 700] },
+			{ until: 500, at: [300] }
+		],
+		0.95
+	),
+	repairTrend: of([{ until: 1000, at: [300, 700] }], 0.95),
+	fisherExact: of([
+		[3, 1],
+		[1, 3]
+	]),
+	compareRates: of({ events: 3, exposure: 1000 }, { events: 1, exposure: 2000 }, 0.95),
+	falseDiscovery: of([0.01, 0.2]),
+	fleetRate: of([
+		{ events: 0, exposure: 10 },
+		{ events: 7, exposure: 10 }
+	]),
+	againstFleet: of({ events: 3, exposure: 10 }, { kind: 'spread', shape: 2, rate: 10, mean: 0.2 }, 0.95),
+	comparePlaces: of(
+		[1, 2, 3].flatMap((p) => [
+			{ pump: `${p}`, station: 's', cylinder: 1, pattern: null, events: 0, hours: 1000 },
+			{ pump: `${p}`, station: 's', cylinder: 1, pattern: 'x', events: p, hours: 0 }
+		]),
+		() => 'model'
+	),
+	spreadOverCylinders: of([
+		{ events: 3, exposure: 1000 },
+		{ events: 0, exposure: 900 }
+	]),
+	bySeason: of([
+		{ receivedAt: new Date(0), hours: 1000, found: true },
+		{ receivedAt: new Date(2e10), hours: 900, found: false }
+	]),
+	fixWorked: of({ events: 3, exposure: 3000 }, { events: 0, exposure: 1000 }, 0.95),
+	readNetwork: of(trace.startingNetwork),
+	stationsOf: { args: [trace.startingNetwork.findings[0], sheet], held: sheetIsChecked },
+	findingsAt: { args: [trace.startingNetwork, sheet, rebuilt], held: ['1'] },
+	followChains: of(chained, [visited]),
+	carriedBy: { args: [followedChains.last, visited], held: ['components', 'chains'] },
+	nextChecks: { args: [followedChains.last, [{ ...visited.observed[0], minutes: 3 }]], held: ['components', 'chains'] },
+	beliefsOf: { args: [trace.startingNetwork, sheet, [rebuilt], []], held: ['1', 'findings', 'causes'] },
+	learnStrengths: { args: [trace.startingNetwork, []], held: networkIsChecked },
+	learnLeaks: {
+		args: [trace.startingNetwork, [{ finding: 'sealTorn', looked: 20, present: 3 }]],
+		held: networkIsChecked
+	},
 	poissonRate: of(3, 1000, 0.95),
 	recurrences: { args: [looks], held: ['cylinder'] },
 	standsOut: of({ pAny: 0.01 }, 12),
@@ -479,9 +586,13 @@ answers.learningFleet = {
 };
 
 // What checks others' conditions or is one, takes no numbers to be walked.
-const notWalked = ['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd'];
+const notWalked = [
+	...['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd'],
+	...['endedAt', 'endedBetween', 'heldTo', 'hasEnded', 'isExact', 'withAge']
+];
 // Infinite where the book says so: degrees of freedom that are known exactly.
-const MAY_BE_INFINITE = /(^|\.)(dof|repeatabilityDof)$/;
+// Also the end of a life that still runs, and the weight of a find without which a cause could not be.
+const MAY_BE_INFINITE = /(^|\.)(dof|repeatabilityDof|by|factors\.\d+)$/;
 
 type Path = readonly (string | number)[];
 function* numbersIn(value: unknown, held: readonly string[], path: Path = []): Generator<Path> {

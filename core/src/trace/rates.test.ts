@@ -1,0 +1,142 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { againstFleet, compareRates, falseDiscovery, fisherExact, fixWorked, fleetRate } from '.';
+import { relativeError } from '../number/testing';
+
+describe('fisherExact', () => {
+	// scipy 1.17.1, fisher_exact, two-sided.
+	it.each([
+		[[3, 1], [1, 3], 0.48571428571428565],
+		[[8, 2], [1, 5], 0.034965034965034975],
+		[[0, 5], [7, 3], 0.025641025641025637]
+	] as const)('%j, %j', (first, second, p) =>
+		expect(relativeError(fisherExact([first, second]), p)).toBeLessThan(1e-9)
+	);
+	it('does not hang on which group comes first', () =>
+		fc.assert(
+			fc.property(fc.tuple(fc.nat(40), fc.nat(40), fc.nat(40), fc.nat(40)), ([a, b, c, d]) => {
+				expect(relativeError(fisherExact([[a, b], [c, d]]), fisherExact([[c, d], [a, b]]))).toBeLessThan(1e-6); // prettier-ignore
+			}),
+			{ seed: 3 }
+		));
+});
+
+describe('compareRates', () => {
+	it('agrees with the exact binomial of an independent package', () => {
+		// scipy 1.17.1, binomtest(9, 12, 0.4): limits of the share by Clopper and Pearson.
+		const { low, high, ratio } = compareRates({ events: 9, exposure: 2 }, { events: 3, exposure: 3 });
+		const asRatio = (share: number) => ((share / (1 - share)) * 3) / 2;
+		expect(relativeError(low, asRatio(0.42814153812190026))).toBeLessThan(1e-9);
+		expect(relativeError(high!, asRatio(0.9451393554720076))).toBeLessThan(1e-9);
+		expect(ratio).toBeCloseTo(4.5, 12);
+	});
+	it('says what nothing says', () => {
+		const none = compareRates({ events: 0, exposure: 1 }, { events: 0, exposure: 5 });
+		expect(none).toMatchObject({ low: 0, p: 1 });
+		expect(none.ratio).toBeUndefined();
+		expect(none.high).toBeUndefined();
+		expect(compareRates({ events: 2, exposure: 1 }, { events: 0, exposure: 1 })).not.toHaveProperty('high');
+	});
+	it('raises false alarms in no more than their share of cases', () => {
+		// Every outcome of 12 events, exposures 1 to 2: the exact chance that p falls to 0.05 or below.
+		const chance = Array.from({ length: 13 }, (_, k) => k)
+			.filter((k) => compareRates({ events: k, exposure: 1 }, { events: 12 - k, exposure: 2 }).p <= 0.05)
+			.reduce((sum, k) => sum + binomial(12, k) * (1 / 3) ** k * (2 / 3) ** (12 - k), 0);
+		expect(chance).toBeLessThanOrEqual(0.05);
+		expect(chance).toBeGreaterThan(0);
+	});
+	it.each([
+		[-1, 1],
+		[1.5, 1],
+		[1, 0],
+		[1, NaN]
+	])('refuses %d in %d', (events, exposure) =>
+		expect(() => compareRates({ events, exposure }, { events: 1, exposure: 1 })).toThrow('compareRates')
+	);
+});
+const binomial = (n: number, k: number): number => (k === 0 ? 1 : (binomial(n, k - 1) * (n - k + 1)) / k);
+
+describe('falseDiscovery', () => {
+	it('agrees with an independent package', () =>
+		// scipy 1.17.1, false_discovery_control.
+		falseDiscovery([0.01, 0.04, 0.03, 0.005, 0.9]).forEach((value, i) =>
+			expect(value).toBeCloseTo([0.025, 0.05, 0.05, 0.025, 0.9][i], 14)
+		));
+	it('keeps the order and never falls below what was given', () =>
+		fc.assert(
+			fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { maxLength: 30 }), (ps) => {
+				const adjusted = falseDiscovery(ps);
+				for (const [i, p] of ps.entries()) {
+					expect(adjusted[i]).toBeGreaterThanOrEqual(p * (1 - 1e-12));
+					for (const [j, other] of ps.entries()) if (p < other) expect(adjusted[i]).toBeLessThanOrEqual(adjusted[j]);
+				}
+			}),
+			{ seed: 2 }
+		));
+});
+
+describe('fleetRate', () => {
+	const members = [0, 1, 0, 5, 2, 0, 9, 1, 0, 3].map((events, i) => ({
+		events,
+		exposure: [2, 3, 1.5, 4, 2.5, 1, 3.5, 2, 1, 2][i]
+	}));
+	it('agrees with an independent maximisation', () => {
+		// scipy 1.17.1, nbinom.logpmf minimised over ln shape and ln rate.
+		const fleet = fleetRate(members);
+		if (fleet.kind !== 'spread') throw new Error(fleet.kind);
+		expect(relativeError(fleet.shape, 1.73110858)).toBeLessThan(1e-5);
+		expect(relativeError(fleet.rate, 2.11802714)).toBeLessThan(1e-5);
+	});
+	it('says one rate for all where nothing is spread, and none where nothing happened', () => {
+		expect(fleetRate([1, 1, 1, 1].map((events) => ({ events, exposure: 10 })))).toEqual({ kind: 'pooled', mean: 0.1 });
+		expect(fleetRate([{ events: 0, exposure: 10 }])).toEqual({ kind: 'none' });
+	});
+});
+
+describe('againstFleet', () => {
+	const fleet = { kind: 'spread', shape: 2, rate: 1000, mean: 0.002 } as const;
+	it('stays near the fleet without hours and goes to the own record with many', () => {
+		expect(againstFleet({ events: 0, exposure: 1 }, fleet)!.ratio).toBeCloseTo(1, 2);
+		expect(againstFleet({ events: 2000, exposure: 1e5 }, fleet)!.ratio).toBeCloseTo(10, 0);
+	});
+	it('holds its tail to the negative binomial', () => {
+		// scipy 1.17.1: nbinom.sf(4, 2, 1000/3000) and nbinom.sf(39, 2, 1000/3000).
+		expect(relativeError(againstFleet({ events: 5, exposure: 2000 }, fleet)!.p, 0.3511659807956106)).toBeLessThan(
+			1e-10
+		);
+		expect(relativeError(againstFleet({ events: 40, exposure: 2000 }, fleet)!.p, 1.2962740846803892e-6)).toBeLessThan(
+			1e-9
+		);
+	});
+	it('has nothing to hold a rate to where nothing happened', () =>
+		expect(againstFleet({ events: 1, exposure: 10 }, { kind: 'none' })).toBeUndefined());
+});
+
+describe('fixWorked', () => {
+	it('says how long it must be quiet', () => {
+		const { hoursNeeded, hoursStillNeeded, verdict } = fixWorked(
+			{ events: 3, exposure: 3000 },
+			{ events: 0, exposure: 1000 }
+		);
+		expect((3000 / (3000 + hoursNeeded!)) ** 3).toBeCloseTo(0.05, 12);
+		expect(hoursStillNeeded).toBeCloseTo(hoursNeeded! - 1000, 9);
+		expect(verdict).toBe('open');
+	});
+	it('is proved where it has been quiet for so long, and not a moment before', () => {
+		const before = { events: 3, exposure: 3000 };
+		const needed = fixWorked(before, { events: 0, exposure: 1 }).hoursNeeded!;
+		expect(fixWorked(before, { events: 0, exposure: needed * 1.001 }).verdict).toBe('worked');
+		expect(fixWorked(before, { events: 0, exposure: needed * 0.999 }).verdict).toBe('open');
+	});
+	it('has not worked where it comes as often', () =>
+		expect(fixWorked({ events: 2, exposure: 3000 }, { events: 2, exposure: 2000 }).verdict).toBe('not'));
+	it('says how long to wait, and compares nothing, where nobody has looked since', () => {
+		const told = fixWorked({ events: 14, exposure: 12_405 }, { events: 0, exposure: 0 });
+		expect(told.verdict).toBe('open');
+		expect(told.comparison).toBeUndefined();
+		expect(told.hoursStillNeeded).toBe(told.hoursNeeded);
+		expect((12_405 / (12_405 + told.hoursNeeded!)) ** 14).toBeCloseTo(0.05, 12);
+	});
+	it('has nothing to wait for where nothing had happened', () =>
+		expect(fixWorked({ events: 0, exposure: 3000 }, { events: 0, exposure: 1 }).hoursNeeded).toBeUndefined());
+});

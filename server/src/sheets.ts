@@ -73,20 +73,13 @@ export interface ModelToReceive extends Pick<ModelSheet, 'model' | 'layout' | 'c
 	readonly special: readonly (Tool & { readonly scopes: readonly string[] })[];
 }
 
+/** The newest sheet of every model; each is read from the database once, since sheets never change. */
+export const newestSheets = async (scope: ShopScope): Promise<ModelSheet[]> =>
+	Promise.all((await sheetsOf(scope)).map(({ id }) => pinnedSheet(scope, id)));
+
 /** The newest revision of every model, with what receiving one of its pumps asks. */
-export async function modelsToReceive(scope: ShopScope): Promise<ModelToReceive[]> {
-	const sheets = await of(scope, 'modelSheet').all<{ model: string; body: ModelSheet }>(
-		{},
-		{
-			attributes: ['model', 'body'],
-			order: [
-				['model', 'ASC'],
-				['revision', 'DESC']
-			]
-		}
-	);
-	return sheets.filter(({ model }, i) => model !== sheets[i - 1]?.model).map(({ body }) => toReceive(body));
-}
+export const modelsToReceive = async (scope: ShopScope): Promise<ModelToReceive[]> =>
+	(await newestSheets(scope)).map(toReceive);
 
 function toReceive(sheet: ModelSheet): ModelToReceive {
 	const { model, layout, cylinders, scopes, variants, assemblies, stations } = sheet;

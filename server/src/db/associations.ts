@@ -1,6 +1,8 @@
 import type { Model, ModelStatic } from 'sequelize';
 
-type Associated = Readonly<Record<'site' | 'gauge' | 'calibration' | 'pump' | 'earlierPlace' | 'job', unknown>>;
+type Associated = Readonly<
+	Record<'site' | 'gauge' | 'calibration' | 'pump' | 'earlierPlace' | 'job' | 'traceCase', unknown>
+>;
 
 /** What belongs to what. Keys carry the shop along (the migrations' foreign keys), so that what is associated is of the same shop. */
 export function associate(models: Associated): void {
@@ -9,4 +11,5 @@ export function associate(models: Associated): void {
 	of('pump').belongsTo(of('site'), { as: 'site', foreignKey: 'siteId' });
 	of('earlierPlace').belongsTo(of('site'), { as: 'site', foreignKey: 'siteId' });
 	of('job').belongsTo(of('pump'), { as: 'pump', foreignKey: 'pumpId' });
+	of('traceCase').belongsTo(of('pump'), { as: 'pump', foreignKey: 'pumpId' });
 }

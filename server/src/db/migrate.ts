@@ -10,6 +10,7 @@ import * as photos from './migrations/0007-photos';
 import * as sheetsOfVersion2 from './migrations/0008-sheets-of-version-2';
 import * as arrival from './migrations/0009-arrival';
 import * as stock from './migrations/0010-stock';
+import * as cases from './migrations/0011-cases';
 
 interface Migration {
 	readonly name: string;
@@ -27,7 +28,8 @@ const migrations: readonly Migration[] = [
 	photos,
 	sheetsOfVersion2,
 	arrival,
-	stock
+	stock,
+	cases
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

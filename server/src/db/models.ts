@@ -3,6 +3,7 @@ import { associate } from './associations';
 import { refuseWithoutShop } from './refuseWithoutShop';
 import type {
 	CalibrationRow,
+	CauseNetworkRow,
 	DecisionRow,
 	EarlierPlaceRow,
 	FleetFitRow,
@@ -21,6 +22,7 @@ import type {
 	ShopRow,
 	SiteRow,
 	StockRow,
+	TraceCaseRow,
 	UserRow,
 	WithdrawnEntryRow
 } from './rows';
@@ -217,6 +219,30 @@ export function defineModels(sequelize: Sequelize) {
 			jobs: { ...whole, primaryKey: true },
 			knowledge: json,
 			fittedAt: { ...date, defaultValue: DataTypes.NOW }
+		}),
+		causeNetwork: define<CauseNetworkRow>('cause_network', {
+			shopId: { ...uuid, primaryKey: true },
+			revision: { ...whole, primaryKey: true },
+			body: json,
+			madeBy: text,
+			madeAt: { ...date, defaultValue: DataTypes.NOW }
+		}),
+		traceCase: define<TraceCaseRow>('trace_case', {
+			id: { ...uuid, primaryKey: true },
+			shopId: { ...uuid, primaryKey: true },
+			pumpId: uuid,
+			station: text,
+			cylinder: whole,
+			pattern: text,
+			cause: text,
+			hypothesis: text,
+			openedJobId: uuid,
+			action: text,
+			actedJobId: uuid,
+			effectiveness: number,
+			watchHours: number,
+			outcome: text,
+			history: { ...json, defaultValue: [] }
 		}),
 		user: define<UserRow>('user', {
 			id: { ...text, primaryKey: true },

@@ -1,3 +1,4 @@
+import type { CauseNetwork } from '@exetasis/core/trace';
 import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
 import type { UnitPreference } from '@exetasis/core/quantity';
@@ -239,4 +240,38 @@ export interface PartLifeRow {
 	removedJobId: string | null;
 	removedHours: number | null;
 	endReason: EndReason | null;
+}
+
+/** One revision of what the shop believes of causes. */
+export interface CauseNetworkRow {
+	shopId: string;
+	revision: number;
+	body: CauseNetwork;
+	madeBy: string;
+	madeAt: Date;
+}
+/** What was done with a case, when and by whom; the last one says how it stands. */
+export interface CaseStep {
+	readonly at: string;
+	readonly by: string;
+	readonly did: 'opened' | 'acted' | 'confirmed' | 'refuted' | 'notTold' | 'reopened';
+	readonly says: string;
+}
+/** A recurrence that somebody tries to put an end to. */
+export interface TraceCaseRow {
+	id: string;
+	shopId: string;
+	pumpId: string;
+	station: string;
+	cylinder: number;
+	pattern: string;
+	cause: string;
+	hypothesis: string;
+	openedJobId: string;
+	action: string | null;
+	actedJobId: string | null;
+	effectiveness: number | null;
+	watchHours: number | null;
+	outcome: 'confirmed' | 'refuted' | 'notTold' | null;
+	history: readonly CaseStep[];
 }

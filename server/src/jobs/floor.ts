@@ -14,7 +14,8 @@ import { floorJobs, type FloorJob } from '../db/sql/floor';
 import { releasedJobs, type ReleasedJob } from '../db/sql/releasedJobs';
 import { pinnedSheet } from '../sheets';
 import { policyOf } from '../shops';
-import { alarmsOf } from '../trace';
+import { casesToWatch, type CaseToWatch } from '../trace/cases';
+import { alarmsOf } from '../trace/onePump';
 import type { Recurrence } from '@exetasis/core/trace';
 
 /** Where a job stands of which every part is decided: what is built next, or what is left of proving it. */
@@ -32,6 +33,8 @@ export interface Floor {
 	readonly jobs: readonly FloorListing[];
 	/** What recurs beyond chance, by pump. */
 	readonly recurring: Readonly<Record<string, Recurrence>>;
+	/** Open cases of the pumps that are in. */
+	readonly cases: readonly CaseToWatch[];
 	readonly released: readonly ReleasedJob[];
 }
 const MOST_RELEASED = 8;
@@ -44,11 +47,9 @@ export async function floorOf(scope: ShopScope): Promise<Floor> {
 		const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
 		jobs.push(decided ? { ...job, closing: await closingOf(scope, job.id) } : job);
 	}
-	const recurring = await alarmsOf(
-		scope,
-		jobs.map(({ pumpId }) => pumpId)
-	);
-	return { jobs, recurring, released };
+	const pumpIds = jobs.map(({ pumpId }) => pumpId);
+	const [recurring, cases] = await Promise.all([alarmsOf(scope, pumpIds), casesToWatch(scope, pumpIds)]);
+	return { jobs, recurring, cases, released };
 }
 
 async function closingOf(scope: ShopScope, jobId: string): Promise<Closing> {

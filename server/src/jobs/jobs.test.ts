@@ -10,7 +10,7 @@ import { rows } from '../db/sql/statement';
 import { pumpById, pumpsOf } from '../pumps';
 import { setPolicy } from '../shops';
 import { addSheet, sheetById, sheetsOf } from '../sheets';
-import { alarmsOf, traceOf } from '../trace';
+import { alarmsOf, traceOf } from '../trace/onePump';
 import {
 	MODEL,
 	type TestShop,
@@ -250,7 +250,7 @@ describe('one shop', () => {
 		expect(await pumpById(other.scope, job.pumpId)).toBeUndefined();
 		expect(await sheetById(other.scope, mine.id)).toBeUndefined();
 		expect((await pumpsOf(other.scope)).of).toBe(0);
-		expect(await floorOf(other.scope)).toEqual({ jobs: [], recurring: {}, released: [] });
+		expect(await floorOf(other.scope)).toEqual({ jobs: [], recurring: {}, cases: [], released: [] });
 		expect(await rebuildsOf(other.scope, job.pumpId)).toEqual([]);
 		expect(await livesOf(other.scope, job.pumpId)).toEqual([]);
 		expect((await traceOf(other.scope, job.pumpId)).looks).toEqual([]);

@@ -11,7 +11,7 @@ import {
 	partAt,
 	receiveJob
 } from '../testing';
-import { traceOf } from '../trace';
+import { traceOf } from '../trace/onePump';
 import { historyOfMat } from './bench';
 import { receive } from './receive';
 

@@ -1,13 +1,24 @@
+import { groupBy } from '@exetasis/core/list';
 import { countedLooks, recurrences, standsOut, type CountedLook, type Recurrence } from '@exetasis/core/trace';
-import { of, type ShopScope } from './db/scope';
-import { foundWrongOf, type FoundWrongAtPlace } from './db/sql/foundWrong';
-import { logMarks } from './db/sql/logMarks';
-import { looks, type LookOnRecord } from './db/sql/looks';
+import { of, type ShopScope } from '../db/scope';
+import type { FoundWrong } from '@exetasis/core/record';
+import { foundAt, type FoundAt } from '../db/sql/foundAt';
+import { logMarks } from '../db/sql/logMarks';
+import { looks, type LookOnRecord } from '../db/sql/looks';
 
 /** One look at one place, as it counts, for the chart of a recurrence over the pump's hours. */
 export interface LookInTime extends CountedLook {
 	readonly job: string;
 	readonly receivedAt: Date;
+}
+
+/** How often an earlier assembly had left a place of a pump wrong, and when that was last found. */
+export interface FoundWrongAtPlace {
+	readonly station: string;
+	readonly cylinder: number;
+	readonly wrong: FoundWrong;
+	readonly times: number;
+	readonly last: Date;
 }
 
 export interface PumpTrace {
@@ -23,7 +34,30 @@ export interface PumpTrace {
 
 /** What recurs on one pump, place by place, counted by `countedLooks`. */
 export async function traceOf(scope: ShopScope, pumpId: string): Promise<PumpTrace> {
-	return { ...traceFrom(await looks(scope, [pumpId])), foundWrong: await foundWrongOf(scope, pumpId) };
+	return { ...traceFrom(await looks(scope, [pumpId])), foundWrong: wrongOf(await foundAt(scope, pumpId)) };
+}
+
+// Place by place, the most frequent first.
+function wrongOf(found: readonly FoundAt[]): FoundWrongAtPlace[] {
+	const places = groupBy(
+		found.filter(({ wrong }) => wrong !== null),
+		({ station, cylinder, wrong }) => `${station}/${cylinder}/${wrong}`
+	);
+	return [...places.values()]
+		.map((all) => ({
+			station: all[0].station,
+			cylinder: all[0].cylinder,
+			wrong: all[0].wrong!,
+			times: all.length,
+			last: new Date(Math.max(...all.map(({ receivedAt }) => receivedAt.getTime())))
+		}))
+		.sort(
+			(a, b) =>
+				b.times - a.times ||
+				b.last.getTime() - a.last.getTime() ||
+				a.station.localeCompare(b.station) ||
+				a.wrong.localeCompare(b.wrong)
+		);
 }
 
 function traceFrom(found: readonly LookOnRecord[]): Omit<PumpTrace, 'foundWrong'> {

@@ -1,0 +1,36 @@
+import type { EndReason } from '@exetasis/core/decide';
+import type { ShopScope } from '../scope';
+import { rows } from './statement';
+
+/** One stay of a part at a place, with what lives are compared by. All hours are the pump's count. */
+export interface LifeInShop {
+	readonly pump: string;
+	readonly serial: string;
+	readonly model: string;
+	readonly site: string | null;
+	readonly liquid: string | null;
+	readonly station: string;
+	readonly cylinder: number;
+	readonly lot: string | null;
+	readonly supplier: string | null;
+	readonly fittedHours: number | null;
+	readonly removedHours: number | null;
+	readonly endReason: EndReason | null;
+	/** The last look before it was removed, or the last one of all; null where nobody looked. */
+	readonly lookedHours: number | null;
+}
+
+/** The lives of the parts of these stations, over all the shop's pumps of a model, that were fitted while the shop kept them. */
+export const livesOfShop = (scope: ShopScope, model: string, station: string): Promise<LifeInShop[]> =>
+	rows(
+		scope,
+		`
+		SELECT l.pump_id AS pump, p.serial, p.model, s.name AS site, p.duty->>'liquid' AS liquid, l.station, l.cylinder,
+			a.lot, a.supplier, l.fitted_hours AS "fittedHours", l.removed_hours AS "removedHours", l.end_reason AS "endReason",
+			(SELECT max(j.pump_hours) FROM standing_look k JOIN job j ON j.id = k.job_id
+				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND j.id IS DISTINCT FROM l.removed_job_id) AS "lookedHours"
+		FROM part_life l JOIN pump p ON p.id = l.pump_id JOIN part a ON a.id = l.part_id LEFT JOIN site s ON s.id = p.site_id
+		WHERE l.shop_id = $1 AND p.model = $2 AND l.station = $3
+		ORDER BY p.serial, l.cylinder, l.fitted_hours NULLS FIRST`,
+		[model, station]
+	);

@@ -1,0 +1,200 @@
+import { v7 as uuidv7 } from 'uuid';
+import { fixWorked, type FixWorked } from '@exetasis/core/trace';
+import type { SignedIn } from '../auth/auth';
+import type { CaseStep, TraceCaseRow } from '../db/rows';
+import { inTransaction, of, type ShopScope } from '../db/scope';
+import { networkOf } from './network';
+import { traceOf } from './onePump';
+
+export type TraceCase = Omit<TraceCaseRow, 'shopId'>;
+export type Outcome = NonNullable<TraceCaseRow['outcome']>;
+
+/** A case with the pump it is about. */
+export interface CaseListing extends TraceCase {
+	readonly pump: { readonly serial: string; readonly tag: string | null; readonly model: string };
+}
+
+const withPump = { include: [{ association: 'pump', attributes: ['serial', 'tag', 'model'] }] };
+
+/** The shop's cases, or a pump's; those without an outcome first, then the newest. */
+export async function casesOf(scope: ShopScope, pumpIds?: readonly string[]): Promise<CaseListing[]> {
+	const found = await of(scope, 'traceCase').all<CaseListing>(pumpIds ? { pumpId: [...pumpIds] } : {}, {
+		...withPump,
+		order: [['id', 'DESC']]
+	});
+	return found.toSorted((a, b) => Number(a.outcome !== null) - Number(b.outcome !== null));
+}
+
+/** An open case as it is told where its pump is in hand: what to look at first, and where. */
+export interface CaseToWatch extends Pick<TraceCase, 'id' | 'pumpId' | 'station' | 'cylinder' | 'pattern' | 'action'> {
+	readonly causeName: string;
+	readonly remedy: string;
+}
+
+/** The open cases of these pumps. */
+export async function casesToWatch(scope: ShopScope, pumpIds: readonly string[]): Promise<CaseToWatch[]> {
+	const [open, { network }] = await Promise.all([
+		of(scope, 'traceCase').all({ pumpId: [...pumpIds], outcome: null }),
+		networkOf(scope)
+	]);
+	return open.map(({ id, pumpId, station, cylinder, pattern, action, cause }) => {
+		const known = network.causes.find(({ key }) => key === cause);
+		return {
+			...{ id, pumpId, station, cylinder, pattern, action },
+			causeName: known?.name ?? cause,
+			remedy: known?.remedy ?? ''
+		};
+	});
+}
+
+export const caseById = (scope: ShopScope, id: string): Promise<CaseListing | undefined> =>
+	of(scope, 'traceCase').one<CaseListing>({ id }, withPump);
+
+export interface NewCase extends Pick<
+	TraceCaseRow,
+	'pumpId' | 'station' | 'cylinder' | 'pattern' | 'cause' | 'hypothesis'
+> {
+	readonly openedJobId: string;
+}
+
+export type CaseRefusal =
+	| { readonly kind: 'unknown'; readonly what: 'pump' | 'job' | 'case' }
+	/** An open case of the same place and pattern is there. */
+	| { readonly kind: 'alreadyOpen'; readonly id: string }
+	/** The action is dated before the rebuild at which the case was opened. */
+	| { readonly kind: 'beforeItsCase' }
+	| { readonly kind: 'withoutAction' }
+	| { readonly kind: 'closed' }
+	| { readonly kind: 'open' };
+export type CaseAnswer = { readonly kind: 'done'; readonly id: string } | CaseRefusal;
+
+const step = (by: SignedIn, did: CaseStep['did'], says: string, at: Date): CaseStep => ({
+	at: at.toISOString(),
+	by: by.name,
+	did,
+	says
+});
+
+/** Opens a case on a recurrence. */
+export function openCase(
+	scope: ShopScope,
+	by: SignedIn,
+	{ openedJobId, ...asked }: NewCase,
+	at = new Date()
+): Promise<CaseAnswer> {
+	return inTransaction(scope, async (within): Promise<CaseAnswer> => {
+		const pump = await of(within, 'pump').one({ id: asked.pumpId }, { lock: true });
+		if (!pump) return { kind: 'unknown', what: 'pump' };
+		if ((await of(within, 'job').count({ id: openedJobId, pumpId: pump.id })) === 0)
+			return { kind: 'unknown', what: 'job' };
+		const { pumpId, station, cylinder, pattern } = asked;
+		const there = await of(within, 'traceCase').one({ pumpId, station, cylinder, pattern, outcome: null });
+		if (there) return { kind: 'alreadyOpen', id: there.id };
+		const id = uuidv7();
+		await of(within, 'traceCase').add({
+			id,
+			...asked,
+			openedJobId,
+			action: null,
+			actedJobId: null,
+			effectiveness: null,
+			watchHours: null,
+			outcome: null,
+			history: [step(by, 'opened', asked.hypothesis, at)]
+		});
+		return { kind: 'done', id };
+	});
+}
+
+export interface ActionTaken {
+	readonly action: string;
+	readonly jobId: string;
+	/** How sure it is that it puts an end to the cause. */
+	readonly effectiveness: number;
+	readonly watchHours: number;
+}
+
+/** Notes what was done about a case, at which rebuild, and how long it is to be watched. */
+export const actOn = (
+	scope: ShopScope,
+	by: SignedIn,
+	id: string,
+	taken: ActionTaken,
+	at = new Date()
+): Promise<CaseAnswer> =>
+	changing(scope, id, async (within, one) => {
+		if (one.outcome) return { kind: 'closed' };
+		const jobs = await of(within, 'job').all({ id: [one.openedJobId, taken.jobId], pumpId: one.pumpId });
+		const [opened, acted] = [one.openedJobId, taken.jobId].map((job) => jobs.find((other) => other.id === job));
+		if (!acted) return { kind: 'unknown', what: 'job' };
+		if (acted.receivedAt < opened!.receivedAt) return { kind: 'beforeItsCase' };
+		return {
+			action: taken.action,
+			actedJobId: acted.id,
+			effectiveness: taken.effectiveness,
+			watchHours: taken.watchHours,
+			history: [...one.history, step(by, 'acted', taken.action, at)]
+		};
+	});
+
+/** Closes a case with what came of it. Only a confirmed one teaches the network, and only after something was done. */
+export const closeCase = (
+	scope: ShopScope,
+	by: SignedIn,
+	id: string,
+	outcome: Outcome,
+	says: string,
+	at = new Date()
+): Promise<CaseAnswer> =>
+	changing(scope, id, (_, one) => {
+		if (one.outcome) return { kind: 'closed' };
+		if (outcome === 'confirmed' && !one.action) return { kind: 'withoutAction' };
+		return { outcome, history: [...one.history, step(by, outcome, says, at)] };
+	});
+
+/** Takes the outcome of a case back: it is open again, and what it had taught is forgotten. */
+export const reopenCase = (scope: ShopScope, by: SignedIn, id: string, says: string): Promise<CaseAnswer> =>
+	changing(scope, id, async (within, one) => {
+		if (!one.outcome) return { kind: 'open' };
+		const { pumpId, station, cylinder, pattern } = one;
+		// The pump's row is held as where a case is opened: of one place and pattern one case is open at most.
+		await of(within, 'pump').one({ id: pumpId }, { lock: true });
+		const there = await of(within, 'traceCase').one({ pumpId, station, cylinder, pattern, outcome: null });
+		if (there) return { kind: 'alreadyOpen', id: there.id };
+		return { outcome: null, history: [...one.history, step(by, 'reopened', says, new Date())] };
+	});
+
+function changing(
+	scope: ShopScope,
+	id: string,
+	change: (
+		within: ShopScope,
+		one: TraceCase
+	) => CaseRefusal | Partial<TraceCaseRow> | Promise<CaseRefusal | Partial<TraceCaseRow>>
+): Promise<CaseAnswer> {
+	return inTransaction(scope, async (within): Promise<CaseAnswer> => {
+		const one = await of(within, 'traceCase').one({ id }, { lock: true });
+		if (!one) return { kind: 'unknown', what: 'case' };
+		const to = await change(within, one);
+		if ('kind' in to) return to;
+		await of(within, 'traceCase').change({ id }, to);
+		return { kind: 'done', id };
+	});
+}
+
+/** What happened at a case's place before its action and since; undefined where nothing was done yet, or no hours have passed. */
+export async function workedOf(scope: ShopScope, one: TraceCase): Promise<FixWorked | undefined> {
+	if (!one.actedJobId) return undefined;
+	const acted = (await of(scope, 'job').one({ id: one.actedJobId }))!;
+	const { looks } = await traceOf(scope, one.pumpId);
+	const here = looks.filter(({ station, cylinder }) => station === one.station && cylinder === one.cylinder);
+	const counted = (some: typeof here) => ({
+		events: some.filter(({ patterns }) => patterns.includes(one.pattern)).length,
+		exposure: some.reduce((sum, { hours = 0 }) => sum + hours, 0)
+	});
+	const exposed = here.filter(({ hours }) => hours !== undefined);
+	const before = counted(exposed.filter(({ pumpHours }) => pumpHours <= acted.pumpHours));
+	const since = counted(exposed.filter(({ pumpHours }) => pumpHours > acted.pumpHours));
+	if (before.exposure === 0) return undefined;
+	return fixWorked(before, since);
+}

@@ -1,0 +1,103 @@
+import { endedAt, endedBetween, heldTo, type ObservedLife } from '@exetasis/core/survival';
+import { of, type ShopScope } from '../db/scope';
+import { livesOfShop, type LifeInShop } from '../db/sql/livesOfShop';
+
+/** What lives can be set side by side by. Never by person. */
+export const groupings = ['none', 'cylinder', 'lot', 'supplier', 'liquid', 'site', 'pump'] as const;
+export type Grouping = (typeof groupings)[number];
+
+/** One life for the arithmetic and for the list. */
+export interface Life extends ObservedLife {
+	readonly pump: string;
+	readonly serial: string;
+	readonly cylinder: number;
+	readonly fittedHours: number;
+	readonly group: string;
+	/** Its hours, and whether the naive count would call it a failure: everything that was taken out. */
+	readonly hours: number;
+	readonly removed: boolean;
+	readonly endReason: LifeInShop['endReason'];
+}
+
+export interface ShopLives {
+	readonly lives: readonly Life[];
+	/** Left out: nobody knows when they were fitted. */
+	readonly unknownAge: number;
+	/** Pumps with the hours that they have been watched, for mean cumulative replacements. */
+	readonly watched: readonly {
+		readonly pump: string;
+		readonly from: number;
+		readonly until: number;
+		/** Hours at which a part was taken out here, of known age or not. */
+		readonly replacedAt: readonly number[];
+	}[];
+}
+
+/** The lives of one station of a model, each with what the record says of its end. */
+export async function livesAt(
+	scope: ShopScope,
+	model: string,
+	station: string,
+	grouping: Grouping
+): Promise<ShopLives> {
+	const found = await livesOfShop(scope, model, station);
+	const pumpIds = [...new Set(found.map(({ pump }) => pump))];
+	const jobs = await of(scope, 'job').all({ pumpId: pumpIds }, { attributes: ['pumpId', 'pumpHours'] });
+	const hoursNow = new Map<string, number>();
+	const hoursFirst = new Map<string, number>();
+	for (const { pumpId, pumpHours } of jobs) {
+		hoursNow.set(pumpId, Math.max(pumpHours, hoursNow.get(pumpId) ?? 0));
+		hoursFirst.set(pumpId, Math.min(pumpHours, hoursFirst.get(pumpId) ?? Infinity));
+	}
+	const known = found.filter((life): life is LifeInShop & { fittedHours: number } => life.fittedHours !== null);
+	return {
+		unknownAge: found.length - known.length,
+		watched: pumpIds.map((pump) => ({
+			pump,
+			from: hoursFirst.get(pump) ?? 0,
+			until: hoursNow.get(pump) ?? 0,
+			replacedAt: found.flatMap((life) => (life.pump === pump && life.removedHours !== null ? [life.removedHours] : []))
+		})),
+		lives: known.map((life) => ({
+			...observedOf(life),
+			pump: life.pump,
+			serial: life.serial,
+			cylinder: life.cylinder,
+			fittedHours: life.fittedHours,
+			group: groupOf(life, grouping),
+			hours: Math.max(0, (life.removedHours ?? hoursNow.get(life.pump) ?? life.fittedHours) - life.fittedHours),
+			removed: life.removedHours !== null,
+			endReason: life.endReason
+		}))
+	};
+}
+
+/**
+ * What the record says of one life. Taken out good, or hurt while stripping: it held so long. Taken out worn or damaged: it had ended by then,
+ * and after the last look at which it was kept. Still running: it held to its last look, no longer.
+ */
+function observedOf({
+	fittedHours,
+	removedHours,
+	endReason,
+	lookedHours
+}: LifeInShop & { fittedHours: number }): ObservedLife {
+	const looked = Math.max(0, (lookedHours ?? fittedHours) - fittedHours);
+	if (removedHours === null) return heldTo(looked);
+	const ran = Math.max(0, removedHours - fittedHours);
+	if (endReason !== 'worn' && endReason !== 'damaged') return heldTo(ran);
+	return looked < ran ? endedBetween(looked, ran) : endedAt(ran);
+}
+
+function groupOf(life: LifeInShop, grouping: Grouping): string {
+	switch (grouping) {
+		case 'none':
+			return '';
+		case 'cylinder':
+			return String(life.cylinder);
+		case 'pump':
+			return life.serial;
+		default:
+			return life[grouping] ?? '';
+	}
+}

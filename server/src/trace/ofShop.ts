@@ -1,0 +1,135 @@
+import {
+	comparePlaces,
+	FALSE_ALARM,
+	falseDiscovery,
+	type RateComparison,
+	type ShrunkenRate
+} from '@exetasis/core/trace';
+import { of, type ShopScope } from '../db/scope';
+import { fleetEvents } from '../db/sql/fleetEvents';
+import { newestSheets } from '../sheets';
+import { casesOf } from './cases';
+
+/** One pattern at one place of one pump, held against all the shop's pumps of its model. */
+export interface ShopRecurrence {
+	readonly pump: string;
+	readonly serial: string;
+	readonly tag: string | null;
+	readonly model: string;
+	readonly site: string | null;
+	readonly liquid: string | null;
+	readonly station: string;
+	readonly stationName: string;
+	readonly type: string;
+	readonly cylinder: number;
+	readonly pattern: string;
+	readonly events: number;
+	readonly hours: number;
+	/** Events expected here at the rate of the other pumps; undefined where these had none at all. */
+	readonly expected?: number;
+	/** Its rate by that of the fleet, where the fleet's own rates are spread; else by that of all others taken together, exactly. */
+	readonly shrunken?: ShrunkenRate;
+	readonly crude?: RateComparison;
+	/** The chance of it, all the shop's comparisons allowed for; 1 where it could not be compared. */
+	readonly q: number;
+	readonly replaced: number;
+	/** Price of the parts replaced on its account. */
+	readonly cost: number;
+	readonly since: Date;
+	readonly last: Date;
+	/** An open or closed case on it. */
+	readonly caseId?: string;
+	readonly caseState?: 'open' | 'acted' | 'confirmed' | 'refuted' | 'notTold';
+}
+
+export interface ShopTrace {
+	readonly recurrences: readonly ShopRecurrence[];
+	/** Comparisons made: every place and pattern with events, and those that had none but could have. */
+	readonly comparisons: number;
+	readonly pumps: number;
+	readonly hours: number;
+	readonly standing: number;
+}
+
+const MOST_SHOWN = 200;
+
+/**
+ * What recurs in the shop, dearest first. Each place of a pump is held against the same station of all *other* pumps of its model by
+ * gamma–Poisson shrinkage; false discovery is held over all places at which the pattern could have come up.
+ */
+export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
+	const [rows, pumps, sheets, cases] = await Promise.all([
+		fleetEvents(scope),
+		of(scope, 'pump').all<{
+			id: string;
+			serial: string;
+			tag: string | null;
+			model: string;
+			duty: { liquid?: string };
+			site: { name: string } | null;
+		}>({}, { include: [{ association: 'site', attributes: ['name'] }] }),
+		newestSheets(scope),
+		casesOf(scope)
+	]);
+	const pumpOf = new Map(pumps.map((pump) => [pump.id, pump]));
+	const stationOf = new Map(
+		sheets.flatMap((sheet) => sheet.stations.map((station) => [`${sheet.model}/${station.key}`, station] as const))
+	);
+	const caseOf = new Map(cases.map((one) => [placeKey({ ...one, pump: one.pumpId }), one]));
+	const compared = comparePlaces(rows, (pump) => pumpOf.get(pump)?.model);
+	const qs = falseDiscovery(compared.map(({ p }) => p));
+	const recurrences = compared.flatMap(({ row, hours, expected, shrunken, crude }, i): ShopRecurrence[] => {
+		const pump = pumpOf.get(row.pump);
+		const station = pump && stationOf.get(`${pump.model}/${row.station}`);
+		if (!pump || !station || row.events < 2 || row.pattern === null) return [];
+		const known = caseOf.get(placeKey(row));
+		return [
+			{
+				pump: pump.id,
+				serial: pump.serial,
+				tag: pump.tag,
+				model: pump.model,
+				site: pump.site?.name ?? null,
+				liquid: pump.duty.liquid ?? null,
+				station: row.station,
+				stationName: station.name,
+				type: station.type,
+				cylinder: row.cylinder,
+				pattern: row.pattern,
+				events: row.events,
+				hours,
+				expected,
+				shrunken,
+				crude,
+				q: qs[i],
+				replaced: row.replaced,
+				cost: row.replaced * station.price,
+				since: row.first!,
+				last: row.last!,
+				...(known ? { caseId: known.id, caseState: known.outcome ?? (known.action ? 'acted' : 'open') } : {})
+			}
+		];
+	});
+	const shown = recurrences
+		.toSorted((a, b) => Number(b.q <= FALSE_ALARM) - Number(a.q <= FALSE_ALARM) || b.cost - a.cost || a.q - b.q)
+		.slice(0, MOST_SHOWN);
+	return {
+		recurrences: shown,
+		comparisons: compared.length,
+		pumps: new Set(rows.map(({ pump }) => pump)).size,
+		hours: rows.reduce((sum, row) => (row.pattern === null ? sum + row.hours : sum), 0),
+		standing: recurrences.filter(({ q }) => q <= FALSE_ALARM).length
+	};
+}
+
+const placeKey = ({
+	pump,
+	station,
+	cylinder,
+	pattern
+}: {
+	readonly pump: string;
+	readonly station: string;
+	readonly cylinder: number;
+	readonly pattern: string | null;
+}) => `${pump}/${station}/${cylinder}/${pattern}`;

@@ -1,0 +1,177 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { countedLooks, startingNetwork } from '@exetasis/core/trace';
+import { append } from '../benchLog/append';
+import { fleetEvents } from '../db/sql/fleetEvents';
+import { looks } from '../db/sql/looks';
+import { of } from '../db/scope';
+import { decideAll, entryOf, freshDatabase, letGo, makeShop, openJob, partAt, type TestShop } from '../testing';
+import { beliefsOfPump } from './beliefs';
+import { actOn, caseById, casesOf, casesToWatch, closeCase, openCase, reopenCase, workedOf } from './cases';
+import { livesAt } from './lives';
+import { keepNetwork, networkOf } from './network';
+import { traceOfShop } from './ofShop';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let shop: TestShop;
+let other: TestShop;
+/** The pump whose cylinder 2 always shows it, and its rebuilds, oldest first. */
+let pumpId: string;
+const jobs: string[] = [];
+
+async function rebuild(meterHours: number, oneSided: boolean, id?: string): Promise<{ pump: string; job: string }> {
+	const bench = await openJob(shop, { meterHours, ...(id ? { pump: { id } } : {}) });
+	const { technician } = shop.people;
+	const seen = decideAll(bench, technician, 'replace');
+	const part = partAt(bench, 'packing', 2);
+	const worn = entryOf(bench, technician, 'finding', { pattern: 'oneSidedWear', severity: 2, onset: 'service' }, part);
+	await append(shop.scope, technician, bench.job.id, oneSided ? [...seen, worn] : seen);
+	const released = await letGo(shop, bench.job.id);
+	if (released.kind !== 'released') throw new Error(`not released: ${JSON.stringify(released)}`);
+	return { pump: bench.job.pumpId, job: bench.job.id };
+}
+
+beforeAll(async () => {
+	database = await freshDatabase();
+	shop = await makeShop(database.db, 'Harrow');
+	other = await makeShop(database.db, 'Skerry');
+	const first = await rebuild(1000, true);
+	pumpId = first.pump;
+	jobs.push(first.job);
+	for (const hours of [2500, 4000, 5500]) jobs.push((await rebuild(hours, hours < 5000, pumpId)).job);
+	const quiet = await rebuild(1000, false);
+	for (const hours of [2500, 4000, 5500]) await rebuild(hours, false, quiet.pump);
+}, 120_000);
+afterAll(() => database.drop());
+
+describe('recurrences of the shop', () => {
+	it('counts events and hours as the one pump’s trace does', async () => {
+		const rows = await fleetEvents(shop.scope);
+		const counted = countedLooks(await looks(shop.scope, [pumpId])).filter(({ hours }) => hours !== undefined);
+		const places = rows.filter(({ pump, pattern }) => pump === pumpId && pattern === null);
+		expect(places.length).toBeGreaterThan(3);
+		for (const { station, cylinder, hours } of places) {
+			const here = counted.filter((look) => look.station === station && look.cylinder === cylinder);
+			expect(hours).toBeCloseTo(
+				here.reduce((sum, look) => sum + look.hours!, 0),
+				9
+			);
+			for (const row of rows.filter(
+				(one) => one.pump === pumpId && one.station === station && one.cylinder === cylinder && one.pattern
+			))
+				expect(row.events).toBe(here.filter(({ patterns }) => patterns.includes(row.pattern!)).length);
+		}
+	});
+	it('names the place against the other pumps, and shows nothing to another shop', async () => {
+		const { recurrences, pumps } = await traceOfShop(shop.scope);
+		expect(pumps).toBe(2);
+		expect(recurrences[0]).toMatchObject({
+			pump: pumpId,
+			station: 'packing',
+			cylinder: 2,
+			pattern: 'oneSidedWear',
+			events: 2
+		});
+		expect(recurrences[0].expected).toBe(0);
+		expect((await traceOfShop(other.scope)).recurrences).toEqual([]);
+	});
+});
+
+describe('beliefs', () => {
+	it('are of all rebuilds, with what carries them', async () => {
+		const { beliefs, rebuilds } = (await beliefsOfPump(shop.scope, { id: pumpId, model: 'Marram' }))!;
+		expect(rebuilds).toHaveLength(4);
+		if (beliefs.kind !== 'believed') throw new Error('contradicts');
+		const rod = beliefs.beliefs.find(({ cause, cylinder }) => cause === 'rodOutOfLine' && cylinder === 2)!;
+		// Three worn packings speak for it, four plungers without a mark against it.
+		expect(rod.now[2]).toBeGreaterThan(0.1);
+		expect(Math.max(...beliefs.beliefs.map(({ now }) => now[2]))).toBe(rod.now[2]);
+		expect(rod.now).toHaveLength(4);
+	});
+	it('have nothing to say of a model without a sheet', async () =>
+		expect(await beliefsOfPump(shop.scope, { id: pumpId, model: 'Nowhere' })).toBeUndefined());
+});
+
+describe('lives', () => {
+	it('tell ends from running lives, and leave unknown beginnings out', async () => {
+		const { lives, unknownAge, watched } = await livesAt(shop.scope, 'Marram', 'packing', 'cylinder');
+		expect(unknownAge).toBe(6); // three cylinders of two pumps came with packings of unknown age
+		expect(lives.filter(({ removed }) => !removed)).toHaveLength(6);
+		const ended = lives.filter(({ endReason }) => endReason === 'damaged' || endReason === 'worn');
+		expect(ended.every(({ group }) => group === '2')).toBe(true);
+		expect(ended.map(({ after, by }) => [after, by])).toContainEqual([0, 1500]);
+		expect(watched.map(({ from, until }) => [from, until])).toContainEqual([1000, 5500]);
+	});
+});
+
+describe('cases', () => {
+	const asked = () => ({
+		pumpId,
+		station: 'packing',
+		cylinder: 2,
+		pattern: 'oneSidedWear',
+		cause: 'rodOutOfLine',
+		hypothesis: 'the rod stands out of line',
+		openedJobId: jobs[1]
+	});
+	it('are opened once, also by two at once', async () => {
+		const { technician, lead } = shop.people;
+		const answers = await Promise.all([openCase(shop.scope, technician, asked()), openCase(shop.scope, lead, asked())]);
+		expect(answers.map(({ kind }) => kind).sort()).toEqual(['alreadyOpen', 'done']);
+		expect(await casesOf(shop.scope)).toHaveLength(1);
+		expect(await casesToWatch(shop.scope, [pumpId])).toMatchObject([
+			{ cylinder: 2, remedy: expect.stringContaining('runout') }
+		]);
+		expect(await casesOf(other.scope)).toEqual([]);
+	});
+	it('take an action from their own rebuild on, and teach only when they are confirmed', async () => {
+		const { lead } = shop.people;
+		const [{ id }] = await casesOf(shop.scope);
+		const taken = { action: 'rod renewed', effectiveness: 0.9, watchHours: 3000 };
+		expect((await closeCase(shop.scope, lead, id, 'confirmed', 'so it is')).kind).toBe('withoutAction');
+		expect((await actOn(shop.scope, lead, id, { ...taken, jobId: jobs[0] })).kind).toBe('beforeItsCase');
+		expect((await actOn(shop.scope, lead, id, { ...taken, jobId: pumpId })).kind).toBe('unknown');
+		expect((await actOn(shop.scope, lead, id, { ...taken, jobId: jobs[2] })).kind).toBe('done');
+		const worked = (await workedOf(shop.scope, (await caseById(shop.scope, id))!))!;
+		expect(worked.verdict).toBe('open');
+		expect(worked.hoursStillNeeded).toBeGreaterThan(0);
+		const taught = async () => (await beliefsOfPump(shop.scope, { id: pumpId, model: 'Marram' }))!.taughtBy;
+		expect(await taught()).toBe(0);
+		expect((await closeCase(shop.scope, lead, id, 'confirmed', 'the crosshead was worn')).kind).toBe('done');
+		expect((await closeCase(shop.scope, lead, id, 'refuted', 'no')).kind).toBe('closed');
+		expect(await taught()).toBe(1);
+		const second = await openCase(shop.scope, lead, asked());
+		expect((await reopenCase(shop.scope, lead, id, 'it came back')).kind).toBe('alreadyOpen');
+		if (second.kind !== 'done') throw new Error(second.kind);
+		await closeCase(shop.scope, lead, second.id, 'notTold', 'one is enough');
+		expect((await reopenCase(shop.scope, lead, id, 'it came back')).kind).toBe('done');
+		expect(await taught()).toBe(0);
+		expect((await caseById(shop.scope, id))!.history.map(({ did }) => did)).toEqual([
+			'opened',
+			'acted',
+			'confirmed',
+			'reopened'
+		]);
+	});
+	it('are of the shop’s own pumps and rebuilds', async () => {
+		expect((await openCase(other.scope, other.people.lead, asked())).kind).toBe('unknown');
+		const [{ id }] = await casesOf(shop.scope);
+		expect((await reopenCase(other.scope, other.people.lead, id, 'mine')).kind).toBe('unknown');
+	});
+});
+
+describe('the network', () => {
+	it('is kept by revision, and one is not written over another', async () => {
+		const { lead } = shop.people;
+		const changed = structuredClone(startingNetwork) as { causes: { prior: number }[] };
+		changed.causes[0].prior = 0.07;
+		const answers = await Promise.all([1, 2].map(() => keepNetwork(shop.scope, lead, 0, changed)));
+		expect(answers.map(({ kind }) => kind).sort()).toEqual(['kept', 'overtaken']);
+		const kept = await networkOf(shop.scope);
+		expect(kept).toMatchObject({ revision: 1, madeBy: lead.name });
+		expect(kept.network.causes[0].prior).toBe(0.07);
+		expect((await networkOf(other.scope)).revision).toBe(0);
+		expect(await of(shop.scope, 'causeNetwork').count()).toBe(1);
+	});
+	it('is refused with its faults', async () =>
+		expect(await keepNetwork(shop.scope, shop.people.lead, 1, { version: 2 })).toMatchObject({ kind: 'faults' }));
+});

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { inFull, signOffAll } from './job';
-import { pageOf, signIn } from './people';
+import { signIn } from './people';
 import { prove, putTogether } from './together';
 
 const serial = `E2E-${Date.now()}`;
@@ -119,13 +119,3 @@ async function lookAtEverything(page: Page): Promise<void> {
 	await page.getByRole('button', { name: /^Accept \d+ clear/ }).click();
 	await expect(page.getByText('All saved')).toBeVisible();
 }
-
-test('the demo’s one-sided cylinder stands out in the trace', async ({ browser }) => {
-	const page = await pageOf(browser, 'viewer');
-	await page.goto('/');
-	await page.getByRole('link', { name: 'Trace' }).click();
-	await page.getByRole('combobox', { name: 'Pump' }).fill('MAR-0212');
-	await page.getByRole('option', { name: /MAR-0212, Washer 1 .Net barge Kestrel/ }).click();
-	await expect(page.getByText(/One-sided wear at .*, cylinder 2/).first()).toBeVisible();
-	await expect(page.getByRole('img', { name: /One-sided wear over the pump’s hours/ })).toBeVisible();
-});

@@ -29,6 +29,8 @@ test('a gauge is added, corrected beside its fields, used, certified anew and us
 	await page.getByLabel(/^Resolution/).fill('0.001');
 	await page.getByRole('button', { name: 'Add the gauge' }).click();
 	await expect(page.getByText('It is due after it was calibrated.')).toBeVisible();
+	// An answer that is still being taken in would put back what it was asked with.
+	await page.waitForLoadState('networkidle');
 	await page.getByLabel('Due on').fill('2027-10-01');
 	await page.getByRole('button', { name: 'Add the gauge' }).click();
 	await expect(page.getByRole('heading', { name })).toBeVisible();

@@ -88,7 +88,14 @@
 {#snippet first(job: Job)}<span class="first">{stage(job).first}</span>{/snippet}
 {#snippet mat(job: Job)}<LittleMat mat={job.mat} />{/snippet}
 {#snippet recurring(job: Job)}
-	{#if recurs(job)}<a class="row" href="/trace?pump={job.pumpId}">{recurs(job)}</a>{:else}<span class="soft"
+	{#each data.cases.filter(({ pumpId }) => pumpId === job.pumpId) as one (one.id)}
+		<a class="row" href="/trace/cases/{one.id}"
+			>Case: {inSentence(placeName(job.names[one.station] ?? one.station, one.cylinder))}, {inSentence(
+				one.causeName
+			)}?</a
+		>
+	{/each}
+	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}">{recurs(job)}</a>{:else}<span class="soft"
 			>nothing that stands out</span
 		>{/if}
 {/snippet}

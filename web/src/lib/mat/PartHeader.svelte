@@ -5,6 +5,7 @@
 	import type { Policy } from '@exetasis/core/decide';
 	import type { Face, ModelSheet } from '@exetasis/core/record';
 	import type { BenchPart } from '$lib/log/bench.svelte';
+	import type { CaseToWatch } from '@exetasis/server/trace/cases';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { foundState, foundWords } from '$lib/words/found';
 	import { hazardName } from '$lib/words/hazards';
@@ -17,8 +18,10 @@
 		part: BenchPart;
 		/** Which face of each assembly lies up now. */
 		up: ReadonlyMap<string, Face>;
+		/** Open cases at this place. */
+		cases: readonly CaseToWatch[];
 	}
-	let { sheet, policy, part, up }: Props = $props();
+	let { sheet, policy, part, up, cases }: Props = $props();
 	const units = unitsInUse();
 	const { station, cell } = $derived(part);
 
@@ -53,6 +56,9 @@
 		<p class="direction">{refitWords(station, sheet, up)}</p>
 		<p class="soft facts">{facts.join(' · ')}</p>
 	</div>
+	{#each cases as one (one.id)}
+		<a class="caution case" href="/trace/cases/{one.id}"><span><b>Case: {one.causeName}?</b> {one.remedy}</span></a>
+	{/each}
 	{#if station.caution}
 		<button type="button" class="caution" class:open aria-expanded={open} onclick={() => (open = !open)}
 			><span><b>Caution: {hazardName[station.caution.hazard].toLowerCase()}.</b> {station.caution.text}</span></button
@@ -103,6 +109,10 @@
 		-webkit-line-clamp: 3;
 		line-clamp: 3;
 		overflow: hidden;
+	}
+	.case {
+		color: var(--ink);
+		text-decoration: none;
 	}
 	.caution.open span {
 		-webkit-line-clamp: none;

@@ -45,7 +45,7 @@
 					},
 					y: {
 						title: { display: true, text: up, color: soft },
-						ticks: { color: soft, callback: (value) => formatNumber(Number(value), 1) },
+						ticks: { color: soft, callback: (value) => formatNumber(Number(value), Number(value) % 1 === 0 ? 0 : 1) },
 						grid: { color: line }
 					}
 				},

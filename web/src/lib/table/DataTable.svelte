@@ -158,7 +158,7 @@
 					{#each row.getVisibleCells() as cell (cell.id)}
 						{@const column = columnOf(cell.column.id)}
 						<td class:number={column.number} class:wrong={column.wrong?.(row.original)}>
-							{#if column.cell}{@render column.cell(row.original)}{:else if column.to}<a
+							{#if column.cell}{@render column.cell(row.original)}{:else if column.to?.(row.original)}<a
 									class="row"
 									href={column.to(row.original)}>{text(column, row.original)}</a
 								>{:else}{text(column, row.original)}{/if}

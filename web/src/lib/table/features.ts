@@ -40,8 +40,8 @@ export interface Column<Row> {
 	readonly says?: (row: Row) => string;
 	/** How it is drawn, where words are not enough. */
 	readonly cell?: Snippet<[Row]>;
-	/** Where a press on it leads. */
-	readonly to?: (row: Row) => string;
+	/** Where a press on it leads, if anywhere. */
+	readonly to?: (row: Row) => string | undefined;
 	/** Figures, to the right. */
 	readonly number?: true;
 	/** Marked as something to look at. */

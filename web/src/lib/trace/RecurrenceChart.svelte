@@ -3,7 +3,7 @@
 	import { Chart, LinearScale, PointElement, ScatterController, Tooltip, Legend } from 'chart.js';
 	import { formatNumber } from '$lib/ui/numbers';
 	import type { Recurrence } from '@exetasis/core/trace';
-	import type { PumpTrace } from '@exetasis/server/trace';
+	import type { PumpTrace } from '@exetasis/server/trace/onePump';
 	import { coloursOn } from '$lib/ui/colours';
 
 	interface Props {

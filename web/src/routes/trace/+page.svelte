@@ -1,173 +1,194 @@
-<!-- @component Trace: what recurs on one pump, place by place, with how surprising it is, and one chart over its hours. -->
+<!-- @component Trace of the shop: what recurs beyond chance, dearest first, and what is being done about it. -->
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
-	import type { Rate } from '@exetasis/core/trace';
-	import { foundName } from '$lib/words/found';
-	import { placeName } from '$lib/words/place';
-	import { day } from '$lib/ui/time';
-	import DataTable from '$lib/table/DataTable.svelte';
-	import type { Column } from '$lib/table/features';
-	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
-	import { pumpLine } from '$lib/pump/found';
+	import { FALSE_ALARM } from '@exetasis/core/trace';
+	import type { ShopRecurrence } from '@exetasis/server/trace/ofShop';
+	import type { PartTypeKey } from '@exetasis/core/part';
+	import Glyph from '$lib/glyph/Glyph.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import Filters from '$lib/ui/Filters.svelte';
+	import type { Column } from '$lib/table/features';
+	import TraceNav from '$lib/trace/TraceNav.svelte';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import { day } from '$lib/ui/time';
+	import { caseState } from '$lib/words/causes';
+	import { placeName } from '$lib/words/place';
 
 	let { data } = $props();
-	const MOST_SHOWN = 25;
-	let chosen = $state(0);
-	const trace = $derived(data.trace);
-	const recurring = $derived(trace?.recurrences.filter(({ rate }) => rate.events > 1) ?? []);
-	const picked = $derived(recurring[Math.min(chosen, recurring.length - 1)]);
-	const stationName = (key: string) => data.sheet?.stations.find((station) => station.key === key)?.name ?? key;
-	const rateWords = (rate: Rate) =>
-		`${formatNumber(rate.per1000h, 2)} (${formatNumber(rate.low, 2)}–${formatNumber(rate.high, 2)})`;
-	const cylinderWords = (cylinder: number) => (cylinder === 0 ? '' : `cylinder ${cylinder}`);
-	type Recurring = (typeof recurring)[number];
-	const columns: readonly Column<Recurring>[] = $derived([
-		{ key: 'pattern', head: 'Pattern', of: ({ pattern }: Recurring) => patternName(pattern as PatternKey), cell: pick },
+	const { trace } = $derived(data);
+	let only = $state<'standing' | 'all'>('standing');
+	let model = $state('');
+	let liquid = $state('');
+	const models = $derived([...new Set(trace.recurrences.map((one) => one.model))].sort());
+	const liquids = $derived([...new Set(trace.recurrences.flatMap((one) => one.liquid ?? []))].sort());
+	const shown = $derived(
+		trace.recurrences.filter(
+			(one) =>
+				(only === 'all' || one.q <= FALSE_ALARM) &&
+				(model === '' || one.model === model) &&
+				(liquid === '' || one.liquid === liquid)
+		)
+	);
+	const place = ({ stationName, cylinder }: ShopRecurrence) => placeName(stationName, cylinder);
+	const currency = $derived(data.shop?.currency ?? '');
+	const columns: readonly Column<ShopRecurrence>[] = $derived([
 		{
-			key: 'place',
-			head: 'Place',
-			of: ({ station, cylinder }: Recurring) =>
-				`${stationName(station)}${cylinder ? `, ${cylinderWords(cylinder)}` : ''}`
+			key: 'pattern',
+			head: 'What recurs',
+			of: (one: ShopRecurrence) => `${patternName(one.pattern as PatternKey)} ${place(one)}`,
+			cell: what
 		},
 		{
-			key: 'times',
+			key: 'pump',
+			head: 'Pump',
+			of: ({ serial }: ShopRecurrence) => serial,
+			to: ({ pump }: ShopRecurrence) => `/trace/pumps/${pump}`,
+			says: ({ serial, tag }: ShopRecurrence) => (tag ? `${serial}, ${tag}` : serial)
+		},
+		{
+			key: 'found',
 			head: 'Found',
 			number: true,
-			of: ({ rate }: Recurring) => rate.events,
-			says: ({ rate }: Recurring) => `${rate.events}×`
+			of: ({ events }: ShopRecurrence) => events,
+			says: ({ events, hours }: ShopRecurrence) => `${events} in ${formatNumber(hours)} h`
 		},
 		{
-			key: 'rate',
-			head: 'per 1000 h (95 %)',
+			key: 'expected',
+			head: 'Elsewhere as many h',
 			number: true,
-			of: ({ rate }: Recurring) => rate.per1000h,
-			says: ({ rate }: Recurring) => rateWords(rate)
+			of: ({ expected }: ShopRecurrence) => expected,
+			says: ({ expected }: ShopRecurrence) =>
+				expected === undefined ? '–' : expected === 0 ? 'never' : formatNumber(expected, 2)
 		},
 		{
-			key: 'others',
-			head: 'other cylinders',
+			key: 'ratio',
+			head: 'Times the others (95 %)',
 			number: true,
-			of: ({ others }: Recurring) => others?.per1000h,
-			says: ({ others }: Recurring) => (others ? rateWords(others) : '–')
+			of: (one: ShopRecurrence) => one.shrunken?.ratio ?? one.crude?.ratio,
+			says: ({ shrunken, crude }: ShopRecurrence) => {
+				const limits = shrunken ?? crude;
+				if (!limits) return '–';
+				const high = limits.high === undefined ? 'no limit' : formatNumber(limits.high, 1);
+				return limits.ratio === undefined
+					? `from ${formatNumber(limits.low, 1)}`
+					: `${formatNumber(limits.ratio, 1)} (${formatNumber(limits.low, 1)}–${high})`;
+			}
 		},
 		{
-			key: 'alike',
-			head: 'chance if alike',
+			key: 'q',
+			head: 'By chance',
 			number: true,
-			of: ({ others, pAlike }: Recurring) => (others ? pAlike : undefined),
-			says: ({ others, pAlike }: Recurring) => (others ? formatProbability(pAlike) : '–')
+			of: ({ q }: ShopRecurrence) => q,
+			says: ({ q }: ShopRecurrence) => formatProbability(q)
 		},
 		{
-			key: 'any',
-			head: 'any as odd',
+			key: 'cost',
+			head: `Parts so far, ${currency}`,
 			number: true,
-			of: ({ others, pAny }: Recurring) => (others ? pAny : undefined),
-			says: ({ others, pAny }: Recurring) => (others ? formatProbability(pAny) : '–')
+			of: ({ cost }: ShopRecurrence) => cost,
+			says: ({ cost, replaced }: ShopRecurrence) => `${formatNumber(cost)} for ${replaced}`
+		},
+		{
+			key: 'since',
+			head: 'Since',
+			of: ({ since }: ShopRecurrence) => since,
+			says: (one: ShopRecurrence) => day(one.since)
+		},
+		{
+			key: 'case',
+			head: 'Case',
+			of: ({ caseState: state }: ShopRecurrence) => (state ? caseState[state] : ''),
+			to: ({ caseId }: ShopRecurrence) => (caseId ? `/trace/cases/${caseId}` : undefined)
 		}
 	]);
 </script>
 
-{#snippet pick(one: Recurring)}
-	<button type="button" class="pick" aria-pressed={one === picked} onclick={() => (chosen = recurring.indexOf(one))}
-		>{patternName(one.pattern as PatternKey)}</button
-	>
+{#snippet what(one: ShopRecurrence)}
+	<a class="what" href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}">
+		<Glyph type={one.type as PartTypeKey} size={26} />
+		<span><b>{patternName(one.pattern as PatternKey)}</b><br /><span class="soft">{place(one)}</span></span>
+	</a>
 {/snippet}
 
 <svelte:head><title>Trace · Exetasis</title></svelte:head>
 <div class="head">
 	<h1>Trace</h1>
-	{#key data.pump?.id}
-		<PumpChoice
-			label="Pump"
-			first={data.pump ? pumpLine(data.pump) : ''}
-			rebuilds={2}
-			onchoose={({ id }) => {
-				chosen = 0;
-				void goto(`/trace?pump=${id}`);
-			}}
-		/>
-	{/key}
-	{#if data.pump}<a class="btn" href="/pumps/{data.pump.id}">Its rebuilds</a>{/if}
+	<TraceNav />
 </div>
-{#if !trace || recurring.length === 0}
-	<p class="soft">
-		{data.pump
-			? 'Nothing has recurred on this pump: no pattern came up twice at one place.'
-			: 'A pump needs two rebuilds on record before anything can recur.'}
-	</p>
-{:else}
-	{#if picked}
-		<p class="finding">
-			<b>{patternName(picked.pattern as PatternKey)}</b> at
-			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: came up {picked.rate.events} times in {formatNumber(
-				picked.rate.hours
-			)} h.
-			{#if picked.others}
-				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
-				so many here would come about with a chance of {formatProbability(picked.pAlike)}; that something on this pump
-				looks as odd, {formatProbability(picked.pAny)}.
-				{picked.pAny > 0.05 ? 'That is nothing out of the ordinary.' : ''}
-			{/if}
-		</p>
-		<RecurrenceChart {trace} {picked} name={patternName(picked.pattern as PatternKey)} />
+<p class="sum">
+	{#if trace.standing > 0}
+		<b>{trace.standing}</b>
+		{trace.standing === 1 ? 'recurrence stands' : 'recurrences stand'} out beyond chance
+	{:else}
+		Nothing stands out beyond chance
 	{/if}
-	<DataTable
-		label="What recurs"
-		rows={recurring.slice(0, MOST_SHOWN)}
-		{columns}
-		empty="Nothing recurs."
-		picked={(one) => one === picked}
-	/>
-	<p class="soft mt-2">
-		Counted over the hours between one look at a place and the next: a mark once in its part’s life, and again where it
-		has grown. “Any as odd” allows for all comparisons on this pump. {trace.withoutExposure} looks had no earlier one and
-		could not count. Kept out: {trace.keptOut.handling} marks made while stripping, {trace.keptOut.assembly} by an earlier
-		assembly,
-		{trace.keptOut.unknown} of unknown origin.
-		{recurring.length > MOST_SHOWN ? `The ${MOST_SHOWN} most surprising are shown.` : ''}
-	</p>
-{/if}
-
-{#if trace && trace.foundWrong.length > 0}
-	<section aria-labelledby="earlier-assembly">
-		<h2 id="earlier-assembly" class="mt-6">Earlier assembly</h2>
-		<p class="soft">How parts were found when the pump was opened: neither worn in service nor hurt at the strip.</p>
-		<ul>
-			{#each trace.foundWrong as { station, cylinder, wrong, times, last } (`${station}/${cylinder}/${wrong}`)}
-				<li>
-					<b>{placeName(stationName(station), cylinder)}</b>: {foundName[wrong === 'reversed' ? 'turned' : wrong]},
-					{times === 1 ? 'once' : `${times} times`}, last in {day(last)}
-				</li>
-			{/each}
-		</ul>
-	</section>
-{/if}
+	among {formatNumber(trace.comparisons)} comparisons of {trace.pumps} pumps, over {formatNumber(trace.hours)} hours of their
+	places.
+</p>
+<Filters>
+	<label
+		>Show <select class="select" bind:value={only}>
+			<option value="standing">what stands out</option>
+			<option value="all">all that came up twice</option>
+		</select></label
+	>
+	<label
+		>Model <select class="select" bind:value={model}>
+			<option value="">all</option>
+			{#each models as one (one)}<option>{one}</option>{/each}
+		</select></label
+	>
+	<label
+		>Liquid <select class="select" bind:value={liquid}>
+			<option value="">all</option>
+			{#each liquids as one (one)}<option>{one}</option>{/each}
+		</select></label
+	>
+	<div class="one">
+		<PumpChoice label="One pump" rebuilds={1} onchoose={({ id }) => void goto(`/trace/pumps/${id}`)} />
+	</div>
+</Filters>
+<DataTable
+	label="What recurs"
+	rows={shown}
+	{columns}
+	empty="Nothing here came up more often than on other pumps of its model. Ask for all that came up twice, or for one pump."
+/>
+<p class="soft mt-2">
+	A place is held against the same part of all other pumps of its model: by gamma–Poisson where their own rates are
+	spread, exactly (Poisson) where they are not; always without the pump itself. “By chance” is the share of false alarms
+	to be expected among all that are no less surprising; below 5 % it stands out. Marks made while stripping or by an
+	earlier assembly are kept out. Once is never called recurring.
+</p>
 
 <style>
 	.head {
 		display: flex;
-		gap: 1rem;
+		flex-wrap: wrap;
+		gap: 0 1.5rem;
 		align-items: center;
-		margin-bottom: 8px;
 	}
-	ul {
-		list-style: square;
-		padding-left: 1.2rem;
+	.sum {
+		max-width: 60rem;
+		margin: 4px 0 8px;
 	}
-	.finding {
-		border-left: 4px solid var(--pencil);
-		padding-left: 0.7rem;
-		margin: 6px 0;
-		max-width: 70rem;
+	.one {
+		flex: 1;
+		min-width: 16rem;
 	}
-	.pick {
+	.what {
+		display: flex;
+		gap: 8px;
+		align-items: center;
 		min-height: 44px;
-		text-align: left;
+		min-width: 12rem;
+		color: var(--ink);
+		text-decoration: none;
+	}
+	.what b {
 		color: var(--mark);
 		text-decoration: underline;
-		cursor: pointer;
 	}
 </style>

@@ -1,6 +1,9 @@
 import { benchOf } from '@exetasis/server/jobs/bench';
+import { casesToWatch } from '@exetasis/server/trace/cases';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 
-export const load = async ({ locals, params }) => ({
-	bench: found(await benchOf(scopeOf(locals), idFrom(params.job)))
-});
+export const load = async ({ locals, params }) => {
+	const scope = scopeOf(locals);
+	const bench = found(await benchOf(scope, idFrom(params.job)));
+	return { bench, cases: await casesToWatch(scope, [bench.job.pumpId]) };
+};

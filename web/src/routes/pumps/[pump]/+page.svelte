@@ -33,7 +33,7 @@
 		<h1>{pump.serial}</h1>
 		<p class="soft">{pump.model} · {pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}{duty ? ` · ${duty}` : ''}</p>
 	</div>
-	<a class="btn" href="/trace?pump={pump.id}">What recurs here</a>
+	<a class="btn" href="/trace/pumps/{pump.id}">What recurs here</a>
 	{#if open}<a class="btn main" href="/jobs/{open.id}">Open job</a>{/if}
 </div>
 <div class="columns">

@@ -123,6 +123,12 @@
 					>{formatNumber(set.interval.best.hours)} h</b
 				>: {formatNumber(set.interval.best.per1000h)}
 				{currency} per 1000 h, by “{schoolName[set.school]}”.
+				<a
+					class="row"
+					href="/jobs/{bench.bench.job.id}/service?hours={set.interval.best.hours}"
+					download
+					data-sveltekit-reload>Put it in the calendar</a
+				>
 			</p>
 			<IntervalChart curve={set.interval.curve} best={set.interval.best} hours={set.hours} {currency} />
 		{:else if set.problem}<p class="soft">Not worked out.</p>

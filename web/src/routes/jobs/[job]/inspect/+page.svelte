@@ -10,7 +10,7 @@
 	import LookPanel from '$lib/look/LookPanel.svelte';
 	import MeasurePanel from '$lib/measure/MeasurePanel.svelte';
 	import Pad from '$lib/measure/Pad.svelte';
-	import { firstUnmeasured, step, walkingOrder } from '@exetasis/core/mat';
+	import { firstUnmeasured, step, walkingOrder, placeKey } from '@exetasis/core/mat';
 	import { Burst, commandOf, type Command } from '$lib/mat/keys';
 	import { MatLayers } from '$lib/mat/layers.svelte';
 	import Mat from '$lib/mat/Mat.svelte';
@@ -190,7 +190,13 @@
 	<button type="button" class="btn-icon" aria-label="Part before" onclick={() => beside(-1)}
 		><ChevronLeft size={26} /></button
 	>
-	<PartHeader sheet={bench.bench.sheet} policy={bench.bench.policy} {part} up={bench.up} />
+	<PartHeader
+		sheet={bench.bench.sheet}
+		policy={bench.bench.policy}
+		{part}
+		up={bench.up}
+		cases={data.cases.filter((one) => placeKey(one.station, one.cylinder) === selected)}
+	/>
 	<button type="button" class="btn-icon" aria-label="Next part" onclick={next}><ChevronRight size={26} /></button>
 </div>
 <div class="steps"><Segments label="Panels" options={panels} value={panel} onchoose={(key) => (panel = key)} /></div>

@@ -9,7 +9,10 @@
 	import ToolRecap from '$lib/strip/ToolRecap.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 
+	import { inSentence, placeName } from '$lib/words/place';
+
 	let { data } = $props();
+	const stationNamed = (key: string) => bench.bench.sheet.stations.find((station) => station.key === key)?.name ?? key;
 	const bench = $derived(benchInUse()());
 	const { job, sheet } = $derived(bench.bench);
 	const locked = $derived(job.releasedAt !== null || !data.mayWork);
@@ -44,6 +47,11 @@
 			<b class="figures">{steps.length}</b> steps signed off
 		</p>
 		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
+		{#each data.cases as one (one.id)}
+			<a class="case" href="/trace/cases/{one.id}"
+				><b>Case: {placeName(stationNamed(one.station), one.cylinder)}, {inSentence(one.causeName)}?</b> {one.remedy}</a
+			>
+		{/each}
 		<PartsOut {bench} />
 		{#if step}<a class="btn" href="/jobs/{job.id}/inspect">To the mat</a>{/if}
 		{#if warned.length > 0}
@@ -58,6 +66,11 @@
 </div>
 
 <style>
+	.case {
+		border-left: 4px solid var(--pencil);
+		padding: 4px 8px;
+		color: var(--ink);
+	}
 	.columns {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) minmax(15rem, 21rem);

@@ -1,0 +1,101 @@
+import { expect, test } from '@playwright/test';
+import { pageOf } from './people';
+
+test('the shop’s recurrences lead from the dearest to its pump, its causes and what to look at next', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'viewer');
+	await page.goto('/');
+	await page.getByRole('link', { name: 'Trace' }).click();
+	await expect(page.getByText(/\d+ recurrences? stands? out beyond chance/)).toBeVisible();
+	const rows = page.getByRole('table', { name: 'What recurs' }).getByRole('row');
+	await expect(rows.filter({ hasText: 'MAR-0212' }).filter({ hasText: 'One-sided wear' }).first()).toBeVisible();
+	await rows
+		.filter({ hasText: 'MAR-0212' })
+		.getByRole('link', { name: /^One-sided wear V-packings/ })
+		.click();
+	await expect(page.getByRole('heading', { name: 'Trace: MAR-0212' })).toBeVisible();
+	await expect(page.getByText(/One-sided wear at .*, cylinder 2/).first()).toBeVisible();
+	await expect(page.getByRole('img', { name: /One-sided wear over the pump’s hours/ })).toBeVisible();
+	await expect(page.getByRole('img', { name: /Rod or crosshead out of line, cylinder 2/ })).toBeVisible();
+	await page.getByRole('button', { name: /Rod or crosshead out of line, cylinder 2/ }).click();
+	await expect(page.getByRole('heading', { name: 'Rod or crosshead out of line, cylinder 2' })).toBeVisible();
+	await expect(page.getByRole('list', { name: 'Mats over the pump’s hours' }).getByRole('link')).not.toHaveCount(0);
+});
+
+test('a case is opened, acted on, refused before its time, closed and taken back', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/trace');
+	await page.getByRole('combobox', { name: 'Show' }).selectOption('all that came up twice');
+	const row = page.getByRole('table', { name: 'What recurs' }).getByRole('row').filter({ hasText: 'MAR-0108' }).first();
+	await row.getByRole('link').first().click();
+	await page.getByText('Open a case on it').click();
+	await page.getByRole('button', { name: 'Open the case' }).click();
+	await expect(page.getByText('Choose what it is thought to be.')).toBeVisible();
+	await page.getByLabel('Thought to be').selectOption('Ordinary end of life');
+	await page.getByLabel('What you think happens').fill('It simply wears');
+	await page.getByRole('button', { name: 'Open the case' }).click();
+	await expect(page.getByRole('heading', { name: 'Thought to be: Ordinary end of life' })).toBeVisible();
+
+	// Confirmed before anything was done: refused with what to do, and what was typed stays.
+	await page.getByLabel('What shows it').fill('so it is');
+	await page.getByRole('button', { name: 'Close the case' }).click();
+	await expect(page.getByText(/Nothing has been done about it yet/)).toBeVisible();
+	await expect(page.getByLabel('What shows it')).toHaveValue('so it is');
+
+	await page.getByLabel('What was done').fill('Renewed in time');
+	await page.getByLabel('Sure to help, %').fill('120');
+	await page.getByLabel('Watch for, h').fill('2000');
+	await page.getByRole('button', { name: 'Note it' }).click();
+	await expect(page.getByText('Type how sure it is to help, from 1 to 100 %.')).toBeVisible();
+	await page.getByLabel('Sure to help, %').fill('60');
+	await page.getByRole('button', { name: 'Note it' }).click();
+	await expect(page.getByRole('heading', { name: 'Has it worked?' })).toBeVisible();
+	await page.getByLabel('What shows it').fill('no mark since');
+	await page.getByRole('button', { name: 'Close the case' }).click();
+	await expect(page.getByRole('heading', { name: 'Take it back' })).toBeVisible();
+	await page.getByLabel('Why it is open again').fill('it came back');
+	await page.getByRole('button', { name: 'Open it again' }).click();
+	await expect(page.getByText(/opened again: it came back|it came back/).first()).toBeVisible();
+	await page.getByLabel('What shows it').fill('closed by the test');
+	await page.getByLabel('Outcome').selectOption('Could not be told');
+	await page.getByRole('button', { name: 'Close the case' }).click();
+	await expect(page.getByText('closed, could not be told')).toBeVisible();
+});
+
+test('lives are shown with their limits, compared in a sentence, and kept as a table', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await page.goto('/trace/lives?model=Marram&station=plunger&by=none');
+	await expect(page.getByRole('table', { name: 'Groups of lives' }).getByRole('row')).toHaveCount(2);
+	await page.getByLabel('By').selectOption('cylinder');
+	await expect(page.getByRole('table', { name: 'Groups of lives' }).getByRole('row')).toHaveCount(4);
+	await expect(page.getByText(/Cylinder \d and Cylinder \d/)).toBeVisible();
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'CSV' }).click();
+	expect((await download).suggestedFilename()).toMatch(/^lives-Marram-plunger\.csv$/);
+	await page.goto('/trace/lives?model=Nowhere&station=nothing&by=people');
+	await expect(page.getByRole('heading', { name: 'Lives' })).toBeVisible();
+});
+
+test('a lead changes what is believed of causes, and faults are named with what to do', async ({ browser }) => {
+	const viewer = await pageOf(browser, 'viewer');
+	await viewer.goto('/trace/causes');
+	await expect(viewer.getByRole('heading', { name: 'Worn mate kept' })).toBeVisible();
+	await expect(viewer.getByText('Change it')).toHaveCount(0);
+
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/trace/causes');
+	await page.getByText('Change it').click();
+	const text = page.getByLabel('Causes, findings and links as JSON');
+	const whole = await text.inputValue();
+	await text.fill(whole.replace('"strength": 0.7', '"strength": 1.2'));
+	await page.getByRole('button', { name: 'Keep as the next revision' }).click();
+	await expect(page.getByRole('alert')).toContainText('A probability lies above 0 and below 1.');
+	await expect(text).toHaveValue(/1\.2/);
+	await text.fill('{');
+	await page.getByRole('button', { name: 'Keep as the next revision' }).click();
+	await expect(page.getByRole('alert')).toContainText('This is no JSON');
+	await text.fill(whole);
+	await page.getByRole('button', { name: 'Keep as the next revision' }).click();
+	await expect(page.getByText(/Kept as revision \d+/)).toBeVisible();
+});

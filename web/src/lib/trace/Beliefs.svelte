@@ -1,0 +1,196 @@
+<!-- @component What is believed of the causes of a pump: over its rebuilds, what carries it, and what to look at next. -->
+<script lang="ts">
+	import type { PumpBeliefs } from '@exetasis/server/trace/beliefs';
+	import type { Belief } from '@exetasis/core/trace';
+	import Fields from '$lib/ui/Fields.svelte';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import { causeAtPlace, causeName, findingAtPlace } from '$lib/words/causes';
+	import { inSentence } from '$lib/words/place';
+	import { day } from '$lib/ui/time';
+	import BeliefChart from './BeliefChart.svelte';
+
+	interface Props {
+		of: PumpBeliefs;
+		/** Where a finding can be looked for now: its address on the open job's Inspect. */
+		lookAt: (finding: string, cylinder: number) => string | undefined;
+	}
+	let { of, lookAt }: Props = $props();
+	const MOST_LINES = 6;
+	const MOST_FINDINGS = 8;
+	const MOST_CHECKS = 5;
+	const { beliefs, network } = $derived(of);
+	const ranked = $derived(
+		beliefs.kind === 'believed'
+			? beliefs.beliefs
+					.filter(({ cause }) => network.causes.find(({ key }) => key === cause)?.kind !== 'age')
+					.toSorted((a, b) => b.now.at(-1)! - a.now.at(-1)! || Math.max(...b.now) - Math.max(...a.now))
+			: []
+	);
+	const lines = $derived(
+		ranked
+			.toSorted((a, b) => Math.max(...b.now) - Math.max(...a.now))
+			.slice(0, MOST_LINES)
+			.toSorted((a, b) => b.now.at(-1)! - a.now.at(-1)!)
+	);
+	let chosen = $state(0);
+	const picked = $derived<Belief | undefined>(lines[Math.min(chosen, lines.length - 1)]);
+	const remedy = $derived(network.causes.find(({ key }) => key === picked?.cause)?.remedy);
+	const checks = $derived(
+		beliefs.kind === 'believed' ? beliefs.next.filter(({ bits }) => bits > 0.001).slice(0, MOST_CHECKS) : []
+	);
+	const factorWords = (factor: number) =>
+		factor === Infinity
+			? 'makes it possible at all'
+			: factor >= 1
+				? `× ${formatNumber(factor, factor < 10 ? 1 : 0)}`
+				: `÷ ${formatNumber(1 / factor, 1 / factor < 10 ? 1 : 0)}`;
+</script>
+
+{#if beliefs.kind === 'contradicts'}
+	<p class="wrong" role="alert">
+		What was found on {day(of.rebuilds[beliefs.rebuild].receivedAt)} contradicts the causes that the shop believes in:
+		{beliefs.findings.map((one) => findingAtPlace(network, one)).join('; ')}. No cause can be named. Check these
+		findings, or give them a chance without any cause on the page Causes.
+	</p>
+{:else if of.rebuilds.length === 0}
+	<p class="soft">Nothing has been looked at on this pump yet.</p>
+{:else}
+	<div class="columns">
+		<div>
+			<BeliefChart
+				hours={of.rebuilds.map(({ pumpHours }) => pumpHours)}
+				lines={lines.map((one) => ({ name: causeAtPlace(network, one), now: one.now, picked: one === picked }))}
+				actions={of.actions.map(({ rebuild, cause }) => ({ rebuild, name: causeName(network, cause) }))}
+				onpick={(line) => (chosen = line)}
+			/>
+			{#each of.actions as { rebuild, cause, cylinder } (`${rebuild}/${cause}/${cylinder}`)}
+				<p class="action">
+					Something was done about {inSentence(causeAtPlace(network, { cause, cylinder }))} at {formatNumber(
+						of.rebuilds[rebuild].pumpHours
+					)} h.
+				</p>
+			{/each}
+			<ul class="causes">
+				{#each lines as one, i (`${one.cause}/${one.cylinder}`)}
+					<li>
+						<Fields
+							><button type="button" class="cause" aria-pressed={one === picked} onclick={() => (chosen = i)}>
+								<b class="figures">{formatProbability(one.now.at(-1)!)}</b>
+								{causeAtPlace(network, one)}
+							</button></Fields
+						>
+					</li>
+				{/each}
+			</ul>
+		</div>
+		<div>
+			{#if picked}
+				<h3>{causeAtPlace(network, picked)}</h3>
+				<p>{remedy}</p>
+				<h4>What carries it: what each find of the last rebuild does to its odds</h4>
+				<ul class="carried">
+					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as one (`${one.finding}/${one.cylinder}`)}
+						<li class:against={one.factor < 1}>
+							{findingAtPlace(network, one)}{one.present ? '' : ', looked for and absent'}:
+							<span class="figures">{factorWords(one.factor)}</span>
+						</li>
+					{:else}<li class="soft">
+							Nothing that was looked for speaks of it: it stands near what such pumps have.
+						</li>{/each}
+				</ul>
+			{/if}
+			<h4>Look at next</h4>
+			<ol class="checks">
+				{#each checks as one (`${one.finding}/${one.cylinder}`)}
+					{@const to = lookAt(one.finding, one.cylinder)}
+					<li>
+						{#if to}<a class="row" href={to}>{findingAtPlace(network, one)}</a>{:else}{findingAtPlace(
+								network,
+								one
+							)}{/if}:
+						<span class="soft"
+							>{formatProbability(one.pPresent)} to be there, {formatNumber(one.minutes)} min,
+							{formatNumber(one.bits, 2)} bits</span
+						>
+					</li>
+				{:else}<li class="soft">Everything that tells something has been looked at.</li>{/each}
+			</ol>
+		</div>
+	</div>
+	<p class="soft method">
+		By all {of.rebuilds.length} rebuilds together (exact over the causes that findings tie together{beliefs.exact
+			? ''
+			: '; here cylinders are approximated given the pump'}).
+		{beliefs.leftOut.length > 0
+			? `${beliefs.leftOut.length} pairs of cause and cylinder were too many to be weighed jointly and stay at their own rate.`
+			: ''}
+		Strengths: {of.revision === 0 ? 'those that every shop begins with' : `the shop’s, revision ${of.revision}`}, {of.taughtBy ===
+		0
+			? 'no confirmed case yet'
+			: `taught by ${of.taughtBy} confirmed ${of.taughtBy === 1 ? 'case' : 'cases'}`}. Ordinary end of life is weighed
+		along and not drawn.
+	</p>
+{/if}
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+		gap: 20px;
+	}
+	h3 {
+		font-size: 1.05rem;
+		font-weight: 650;
+	}
+	h4 {
+		margin-top: 8px;
+		font-weight: 650;
+	}
+	.action {
+		border-left: 3px dashed var(--pencil);
+		padding-left: 8px;
+		font-size: 0.85rem;
+	}
+	.causes {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 2px 10px;
+	}
+	.cause {
+		min-height: 44px;
+		width: 100%;
+		text-align: left;
+		padding: 2px 8px;
+		border-left: 4px solid transparent;
+		cursor: pointer;
+	}
+	.cause[aria-pressed='true'] {
+		border-color: var(--mark);
+	}
+	.carried li,
+	.checks li {
+		padding: 2px 0;
+	}
+	.carried li {
+		border-left: 3px solid var(--pencil);
+		padding-left: 8px;
+		margin: 2px 0;
+	}
+	.carried li.against {
+		border-color: var(--sound);
+	}
+	.checks {
+		list-style: decimal;
+		padding-left: 1.3rem;
+	}
+	.method {
+		font-size: 0.8rem;
+		max-width: 75rem;
+	}
+	@media (max-width: 900px) {
+		.columns,
+		.causes {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

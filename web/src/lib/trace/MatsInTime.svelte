@@ -1,0 +1,124 @@
+<!-- @component A pump's mats in little, one a rebuild along its hours: where a mark was new, where it was still there, what was renewed. -->
+<script lang="ts">
+	import { placeName } from '$lib/words/place';
+	import { formatNumber } from '$lib/ui/numbers';
+	import { day } from '$lib/ui/time';
+	import { patternName, type PatternKey } from '@exetasis/core/part';
+	import type { RebuildOnRecord } from '@exetasis/server/trace/evidence';
+
+	interface Props {
+		rebuilds: readonly RebuildOnRecord[];
+		stations: readonly { readonly key: string; readonly name: string }[];
+		cylinders: number;
+		/** The place that is asked about. */
+		picked?: { readonly station: string; readonly cylinder: number };
+	}
+	let { rebuilds, stations, cylinders, picked }: Props = $props();
+
+	const CELL = 9;
+	const shown = $derived(
+		stations.filter(({ key }) =>
+			rebuilds.some(({ looks }) =>
+				looks.some(
+					(look) => look.station === key && (look.patterns.length > 0 || look.seenBefore.length > 0 || look.failed)
+				)
+			)
+		)
+	);
+	const columnOf = $derived(new Map(shown.map(({ key }, i) => [key, i])));
+	const nameOf = $derived(new Map(stations.map(({ key, name }) => [key, name])));
+	const width = $derived(CELL * Math.max(1, shown.length));
+	const height = $derived(CELL * cylinders);
+	type Look = RebuildOnRecord['looks'][number];
+	const told = (looks: readonly Look[]) => looks.filter((look) => columnOf.has(look.station));
+	const words = ({ looks }: RebuildOnRecord) =>
+		told(looks)
+			.filter(({ patterns }) => patterns.length > 0)
+			.map(
+				({ station, cylinder, patterns }) =>
+					`${placeName(nameOf.get(station) ?? station, cylinder)}: ${patterns.map((one) => patternName(one as PatternKey)).join(', ')}`
+			)
+			.join('; ') || 'nothing new';
+</script>
+
+<ul class="mats" aria-label="Mats over the pump’s hours">
+	{#each rebuilds as rebuild (rebuild.job)}
+		<li>
+			<a class="mat" href="/jobs/{rebuild.job}/inspect" title={words(rebuild)}>
+				<svg
+					viewBox="0 0 {width} {height}"
+					style="width: {width}px; height: {height}px"
+					role="img"
+					aria-label={words(rebuild)}
+				>
+					{#if picked && picked.cylinder > 0}
+						<rect class="row" x="0" y={(picked.cylinder - 1) * CELL} {width} height={CELL} />
+					{/if}
+					{#each told(rebuild.looks) as look (`${look.station}/${look.cylinder}`)}
+						{@const x = columnOf.get(look.station)! * CELL + CELL / 2}
+						{@const y = Math.max(0, look.cylinder - 1) * CELL + CELL / 2}
+						<g transform="translate({x} {y})">
+							{#if look.patterns.length > 0}<path class="new" d="M-3-3 3 3M3-3-3 3" />
+							{:else if look.seenBefore.length > 0}<path class="still" d="M0-3 3 0 0 3-3 0z" />
+							{:else if look.failed}<path class="still" d="M-3 3 3-3" />
+							{:else}<circle class="clean" r="1" />{/if}
+						</g>
+					{/each}
+				</svg>
+				<span class="figures">{formatNumber(rebuild.pumpHours)} h</span>
+				<span class="soft">{day(rebuild.receivedAt)}</span>
+			</a>
+		</li>
+	{/each}
+</ul>
+<p class="soft key">
+	<span class="new">×</span> new or grown <span class="new">◇</span> still there <span class="new">╱</span> worn or
+	damaged, out · sound. Rows are cylinders, columns the {shown.length} stations that ever showed anything.
+</p>
+
+<style>
+	.mats {
+		display: flex;
+		gap: 14px;
+		overflow-x: auto;
+		padding-bottom: 4px;
+	}
+	.mat {
+		display: grid;
+		color: var(--ink);
+		text-decoration: none;
+		font-size: 0.78rem;
+		flex: none;
+	}
+	.mat:hover svg {
+		border-color: var(--mark);
+	}
+	svg {
+		border: 1px solid var(--line);
+		background: var(--paper);
+	}
+	path {
+		fill: none;
+		stroke: var(--pencil);
+		stroke-width: 1.4;
+	}
+	path.new {
+		stroke-width: 2;
+	}
+	.clean {
+		fill: var(--ink-soft);
+		opacity: 0.55;
+	}
+	.row {
+		fill: var(--mark);
+		opacity: 0.13;
+	}
+	.key {
+		font-size: 0.78rem;
+		margin: 2px 0 8px;
+	}
+	.key .new {
+		color: var(--pencil);
+		font-weight: 700;
+	}
+</style>

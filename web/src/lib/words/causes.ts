@@ -1,0 +1,44 @@
+import type { CauseNetwork, NetworkFault } from '@exetasis/core/trace';
+import { placeName } from './place';
+
+export const causeName = ({ causes }: CauseNetwork, key: string): string =>
+	causes.find((cause) => cause.key === key)?.name ?? key;
+
+export const findingName = ({ findings }: CauseNetwork, key: string): string =>
+	findings.find((finding) => finding.key === key)?.name ?? key;
+
+/** A cause with where it works: "Worn mate kept, cylinder 2". */
+export const causeAtPlace = (network: CauseNetwork, { cause, cylinder }: { cause: string; cylinder: number }): string =>
+	placeName(causeName(network, cause), cylinder);
+
+export const findingAtPlace = (
+	network: CauseNetwork,
+	{ finding, cylinder }: { finding: string; cylinder: number }
+): string => placeName(findingName(network, finding), cylinder);
+
+/** How a case stands. */
+export const caseState = {
+	open: 'open: nothing done yet',
+	acted: 'something done, being watched',
+	confirmed: 'confirmed',
+	refuted: 'refuted',
+	notTold: 'closed, could not be told'
+} as const;
+
+/** What is wrong with a network that somebody wrote, as a sentence that says what to do. */
+export function faultSentence(fault: NetworkFault): string {
+	switch (fault.code) {
+		case 'shape':
+			return `${fault.path.join('.') || 'The text'}: ${fault.says}. A probability lies above 0 and below 1.`;
+		case 'twice':
+			return `“${fault.key}” is there twice. Give each finding and cause a key of its own.`;
+		case 'unknownFinding':
+			return `${fault.at} names the finding “${fault.key}”, which is not in the list. Add it, or correct its key.`;
+		case 'linkedTwice':
+			return `${fault.at} is linked with “${fault.key}” twice. Keep one of the two.`;
+		case 'withoutCause':
+			return `Nothing brings “${fault.key}” about. Link a cause with it, or leave it out.`;
+		case 'cycle':
+			return `Damage follows itself in a circle: ${fault.keys.join(' → ')}. Take one of these links out.`;
+	}
+}

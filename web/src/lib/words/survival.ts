@@ -1,0 +1,55 @@
+import type { NoWeibullFit, RepairTrend, WeibullComparison, WeibullFit } from '@exetasis/core/survival';
+import { formatNumber, formatProbability } from '../ui/numbers';
+
+/** Why no distribution is the most likely one, and what can be said all the same. */
+export const noMaximumWords: Readonly<Record<NoWeibullFit['reason'], string>> = {
+	noEnds: 'Nothing has ended yet: how long they last is not known, only that they have lasted so long.',
+	endedTogether: 'All that ended may have ended at one and the same age: the record does not say how they are spread.',
+	oneInspection: 'All were looked at once, at one age: only the share that had ended by then is known.',
+	shapeRunsUp: 'The more alike their ages at the end are taken to be, the better it fits: no spread can be named.',
+	shapeRunsDown: 'Some ended at once and others never: no single distribution of this kind fits them.'
+};
+
+/** What the limits of the shape allow to say of how such parts end. */
+export const phaseWords: Readonly<Record<WeibullFit['phase'], string>> = {
+	early: 'they fail early: look at how they are fitted',
+	random: 'they fail at any age alike: renewing them by hours gains nothing',
+	wearOut: 'they wear out: hours tell',
+	open: 'early, random or worn out: the record does not tell yet'
+};
+
+type Limits = { readonly value: number; readonly low?: number; readonly high?: number };
+export const limitsWords = ({ value, low, high }: Limits, digits = 0): string =>
+	`${formatNumber(value, digits)} (${low === undefined ? 'no limit' : formatNumber(low, digits)}–${high === undefined ? 'no limit' : formatNumber(high, digits)})`;
+
+/** Two groups of lives, as a sentence. */
+export function comparisonSentence(
+	compared: WeibullComparison,
+	[first, second]: readonly string[],
+	logRankP: number | undefined
+): string {
+	if (compared.kind === 'noMaximum')
+		return `${first} and ${second} cannot be compared. ${noMaximumWords[compared.reason]}`;
+	const { ratio, pScale, pShape } = compared;
+	const apart = pScale <= 0.05;
+	return [
+		apart
+			? `${second} lasts ${limitsWords(ratio, 2)} times as long as ${first}; by chance alone they would be as far apart with ${formatProbability(pScale)}.`
+			: `${first} and ${second} are not told apart: as far apart by chance with ${formatProbability(pScale)}; the ratio of their lives is ${limitsWords(ratio, 2)}.`,
+		pShape !== undefined && pShape <= 0.05
+			? 'They also differ in how they end, so that no single ratio says it all.'
+			: '',
+		logRankP === undefined ? '' : `Log-rank, at the hours at which they were found: ${formatProbability(logRankP)}.`
+	]
+		.filter(Boolean)
+		.join(' ');
+}
+
+/** Whether pumps get better or worse, as a sentence. */
+export function trendSentence({ events, exponent, pLaplace, pMilHandbook }: RepairTrend, pumps: number): string {
+	if (!exponent || pLaplace === undefined || pMilHandbook === undefined)
+		return `${events} replacements on ${pumps} pumps: too few for a trend.`;
+	const steady = (exponent.low ?? 0) <= 1 && (exponent.high ?? Infinity) >= 1;
+	const way = steady ? 'neither better nor worse, as far as can be told' : exponent.value > 1 ? 'worse' : 'better';
+	return `As they run, pumps get ${way}: exponent ${limitsWords(exponent, 2)} of ${events} replacements on ${pumps} pumps; no trend would look so with ${formatProbability(pMilHandbook)} (MIL-HDBK-189), ${formatProbability(pLaplace)} (Laplace).`;
+}

@@ -1,0 +1,18 @@
+import { casesOf } from '@exetasis/server/trace/cases';
+import { networkOf } from '@exetasis/server/trace/network';
+import { newestSheets } from '@exetasis/server/sheets';
+import { scopeOf } from '$lib/server/request';
+
+export async function load({ locals }) {
+	const scope = scopeOf(locals);
+	const [cases, { network }, sheets] = await Promise.all([casesOf(scope), networkOf(scope), newestSheets(scope)]);
+	return {
+		cases: cases.map((one) => ({
+			...one,
+			stationName:
+				sheets.find(({ model }) => model === one.pump.model)?.stations.find(({ key }) => key === one.station)?.name ??
+				one.station,
+			causeName: network.causes.find(({ key }) => key === one.cause)?.name ?? one.cause
+		}))
+	};
+}

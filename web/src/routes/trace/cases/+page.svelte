@@ -1,0 +1,48 @@
+<!-- @component Every case of the shop: those still open first. -->
+<script lang="ts">
+	import { patternName, type PatternKey } from '@exetasis/core/part';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
+	import TraceNav from '$lib/trace/TraceNav.svelte';
+	import { day } from '$lib/ui/time';
+	import { caseState } from '$lib/words/causes';
+	import { placeName } from '$lib/words/place';
+
+	let { data } = $props();
+	type Case = (typeof data.cases)[number];
+	const columns: readonly Column<Case>[] = [
+		{
+			key: 'what',
+			head: 'What recurs',
+			of: ({ pattern, stationName, cylinder }) =>
+				`${patternName(pattern as PatternKey)}, ${placeName(stationName, cylinder)}`,
+			to: ({ id }) => `/trace/cases/${id}`
+		},
+		{ key: 'pump', head: 'Pump', of: ({ pump }) => pump.serial, to: ({ pumpId }) => `/trace/pumps/${pumpId}` },
+		{ key: 'cause', head: 'Thought to be', of: ({ causeName }) => causeName },
+		{ key: 'action', head: 'Done', of: ({ action }) => action },
+		{
+			key: 'state',
+			head: 'How it stands',
+			of: ({ outcome, action }) => caseState[outcome ?? (action ? 'acted' : 'open')]
+		},
+		{
+			key: 'opened',
+			head: 'Opened',
+			of: ({ history }) => history[0]?.at,
+			says: ({ history }) => (history[0] ? day(history[0].at) : '')
+		}
+	];
+</script>
+
+<svelte:head><title>Cases · Exetasis</title></svelte:head>
+<div class="flex flex-wrap items-center gap-x-6">
+	<h1>Cases</h1>
+	<TraceNav />
+</div>
+<DataTable
+	label="Cases"
+	rows={data.cases}
+	{columns}
+	empty="No case yet. Open one on a pump’s trace, at the recurrence that you want to put an end to."
+/>

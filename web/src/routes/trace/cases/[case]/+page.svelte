@@ -1,0 +1,177 @@
+<!-- @component One case: what recurs, what it is thought to be, what was done, whether it worked, and what came of it. -->
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { patternName, type PatternKey } from '@exetasis/core/part';
+	import type { RateComparison } from '@exetasis/core/trace';
+	import { keptForm } from '$lib/forms/kept';
+	import Field from '$lib/ui/Field.svelte';
+	import Fields from '$lib/ui/Fields.svelte';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import { day } from '$lib/ui/time';
+	import { caseState } from '$lib/words/causes';
+	import { placeName } from '$lib/words/place';
+
+	let { data } = $props();
+	const { one, worked } = $derived(data);
+	const act = keptForm(untrack(() => data.action));
+	const close = keptForm(untrack(() => data.close));
+	const reopen = keptForm(untrack(() => data.reopen));
+	const { form: actForm, errors: actErrors, enhance: actEnhance, message: actMessage } = act;
+	const { form: closeForm, errors: closeErrors, enhance: closeEnhance, message: closeMessage } = close;
+	const { form: reopenForm, errors: reopenErrors, enhance: reopenEnhance, message: reopenMessage } = reopen;
+	const acted = $derived(data.rebuilds.find(({ id }) => id === one.actedJobId));
+	const rebuildChoices = $derived(
+		data.rebuilds.map(
+			({ id, receivedAt, pumpHours, releasedAt }) =>
+				[id, `${day(receivedAt)}, ${formatNumber(pumpHours)} h${releasedAt ? '' : ', in the shop now'}`] as const
+		)
+	);
+	const did = {
+		opened: 'opened',
+		acted: 'noted',
+		confirmed: 'confirmed',
+		refuted: 'refuted',
+		notTold: 'closed',
+		reopened: 'opened again'
+	};
+	function sinceWords(comparison: RateComparison | undefined): string {
+		if (!comparison) return 'Nobody has looked at this place since.';
+		const { ratio, low, high, p } = comparison;
+		if (ratio === undefined) return 'It had not come up before: there is nothing to compare with.';
+		const most = high === undefined ? 'no limit' : formatNumber(high, 2);
+		return ratio === 0
+			? `It has not come up since (95 %: at most ${most} times as often as before).`
+			: `Since then it comes ${formatNumber(ratio, 2)} times as often (95 %: ${formatNumber(low, 2)} to ${most}); by chance alone ${formatProbability(p)}.`;
+	}
+	const verdicts = {
+		worked: 'It is rarer since, beyond chance: the fix has worked.',
+		open: 'Too early to tell.',
+		not: 'It comes as often as before: the fix has not worked.'
+	};
+</script>
+
+<svelte:head><title>Case · Exetasis</title></svelte:head>
+<p><a class="row" href="/trace/cases">Cases</a></p>
+<h1>{patternName(one.pattern as PatternKey)}, {placeName(data.stationName, one.cylinder)}</h1>
+<p>
+	<a class="row" href="/trace/pumps/{one.pumpId}?place={one.station}/{one.cylinder}/{one.pattern}"
+		>{one.pump.serial}{one.pump.tag ? `, ${one.pump.tag}` : ''}</a
+	>
+	· <b>{caseState[one.outcome ?? (one.action ? 'acted' : 'open')]}</b>
+</p>
+{#if data.already}<p role="status">A case on this place and pattern was open already: this one.</p>{/if}
+<div class="columns">
+	<section class="sheet p-4">
+		<h2>Thought to be: {data.cause?.name ?? one.cause}</h2>
+		<p>{one.hypothesis}</p>
+		{#if data.cause}<p class="soft">{data.cause.remedy}</p>{/if}
+		{#if one.action}
+			<h3 class="mt-3">Done</h3>
+			<p>
+				{one.action}
+				<span class="soft"
+					>{acted ? `At the rebuild of ${day(acted.receivedAt)}, ${formatNumber(acted.pumpHours)} h.` : ''} Taken to help
+					with
+					{formatProbability(one.effectiveness ?? 0)}; watched for {formatNumber(one.watchHours ?? 0)} h.</span
+				>
+			</p>
+			<h3 class="mt-3">Has it worked?</h3>
+			{#if worked}
+				<p><b>{verdicts[worked.verdict]}</b></p>
+				<p>
+					{sinceWords(worked.comparison)}
+					{#if worked.hoursStillNeeded !== undefined && worked.hoursStillNeeded > 0}
+						Still <b class="figures">{formatNumber(worked.hoursStillNeeded)} h</b> without it would show that it has worked
+						(95 %).
+					{/if}
+				</p>
+				<p class="soft">
+					Two exact Poisson counts at this place, given their total. That a case is watched as long as one likes is not
+					allowed for.
+				</p>
+			{:else}<p class="soft">
+					Before it, nobody had looked at this place twice: there is nothing to compare with.
+				</p>{/if}
+		{/if}
+		<h3 class="mt-3">So far</h3>
+		<ol>
+			{#each one.history as step, i (i)}
+				<li><span class="soft">{day(step.at)}, {step.by} {did[step.did]}:</span> {step.says}</li>
+			{/each}
+		</ol>
+	</section>
+	{#if data.mayWork}
+		<div class="grid content-start gap-4">
+			{#if !one.outcome}
+				<form method="post" action="?/act" use:actEnhance class="sheet grid gap-3 p-4">
+					<Fields>
+						<h2>{one.action ? 'Something else was done' : 'What was done'}</h2>
+						<Field name="action" label="What was done" bind:value={$actForm.action} errors={$actErrors.action} />
+						<Field
+							name="job"
+							label="At the rebuild of"
+							bind:value={$actForm.job}
+							errors={$actErrors.job}
+							options={rebuildChoices}
+						/>
+						<div class="grid grid-cols-2 gap-3">
+							<Field name="sure" label="Sure to help, %" bind:value={$actForm.sure} errors={$actErrors.sure} />
+							<Field name="watch" label="Watch for, h" bind:value={$actForm.watch} errors={$actErrors.watch} />
+						</div>
+						<div><button class="btn main">Note it</button></div>
+					</Fields>
+				</form>
+				<form method="post" action="?/close" use:closeEnhance class="sheet grid gap-3 p-4">
+					<Fields>
+						<h2>What came of it</h2>
+						<Field
+							name="outcome"
+							label="Outcome"
+							bind:value={$closeForm.outcome}
+							errors={$closeErrors.outcome}
+							options={[
+								['confirmed', 'Confirmed: this was the cause'],
+								['refuted', 'Refuted: it was something else'],
+								['notTold', 'Could not be told']
+							]}
+						/>
+						<Field name="says" label="What shows it" bind:value={$closeForm.says} errors={$closeErrors.says} />
+						<div><button class="btn">Close the case</button></div>
+					</Fields>
+				</form>
+			{:else}
+				<form method="post" action="?/reopen" use:reopenEnhance class="sheet grid gap-3 p-4">
+					<Fields>
+						<h2>Take it back</h2>
+						<Field name="says" label="Why it is open again" bind:value={$reopenForm.says} errors={$reopenErrors.says} />
+						<div><button class="btn">Open it again</button></div>
+					</Fields>
+				</form>
+			{/if}
+			{#if $actMessage ?? $closeMessage ?? $reopenMessage}<p role="status">
+					{$actMessage ?? $closeMessage ?? $reopenMessage}
+				</p>{/if}
+		</div>
+	{/if}
+</div>
+
+<style>
+	h3 {
+		font-weight: 650;
+	}
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
+		gap: 20px;
+		margin-top: 8px;
+	}
+	ol {
+		list-style: decimal;
+		padding-left: 1.3rem;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

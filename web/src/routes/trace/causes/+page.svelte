@@ -1,0 +1,93 @@
+<!-- @component What the shop believes of causes: each with the findings that it brings about and how surely; a lead may change it. -->
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { keptForm } from '$lib/forms/kept';
+	import TraceNav from '$lib/trace/TraceNav.svelte';
+	import Fields from '$lib/ui/Fields.svelte';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import { day } from '$lib/ui/time';
+	import { findingName } from '$lib/words/causes';
+
+	let { data } = $props();
+	const { form, errors, enhance, message } = keptForm(untrack(() => data.form));
+	const on = { pump: 'the whole pump', cylinder: 'one cylinder' };
+	const kinds = { service: 'service', assembly: 'assembly', age: 'age' };
+	const phases = { early: 'early', any: 'any time', late: 'late' };
+</script>
+
+<svelte:head><title>Causes · Exetasis</title></svelte:head>
+<div class="flex flex-wrap items-center gap-x-6">
+	<h1>Causes</h1>
+	<TraceNav />
+</div>
+<p class="soft max-w-4xl">
+	{data.revision === 0
+		? 'What every shop begins with: strengths are assumptions, each worth ten confirmed cases, and yours to correct.'
+		: `Revision ${data.revision}, by ${data.madeBy} on ${day(data.madeAt ?? new Date())}.`}
+	Confirmed cases move the strengths by themselves; others never do.
+</p>
+<div class="list">
+	{#each data.network.causes as cause (cause.key)}
+		<section class="sheet p-3">
+			<h2>{cause.name}</h2>
+			<p class="soft">
+				On {on[cause.on]}; {kinds[cause.kind]}; {phases[cause.phase]}. At first {formatProbability(cause.prior)}, arises
+				{formatNumber(cause.per1000h, 3)} times in 1000 h.
+			</p>
+			<ul>
+				{#each cause.links as { finding, strength, worth } (finding)}
+					<li>
+						<span class="bar" style="width: {60 * strength}px" aria-hidden="true"></span>
+						{findingName(data.network, finding)}: <span class="figures">{formatProbability(strength)}</span>
+						<span class="soft">(worth {formatNumber(worth)})</span>
+					</li>
+				{/each}
+			</ul>
+			<p>{cause.remedy}</p>
+		</section>
+	{/each}
+</div>
+{#if data.mayManage}
+	<details class="mt-4">
+		<summary class="btn">Change it</summary>
+		<form method="post" use:enhance class="sheet mt-2 grid gap-3 p-4">
+			<Fields>
+				<input type="hidden" name="revision" value={$form.revision} />
+				<label for="network-text">Causes, findings and links as JSON</label>
+				<textarea
+					id="network-text"
+					name="text"
+					class="textarea figures"
+					rows="24"
+					spellcheck="false"
+					bind:value={$form.text}
+					aria-invalid={$errors.text ? true : undefined}
+					aria-describedby="network-problem"></textarea>
+				{#if $errors.text}<p class="wrong" id="network-problem" role="alert">{$errors.text[0]}</p>{/if}
+				<div><button class="btn main">Keep as the next revision</button></div>
+			</Fields>
+		</form>
+	</details>
+{/if}
+{#if $message}<p role="status">{$message}</p>{/if}
+
+<style>
+	.list {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(23rem, 1fr));
+		gap: 12px;
+		margin-top: 8px;
+	}
+	h2 {
+		font-size: 1rem;
+	}
+	.bar {
+		display: inline-block;
+		height: 9px;
+		background: var(--pencil);
+	}
+	textarea {
+		font-size: 0.8rem;
+		width: 100%;
+	}
+</style>

@@ -1,0 +1,274 @@
+<!-- @component How long the parts of one station of a model live: on Weibull paper, as survival, as replacements; groups compared. -->
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import Filters from '$lib/ui/Filters.svelte';
+	import type { Column } from '$lib/table/features';
+	import LivesChart, { type Series } from '$lib/trace/LivesChart.svelte';
+	import type { GroupSummary } from '$lib/trace/livesSummary';
+	import TraceNav from '$lib/trace/TraceNav.svelte';
+	import { formatNumber } from '$lib/ui/numbers';
+	import { inSentence } from '$lib/words/place';
+	import { comparisonSentence, limitsWords, noMaximumWords, phaseWords, trendSentence } from '$lib/words/survival';
+
+	let { data } = $props();
+	const { summary } = $derived(data);
+	const byWords = {
+		none: 'all together',
+		cylinder: 'cylinder',
+		lot: 'lot',
+		supplier: 'supplier',
+		liquid: 'liquid',
+		site: 'site',
+		pump: 'pump'
+	};
+	const ask = (change: Record<string, string>) =>
+		goto(
+			`/trace/lives?${new URLSearchParams({ model: data.model, station: data.station?.key ?? '', by: data.by, ...change })}`,
+			{ keepFocus: true }
+		);
+	const groupName = (name: string) =>
+		data.by === 'none' ? 'All' : name === '' ? 'not on record' : data.by === 'cylinder' ? `Cylinder ${name}` : name;
+	const groups = $derived(summary?.groups ?? []);
+	const MOST_DRAWN = 4;
+	const drawn = $derived(groups.filter(({ fit }) => fit.kind === 'fitted').slice(0, MOST_DRAWN));
+	const onPaper = (share: number) => Math.log(-Math.log1p(-Math.min(0.9999, Math.max(1e-6, share))));
+	const paper: Series[] = $derived(
+		drawn.flatMap((group): Series[] => {
+			const name = groupName(group.name);
+			const at = (of: (point: GroupSummary['curve'][number]) => number) =>
+				group.curve.map((point) => ({ x: point.hours, y: onPaper(of(point)) }));
+			return [
+				{ name, kind: 'line', points: at(({ value }) => value), strong: true },
+				{ name, kind: 'band', points: at(({ low }) => low) },
+				{ name, kind: 'band', points: at(({ high }) => high) },
+				{
+					name,
+					kind: 'ranges',
+					// Where the record lets the ends lie: from one look to the next.
+					points: group.masses.flatMap(({ after, by, ended }) => [
+						{ x: Math.max(1, after), y: onPaper(ended) },
+						{ x: by, y: onPaper(ended) },
+						{ x: NaN, y: NaN }
+					])
+				},
+				{
+					name,
+					kind: 'ticks',
+					points: group.censored.filter((hours) => hours > 0).map((x) => ({ x, y: onPaper(0.0115) }))
+				}
+			];
+		})
+	);
+	const steps: Series[] = $derived([
+		{
+			name: 'survival',
+			kind: 'steps',
+			points: [
+				{ x: 0, y: 100 },
+				...(summary?.steps ?? []).map(({ hours, survival }) => ({ x: hours, y: 100 * survival }))
+			]
+		},
+		{
+			name: 'survival',
+			kind: 'band',
+			points: (summary?.steps ?? []).map(({ hours, low }) => ({ x: hours, y: 100 * low }))
+		},
+		{
+			name: 'survival',
+			kind: 'band',
+			points: (summary?.steps ?? []).map(({ hours, high }) => ({ x: hours, y: 100 * high }))
+		}
+	]);
+	const replaced: Series[] = $derived([
+		{
+			name: 'replacements',
+			kind: 'steps',
+			points: [{ x: 0, y: 0 }, ...(summary?.replacements ?? []).map(({ hours, mean }) => ({ x: hours, y: mean }))]
+		},
+		{
+			name: 'replacements',
+			kind: 'band',
+			points: (summary?.replacements ?? []).map(({ hours, low }) => ({ x: hours, y: low }))
+		},
+		{
+			name: 'replacements',
+			kind: 'band',
+			points: (summary?.replacements ?? []).map(({ hours, high }) => ({ x: hours, y: high }))
+		}
+	]);
+	const columns: readonly Column<GroupSummary>[] = $derived([
+		{
+			key: 'group',
+			head: data.by === 'none' ? 'Group' : byWords[data.by],
+			of: ({ name }: GroupSummary) => groupName(name)
+		},
+		{ key: 'lives', head: 'Lives', number: true, of: ({ lives }: GroupSummary) => lives },
+		{ key: 'ended', head: 'Worn or damaged', number: true, of: ({ ended }: GroupSummary) => ended },
+		{
+			key: 'hours',
+			head: 'Hours on them',
+			number: true,
+			of: ({ hours }: GroupSummary) => hours,
+			says: ({ hours }: GroupSummary) => formatNumber(hours)
+		},
+		{
+			key: 'b10',
+			head: 'A tenth gone by, h (95 %)',
+			number: true,
+			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.b10.value : undefined),
+			says: ({ fit, least }: GroupSummary) =>
+				fit.kind === 'fitted'
+					? limitsWords(fit.b10)
+					: least
+						? `scale at least ${formatNumber(least.scale)}, were the shape ${least.shape}`
+						: 'cannot be told'
+		},
+		{
+			key: 'scale',
+			head: 'Scale, h (95 %)',
+			number: true,
+			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.scale.value : undefined),
+			says: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? limitsWords(fit.scale) : '–')
+		},
+		{
+			key: 'shape',
+			head: 'Shape (95 %)',
+			number: true,
+			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.shape.value : undefined),
+			says: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? limitsWords(fit.shape, 1) : '–')
+		},
+		{
+			key: 'naive',
+			head: 'Naive scale, h',
+			number: true,
+			of: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? naive.scale.value : undefined),
+			says: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? formatNumber(naive.scale.value) : '–')
+		}
+	]);
+	const title = $derived(data.station ? `${data.model}, ${data.station.name}` : '');
+	const file = $derived(`${data.model}-${data.station?.key ?? ''}-${data.by}`);
+</script>
+
+<svelte:head><title>Lives · Exetasis</title></svelte:head>
+<div class="flex flex-wrap items-center gap-x-6">
+	<h1>Lives</h1>
+	<TraceNav />
+</div>
+{#if !data.station || !summary}<p class="soft">No sheet yet: lives are counted by the parts of a model.</p>
+{:else}
+	<Filters>
+		<label
+			>Model <select class="select" value={data.model} onchange={(event) => ask({ model: event.currentTarget.value })}>
+				{#each data.models as one (one)}<option>{one}</option>{/each}
+			</select></label
+		>
+		<label
+			>Part <select
+				class="select"
+				value={data.station.key}
+				onchange={(event) => ask({ station: event.currentTarget.value })}
+			>
+				{#each data.stations as { key, name } (key)}<option value={key}>{name}</option>{/each}
+			</select></label
+		>
+		<label
+			>By <select class="select" value={data.by} onchange={(event) => ask({ by: event.currentTarget.value })}>
+				{#each Object.entries(byWords) as [key, words] (key)}<option value={key}>{words}</option>{/each}
+			</select></label
+		>
+		<a
+			class="btn"
+			href="/trace/lives/table?{new URLSearchParams({ model: data.model, station: data.station.key, by: data.by })}"
+			>CSV</a
+		>
+	</Filters>
+	{#if groups.length === 0}
+		<p class="soft">
+			No life of this part is on record whose beginning is known{summary.unknownAge > 0
+				? `: ${summary.unknownAge} came with their pumps, and nobody knows how old they were`
+				: ''}.
+		</p>
+	{:else}
+		{#if summary.compared}
+			<p class="finding">
+				{comparisonSentence(
+					summary.compared.weibull,
+					summary.compared.names.map(groupName),
+					summary.compared.logRank.p
+				)}
+			</p>
+		{:else if groups[0].fit.kind === 'fitted'}
+			<p class="finding">
+				A tenth is gone by {limitsWords(groups[0].fit.b10)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
+					groups[0].fit.shape,
+					1
+				)}).
+			</p>
+		{:else}<p class="finding">{noMaximumWords[groups[0].fit.reason]}</p>{/if}
+		<DataTable label="Groups of lives" rows={groups} {columns} empty="No lives." />
+		<div class="charts">
+			{#if paper.length > 0}
+				<LivesChart
+					title="{title}: share ended, %"
+					series={paper}
+					y="Ended, %"
+					weibullPaper
+					words={drawn
+						.map(({ name, fit }) =>
+							fit.kind === 'fitted'
+								? `${groupName(name)}: shape ${limitsWords(fit.shape, 1)}, scale ${limitsWords(fit.scale)} hours`
+								: ''
+						)
+						.join('; ')}
+					file="{file}-weibull"
+				/>
+			{/if}
+			<LivesChart
+				title="Still good, %, at the hours at which the end was found"
+				series={steps}
+				y="Still good, %"
+				words="{summary.steps.length} steps; {summary.steps.at(-1)
+					? `${formatNumber(100 * summary.steps.at(-1)!.survival)} % after the last`
+					: 'none'}"
+				file="{file}-survival"
+			/>
+			<LivesChart
+				title="Replacements of one pump on average, of {summary.pumps} pumps"
+				series={replaced}
+				y="Replacements"
+				words={trendSentence(summary.trend, summary.pumps)}
+				file="{file}-replacements"
+			/>
+		</div>
+		{#each groups.slice(0, MOST_DRAWN) as { name, fit } (name)}
+			{#if fit.kind === 'noMaximum' && groups.length > 1}
+				<p><b>{groupName(name)}</b>: {inSentence(noMaximumWords[fit.reason])}</p>
+			{/if}
+		{/each}
+		<p>{trendSentence(summary.trend, summary.pumps)}</p>
+		<p class="soft">
+			Taken out good: it held so long. Found worn or damaged: it ended between its last two looks, drawn as a line from
+			one to the other (Turnbull). Strokes at the foot: held so long and not ended. Bands 95 %, point by point. The
+			naive scale counts everything that was taken out as a failure: the classic error, to show what it would have said. {summary.unknownAge}
+			lives of unknown beginning are left out{summary.moreGroups > 0
+				? `; the ${groups.length} largest groups are shown, ${summary.moreGroups} smaller ones are not`
+				: ''}. Lives are never counted by person.
+		</p>
+	{/if}
+{/if}
+
+<style>
+	.finding {
+		border-left: 4px solid var(--pencil);
+		padding-left: 0.7rem;
+		margin: 6px 0;
+		max-width: 75rem;
+	}
+	.charts {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(24rem, 1fr));
+		gap: 20px;
+		margin: 12px 0;
+	}
+</style>

@@ -1,0 +1,285 @@
+<!-- @component Trace: what recurs on one pump, place by place, with how surprising it is, and one chart over its hours. -->
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { patternName, type PatternKey } from '@exetasis/core/part';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import type { Rate } from '@exetasis/core/trace';
+	import { foundName } from '$lib/words/found';
+	import { placeName } from '$lib/words/place';
+	import { day } from '$lib/ui/time';
+	import DataTable from '$lib/table/DataTable.svelte';
+	import type { Column } from '$lib/table/features';
+	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
+	import { pumpLine } from '$lib/pump/found';
+	import PumpChoice from '$lib/pump/PumpChoice.svelte';
+	import LifeLines from '$lib/pump/LifeLines.svelte';
+	import Beliefs from '$lib/trace/Beliefs.svelte';
+	import MatsInTime from '$lib/trace/MatsInTime.svelte';
+	import OpenCase from '$lib/trace/OpenCase.svelte';
+	import { placeKey } from '@exetasis/core/mat';
+	import { bySeason, spreadOverCylinders, stationsOf } from '@exetasis/core/trace';
+	import { caseState, causeAtPlace } from '$lib/words/causes';
+	import { page } from '$app/state';
+
+	let { data } = $props();
+	const MOST_SHOWN = 25;
+	// A recurrence that was asked for in the address comes first.
+	const asked = $derived(page.url.searchParams.get('place'));
+	let chosenKey = $state<string>();
+	const keyOf = (one: { station: string; cylinder: number; pattern: string }) =>
+		`${one.station}/${one.cylinder}/${one.pattern}`;
+	const trace = $derived(data.trace);
+	const recurring = $derived(trace?.recurrences.filter(({ rate }) => rate.events > 1) ?? []);
+	const picked = $derived(recurring.find((one) => keyOf(one) === (chosenKey ?? asked)) ?? recurring[0]);
+	const CERTAIN = 0.9;
+	// Where and when it comes up: on one cylinder or on all alike, in summer or whenever.
+	const told = $derived.by(() => {
+		if (!picked || !trace) return [];
+		const here = trace.looks.flatMap((look) =>
+			look.station === picked.station && look.hours !== undefined
+				? [{ ...look, hours: look.hours, found: look.patterns.includes(picked.pattern) }]
+				: []
+		);
+		const cylinders = [...new Set(here.map(({ cylinder }) => cylinder))].sort((a, b) => a - b);
+		const spread = spreadOverCylinders(
+			cylinders.map((cylinder) => {
+				const own = here.filter((look) => look.cylinder === cylinder);
+				return {
+					events: own.filter(({ found }) => found).length,
+					exposure: own.reduce((sum, { hours }) => sum + hours, 0)
+				};
+			})
+		);
+		const season = bySeason(here);
+		return [
+			...(spread && spread.pOne >= CERTAIN
+				? [`It is cylinder ${cylinders[spread.which]} alone (${formatProbability(spread.pOne)}).`]
+				: spread && spread.pOne <= 1 - CERTAIN
+					? [`All cylinders show it alike (${formatProbability(1 - spread.pOne)}).`]
+					: []),
+			...(season && season.p <= 0.05
+				? [
+						`It comes ${season.ratio === undefined || season.ratio > 1 ? 'more' : 'less'} often from June to September; by chance with ${formatProbability(season.p)}.`
+					]
+				: [])
+		];
+	});
+	const open = $derived(data.open);
+	function lookAt(finding: string, cylinder: number): string | undefined {
+		const node = data.beliefs?.network.findings.find(({ key }) => key === finding);
+		const [station] = node && data.sheet ? stationsOf(node, data.sheet) : [];
+		return open && station ? `/jobs/${open}/inspect?place=${placeKey(station.key, cylinder)}` : undefined;
+	}
+	const causes = $derived.by(() => {
+		const { beliefs, network } = data.beliefs ?? {};
+		if (!network) return [];
+		const odds = new Map(
+			beliefs?.kind === 'believed'
+				? beliefs.beliefs
+						.filter(({ cylinder }) => cylinder === 0 || cylinder === picked?.cylinder)
+						.map(({ cause, now }) => [cause, now.at(-1) ?? 0])
+				: []
+		);
+		return network.causes
+			.toSorted((a, b) => (odds.get(b.key) ?? 0) - (odds.get(a.key) ?? 0))
+			.map(({ key, name }) => [key, name] as const);
+	});
+	const stationName = (key: string) => data.sheet?.stations.find((station) => station.key === key)?.name ?? key;
+	const rateWords = (rate: Rate) =>
+		`${formatNumber(rate.per1000h, 2)} (${formatNumber(rate.low, 2)}–${formatNumber(rate.high, 2)})`;
+	const cylinderWords = (cylinder: number) => (cylinder === 0 ? '' : `cylinder ${cylinder}`);
+	type Recurring = (typeof recurring)[number];
+	const columns: readonly Column<Recurring>[] = $derived([
+		{ key: 'pattern', head: 'Pattern', of: ({ pattern }: Recurring) => patternName(pattern as PatternKey), cell: pick },
+		{
+			key: 'place',
+			head: 'Place',
+			of: ({ station, cylinder }: Recurring) =>
+				`${stationName(station)}${cylinder ? `, ${cylinderWords(cylinder)}` : ''}`
+		},
+		{
+			key: 'times',
+			head: 'Found',
+			number: true,
+			of: ({ rate }: Recurring) => rate.events,
+			says: ({ rate }: Recurring) => `${rate.events}×`
+		},
+		{
+			key: 'rate',
+			head: 'per 1000 h (95 %)',
+			number: true,
+			of: ({ rate }: Recurring) => rate.per1000h,
+			says: ({ rate }: Recurring) => rateWords(rate)
+		},
+		{
+			key: 'others',
+			head: 'other cylinders',
+			number: true,
+			of: ({ others }: Recurring) => others?.per1000h,
+			says: ({ others }: Recurring) => (others ? rateWords(others) : '–')
+		},
+		{
+			key: 'alike',
+			head: 'chance if alike',
+			number: true,
+			of: ({ others, pAlike }: Recurring) => (others ? pAlike : undefined),
+			says: ({ others, pAlike }: Recurring) => (others ? formatProbability(pAlike) : '–')
+		},
+		{
+			key: 'any',
+			head: 'any as odd',
+			number: true,
+			of: ({ others, pAny }: Recurring) => (others ? pAny : undefined),
+			says: ({ others, pAny }: Recurring) => (others ? formatProbability(pAny) : '–')
+		}
+	]);
+</script>
+
+{#snippet pick(one: Recurring)}
+	<button type="button" class="pick" aria-pressed={one === picked} onclick={() => (chosenKey = keyOf(one))}
+		>{patternName(one.pattern as PatternKey)}</button
+	>
+{/snippet}
+
+<svelte:head><title>{data.pump.serial}, trace · Exetasis</title></svelte:head>
+<div class="head">
+	<h1><a href="/trace">Trace</a>: {data.pump.serial}</h1>
+	<div class="choice">
+		{#key data.pump.id}
+			<PumpChoice
+				label="Pump"
+				first={pumpLine(data.pump)}
+				rebuilds={2}
+				onchoose={({ id }) => {
+					chosenKey = undefined;
+					void goto(`/trace/pumps/${id}`);
+				}}
+			/>
+		{/key}
+	</div>
+	<a class="btn" href="/pumps/{data.pump.id}">Its rebuilds</a>
+</div>
+{#each data.beliefs?.cases ?? [] as one (one.id)}
+	<p class="finding">
+		<a class="row" href="/trace/cases/{one.id}"
+			>Case: {patternName(one.pattern as PatternKey)} at {placeName(stationName(one.station), one.cylinder)}</a
+		>, thought to be {causeAtPlace(data.beliefs!.network, { cause: one.cause, cylinder: 0 })};
+		{caseState[one.outcome ?? (one.action ? 'acted' : 'open')]}.
+	</p>
+{/each}
+{#if data.beliefs && data.sheet}
+	<MatsInTime
+		rebuilds={data.beliefs.rebuilds}
+		stations={data.sheet.stations}
+		cylinders={data.sheet.cylinders}
+		{picked}
+	/>
+	<h2>Causes</h2>
+	{#key data.pump.id}<Beliefs of={data.beliefs} {lookAt} />{/key}
+{/if}
+<h2 class="mt-4">What recurs, place by place</h2>
+{#if !trace || recurring.length === 0}
+	<p class="soft">
+		{trace && trace.looks.length === 0
+			? 'Nothing has been looked at on this pump yet.'
+			: 'Nothing has recurred on this pump: no pattern came up twice at one place.'}
+	</p>
+{:else}
+	{#if picked}
+		<p class="finding">
+			<b>{patternName(picked.pattern as PatternKey)}</b> at
+			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: came up {picked.rate.events} times in {formatNumber(
+				picked.rate.hours
+			)} h.
+			{#if picked.others}
+				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
+				so many here would come about with a chance of {formatProbability(picked.pAlike)}; that something on this pump
+				looks as odd, {formatProbability(picked.pAny)}.
+				{picked.pAny > 0.05 ? 'That is nothing out of the ordinary.' : ''}
+			{/if}
+			{told.join(' ')}
+		</p>
+		<RecurrenceChart {trace} {picked} name={patternName(picked.pattern as PatternKey)} />
+		{#if data.mayWork && data.form}
+			{#key keyOf(picked)}
+				<OpenCase
+					form={data.form}
+					place={{
+						...picked,
+						words: `${patternName(picked.pattern as PatternKey)} at ${placeName(stationName(picked.station), picked.cylinder)}`
+					}}
+					{causes}
+				/>
+			{/key}
+		{/if}
+	{/if}
+	<DataTable
+		label="What recurs"
+		rows={recurring.slice(0, MOST_SHOWN)}
+		{columns}
+		empty="Nothing recurs."
+		picked={(one) => one === picked}
+	/>
+	<p class="soft mt-2">
+		Counted over the hours between one look at a place and the next: a mark once in its part’s life, and again where it
+		has grown. “Any as odd” allows for all comparisons on this pump. {trace.withoutExposure} looks had no earlier one and
+		could not count. Kept out: {trace.keptOut.handling} marks made while stripping, {trace.keptOut.assembly} by an earlier
+		assembly,
+		{trace.keptOut.unknown} of unknown origin.
+		{recurring.length > MOST_SHOWN ? `The ${MOST_SHOWN} most surprising are shown.` : ''}
+	</p>
+{/if}
+
+{#if data.sheet && data.lives.length > 0}
+	<h2 class="mt-6">Part lives</h2>
+	<LifeLines sheet={data.sheet} lives={data.lives} hoursNow={data.hoursNow} />
+{/if}
+
+{#if trace && trace.foundWrong.length > 0}
+	<section aria-labelledby="earlier-assembly">
+		<h2 id="earlier-assembly" class="mt-6">Earlier assembly</h2>
+		<p class="soft">How parts were found when the pump was opened: neither worn in service nor hurt at the strip.</p>
+		<ul>
+			{#each trace.foundWrong as { station, cylinder, wrong, times, last } (`${station}/${cylinder}/${wrong}`)}
+				<li>
+					<b>{placeName(stationName(station), cylinder)}</b>: {foundName[wrong === 'reversed' ? 'turned' : wrong]},
+					{times === 1 ? 'once' : `${times} times`}, last in {day(last)}
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
+<style>
+	.head {
+		display: flex;
+		gap: 1rem;
+		align-items: center;
+		margin-bottom: 8px;
+	}
+	.head h1,
+	.head .btn {
+		white-space: nowrap;
+	}
+	.choice {
+		flex: 1;
+		max-width: 30rem;
+	}
+	ul {
+		list-style: square;
+		padding-left: 1.2rem;
+	}
+	.finding {
+		border-left: 4px solid var(--pencil);
+		padding-left: 0.7rem;
+		margin: 6px 0;
+		max-width: 70rem;
+	}
+	.pick {
+		min-height: 44px;
+		text-align: left;
+		color: var(--mark);
+		text-decoration: underline;
+		cursor: pointer;
+	}
+</style>

@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { v7 as uuidv7 } from 'uuid';
 import {
 	assemble,
+	cases,
 	Random,
 	demoPassword,
 	demoFleet,
@@ -33,10 +34,11 @@ import { readSheet, fold, standingDecision, together, type ModelSheet } from '@e
 import { hashPassword, type SignedIn } from '@exetasis/server/auth/auth';
 import { append } from '@exetasis/server/benchLog/append';
 import { database } from '@exetasis/server/db/connection';
-import type { ShopScope } from '@exetasis/server/db/scope';
+import { of, type ShopScope } from '@exetasis/server/db/scope';
 import { lifeOf, placesOf } from '@exetasis/core/mat';
 import { refit } from '@exetasis/server/fleet';
 import { benchOf, type Bench } from '@exetasis/server/jobs/bench';
+import { actOn, closeCase, openCase } from '@exetasis/server/trace/cases';
 import { receive } from '@exetasis/server/jobs/receive';
 import { release } from '@exetasis/server/jobs/release';
 import { addSheet } from '@exetasis/server/sheets';
@@ -287,6 +289,30 @@ async function loadHistory(
 	return all.length;
 }
 
+const YEAR_MS = 365 * 86_400_000;
+async function loadCases(scope: ShopScope, lead: SignedIn, now: Date): Promise<void> {
+	const start = now.getTime() - 4 * YEAR_MS;
+	for (const one of cases) {
+		const serial = pumps.find(({ story }) => story === one.story)?.serial;
+		const pump = await of(scope, 'pump').one({ serial });
+		if (!pump) continue; // a fleet for trying volume may have none of its story
+		const pumpId = pump.id;
+		const jobs = await of(scope, 'job').all({ pumpId }, { order: [['receivedAt', 'ASC']] });
+		const from = (years: number) => jobs.find(({ receivedAt }) => receivedAt.getTime() >= start + years * YEAR_MS)!;
+		const opened = from(one.openedYears);
+		const { station, cylinder, pattern, cause, hypothesis } = one;
+		const asked = { pumpId, station, cylinder, pattern, cause, hypothesis, openedJobId: opened.id };
+		const answer = await openCase(scope, lead, asked, opened.receivedAt);
+		if (answer.kind !== 'done') throw new Error(`demo case not opened: ${JSON.stringify(answer)}`);
+		if (!one.acted) continue;
+		const acted = from(one.acted.years);
+		await actOn(scope, lead, answer.id, { ...one.acted, jobId: acted.id }, acted.receivedAt);
+		if (!one.confirmed) continue;
+		const told = from(one.confirmed.years).receivedAt;
+		await closeCase(scope, lead, answer.id, 'confirmed', one.confirmed.says, told);
+	}
+}
+
 const { values } = parseArgs({ options: { pumps: { type: 'string' } } });
 const fleet = demoFleet(Number(values.pumps ?? pumps.length));
 const shops = await db.models.shop.findAll();
@@ -316,6 +342,11 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	random = new Random(SEED + 1);
 	count += await loadHistory(scope, workers, layoutPumps, siteIds, now);
 	for (const model of new Set([...fleet, ...layoutPumps].map((pump) => pump.model))) await refit(scope, model);
+	await loadCases(
+		scope,
+		staff.find(({ role }) => role === 'lead')!,
+		now
+	);
 	await db.models.shop.update({ demo: true }, { where: {} });
 	console.log(
 		`Demo loaded: ${fleet.length + layoutPumps.length} pumps, ${count} rebuilds in four years (all invented).`

@@ -43,9 +43,6 @@ async function take(address) {
 	await page.getByRole('heading', { name: 'Floor' }).waitFor();
 	await shoot('floor');
 	await open('/receive', 'receive');
-	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
-	await page.getByRole('button', { name: 'By its drawing' }).click();
-	await shoot('receive-drawing');
 	const step = (number) =>
 		page
 			.getByRole('list', { name: 'Steps' })
@@ -57,16 +54,6 @@ async function take(address) {
 	await step(6);
 	await shoot('strip');
 	const half = await jobOf('MAR-0256');
-	await page.goto(`${address}${half}/strip`);
-	await step(9);
-	await page.getByRole('button', { name: /^Cyl. 1: as they should/ }).click();
-	await page.getByRole('button', { name: /^V-packings .pair., cylinder 2/ }).click();
-	await page.getByRole('button', { name: 'Wrong way round' }).click();
-	await shoot('strip-found');
-	for (let i = 0; i < 3; i++) {
-		await page.goto(`${address}${half}/inspect`);
-		await page.getByRole('button', { name: /^Undo/ }).click();
-	}
 	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
 	await page.getByRole('button', { name: 'Why, in full' }).click();
 	await page.getByText('This place before').waitFor();
@@ -81,9 +68,6 @@ async function take(address) {
 	await page.goto(`${address}${half}/decide`);
 	await page.getByText(/^Least cost per hour/).waitFor();
 	await shoot('decide');
-	await page.goto(`${address}${await jobOf('SED-0418')}/decide`);
-	await page.getByText(/^Least cost per hour/).waitFor();
-	await shoot('decide-unit');
 	await open(`${await jobOf('THR-0080')}/order`, 'order');
 	const building = await jobOf('CAM-0054');
 	await page.goto(`${address}${building}/build`);
@@ -104,7 +88,11 @@ async function take(address) {
 	await page.goto(`${address}/pumps`);
 	const pump = await page.getByRole('link', { name: 'MAR-0212' }).getAttribute('href');
 	await open(pump, 'pump');
-	await open(`/trace?pump=${pump.split('/').at(-1)}`, 'trace');
+	await open('/trace', 'trace');
+	await open(`/trace/pumps/${pump.split('/').at(-1)}`, 'trace-pump');
+	await open('/trace/lives?model=Marram&station=inletSpring&by=none', 'lives');
+	await page.goto(`${address}/trace/cases`);
+	await open(await page.getByRole('link', { name: /^One-sided wear/ }).getAttribute('href'), 'case');
 	await page.goto(`${address}/sheets`);
 	await open(await page.getByRole('link', { name: /^Marram/ }).getAttribute('href'), 'sheet');
 	await page.getByRole('button', { name: 'Switch to dark' }).click();

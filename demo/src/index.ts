@@ -1,4 +1,5 @@
 export * from './assemble';
+export * from './cases';
 export * from './history';
 export * from './layoutTable';
 export * from './inspect';

@@ -19,6 +19,10 @@ import {
 	type Entry,
 	type ModelSheet
 } from '../../core/src/record';
+import { shaftOrders } from '../../core/src/prove';
+import { cheapestCover } from '@exetasis/server/solver';
+import { endedAt, endedBetween, fitWeibull, heldTo, turnbull } from '../../core/src/survival';
+import { followChains, type Visit } from '../../core/src/trace';
 
 const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
 function report(name: string, budgetMs: number | undefined, work: () => unknown, rounds = 9): void {
@@ -111,3 +115,76 @@ const section = Array.from({ length: 360 }, (_, angleDeg) => ({
 	value: 0.02 * Math.cos((angleDeg * Math.PI) / 180) + 0.004 * noise(angleDeg)
 }));
 report('minimum-zone roundness of 360 angles', undefined, () => roundness(section));
+
+// A hundred thousand lives, half of them still running, and two thousand that end between two looks.
+const draw = (i: number) => Math.abs(noise(i)) % 1 || 0.5;
+const lives = Array.from({ length: 100_000 }, (_, i) => {
+	const hours = 3000 * (-Math.log(draw(i + 1))) ** (1 / 1.7);
+	const watched = 4000 * draw(i + 7);
+	return hours < watched ? endedAt(hours) : heldTo(watched);
+});
+report('Weibull with its limits, 100,000 censored lives', 100, () => fitWeibull(lives));
+const between = Array.from({ length: 2000 }, (_, i) => {
+	const hours = 3000 * (-Math.log(draw(i + 3))) ** (1 / 1.7);
+	const every = 500 + 1000 * draw(i + 11);
+	const looks = Math.floor(hours / every);
+	return i % 5 === 0 ? heldTo(every * looks + 1) : endedBetween(every * looks, every * (looks + 1));
+});
+report('Turnbull on 2,000 intervals', 1000, () => turnbull(between), 3);
+
+// Causes that are all tied together by what was found.
+const tied = (causes: number) => {
+	const chains = Array.from({ length: causes }, (_, k) => ({ prior: 0.05 + 0.01 * k, perHour: 1e-5 * (k + 1) }));
+	const visits = Array.from({ length: 20 }, (_, t): Visit => ({
+		hours: 1500,
+		observed: Array.from({ length: 20 }, (__, j) => ({
+			present: (j + t) % 3 === 0,
+			leak: 0.05,
+			links: [0, 1, 2].map((n) => ({ chain: (j + n * 5 + t) % causes, strength: 0.4 + 0.1 * n }))
+		})),
+		actions: []
+	}));
+	return () => followChains(chains, visits);
+};
+report('12 causes over 20 rebuilds', 50, tied(12));
+report('16 causes over 20 rebuilds', 1500, tied(16), 3);
+
+// A minute of a rig's trace at 4 kHz, one pulse a turn.
+const turns = 900;
+const trace = {
+	sampleHz: 4000,
+	pressureMPa: Float64Array.from(
+		{ length: 240_000 },
+		(_, i) => 10 + Math.sin((2 * Math.PI * i * 3 * 15) / 4000) + 0.1 * noise(i)
+	),
+	indexS: Array.from({ length: turns }, (_, i) => i / 15),
+	speedRpm: 900
+};
+report('shaft orders of 60 s at 4 kHz', 100, () => shaftOrders(trace));
+
+// Sixty parts by thirty kits of ten each, and singles.
+const offers = [
+	...Array.from({ length: 30 }, (_, k) => ({
+		number: `K${k}`,
+		price: 30 + 7 * draw(k + 5),
+		holds: Array.from({ length: 10 }, (__, i) => ({ station: `s${(k * 7 + i * 3) % 60}`, pieces: 1 + (i % 3) }))
+	})),
+	...Array.from({ length: 60 }, (_, i) => ({
+		number: `S${i}`,
+		price: 4 + 3 * draw(i + 9),
+		holds: [{ station: `s${i}`, pieces: 1 }]
+	}))
+];
+const problem = {
+	needs: Array.from({ length: 60 }, (_, i) => ({ station: `s${i}`, pieces: 1 + (i % 3) })),
+	offers,
+	stock: []
+};
+await cheapestCover(problem);
+const covers: number[] = [];
+for (let run = 0; run < 9; run++) {
+	const start = performance.now();
+	await cheapestCover(problem);
+	covers.push(performance.now() - start);
+}
+console.log(`cover of 60 parts by 30 kits and singles: median ${median(covers).toFixed(1)} ms (budget 200)`);

@@ -11,7 +11,9 @@ import { benchOf } from '@exetasis/server/jobs/bench';
 import { floorOf } from '@exetasis/server/jobs/floor';
 import { pumpHistory, pumpsOf } from '@exetasis/server/pumps';
 import { addSheet } from '@exetasis/server/sheets';
-import { traceOf } from '@exetasis/server/trace';
+import { beliefsOfPump } from '@exetasis/server/trace/beliefs';
+import { traceOfShop } from '@exetasis/server/trace/ofShop';
+import { traceOf } from '@exetasis/server/trace/onePump';
 
 const REBUILDS_A_PUMP = 20;
 const RUNS = 20;
@@ -113,7 +115,9 @@ const pages: readonly [string, () => Promise<unknown>][] = [
 	['Pumps', () => pumpsOf(scope)],
 	['one pump', () => pumpHistory(scope, open.pumpId)],
 	['Bench', () => benchOf(scope, open.id)],
-	['Trace', async () => [await pumpsOf(scope, { rebuilds: 2 }), await traceOf(scope, open.pumpId)]]
+	['Trace of the shop', () => traceOfShop(scope)],
+	['Trace of one pump', () => traceOf(scope, open.pumpId)],
+	['its causes', () => beliefsOfPump(scope, { id: open.pumpId, model: 'Marram' })]
 ];
 console.log(`\n${rebuilds} rebuilds (${made}), p95 of ${RUNS}:`);
 for (const [name, page] of pages) {

@@ -1,5 +1,14 @@
 // Fleets in which nothing is wrong with any one cylinder: how often does anything stand out at all?
-import { countedLooks, recurrences, standsOut, type PartLook } from '../../core/src/trace';
+import {
+	comparePlaces,
+	countedLooks,
+	falseDiscovery,
+	recurrences,
+	standsOut,
+	type CountedLook,
+	type EventsAtPlace,
+	type PartLook
+} from '../../core/src/trace';
 import { Random } from '../../demo/src';
 
 const PUMPS = 12;
@@ -41,23 +50,56 @@ function looksOf(random: Random, ratesPer1000h: readonly number[][]): PartLook[]
 	return looks;
 }
 
-/** Share of fleets without a cause in which anything stands out. */
-export function falseAlarms(fleets: number, seed: number): { fleets: number; alarms: number } {
+// What the shop's trace counts by place, as its statement does.
+function eventsOf(pump: string, looks: readonly (CountedLook & { hours: number })[]): EventsAtPlace[] {
+	const rows = new Map<string, EventsAtPlace>();
+	const add = (station: string, cylinder: number, pattern: string | null, events: number, hours: number) => {
+		const key = `${station}/${cylinder}/${pattern}`;
+		const row = rows.get(key) ?? { pump, station, cylinder, pattern, events: 0, hours: 0 };
+		rows.set(key, { ...row, events: row.events + events, hours: row.hours + hours });
+	};
+	for (const { station, cylinder, patterns, hours } of looks) {
+		add(station, cylinder, null, 0, hours);
+		for (const pattern of patterns) add(station, cylinder, pattern, 1, 0);
+	}
+	return [...rows.values()];
+}
+
+export interface FalseAlarms {
+	readonly fleets: number;
+	/** Fleets without a cause in which anything stands out within a pump, and against the other pumps. */
+	readonly alarms: number;
+	readonly shopAlarms: number;
+}
+
+/**
+ * How often anything stands out in fleets without a cause: cylinders of a pump alike, and either every pump at rates of its own, or
+ * (`alike`) all at those of their model. Against other pumps a pump of a rate of its own may rightly stand out; only the second counts there.
+ */
+export function falseAlarms(fleets: number, seed: number, alike: boolean): FalseAlarms {
 	const random = new Random(seed);
+	const drawn = (spread: readonly [number, number]) =>
+		Array.from({ length: STATIONS }, () =>
+			Array.from({ length: PATTERNS }, () => 0.02 * 10 ** random.between(...spread))
+		);
 	let alarms = 0;
+	let shopAlarms = 0;
 	for (let fleet = 0; fleet < fleets; fleet++) {
 		let any = false;
+		const model = drawn([-0.5, 1]);
+		const rows: EventsAtPlace[] = [];
 		for (let pump = 0; pump < PUMPS; pump++) {
-			const rates = Array.from({ length: STATIONS }, () =>
-				Array.from({ length: PATTERNS }, () => 0.02 * 10 ** random.between(-0.5, 1))
-			);
+			const rates = alike ? model : drawn([-0.5, 1]);
 			const counted = countedLooks(looksOf(random, rates)).flatMap(({ hours, ...look }) =>
 				hours === undefined ? [] : [{ ...look, hours }]
 			);
 			const [worst] = recurrences(counted);
 			any ||= worst !== undefined && standsOut(worst, PUMPS);
+			rows.push(...eventsOf(String(pump), counted));
 		}
 		if (any) alarms++;
+		const qs = falseDiscovery(comparePlaces(rows, () => 'model').map(({ p }) => p));
+		if (qs.some((q) => q <= 0.05)) shopAlarms++;
 	}
-	return { fleets, alarms };
+	return { fleets, alarms, shopAlarms };
 }

@@ -1,15 +1,23 @@
 // Holds every probability that the bench shows against shops with known truth, and prints how they agree.
 // Usage: npm run calibrate -- [--seeds 20] [--from 1] [--world demo]
 import { execFile } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { readSheet } from '../../core/src/record';
 import { verdicts, type Shape } from './conformity';
+import { plantedTruth } from './causes';
 import { falseAlarms } from './falseAlarms';
 import { fastParts, oneLookALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
 import type { ShopForecasts } from './forecasts';
 import { worlds } from './world';
+
+const sheetText = readFileSync(new URL('../../demo/sheets/marram.json', import.meta.url), 'utf8');
+const readMarram = readSheet(sheetText);
+if (readMarram.kind !== 'sheet') throw new Error('the demo sheet has faults');
+const sheetOfCauses = readMarram.sheet;
 
 const { values } = parseArgs({
 	options: { seeds: { type: 'string' }, from: { type: 'string' }, world: { type: 'string', multiple: true } }
@@ -183,7 +191,31 @@ for (const k of [1, 2, 6, 12])
 		row(k, off, percent(inside), percent(tooClose), percent(beyond));
 	}
 
-const alarms = falseAlarms(400, from);
+const alarms = falseAlarms(200, from, true);
 console.log(
-	`\nFleets of 12 pumps without a cause, marks kept: anything stands out in ${alarms.alarms} of ${alarms.fleets}.`
+	`\nFleets of 12 pumps without a cause, marks kept: anything stands out within a pump in ${alarms.alarms} of ${alarms.fleets}, against the other pumps in ${alarms.shopAlarms}.`
+);
+const unlike = falseAlarms(200, from, false);
+console.log(
+	`The same, every pump at rates of its own over one and a half decades: within a pump in ${unlike.alarms} of ${unlike.fleets}; against the others, where some do differ, in ${unlike.shopAlarms}.`
+);
+
+console.log('\nCauses planted from the network itself, four rebuilds a pump');
+const told = seeds.map((seed) => plantedTruth(sheetOfCauses, 20, seed));
+const beliefs = told.flatMap(({ said }) => said);
+head('said', 'times', 'said on average', 'so');
+const edges = [0, 0.02, 0.1, 0.3, 0.7, 0.9, 0.98, 1.01];
+for (const [i, low] of edges.slice(0, -1).entries()) {
+	const here = beliefs.filter(({ p }) => p >= low && p < edges[i + 1]);
+	if (here.length === 0) continue;
+	row(
+		`${percent(low)} to ${percent(Math.min(1, edges[i + 1]))}`,
+		here.length,
+		percent(here.reduce((sum, { p }) => sum + p, 0) / here.length),
+		percent(here.filter(({ so }) => so).length / here.length)
+	);
+}
+const sumOf = (key: 'planted' | 'first' | 'aboveAll') => told.reduce((sum, one) => sum + one[key], 0);
+console.log(
+	`\nFurthest from exact inference over all joint states: ${Math.max(...told.map(({ furthest }) => furthest)).toExponential(1)}. One cause planted and everything looked for: first at the second rebuild in ${sumOf('first')} of ${sumOf('planted')}, above all others together in ${sumOf('aboveAll')}.`
 );

@@ -1,12 +1,32 @@
+import { get } from 'svelte/store';
 import { superForm, type FormOptions, type SuperValidated } from 'sveltekit-superforms';
 
-/** A form that keeps what was typed whatever the server answers, and asks before a half-filled one is left. */
-export const keptForm = <T extends Record<string, unknown>, M = string>(
+/** What the server answers with, but for the fields that have been changed since they were sent: those stay as they are now. */
+export function mergeAnswer<T extends Record<string, unknown>>(answer: T, sent: T, now: T): T {
+	const changed = Object.entries(now).filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(sent[name]));
+	return { ...answer, ...Object.fromEntries(changed) };
+}
+
+/**
+ * A form that keeps what was typed whatever the server answers and whenever, and asks before a half-filled one is left.
+ * What was wrong is no longer said once it has been sent anew.
+ */
+export function keptForm<T extends Record<string, unknown>, M = string>(
 	form: SuperValidated<T, M>,
-	options: FormOptions<T, M> = {}
-) =>
-	superForm(form, {
+	options: Omit<FormOptions<T, M>, 'onSubmit' | 'onUpdate'> = {}
+) {
+	let sent = form.data;
+	const kept = superForm<T, M>(form, {
 		resetForm: false,
+		clearOnSubmit: 'errors-and-message',
 		taintedMessage: 'What is typed here is not kept yet. Leave the page?',
+		onSubmit: () => {
+			sent = structuredClone(get(kept.form));
+		},
+		onUpdate: ({ form: answer }) => {
+			answer.data = mergeAnswer(answer.data, sent, get(kept.form));
+		},
 		...options
 	});
+	return kept;
+}

@@ -20,6 +20,9 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/devices/wrench', 403, 400, 400, 400],
 	['/jobs/:job/report', 200, 200, 200, 404],
 	['/jobs/:job/label', 200, 200, 200, 404],
+	['/jobs/:job/sizes?as=csv', 200, 200, 200, 404],
+	['/jobs/:job/sizes?as=doc', 400, 400, 400, 404],
+	['/jobs/:job/file', 200, 200, 200, 404],
 	['/jobs/:job/service', 200, 200, 200, 404],
 	['/jobs/:job/service?hours=1800', 200, 200, 200, 404],
 	['/jobs/:job/service?hours=NaN', 400, 400, 400, 404],
@@ -44,6 +47,7 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/shop/people', 200, 200, 200, 200],
 	['/shop/sites', 200, 200, 200, 200],
 	['/shop/stock', 200, 200, 200, 200],
+	['/shop/jobs', 200, 200, 200, 200],
 	['/settings', 200, 200, 200, 200]
 ];
 const writes: readonly [path: string, viewer: number, technician: number, lead: number, otherShop: number][] = [
@@ -59,6 +63,7 @@ const writes: readonly [path: string, viewer: number, technician: number, lead: 
 	['/shop/people?/invite', 403, 403, 400, 400],
 	['/shop/sites', 403, 403, 400, 400],
 	['/shop/stock', 403, 400, 400, 400],
+	['/shop/jobs', 403, 403, 400, 400],
 	['/gauges?/add', 403, 403, 400, 400],
 	['/gauges/:gauge?/certificate', 403, 403, 400, 404],
 	['/gauges/:gauge?/retire', 403, 403, 200, 404],

@@ -46,6 +46,7 @@ const forms: readonly [path: string, fields: readonly string[]][] = [
 	['/shop/people?/change', ['person', 'name', 'role']],
 	['/shop/people?/invite', ['name', 'email', 'role']],
 	['/shop/sites', ['id', 'name']],
+	['/shop/jobs', ['file']],
 	['/gauges?/add', ['name', 'kind', 'resolution', 'calibratedOn', 'k']],
 	['/gauges?/check', ['list', 'text']],
 	['/gauges?/take', ['text']],

@@ -19,8 +19,8 @@ export async function untilReady(port, server) {
 	throw new Error('The web server did not start; its message stands above.');
 }
 
-/** What every server of ours is told: the largest body it takes (a sheet, or 2,000 entries), and where its thread's script lies. */
-export const limits = { BODY_SIZE_LIMIT: '4M', LEARN_SCRIPT: pathToFileURL(learnScript).href };
+/** What every server of ours is told: the largest body it takes (a job file; the hooks hold all else to less), and where its thread's script lies. */
+export const limits = { BODY_SIZE_LIMIT: '33M', LEARN_SCRIPT: pathToFileURL(learnScript).href };
 
 /** Secret of servers that live for minutes and hold invented data only. */
 export const THROW_AWAY_SECRET = 'only-for-tests-0123456789abcdef0123';

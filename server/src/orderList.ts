@@ -1,5 +1,5 @@
-import ExcelJS from 'exceljs';
 import { pdfOf } from './pdf';
+import { csvOf, xlsxOf } from './tableFile';
 
 /** What is picked from the drawer and what is ordered, as a list to hand out. */
 export interface OrderList {
@@ -21,26 +21,20 @@ const rowsOf = ({ lines }: OrderList) =>
 	lines.map(({ number, name, count, price, from: where }) => [number, name, count, price, count * price, from[where]]);
 const total = ({ lines }: OrderList) => lines.reduce((sum, { count, price }) => sum + count * price, 0);
 
-// A spreadsheet runs what begins like a formula: such a text is kept one by an apostrophe (OWASP, CSV injection).
-const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
-const quoted = (value: string | number): string =>
-	typeof value === 'number' ? String(value) : `"${harmless(value).replaceAll('"', '""')}"`;
-
-/** As RFC 4180 has it: comma, CRLF, texts quoted. */
-export const orderAsCsv = (list: OrderList): string =>
-	[heads, ...rowsOf(list)].map((row) => row.map(quoted).join(',')).join('\r\n') + '\r\n';
+/** As RFC 4180 has it. */
+export const orderAsCsv = (list: OrderList): string => csvOf([heads, ...rowsOf(list)]);
 
 /** As a workbook of one sheet. */
-export async function orderAsXlsx(list: OrderList): Promise<Uint8Array> {
-	const book = new ExcelJS.Workbook();
-	const sheet = book.addWorksheet('Order');
-	sheet.addRow([list.title]);
-	sheet.addRow([...heads]).font = { bold: true };
-	for (const row of rowsOf(list)) sheet.addRow(row);
-	sheet.addRow(['', 'Sum', '', '', total(list), list.currency]).font = { bold: true };
-	for (const one of list.consumables) sheet.addRow(['', one]);
-	sheet.columns.forEach((column, i) => (column.width = [16, 40, 9, 10, 10, 12][i]));
-	return new Uint8Array(await book.xlsx.writeBuffer());
+export function orderAsXlsx(list: OrderList): Promise<Uint8Array> {
+	const lines = rowsOf(list);
+	const rows = [
+		[list.title],
+		[...heads],
+		...lines,
+		['', 'Sum', '', '', total(list), list.currency],
+		...list.consumables.map((one) => ['', one])
+	];
+	return xlsxOf([{ name: 'Order', rows, bold: [1, lines.length + 2], widths: [16, 40, 9, 10, 10, 12] }]);
 }
 
 const A4_MARGIN = 40;

@@ -30,6 +30,15 @@ function refuseForeignOrigin(request: Request, url: URL): void {
 	if (request.headers.get('origin') !== url.origin) error(403, 'This request came from another site.');
 }
 
+const MOST_BYTES = 4_000_000;
+
+// A job file is large; nothing else that is sent here is. (The server itself holds to the largest.)
+function refuseTooLarge(routeId: string | null, request: Request): void {
+	if (routeId === '/shop/jobs') return;
+	if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
+		error(413, 'This is larger than 4 MB and was not read. Send less at once.');
+}
+
 function refuseUnlessAllowed(routeId: string | null, method: string, user: App.Locals['user']): void {
 	if (routeId === null) return; // no such page: the framework answers 404
 	if (publicRoutes.includes(routeId)) return;
@@ -54,6 +63,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 		});
 	}
 	refuseUnlessAllowed(route.id, request.method, locals.user);
+	refuseTooLarge(route.id, request);
 	const mode = locals.user?.preferences.theme ?? 'light';
 	const answered = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) });
 	const response =

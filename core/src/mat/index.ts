@@ -2,3 +2,4 @@ export * from './facts';
 export * from './judgeMat';
 export * from './place';
 export * from './walk';
+export * from './wholeInput';

@@ -17,6 +17,7 @@ export { PHOTO_MOST, photoName, type Photo } from './kinds/photo';
 export type { Mark } from './kinds/mark';
 export type { Reading } from './kinds/reading';
 export { checkPlausible } from './kinds/size';
+export * from './jobFile';
 export * from './onTheBench';
 export * from './problem';
 export * from './proved';

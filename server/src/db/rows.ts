@@ -130,8 +130,15 @@ export interface JobRow {
 export interface RestedOn extends Pick<MatFacts, 'policy' | 'gauges' | 'fleet'> {
 	/** Version of the method by which the fleet's record was fitted. */
 	readonly method: number;
+	/** Where it went; unknown of releases before this was asked. */
+	readonly handover?: Handover;
 	/** What was not put together and proved when a lead let it go, and why. */
 	readonly unbuilt?: StillToDo & { readonly why: string };
+}
+/** Where a pump goes when it is released, and whether its hoses and covers are back where they were. */
+export interface Handover {
+	readonly to: 'service' | 'shelf';
+	readonly connected: boolean;
 }
 /** Steps of building and proving that are not done, and what the sheet's test lacks. */
 export interface StillToDo {

@@ -30,6 +30,8 @@ export interface Bench extends MatFacts {
 	readonly people: Record<string, string>;
 	/** What a lead let go though it was not put together and proved, and why. */
 	readonly unbuilt?: RestedOn['unbuilt'];
+	/** Where a released pump went, as far as it was asked. */
+	readonly handover?: RestedOn['handover'];
 }
 
 /** The bench of a job; of a released one with the rules, gauges and fits that its release rested on. */
@@ -76,7 +78,8 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 		gauges,
 		fleet,
 		people: await peopleOf(scope),
-		...(restedOn?.unbuilt ? { unbuilt: restedOn.unbuilt } : {})
+		...(restedOn?.unbuilt ? { unbuilt: restedOn.unbuilt } : {}),
+		...(restedOn?.handover ? { handover: restedOn.handover } : {})
 	};
 }
 

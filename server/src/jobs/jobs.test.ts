@@ -154,6 +154,29 @@ describe('release', () => {
 	});
 });
 
+describe('where a released pump goes', () => {
+	const finished = async () => {
+		const bench = await openJob(shop);
+		await append(shop.scope, user(), bench.job.id, decideAll(bench, user(), 'reuse'));
+		return bench.job.id;
+	};
+	const asIs = { unbuilt: 'Not what this test is about' };
+	it('is into service only with hoses and covers back, and is kept', async () => {
+		const job = await finished();
+		const lead = shop.people.lead;
+		const notYet = { ...asIs, handover: { to: 'service', connected: false } } as const;
+		expect(await release(shop.scope, lead, job, notYet)).toEqual({ kind: 'notConnected' });
+		const handover = { to: 'service', connected: true } as const;
+		expect((await release(shop.scope, lead, job, { ...asIs, handover })).kind).toBe('released');
+		expect((await benchOf(shop.scope, job))!.handover).toEqual(handover);
+	});
+	it('is the shelf where nobody says', async () => {
+		const job = await finished();
+		expect((await release(shop.scope, shop.people.lead, job, asIs)).kind).toBe('released');
+		expect((await benchOf(shop.scope, job))!.handover).toEqual({ to: 'shelf', connected: false });
+	});
+});
+
 describe('sizes as fitted', () => {
 	it('go with the new part into its next rebuilds, and only where it was replaced', async () => {
 		const bench = await openJob(shop, { meterHours: 1000 });

@@ -15,7 +15,7 @@ import {
 } from '@exetasis/core/record';
 import { may } from '../access';
 import type { SignedIn } from '../auth/auth';
-import type { StillToDo } from '../db/rows';
+import type { Handover, StillToDo } from '../db/rows';
 import { fitSoon } from '../background/queue';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { METHOD } from '../fleet';
@@ -33,6 +33,8 @@ export type Released =
 	| { readonly kind: 'released'; readonly replaced: number; readonly reused: number }
 	| { readonly kind: 'stepsOpen'; readonly steps: readonly string[] }
 	| { readonly kind: 'undecided'; readonly places: readonly Undecided[] }
+	/** It goes into service, and nobody has said that hoses and covers are back. */
+	| { readonly kind: 'notConnected' }
 	/** Not all of it is put together and proved; a lead may let it go all the same, and says why. */
 	| { readonly kind: 'notTogether'; readonly left: StillToDo }
 	| { readonly kind: 'leadOnly' }
@@ -44,6 +46,8 @@ interface Releasing {
 	readonly at?: Date;
 	/** Why it goes though not all of it is put together and proved: a lead's word. */
 	readonly unbuilt?: string;
+	/** Where it goes: onto the shelf where nothing is said. */
+	readonly handover?: Handover;
 }
 
 /**
@@ -65,12 +69,13 @@ function releaseNow(
 	scope: ShopScope,
 	user: Pick<SignedIn, 'id' | 'role'>,
 	jobId: string,
-	{ at = new Date(), unbuilt }: Releasing
+	{ at = new Date(), unbuilt, handover = { to: 'shelf', connected: false } }: Releasing
 ): Promise<Released & { model?: string }> {
 	return inTransaction(scope, async (within): Promise<Released & { model?: string }> => {
 		const held = await of(within, 'job').one({ id: jobId }, { lock: true });
 		if (!held) return { kind: 'unknownJob' };
 		if (held.releasedAt) return { kind: 'alreadyReleased' };
+		if (handover.to === 'service' && !handover.connected) return { kind: 'notConnected' };
 		const bench = (await benchOf(within, jobId))!;
 		const state = fold(bench.entries);
 		const { steps } = state;
@@ -89,7 +94,7 @@ function releaseNow(
 		const letGo = notDone ? { unbuilt: { why: unbuilt!, ...notDone } } : {};
 		await of(within, 'job').change(
 			{ id: jobId },
-			{ releasedAt: at, releasedBy: user.id, restedOn: { policy, gauges, fleet, method: METHOD, ...letGo } }
+			{ releasedAt: at, releasedBy: user.id, restedOn: { policy, gauges, fleet, method: METHOD, handover, ...letGo } }
 		);
 		const { model } = bench.job;
 		return { kind: 'released', replaced: replaced.length, reused: bench.cells.length - replaced.length, model };

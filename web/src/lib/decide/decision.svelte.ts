@@ -8,7 +8,7 @@ import {
 	type WholeDecision,
 	type WholeInput
 } from '@exetasis/core/decide';
-import { judgeInput } from '@exetasis/core/mat';
+import { wholeInput } from '@exetasis/core/mat';
 import type { BenchState } from '$lib/log/bench.svelte';
 import type { DecideWorker } from '$lib/workers/decide.worker';
 
@@ -50,16 +50,8 @@ export class DecisionState {
 	}));
 
 	readonly #input = $derived.by((): WholeInput => {
-		const { bench, parts } = this.#bench;
-		return {
-			parts: [...parts.values()].map((part) => {
-				const { policy: _policy, ...input } = judgeInput(bench, part, this.#bench.matesOf(part));
-				return { id: part.cell.part, cylinder: part.cell.cylinder, input };
-			}),
-			policy: bench.policy,
-			openingCost: bench.sheet.openingCost,
-			unit: bench.sheet.unit
-		};
+		const { bench, parts, mates } = this.#bench;
+		return wholeInput(bench, [...parts.values()], mates);
 	});
 
 	/** All that is asked for: the mat with the rules as they are tried here. */

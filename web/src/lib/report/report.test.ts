@@ -17,6 +17,7 @@ import {
 	type TestShop
 } from '@exetasis/server/testing';
 import { reportOf } from './report';
+import { sizeList } from './sizeList';
 
 let db: Database;
 let shop: TestShop;
@@ -27,7 +28,7 @@ beforeAll(async () => {
 });
 afterAll(() => drop());
 
-async function reported() {
+async function released() {
 	const { technician } = shop.people;
 	const bench = await openJob(shop);
 	const add = (kind: Parameters<typeof entryOf>[2], payload: object, part?: string) =>
@@ -42,11 +43,13 @@ async function reported() {
 	]);
 	expect(answers!.filter(({ result }) => result === 'refused')).toEqual([]);
 	await letGo(shop, bench.job.id);
-	return reportOf((await benchOf(shop.scope, bench.job.id))!, await shopOf(shop.scope), metric);
+	return (await benchOf(shop.scope, bench.job.id))!;
 }
 
+const reported = async () => reportOf(await released(), await shopOf(shop.scope), metric) as { content: unknown[] };
+
 it('says what was replaced and why, what was measured with its uncertainty, and what nobody tested', async () => {
-	const { content } = (await reported()) as { content: unknown[] };
+	const { content } = await reported();
 	const text = JSON.stringify(content);
 	for (const says of [
 		'Replaced: 1',
@@ -63,6 +66,30 @@ it('says what was replaced and why, what was measured with its uncertainty, and 
 	const { svg } = content.find((one) => typeof one === 'object' && one !== null && 'svg' in one) as { svg: string };
 	expect(svg.match(/>N</g)).toHaveLength(1);
 	expect(svg).toContain('V-pack');
+});
+
+it('says where the pump goes, and what is likely to pass its limit until it is due', async () => {
+	const text = JSON.stringify((await reported()).content);
+	expect(text).toContain('It went on the shelf');
+	expect(text).toMatch(/Until then some part passes a limit with [\d<>. %\u202f\u00a0]+, and the pump stops unplanned/);
+	expect(text).toContain('Most likely to pass a limit');
+});
+
+it('lists every size with what it rests on, and every reading as it was typed', async () => {
+	const bench = await released();
+	const { sizes, readings } = sizeList(bench);
+	const named = (rows: readonly (readonly unknown[])[]) =>
+		rows.slice(1).map((row) => Object.fromEntries(rows[0].map((head, i) => [head as string, row[i]])));
+	expect(named(sizes)).toEqual([
+		expect.objectContaining({
+			...{ Part: 'Ceramic plunger', Cylinder: 2, Size: 'Diameter', Unit: 'mm', Value: 17.9, Readings: 1 },
+			...{ Nominal: 18, Gauge: 'shop caliper, assumed', Decided: 'Replace' }
+		})
+	]);
+	expect(sizes[1][5]).toBeGreaterThan(0.01);
+	expect(named(readings)).toEqual([
+		expect.objectContaining({ Value: 17.9, 'As typed': '17.9 mm', Row: expect.any(String), Gauge: null })
+	]);
 });
 
 it('prints, whatever signs its texts hold', async () => {

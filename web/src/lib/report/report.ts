@@ -1,5 +1,6 @@
 import { tighteningPasses } from '@exetasis/core/build';
-import { judgeMat, type JudgedPart } from '@exetasis/core/mat';
+import { decideWhole } from '@exetasis/core/decide';
+import { judgeMat, wholeInput, type JudgedPart } from '@exetasis/core/mat';
 import { patternName } from '@exetasis/core/part';
 import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
 import {
@@ -123,8 +124,8 @@ export function reportOf(bench: Bench, shop: Shop, units: UnitPreference): objec
 			...torques(parts, units),
 			head('Proved'),
 			...proved(bench, state, units),
-			head('Next service'),
-			`After ${formatNumber(bench.policy.intervalHours)} h more, by the rule in force.`,
+			head('Forecast, and the next service'),
+			...forecast(bench, parts),
 			{
 				text: 'Probabilities and uncertainties rest on what was measured and on record; the maker’s sheet, local rules and licensed practice come first.',
 				fontSize: 8,
@@ -132,6 +133,48 @@ export function reportOf(bench: Bench, shop: Shop, units: UnitPreference): objec
 			}
 		]
 	};
+}
+
+const MOST_FORECAST = 6;
+const WORTH_SAYING = 0.005;
+
+/** How likely what goes out passes its limits or stops the pump by the next service, and the parts that carry most of it. */
+function forecast(bench: Bench, parts: readonly JudgedPart[]): Content[] {
+	const { intervalHours } = bench.policy;
+	const whole = decideWhole(wholeInput(bench, parts));
+	const byId = new Map(parts.map((part) => [part.cell.part, part]));
+	const chances = whole.parts.map((part) => ({
+		part: byId.get(part.id)!,
+		...(part.decided === 'replace' ? part.fresh : part.reused)
+	}));
+	const any = (of: 'beyond' | 'stop') => 1 - chances.reduce((none, chance) => none * (1 - chance[of]), 1);
+	const most = chances
+		.filter(({ beyond }) => beyond >= WORTH_SAYING)
+		.sort((a, b) => b.beyond - a.beyond)
+		.slice(0, MOST_FORECAST);
+	const goes =
+		bench.handover?.to === 'service'
+			? 'It went into service, hoses and covers back where they were.'
+			: bench.handover
+				? 'It went on the shelf: the hours count from the day it runs.'
+				: undefined;
+	return [
+		...(goes ? [goes] : []),
+		`Next service after ${formatNumber(intervalHours)} h more, by the rule in force. Until then some part passes a limit with ${formatProbability(any('beyond'))}, and the pump stops unplanned with ${formatProbability(any('stop'))}.`,
+		...(most.length > 0
+			? [
+					table(
+						['Most likely to pass a limit', 'It does', 'It stops the pump'],
+						['*', 90, 100],
+						most.map(({ part, beyond, stop }) => [
+							placeName(part.station.name, part.cell.cylinder),
+							formatProbability(beyond),
+							formatProbability(stop)
+						])
+					)
+				]
+			: [])
+	];
 }
 
 const verdictOf = (decision: { verdict: keyof typeof verdictName } | undefined): string =>

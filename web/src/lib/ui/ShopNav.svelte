@@ -1,4 +1,4 @@
-<!-- @component The pages of the shop: its rules, its people, its sites, its drawers. -->
+<!-- @component The pages of the shop: its rules, its people, its sites, its drawers, jobs from files. -->
 <script lang="ts">
 	import Tabs from './Tabs.svelte';
 
@@ -6,7 +6,8 @@
 		['/shop', 'Rules'],
 		['/shop/people', 'People'],
 		['/shop/sites', 'Sites'],
-		['/shop/stock', 'Stock']
+		['/shop/stock', 'Stock'],
+		['/shop/jobs', 'Job files']
 	] as const;
 </script>
 

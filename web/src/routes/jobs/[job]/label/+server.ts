@@ -7,12 +7,12 @@ const MM = 72 / 25.4;
 
 /** The label of a pump that goes on the shelf: 100 × 60 mm, with a code that leads to the pump. */
 export async function GET({ locals, params, url }) {
-	const { job, sheet } = found(await benchOf(scopeOf(locals), idFrom(params.job)));
+	const { job, sheet, handover } = found(await benchOf(scopeOf(locals), idFrom(params.job)));
 	const about = [
 		`${sheet.model}${job.tag ? `, ${job.tag}` : ''}`,
 		job.releasedAt ? `Rebuilt, released ${day(job.releasedAt)}` : 'NOT RELEASED',
 		`${Math.round(job.pumpHours)} h`,
-		'Turn the shaft by hand once a month'
+		handover?.to === 'service' ? 'In service' : 'Shelf: turn the shaft by hand once a month'
 	];
 	const label = {
 		pageSize: { width: 100 * MM, height: 60 * MM },

@@ -6,14 +6,21 @@ import { releaseSchema } from '$lib/forms/release';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
-export const load = async () => ({ form: await superValidate(zod4(releaseSchema)) });
+export async function load({ parent }) {
+	const { bench } = await parent();
+	const to = bench.job.arrival.place === 'machine' ? 'service' : 'shelf';
+	return { form: await superValidate({ to }, zod4(releaseSchema), { errors: false }) };
+}
 
 export const actions = {
 	default: async ({ locals, params, request }) => {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(releaseSchema));
 		if (!form.valid) return fail(400, { form });
-		const unbuilt = form.data.unbuilt || undefined;
-		const result = await release(scopeOf(locals), userOf(locals), idFrom(params.job), { unbuilt });
+		const { unbuilt, to, connected } = form.data;
+		const result = await release(scopeOf(locals), userOf(locals), idFrom(params.job), {
+			unbuilt: unbuilt || undefined,
+			handover: { to, connected: connected === 'yes' }
+		});
 		const refused = (sentence: string) => setError(form, '', sentence, { status: 409 });
 		switch (result.kind) {
 			case 'released':
@@ -24,6 +31,13 @@ export const actions = {
 				);
 			case 'undecided':
 				return refused(`${result.places.length} parts have no decision yet, or are to be looked at again.`);
+			case 'notConnected':
+				return setError(
+					form,
+					'connected',
+					'Say that hoses and covers are back where they were, or put the pump on the shelf.',
+					{ status: 409 }
+				);
 			case 'notTogether':
 				return refused(
 					'Not all of it is put together and proved. Finish it under Build and Prove, or let a lead say why it goes as it is.'

@@ -1,10 +1,11 @@
 <!-- @component Release: what goes, what stays, what is still open; then the job is closed. -->
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { allSteps, lastProofs, locksInForce, proveSteps, standingDecision, unproved } from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
+	import { DecisionState } from '$lib/decide/decision.svelte';
 	import NotProved from '$lib/release/NotProved.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
@@ -51,6 +52,17 @@
 	const finished = $derived(left.steps.length + left.tests.length === 0);
 	const locks = $derived(locksInForce(allSteps(bench.bench.sheet, job), bench.log.steps));
 	const waiting = $derived((bench.outbox?.ofJob(job.id).length ?? 0) > 0);
+
+	// The most economic interval is found in a worker; until it is, the calendar takes the one in force.
+	let economic = $state<number>();
+	onMount(() => {
+		const set = new DecisionState(bench);
+		const close = set.open();
+		set.hold();
+		void set.findInterval().then(() => (economic = set.interval?.best.hours));
+		return close;
+	});
+	const serviceHours = $derived(economic ?? bench.bench.policy.intervalHours);
 </script>
 
 <svelte:head><title>Release {job.serial} · Exetasis</title></svelte:head>
@@ -68,6 +80,27 @@
 				{#if !finished && data.mayManage && open.length === 0}
 					<Field name="unbuilt" label="It goes as it is, because" bind:value={$form.unbuilt} errors={$errors.unbuilt} />
 				{/if}
+				<Field
+					name="to"
+					label="It goes"
+					bind:value={$form.to}
+					options={[
+						['shelf', 'on the shelf'],
+						['service', 'into service now']
+					]}
+				/>
+				{#if $form.to === 'service'}
+					<Field
+						name="connected"
+						label="Hoses and covers"
+						bind:value={$form.connected}
+						errors={$errors.connected}
+						options={[
+							['no', 'not yet'],
+							['yes', 'back where they were']
+						]}
+					/>
+				{/if}
 				<button
 					class="btn main"
 					disabled={open.length > 0 ||
@@ -77,11 +110,28 @@
 			</Fields>
 		</form>
 	{/if}
-	<a class="btn" href="/jobs/{job.id}/report" download data-sveltekit-reload>Report</a>
-	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
-	<a class="btn" href="/jobs/{job.id}/service" download data-sveltekit-reload>Next service</a>
 	<a class="btn" href="/pumps/{job.pumpId}">To the pump</a>
 </div>
+<div class="files" role="group" aria-label="Handed out">
+	<a class="btn" href="/jobs/{job.id}/report" download data-sveltekit-reload>Report</a>
+	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
+	<a class="btn" href="/jobs/{job.id}/service?hours={serviceHours}" download data-sveltekit-reload
+		>Next service: {formatNumber(serviceHours)} h{economic === undefined ? '' : ', least cost'}</a
+	>
+	<a class="btn" href="/jobs/{job.id}/sizes?as=xlsx" download data-sveltekit-reload>Sizes, XLSX</a>
+	<a class="btn" href="/jobs/{job.id}/sizes?as=csv" download data-sveltekit-reload>Sizes, CSV</a>
+	<a class="btn" href="/jobs/{job.id}/file" download data-sveltekit-reload>Job file</a>
+</div>
+{#if !job.releasedAt && $form.to === 'service' && job.arrival.connections}
+	<p><b>As it was connected:</b> “{job.arrival.connections}”</p>
+{/if}
+{#if bench.bench.handover}
+	<p class="soft">
+		{bench.bench.handover.to === 'service'
+			? 'It went into service, hoses and covers back where they were.'
+			: 'It went on the shelf: turn the shaft by hand once a month, and count the next service from the day it runs.'}
+	</p>
+{/if}
 {#each $errors._errors ?? [] as problem (problem)}<p class="wrong" role="alert">{problem}</p>{/each}
 {#if job.releasedAt && bench.bench.unbuilt}
 	<h2>Let go before it was put together and proved here</h2>
@@ -170,6 +220,12 @@
 	}
 	.head p {
 		flex: 1;
+	}
+	.files {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		margin-bottom: 8px;
 	}
 	.go {
 		display: flex;

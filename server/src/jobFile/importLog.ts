@@ -1,0 +1,97 @@
+import { createHash } from 'node:crypto';
+import {
+	allSteps,
+	checkEntry,
+	entrySchema,
+	liftEntry,
+	PHOTO_MOST,
+	together,
+	type Entry,
+	type JobFacts,
+	type JobFile,
+	type ModelSheet,
+	type RefusedBecause
+} from '@exetasis/core/record';
+import { of, type ShopScope } from '../db/scope';
+import { importEntries } from '../db/sql/importEntries';
+import { readJpeg } from '../photos/jpeg';
+import { named, refuse } from './refused';
+
+export async function keepPhotos(
+	scope: ShopScope,
+	jobId: string,
+	photos: JobFile['photos'],
+	ids: ReadonlyMap<string, string>
+): Promise<void> {
+	for (const { sha256, keptBy, jpeg } of photos) {
+		const bytes = Buffer.from(jpeg, 'base64');
+		const own = createHash('sha256').update(bytes).digest('hex') === sha256;
+		const good = own && bytes.length <= PHOTO_MOST.bytes && typeof readJpeg(bytes, PHOTO_MOST.edge) !== 'string';
+		if (!good) refuse({ kind: 'wrongPhoto', sha256 });
+		await of(scope, 'photo').add({ jobId, sha256, jpeg: bytes, keptBy: named(keptBy, ids) as string });
+	}
+}
+
+const placeFrom = (place: string) => {
+	const [station, cylinder] = place.split('/');
+	return { station, cylinder: Number(cylinder) };
+};
+
+interface TakenIn {
+	readonly sheet: ModelSheet;
+	readonly parts: ReadonlyMap<string, string>;
+	readonly ids: ReadonlyMap<string, string>;
+}
+
+export async function keepLog(
+	scope: ShopScope,
+	jobId: string,
+	{ log, mat, job }: JobFile,
+	{ sheet, parts, ids }: TakenIn
+): Promise<void> {
+	const places = mat.map(({ place }) => ({ part: parts.get(place)!, ...placeFrom(place) }));
+	const build = together(sheet, job, places, new Map());
+	const facts: JobFacts = {
+		...job,
+		sheet,
+		stationOfPart: new Map(places.map(({ part, station }) => [part, station])),
+		stepsDone: new Map(allSteps(sheet, job).map(({ key }) => [key, 0])),
+		answers: new Set(),
+		holdOrder: false,
+		together: () => build
+	};
+	const gauges = new Set([...ids].flatMap(([name, id]) => (name.startsWith('@gauge/') ? [id] : [])));
+	const rows = log.map(({ receivedAt, effectiveAt, by, part, payload, ...own }) => {
+		const taken = {
+			...own,
+			job: jobId,
+			by: named(by, ids) as string,
+			payload: named(payload, ids),
+			...(part === undefined ? {} : { part: parts.get(part) ?? refuse({ kind: 'unknownName', name: part }) })
+		};
+		const problem = problemOf(taken, facts, gauges);
+		if (problem) refuse({ kind: 'wrongEntry', id: own.id, problem });
+		return {
+			...taken,
+			part: taken.part ?? null,
+			offsetMs: own.offsetMs ?? null,
+			seq: own.seq ?? null,
+			effectiveAt: effectiveAt ?? null,
+			receivedAt
+		};
+	});
+	if ((await importEntries(scope, jobId, rows)) < rows.length) refuse({ kind: 'entriesTaken' });
+}
+
+// The rules that hold for whatever is recorded here, but for the order in which it came about.
+function problemOf(raw: object, facts: JobFacts, gauges: ReadonlySet<string>): RefusedBecause | undefined {
+	const parsed = entrySchema.safeParse(liftEntry(raw));
+	if (!parsed.success) {
+		const [issue] = parsed.error.issues;
+		return { code: 'malformed', path: issue.path.join('.'), message: issue.message };
+	}
+	const entry: Entry = parsed.data;
+	if (entry.kind === 'reading' && entry.payload.gauge && !gauges.has(entry.payload.gauge))
+		return { code: 'unknownGauge' };
+	return checkEntry(entry, facts);
+}

@@ -30,6 +30,19 @@ test('nothing is shut in without what lies deeper; what is not decided stays out
 	await expect(putIn(page).getByRole('alert')).toContainText('Support ring, cylinder 2 has to be in before');
 	await place(page, 'High-pressure seal, cylinder 1').click();
 	await expect(place(page, 'High-pressure seal, cylinder 1')).toHaveAccessibleName(/in, a new one/);
+	await page.getByRole('button', { name: 'Measure how one of them sits' }).click();
+	const sits = page.getByRole('group', { name: 'Depth and squareness' });
+	await sits.getByLabel('12 o’clock').fill('6.20');
+	await sits.getByLabel('3', { exact: true }).fill('deep');
+	await expect(sits.getByRole('status')).toContainText('“deep” is not a number');
+	await sits.getByLabel('3', { exact: true }).fill('6.30');
+	await sits.getByLabel('6', { exact: true }).fill('6.40');
+	await sits.getByLabel('9', { exact: true }).fill('6.30');
+	await expect(sits.getByRole('status')).toContainText(
+		/Sits 6.30.?\d*.mm deep, out of square by 0.20.?\d*.mm, deepest at 6 o’clock/
+	);
+	await sits.getByRole('button', { name: 'Keep with the part' }).click();
+	await expect(page.getByText(/^Kept with the part: Sits/)).toBeVisible();
 	await page.reload(); // nothing of it is lost
 	await step(page, 2).click();
 	await expect(place(page, 'High-pressure seal, cylinder 1')).toHaveAccessibleName(/in, a new one/);

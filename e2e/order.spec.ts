@@ -19,11 +19,15 @@ test('what has to be had is covered by kits at least cost; another choice says w
 	await expect(page.getByText(/In no kit: .*manifold/)).toBeVisible();
 	await kit.getByRole('button', { name: 'one more' }).click();
 	await expect(page.getByText(/\(96.00 more than the cheapest\)/)).toBeVisible();
-	await expect(page.getByText(/^Stays over: .*V-packing/)).toBeVisible();
+	await expect(page.getByText(/^Stays over, as spares: .*V-packing/)).toBeVisible();
 	await kit.getByRole('button', { name: 'one fewer' }).click();
 	await kit.getByRole('button', { name: 'one fewer' }).click();
 	await expect(page.getByRole('alert')).toContainText('Still missing:');
 	await page.getByRole('button', { name: 'Back to the cheapest' }).click();
+	await page.getByLabel('Here within').selectOption('3 days');
+	await expect(page.getByRole('alert').filter({ hasText: 'manifold' })).toContainText('0 can be had within 3 days');
+	await page.getByLabel('Here within').selectOption('however long it takes');
+	await expect(page.getByText(/the last of it is here in 21 days/)).toBeVisible();
 	await expect(page.getByRole('alert')).toHaveCount(0);
 
 	for (const [as, begins] of [
@@ -92,4 +96,6 @@ test('the rig says which valve may leak, how sure that is, and its result is kep
 	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve of cylinder 2');
 	await page.reload();
 	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve of cylinder 2');
+	await rig.getByRole('link', { name: /^Inlet valve.*cylinder 2$/ }).click();
+	await expect(page.getByRole('group', { name: 'Put in' })).toContainText('Inlet valve');
 });

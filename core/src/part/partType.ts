@@ -153,6 +153,8 @@ export interface PartType {
 	readonly soft?: true;
 	/** A surface of the pump itself: it is judged and never taken out. */
 	readonly fixed?: true;
+	/** Pushed or pressed home in a bore: how deep and how square it sits tells whether it is. */
+	readonly pressedHome?: true;
 	/** Never fitted a second time, whatever a sheet says. */
 	readonly singleUse?: true;
 	/** The family whose renewal shops differ on, if it is of one. */

@@ -143,7 +143,11 @@ export function readJobFile(source: string): ReadJobFile {
 }
 
 /** JSON Schema (2020-12) of the job file, for other programs. */
-export const jobFileJsonSchema = (): object => z.toJSONSchema(jobFileSchema, { io: 'input' });
+export const jobFileJsonSchema = (): object => ({
+	$id: 'exetasis/job/1',
+	title: 'Exetasis job file, version 1',
+	...z.toJSONSchema(jobFileSchema, { io: 'input' })
+});
 
 /** The value as JSON with the keys of every object in the order of their code units, so that equal values are equal texts. */
 export const canonicalJson = (value: unknown): string => `${JSON.stringify(sorted(value), null, '\t')}\n`;

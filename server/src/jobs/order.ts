@@ -27,21 +27,27 @@ export interface JobOrder {
 export const partNumber = (model: string, station: { readonly key: string; readonly number?: string }): string =>
 	station.number ?? `${model.toUpperCase().slice(0, 3)} ${station.key}`;
 
+const inDays = (days: number | undefined) => (days === undefined ? {} : { days });
+
 /** Kits that fit this pump's variants, and every station as a single part. */
 function offersOf({ sheet, job }: Bench): CoverProblem['offers'] {
 	const kits = sheet.kits
 		.filter(({ onlyWith }) => applies(onlyWith, job.variants))
-		.map(({ number, price, holds }) => ({ number, price, holds }));
+		.map(({ number, price, deliveryDays, holds }) => ({ number, price, ...inDays(deliveryDays), holds }));
 	const singles = sheet.stations.map((station) => ({
 		number: partNumber(sheet.model, station),
 		price: station.price,
+		...inDays(station.deliveryDays),
 		holds: [{ station: station.key, pieces: 1 }]
 	}));
 	return [...kits, ...singles];
 }
 
-/** What is to be ordered for a job, by the decisions that stand; undefined where the shop has no such job. */
-export async function orderOf(scope: ShopScope, jobId: string): Promise<JobOrder | undefined> {
+/**
+ * What is to be ordered for a job, by the decisions that stand, of what is here within so many days where that is asked;
+ * undefined where the shop has no such job.
+ */
+export async function orderOf(scope: ShopScope, jobId: string, withinDays?: number): Promise<JobOrder | undefined> {
 	const bench = await benchOf(scope, jobId);
 	if (!bench) return undefined;
 	const { sheet, job, cells, entries } = bench;
@@ -56,7 +62,12 @@ export async function orderOf(scope: ShopScope, jobId: string): Promise<JobOrder
 	const stock = await stockOf(scope, sheet.model);
 	// What is always to be there stays in the drawer.
 	const free = stock.map(({ station, pieces, floor }) => ({ station, pieces: Math.max(0, pieces - floor) }));
-	const problem = { needs, offers: offersOf(bench), stock: free };
+	const problem = {
+		needs,
+		offers: offersOf(bench),
+		stock: free,
+		...(withinDays === undefined ? {} : { withinDays })
+	};
 	const keys = new Set(consumables(sheet, job));
 	return {
 		problem,

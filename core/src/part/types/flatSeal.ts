@@ -9,6 +9,7 @@ export const flatSeal: PartType = {
 	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
 	soft: true,
 	renewal: 'ring',
+	pressedHome: true,
 	patterns: [
 		{ pattern: 'cut', outFrom: 1 },
 		{ pattern: 'nick', outFrom: 1 },

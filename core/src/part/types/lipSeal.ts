@@ -9,6 +9,7 @@ export const lipSeal: PartType = {
 	material: 'elastomer',
 	lasts: { hoursToLimit: 4_500, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,
+	pressedHome: true,
 	patterns: [
 		{ pattern: 'lipFlat', outFrom: 2, wearOf: ['insideDiameter'] },
 		{ pattern: 'outsideWear', outFrom: 2, wearOf: ['outsideDiameter'] },

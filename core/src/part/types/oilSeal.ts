@@ -7,6 +7,7 @@ export const oilSeal: PartType = {
 	material: 'elastomer',
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 40_000, shape: 1.4 }, stopShare: 0.2 },
 	soft: true,
+	pressedHome: true,
 	patterns: [
 		{ pattern: 'lipFlat', outFrom: 2 },
 		{ pattern: 'hardened', outFrom: 2 },

@@ -7,6 +7,7 @@ export const regulatorPacking: PartType = {
 	material: 'fibre',
 	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	soft: true,
+	pressedHome: true,
 	patterns: [
 		{ pattern: 'crushed', outFrom: 1 },
 		{ pattern: 'glazed', outFrom: 2 },

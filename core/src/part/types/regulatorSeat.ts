@@ -8,6 +8,7 @@ export const regulatorSeat: PartType = {
 	material: 'metal',
 	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 11.5e-6,
+	pressedHome: true,
 	patterns: [
 		{ pattern: 'rounded', outFrom: 2, wearOf: ['edgeRadius'] },
 		{ pattern: 'wireDrawn', outFrom: 1 },

@@ -8,6 +8,7 @@ export const sealCase: PartType = {
 	material: 'metal',
 	lasts: { hoursToLimit: 20_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 18e-6, // brass
+	pressedHome: true,
 	patterns: [
 		{ pattern: 'scoredBore', outFrom: 2 },
 		{ pattern: 'nick', outFrom: 2 },

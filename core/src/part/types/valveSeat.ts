@@ -10,6 +10,7 @@ export const valveSeat: PartType = {
 	expansionPerKelvin: 11.5e-6,
 	renewal: 'seat',
 	valvePart: true,
+	pressedHome: true,
 	patterns: [
 		{ pattern: 'faceWorn', outFrom: 3, wearOf: ['bandWidth', 'height'] },
 		{ pattern: 'pitted', outFrom: 2 },

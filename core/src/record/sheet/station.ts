@@ -94,6 +94,8 @@ export const stationSchema = z.strictObject({
 	caution: cautionSchema.optional(),
 	characteristics: z.array(sheetCharacteristicSchema).max(40).default([]),
 	price: number.nonnegative(),
+	/** Days until the single part is here, as its seller says. */
+	deliveryDays: z.int().min(0).max(1000).optional(),
 	/** What the maker calls the single part. */
 	number: text.optional(),
 	/**

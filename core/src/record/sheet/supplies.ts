@@ -43,6 +43,8 @@ export const kitSchema = z.strictObject({
 	number: text,
 	name: text,
 	price: number.nonnegative(),
+	/** Days until it is here, as its seller says. */
+	deliveryDays: z.int().min(0).max(1000).optional(),
 	onlyWith: onlyWithSchema,
 	holds: z
 		.array(z.strictObject({ station: key, pieces: z.int().min(1).max(200) }))

@@ -5,6 +5,9 @@
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import Joints from './Joints.svelte';
+	import ShimPack from './ShimPack.svelte';
+	import SitsHow from './SitsHow.svelte';
 	import { refitWords } from '$lib/words/orientation';
 	import { placeName } from '$lib/words/place';
 	import { refusalSentence } from '$lib/words/problems';
@@ -24,6 +27,7 @@
 	const at = (key: string) => places.filter(({ station }) => station.key === key);
 	const isNew = (place: BuildPlace) => verdictOn(place) === 'replace';
 	let said = $state('');
+	let kept = $state('');
 
 	function touch(place: BuildPlace) {
 		const { putIn } = place.record;
@@ -32,6 +36,11 @@
 		const problem = keptOut(bench.build, place.part);
 		if (problem) return void (said = refusalSentence(problem, units()));
 		bench.record({ kind: 'putIn', part: place.part, payload: { piece: isNew(place) ? 'new' : 'same' } });
+	}
+	function keep(part: string, text: string) {
+		bench.record({ kind: 'note', part, payload: { text } });
+		said = '';
+		kept = text;
 	}
 	const stateOf = (place: BuildPlace) => {
 		if (place.record.putIn) return `in, ${place.record.putIn.payload.piece === 'new' ? 'a new one' : 'the old one'}`;
@@ -55,6 +64,11 @@
 				<p>{refitWords(station, sheet, bench.up)}</p>
 				{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
 				{#if station.caution}<CautionNote caution={station.caution} />{/if}
+				{#if station.joints && station.pieces > 1}<Joints
+						rings={station.pieces}
+						apartDeg={station.joints.apartDeg}
+					/>{/if}
+				{#if station.type === 'shim'}<ShimPack onkeep={(words) => keep(mine[0].part, words)} />{/if}
 			</div>
 			<div class="cells">
 				{#each mine as place (place.part)}
@@ -76,7 +90,9 @@
 		</div>
 	{/each}
 	{#if said}<p class="wrong" role="alert">{said}</p>{/if}
+	{#if kept}<p class="soft" role="status">Kept with the part: {kept}</p>{/if}
 </div>
+{#if !locked}<SitsHow {places} onkeep={keep} />{/if}
 
 <style>
 	.parts {

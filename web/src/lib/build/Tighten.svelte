@@ -13,6 +13,7 @@
 	import type { WrenchEvent } from '@exetasis/server/devices/wrench';
 	import ClampLoad from './ClampLoad.svelte';
 	import SlotAhead from './SlotAhead.svelte';
+	import TurnCounter from './TurnCounter.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -100,6 +101,7 @@
 					<span class="soft">(from {torque(target.leastNm)} to {torque(target.mostNm)})</span>{:else}: by feel, nobody
 					has stated a torque{/if}
 			</p>
+			{#if fastening.mostTurnDeg}<TurnCounter mostDeg={fastening.mostTurnDeg} />{/if}
 			{#if next.against === 'below'}<p class="wrong">It read too little: tighten on, and read again.</p>{/if}
 			{#if next.against === 'beyond'}<p class="wrong" role="alert">
 					It read more than it may have. Loosen it, look at its thread and at what it clamps, and tighten it again; a

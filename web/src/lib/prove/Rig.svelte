@@ -1,5 +1,6 @@
 <!-- @component The test rig: its pressure as it comes, what its shaft orders say of each valve, and how sure that is. -->
 <script lang="ts">
+	import { placeKey } from '@exetasis/core/mat';
 	import { lastProofs } from '@exetasis/core/record';
 	import { fromBase, unitLabel } from '@exetasis/core/quantity';
 	import type { TraceVerdict } from '@exetasis/core/prove';
@@ -8,7 +9,9 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import Working from '$lib/ui/Working.svelte';
 	import { deviceEndWords, testPressure, traceProblemWords, verdictWords } from '$lib/words/proof';
+	import { placeName } from '$lib/words/place';
 	import { flowDriveOf } from './drive';
+	import { opensAgain } from './opensAgain';
 	import { RigTrace } from './rigTrace.svelte';
 	import TraceChart from './TraceChart.svelte';
 
@@ -39,6 +42,7 @@
 			payload: { test: 'trace', turns, speedRpm, meanMPa, verdicts, lostShare: told.finding.lost.share }
 		});
 	}
+	const toOpen = $derived(first ? opensAgain(sheet, first) : []);
 	const opens = (verdict: TraceVerdict | undefined) => verdict !== undefined && verdict.what !== 'healthy';
 </script>
 
@@ -99,7 +103,12 @@
 			{#if opens(first)}
 				<p>
 					Lost: {formatProbability(told.finding.lost.share)} ± {formatProbability(2 * told.finding.lost.u)} of the flow. Open
-					it there again, and look at valve, seat and ring.
+					it there again, and look at valve, seat and ring{toOpen.length > 0 ? ':' : '.'}
+					{#each toOpen as { station, cylinder } (station.key)}
+						<a class="btn" href="/jobs/{bench.bench.job.id}/build?place={placeKey(station.key, cylinder)}"
+							>{placeName(station.name, cylinder)}</a
+						>
+					{/each}
 				</p>
 			{/if}
 			<TraceChart

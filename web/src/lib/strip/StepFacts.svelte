@@ -24,6 +24,16 @@
 		]);
 		return sheet.tools.filter(({ key }) => keys.has(key));
 	});
+	// What the sheet says of power tools on what is turned at this step; nothing where it says nothing.
+	const power = $derived(
+		parts.flatMap(({ name, fastening }) => {
+			if (!fastening?.power) return [];
+			const may = going === 'out' ? fastening.power.loosen : fastening.power.runIn;
+			return [
+				`${name}: ${may ? (going === 'out' ? 'power may loosen' : 'power may run in, the last by the wrench') : 'by hand, no power tool'}`
+			];
+		})
+	);
 	const lays = $derived(step.lays && sheet.assemblies.find(({ key }) => key === step.lays?.assembly));
 </script>
 
@@ -43,6 +53,7 @@
 				>{/each}{/each}
 	</p>
 {/if}
+{#if power.length > 0}<p>{power.join(' · ')}</p>{/if}
 {#if lays}<p>
 		{lays.name}: put down with its {step.lays?.up === 'C' ? 'crank side (C)' : 'pressure side (P)'} up{lays.massKg
 			? `; ${lays.massKg} kg`

@@ -1,5 +1,6 @@
 <!-- @component Build: the pump put together again, step by step, so that nothing is shut in without what lies deeper. -->
 <script lang="ts">
+	import { page } from '$app/state';
 	import { piecesIn } from '@exetasis/core/record';
 	import BuildStepInHand from '$lib/build/BuildStepInHand.svelte';
 	import Growing from '$lib/build/Growing.svelte';
@@ -16,8 +17,12 @@
 	const steps = $derived(bench.build.steps);
 	const named = $derived(steps.map((step) => ({ ...step, text: buildStepName(step) })));
 	const open = $derived(steps.find(({ key }) => !bench.built.has(key)));
+	// Whoever comes from a test that failed comes for one place.
+	const asked = $derived(page.url.searchParams.get('place')?.split('/')[0]);
 	let picked = $state<string>();
-	const step = $derived(steps.find(({ key }) => key === picked) ?? open);
+	const step = $derived(
+		steps.find(({ key }) => key === picked) ?? steps.find(({ stations }) => asked && stations.includes(asked)) ?? open
+	);
 	const pieces = $derived(piecesIn(bench.build));
 	const undecided = $derived(
 		[...bench.build.places.values()].filter(({ record }) => record.decisions.length === 0).length
@@ -28,7 +33,7 @@
 <NotSafeYet {bench} />
 <div class="columns">
 	{#if step}
-		{#key step.key}<BuildStepInHand {bench} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
+		{#key step.key}<BuildStepInHand {bench} {step} {locked} onsigned={() => (picked = open?.key)} />{/key}
 	{:else}
 		<section class="sheet done">
 			<h1>It is together</h1>

@@ -7,8 +7,15 @@ import { takeSchema } from '$lib/forms/order';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
-export const load = async ({ locals, params }) => ({
-	order: found(await orderOf(scopeOf(locals), idFrom(params.job)))
+/** What is asked to be here within so many days; left out, or no number of days: whenever it comes. */
+function daysFrom(url: URL): number | undefined {
+	const days = Number(url.searchParams.get('within') || Number.NaN);
+	return Number.isInteger(days) && days >= 0 && days <= 1000 ? days : undefined;
+}
+
+export const load = async ({ locals, params, url }) => ({
+	within: daysFrom(url),
+	order: found(await orderOf(scopeOf(locals), idFrom(params.job), daysFrom(url)))
 });
 
 export const actions = {

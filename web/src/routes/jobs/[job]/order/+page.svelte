@@ -1,12 +1,15 @@
 <!-- @component Order: what has to be had, by kits and singles at least cost, what lies in the drawer, what has come in. -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { invalidateAll } from '$app/navigation';
+	import { goto, invalidateAll } from '$app/navigation';
 	import { coverWith, type Bought } from '@exetasis/core/order';
+	import { groupBy } from '@exetasis/core/list';
+	import { stationsInScope } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Arrival from '$lib/order/Arrival.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
+	import Filters from '$lib/ui/Filters.svelte';
 	import { inSentence } from '$lib/words/place';
 
 	let { data, form } = $props();
@@ -40,6 +43,20 @@
 	const list = (as: string) => `/jobs/${job.id}/order/list?as=${as}&buy=${encodeURIComponent(JSON.stringify(bought))}`;
 	const names = (lines: readonly { station: string; pieces: number }[]) =>
 		lines.map(({ station, pieces }) => `${pieces} × ${inSentence(stationOf(station).name)}`).join(', ');
+	const opened = $derived(new Set(stationsInScope(sheet, job).map(({ key }) => key)));
+	// What stays over: meant for an assembly that this job does not open, or a spare.
+	const elsewhere = $derived([
+		...groupBy(
+			cover.over.filter(({ station }) => !opened.has(station)),
+			({ station }) => sheet.assemblies.find(({ key }) => key === stationOf(station).in)?.name ?? 'another assembly'
+		)
+	]);
+	const spare = $derived(cover.over.filter(({ station }) => opened.has(station)));
+	const waits = [0, 1, 3, 7, 14] as const;
+	const days = (count: number) => (count === 0 ? 'today' : count === 1 ? 'in 1 day' : `in ${count} days`);
+	const unsaid = $derived(
+		cover.buy.some(({ number }) => problem.offers.find((offer) => offer.number === number)?.days === undefined)
+	);
 	// What is recorded, here or by others, changes what is still needed, once the server has it.
 	const sent = $derived((bench.outbox?.ofJob(job.id).length ?? 0) === 0);
 	const marks = $derived(
@@ -65,6 +82,8 @@
 			for {problem.needs.reduce((sum, { pieces }) => sum + pieces, 0)} pieces of {problem.needs.length} kinds{cover
 				.fromStock.length > 0
 				? `, ${names(cover.fromStock)} from the drawer`
+				: ''}{cover.buy.length > 0
+				? `; the last of it is here ${days(cover.days)}${unsaid ? ', as far as anybody has said' : ''}`
 				: ''}.
 		{/if}
 	</p>
@@ -74,10 +93,27 @@
 			>{as.toUpperCase()}</a
 		>{/each}
 </div>
+<Filters>
+	<label
+		>Here within
+		<select
+			class="select"
+			value={String(data.within ?? '')}
+			onchange={(event) => {
+				changed = undefined;
+				const within = event.currentTarget.value;
+				void goto(within === '' ? '?' : `?within=${within}`, { keepFocus: true, noScroll: true });
+			}}
+		>
+			<option value="">however long it takes</option>
+			{#each waits as wait (wait)}<option value={String(wait)}>{wait === 0 ? 'today' : `${wait} days`}</option>{/each}
+		</select></label
+	>
+</Filters>
 {#each uncovered as one (one.station)}
 	<p class="wrong" role="alert">
 		Nobody offers enough of the {inSentence(stationOf(one.station).name)}: {one.needed} are needed, {one.available} can be
-		had.
+		had{data.within === undefined ? '' : ` within ${data.within} days`}.
 	</p>
 {/each}
 {#if cover.missing.length > 0}<p class="wrong" role="alert">Still missing: {names(cover.missing)}.</p>{/if}
@@ -88,7 +124,10 @@
 	<h2>To buy</h2>
 	<table class="table" aria-label="To buy">
 		<thead
-			><tr><th>Number</th><th>Holds</th><th class="number">Price</th><th>Count</th><th class="number">Sum</th></tr
+			><tr
+				><th>Number</th><th>Holds</th><th class="number">Price</th><th class="number">Days</th><th>Count</th><th
+					class="number">Sum</th
+				></tr
 			></thead
 		>
 		<tbody>
@@ -111,6 +150,7 @@
 						</span>
 					</td>
 					<td class="number">{formatNumber(offer.price, 2)}</td>
+					<td class="number">{offer.days ?? '?'}</td>
 					<td>
 						<span class="count" role="group" aria-label="Count of {offer.number}">
 							<button
@@ -130,9 +170,10 @@
 			{/each}
 		</tbody>
 	</table>
-	{#if cover.over.length > 0}<p>
-			Stays over: {names(cover.over)}. It goes on the shelf, or belongs to another assembly.
-		</p>{/if}
+	{#each elsewhere as [assembly, pieces] (assembly)}<p>
+			Not for this job: {names(pieces)}, meant for the {inSentence(assembly)}, which it does not open.
+		</p>{/each}
+	{#if spare.length > 0}<p>Stays over, as spares: {names(spare)}.</p>{/if}
 	{#if inNoKit.length > 0}<p>In no kit: {names(inNoKit)}.</p>{/if}
 	<h2 class="mt-4">Needed</h2>
 	<table class="table" aria-label="Needed">

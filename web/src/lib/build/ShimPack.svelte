@@ -1,0 +1,96 @@
+<!-- @component The shims that come nearest to a gap, of what lies in the drawer; the drawer is remembered in this browser. -->
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { shimPack } from '@exetasis/core/build';
+	import { parseQuantity, unitLabel } from '@exetasis/core/quantity';
+	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { numberSentence, quantitySentence } from '$lib/words/problems';
+	import { readDrawer } from './shimDrawer';
+
+	interface Props {
+		/** Keeps the pack that was chosen with the part. */
+		onkeep: (words: string) => void;
+	}
+	let { onkeep }: Props = $props();
+	const units = unitsInUse();
+	const id = $props.id();
+
+	const KEPT = 'exetasis.shims';
+	const WIDEST_MM = 20;
+	let drawer = $state('0.05 × 4; 0.1 × 4; 0.2 × 4; 0.5 × 2');
+	let gap = $state('');
+	onMount(() => (drawer = localStorage.getItem(KEPT) ?? drawer));
+
+	const read = $derived(readDrawer(drawer));
+	const wanted = $derived(gap.trim() === '' ? undefined : parseQuantity(gap, units().length));
+	const problem = $derived(
+		read.kind === 'problem'
+			? `“${read.text}” is no thickness with its count. ${read.problem ? numberSentence(read.problem) : 'Write it as 0.1 × 5.'}`
+			: wanted?.kind === 'problem'
+				? quantitySentence(wanted.problem, 'Type the gap.')
+				: wanted && (wanted.base < 0 || wanted.base > WIDEST_MM)
+					? `A gap from 0 to ${formatQuantity(WIDEST_MM, units().length)} is shimmed.`
+					: ''
+	);
+	const pack = $derived(
+		!problem && read.kind === 'drawer' && wanted?.kind === 'quantity' ? shimPack(wanted.base, read.shims) : undefined
+	);
+	const length = (mm: number) => formatQuantity(mm, units().length);
+	const SOLID_MM = 0.005;
+	const words = $derived(
+		pack
+			? pack.shimsMm.length === 0
+				? `No shim: the nearest is none, ${length(-pack.offMm)} stay open`
+				: `${pack.shimsMm.map(length).join(' + ')} = ${length(pack.totalMm)}`
+			: ''
+	);
+	function keepDrawer() {
+		if (read.kind === 'drawer') localStorage.setItem(KEPT, drawer);
+	}
+</script>
+
+<div class="pack" role="group" aria-label="Shim pack">
+	<label for="{id}-gap">End gap, or movement, {unitLabel(units().length)}</label>
+	<input id="{id}-gap" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
+	<label for="{id}-drawer">In the drawer, mm × count</label>
+	<input
+		id="{id}-drawer"
+		class="input drawer"
+		autocomplete="off"
+		maxlength="400"
+		bind:value={drawer}
+		onchange={keepDrawer}
+	/>
+	{#if problem}<p class="wrong" role="alert">{problem}</p>
+	{:else if pack}
+		<p role="status">
+			<b class="figures">{words}</b>{Math.abs(pack.offMm) < SOLID_MM
+				? ', as wanted.'
+				: pack.offMm > 0
+					? `, ${formatDifference(pack.offMm, units().length)} too thick: it clamps before it seats. Look for a thinner one.`
+					: `, ${length(-pack.offMm)} stay open.`}
+			<button type="button" class="btn" onclick={() => onkeep(`Shims: ${words}.`)}>Keep with the part</button>
+		</p>
+	{/if}
+</div>
+
+<style>
+	.pack {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		font-size: 0.92rem;
+	}
+	.input {
+		width: 6rem;
+	}
+	.drawer {
+		width: 20rem;
+		max-width: 100%;
+	}
+	p {
+		flex-basis: 100%;
+	}
+</style>

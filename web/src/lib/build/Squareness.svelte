@@ -1,0 +1,78 @@
+<!-- @component How deep and how square a ring sits: its depth below the face at four places round the rim. -->
+<script lang="ts">
+	import { seating } from '@exetasis/core/build';
+	import { parseQuantity, unitLabel } from '@exetasis/core/quantity';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { quantitySentence } from '$lib/words/problems';
+
+	interface Props {
+		/** Keeps what was found with the part. */
+		onkeep: (words: string) => void;
+	}
+	let { onkeep }: Props = $props();
+	const units = unitsInUse();
+	const id = $props.id();
+
+	/** Less than this is square, as depths are read. */
+	const SQUARE_MM = 0.005;
+	const clock = [
+		[0, '12 o’clock'],
+		[90, '3'],
+		[180, '6'],
+		[270, '9']
+	] as const;
+	let typed = $state(['', '', '', '']);
+	const answer = $derived.by(() => {
+		const read = typed.map((text) => (text.trim() === '' ? undefined : parseQuantity(text, units().length)));
+		const wrong = read.find((one) => one?.kind === 'problem');
+		if (wrong?.kind === 'problem') return { problem: quantitySentence(wrong.problem, 'Type the depth there.') };
+		const readings = read.flatMap((one, i) =>
+			one?.kind === 'quantity' ? [{ atDeg: clock[i][0], depthMm: one.base }] : []
+		);
+		return readings.length < 3 ? undefined : seating(readings);
+	});
+	const hour = (deg: number) => Math.round(deg / 30) % 12 || 12;
+	const words = $derived(
+		answer && !('problem' in answer)
+			? `Sits ${formatQuantity(answer.depthMm, units().length)} deep, out of square by ${formatQuantity(answer.outOfSquareMm, units().length)}${answer.outOfSquareMm > SQUARE_MM ? `, deepest at ${hour(answer.deepestDeg)} o’clock` : ''}`
+			: ''
+	);
+</script>
+
+<div class="square" role="group" aria-label="Depth and squareness">
+	<span>Depth below the face, {unitLabel(units().length)}, at</span>
+	{#each clock as [, name], i (name)}
+		<label for="{id}-{i}">{name}</label>
+		<input id="{id}-{i}" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={typed[i]} />
+	{/each}
+	{#if answer}
+		<p role="status">
+			{#if 'problem' in answer}<span class="wrong">{answer.problem}</span>
+			{:else}
+				<b>{words}.</b>
+				{#if answer.restMm !== undefined}<span class="soft"
+						>{formatNumber(answer.restMm, 3)} mm are left beside a flat ring.</span
+					>{/if}
+				The maker’s sheet says how much may be.
+				<button type="button" class="btn" onclick={() => onkeep(`${words}.`)}>Keep with the part</button>
+			{/if}
+		</p>
+	{:else}<p class="soft">Three places at least.</p>{/if}
+</div>
+
+<style>
+	.square {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		font-size: 0.92rem;
+	}
+	.input {
+		width: 5rem;
+	}
+	p {
+		flex-basis: 100%;
+	}
+</style>

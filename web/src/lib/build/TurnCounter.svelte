@@ -1,0 +1,44 @@
+<!-- @component How far something has been turned past hand-tight, counted touch by touch against the most that it may. -->
+<script lang="ts">
+	import { formatNumber } from '$lib/ui/numbers';
+
+	interface Props {
+		mostDeg: number;
+	}
+	let { mostDeg }: Props = $props();
+
+	const steps = $derived([15, 30, 45, 90].filter((deg) => deg <= mostDeg));
+	let turned = $state<readonly number[]>([]);
+	const total = $derived(turned.reduce((sum, deg) => sum + deg, 0));
+	const left = $derived(mostDeg - total);
+</script>
+
+<div class="turns" role="group" aria-label="Turned past hand-tight">
+	<span>Hand-tight, then on by</span>
+	{#each steps as deg (deg)}
+		<button type="button" class="btn" disabled={deg > left} onclick={() => (turned = [...turned, deg])}>{deg}°</button>
+	{/each}
+	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => (turned = turned.slice(0, -1))}
+		>Not that one</button
+	>
+	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => (turned = [])}
+		>Hand-tight again</button
+	>
+	<span role="status"
+		><b class="figures">{formatNumber(total)}°</b> of {formatNumber(mostDeg)}°{left <= 0
+			? ': no further, it crushes what lies below.'
+			: total > 0
+				? `, ${formatNumber(left)}° left`
+				: ''}</span
+	>
+</div>
+
+<style>
+	.turns {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		font-size: 0.92rem;
+	}
+</style>

@@ -9,6 +9,7 @@ import { readSheet } from '../../core/src/record';
 import { verdicts, type Shape } from './conformity';
 import { plantedTruth } from './causes';
 import { falseAlarms } from './falseAlarms';
+import { saidOfLeaks } from './leaks';
 import { fastParts, oneLookALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
 import type { ShopForecasts } from './forecasts';
@@ -202,20 +203,28 @@ console.log(
 
 console.log('\nCauses planted from the network itself, four rebuilds a pump');
 const told = seeds.map((seed) => plantedTruth(sheetOfCauses, 20, seed));
-const beliefs = told.flatMap(({ said }) => said);
-head('said', 'times', 'said on average', 'so');
-const edges = [0, 0.02, 0.1, 0.3, 0.7, 0.9, 0.98, 1.01];
-for (const [i, low] of edges.slice(0, -1).entries()) {
-	const here = beliefs.filter(({ p }) => p >= low && p < edges[i + 1]);
-	if (here.length === 0) continue;
-	row(
-		`${percent(low)} to ${percent(Math.min(1, edges[i + 1]))}`,
-		here.length,
-		percent(here.reduce((sum, { p }) => sum + p, 0) / here.length),
-		percent(here.filter(({ so }) => so).length / here.length)
-	);
-}
+saidAndSo(told.flatMap(({ said }) => said));
 const sumOf = (key: 'planted' | 'first' | 'aboveAll') => told.reduce((sum, one) => sum + one[key], 0);
 console.log(
 	`\nFurthest from exact inference over all joint states: ${Math.max(...told.map(({ furthest }) => furthest)).toExponential(1)}. One cause planted and everything looked for: first at the second rebuild in ${sumOf('first')} of ${sumOf('planted')}, above all others together in ${sumOf('aboveAll')}.`
 );
+
+console.log('\nLeaks planted on the test rig, three plungers and two at 180°');
+const LEAKING = 40;
+saidAndSo(seeds.flatMap((seed) => saidOfLeaks(LEAKING, seed)));
+
+/** What was said in bins of how likely, and how often it was so. */
+function saidAndSo(said: readonly { readonly p: number; readonly so: boolean }[]): void {
+	head('said', 'times', 'said on average', 'so');
+	const edges = [0, 0.02, 0.1, 0.3, 0.7, 0.9, 0.98, 1.01];
+	for (const [i, low] of edges.slice(0, -1).entries()) {
+		const here = said.filter(({ p }) => p >= low && p < edges[i + 1]);
+		if (here.length === 0) continue;
+		row(
+			`${percent(low)} to ${percent(Math.min(1, edges[i + 1]))}`,
+			here.length,
+			percent(here.reduce((sum, { p }) => sum + p, 0) / here.length),
+			percent(here.filter(({ so }) => so).length / here.length)
+		);
+	}
+}

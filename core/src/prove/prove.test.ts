@@ -163,14 +163,12 @@ describe('whichValve', () => {
 		expect(verdicts.every((one) => !('cylinder' in one))).toBe(true);
 	});
 	it('names both where two cylinders at 180° cannot be told apart', () => {
-		const { verdicts } = told(twin, { inlet: [1, 0.02] }, { noise: 0.2, seconds: 3 });
+		const { verdicts } = told(twin, { inlet: [1, 0.3] });
 		const pair = verdicts.filter(
 			(one) => (one.what === 'inlet' && one.cylinder === 1) || (one.what === 'discharge' && one.cylinder === 2)
 		);
-		expect(pair.reduce((sum, one) => sum + one.probability, 0)).toBeGreaterThan(0.3);
-		for (const { probability } of pair) expect(probability).toBeLessThan(0.95);
-		// With more of a leak and less noise the higher orders decide.
-		expect(told(twin, { inlet: [1, 0.3] }).verdicts[0]).toMatchObject({ what: 'inlet', cylinder: 1 });
+		expect(pair.reduce((sum, one) => sum + one.probability, 0)).toBeGreaterThan(0.98);
+		for (const { probability } of pair) expect(probability).toBeCloseTo(0.5, 2);
 	});
 	it('what it calls likely comes true as often, at leaks that the noise nearly hides', () => {
 		const said: number[] = [];

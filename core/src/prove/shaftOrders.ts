@@ -183,35 +183,42 @@ function powerAt(values: Float64Array, length: number, turnsASample: number): nu
 	return power;
 }
 
+// From the pressure in the mean of all turns: a root of each turn's own would make of its noise a flow that is not there,
+// most of all where the flow passes through nought. What the turns differ by says how far each order is known.
 function ordersOf(marks: readonly number[], durations: readonly number[], trace: PressureTrace): ShaftOrder[] {
 	const { sampleHz, pressureMPa } = trace;
 	const turns = durations.length;
-	const cosines = Array.from({ length: POINTS }, (_, i) => Math.cos((2 * Math.PI * i) / POINTS));
 	const of = Array.from({ length: ORDERS }, () => ({ re: new Float64Array(turns), im: new Float64Array(turns) }));
+	const pressure = new Float64Array(POINTS);
 	const flow = new Float64Array(POINTS);
-	let mean = 0;
 	for (let turn = 0; turn < turns; turn++) {
 		for (let i = 0; i < POINTS; i++) {
 			const at = (marks[turn] + (durations[turn] * i) / POINTS) * sampleHz;
 			const below = Math.min(Math.floor(at), pressureMPa.length - 2);
 			const p = pressureMPa[below] + (at - below) * (pressureMPa[below + 1] - pressureMPa[below]);
+			pressure[i] += p / turns;
 			flow[i] = Math.sqrt(Math.max(0, p));
-			mean += flow[i] / (POINTS * turns);
 		}
-		for (let order = 1; order <= ORDERS; order++) {
-			let [re, im] = [0, 0];
-			for (let i = 0; i < POINTS; i++) {
-				re += flow[i] * cosines[(order * i) % POINTS];
-				im += flow[i] * cosines[(order * i + (3 * POINTS) / 4) % POINTS];
-			}
-			of[order - 1].re[turn] = (2 * re) / POINTS;
-			of[order - 1].im[turn] = (2 * im) / POINTS;
-		}
+		for (const [i, { re, im }] of of.entries()) ({ cos: re[turn], sin: im[turn] } = harmonic(flow, i + 1));
 	}
+	const whole = pressure.map((p) => Math.sqrt(Math.max(0, p)));
+	const mean = whole.reduce((sum, one) => sum + one, 0) / POINTS;
 	return of.map(({ re, im }, i) => {
-		const [cos, sin] = [re, im].map((one) => one.reduce((sum, value) => sum + value, 0) / turns);
-		const square = re.reduce((sum, value, turn) => sum + (value - cos) ** 2 + (im[turn] - sin) ** 2, 0);
+		const [ownCos, ownSin] = [re, im].map((one) => one.reduce((sum, value) => sum + value, 0) / turns);
+		const square = re.reduce((sum, value, turn) => sum + (value - ownCos) ** 2 + (im[turn] - ownSin) ** 2, 0);
 		const u = Math.sqrt(square / (2 * (turns - 1) * turns));
+		const { cos, sin } = harmonic(whole, i + 1);
 		return { order: i + 1, cos: cos / mean, sin: sin / mean, u: u / mean };
 	});
+}
+
+const COSINES = Array.from({ length: POINTS }, (_, i) => Math.cos((2 * Math.PI * i) / POINTS));
+
+function harmonic(flow: Float64Array, order: number): { cos: number; sin: number } {
+	let [cos, sin] = [0, 0];
+	for (let i = 0; i < POINTS; i++) {
+		cos += flow[i] * COSINES[(order * i) % POINTS];
+		sin += flow[i] * COSINES[(order * i + (3 * POINTS) / 4) % POINTS];
+	}
+	return { cos: (2 * cos) / POINTS, sin: (2 * sin) / POINTS };
 }

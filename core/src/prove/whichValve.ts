@@ -23,7 +23,8 @@ export interface TraceFinding {
 const POINTS = 360;
 /** What the equations themselves may be off, as a share of the mean flow. */
 const MODEL_OFF = 0.0015;
-const LEAST_LEAK = 0.004;
+// Less than a hundredth of the flow is what sound valves lose.
+const LEAST_LEAK = 0.01;
 const MOST_LEAK = 0.7;
 const LEAKS = 36;
 const AIR_DEG = Array.from({ length: 24 }, (_, i) => 3 + 3 * i);
@@ -43,7 +44,8 @@ interface Candidate {
  * in its logarithm, and weighed by how well it fits (Bayes, with one half for a healthy pump before anything is seen).
  *
  * How strongly the load answers to the flow is fitted along. With cylinders at 180° the inlet valve of one and the discharge
- * valve of the other differ from the second order on alone; where that does not decide, both are named. Without a mark on the
+ * valve of the other lose the same flow, since one delivers exactly while the other draws in and a nozzle lets nothing back:
+ * no order tells them apart, and both are named, each with half of what the trace says. Without a mark on the
  * shaft every position of it is tried, and no cylinder is named. At most one valve is taken to leak: of several, the worst shows.
  *
  * Errors: PreconditionError of `forwardSpeed`. Source: the slider–crank; Jeffreys, Theory of Probability, 5 (comparison of
@@ -115,7 +117,8 @@ function candidatesOf(drive: CrankDrive): Candidate[] {
 				...valve,
 				what: 'discharge',
 				cylinder: c + 1,
-				flows: leaks.map((leak) => healthy.map((flow, i) => flow - (speeds[i] < 0 ? leak : 0)))
+				// A nozzle lets nothing back.
+				flows: leaks.map((leak) => healthy.map((flow, i) => Math.max(0, flow - (speeds[i] < 0 ? leak : 0))))
 			}
 		])
 	];

@@ -42,7 +42,9 @@
 			payload: { test: 'trace', turns, speedRpm, meanMPa, verdicts, lostShare: told.finding.lost.share }
 		});
 	}
-	const toOpen = $derived(first ? opensAgain(sheet, first) : []);
+	const toOpen = $derived(
+		opensAgain(sheet, first ?? (kept?.verdicts[0] as TraceVerdict | undefined) ?? { what: 'healthy', probability: 1 })
+	);
 	const opens = (verdict: TraceVerdict | undefined) => verdict !== undefined && verdict.what !== 'healthy';
 </script>
 
@@ -103,12 +105,7 @@
 			{#if opens(first)}
 				<p>
 					Lost: {formatProbability(told.finding.lost.share)} ± {formatProbability(2 * told.finding.lost.u)} of the flow. Open
-					it there again, and look at valve, seat and ring{toOpen.length > 0 ? ':' : '.'}
-					{#each toOpen as { station, cylinder } (station.key)}
-						<a class="btn" href="/jobs/{bench.bench.job.id}/build?place={placeKey(station.key, cylinder)}"
-							>{placeName(station.name, cylinder)}</a
-						>
-					{/each}
+					it there again, and look at valve, seat and ring.
 				</p>
 			{/if}
 			<TraceChart
@@ -119,10 +116,20 @@
 				up="% of the flow"
 			/>
 			<p class="soft">
-				At most one valve is taken to leak, and the load to be a nozzle: a damper before it blurs what is said here.
-				Before anything is seen a healthy pump counts with one half.
+				At most one valve is taken to leak, a hundredth of the flow or more, and the load to be a nozzle: a damper
+				before it blurs what is said here. Before anything is seen a healthy pump counts with one half.
 			</p>
 			<button type="button" class="btn" disabled={locked} onclick={keep}>Keep this result</button>
+		{/if}
+		{#if toOpen.length > 0}
+			<p class="line">
+				Open again:
+				{#each toOpen as { station, cylinder } (station.key)}
+					<a class="btn" href="/jobs/{bench.bench.job.id}/build?place={placeKey(station.key, cylinder)}"
+						>{placeName(station.name, cylinder)}</a
+					>
+				{/each}
+			</p>
 		{/if}
 		{#if kept}<p class="soft" role="status">
 				Kept: {verdictWords(kept.verdicts[0] as TraceVerdict)}, {formatProbability(kept.verdicts[0].probability)}.

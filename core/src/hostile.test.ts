@@ -474,6 +474,13 @@ const answers: Record<string, Walked> = {
 	economicInterval: { args: [whole], held: [...sheetIsChecked, 'column', 'readings', 'gauges', 'life', 'policy'] },
 	placeKey: of('plunger', 1),
 	placesOf: { args: [sheet], held: ['0'] },
+	firstCheck: { args: [trace.startingNetwork, { links: [] }, sheet, 1], held: ['0', '2'] },
+	whereToLook: { args: [trace.startingNetwork.findings[0], sheet, 1], held: ['0', '1'] },
+	contrastGroups: of([
+		{ model: 'm', station: 's', group: 'A', pattern: null, events: 0, hours: 1000 },
+		{ model: 'm', station: 's', group: 'B', pattern: null, events: 0, hours: 500 },
+		{ model: 'm', station: 's', group: 'A', pattern: 'x', events: 3, hours: 0 }
+	]),
 	wholeInput: { args: [onMat, [{ cell, station, record: plunger }]], held: ['0', '1'] },
 	layMat: { args: [onMat, new Map()], held: ['0'] },
 	matePlaces: { args: [onMat], held: ['0'] },

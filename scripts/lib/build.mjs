@@ -15,8 +15,8 @@ function* files(folder) {
 	}
 }
 
-/** The bundled script of the thread that learns from a fleet's record. */
-export const learnScript = join(built, 'learn.worker.mjs');
+/** The bundled script of the threads in which the server works what takes long. */
+export const threadScript = join(built, 'heavy.worker.mjs');
 
 /** Builds the web application where a source has changed since the last build. */
 export function buildWhereChanged() {
@@ -32,8 +32,8 @@ export function buildWhereChanged() {
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === digest) return;
 	console.log('Building the application …');
 	run('npm', ['run', 'build', '--workspace', 'web', '--silent']);
-	// The thread that learns runs beside the server, from a file of its own.
+	// The threads run beside the server, from a file of their own.
 	const bundle = ['--bundle', '--platform=node', '--format=esm', '--main-fields=module,main', '--log-level=warning'];
-	run('npx', ['esbuild', 'server/src/background/learn.worker.ts', ...bundle, `--outfile=${learnScript}`]);
+	run('npx', ['esbuild', 'server/src/background/heavy.worker.ts', ...bundle, `--outfile=${threadScript}`]);
 	writeFileSync(mark, digest);
 }

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { learnScript } from './build.mjs';
+import { threadScript } from './build.mjs';
 import { freePort } from './postgres.mjs';
 import { root, run } from './run.mjs';
 
@@ -19,8 +19,8 @@ export async function untilReady(port, server) {
 	throw new Error('The web server did not start; its message stands above.');
 }
 
-/** What every server of ours is told: the largest body it takes (a job file; the hooks hold all else to less), and where its thread's script lies. */
-export const limits = { BODY_SIZE_LIMIT: '33M', LEARN_SCRIPT: pathToFileURL(learnScript).href };
+/** What every server of ours is told: the largest body it takes (a job file; the hooks hold all else to less), and where its threads' script lies. */
+export const limits = { BODY_SIZE_LIMIT: '33M', THREAD_SCRIPT: pathToFileURL(threadScript).href };
 
 /** Secret of servers that live for minutes and hold invented data only. */
 export const THROW_AWAY_SECRET = 'only-for-tests-0123456789abcdef0123';

@@ -1,7 +1,7 @@
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { may } from '@exetasis/server/access';
 import { whoIs } from '@exetasis/server/auth/auth';
-import { learnInThread } from '@exetasis/server/background/learnInThread';
+import { heavily, useThreads } from '@exetasis/server/background/heavy';
 import { startBackground, stopBackground } from '@exetasis/server/background/queue';
 import { closeDatabase, isUnreachable } from '@exetasis/server/db/connection';
 import { stopListening } from '@exetasis/server/events';
@@ -9,7 +9,9 @@ import { log } from '@exetasis/server/serverLog';
 import { publicRoutes, routeActions } from '$lib/server/routeActions';
 
 export const init: ServerInit = async () => {
-	if (process.env.LEARN_SCRIPT) await startBackground(learnInThread(new URL(process.env.LEARN_SCRIPT)));
+	if (!process.env.THREAD_SCRIPT) return;
+	useThreads(new URL(process.env.THREAD_SCRIPT));
+	await startBackground((...of) => heavily('learnFleet', ...of));
 };
 
 // A promise that failed unheard (the queue's, when its connection breaks) is nobody's reason to stop serving everybody.

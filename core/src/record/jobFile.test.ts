@@ -31,8 +31,9 @@ describe('canonical JSON', () => {
 		));
 	it('loses nothing', () =>
 		fc.assert(
-			fc.property(fc.jsonValue(), (value) =>
-				void expect(JSON.parse(canonicalJson(value))).toEqual(JSON.parse(JSON.stringify(value)))
+			fc.property(
+				fc.jsonValue(),
+				(value) => void expect(JSON.parse(canonicalJson(value))).toEqual(JSON.parse(JSON.stringify(value)))
 			)
 		));
 });

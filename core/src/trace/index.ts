@@ -9,4 +9,6 @@ export * from './evidence';
 export * from './chains';
 export * from './beliefs';
 export * from './contrast';
+export * from './contrastGroups';
+export * from './firstCheck';
 export * from './fixWorked';

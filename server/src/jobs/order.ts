@@ -15,7 +15,7 @@ import { benchOf, type Bench } from './bench';
 /** What a job has to have, what offers it, and what is cheapest to buy. */
 export interface JobOrder {
 	readonly problem: CoverProblem;
-	/** The cheapest cover; undefined where somebody offers too little. */
+	/** The cheapest cover of all that can be had; undefined where the solver found none in time. */
 	readonly cheapest: Bought | undefined;
 	readonly uncovered: readonly Uncovered[];
 	readonly stock: readonly StockLine[];
@@ -69,10 +69,13 @@ export async function orderOf(scope: ShopScope, jobId: string, withinDays?: numb
 		...(withinDays === undefined ? {} : { withinDays })
 	};
 	const keys = new Set(consumables(sheet, job));
+	const lacking = uncovered(problem);
+	const most = new Map(lacking.map(({ station, available }) => [station, available]));
+	const canBeHad = needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
 	return {
 		problem,
-		cheapest: await cheapestCover(problem),
-		uncovered: uncovered(problem),
+		cheapest: await cheapestCover({ ...problem, needs: canBeHad }),
+		uncovered: lacking,
 		stock,
 		consumables: sheet.products.filter(({ key }) => keys.has(key)).map(({ name }) => name)
 	};

@@ -1,7 +1,6 @@
 import { groupBy } from '@exetasis/core/list';
 import type { ModelSheet } from '@exetasis/core/record';
 import {
-	beliefsOf,
 	findingsAt,
 	learnLeaks,
 	learnStrengths,
@@ -13,6 +12,7 @@ import {
 	type FindingAt,
 	type LookedFor
 } from '@exetasis/core/trace';
+import { heavily } from '../background/heavy';
 import { of, type ShopScope } from '../db/scope';
 import { logMarks } from '../db/sql/logMarks';
 import { newestSheet } from '../sheets';
@@ -52,7 +52,7 @@ export async function beliefsOfPump(
 		return [{ rebuild, ...causeAt(network, { cause, cylinder }), effectiveness }];
 	});
 	return {
-		beliefs: beliefsOf(network, sheet, rebuilds, actions),
+		beliefs: await heavily('beliefsOf', network, sheet, rebuilds, actions),
 		network,
 		revision: inForce.revision,
 		taughtBy: confirmed.length,

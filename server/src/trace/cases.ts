@@ -1,8 +1,9 @@
 import { v7 as uuidv7 } from 'uuid';
-import { fixWorked, type FixWorked } from '@exetasis/core/trace';
+import { firstCheck, fixWorked, type FirstCheck, type FixWorked } from '@exetasis/core/trace';
 import type { SignedIn } from '../auth/auth';
 import type { CaseStep, TraceCaseRow } from '../db/rows';
 import { inTransaction, of, type ShopScope } from '../db/scope';
+import { newestSheets } from '../sheets';
 import { networkOf } from './network';
 import { traceOf } from './onePump';
 
@@ -29,20 +30,26 @@ export async function casesOf(scope: ShopScope, pumpIds?: readonly string[]): Pr
 export interface CaseToWatch extends Pick<TraceCase, 'id' | 'pumpId' | 'station' | 'cylinder' | 'pattern' | 'action'> {
 	readonly causeName: string;
 	readonly remedy: string;
+	/** What to look at first, and where; left out where nothing of its cause can be seen on the parts. */
+	readonly check?: FirstCheck;
 }
 
 /** The open cases of these pumps. */
 export async function casesToWatch(scope: ShopScope, pumpIds: readonly string[]): Promise<CaseToWatch[]> {
 	const [open, { network }] = await Promise.all([
-		of(scope, 'traceCase').all({ pumpId: [...pumpIds], outcome: null }),
+		of(scope, 'traceCase').all<CaseListing>({ pumpId: [...pumpIds], outcome: null }, withPump),
 		networkOf(scope)
 	]);
-	return open.map(({ id, pumpId, station, cylinder, pattern, action, cause }) => {
+	const sheets = open.length > 0 ? await newestSheets(scope) : [];
+	return open.map(({ id, pumpId, station, cylinder, pattern, action, cause, pump }) => {
 		const known = network.causes.find(({ key }) => key === cause);
+		const sheet = sheets.find(({ model }) => model === pump.model);
+		const check = known && sheet && firstCheck(network, known, sheet, cylinder);
 		return {
 			...{ id, pumpId, station, cylinder, pattern, action },
 			causeName: known?.name ?? cause,
-			remedy: known?.remedy ?? ''
+			remedy: known?.remedy ?? '',
+			...(check ? { check } : {})
 		};
 	});
 }

@@ -1,9 +1,12 @@
+import { dutyClassOf, ORDINARY } from '@exetasis/core/life';
+import type { ModelSheet } from '@exetasis/core/record';
 import { endedAt, endedBetween, heldTo, type ObservedLife } from '@exetasis/core/survival';
 import { of, type ShopScope } from '../db/scope';
 import { livesOfShop, type LifeInShop } from '../db/sql/livesOfShop';
+import { newestSheet } from '../sheets';
 
 /** What lives can be set side by side by. Never by person. */
-export const groupings = ['none', 'cylinder', 'lot', 'supplier', 'liquid', 'site', 'pump'] as const;
+export const groupings = ['none', 'cylinder', 'lot', 'supplier', 'mate', 'duty', 'liquid', 'site', 'pump'] as const;
 export type Grouping = (typeof groupings)[number];
 
 /** One life for the arithmetic and for the list. */
@@ -40,7 +43,8 @@ export async function livesAt(
 	station: string,
 	grouping: Grouping
 ): Promise<ShopLives> {
-	const found = await livesOfShop(scope, model, station);
+	const sheet = (await newestSheet(scope, model))?.body;
+	const found = await livesOfShop(scope, model, station, matesOf(sheet, station));
 	const pumpIds = [...new Set(found.map(({ pump }) => pump))];
 	const jobs = await of(scope, 'job').all({ pumpId: pumpIds }, { attributes: ['pumpId', 'pumpHours'] });
 	const hoursNow = new Map<string, number>();
@@ -64,7 +68,7 @@ export async function livesAt(
 			serial: life.serial,
 			cylinder: life.cylinder,
 			fittedHours: life.fittedHours,
-			group: groupOf(life, grouping),
+			group: groupOf(life, grouping, sheet),
 			hours: Math.max(0, (life.removedHours ?? hoursNow.get(life.pump) ?? life.fittedHours) - life.fittedHours),
 			removed: life.removedHours !== null,
 			endReason: life.endReason
@@ -89,7 +93,15 @@ function observedOf({
 	return looked < ran ? endedBetween(looked, ran) : endedAt(ran);
 }
 
-function groupOf(life: LifeInShop, grouping: Grouping): string {
+/** Stations of the parts that one runs with: those that it names, and those that name it. */
+const matesOf = (sheet: ModelSheet | undefined, station: string): string[] =>
+	(sheet?.stations ?? []).flatMap(({ key, mates }) =>
+		mates.includes(station) || sheet!.stations.some((one) => one.key === station && one.mates.includes(key))
+			? [key]
+			: []
+	);
+
+function groupOf(life: LifeInShop, grouping: Grouping, sheet: ModelSheet | undefined): string {
 	switch (grouping) {
 		case 'none':
 			return '';
@@ -97,6 +109,10 @@ function groupOf(life: LifeInShop, grouping: Grouping): string {
 			return String(life.cylinder);
 		case 'pump':
 			return life.serial;
+		case 'duty': {
+			const { key } = sheet ? dutyClassOf(life.duty, sheet) : ORDINARY;
+			return sheet?.duty.find((one) => one.key === key)?.name ?? 'Ordinary';
+		}
 		default:
 			return life[grouping] ?? '';
 	}

@@ -33,7 +33,9 @@ export interface ShopRecurrence {
 	/** The chance of it, all the shop's comparisons allowed for; 1 where it could not be compared. */
 	readonly q: number;
 	readonly replaced: number;
-	/** Price of the parts replaced on its account. */
+	/** Openings on its account, shared with what else took a part out then. */
+	readonly openings: number;
+	/** Price of the parts replaced on its account, and of the openings. */
 	readonly cost: number;
 	readonly since: Date;
 	readonly last: Date;
@@ -75,6 +77,7 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 	const stationOf = new Map(
 		sheets.flatMap((sheet) => sheet.stations.map((station) => [`${sheet.model}/${station.key}`, station] as const))
 	);
+	const openingCost = new Map(sheets.map((sheet) => [sheet.model, sheet.openingCost]));
 	const caseOf = new Map(cases.map((one) => [placeKey({ ...one, pump: one.pumpId }), one]));
 	const compared = comparePlaces(rows, (pump) => pumpOf.get(pump)?.model);
 	const qs = falseDiscovery(compared.map(({ p }) => p));
@@ -103,7 +106,8 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 				crude,
 				q: qs[i],
 				replaced: row.replaced,
-				cost: row.replaced * station.price,
+				openings: row.openings,
+				cost: row.replaced * station.price + row.openings * openingCost.get(pump.model)!,
 				since: row.first!,
 				last: row.last!,
 				...(known ? { caseId: known.id, caseState: known.outcome ?? (known.action ? 'acted' : 'open') } : {})

@@ -7,6 +7,7 @@
 	import type { Column } from '$lib/table/features';
 	import { ago } from '$lib/ui/ago';
 	import { day } from '$lib/ui/time';
+	import { inspectAddress } from '$lib/words/causes';
 	import { inSentence, placeName } from '$lib/words/place';
 
 	let { data } = $props();
@@ -94,6 +95,7 @@
 				one.causeName
 			)}?</a
 		>
+		{#if one.check}<a class="row" href={inspectAddress(job.id, one.check)}>First: {inSentence(one.check.name)}</a>{/if}
 	{/each}
 	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}">{recurs(job)}</a>{:else}<span class="soft"
 			>nothing that stands out</span

@@ -5,6 +5,7 @@
 	import type { Policy } from '@exetasis/core/decide';
 	import type { Face, ModelSheet } from '@exetasis/core/record';
 	import type { BenchPart } from '$lib/log/bench.svelte';
+	import type { WhereToLook } from '@exetasis/core/trace';
 	import type { CaseToWatch } from '@exetasis/server/trace/cases';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { foundState, foundWords } from '$lib/words/found';
@@ -20,8 +21,10 @@
 		up: ReadonlyMap<string, Face>;
 		/** Open cases at this place. */
 		cases: readonly CaseToWatch[];
+		/** To what a case asks to be looked at first. */
+		oncheck: (where: WhereToLook) => void;
 	}
-	let { sheet, policy, part, up, cases }: Props = $props();
+	let { sheet, policy, part, up, cases, oncheck }: Props = $props();
 	const units = unitsInUse();
 	const { station, cell } = $derived(part);
 
@@ -58,6 +61,11 @@
 	</div>
 	{#each cases as one (one.id)}
 		<a class="caution case" href="/trace/cases/{one.id}"><span><b>Case: {one.causeName}?</b> {one.remedy}</span></a>
+		{#if one.check}
+			<button type="button" class="btn check" onclick={() => oncheck(one.check!)}
+				>{one.check.size ? 'Measure' : 'Look'} first: {one.check.name.toLowerCase()}</button
+			>
+		{/if}
 	{/each}
 	{#if station.caution}
 		<button type="button" class="caution" class:open aria-expanded={open} onclick={() => (open = !open)}
@@ -102,6 +110,13 @@
 		border-left: 4px solid var(--doubt);
 		padding-left: 0.5rem;
 		cursor: pointer;
+	}
+	.check {
+		flex: 0 1 auto;
+		max-width: 12rem;
+		font-size: 0.8rem;
+		line-height: 1.15;
+		white-space: normal;
 	}
 	.caution span {
 		display: -webkit-box;

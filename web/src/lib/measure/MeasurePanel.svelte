@@ -73,6 +73,13 @@
 		input?.focus();
 	}
 
+	/** Takes up one size of the part, also one that nothing here calls for. */
+	export function measure(characteristic: string): void {
+		if (!part.station.characteristics.some(({ key }) => key === characteristic)) return;
+		chosen = { characteristic, row: 0, column: 0 };
+		focus();
+	}
+
 	/** Adds a character of the pad; a sign changes sides. */
 	export function type(character: string): void {
 		if (character !== '−') text += character;

@@ -4,6 +4,7 @@
 
 	const pages = [
 		['/trace', 'Recurrences'],
+		['/trace/compare', 'Compare'],
 		['/trace/lives', 'Lives'],
 		['/trace/cases', 'Cases'],
 		['/trace/causes', 'Causes']

@@ -1,4 +1,4 @@
-import type { CauseNetwork, NetworkFault } from '@exetasis/core/trace';
+import type { CauseNetwork, NetworkFault, WhereToLook } from '@exetasis/core/trace';
 import { placeName } from './place';
 
 export const causeName = ({ causes }: CauseNetwork, key: string): string =>
@@ -15,6 +15,10 @@ export const findingAtPlace = (
 	network: CauseNetwork,
 	{ finding, cylinder }: { finding: string; cylinder: number }
 ): string => placeName(findingName(network, finding), cylinder);
+
+/** The address at which a place of a job is looked at, its size in hand where one is asked for. */
+export const inspectAddress = (job: string, { place, size }: WhereToLook): string =>
+	`/jobs/${job}/inspect?${new URLSearchParams({ place, ...(size === undefined ? {} : { size }) })}`;
 
 /** How a case stands. */
 export const caseState = {

@@ -85,10 +85,11 @@
 		},
 		{
 			key: 'cost',
-			head: `Parts so far, ${currency}`,
+			head: `So far, ${currency}`,
 			number: true,
 			of: ({ cost }: ShopRecurrence) => cost,
-			says: ({ cost, replaced }: ShopRecurrence) => `${formatNumber(cost)} for ${replaced}`
+			says: ({ cost, replaced, openings }: ShopRecurrence) =>
+				`${formatNumber(cost)}: ${replaced} ${replaced === 1 ? 'part' : 'parts'}, ${formatNumber(openings, 1)} openings`
 		},
 		{
 			key: 'since',
@@ -160,7 +161,8 @@
 	A place is held against the same part of all other pumps of its model: by gamma–Poisson where their own rates are
 	spread, exactly (Poisson) where they are not; always without the pump itself. “By chance” is the share of false alarms
 	to be expected among all that are no less surprising; below 5 % it stands out. Marks made while stripping or by an
-	earlier assembly are kept out. Once is never called recurring.
+	earlier assembly are kept out. Once is never called recurring. An opening is shared among all that took a part out
+	then.
 </p>
 
 <style>

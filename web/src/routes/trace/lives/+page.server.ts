@@ -1,7 +1,7 @@
+import { heavily } from '@exetasis/server/background/heavy';
 import { newestSheets, sheetsOf } from '@exetasis/server/sheets';
 import { groupings, livesAt, type Grouping } from '@exetasis/server/trace/lives';
 import { scopeOf, textFrom } from '$lib/server/request';
-import { summaryOf } from '$lib/trace/livesSummary';
 
 // What is asked about most often, where a model has it.
 const usual = ['packing', 'highPressureSeal', 'cup', 'ropes', 'diaphragm'];
@@ -28,6 +28,10 @@ export async function load({ locals, url }) {
 		stations,
 		station,
 		by,
-		summary: summaryOf(await livesAt(scope, sheet.model, station.key, by), url.searchParams.getAll('group').slice(0, 2))
+		summary: await heavily(
+			'summaryOf',
+			await livesAt(scope, sheet.model, station.key, by),
+			url.searchParams.getAll('group').slice(0, 2)
+		)
 	};
 }

@@ -5,7 +5,7 @@
 	import Filters from '$lib/ui/Filters.svelte';
 	import type { Column } from '$lib/table/features';
 	import LivesChart, { type Series } from '$lib/trace/LivesChart.svelte';
-	import type { GroupSummary } from '$lib/trace/livesSummary';
+	import type { GroupSummary } from '@exetasis/server/trace/livesSummary';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { inSentence } from '$lib/words/place';
@@ -18,6 +18,8 @@
 		cylinder: 'cylinder',
 		lot: 'lot',
 		supplier: 'supplier',
+		mate: 'how its mates were',
+		duty: 'duty',
 		liquid: 'liquid',
 		site: 'site',
 		pump: 'pump'
@@ -27,8 +29,16 @@
 			`/trace/lives?${new URLSearchParams({ model: data.model, station: data.station?.key ?? '', by: data.by, ...change })}`,
 			{ keepFocus: true }
 		);
-	const groupName = (name: string) =>
-		data.by === 'none' ? 'All' : name === '' ? 'not on record' : data.by === 'cylinder' ? `Cylinder ${name}` : name;
+	const mateWords: Readonly<Record<string, string>> = {
+		new: 'mates renewed with it',
+		clean: 'a mate kept, sound',
+		marked: 'a mate kept, with a mark'
+	};
+	function groupName(name: string): string {
+		if (data.by === 'none') return 'All';
+		if (name === '') return 'not on record';
+		return data.by === 'cylinder' ? `Cylinder ${name}` : data.by === 'mate' ? mateWords[name] : name;
+	}
 	const groups = $derived(summary?.groups ?? []);
 	const MOST_DRAWN = 4;
 	const drawn = $derived(groups.filter(({ fit }) => fit.kind === 'fitted').slice(0, MOST_DRAWN));

@@ -72,13 +72,25 @@
 		if (focus) await focusMat();
 	}
 
+	/** To a place, and to a size of it where one is asked for: the gauge in hand, the field waiting. */
+	async function check({ place, size }: { place: string; size?: string }) {
+		if (!bench.parts.has(place)) return;
+		await select(place);
+		if (size === undefined) return;
+		panel = 'measure';
+		await tick();
+		measurePanel?.measure(size);
+	}
+
 	async function focusMat() {
 		await tick();
 		document.querySelector<HTMLElement>(`[data-place="${CSS.escape(selected)}"]`)?.focus({ preventScroll: true });
 	}
 
 	onMount(() => {
+		const size = page.url.searchParams.get('size');
 		if (window.placeTouchedEarly) void select(window.placeTouchedEarly, false);
+		else if (size) void check({ place: selected, size });
 		window.placeTouchedEarly = '';
 	});
 
@@ -195,7 +207,10 @@
 		policy={bench.bench.policy}
 		{part}
 		up={bench.up}
-		cases={data.cases.filter((one) => placeKey(one.station, one.cylinder) === selected)}
+		cases={data.cases.filter(
+			(one) => placeKey(one.station, one.cylinder) === selected || one.check?.place === selected
+		)}
+		oncheck={(where) => void check(where)}
 	/>
 	<button type="button" class="btn-icon" aria-label="Next part" onclick={next}><ChevronRight size={26} /></button>
 </div>

@@ -106,7 +106,9 @@
 			}}
 		>
 			<option value="">however long it takes</option>
-			{#each waits as wait (wait)}<option value={String(wait)}>{wait === 0 ? 'today' : `${wait} days`}</option>{/each}
+			{#each waits as wait (wait)}<option value={String(wait)}
+					>{wait === 0 ? 'today' : wait === 1 ? '1 day' : `${wait} days`}</option
+				>{/each}
 		</select></label
 	>
 </Filters>

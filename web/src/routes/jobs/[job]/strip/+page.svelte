@@ -9,6 +9,7 @@
 	import ToolRecap from '$lib/strip/ToolRecap.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 
+	import { inspectAddress } from '$lib/words/causes';
 	import { inSentence, placeName } from '$lib/words/place';
 
 	let { data } = $props();
@@ -51,6 +52,9 @@
 			<a class="case" href="/trace/cases/{one.id}"
 				><b>Case: {placeName(stationNamed(one.station), one.cylinder)}, {inSentence(one.causeName)}?</b> {one.remedy}</a
 			>
+			{#if one.check}<a class="btn" href={inspectAddress(job.id, one.check)}
+					>{one.check.size ? 'Measure' : 'Look'} first: {inSentence(one.check.name)}</a
+				>{/if}
 		{/each}
 		<PartsOut {bench} />
 		{#if step}<a class="btn" href="/jobs/{job.id}/inspect">To the mat</a>{/if}

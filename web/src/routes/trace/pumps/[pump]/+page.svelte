@@ -16,9 +16,8 @@
 	import Beliefs from '$lib/trace/Beliefs.svelte';
 	import MatsInTime from '$lib/trace/MatsInTime.svelte';
 	import OpenCase from '$lib/trace/OpenCase.svelte';
-	import { placeKey } from '@exetasis/core/mat';
-	import { bySeason, spreadOverCylinders, stationsOf } from '@exetasis/core/trace';
-	import { caseState, causeAtPlace } from '$lib/words/causes';
+	import { bySeason, spreadOverCylinders, whereToLook } from '@exetasis/core/trace';
+	import { caseState, causeAtPlace, inspectAddress } from '$lib/words/causes';
 	import { page } from '$app/state';
 
 	let { data } = $props();
@@ -67,8 +66,8 @@
 	const open = $derived(data.open);
 	function lookAt(finding: string, cylinder: number): string | undefined {
 		const node = data.beliefs?.network.findings.find(({ key }) => key === finding);
-		const [station] = node && data.sheet ? stationsOf(node, data.sheet) : [];
-		return open && station ? `/jobs/${open}/inspect?place=${placeKey(station.key, cylinder)}` : undefined;
+		const where = node && data.sheet && whereToLook(node, data.sheet, cylinder);
+		return open && where ? inspectAddress(open, where) : undefined;
 	}
 	const causes = $derived.by(() => {
 		const { beliefs, network } = data.beliefs ?? {};

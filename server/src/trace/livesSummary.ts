@@ -13,7 +13,7 @@ import {
 	type ExactLife,
 	type ObservedLife
 } from '@exetasis/core/survival';
-import type { Life, ShopLives } from '@exetasis/server/trace/lives';
+import type { Life, ShopLives } from './lives';
 
 const POINTS = 60;
 const MOST_GROUPS = 12;

@@ -1,0 +1,26 @@
+import { AGES_H } from '@exetasis/core/trace';
+import type { Contrast } from '@exetasis/server/trace/contrasts';
+import { formatNumber } from '../ui/numbers';
+
+/** What recurrences are set side by side by. */
+export const contrastWords: Readonly<Record<Contrast, string>> = {
+	lot: 'Lot',
+	supplier: 'Supplier',
+	liquid: 'Liquid',
+	season: 'Season',
+	age: 'Hours since fitting',
+	duty: 'Duty'
+};
+
+/** How long a part had been in when it was looked at. */
+export function ageWords(group: string): string {
+	const [young, middle] = AGES_H.map((hours) => formatNumber(hours));
+	switch (group) {
+		case 'new':
+			return `up to ${young} h`;
+		case 'middle':
+			return `${young} to ${middle} h`;
+		default:
+			return `beyond ${middle} h`;
+	}
+}

@@ -30,6 +30,7 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 	['/pumps/:pump', 200, 200, 200, 404],
 	['/trace', 200, 200, 200, 200],
 	['/trace/pumps/:pump', 200, 200, 200, 404],
+	['/trace/pumps/:pump/likely', 200, 200, 200, 404],
 	['/trace/compare?by=lot', 200, 200, 200, 200],
 	['/trace/lives', 200, 200, 200, 200],
 	['/trace/lives/table?model=Marram&station=packing', 200, 200, 200, 200],

@@ -1,9 +1,11 @@
 import { v7 as uuidv7 } from 'uuid';
+import { hasEnded, logRank } from '@exetasis/core/survival';
 import { firstCheck, fixWorked, type FirstCheck, type FixWorked } from '@exetasis/core/trace';
 import type { SignedIn } from '../auth/auth';
 import type { CaseStep, TraceCaseRow } from '../db/rows';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { newestSheets } from '../sheets';
+import { livesAt } from './lives';
 import { networkOf } from './network';
 import { traceOf } from './onePump';
 
@@ -189,8 +191,21 @@ function changing(
 	});
 }
 
+/** Whether parts live longer at a place since something was done: those fitted before it, and since. */
+export interface LivesAround {
+	readonly before: number;
+	readonly since: number;
+	/** P(as far apart, were they alike), by the log-rank test; undefined where nothing ended while both ran. */
+	readonly p?: number;
+}
+
+export interface Worked extends FixWorked {
+	/** Left out where no part of known age was fitted on one of the sides. */
+	readonly lives?: LivesAround;
+}
+
 /** What happened at a case's place before its action and since; undefined where nothing was done yet, or no hours have passed. */
-export async function workedOf(scope: ShopScope, one: TraceCase): Promise<FixWorked | undefined> {
+export async function workedOf(scope: ShopScope, one: CaseListing): Promise<Worked | undefined> {
 	if (!one.actedJobId) return undefined;
 	const acted = (await of(scope, 'job').one({ id: one.actedJobId }))!;
 	const { looks } = await traceOf(scope, one.pumpId);
@@ -203,5 +218,19 @@ export async function workedOf(scope: ShopScope, one: TraceCase): Promise<FixWor
 	const before = counted(exposed.filter(({ pumpHours }) => pumpHours <= acted.pumpHours));
 	const since = counted(exposed.filter(({ pumpHours }) => pumpHours > acted.pumpHours));
 	if (before.exposure === 0) return undefined;
-	return fixWorked(before, since);
+	const lives = await livesAround(scope, one, acted.pumpHours);
+	return { ...fixWorked(before, since), ...(lives ? { lives } : {}) };
+}
+
+async function livesAround(scope: ShopScope, one: CaseListing, actedHours: number): Promise<LivesAround | undefined> {
+	const { lives } = await livesAt(scope, one.pump.model, one.station, 'none');
+	const here = lives.filter(({ pump, cylinder }) => pump === one.pumpId && cylinder === one.cylinder);
+	const side = (since: boolean) =>
+		here
+			.filter(({ fittedHours }) => fittedHours >= actedHours === since)
+			.map((life) => ({ hours: life.hours, ended: hasEnded(life) }));
+	const [before, since] = [side(false), side(true)];
+	if (before.length === 0 || since.length === 0) return undefined;
+	const { p } = logRank([before, since]);
+	return { before: before.length, since: since.length, ...(p === undefined ? {} : { p }) };
 }

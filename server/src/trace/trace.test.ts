@@ -1,12 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { countedLooks, startingNetwork } from '@exetasis/core/trace';
 import { append } from '../benchLog/append';
+import { eventsByGroup } from '../db/sql/eventsByGroup';
 import { fleetEvents } from '../db/sql/fleetEvents';
 import { looks } from '../db/sql/looks';
 import { of } from '../db/scope';
 import { decideAll, entryOf, freshDatabase, letGo, makeShop, openJob, partAt, type TestShop } from '../testing';
 import { beliefsOfPump } from './beliefs';
 import { actOn, caseById, casesOf, casesToWatch, closeCase, openCase, reopenCase, workedOf } from './cases';
+import { contrastsOf } from './contrasts';
 import { livesAt } from './lives';
 import { keepNetwork, networkOf } from './network';
 import { traceOfShop } from './ofShop';
@@ -103,6 +105,65 @@ describe('lives', () => {
 	});
 });
 
+describe('contrasts', () => {
+	it('set groups side by side, with the hours and marks that the trace of the shop counts', async () => {
+		const rows = await fleetEvents(shop.scope);
+		const hours = (station: string) =>
+			rows.reduce((sum, row) => (row.station === station && row.pattern === null ? sum + row.hours : sum), 0);
+		for (const by of ['season', 'age', 'lot', 'supplier', 'liquid'] as const) {
+			const groups = (await eventsByGroup(shop.scope, by)).filter(({ station }) => station === 'packing');
+			const known = groups.reduce((sum, row) => (row.pattern === null ? sum + row.hours : sum), 0);
+			if (by === 'season') expect(known).toBeCloseTo(hours('packing'), 6);
+			else expect(known).toBeLessThanOrEqual(hours('packing') + 1e-6);
+		}
+		expect(await eventsByGroup(other.scope, 'season')).toEqual([]);
+	});
+	it('by duty compares the classes of the sheet', async () => {
+		const { contrasts, comparisons } = await contrastsOf(shop.scope, 'duty');
+		expect([contrasts, comparisons]).toEqual([[], 0]); // nothing is declared of any pump: one class
+	});
+	it('find the lot that fails', async () => {
+		const bad = await makeShop(database.db, 'Lots');
+		const { technician } = bad.people;
+		let pump: string | undefined;
+		for (const [i, hours] of [1000, 2000, 3000, 4000, 5000, 6000].entries()) {
+			const bench = await openJob(bad, { meterHours: hours, ...(pump ? { pump: { id: pump } } : {}) });
+			pump = bench.job.pumpId;
+			const lot = i % 2 === 0 ? 'L-bad' : 'L-good';
+			const cameBad = i > 0 && i % 2 === 1; // what was fitted a rebuild ago
+			const came = entryOf(bench, technician, 'arrived', { station: 'packing', pieces: 3, from: 'bought', lot });
+			const torn = [1, 2, 3].map((cylinder) =>
+				entryOf(
+					bench,
+					technician,
+					'finding',
+					{ pattern: 'lipTorn', severity: 2, onset: 'service' },
+					partAt(bench, 'packing', cylinder)
+				)
+			);
+			const answers = await append(bad.scope, technician, bench.job.id, [
+				...decideAll(bench, technician, 'replace'),
+				came,
+				...(cameBad ? torn : [])
+			]);
+			expect(answers!.filter(({ result }) => result === 'refused')).toEqual([]);
+			expect((await letGo(bad, bench.job.id)).kind).toBe('released');
+		}
+		const { contrasts, comparisons } = await contrastsOf(bad.scope, 'lot');
+		expect(comparisons).toBeGreaterThan(0);
+		const [first] = contrasts;
+		const torn = first.group === 'L-bad' ? first.events : first.others.events;
+		expect(first).toMatchObject({ station: 'packing', pattern: 'lipTorn' });
+		expect([torn, first.events + first.others.events]).toEqual([9, 9]);
+		expect(first.q).toBeLessThan(0.05);
+		const { lives } = await livesAt(bad.scope, 'Marram', 'packing', 'lot');
+		const hours = (lot: string) => lives.filter(({ group }) => group === lot).length;
+		expect([hours('L-bad'), hours('L-good')]).toEqual([9, 9]);
+		const byMate = await livesAt(bad.scope, 'Marram', 'packing', 'mate');
+		expect(new Set(byMate.lives.map(({ group }) => group))).toEqual(new Set(['new']));
+	});
+});
+
 describe('cases', () => {
 	const asked = () => ({
 		pumpId,
@@ -119,7 +180,7 @@ describe('cases', () => {
 		expect(answers.map(({ kind }) => kind).sort()).toEqual(['alreadyOpen', 'done']);
 		expect(await casesOf(shop.scope)).toHaveLength(1);
 		expect(await casesToWatch(shop.scope, [pumpId])).toMatchObject([
-			{ cylinder: 2, remedy: expect.stringContaining('runout') }
+			{ cylinder: 2, remedy: expect.stringContaining('runout'), check: { place: 'plunger/2', size: 'runout' } }
 		]);
 		expect(await casesOf(other.scope)).toEqual([]);
 	});
@@ -134,6 +195,7 @@ describe('cases', () => {
 		const worked = (await workedOf(shop.scope, (await caseById(shop.scope, id))!))!;
 		expect(worked.verdict).toBe('open');
 		expect(worked.hoursStillNeeded).toBeGreaterThan(0);
+		expect(worked.lives).toEqual({ before: 2, since: 2, p: expect.any(Number) });
 		const taught = async () => (await beliefsOfPump(shop.scope, { id: pumpId, model: 'Marram' }))!.taughtBy;
 		expect(await taught()).toBe(0);
 		expect((await closeCase(shop.scope, lead, id, 'confirmed', 'the crosshead was worn')).kind).toBe('done');

@@ -33,6 +33,7 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/pumps/[pump]': { GET: 'look', POST: 'work' },
 	'/trace': { GET: 'look' },
 	'/trace/pumps/[pump]': { GET: 'look', POST: 'work' },
+	'/trace/pumps/[pump]/likely': { GET: 'look' },
 	'/trace/compare': { GET: 'look' },
 	'/trace/lives': { GET: 'look' },
 	'/trace/lives/table': { GET: 'look' },

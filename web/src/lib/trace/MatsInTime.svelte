@@ -29,6 +29,8 @@
 	const nameOf = $derived(new Map(stations.map(({ key, name }) => [key, name])));
 	const width = $derived(CELL * Math.max(1, shown.length));
 	const height = $derived(CELL * cylinders);
+	const first = $derived(rebuilds[0]?.pumpHours ?? 0);
+	const span = $derived(Math.max(1, (rebuilds.at(-1)?.pumpHours ?? 0) - first));
 	type Look = RebuildOnRecord['looks'][number];
 	const told = (looks: readonly Look[]) => looks.filter((look) => columnOf.has(look.station));
 	const words = ({ looks }: RebuildOnRecord) =>
@@ -41,8 +43,20 @@
 			.join('; ') || 'nothing new';
 </script>
 
+{#if rebuilds.length > 1}
+	<!-- The mats stand side by side; how far apart they lie in hours is told here. -->
+	<div
+		class="rail"
+		role="img"
+		aria-label="Rebuilds at {rebuilds.map(({ pumpHours }) => `${formatNumber(pumpHours)} h`).join(', ')}"
+	>
+		{#each rebuilds as { job, pumpHours }, i (job)}
+			<span class="figures" style="left: {(100 * (pumpHours - first)) / span}%">{i + 1}</span>
+		{/each}
+	</div>
+{/if}
 <ul class="mats" aria-label="Mats over the pump’s hours">
-	{#each rebuilds as rebuild (rebuild.job)}
+	{#each rebuilds as rebuild, i (rebuild.job)}
 		<li>
 			<a class="mat" href="/jobs/{rebuild.job}/inspect" title={words(rebuild)}>
 				<svg
@@ -65,7 +79,7 @@
 						</g>
 					{/each}
 				</svg>
-				<span class="figures">{formatNumber(rebuild.pumpHours)} h</span>
+				<span class="figures"><b>{i + 1}</b> {formatNumber(rebuild.pumpHours)} h</span>
 				<span class="soft">{day(rebuild.receivedAt)}</span>
 			</a>
 		</li>
@@ -77,6 +91,21 @@
 </p>
 
 <style>
+	.rail {
+		position: relative;
+		height: 20px;
+		margin: 0 10px 6px;
+		border-bottom: 1.5px solid var(--ink-soft);
+	}
+	.rail span {
+		position: absolute;
+		bottom: -1.5px;
+		transform: translateX(-50%);
+		padding-bottom: 5px;
+		font-size: 0.72rem;
+		line-height: 1;
+		background: linear-gradient(var(--ink), var(--ink)) bottom / 1.5px 5px no-repeat;
+	}
 	.mats {
 		display: flex;
 		gap: 14px;

@@ -1,5 +1,6 @@
 <!-- @component Trace of the shop: what recurs beyond chance, dearest first, and what is being done about it. -->
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { FALSE_ALARM } from '@exetasis/core/trace';
@@ -16,6 +17,8 @@
 	import { caseState } from '$lib/words/causes';
 	import { placeName } from '$lib/words/place';
 
+	import type { LikelyCause } from './pumps/[pump]/likely/+server';
+
 	let { data } = $props();
 	const { trace } = $derived(data);
 	let only = $state<'standing' | 'all'>('standing');
@@ -31,6 +34,22 @@
 				(liquid === '' || one.liquid === liquid)
 		)
 	);
+	// Causes take longer than the list: they are asked for once it stands, pump by pump.
+	let likely = $state<Readonly<Record<string, readonly LikelyCause[]>>>({});
+	onMount(() => {
+		let left = false;
+		const pumps = new Set(trace.recurrences.filter(({ q }) => q <= FALSE_ALARM).map(({ pump }) => pump));
+		void (async () => {
+			for (const pump of pumps) {
+				if (left) return;
+				const answer = await fetch(`/trace/pumps/${pump}/likely`).catch(() => undefined);
+				if (answer?.ok) likely = { ...likely, [pump]: (await answer.json()) as LikelyCause[] };
+			}
+		})();
+		return () => (left = true);
+	});
+	const causeOf = ({ pump, cylinder }: ShopRecurrence) =>
+		likely[pump]?.find((one) => one.cylinder === 0 || cylinder === 0 || one.cylinder === cylinder);
 	const place = ({ stationName, cylinder }: ShopRecurrence) => placeName(stationName, cylinder);
 	const currency = $derived(data.shop?.currency ?? '');
 	const columns: readonly Column<ShopRecurrence>[] = $derived([
@@ -96,6 +115,17 @@
 			head: 'Since',
 			of: ({ since }: ShopRecurrence) => since,
 			says: (one: ShopRecurrence) => day(one.since)
+		},
+		{
+			key: 'likely',
+			head: 'Most likely cause',
+			of: (one: ShopRecurrence) => causeOf(one)?.p ?? -1,
+			says: (one: ShopRecurrence) => {
+				const cause = causeOf(one);
+				if (cause) return `${cause.name}, ${formatProbability(cause.p)}`;
+				return one.q <= FALSE_ALARM && !likely[one.pump] ? '…' : '–';
+			},
+			to: ({ pump }: ShopRecurrence) => `/trace/pumps/${pump}`
 		},
 		{
 			key: 'case',

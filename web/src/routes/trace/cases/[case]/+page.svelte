@@ -85,6 +85,13 @@
 						(95 %).
 					{/if}
 				</p>
+				{#if worked.lives}
+					<p>
+						Parts fitted here: {worked.lives.before} before, {worked.lives.since} since; {worked.lives.p === undefined
+							? 'none ended while both kinds ran, so their lives cannot be compared yet.'
+							: `their lives lie as far apart by chance alone with ${formatProbability(worked.lives.p)} (log-rank).`}
+					</p>
+				{/if}
 				<p class="soft">
 					Two exact Poisson counts at this place, given their total. That a case is watched as long as one likes is not
 					allowed for.

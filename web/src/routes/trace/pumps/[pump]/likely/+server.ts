@@ -1,0 +1,30 @@
+import { json } from '@sveltejs/kit';
+import { pumpHistory } from '@exetasis/server/pumps';
+import { beliefsOfPump } from '@exetasis/server/trace/beliefs';
+import { found, idFrom, scopeOf } from '$lib/server/request';
+import { causeName } from '$lib/words/causes';
+
+/** A cause that is believed in now, on the pump (cylinder 0) or on one cylinder. */
+export interface LikelyCause {
+	readonly name: string;
+	readonly cylinder: number;
+	readonly p: number;
+}
+
+const MOST = 24;
+
+/** The causes that are believed in most on this pump now, ordinary wear left out: for lists, which ask once they stand. */
+export async function GET({ locals, params }) {
+	const scope = scopeOf(locals);
+	const { pump } = found(await pumpHistory(scope, idFrom(params.pump)));
+	const told = await beliefsOfPump(scope, pump);
+	if (told?.beliefs.kind !== 'believed') return json([]);
+	const { network } = told;
+	const age = new Set(network.causes.filter(({ kind }) => kind === 'age').map(({ key }) => key));
+	const likely = told.beliefs.beliefs
+		.filter(({ cause }) => !age.has(cause))
+		.map(({ cause, cylinder, now }): LikelyCause => ({ name: causeName(network, cause), cylinder, p: now.at(-1) ?? 0 }))
+		.sort((a, b) => b.p - a.p)
+		.slice(0, MOST);
+	return json(likely);
+}

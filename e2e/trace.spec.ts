@@ -99,3 +99,30 @@ test('a lead changes what is believed of causes, and faults are named with what 
 	await page.getByRole('button', { name: 'Keep as the next revision' }).click();
 	await expect(page.getByText(/Kept as revision \d+/)).toBeVisible();
 });
+
+test('what comes up in one group more than in the others is compared; the thread answers while the list stands', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'viewer');
+	await page.goto('/trace');
+	const rows = page.getByRole('table', { name: 'What recurs' }).getByRole('row');
+	await expect(rows.filter({ hasText: 'MAR-0212' }).first()).toContainText('Rod or crosshead out of line', {
+		timeout: 60_000
+	});
+	await page.getByRole('link', { name: 'Compare' }).click();
+	await page.getByRole('combobox', { name: 'By' }).selectOption('liquid');
+	const compared = page.getByRole('table', { name: 'What comes up more often in one group' }).getByRole('row');
+	await expect(compared.filter({ hasText: 'Pond water' }).filter({ hasText: 'Lip torn' }).first()).toBeVisible();
+	await page.getByRole('combobox', { name: 'By' }).selectOption('hours since fitting');
+	await expect(compared.filter({ hasText: /up to 500.h|beyond 2.000.h|500 to 2.000.h/ }).first()).toBeVisible();
+});
+
+test('a case asks for its first check where its pump is in hand, one touch from there', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/');
+	const row = page.getByRole('row').filter({ hasText: 'MAR-0256' });
+	await row.getByRole('link', { name: /^First: / }).click();
+	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: /plunger, cylinder 1|packings.*cylinder 1/i }).first()).toBeVisible();
+	await expect(page.getByRole('button', { name: /^(Look|Measure) first: / })).toBeVisible();
+});

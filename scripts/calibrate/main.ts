@@ -6,6 +6,7 @@ import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { readSheet } from '../../core/src/record';
+import { badLots, markedMates } from './badLot';
 import { verdicts, type Shape } from './conformity';
 import { plantedTruth } from './causes';
 import { falseAlarms } from './falseAlarms';
@@ -207,6 +208,12 @@ saidAndSo(told.flatMap(({ said }) => said));
 const sumOf = (key: 'planted' | 'first' | 'aboveAll') => told.reduce((sum, one) => sum + one[key], 0);
 console.log(
 	`\nFurthest from exact inference over all joint states: ${Math.max(...told.map(({ furthest }) => furthest)).toExponential(1)}. One cause planted and everything looked for: first at the second rebuild in ${sumOf('first')} of ${sumOf('planted')}, above all others together in ${sumOf('aboveAll')}.`
+);
+
+const lots = badLots(200, from);
+const mates = markedMates(200, from);
+console.log(
+	`\nA lot that tears four times as often, among six: stands out first in ${lots.found} of ${lots.fleets} fleets; without one anything stands out in ${lots.alarms}. Packings on marked plungers that live half as long: told from the others in ${mates.found} of ${mates.fleets}; where they live alike, in ${mates.alarms}.`
 );
 
 console.log('\nLeaks planted on the test rig, three plungers and two at 180°');

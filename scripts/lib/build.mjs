@@ -34,6 +34,10 @@ export function buildWhereChanged() {
 	run('npm', ['run', 'build', '--workspace', 'web', '--silent']);
 	// The threads run beside the server, from a file of their own.
 	const bundle = ['--bundle', '--platform=node', '--format=esm', '--main-fields=module,main', '--log-level=warning'];
+	// Some packages within it still ask for Node's own modules by require.
+	bundle.push(
+		`--banner:js=import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);`
+	);
 	run('npx', ['esbuild', 'server/src/background/heavy.worker.ts', ...bundle, `--outfile=${threadScript}`]);
 	writeFileSync(mark, digest);
 }

@@ -10,7 +10,7 @@ import { publicRoutes, routeActions } from '$lib/server/routeActions';
 
 export const init: ServerInit = async () => {
 	if (!process.env.THREAD_SCRIPT) return;
-	useThreads(new URL(process.env.THREAD_SCRIPT));
+	await useThreads(new URL(process.env.THREAD_SCRIPT));
 	await startBackground((...of) => heavily('learnFleet', ...of));
 };
 

@@ -1,4 +1,5 @@
 import { Worker } from 'node:worker_threads';
+import { log } from '../serverLog';
 import type { HeavyAnswer, HeavyRequest } from './heavy.worker';
 import { heavyTasks, type HeavyTask, type HeavyTasks } from './heavyTasks';
 
@@ -16,6 +17,12 @@ class Thread {
 		});
 	}
 
+	async end(): Promise<void> {
+		const worker = this.#worker;
+		this.#worker = undefined;
+		await worker?.terminate();
+	}
+
 	#started(script: URL): Worker {
 		if (this.#worker) return this.#worker;
 		const worker = new Worker(script);
@@ -28,7 +35,9 @@ class Thread {
 			else asker?.done(answer.answer);
 		});
 		const ended = (cause: Error) => {
-			if (this.#worker === worker) this.#worker = undefined;
+			// One that was told to end answers nothing that its follower was asked.
+			if (this.#worker !== worker) return;
+			this.#worker = undefined;
 			for (const { failed } of this.#waiting.values()) failed(cause);
 			this.#waiting.clear();
 		};
@@ -43,15 +52,26 @@ let script: URL | undefined;
 const [fits, pages] = [new Thread(), new Thread()];
 
 /** From now on what is heavy is worked in threads of this bundled script. */
-export const useThreads = (of: URL): void => void (script = of);
+export async function useThreads(of: URL): Promise<void> {
+	script = of;
+	await Promise.all([fits.end(), pages.end()]);
+}
 
-/** Works one of the heavy tasks: in a thread where the server has them, else (commands, tests) here and now. */
+/**
+ * Works one of the heavy tasks: in a thread where the server has them, else (commands, tests) here and now. Where its thread
+ * fails a page is answered all the same; a fit is tried again by its queue.
+ */
 export async function heavily<T extends HeavyTask>(
 	task: T,
 	...of: Parameters<HeavyTasks[T]>
 ): Promise<ReturnType<HeavyTasks[T]>> {
-	const answer = script
-		? (task === 'learnFleet' ? fits : pages).ask(script, task, of)
-		: (heavyTasks[task] as (...of: unknown[]) => unknown)(...of);
-	return (await answer) as ReturnType<HeavyTasks[T]>;
+	const here = () => (heavyTasks[task] as (...of: unknown[]) => ReturnType<HeavyTasks[T]>)(...of);
+	if (!script) return here();
+	if (task === 'learnFleet') return (await fits.ask(script, task, of)) as ReturnType<HeavyTasks[T]>;
+	try {
+		return (await pages.ask(script, task, of)) as ReturnType<HeavyTasks[T]>;
+	} catch (cause) {
+		log.error({ err: cause, task }, 'a thread failed: worked out beside the pages instead');
+		return here();
+	}
 }

@@ -107,8 +107,7 @@
 			head: `So far, ${currency}`,
 			number: true,
 			of: ({ cost }: ShopRecurrence) => cost,
-			says: ({ cost, replaced, openings }: ShopRecurrence) =>
-				`${formatNumber(cost)}: ${replaced} ${replaced === 1 ? 'part' : 'parts'}, ${formatNumber(openings, 1)} openings`
+			cell: spent
 		},
 		{
 			key: 'since',
@@ -136,6 +135,12 @@
 	]);
 </script>
 
+{#snippet spent({ cost, replaced, openings }: ShopRecurrence)}
+	<b class="figures">{formatNumber(cost)}</b><br /><span class="soft spent"
+		>{replaced}
+		{replaced === 1 ? 'part' : 'parts'}, {formatNumber(openings, 1)} openings</span
+	>
+{/snippet}
 {#snippet what(one: ShopRecurrence)}
 	<a class="what" href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}">
 		<Glyph type={one.type as PartTypeKey} size={26} />
@@ -209,6 +214,9 @@
 	.one {
 		flex: 1;
 		min-width: 16rem;
+	}
+	.spent {
+		white-space: nowrap;
 	}
 	.what {
 		display: flex;

@@ -30,9 +30,9 @@
 			{ keepFocus: true }
 		);
 	const mateWords: Readonly<Record<string, string>> = {
-		new: 'mates renewed with it',
-		clean: 'a mate kept, sound',
-		marked: 'a mate kept, with a mark'
+		new: 'With new mates',
+		clean: 'On a sound mate that was kept',
+		marked: 'On a marked mate that was kept'
 	};
 	function groupName(name: string): string {
 		if (data.by === 'none') return 'All';

@@ -4,7 +4,7 @@ import { beliefsOfPump } from '@exetasis/server/trace/beliefs';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 import { causeName } from '$lib/words/causes';
 
-/** A cause that is believed in now, on the pump (cylinder 0) or on one cylinder. */
+/** A cause as much as it was ever believed in, on the pump (cylinder 0) or on one cylinder: also one that has been put right. */
 export interface LikelyCause {
 	readonly name: string;
 	readonly cylinder: number;
@@ -13,7 +13,7 @@ export interface LikelyCause {
 
 const MOST = 24;
 
-/** The causes that are believed in most on this pump now, ordinary wear left out: for lists, which ask once they stand. */
+/** The causes that were believed in most at any rebuild of this pump, ordinary wear left out: for lists, which ask once they stand. */
 export async function GET({ locals, params }) {
 	const scope = scopeOf(locals);
 	const { pump } = found(await pumpHistory(scope, idFrom(params.pump)));
@@ -23,7 +23,11 @@ export async function GET({ locals, params }) {
 	const age = new Set(network.causes.filter(({ kind }) => kind === 'age').map(({ key }) => key));
 	const likely = told.beliefs.beliefs
 		.filter(({ cause }) => !age.has(cause))
-		.map(({ cause, cylinder, now }): LikelyCause => ({ name: causeName(network, cause), cylinder, p: now.at(-1) ?? 0 }))
+		.map(({ cause, cylinder, now }): LikelyCause => ({
+			name: causeName(network, cause),
+			cylinder,
+			p: Math.max(...now)
+		}))
 		.sort((a, b) => b.p - a.p)
 		.slice(0, MOST);
 	return json(likely);

@@ -7,6 +7,7 @@
 	import { keptForm } from '$lib/forms/kept';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import NotProved from '$lib/release/NotProved.svelte';
+	import Download from '$lib/ui/Download.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 	import Corrections from '$lib/release/Corrections.svelte';
@@ -113,14 +114,14 @@
 	<a class="btn" href="/pumps/{job.pumpId}">To the pump</a>
 </div>
 <div class="files" role="group" aria-label="Handed out">
-	<a class="btn" href="/jobs/{job.id}/report" download data-sveltekit-reload>Report</a>
+	<Download href="/jobs/{job.id}/report">Report</Download>
 	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
 	<a class="btn" href="/jobs/{job.id}/service?hours={serviceHours}" download data-sveltekit-reload
 		>Next service: {formatNumber(serviceHours)} h{economic === undefined ? '' : ', least cost'}</a
 	>
-	<a class="btn" href="/jobs/{job.id}/sizes?as=xlsx" download data-sveltekit-reload>Sizes, XLSX</a>
+	<Download href="/jobs/{job.id}/sizes?as=xlsx">Sizes, XLSX</Download>
 	<a class="btn" href="/jobs/{job.id}/sizes?as=csv" download data-sveltekit-reload>Sizes, CSV</a>
-	<a class="btn" href="/jobs/{job.id}/file" download data-sveltekit-reload>Job file</a>
+	<Download href="/jobs/{job.id}/file">Job file</Download>
 </div>
 {#if !job.releasedAt && $form.to === 'service' && job.arrival.connections}
 	<p><b>As it was connected:</b> “{job.arrival.connections}”</p>
@@ -226,6 +227,9 @@
 		flex-wrap: wrap;
 		gap: 8px;
 		margin-bottom: 8px;
+	}
+	.go :global(.btn) {
+		white-space: nowrap;
 	}
 	.go {
 		display: flex;

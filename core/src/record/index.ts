@@ -3,6 +3,7 @@ export * from './batch';
 export * from './check';
 export { firstUnbuilt, keptOut, windowMinutes } from './checkBuild';
 export * from './entry';
+export * from './flowTest';
 export * from './fold';
 export { askKey, unanswered, type Answer } from './kinds/answer';
 export type { Arrived } from './kinds/arrived';

@@ -1,7 +1,7 @@
 <!-- @component The test rig: its pressure as it comes, what its shaft orders say of each valve, and how sure that is. -->
 <script lang="ts">
 	import { placeKey } from '@exetasis/core/mat';
-	import { lastProofs } from '@exetasis/core/record';
+	import { flowDriveOf, lastProofs } from '@exetasis/core/record';
 	import { fromBase, unitLabel } from '@exetasis/core/quantity';
 	import type { TraceVerdict } from '@exetasis/core/prove';
 	import type { BenchState } from '$lib/log/bench.svelte';
@@ -10,7 +10,6 @@
 	import Working from '$lib/ui/Working.svelte';
 	import { deviceEndWords, testPressure, traceProblemWords, verdictWords } from '$lib/words/proof';
 	import { placeName } from '$lib/words/place';
-	import { flowDriveOf } from './drive';
 	import { opensAgain } from './opensAgain';
 	import { RigTrace } from './rigTrace.svelte';
 	import TraceChart from './TraceChart.svelte';

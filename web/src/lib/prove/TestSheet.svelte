@@ -1,15 +1,13 @@
 <!-- @component The test sheet of the model: the hold, the weep places, flow and temperature, each judged as it is entered. -->
 <script lang="ts">
-	import { temperatureRiseK, volumetricEfficiency } from '@exetasis/core/prove';
 	import { parseNumber, parseQuantity, type Unit } from '@exetasis/core/quantity';
-	import { holdOn, lastProofs, type Proof } from '@exetasis/core/record';
+	import { FLOW_TEST_U, flowOn, holdOn, lastProofs, riseOn, type Proof } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence } from '$lib/words/problems';
 	import { holdWords, testPressure } from '$lib/words/proof';
-	import { flowDriveOf } from './drive';
 	import Typed from './Typed.svelte';
 
 	interface Props {
@@ -21,7 +19,6 @@
 	const { sheet } = $derived(bench.bench);
 	const proofs = $derived(lastProofs(bench.log.proofs));
 	const held = $derived(holdOn(sheet, proofs));
-	const drive = $derived(flowDriveOf(sheet));
 
 	const fields = $state({ from: '', to: '', minutes: '', flow: '', pressure: '', speed: '', inlet: '', outlet: '' });
 	const wrong = $state<Partial<Record<keyof typeof fields, string>>>({});
@@ -65,24 +62,8 @@
 		record({ test: 'temperature', inlet, outlet });
 		fields.inlet = fields.outlet = '';
 	}
-	// A jug and a timer, a hand tachometer: what a shop has.
-	const FLOW_U = 0.02;
-	const SPEED_U = 0.005;
-	const efficiency = $derived.by(() => {
-		if (!proofs.flow || !drive) return undefined;
-		const flow = proofs.flow.flow.value;
-		return volumetricEfficiency(drive, {
-			flowLmin: { value: Math.max(flow, 1e-6), u: FLOW_U * flow },
-			speedRpm: { value: proofs.flow.speedRpm, u: SPEED_U * proofs.flow.speedRpm },
-			boreMm: { value: drive.boreMm, u: 0.01 }
-		});
-	});
-	const rise = $derived(proofs.temperature && proofs.temperature.outlet.value - proofs.temperature.inlet.value);
-	const riseDue = $derived(
-		efficiency && proofs.flow && efficiency.value > 0.01
-			? temperatureRiseK(proofs.flow.pressure.value, Math.min(1, efficiency.value))
-			: undefined
-	);
+	const flow = $derived(flowOn(sheet, proofs));
+	const rise = $derived(riseOn(proofs));
 </script>
 
 <section class="sheet test" aria-label="Test sheet">
@@ -154,12 +135,15 @@
 		<button type="button" class="btn" disabled={locked} onclick={takeFlow}>Take the flow</button>
 		{#if wrong.speed}<span class="wrong">{wrong.speed}</span>{/if}
 	</div>
-	{#if efficiency}<p role="status">
-			{formatQuantity(proofs.flow!.flow.value, 'Lmin')} is <b class="figures">{formatProbability(efficiency.value)}</b>
-			± {formatProbability(2 * efficiency.u)} of what it displaces
-			<span class="soft">(jug and timer ± 2 %, speed ± 0.5 %, plungers as new).</span>
-			{#if efficiency.value - 2 * efficiency.u > 1}<b class="wrong">More than it can displace: check flow and speed.</b
-				>{/if}
+	{#if flow}<p role="status">
+			{formatQuantity(proofs.flow!.flow.value, 'Lmin')} is
+			<b class="figures">{formatProbability(flow.efficiency.value)}</b>
+			± {formatProbability(2 * flow.efficiency.u)} of what it displaces
+			<span class="soft"
+				>(jug and timer ± {formatProbability(FLOW_TEST_U.flow)}, speed ± {formatProbability(FLOW_TEST_U.speed)},
+				plungers as new).</span
+			>
+			{#if flow.tooMuch}<b class="wrong">More than it can displace: check flow and speed.</b>{/if}
 		</p>{/if}
 	<h3>Temperature</h3>
 	<div class="line">
@@ -168,8 +152,10 @@
 		<button type="button" class="btn" disabled={locked} onclick={takeTemperature}>Take the temperatures</button>
 	</div>
 	{#if rise !== undefined}<p role="status">
-			Warmer by <b class="figures">{formatNumber(rise, 1)} K</b>{#if riseDue !== undefined}; {formatNumber(riseDue, 1)} K
-				is due at this efficiency, were it all lost in the liquid{/if}.
+			Warmer by <b class="figures">{formatNumber(rise, 1)} K</b>{#if flow?.riseDueK !== undefined}; {formatNumber(
+					flow.riseDueK,
+					1
+				)} K is due at this efficiency, were it all lost in the liquid{/if}.
 		</p>{/if}
 </section>
 

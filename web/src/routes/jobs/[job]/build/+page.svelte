@@ -6,6 +6,7 @@
 	import Growing from '$lib/build/Growing.svelte';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
+	import StepColumns from '$lib/strip/StepColumns.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import { buildStepName } from '$lib/words/steps';
@@ -31,7 +32,7 @@
 
 <svelte:head><title>Build {job.serial} · Exetasis</title></svelte:head>
 <NotSafeYet {bench} />
-<div class="columns">
+<StepColumns>
 	{#if step}
 		{#key step.key}<BuildStepInHand {bench} {step} {locked} onsigned={() => (picked = open?.key)} />{/key}
 	{:else}
@@ -41,7 +42,8 @@
 			<a class="btn main" href="/jobs/{job.id}/prove">Prove it</a>
 		</section>
 	{/if}
-	<aside class="sheet">
+
+	{#snippet beside()}
 		<p>
 			<b class="figures">{pieces.in}</b> of <b class="figures">{pieces.of}</b> pieces in,
 			<b class="figures">{pieces.fresh}</b>
@@ -53,30 +55,5 @@
 		<Growing {bench} inHand={step?.stations ?? []} />
 		<StepList steps={named} done={bench.built} current={step?.key} onpick={(key) => (picked = key)} />
 		<JobFacts {sheet} {job} />
-		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
-	</aside>
-</div>
-
-<style>
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(16rem, 25rem);
-		gap: 16px;
-		align-items: start;
-	}
-	aside,
-	.done {
-		display: grid;
-		gap: 8px;
-		padding: 12px;
-		margin-top: 6px;
-	}
-	.done {
-		justify-items: start;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>
+	{/snippet}
+</StepColumns>

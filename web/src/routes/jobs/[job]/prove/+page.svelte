@@ -6,6 +6,7 @@
 	import TestSheet from '$lib/prove/TestSheet.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
+	import StepColumns from '$lib/strip/StepColumns.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import { unprovedWords } from '$lib/words/proof';
@@ -31,20 +32,19 @@
 
 <svelte:head><title>Prove {job.serial} · Exetasis</title></svelte:head>
 <NotSafeYet {bench} />
-<div class="columns">
-	<div>
-		{#if step}
-			{#key step.key}<StepInHand {bench} {steps} {step} {locked} {kept} onsigned={() => (picked = undefined)} />{/key}
-		{:else}
-			<section class="sheet done">
-				<h1>{left.length === 0 ? 'It is proved' : 'All steps are signed off'}</h1>
-				{#if left.length === 0}<a class="btn main" href="/jobs/{job.id}/release">Release it</a>{/if}
-			</section>
-		{/if}
-		<TestSheet {bench} locked={locked || kept !== ''} />
-		<Rig {bench} locked={locked || kept !== ''} />
-	</div>
-	<aside class="sheet">
+<StepColumns>
+	{#if step}
+		{#key step.key}<StepInHand {bench} {steps} {step} {locked} {kept} onsigned={() => (picked = undefined)} />{/key}
+	{:else}
+		<section class="sheet done">
+			<h1>{left.length === 0 ? 'It is proved' : 'All steps are signed off'}</h1>
+			{#if left.length === 0}<a class="btn main" href="/jobs/{job.id}/release">Release it</a>{/if}
+		</section>
+	{/if}
+	<TestSheet {bench} locked={locked || kept !== ''} />
+	<Rig {bench} locked={locked || kept !== ''} />
+
+	{#snippet beside()}
 		<p><b class="figures">{done.length}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
 		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
 		{#if left.length > 0}
@@ -60,30 +60,5 @@
 			</p>
 		{/if}
 		<JobFacts {sheet} {job} />
-		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
-	</aside>
-</div>
-
-<style>
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(15rem, 21rem);
-		gap: 16px;
-		align-items: start;
-	}
-	aside,
-	.done {
-		display: grid;
-		gap: 8px;
-		padding: 12px;
-		margin-top: 6px;
-	}
-	.done {
-		justify-items: start;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>
+	{/snippet}
+</StepColumns>

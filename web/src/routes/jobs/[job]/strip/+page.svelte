@@ -5,6 +5,7 @@
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import PartsOut from '$lib/strip/PartsOut.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
+	import StepColumns from '$lib/strip/StepColumns.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
 	import ToolRecap from '$lib/strip/ToolRecap.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
@@ -32,7 +33,7 @@
 </script>
 
 <svelte:head><title>Strip {job.serial} · Exetasis</title></svelte:head>
-<div class="columns">
+<StepColumns>
 	{#if step}
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
 	{:else}
@@ -42,7 +43,8 @@
 			<a class="btn main" href="/jobs/{job.id}/inspect">To the mat</a>
 		</section>
 	{/if}
-	<aside class="sheet">
+
+	{#snippet beside()}
 		<p>
 			<b class="figures">{steps.filter(({ key }) => bench.log.steps.has(key)).length}</b> of
 			<b class="figures">{steps.length}</b> steps signed off
@@ -65,35 +67,13 @@
 		{/if}
 		<ToolRecap {sheet} {job} wrenches={data.wrenches} />
 		<JobFacts {sheet} {job} />
-		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
-	</aside>
-</div>
+	{/snippet}
+</StepColumns>
 
 <style>
 	.case {
 		border-left: 4px solid var(--pencil);
 		padding: 4px 8px;
 		color: var(--ink);
-	}
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(15rem, 21rem);
-		gap: 16px;
-		align-items: start;
-	}
-	aside,
-	.done {
-		display: grid;
-		gap: 8px;
-		padding: 12px;
-		margin-top: 6px;
-	}
-	.done {
-		justify-items: start;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

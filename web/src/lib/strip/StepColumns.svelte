@@ -1,0 +1,45 @@
+<!-- @component The step in hand, large, and beside it what stands round it; one below the other where there is no room. -->
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	interface Props {
+		children: Snippet;
+		beside: Snippet;
+	}
+	let { children, beside }: Props = $props();
+</script>
+
+<div class="columns">
+	<div class="hand">{@render children()}</div>
+	<aside class="sheet">
+		{@render beside()}
+		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
+	</aside>
+</div>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(15rem, 23rem);
+		gap: 16px;
+		align-items: start;
+	}
+	.hand {
+		min-width: 0;
+	}
+	aside,
+	.hand > :global(.done) {
+		display: grid;
+		gap: 8px;
+		padding: 12px;
+		margin-top: 6px;
+	}
+	.hand > :global(.done) {
+		justify-items: start;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { openMat } from './job';
+import { renewAll } from './log';
 import { pageOf } from './people';
 
 test('a job goes out as a file, another shop takes it in, and hands out the same file', async ({ browser }) => {
@@ -50,4 +51,40 @@ test('a job goes out as a file, another shop takes it in, and hands out the same
 	await other.getByLabel('Job file').setInputFiles(file);
 	await take.click();
 	await expect(other.getByText(`Your shop knows the pump ${serial}`)).toBeVisible();
+});
+
+test('a pump goes into service only once hoses and covers are back, and its report says so', async ({ browser }) => {
+	test.setTimeout(240_000);
+	const page = await pageOf(browser, 'lead');
+	const { serial, job } = await openMat(page, 'valves', { model: 'Fescue' });
+	await renewAll(page, job);
+	await page.goto(`/jobs/${job}/release`);
+	await expect(page.getByRole('link', { name: /^Next service: [\d.]+.?\d* h, least cost$/ })).toBeVisible();
+	await page.getByLabel('It goes as it is, because').fill('Built by hand at the customer’s');
+	await page.getByLabel('It goes', { exact: true }).selectOption('into service now');
+	await page.getByRole('button', { name: 'Release the job' }).click();
+	await expect(page.getByText('Say that hoses and covers are back where they were')).toBeVisible();
+	await expect(page.getByLabel('It goes as it is, because')).toHaveValue('Built by hand at the customer’s');
+	await page.getByLabel('Hoses and covers').selectOption('back where they were');
+	await page.getByRole('button', { name: 'Release the job' }).click();
+	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
+	await expect(page.getByText('It went into service, hoses and covers back where they were.')).toBeVisible();
+
+	for (const [name, begins] of [
+		['Report', '%PDF-'],
+		['Sizes, XLSX', 'PK'],
+		['Job file', '{']
+	] as const) {
+		const downloading = page.waitForEvent('download');
+		await page.getByRole('link', { name }).click();
+		const download = await downloading;
+		expect(download.suggestedFilename()).toContain(serial);
+		const chunks: Buffer[] = [];
+		for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+		expect(Buffer.concat(chunks).toString('latin1').startsWith(begins)).toBe(true);
+	}
+	// Without a network it says so, and can be asked again.
+	await page.route('**/report', (route) => route.abort());
+	await page.getByRole('link', { name: 'Report' }).click();
+	await expect(page.getByText('It could not be made just now: try again in a moment.')).toBeVisible();
 });

@@ -55,9 +55,10 @@ test('a job goes out as a file, another shop takes it in, and hands out the same
 
 test('a pump goes into service only once hoses and covers are back, and its report says so', async ({ browser }) => {
 	test.setTimeout(240_000);
+	const technician = await pageOf(browser, 'technician');
+	const { serial, job } = await openMat(technician, 'valves', { model: 'Fescue' });
+	await renewAll(technician, job);
 	const page = await pageOf(browser, 'lead');
-	const { serial, job } = await openMat(page, 'valves', { model: 'Fescue' });
-	await renewAll(page, job);
 	await page.goto(`/jobs/${job}/release`);
 	await expect(page.getByRole('link', { name: /^Next service: [\d.]+.?\d* h, least cost$/ })).toBeVisible();
 	await page.getByLabel('It goes as it is, because').fill('Built by hand at the customer’s');

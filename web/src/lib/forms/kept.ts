@@ -1,11 +1,6 @@
 import { get } from 'svelte/store';
 import { superForm, type FormOptions, type SuperValidated } from 'sveltekit-superforms';
-
-/** What the server answers with, but for the fields that have been changed since they were sent: those stay as they are now. */
-export function mergeAnswer<T extends Record<string, unknown>>(answer: T, sent: T, now: T): T {
-	const changed = Object.entries(now).filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(sent[name]));
-	return { ...answer, ...Object.fromEntries(changed) };
-}
+import { mergeAnswer } from './mergeAnswer';
 
 /**
  * A form that keeps what was typed whatever the server answers and whenever, and asks before a half-filled one is left.

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { mergeAnswer } from './kept';
+import { mergeAnswer } from './mergeAnswer';
 
 describe('what a form holds once its answer is there', () => {
 	it('is the answer where nothing was changed since it was sent', () => {

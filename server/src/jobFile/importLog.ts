@@ -17,6 +17,7 @@ import { importEntries } from '../db/sql/importEntries';
 import { readJpeg } from '../photos/jpeg';
 import { named, refuse } from './refused';
 
+/** Keeps a file's photographs; each has to be the one that it is named after, and none that a tablet could not have sent. */
 export async function keepPhotos(
 	scope: ShopScope,
 	jobId: string,
@@ -43,6 +44,7 @@ interface TakenIn {
 	readonly ids: ReadonlyMap<string, string>;
 }
 
+/** Writes a file's log, every entry checked as if it were recorded here, but for the order in which it came about. */
 export async function keepLog(
 	scope: ShopScope,
 	jobId: string,

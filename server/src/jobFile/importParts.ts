@@ -4,6 +4,7 @@ import type { JobFile, ModelSheet } from '@exetasis/core/record';
 import { of, type ShopScope } from '../db/scope';
 import { refuse } from './refused';
 
+/** Lays a file's parts out on the mat of its job, with their lives: what went has its successor in its place. */
 export async function keepParts(
 	scope: ShopScope,
 	job: { readonly id: string; readonly pumpId: string },

@@ -5,6 +5,7 @@ import { refuse } from './refused';
 
 // What a job rests on that the shop may have already: it is used where it is the same, and added where it is not there.
 
+/** The sheet that a job pins; another one under its name is refused, since sheets are never changed. */
 export async function keepSheet(scope: ShopScope, file: JobFile): Promise<{ id: string; sheet: ModelSheet }> {
 	const read = readSheet(JSON.stringify(file.sheet));
 	if (read.kind === 'faults') {
@@ -23,6 +24,7 @@ export async function keepSheet(scope: ShopScope, file: JobFile): Promise<{ id: 
 	return { id, sheet };
 }
 
+/** A pump that the shop does not know yet. */
 export async function keepPump(scope: ShopScope, model: string, pump: JobFile['pump']): Promise<string> {
 	const { serial, site, tag, duty, variants } = pump;
 	const known = await of(scope, 'pump').one({ serial }, { attributes: ['id'] });
@@ -44,6 +46,7 @@ async function keepSite(scope: ShopScope, name: string): Promise<string> {
 /** The end of the addresses of people who are known from a job file only; no mail goes there. */
 const FROM_A_FILE = '@job-file.invalid';
 
+/** People of the file, by its keys: somebody of that name from an earlier file, else a new one who cannot sign in. */
 export async function keepPeople(scope: ShopScope, people: JobFile['people']): Promise<Map<string, string>> {
 	const known = await of(scope, 'user').all({ active: false }, { attributes: ['id', 'name', 'email'] });
 	const earlier = new Map(
@@ -73,6 +76,7 @@ export async function keepPeople(scope: ShopScope, people: JobFile['people']): P
 	return ids;
 }
 
+/** The gauges that were read with, by name; another one of that name is refused. */
 export async function keepGauges(scope: ShopScope, gauges: JobFile['gauges']): Promise<Map<string, string>> {
 	const ids = new Map<string, string>();
 	for (const { certificates, ...facts } of gauges) {

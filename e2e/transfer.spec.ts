@@ -1,3 +1,4 @@
+// Its name sorts behind shop.spec.ts, which begins with the other shop empty: here that shop takes a job in.
 import { expect, test } from '@playwright/test';
 import { openMat } from './job';
 import { renewAll } from './log';

@@ -125,4 +125,10 @@ test('a case asks for its first check where its pump is in hand, one touch from 
 	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
 	await expect(page.getByRole('heading', { name: /plunger, cylinder 1|packings.*cylinder 1/i }).first()).toBeVisible();
 	await expect(page.getByRole('button', { name: /^(Look|Measure) first: / })).toBeVisible();
+	// An address that names a size has it in hand, though no finding calls for it.
+	const job = /\/jobs\/([0-9a-f-]{36})/.exec(page.url())![1];
+	await page.goto(`/jobs/${job}/inspect?place=plunger/2&size=runout`);
+	const measure = page.getByRole('region', { name: 'Measure' });
+	await expect(measure).toContainText('Runout');
+	await expect(measure.getByRole('textbox').first()).toBeFocused();
 });

@@ -89,5 +89,5 @@ test('a pump goes into service only once hoses and covers are back, and its repo
 	// Without a network it says so, and can be asked again.
 	await page.route('**/report', (route) => route.abort());
 	await page.getByRole('link', { name: 'Report' }).click();
-	await expect(page.getByText('It could not be made just now: try again in a moment.')).toBeVisible();
+	await expect(page.getByText('It could not be made just now: try again in a moment')).toBeVisible();
 });

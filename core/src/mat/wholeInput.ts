@@ -3,7 +3,7 @@ import type { MatFacts } from './facts';
 import { judgeInput, matesAt, matePlaces, type LaidPart } from './judgeMat';
 import { placeKey } from './place';
 
-/** The whole mat as the set is decided: every part with what is known of it and of its mates. */
+/** The whole mat as the set is decided: every part with what is known of it and of its mates. Costs in the shop's currency. */
 export function wholeInput<P extends LaidPart>(
 	facts: MatFacts,
 	parts: readonly P[],

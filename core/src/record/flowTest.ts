@@ -38,7 +38,12 @@ export interface FlowFinding {
 	readonly riseDueK?: number;
 }
 
-/** What a flow test says against the sheet; undefined where none was made, or the sheet says nothing of crank or plungers. */
+/**
+ * What a flow test says against the sheet; undefined where none was made, or the sheet says nothing of crank or plungers.
+ *
+ * Units: L/min, revolutions a minute, MPa, K. Errors: PreconditionError of `volumetricEfficiency` for what cannot be. Source: as
+ * `volumetricEfficiency` and `temperatureRiseK`.
+ */
 export function flowOn(
 	sheet: Pick<ModelSheet, 'stations' | 'crank' | 'strokeMm'>,
 	{ flow: test }: Pick<Proofs, 'flow'>

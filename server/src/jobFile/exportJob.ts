@@ -81,7 +81,10 @@ async function partsOf(scope: ShopScope, job: JobRow): Promise<{ mat: Placed[]; 
 			.map((cell) =>
 				placed(
 					cell,
-					lives.find(({ partId }) => partId === cell.partId)
+					lives.find(
+						({ partId, station, cylinder }) =>
+							partId === cell.partId && station === cell.station && cylinder === cell.cylinder
+					)
 				)
 			)
 			.sort(byPlace),

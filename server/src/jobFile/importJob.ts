@@ -4,7 +4,7 @@ import { PreconditionError } from '@exetasis/core/number';
 import { chosenProblem, fold, readJobFile, scopeOf, type ArrivalFacts, type JobFile } from '@exetasis/core/record';
 import { projectWithdrawn } from '../benchLog/withdrawals';
 import type { RestedOn } from '../db/rows';
-import { codeOf, inTransaction, of, type ShopScope } from '../db/scope';
+import { codeOf, inTransaction, of, wasTaken, type ShopScope } from '../db/scope';
 import { benchOf } from '../jobs/bench';
 import { keepLog, keepPhotos } from './importLog';
 import { keepParts } from './importParts';
@@ -19,11 +19,17 @@ import { keepGauges, keepPeople, keepPump, keepSheet } from './shopThings';
 export async function importJob(scope: ShopScope, source: string): Promise<Imported> {
 	const read = readJobFile(source);
 	if (read.kind === 'fault') return read;
+	return takeOrSay(scope, read.file, true);
+}
+
+async function takeOrSay(scope: ShopScope, file: JobFile, again: boolean): Promise<Imported> {
 	try {
-		const jobId = await inTransaction(scope, (within) => take(within, read.file));
+		const jobId = await inTransaction(scope, (within) => take(within, file));
 		return { kind: 'imported', jobId };
 	} catch (cause) {
 		if (cause instanceof Refused) return cause.why;
+		// Somebody took the same in at the same moment: what is there now says why not.
+		if (wasTaken(cause) && again) return takeOrSay(scope, file, false);
 		// PostgreSQL's classes of data exceptions and broken constraints, and what the core cannot work with.
 		if (/^2[23]/.test(codeOf(cause) ?? '') || cause instanceof PreconditionError) return { kind: 'unworkable' };
 		throw cause;

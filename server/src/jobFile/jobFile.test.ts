@@ -124,6 +124,13 @@ describe('a job as a file', () => {
 		expect(await importJob(scope, text())).toMatchObject({ kind: 'pumpKnown' });
 	});
 
+	it('is taken in once by two at once', async () => {
+		const scope = await emptyShop('Two at once');
+		const answers = await Promise.all([importJob(scope, open), importJob(scope, open), importJob(scope, open)]);
+		expect(answers.map(({ kind }) => kind).sort()).toEqual(['imported', 'pumpKnown', 'pumpKnown']);
+		expect(await of(scope, 'job').count({})).toBe(1);
+	});
+
 	it('keeps what was taken back taken back, and the text of a note as it was typed', async () => {
 		const scope = await emptyShop('Words');
 		const { jobId } = (await importJob(scope, released)) as { jobId: string };

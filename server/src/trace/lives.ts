@@ -44,7 +44,8 @@ export async function livesAt(
 	grouping: Grouping
 ): Promise<ShopLives> {
 	const sheet = (await newestSheet(scope, model))?.body;
-	const found = await livesOfShop(scope, model, station, matesOf(sheet, station));
+	// Only where it is asked does the record say how its mates were.
+	const found = await livesOfShop(scope, model, station, grouping === 'mate' ? matesOf(sheet, station) : []);
 	const pumpIds = [...new Set(found.map(({ pump }) => pump))];
 	const jobs = await of(scope, 'job').all({ pumpId: pumpIds }, { attributes: ['pumpId', 'pumpHours'] });
 	const hoursNow = new Map<string, number>();

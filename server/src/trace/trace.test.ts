@@ -118,9 +118,18 @@ describe('contrasts', () => {
 		}
 		expect(await eventsByGroup(other.scope, 'season')).toEqual([]);
 	});
-	it('by duty compares the classes of the sheet', async () => {
-		const { contrasts, comparisons } = await contrastsOf(shop.scope, 'duty');
-		expect([contrasts, comparisons]).toEqual([[], 0]); // nothing is declared of any pump: one class
+	it('by duty compares the classes of the sheet, and nothing where all pumps are of one', async () => {
+		expect((await contrastsOf(shop.scope, 'duty')).comparisons).toBe(0);
+		// The quiet pump runs in what the sheet calls dirty water from here on.
+		const quiet = (await of(shop.scope, 'pump').all({})).find(({ id }) => id !== pumpId)!;
+		await of(shop.scope, 'pump').change({ id: quiet.id }, { duty: { liquid: 'pond water' } });
+		const { contrasts } = await contrastsOf(shop.scope, 'duty');
+		await of(shop.scope, 'pump').change({ id: quiet.id }, { duty: {} });
+		const worn = contrasts.find(({ station, pattern }) => station === 'packing' && pattern === 'oneSidedWear')!;
+		const ordinary = worn.group === 'Ordinary' ? worn : { ...worn.others, group: 'Ordinary' };
+		expect(['Ordinary', 'Dirty water']).toContain(worn.group);
+		expect(ordinary.events).toBe(2); // at 2,500 and 4,000 h; the first rebuild has no hours before it
+		expect(worn.events + worn.others.events).toBe(2);
 	});
 	it('find the lot that fails', async () => {
 		const bad = await makeShop(database.db, 'Lots');

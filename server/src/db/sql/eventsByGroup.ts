@@ -1,4 +1,4 @@
-import { AGES_H } from '@exetasis/core/trace';
+import { AGES_H, SUMMER } from '@exetasis/core/trace';
 import type { ShopScope } from '../scope';
 import { countedEvents } from './countedEvents';
 import { rows } from './statement';
@@ -22,7 +22,7 @@ const groupOf: Readonly<Record<ContrastedBy, string>> = {
 	lot: 'a.lot',
 	supplier: 'a.supplier',
 	liquid: 'e.liquid',
-	season: `CASE WHEN extract(month FROM e.received_at AT TIME ZONE 'UTC') BETWEEN 6 AND 9 THEN 'summer' ELSE 'winter' END`,
+	season: `CASE WHEN extract(month FROM e.received_at AT TIME ZONE 'UTC') - 1 IN (${SUMMER.join(', ')}) THEN 'summer' ELSE 'winter' END`,
 	age: `CASE WHEN e.fitted_hours IS NULL THEN NULL WHEN e.pump_hours - e.fitted_hours <= ${AGES_H[0]} THEN 'new'
 		WHEN e.pump_hours - e.fitted_hours <= ${AGES_H[1]} THEN 'middle' ELSE 'old' END`
 };

@@ -20,12 +20,14 @@
 		try {
 			const answer = await fetch(href);
 			if (!answer.ok) throw new Error(String(answer.status));
-			const name = /filename="([^"]+)"/.exec(answer.headers.get('content-disposition') ?? '')?.[1] ?? '';
+			// Whoever is signed out gets a page, not the file.
+			const name = /filename="([^"]+)"/.exec(answer.headers.get('content-disposition') ?? '')?.[1];
+			if (!name) throw new Error('no file');
 			const address = URL.createObjectURL(await answer.blob());
 			Object.assign(document.createElement('a'), { href: address, download: name }).click();
 			setTimeout(() => URL.revokeObjectURL(address), 60_000);
 		} catch {
-			problem = 'It could not be made just now: try again in a moment.';
+			problem = 'It could not be made just now: try again in a moment, or sign in again.';
 		}
 		making = false;
 	}

@@ -16,6 +16,7 @@
 	import { day } from '$lib/ui/time';
 	import { caseState } from '$lib/words/causes';
 	import { placeName } from '$lib/words/place';
+	import { timesWords } from '$lib/words/rates';
 
 	import type { LikelyCause } from './pumps/[pump]/likely/+server';
 
@@ -88,11 +89,7 @@
 			of: (one: ShopRecurrence) => one.shrunken?.ratio ?? one.crude?.ratio,
 			says: ({ shrunken, crude }: ShopRecurrence) => {
 				const limits = shrunken ?? crude;
-				if (!limits) return '–';
-				const high = limits.high === undefined ? 'no limit' : formatNumber(limits.high, 1);
-				return limits.ratio === undefined
-					? `from ${formatNumber(limits.low, 1)}`
-					: `${formatNumber(limits.ratio, 1)} (${formatNumber(limits.low, 1)}–${high})`;
+				return limits ? timesWords(limits) : '–';
 			}
 		},
 		{

@@ -11,6 +11,7 @@
 	import Filters from '$lib/ui/Filters.svelte';
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { ageWords, contrastWords } from '$lib/words/contrasts';
+	import { timesWords } from '$lib/words/rates';
 
 	let { data } = $props();
 	let only = $state<'standing' | 'all'>('all');
@@ -63,10 +64,7 @@
 			head: 'Times the others (95 %)',
 			number: true,
 			of: ({ rates }: ShopContrast) => rates.ratio ?? Infinity,
-			says: ({ rates: { ratio, low, high } }: ShopContrast) =>
-				ratio === undefined
-					? `from ${formatNumber(low, 1)}`
-					: `${formatNumber(ratio, 1)} (${formatNumber(low, 1)}–${high === undefined ? 'no limit' : formatNumber(high, 1)})`
+			says: ({ rates }: ShopContrast) => timesWords(rates)
 		},
 		{
 			key: 'q',

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { pumpHistory } from '@exetasis/server/pumps';
+import { pumpById } from '@exetasis/server/pumps';
 import { beliefsOfPump } from '@exetasis/server/trace/beliefs';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 import { causeName } from '$lib/words/causes';
@@ -16,7 +16,7 @@ const MOST = 24;
 /** The causes that were believed in most at any rebuild of this pump, ordinary wear left out: for lists, which ask once they stand. */
 export async function GET({ locals, params }) {
 	const scope = scopeOf(locals);
-	const { pump } = found(await pumpHistory(scope, idFrom(params.pump)));
+	const pump = found(await pumpById(scope, idFrom(params.pump)));
 	const told = await beliefsOfPump(scope, pump);
 	if (told?.beliefs.kind !== 'believed') return json([]);
 	const { network } = told;

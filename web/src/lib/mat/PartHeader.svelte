@@ -111,9 +111,16 @@
 		padding-left: 0.5rem;
 		cursor: pointer;
 	}
+	/* A case, its check and a caution beside a name: the name keeps its line, so that the panels keep their height. */
+	.part:has(.check) .name {
+		min-width: 19rem;
+	}
+	.part:has(.check) .caution {
+		flex: 0 1 19%;
+		min-width: 8rem;
+	}
 	.check {
-		flex: 0 1 auto;
-		max-width: 12rem;
+		flex: 0 1 10rem;
 		font-size: 0.8rem;
 		line-height: 1.15;
 		white-space: normal;

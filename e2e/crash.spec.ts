@@ -7,7 +7,7 @@ import { accounts } from './people';
 // @ts-expect-error plain scripts without types of their own
 import { freePort, temporaryCluster } from '../scripts/lib/postgres.mjs';
 // @ts-expect-error plain scripts without types of their own
-import { untilReady } from '../scripts/lib/server.mjs';
+import { stopServer, untilReady } from '../scripts/lib/server.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 
@@ -133,7 +133,8 @@ test('kill -9 of the server and of PostgreSQL in mid-save loses nothing that was
 		const { answers } = (await response.json()) as { answers: { result: string }[] };
 		expect(answers.filter(({ result }) => result !== 'duplicate')).toEqual([]);
 		expect(answers.length).toBe(acknowledged.length);
-		third.server.kill('SIGTERM');
+		await stopServer(third.server);
+		expect(third.server.exitCode).toBe(0);
 	} finally {
 		cluster.stop();
 		cluster.remove();

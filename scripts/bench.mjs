@@ -5,7 +5,7 @@ import { buildWhereChanged } from './lib/build.mjs';
 import { ensureChromium, ensurePackages } from './lib/install.mjs';
 import { temporaryCluster } from './lib/postgres.mjs';
 import { main, run } from './lib/run.mjs';
-import { prepareDemo, serveBuilt } from './lib/server.mjs';
+import { prepareDemo, serveBuilt, stopServer } from './lib/server.mjs';
 
 await main(async () => {
 	ensurePackages();
@@ -32,7 +32,7 @@ await main(async () => {
 			});
 		}
 	} finally {
-		server?.kill('SIGTERM');
+		await stopServer(server);
 		cluster.stop();
 		cluster.remove();
 	}

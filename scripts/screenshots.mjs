@@ -7,7 +7,7 @@ import { startDevices } from './lib/devices.mjs';
 import { ensureChromium, ensurePackages } from './lib/install.mjs';
 import { temporaryCluster } from './lib/postgres.mjs';
 import { main, root } from './lib/run.mjs';
-import { prepareDemo, serveBuilt } from './lib/server.mjs';
+import { prepareDemo, serveBuilt, stopServer } from './lib/server.mjs';
 
 const folder = join(root, 'docs/screenshots');
 
@@ -115,7 +115,7 @@ await main(async () => {
 		server = await serveBuilt({ ...demo, env: { ...demo.env, ...devices.env } });
 		await take(demo.address);
 	} finally {
-		server?.kill('SIGTERM');
+		await stopServer(server);
 		devices?.stop();
 		cluster.stop();
 		cluster.remove();

@@ -12,10 +12,9 @@ import { isOurs, takeLock, writeWhole } from './lib/lock.mjs';
 import { freePort, privateCluster } from './lib/postgres.mjs';
 import { rotatingLog } from './lib/rotatingLog.mjs';
 import { Advice, main, root } from './lib/run.mjs';
-import { limits, untilReady } from './lib/server.mjs';
+import { limits, stopServer, untilReady } from './lib/server.mjs';
 
 const DEFAULT_PORT = 5180;
-const MOST_SHUTDOWN_MS = 8000;
 const RESTART_MS = { first: 1000, most: 60_000, calm: 60_000 };
 const dataFolder = join(root, '.data');
 const lockFile = join(dataFolder, 'running.json');
@@ -63,8 +62,7 @@ await main(async () => {
 	for (const signal of ['SIGINT', 'SIGTERM']) {
 		process.on(signal, () => {
 			stopping = true;
-			server?.kill('SIGTERM');
-			setTimeout(() => server?.kill('SIGKILL'), MOST_SHUTDOWN_MS).unref();
+			void stopServer(server);
 		});
 	}
 	try {

@@ -7,7 +7,7 @@ import { startDevices } from './lib/devices.mjs';
 import { ensureChromium, ensurePackages } from './lib/install.mjs';
 import { temporaryCluster } from './lib/postgres.mjs';
 import { main, run, runAsync } from './lib/run.mjs';
-import { prepareDemo, serveBuilt, THROW_AWAY_SECRET } from './lib/server.mjs';
+import { prepareDemo, serveBuilt, stopServer, THROW_AWAY_SECRET } from './lib/server.mjs';
 
 function vitestCounts(file) {
 	if (!existsSync(file)) return { passed: 0, failed: 1 };
@@ -53,7 +53,7 @@ await main(async () => {
 		});
 		results.push(playwrightCounts(browser));
 	} finally {
-		server?.kill('SIGTERM');
+		await stopServer(server);
 		devices?.stop();
 		cluster.stop();
 		cluster.remove();

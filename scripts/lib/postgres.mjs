@@ -19,16 +19,25 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { ensurePostgres } from './install.mjs';
 import { Advice, isAlive, root } from './run.mjs';
 
+// Whoever was told a port may not listen there yet: nobody else in this process is told the same.
+const told = new Set();
+
 /** A TCP port on loopback that nobody listens on now: the one that is wanted, or undefined where that is taken. */
-export function freePort(wanted = 0) {
-	return new Promise((done, fail) => {
-		const server = createServer();
-		server.on('error', () => (wanted ? done(undefined) : fail(new Advice('No free port on 127.0.0.1.'))));
-		server.listen(wanted, '127.0.0.1', () => {
-			const { port } = server.address();
-			server.close(() => done(port));
+export async function freePort(wanted = 0) {
+	for (;;) {
+		const port = await new Promise((done, fail) => {
+			const server = createServer();
+			server.on('error', () => (wanted ? done(undefined) : fail(new Advice('No free port on 127.0.0.1.'))));
+			server.listen(wanted, '127.0.0.1', () => {
+				const { port } = server.address();
+				server.close(() => done(port));
+			});
 		});
-	});
+		if (wanted || !told.has(port)) {
+			told.add(port);
+			return port;
+		}
+	}
 }
 
 // PostgreSQL refuses to run as root: there it runs as the user that Debian's package made for it.

@@ -1,5 +1,6 @@
 // The built web server on a throw-away cluster with the demo in it: for tests, benchmarks and pictures.
 import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { threadScript } from './build.mjs';
@@ -21,6 +22,21 @@ export async function untilReady(port, server) {
 
 /** What every server of ours is told: the largest body it takes (a job file; the hooks hold all else to less), and where its threads' script lies. */
 export const limits = { BODY_SIZE_LIMIT: '33M', THREAD_SCRIPT: pathToFileURL(threadScript).href };
+
+const MOST_SHUTDOWN_MS = 8000;
+
+/** Asks a server to end and waits until it has; one that does not in time is killed. */
+export async function stopServer(server) {
+	if (!server || server.exitCode !== null || server.signalCode !== null) return;
+	const ended = once(server, 'exit');
+	server.kill('SIGTERM');
+	const cut = setTimeout(() => {
+		console.error('The web server did not end when it was asked to: it is killed.');
+		server.kill('SIGKILL');
+	}, MOST_SHUTDOWN_MS);
+	await ended;
+	clearTimeout(cut);
+}
 
 /** Secret of servers that live for minutes and hold invented data only. */
 export const THROW_AWAY_SECRET = 'only-for-tests-0123456789abcdef0123';

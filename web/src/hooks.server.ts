@@ -17,8 +17,12 @@ export const init: ServerInit = async () => {
 // A promise that failed unheard (the queue's, when its connection breaks) is nobody's reason to stop serving everybody.
 process.on('unhandledRejection', (cause) => log.error({ err: cause }, 'a promise failed unheard'));
 
-// Without these the process would stay for its connections after its last request.
+const MOST_CLOSING_MS = 3000;
+
+// Without these the process would stay for its connections after its last request. What holds on is cut: a job of the queue
+// keeps its deadline's timer, and a connection whose database went away first may never say that it has ended.
 process.on('sveltekit:shutdown', () => {
+	setTimeout(() => process.exit(), MOST_CLOSING_MS).unref();
 	stopListening();
 	void stopBackground().then(closeDatabase);
 });

@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { readSheet, placesToRead, type ModelSheet } from '@exetasis/core/record';
+import { firstCheck, startingNetwork, type Cause } from '@exetasis/core/trace';
 import { partType } from '@exetasis/core/part';
 import { openMat } from './job';
 import { addToLog } from './log';
@@ -52,6 +53,31 @@ async function load(page: Page, sheet: ModelSheet): Promise<void> {
 	await page.getByLabel('File').setInputFiles({ name: 'sheet.json', mimeType: 'application/json', buffer });
 	await page.getByRole('button', { name: 'Check and take in' }).click();
 	await expect(page.getByRole('heading', { name: sheet.model })).toBeVisible();
+}
+
+/** Opens a case at every part of the first cylinder, and a second one at the first of them: what they ask for stands at the part. */
+async function suspectAll(lead: Page, job: string, { stations }: ModelSheet): Promise<void> {
+	await lead.goto(`/jobs/${job}/inspect`);
+	const pump = /[0-9a-f-]{36}$/.exec(
+		(await lead.getByRole('link', { name: /^E2E-/ }).first().getAttribute('href'))!
+	)![0];
+	const all = stations.flatMap(({ key, type, per }, i) =>
+		partType(type)
+			.patterns.slice(0, i === 0 ? 2 : 1)
+			.map(({ pattern }) => ({ station: key, cylinder: per === 'pump' ? '0' : '1', pattern }))
+	);
+	// The cause that asks for most words.
+	const asks = (cause: Cause) => firstCheck(startingNetwork, cause, { stations }, 1)?.name.length ?? 0;
+	const { key: cause } = startingNetwork.causes.toSorted((a, b) => asks(b) - asks(a))[0];
+	for (const at of all) {
+		const form = { ...at, cause, hypothesis: 'It comes back at every rebuild.' };
+		const answer = await lead.request.post(`/trace/pumps/${pump}`, {
+			form,
+			maxRedirects: 0,
+			headers: { origin: new URL(lead.url()).origin }
+		});
+		expect(answer.headers().location ?? (await answer.text())).toContain('/trace/cases/');
+	}
 }
 
 /** Every pattern that the part has and a reading at every place of every size, for all parts of the mat; answers with their places. */
@@ -113,7 +139,12 @@ const outside = (page: Page) =>
 		const touch = { width: 44, height: 44 };
 		const cell = { width: 32, height: 32 };
 		within('name', document.querySelector('h1'));
-		within('caution', document.querySelector('.caution'));
+		within('caution', document.querySelector('.caution:not(.case)'));
+		const suspected = document.querySelector('.case');
+		if (suspected) {
+			within('case', suspected, touch);
+			within('check', document.querySelector('.check'), touch);
+		}
 		within('direction', document.querySelector('.direction'));
 		for (const button of Array.from(region('Look').querySelectorAll('button')))
 			within(`Look: ${button.textContent?.trim()}`, button, touch);
@@ -182,10 +213,12 @@ const sized = (name: string) => {
 for (const sheet of [...names.map(sized), wide(sheetOf('marram.json'), 'Marram wide')]) {
 	test(`every part of ${sheet.model} stands whole in a window of 1280×800`, async ({ browser }) => {
 		test.setTimeout(300_000);
-		await load(await pageOf(browser, 'lead'), sheet);
+		const lead = await pageOf(browser, 'lead');
+		await load(lead, sheet);
 		const page = await pageOf(browser, 'technician');
 		const { job } = await openMat(page, sheet.scopes.at(-1)!.key, { model: sheet.model });
 		const places = await record(page, job, sheet);
+		await suspectAll(lead, job, sheet);
 		await page.reload();
 		const unseen = page
 			.getByRole('region', { name: 'Mat' })

@@ -27,6 +27,8 @@
 	let { sheet, policy, part, up, cases, oncheck }: Props = $props();
 	const units = unitsInUse();
 	const { station, cell } = $derived(part);
+	// There is room for one beside a caution; the others are counted.
+	const first = $derived(cases.find(({ check }) => check) ?? cases.at(0));
 
 	const abrasive = $derived.by(() => {
 		if (!station.abrasive) return [];
@@ -59,14 +61,18 @@
 		<p class="direction">{refitWords(station, sheet, up)}</p>
 		<p class="soft facts">{facts.join(' · ')}</p>
 	</div>
-	{#each cases as one (one.id)}
-		<a class="caution case" href="/trace/cases/{one.id}"><span><b>Case: {one.causeName}?</b> {one.remedy}</span></a>
-		{#if one.check}
-			<button type="button" class="btn check" onclick={() => oncheck(one.check!)}
-				>{one.check.size ? 'Measure' : 'Look'} first: {one.check.name.toLowerCase()}</button
+	{#if first}
+		<a class="caution case" href="/trace/cases/{first.id}"
+			><span
+				><b>Case: {first.causeName}?</b> {cases.length > 1 ? `${cases.length - 1} more here. ` : ''}{first.remedy}</span
+			></a
+		>
+		{#if first.check}
+			<button type="button" class="btn check" onclick={() => oncheck(first.check!)}
+				>{first.check.size ? 'Measure' : 'Look'} first: {first.check.name.toLowerCase()}</button
 			>
 		{/if}
-	{/each}
+	{/if}
 	{#if station.caution}
 		<button type="button" class="caution" class:open aria-expanded={open} onclick={() => (open = !open)}
 			><span><b>Caution: {hazardName[station.caution.hazard].toLowerCase()}.</b> {station.caution.text}</span></button
@@ -115,15 +121,32 @@
 	.part:has(.check) .name {
 		min-width: 19rem;
 	}
+	.part:has(.check) .direction {
+		line-height: 1.1;
+	}
 	.part:has(.check) .caution {
-		flex: 0 1 19%;
+		flex: 0 1 16%;
 		min-width: 8rem;
 	}
 	.check {
-		flex: 0 1 10rem;
+		flex: 0 1 9.5rem;
 		font-size: 0.8rem;
 		line-height: 1.15;
+		padding-block: 0;
 		white-space: normal;
+	}
+	/* Upright there is height to spare: what is asked and warned stands below the name. */
+	@media (max-width: 60rem) {
+		.part:has(.check) {
+			flex-wrap: wrap;
+		}
+		.part:has(.check) .name {
+			flex-basis: 100%;
+		}
+		.part:has(.check) .caution,
+		.check {
+			flex: 1 1 9rem;
+		}
 	}
 	.caution span {
 		display: -webkit-box;

@@ -82,6 +82,9 @@
 		line-height: 1.1;
 		padding: 0.1rem 0.3rem;
 	}
+	.figures {
+		display: block;
+	}
 	.label {
 		width: 5.4rem;
 	}

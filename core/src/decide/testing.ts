@@ -1,10 +1,17 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { fold, readSheet, untouched, type Entry, type ModelSheet, type PartRecord, type Station } from '../record';
 import { unknownLife, defaultPolicy, type JudgeInput, type LifeFacts, type ShopGauge } from '.';
 
+const sheetFolder = new URL('../../../demo/sheets/', import.meta.url);
+
+/** Every model sheet of the demo, by name. For tests. */
+export const demoNames: readonly string[] = readdirSync(sheetFolder)
+	.filter((name) => name.endsWith('.json'))
+	.map((name) => name.replace('.json', ''));
+
 /** A model sheet of the demo. For tests. */
 export function demoSheet(name: string): ModelSheet {
-	const read = readSheet(readFileSync(new URL(`../../../demo/sheets/${name}.json`, import.meta.url), 'utf8'));
+	const read = readSheet(readFileSync(new URL(`${name}.json`, sheetFolder), 'utf8'));
 	if (read.kind === 'faults') throw new Error(`${name}: ${JSON.stringify(read.faults)}`);
 	return read.sheet;
 }

@@ -10,7 +10,8 @@ import {
 	type LookedAt,
 	type RebuildEvidence
 } from '.';
-import { demoSheet } from '../decide/testing';
+import { demoNames, demoSheet } from '../decide/testing';
+import type { PatternKey } from '../part';
 
 const sheet = demoSheet('marram');
 const stations = sheet.stations.filter(({ per }) => per === 'cylinder').map(({ key }) => key);
@@ -149,6 +150,42 @@ describe('beliefsOf', () => {
 		const beliefs = of([rebuild(1000, all), rebuild(2000, all)]);
 		expect(beliefs.leftOut.length).toBeGreaterThan(0);
 		for (const { now } of beliefs.beliefs) expect(now[1]).toBeGreaterThanOrEqual(0);
+	});
+});
+
+describe('damage that makes damage', () => {
+	const sheets = demoNames.map(demoSheet);
+	it.each(startingNetwork.follows.map(({ from, to }) => [from, to]))('%s and %s lie on one pump', (from, to) => {
+		const meet = sheets.some((one) => {
+			const places = findingsAt(startingNetwork, one, { ...rebuild(0), looks: [] });
+			const at = (finding: string) =>
+				places.filter((place) => place.finding === finding).map((place) => place.cylinder);
+			return at(from).some((a) => at(to).some((b) => a === 0 || b === 0 || a === b));
+		});
+		expect(meet).toBe(true);
+	});
+	it('leaves less to be explained by causes: on the same cylinder, and from the pump to its cylinders', () => {
+		const seals = sheets.find((one) =>
+			['oilPan', 'oilSeal'].every((type) => one.stations.some((at) => at.type === type))
+		)!;
+		const at = (type: string) => seals.stations.find((one) => one.type === type)!;
+		const look = (type: string, cylinder: number, patterns: PatternKey[]): LookedAt => ({
+			station: at(type).key,
+			cylinder: at(type).per === 'pump' ? 0 : cylinder,
+			patterns,
+			seenBefore: [],
+			byAssembly: [],
+			ranHours: null,
+			failed: false
+		});
+		const blamed = (oil: PatternKey[]) => {
+			const looks = [look('oilPan', 0, oil), look('oilSeal', 1, ['lipFlat'])];
+			const { beliefs } = believed(beliefsOf(startingNetwork, seals, [{ ...rebuild(4000), looks }], []));
+			const worn = beliefs.find(({ cause, cylinder }) => cause === 'wornOut' && cylinder === 1)!;
+			return worn.carriedBy.find(({ finding }) => finding === 'oilSealBad')!.factor;
+		};
+		expect(blamed(['milkyOil'])).toBeLessThan(blamed([]));
+		expect(blamed(['milkyOil'])).toBeGreaterThan(1);
 	});
 });
 

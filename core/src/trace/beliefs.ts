@@ -1,6 +1,9 @@
 import { requireThat } from '../number';
 import type { ModelSheet } from '../record';
-import { carriedBy, followChains, nextChecks, type Chain, type Observed, type Visit } from './chains';
+import { carriedBy } from './carriedBy';
+import { followChains, type Chain, type Visit } from './chains';
+import type { Observed } from './jointStates';
+import { nextChecks } from './nextChecks';
 import { findingsAt, type FindingAt, type RebuildEvidence } from './evidence';
 import type { Cause, CauseNetwork } from './network';
 
@@ -137,16 +140,16 @@ const causesAt = ({ causes }: CauseNetwork, cylinders: number): Pair[] =>
 const reaches = (pair: Pair, { cylinder }: FindingAt): boolean =>
 	pair.cylinder === 0 || cylinder === 0 || pair.cylinder === cylinder;
 
+// Damage of the pump as a whole reaches every cylinder, and a cylinder's reaches the pump.
+const meets = (a: FindingAt, b: FindingAt): boolean =>
+	a.cylinder === 0 || b.cylinder === 0 || a.cylinder === b.cylinder;
+
 function observing({ findings, follows }: CauseNetwork, held: readonly Pair[]) {
 	const leaks = new Map(findings.map(({ key, leak }) => [key, leak]));
 	return (one: FindingAt, all: readonly FindingAt[]): Observed => {
 		const spread = follows.filter(
 			({ from, to }) =>
-				to === one.finding &&
-				all.some(
-					(other) =>
-						other.finding === from && other.present === true && (other.cylinder === one.cylinder || one.cylinder === 0)
-				)
+				to === one.finding && all.some((other) => other.finding === from && other.present === true && meets(other, one))
 		);
 		return {
 			present: one.present === true,

@@ -1,0 +1,120 @@
+// What findings say of the chains at one visit: joint states weighed by how probable they make them.
+import { absentIn, marginals, sharedOf, type Component, type Group, type Joints, type Observed } from './jointStates';
+
+// All absent findings together are one product over the chains at work; their leaks are reckoned once, outside.
+function likelihoodIn(group: Group, present: readonly Observed[], absent: readonly Observed[]): Float64Array {
+	const likelihood = absentIn(group, { leak: 0, links: absent.flatMap(({ links }) => links) });
+	for (const one of present) {
+		const missing = absentIn(group, one);
+		for (let s = 0; s < likelihood.length; s++) likelihood[s] *= 1 - missing[s];
+	}
+	return likelihood;
+}
+
+const holds = ({ chains }: Group, { links }: Pick<Observed, 'links'>): boolean =>
+	links.every(({ chain }) => chains.includes(chain));
+
+/**
+ * What a finding that no group holds alone says: the first group hears of it with every cylinder's chains at their odds, and each
+ * group by how much its own cylinder's states make it likelier than that.
+ */
+function acrossGroups(groups: Component, before: Joints, one: Observed): Float64Array[] {
+	const odds = new Map(
+		groups.flatMap(({ chains, shared }, g) =>
+			marginals(before[g], chains.length).flatMap(({ work }, i) => (i >= shared ? [[chains[i], work] as const] : []))
+		)
+	);
+	const expected = (but: readonly number[]): Observed => {
+		const loose = one.links.filter(({ chain }) => odds.has(chain) && !but.includes(chain));
+		return {
+			...one,
+			leak: 1 - loose.reduce((absent, { chain, strength }) => absent * (1 - strength * odds.get(chain)!), 1 - one.leak),
+			links: one.links.filter((link) => !loose.includes(link))
+		};
+	};
+	const all = expected([]);
+	return groups.map((group, g) => {
+		const own = absentIn(group, expected(group.chains));
+		const whole = absentIn(group, all);
+		return own.map((absent, s) => (1 - absent) / (g === 0 ? 1 : 1 - whole[s]));
+	});
+}
+
+export function weighAll(
+	components: readonly Component[],
+	before: readonly Joints[],
+	observed: readonly Observed[]
+): { after: Joints[]; logEvidence: number } | undefined {
+	let logEvidence = 0;
+	for (const { present, leak, links } of observed)
+		if (!present) logEvidence += Math.log1p(-leak);
+		else if (links.length === 0) logEvidence += Math.log(leak);
+	const after = components.map((groups, c) => {
+		const seen = weighed(groups, before[c], observed);
+		logEvidence += seen ? seen.logEvidence : -Infinity;
+		return seen?.after ?? [];
+	});
+	return logEvidence > -Infinity ? { after, logEvidence } : undefined;
+}
+
+const touches = (groups: Component, { links }: Observed): boolean =>
+	groups.some(({ chains }) => links.some(({ chain }) => chains.includes(chain)));
+
+function weighed(
+	groups: Component,
+	before: Joints,
+	observed: readonly Observed[]
+): { after: Float64Array[]; logEvidence: number } | undefined {
+	const present = observed.filter((one) => one.present && one.links.length > 0);
+	const across = present.filter((one) => touches(groups, one) && !groups.some((group) => holds(group, one)));
+	const heard = across.map((one) => acrossGroups(groups, before, one));
+	const joints = groups.map((group, g) => {
+		// A present finding counts in the first group that holds it; an absent one by its own links, shared ones in the first group.
+		const here = present.filter((one) => groups.findIndex((other) => holds(other, one)) === g);
+		const likelihood = likelihoodIn(
+			group,
+			here,
+			observed
+				.filter((one) => !one.present)
+				.map((one) => ({
+					...one,
+					links: one.links.filter(({ chain }) => g === 0 || group.chains.indexOf(chain) >= group.shared)
+				}))
+		);
+		for (const said of heard) for (let s = 0; s < likelihood.length; s++) likelihood[s] *= said[g][s];
+		for (let s = 0; s < likelihood.length; s++) likelihood[s] *= before[g][s];
+		return likelihood;
+	});
+	if (joints.length === 1) {
+		const [joint] = joints;
+		let total = 0;
+		for (const p of joint) total += p;
+		if (!(total > 0)) return undefined;
+		for (let s = 0; s < joint.length; s++) joint[s] /= total;
+		return { after: joints, logEvidence: Math.log(total) };
+	}
+	// Groups meet in what they share: each passes on what it says of it.
+	const size = 1 << groups[0].shared;
+	const prior = sharedOf(before[0], size);
+	const said = joints.map((joint) => sharedOf(joint, size));
+	const shared = prior.map((p, s) => (p > 0 ? said.reduce((product, one) => product * (one[s] / p), p) : 0));
+	const total = shared.reduce((sum, p) => sum + p, 0);
+	if (!(total > 0)) return undefined;
+	const after = joints.map((joint, g) =>
+		joint.map((p, s) => {
+			const at = s & (size - 1);
+			return said[g][at] > 0 ? (p / said[g][at]) * (shared[at] / total) : 0;
+		})
+	);
+	return { after, logEvidence: Math.log(total) };
+}
+
+// Findings that no state with any probability allows; where only all together are impossible, all that are present.
+export function impossible(
+	components: readonly Component[],
+	before: readonly Joints[],
+	observed: readonly Observed[]
+): number[] {
+	const alone = observed.flatMap((one, i) => (weighAll(components, before, [one]) ? [] : [i]));
+	return alone.length > 0 ? alone : observed.flatMap(({ present }, i) => (present ? [i] : []));
+}

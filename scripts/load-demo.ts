@@ -4,6 +4,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { v7 as uuidv7 } from 'uuid';
 import {
+	arrivals,
 	assemble,
 	cases,
 	Random,
@@ -30,7 +31,7 @@ import {
 	type Visit
 } from '@exetasis/demo';
 import { defaultPolicy } from '@exetasis/core/decide';
-import { readSheet, fold, standingDecision, together, type ModelSheet } from '@exetasis/core/record';
+import { readSheet, fold, standingDecision, together, type Entry, type ModelSheet } from '@exetasis/core/record';
 import { hashPassword, type SignedIn } from '@exetasis/server/auth/auth';
 import { append } from '@exetasis/server/benchLog/append';
 import { database } from '@exetasis/server/db/connection';
@@ -190,31 +191,35 @@ async function work(
 		},
 		random
 	);
-	const answers = await append(scope, user, job.id, entries);
-	const refused = answers!.find(({ result }) => result === 'refused');
-	if (refused) throw new Error(`demo entry refused: ${JSON.stringify(refused)}`);
-	if (visit.stage === 'building' || visit.stage === 'proving') {
-		const build = together(sheet, job, cells, fold(entries).parts);
-		let at = Date.parse(entries.at(-1)!.at);
-		const stamp = () => ({
-			id: makeId(new Date((at += 40_000))),
+	const record = async (some: readonly Entry[]) => {
+		const refused = (await append(scope, user, job.id, some))!.find(({ result }) => result === 'refused');
+		if (refused) throw new Error(`demo entry refused: ${JSON.stringify(refused)}`);
+	};
+	const stamps = (from: number, everyMs: number) => {
+		let at = from;
+		return () => ({
+			id: makeId(new Date((at += everyMs))),
 			job: job.id,
 			by: user.id,
 			at: new Date(at).toISOString()
 		});
+	};
+	await record(entries);
+	if (visit.stage === 'building' || visit.stage === 'proving') {
+		const build = together(sheet, job, cells, fold(entries).parts);
 		const steps = visit.stage === 'building' ? 3 : undefined; // of the four of its sheet
-		const built = await append(scope, user, job.id, assemble(build, sheet, job, stamp, steps));
-		const wrong = built!.find(({ result }) => result === 'refused');
-		if (wrong) throw new Error(`demo entry refused: ${JSON.stringify(wrong)}`);
+		await record(assemble(build, sheet, job, stamps(Date.parse(entries.at(-1)!.at), 40_000), steps));
 	}
 	if (visit.stage !== 'released') return;
+	const end = Date.parse(entries.at(-1)!.at);
+	const state = fold(entries);
+	await record(arrivals(sheet, cells, state, visit.years, stamps(end, 1000)));
 	const result = await release(scope, { id: user.id, role: 'lead' }, job.id, {
-		at: new Date(Date.parse(entries.at(-1)!.at) + 3_600_000),
+		at: new Date(end + 3_600_000),
 		unbuilt: 'Put together before that was recorded here (demo data)'
 	});
 	if (result.kind !== 'released') throw new Error(`demo job not released: ${JSON.stringify(result).slice(0, 300)}`);
 	if (visit.pump.model === 'Marram') await refit(scope, sheet.model); // of the others too few are on record to be told by
-	const state = fold(entries);
 	for (const { part, station, cylinder } of cells) {
 		const replaced = standingDecision(state.parts.get(part)!)?.payload.verdict === 'replace';
 		if (!replaced) continue;

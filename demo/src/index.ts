@@ -1,3 +1,4 @@
+export * from './arrivals';
 export * from './assemble';
 export * from './cases';
 export * from './history';

@@ -100,8 +100,11 @@ export function painted(told: Told, { station, cylinder }: Place): Paint[] {
 export const harshnessAt = ({ harshness, story }: DemoPump, station: string, cylinder: number): number =>
 	story === 'scoredPlungerKept' && station === 'plunger' && cylinder === 1 ? harshness / 5 : harshness;
 
+/** Whether the drawer had the springs that set early in that year. */
+export const inEarlySpringYears = (years: number): boolean => inYears(years, EARLY_SPRINGS_YEARS);
+
 /** A new part as the drawer had it in that year: springs of one batch set early. */
 export const fromTheDrawer = (part: TruePart, { type }: Station, years: number): TruePart =>
-	type === 'spring' && inYears(years, EARLY_SPRINGS_YEARS)
+	type === 'spring' && inEarlySpringYears(years)
 		? { ...part, rate: new Map([...part.rate].map(([key, rate]) => [key, rate * EARLY_SPRING_FACTOR])) }
 		: part;

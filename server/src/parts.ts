@@ -19,7 +19,7 @@ export async function fillEmptyPlaces(
 	const empty = placesOf(sheet, variants).filter(({ station, cylinder }) => !taken.has(placeKey(station, cylinder)));
 	await fit(
 		scope,
-		empty.map((place) => ({ ...place, asFitted: {}, lot: null, supplier: null })),
+		empty.map((place) => ({ ...place, asFitted: {}, lot: null, supplier: null, kit: null })),
 		{ pumpId, fittedJobId: null, fittedHours: null }
 	);
 }
@@ -27,12 +27,12 @@ export async function fillEmptyPlaces(
 /** New parts at these places, each with a life that begins. */
 async function fit(
 	scope: ShopScope,
-	places: readonly (PartPlace & Pick<Replacement, 'asFitted' | 'lot' | 'supplier'>)[],
+	places: readonly (PartPlace & Pick<Replacement, 'asFitted' | 'lot' | 'supplier' | 'kit'>)[],
 	fitted: { pumpId: string; fittedJobId: string | null; fittedHours: number | null }
 ): Promise<void> {
 	const parts = places.map((place) => ({ ...place, part: uuidv7(), life: uuidv7() }));
 	await of(scope, 'part').addAll(
-		parts.map(({ part, type, asFitted, lot, supplier }) => ({ id: part, type, asFitted, lot, supplier }))
+		parts.map(({ part, type, asFitted, lot, supplier, kit }) => ({ id: part, type, asFitted, lot, supplier, kit }))
 	);
 	const open = { removedJobId: null, removedHours: null, endReason: null };
 	await of(scope, 'partLife').addAll(
@@ -71,6 +71,7 @@ export interface Replacement extends PartPlace {
 	/** What its bag says, where somebody has noted it. */
 	readonly lot: string | null;
 	readonly supplier: string | null;
+	readonly kit: string | null;
 }
 
 /** Ends the lives of the parts that are replaced, and begins those of new ones in their places. */

@@ -117,11 +117,15 @@ export function coverProgramme(problem: CoverProblem): string {
 		'Bounds',
 		...offers.flatMap(({ most }, i) => (most === undefined ? [] : [` 0 <= x${i} <= ${most}`])),
 		...problem.needs.map(({ station }, j) => ` 0 <= s${j} <= ${stocked(problem, station)}`),
+		// With the kits settled, single pieces and those in stock come out whole by themselves: every station is a need by itself then.
 		'General',
-		` ${[...offers.map((_, i) => `x${i}`), ...problem.needs.map((_, j) => `s${j}`)].join(' ')}`,
+		` ${offers.flatMap((offer, i) => (pieces(offer) > 1 ? [`x${i}`] : [])).join(' ')}`,
 		'End'
 	].join('\n');
 }
+
+/** Seconds that the search for the cheapest cover may take; a set of parts is covered in a tenth of it. */
+export const COVER_SECONDS = 2;
 
 /** What is bought, by number of the offer. */
 export type Bought = Readonly<Record<string, number>>;

@@ -30,7 +30,8 @@ const partSchema = z.strictObject({
 	type: text,
 	asFitted: z.record(z.string(), z.number()),
 	lot: text.nullable(),
-	supplier: text.nullable()
+	supplier: text.nullable(),
+	kit: text.nullable()
 });
 
 const gaugeSchema = z.strictObject({

@@ -37,6 +37,7 @@ const ofJob = [
 	code('notAllIn', { step: words, part: words, cylinder: z.number() }),
 	code('notTight', { step: words, part: words }),
 	code('unknownStation', { station: words }),
+	code('notInKit', { station: words, kit: words }),
 	code('notTogether', { before: words }),
 	code('noSuchPlace', { place: words }),
 	code('pressureRose', { from: z.number(), to: z.number() }),

@@ -162,7 +162,7 @@ function climbing(logs: LogLives, startMu: number, startKappa: number): Point {
 		const moved = Math.abs(to.mu - mu) * Math.exp(kappa) + Math.abs(to.kappa - kappa);
 		({ mu, kappa } = to);
 		at = next;
-		if (moved < 1e-10) break;
+		if (moved < 1e-6) break; // the error that is left is of its square
 	}
 	return { mu, kappa, at };
 }
@@ -213,7 +213,7 @@ function limits(logs: LogLives, best: Point, drop: number, target: Target): Esti
 		};
 		const wanted = Math.sqrt(2 * drop);
 		const first = sign * error * wanted;
-		const swift = onContour(logs, target, best, drop, { psi: centre + first, other: other + tilt * first });
+		const swift = onContour(logs, target, best, drop, { psi: centre + first, other: other + tilt * first, error });
 		if (swift !== undefined && Math.sign(swift - centre) === sign) return Math.exp(swift);
 		other += tilt * first;
 		const distance = rootOf((size) => height(centre + sign * size) - wanted, Math.abs(first));
@@ -231,7 +231,7 @@ function onContour(
 	target: Target,
 	best: Point,
 	drop: number,
-	start: { readonly psi: number; readonly other: number }
+	start: { readonly psi: number; readonly other: number; readonly error: number }
 ): number | undefined {
 	let { psi, other } = start;
 	for (let step = 0; step < 10; step++) {
@@ -245,13 +245,14 @@ function onContour(
 		const [along, across, acrossAcross] = target === 'shape' ? [at.k, at.m, at.mm] : [at.m, at.k, at.kk];
 		if (!(acrossAcross < 0)) return undefined;
 		const off = at.value - (best.at.value - drop);
-		if (Math.abs(off) < 1e-8 && (across * across) / -acrossAcross < 1e-10) return psi;
 		const determinant = along * acrossAcross - across * at.mk;
 		const movePsi = -(off * acrossAcross - across * across) / determinant;
 		const moveOther = -(along * across - at.mk * off) / determinant;
 		if (!Number.isFinite(movePsi) || !Number.isFinite(moveOther) || Math.abs(movePsi) > 5) return undefined;
 		psi += movePsi;
 		other += moveOther;
+		// Of standard errors: the next step would be about its square.
+		if (Math.abs(movePsi) < 1e-4 * start.error && Math.abs(moveOther) * Math.sqrt(-acrossAcross) < 1e-4) return psi;
 	}
 	return undefined;
 }

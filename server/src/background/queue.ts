@@ -3,6 +3,7 @@ import { database, type Database } from '../db/connection';
 import { of } from '../db/scope';
 import { refit, type Learn } from '../fleet';
 import { log } from '../serverLog';
+import { upToDate } from '../trace/upToDate';
 import { purgeSignIn } from '../auth/purge';
 
 const FIT = 'fit-fleet';
@@ -29,7 +30,11 @@ export async function startBackground(learn?: Learn): Promise<void> {
 		await started.createQueue(PURGE);
 		await started.schedule(PURGE, EVERY_NIGHT);
 		await started.work<FitAsked>(FIT, { pollingIntervalSeconds: 2 }, async (jobs) => {
-			for (const { data } of jobs) await refit({ db: database(), shopId: data.shopId }, data.model, learn);
+			for (const { data } of jobs) {
+				const scope = { db: database(), shopId: data.shopId };
+				await upToDate(scope);
+				await refit(scope, data.model, learn);
+			}
 		});
 		await started.work(PURGE, async () => void (await purgeSignIn(database())));
 		await fitWhereDue(database());

@@ -11,6 +11,8 @@ import * as sheetsOfVersion2 from './migrations/0008-sheets-of-version-2';
 import * as arrival from './migrations/0009-arrival';
 import * as stock from './migrations/0010-stock';
 import * as cases from './migrations/0011-cases';
+import * as kits from './migrations/0012-kits';
+import * as countedLooks from './migrations/0013-counted-looks';
 
 interface Migration {
 	readonly name: string;
@@ -29,7 +31,9 @@ const migrations: readonly Migration[] = [
 	sheetsOfVersion2,
 	arrival,
 	stock,
-	cases
+	cases,
+	kits,
+	countedLooks
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -4,6 +4,9 @@ import { refuseWithoutShop } from './refuseWithoutShop';
 import type {
 	CalibrationRow,
 	CauseNetworkRow,
+	CountedLookRow,
+	CountedMarkRow,
+	CountedPumpRow,
 	DecisionRow,
 	EarlierPlaceRow,
 	FleetFitRow,
@@ -36,6 +39,16 @@ const flag = { type: DataTypes.BOOLEAN };
 const json = { type: DataTypes.JSONB };
 const date = { type: DataTypes.DATE };
 const day = { type: DataTypes.DATEONLY };
+
+const counted = {
+	shopId: uuid,
+	jobId: id,
+	partId: id,
+	pumpId: uuid,
+	station: text,
+	cylinder: whole,
+	fittedHours: number
+};
 
 // Sequelize writes into the column definitions that it is given, so each table gets copies of the shared ones.
 const copies = (columns: object) =>
@@ -123,6 +136,7 @@ export function defineModels(sequelize: Sequelize) {
 			type: text,
 			asFitted: { ...json, defaultValue: {} },
 			lot: text,
+			kit: text,
 			supplier: text
 		}),
 		partLife: define<PartLifeRow>('part_life', {
@@ -176,6 +190,20 @@ export function defineModels(sequelize: Sequelize) {
 			severity: whole,
 			onset: text,
 			at: date
+		}),
+		countedLook: define<CountedLookRow>('counted_look', {
+			...counted,
+			hours: number
+		}),
+		countedMark: define<CountedMarkRow>('counted_mark', {
+			...counted,
+			pattern: { ...text, primaryKey: true },
+			opening: number
+		}),
+		countedPump: define<CountedPumpRow>('counted_pump', {
+			shopId: uuid,
+			pumpId: { ...uuid, primaryKey: true },
+			mark: text
 		}),
 		reading: define<ReadingRow>('reading', {
 			entryId: { ...uuid, primaryKey: true },

@@ -184,6 +184,25 @@ export interface LookRow {
 	onset: string | null;
 	at: Date;
 }
+export interface CountedLookRow {
+	shopId: string;
+	jobId: string;
+	partId: string;
+	pumpId: string;
+	station: string;
+	cylinder: number;
+	fittedHours: number | null;
+	hours: number;
+}
+export interface CountedMarkRow extends Omit<CountedLookRow, 'hours'> {
+	pattern: string;
+	opening: number;
+}
+export interface CountedPumpRow {
+	shopId: string;
+	pumpId: string;
+	mark: string;
+}
 export interface ReadingRow {
 	entryId: string;
 	shopId: string;
@@ -234,6 +253,7 @@ export interface PartRow {
 	asFitted: Record<string, number>;
 	lot: string | null;
 	supplier: string | null;
+	kit: string | null;
 }
 export interface PartLifeRow {
 	id: string;

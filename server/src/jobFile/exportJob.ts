@@ -138,8 +138,8 @@ const gaugePart = (gauge: WithCalibrations) => ({
 	}))
 });
 
-const partPart = ({ type, asFitted, lot, supplier }: PartRow, place: string) => ({
-	...{ place, type, asFitted, lot, supplier }
+const partPart = ({ type, asFitted, lot, supplier, kit }: PartRow, place: string) => ({
+	...{ place, type, asFitted, lot, supplier, kit }
 });
 
 const jobPart = (job: JobRow, names: ReadonlyMap<string, string>) => ({

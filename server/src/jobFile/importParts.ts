@@ -44,7 +44,7 @@ export async function keepParts(
 		}))
 	];
 	await of(scope, 'part').addAll(
-		lives.map(({ id, part: { type, asFitted, lot, supplier } }) => ({ id, type, asFitted, lot, supplier }))
+		lives.map(({ id, part: { type, asFitted, lot, supplier, kit } }) => ({ id, type, asFitted, lot, supplier, kit }))
 	);
 	await of(scope, 'partLife').addAll(
 		lives.map(({ id: partId, part, fitted: begun, removed }) => {

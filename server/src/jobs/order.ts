@@ -15,8 +15,10 @@ import { benchOf, type Bench } from './bench';
 /** What a job has to have, what offers it, and what is cheapest to buy. */
 export interface JobOrder {
 	readonly problem: CoverProblem;
-	/** The cheapest cover of all that can be had; undefined where the solver found none in time. */
+	/** The cheapest cover of all that can be had; undefined where none was found in time. */
 	readonly cheapest: Bought | undefined;
+	/** False where the search for it was broken off: there may be a cheaper one. */
+	readonly proved: boolean;
 	readonly uncovered: readonly Uncovered[];
 	readonly stock: readonly StockLine[];
 	/** Names of what it is lubricated, sealed and cleaned with. */
@@ -72,9 +74,11 @@ export async function orderOf(scope: ShopScope, jobId: string, withinDays?: numb
 	const lacking = uncovered(problem);
 	const most = new Map(lacking.map(({ station, available }) => [station, available]));
 	const canBeHad = needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
+	const found = await cheapestCover({ ...problem, needs: canBeHad });
 	return {
 		problem,
-		cheapest: await cheapestCover({ ...problem, needs: canBeHad }),
+		cheapest: found?.bought,
+		proved: found?.proved ?? false,
 		uncovered: lacking,
 		stock,
 		consumables: sheet.products.filter(({ key }) => keys.has(key)).map(({ name }) => name)

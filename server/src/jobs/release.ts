@@ -1,6 +1,7 @@
 import { endReason } from '@exetasis/core/decide';
 import { judgeMat } from '@exetasis/core/mat';
 import {
+	BY_ITSELF,
 	allSteps,
 	builtSteps,
 	fold,
@@ -117,10 +118,11 @@ function stillToDo(
 	return left.steps.length + left.tests.length > 0 ? left : undefined;
 }
 
-/** Lot and supplier of the bag that a station's new parts came out of, as far as somebody has said: the last that came. */
-function bag(arrivals: JobState['arrivals'], station: string): Pick<Replacement, 'lot' | 'supplier'> {
+/** Lot, supplier and kit of the bag that a station's new parts came out of, as far as somebody has said: the last that came. */
+function bag(arrivals: JobState['arrivals'], station: string): Pick<Replacement, 'lot' | 'supplier' | 'kit'> {
 	const last = arrivals.findLast(({ payload }) => payload.station === station)?.payload;
-	return { lot: last?.lot ?? null, supplier: last?.supplier ?? null };
+	const kit = last?.kit ?? (last?.from === 'bought' ? BY_ITSELF : null);
+	return { lot: last?.lot ?? null, supplier: last?.supplier ?? null, kit };
 }
 
 /** Who is to go and who to stay, by the decisions that stand. */

@@ -79,8 +79,8 @@ async function findingsOn(
 	const marks = await logMarks(scope, pumpIds);
 	if (foundOn.size > MOST_KEPT) foundOn.clear();
 	const found = new Map<string, readonly FoundAtJob[]>();
-	for (const { pump, seq } of marks) {
-		const key = `${scope.shopId}/${pump}/${seq}/${sheet.revision}/${revision}`;
+	for (const { pump, mark } of marks) {
+		const key = `${scope.shopId}/${pump}/${mark}/${sheet.revision}/${revision}`;
 		const known =
 			foundOn.get(key) ??
 			(await evidenceOf(scope, pump, sheet, network)).map((rebuild) => ({

@@ -4,6 +4,7 @@ import { of, type ShopScope } from '../db/scope';
 import { contrastedBy, eventsByGroup } from '../db/sql/eventsByGroup';
 import { fleetEvents } from '../db/sql/fleetEvents';
 import { newestSheets } from '../sheets';
+import { upToDate } from './upToDate';
 
 /** What recurrences are contrasted by: what each statement knows, and the class of duty, which the sheets know. */
 export const contrasts = [...contrastedBy, 'duty'] as const;
@@ -24,6 +25,7 @@ const MOST_SHOWN = 200;
 
 /** In which lots, liquids, seasons, ages or duties the shop's parts show a pattern more often than in the others, the surest first. */
 export async function contrastsOf(scope: ShopScope, by: Contrast): Promise<ShopContrasts> {
+	await upToDate(scope);
 	const sheets = await newestSheets(scope);
 	const stations = new Map(
 		sheets.flatMap(({ model, stations }) => stations.map((station) => [`${model}/${station.key}`, station] as const))

@@ -6,7 +6,18 @@ import { livesOfShop, type LifeInShop } from '../db/sql/livesOfShop';
 import { newestSheet } from '../sheets';
 
 /** What lives can be set side by side by. Never by person. */
-export const groupings = ['none', 'cylinder', 'lot', 'supplier', 'mate', 'duty', 'liquid', 'site', 'pump'] as const;
+export const groupings = [
+	'none',
+	'cylinder',
+	'lot',
+	'supplier',
+	'kit',
+	'mate',
+	'duty',
+	'liquid',
+	'site',
+	'pump'
+] as const;
 export type Grouping = (typeof groupings)[number];
 
 /** One life for the arithmetic and for the list. */

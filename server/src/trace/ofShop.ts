@@ -9,6 +9,7 @@ import { of, type ShopScope } from '../db/scope';
 import { fleetEvents } from '../db/sql/fleetEvents';
 import { newestSheets } from '../sheets';
 import { casesOf } from './cases';
+import { upToDate } from './upToDate';
 
 /** One pattern at one place of one pump, held against all the shop's pumps of its model. */
 export interface ShopRecurrence {
@@ -60,6 +61,7 @@ const MOST_SHOWN = 200;
  * gamma–Poisson shrinkage; false discovery is held over all places at which the pattern could have come up.
  */
 export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
+	await upToDate(scope);
 	const [rows, pumps, sheets, cases] = await Promise.all([
 		fleetEvents(scope),
 		of(scope, 'pump').all<{

@@ -74,23 +74,23 @@ function traceFrom(found: readonly LookOnRecord[]): Omit<PumpTrace, 'foundWrong'
 }
 
 // What a pump's log says holds until its log grows. Everybody who looks at the Floor asks for the same pumps.
-const worst = new Map<string, { readonly seq: string | null; readonly recurrence?: Recurrence }>();
+const worst = new Map<string, { readonly mark: string; readonly recurrence?: Recurrence }>();
 const MOST_KEPT = 5000;
 
 /** What stands out on each of these pumps, all their comparisons and all the shop's pumps allowed for; where nothing does, none. */
 export async function alarmsOf(scope: ShopScope, pumpIds: readonly string[]): Promise<Record<string, Recurrence>> {
 	const key = (pump: string) => `${scope.shopId}/${pump}`;
 	const [marks, pumps] = await Promise.all([logMarks(scope, pumpIds), of(scope, 'pump').count()]);
-	const stale = marks.filter(({ pump, seq }) => worst.get(key(pump))?.seq !== seq || !worst.has(key(pump)));
+	const stale = marks.filter(({ pump, mark }) => worst.get(key(pump))?.mark !== mark);
 	if (worst.size > MOST_KEPT) worst.clear();
 	if (stale.length > 0) {
 		const found = await looks(
 			scope,
 			stale.map(({ pump }) => pump)
 		);
-		for (const { pump, seq } of stale) {
+		for (const { pump, mark } of stale) {
 			const [recurrence] = traceFrom(found.filter((look) => look.pump === pump)).recurrences;
-			worst.set(key(pump), { seq, recurrence });
+			worst.set(key(pump), { mark, recurrence });
 		}
 	}
 	return Object.fromEntries(

@@ -12,6 +12,7 @@ import { contrastsOf } from './contrasts';
 import { livesAt } from './lives';
 import { keepNetwork, networkOf } from './network';
 import { traceOfShop } from './ofShop';
+import { upToDate } from './upToDate';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
@@ -47,6 +48,7 @@ afterAll(() => database.drop());
 
 describe('recurrences of the shop', () => {
 	it('counts events and hours as the one pump’s trace does', async () => {
+		await upToDate(shop.scope);
 		const rows = await fleetEvents(shop.scope);
 		const counted = countedLooks(await looks(shop.scope, [pumpId])).filter(({ hours }) => hours !== undefined);
 		const places = rows.filter(({ pump, pattern }) => pump === pumpId && pattern === null);
@@ -107,6 +109,7 @@ describe('lives', () => {
 
 describe('contrasts', () => {
 	it('set groups side by side, with the hours and marks that the trace of the shop counts', async () => {
+		await upToDate(shop.scope);
 		const rows = await fleetEvents(shop.scope);
 		const hours = (station: string) =>
 			rows.reduce((sum, row) => (row.station === station && row.pattern === null ? sum + row.hours : sum), 0);
@@ -131,6 +134,47 @@ describe('contrasts', () => {
 		expect(ordinary.events).toBe(2); // at 2,500 and 4,000 h; the first rebuild has no hours before it
 		expect(worn.events + worn.others.events).toBe(2);
 	});
+	it('know a kit by what it holds', async () => {
+		const bench = await openJob(shop, { meterHours: 9000, scope: 'full' });
+		const { technician } = shop.people;
+		const came = (station: string, kit: string) =>
+			entryOf(bench, technician, 'arrived', { station, pieces: 3, from: 'bought', kit });
+		const answers = await append(shop.scope, technician, bench.job.id, [
+			came('inletSpring', 'MAR-P'),
+			came('packing', 'MAR-X'),
+			came('packing', 'MAR-P')
+		]);
+		expect(answers).toMatchObject([
+			{ result: 'refused', problem: { code: 'notInKit', kit: 'MAR-P' } },
+			{ result: 'refused', problem: { code: 'notInKit', kit: 'MAR-X' } },
+			{ result: 'accepted' }
+		]);
+	});
+	it('are counted anew where a look is taken back or added, by whoever asks first', async () => {
+		const again = await makeShop(database.db, 'Counted');
+		const { technician } = again.people;
+		let pump: string | undefined;
+		const events = async () => {
+			await Promise.all([upToDate(again.scope), upToDate(again.scope), traceOfShop(again.scope)]);
+			return (await fleetEvents(again.scope)).filter(({ pattern }) => pattern === 'lipTorn').map((row) => row.events);
+		};
+		for (const meterHours of [1000, 2000]) {
+			const bench = await openJob(again, { meterHours, ...(pump ? { pump: { id: pump } } : {}) });
+			pump = bench.job.pumpId;
+			await append(again.scope, technician, bench.job.id, decideAll(bench, technician, 'reuse'));
+			if (meterHours === 1000) await letGo(again, bench.job.id);
+			else {
+				expect(await events()).toEqual([]);
+				const part = partAt(bench, 'packing', 1);
+				const torn = entryOf(bench, technician, 'finding', { pattern: 'lipTorn', severity: 1, onset: 'service' }, part);
+				await append(again.scope, technician, bench.job.id, [torn]);
+				expect(await events()).toEqual([1]);
+				const back = entryOf(bench, technician, 'withdraw', { entry: torn.id, why: 'undone' });
+				await append(again.scope, technician, bench.job.id, [back]);
+				expect(await events()).toEqual([]);
+			}
+		}
+	});
 	it('find the lot that fails', async () => {
 		const bad = await makeShop(database.db, 'Lots');
 		const { technician } = bad.people;
@@ -140,7 +184,14 @@ describe('contrasts', () => {
 			pump = bench.job.pumpId;
 			const lot = i % 2 === 0 ? 'L-bad' : 'L-good';
 			const cameBad = i > 0 && i % 2 === 1; // what was fitted a rebuild ago
-			const came = entryOf(bench, technician, 'arrived', { station: 'packing', pieces: 3, from: 'bought', lot });
+			const kit = lot === 'L-bad' ? { kit: 'MAR-P' } : {};
+			const came = entryOf(bench, technician, 'arrived', {
+				station: 'packing',
+				pieces: 3,
+				from: 'bought',
+				lot,
+				...kit
+			});
 			const torn = [1, 2, 3].map((cylinder) =>
 				entryOf(
 					bench,
@@ -168,6 +219,12 @@ describe('contrasts', () => {
 		const { lives } = await livesAt(bad.scope, 'Marram', 'packing', 'lot');
 		const hours = (lot: string) => lives.filter(({ group }) => group === lot).length;
 		expect([hours('L-bad'), hours('L-good')]).toEqual([9, 9]);
+		const byKit = (await contrastsOf(bad.scope, 'kit')).contrasts[0];
+		expect([byKit.group, byKit.others.events].sort()).toEqual(
+			byKit.group === 'byItself' ? [9, 'byItself'] : [0, 'MAR-P']
+		);
+		const { lives: kits } = await livesAt(bad.scope, 'Marram', 'packing', 'kit');
+		expect(new Set(kits.map(({ group }) => group))).toEqual(new Set(['MAR-P', 'byItself']));
 		const byMate = await livesAt(bad.scope, 'Marram', 'packing', 'mate');
 		expect(new Set(byMate.lives.map(({ group }) => group))).toEqual(new Set(['new']));
 	});

@@ -1,5 +1,4 @@
 import type { EventsAtPlace } from '@exetasis/core/trace';
-import { countedEvents } from './countedEvents';
 import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
@@ -12,21 +11,16 @@ export interface EventsOnRecord extends EventsAtPlace {
 	readonly last: Date | null;
 }
 
-/** What happened in service at every place of the shop's pumps, over how many hours. */
+/** What happened in service at every place of the shop's pumps, over how many hours, as far as it is counted (see `upToDate`). */
 export const fleetEvents = (scope: ShopScope): Promise<EventsOnRecord[]> =>
 	rows(
 		scope,
 		`
-		${countedEvents}
-		, led AS (
-			SELECT g.*, EXISTS (SELECT 1 FROM part_life l WHERE l.removed_job_id = g.job_id AND l.part_id = g.part_id
-				AND l.end_reason IN ('worn', 'damaged')) AS replaced FROM grown g WHERE g.counts AND g.hours > 0),
-		shared AS (SELECT led.*, count(*) FILTER (WHERE replaced) OVER (PARTITION BY job_id) AS causes FROM led)
 		SELECT pump_id AS pump, station, cylinder, NULL AS pattern, 0 AS events, sum(hours) AS hours, 0 AS replaced,
 			0::double precision AS openings, NULL::timestamptz AS first, NULL::timestamptz AS last
-		FROM exposed WHERE hours > 0 GROUP BY pump_id, station, cylinder
+		FROM counted_look WHERE shop_id = $1 GROUP BY pump_id, station, cylinder
 		UNION ALL
-		SELECT pump_id, station, cylinder, pattern, count(*)::int, 0, count(*) FILTER (WHERE replaced)::int,
-			coalesce(sum(1.0 / causes) FILTER (WHERE replaced), 0)::double precision, min(received_at), max(received_at)
-		FROM shared GROUP BY pump_id, station, cylinder, pattern`
+		SELECT m.pump_id, m.station, m.cylinder, m.pattern, count(*)::int, 0, count(*) FILTER (WHERE m.opening > 0)::int,
+			sum(m.opening), min(j.received_at), max(j.received_at)
+		FROM counted_mark m JOIN job j ON j.id = m.job_id WHERE m.shop_id = $1 GROUP BY m.pump_id, m.station, m.cylinder, m.pattern`
 	);

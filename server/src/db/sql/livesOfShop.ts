@@ -17,6 +17,7 @@ export interface LifeInShop {
 	readonly cylinder: number;
 	readonly lot: string | null;
 	readonly supplier: string | null;
+	readonly kit: string | null;
 	readonly fittedHours: number | null;
 	readonly removedHours: number | null;
 	readonly endReason: EndReason | null;
@@ -35,7 +36,7 @@ export const livesOfShop = (
 		scope,
 		`
 		SELECT l.pump_id AS pump, p.serial, p.model, s.name AS site, p.duty->>'liquid' AS liquid, p.duty, l.station, l.cylinder,
-			a.lot, a.supplier, l.fitted_hours AS "fittedHours", l.removed_hours AS "removedHours", l.end_reason AS "endReason",
+			a.lot, a.supplier, a.kit, l.fitted_hours AS "fittedHours", l.removed_hours AS "removedHours", l.end_reason AS "endReason",
 			(SELECT max(j.pump_hours) FROM standing_look k JOIN job j ON j.id = k.job_id
 				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND j.id IS DISTINCT FROM l.removed_job_id) AS "lookedHours",
 			(SELECT CASE

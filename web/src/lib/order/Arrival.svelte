@@ -18,6 +18,10 @@
 	let pieces = $state(String(due));
 	let lot = $state('');
 	let supplier = $state('');
+	let kit = $state('');
+	const kits = $derived(
+		bench.bench.sheet.kits.filter(({ holds }) => holds.some((held) => held.station === station.key))
+	);
 	let problem = $state('');
 
 	function take() {
@@ -31,7 +35,8 @@
 				pieces: read.value,
 				from: 'bought',
 				...(lot.trim() ? { lot: lot.trim() } : {}),
-				...(supplier.trim() ? { supplier: supplier.trim() } : {})
+				...(supplier.trim() ? { supplier: supplier.trim() } : {}),
+				...(kit ? { kit } : {})
 			}
 		});
 		onclose();
@@ -45,6 +50,13 @@
 	<input id="{id}-lot" class="input" maxlength="80" bind:value={lot} />
 	<label for="{id}-supplier">Supplier</label>
 	<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
+	{#if kits.length > 0}
+		<label for="{id}-kit">Out of</label>
+		<select id="{id}-kit" class="select" bind:value={kit}>
+			<option value="">a bag of its own</option>
+			{#each kits as { number, name } (number)}<option value={number}>{name}</option>{/each}
+		</select>
+	{/if}
 	<button type="button" class="btn main" onclick={take}>They are here</button>
 	<button type="button" class="btn" onclick={onclose}>Leave it</button>
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
@@ -60,6 +72,9 @@
 	}
 	.input {
 		width: 9rem;
+	}
+	.select {
+		width: 12rem;
 	}
 	.short {
 		width: 4rem;

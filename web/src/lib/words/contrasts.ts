@@ -1,3 +1,4 @@
+import { BY_ITSELF } from '@exetasis/core/record';
 import { AGES_H } from '@exetasis/core/trace';
 import type { Contrast } from '@exetasis/server/trace/contrasts';
 import { formatNumber } from '../ui/numbers';
@@ -6,11 +7,15 @@ import { formatNumber } from '../ui/numbers';
 export const contrastWords: Readonly<Record<Contrast, string>> = {
 	lot: 'Lot',
 	supplier: 'Supplier',
+	kit: 'Kit',
 	liquid: 'Liquid',
 	season: 'Season',
 	age: 'Hours since fitting',
 	duty: 'Duty'
 };
+
+/** A kit by its number, or what came without one. */
+export const kitWords = (kit: string): string => (kit === BY_ITSELF ? 'by itself' : kit);
 
 /** How long a part had been in when it was looked at. */
 export function ageWords(group: string): string {

@@ -156,6 +156,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `“${problem.step}” is not done: the ${inSentence(problem.part)} are not tight yet.`;
 		case 'unknownStation':
 			return `This job has no part “${problem.station}”. Choose one of those on its order.`;
+		case 'notInKit':
+			return `Kit ${problem.kit} holds no “${problem.station}”. Choose another kit, or say that it came by itself.`;
 		case 'notTogether':
 			return `The pump is not together yet: first “${problem.before}” under Build.`;
 		case 'noSuchPlace':

@@ -1,4 +1,4 @@
-<!-- @component What comes up more often in one lot, liquid, season, age or duty than in the others. -->
+<!-- @component What comes up more often in one lot, kit, liquid, season, age or duty than in the others. -->
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { patternName, type PartTypeKey, type PatternKey } from '@exetasis/core/part';
@@ -10,7 +10,7 @@
 	import TraceNav from '$lib/trace/TraceNav.svelte';
 	import Filters from '$lib/ui/Filters.svelte';
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
-	import { ageWords, contrastWords } from '$lib/words/contrasts';
+	import { ageWords, contrastWords, kitWords } from '$lib/words/contrasts';
 	import { timesWords } from '$lib/words/rates';
 
 	let { data } = $props();
@@ -22,7 +22,8 @@
 		contrasts.filter((one) => (only === 'all' || one.q <= FALSE_ALARM) && (model === '' || one.model === model))
 	);
 	const standing = $derived(contrasts.filter(({ q }) => q <= FALSE_ALARM).length);
-	const groupName = (group: string) => (data.by === 'age' ? ageWords(group) : group);
+	const groupName = (group: string) =>
+		data.by === 'age' ? ageWords(group) : data.by === 'kit' ? kitWords(group) : group;
 	const per1000h = (events: number, hours: number) => formatNumber((1000 * events) / hours, 2);
 	const columns: readonly Column<ShopContrast>[] = $derived([
 		{

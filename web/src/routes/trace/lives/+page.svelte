@@ -6,6 +6,7 @@
 	import type { Column } from '$lib/table/features';
 	import LivesChart, { type Series } from '$lib/trace/LivesChart.svelte';
 	import type { GroupSummary } from '@exetasis/server/trace/livesSummary';
+	import { kitWords } from '$lib/words/contrasts';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { inSentence } from '$lib/words/place';
@@ -18,6 +19,7 @@
 		cylinder: 'cylinder',
 		lot: 'lot',
 		supplier: 'supplier',
+		kit: 'kit',
 		mate: 'how its mates were',
 		duty: 'duty',
 		liquid: 'liquid',
@@ -37,7 +39,13 @@
 	function groupName(name: string): string {
 		if (data.by === 'none') return 'All';
 		if (name === '') return 'not on record';
-		return data.by === 'cylinder' ? `Cylinder ${name}` : data.by === 'mate' ? mateWords[name] : name;
+		return data.by === 'cylinder'
+			? `Cylinder ${name}`
+			: data.by === 'mate'
+				? mateWords[name]
+				: data.by === 'kit'
+					? kitWords(name)
+					: name;
 	}
 	const groups = $derived(summary?.groups ?? []);
 	const MOST_DRAWN = 4;

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { goto, invalidateAll } from '$app/navigation';
-	import { coverWith, type Bought } from '@exetasis/core/order';
+	import { COVER_SECONDS, coverWith, type Bought } from '@exetasis/core/order';
 	import { groupBy } from '@exetasis/core/list';
 	import { stationsInScope } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
@@ -15,7 +15,7 @@
 	let { data, form } = $props();
 	const bench = $derived(benchInUse()());
 	const { job, sheet } = $derived(bench.bench);
-	const { problem, cheapest, uncovered, stock, consumables } = $derived(data.order);
+	const { problem, cheapest, proved, uncovered, stock, consumables } = $derived(data.order);
 	const currency = $derived(data.shop?.currency ?? '');
 	const locked = $derived(job.releasedAt !== null || !data.mayWork);
 	/** What somebody wants otherwise than it would be cheapest. */
@@ -118,6 +118,9 @@
 		had{data.within === undefined ? '' : ` within ${data.within} days`}.
 	</p>
 {/each}
+{#if cheapest && !proved}<p class="soft">
+		The search for the cheapest order was broken off after {COVER_SECONDS} seconds: there may be a cheaper one.
+	</p>{/if}
 {#if cover.missing.length > 0}<p class="wrong" role="alert">Still missing: {names(cover.missing)}.</p>{/if}
 {#if form?.form?.errors?._errors}<p class="wrong" role="alert">{form.form.errors._errors.join(' ')}</p>{/if}
 {#if form?.form?.message}<p role="status">{form.form.message}</p>{/if}

@@ -123,6 +123,10 @@ console.log(`\n${rebuilds} rebuilds (${made}), p95 of ${RUNS}:`);
 for (const [name, page] of pages) {
 	const whole: number[] = [];
 	const sql: number[] = [];
+	// The first one counts what the others find counted.
+	const cold = performance.now();
+	await page();
+	const first = performance.now() - cold;
 	for (let run = 0; run < RUNS; run++) {
 		inSql = 0;
 		const started = performance.now();
@@ -132,7 +136,7 @@ for (const [name, page] of pages) {
 	}
 	const ratio = p95(whole) / Math.max(1, p95(sql));
 	console.log(
-		`  ${name.padEnd(9)} ${p95(whole).toFixed(0).padStart(5)} ms, its statements ${p95(sql).toFixed(0).padStart(5)} ms: ${ratio.toFixed(1)} ×  (at most 2)`
+		`  ${name.padEnd(9)} ${p95(whole).toFixed(0).padStart(5)} ms, its statements ${p95(sql).toFixed(0).padStart(5)} ms: ${ratio.toFixed(1)} ×  (at most 2); the first ${first.toFixed(0)} ms`
 	);
 }
 await db.sequelize.close();

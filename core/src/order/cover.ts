@@ -86,6 +86,13 @@ export function uncovered(problem: CoverProblem): Uncovered[] {
 	});
 }
 
+/** How many of an offer cover all that it could. */
+const enoughOf = (offer: Offer, { needs }: CoverProblem): number =>
+	needs.reduce((most, { station, pieces }) => {
+		const each = held(offer, station);
+		return each > 0 ? Math.max(most, Math.ceil(pieces / each)) : most;
+	}, 0);
+
 /** Less than any two prices differ by, so that pieces left over decide between equally cheap covers alone. */
 const BELOW_A_CENT = 0.004;
 
@@ -106,7 +113,11 @@ export function coverProgramme(problem: CoverProblem): string {
 	const most = Math.max(1, needed * Math.max(0, ...offers.map(pieces)));
 	const cost = offers.map((offer, i) => `${offer.price + (BELOW_A_CENT * pieces(offer)) / most} x${i}`);
 	const covers = problem.needs.map(({ station, pieces: needed }, j) => {
-		const bought = offers.flatMap((offer, i) => (held(offer, station) > 0 ? [`${held(offer, station)} x${i}`] : []));
+		// What an offer holds beyond the need covers nothing more.
+		const bought = offers.flatMap((offer, i) => {
+			const covers = Math.min(held(offer, station), needed);
+			return covers > 0 ? [`${covers} x${i}`] : [];
+		});
 		return ` n${j}: ${sum([...bought, `s${j}`])} >= ${needed}`;
 	});
 	return [
@@ -115,7 +126,7 @@ export function coverProgramme(problem: CoverProblem): string {
 		'Subject To',
 		...covers,
 		'Bounds',
-		...offers.flatMap(({ most }, i) => (most === undefined ? [] : [` 0 <= x${i} <= ${most}`])),
+		...offers.map((offer, i) => ` 0 <= x${i} <= ${Math.min(offer.most ?? Infinity, enoughOf(offer, problem))}`),
 		...problem.needs.map(({ station }, j) => ` 0 <= s${j} <= ${stocked(problem, station)}`),
 		// With the kits settled, single pieces and those in stock come out whole by themselves: every station is a need by itself then.
 		'General',

@@ -1,3 +1,5 @@
+import { groupBy } from '../list';
+import { placeKey } from '../mat';
 import { partType, type PartTypeKey, type PatternKey } from '../part';
 import type { FoundWrong, ModelSheet, Station } from '../record';
 import type { CountedLook } from './countedLooks';
@@ -50,13 +52,20 @@ type Sheet = Pick<ModelSheet, 'stations' | 'cylinders' | 'ratedPressureMPa' | 'r
  * before and was kept is not found anew. Shape: findings whose parts the sheet does not have are left out.
  */
 export function findingsAt(network: CauseNetwork, sheet: Sheet, rebuild: RebuildEvidence): FindingAt[] {
-	return network.findings.flatMap((finding) =>
-		placesOf(finding, sheet).map((cylinder) => ({
+	const looksAt = groupBy(rebuild.looks, ({ station, cylinder }) => placeKey(station, cylinder));
+	return network.findings.flatMap((finding) => {
+		const stations = stationsOf(finding, sheet);
+		return placesOf(finding, stations, sheet).map((cylinder) => ({
 			finding: finding.key,
 			cylinder,
-			present: presence(finding, cylinder, sheet, rebuild)
-		}))
-	);
+			present: presence(
+				finding,
+				{ stations, cylinder, looks: stations.flatMap(({ key }) => looksAt.get(placeKey(key, cylinder)) ?? []) },
+				sheet,
+				rebuild
+			)
+		}));
+	});
 }
 
 type Where = Extract<FindingNode, { parts: unknown }>;
@@ -71,10 +80,10 @@ export const stationsOf = (finding: FindingNode, { stations }: Pick<ModelSheet, 
 
 const onCylinders = (cylinders: number): number[] => Array.from({ length: cylinders }, (_, i) => i + 1);
 
-function placesOf(finding: FindingNode, sheet: Sheet): number[] {
+function placesOf(finding: FindingNode, all: readonly Station[], sheet: Sheet): number[] {
 	if (finding.by === 'duty') return [0];
 	if (finding.by === 'rig') return finding.what === 'air' ? [0] : onCylinders(sheet.cylinders);
-	const stations = stationsOf(finding, sheet).filter(
+	const stations = all.filter(
 		(station) => finding.by !== 'size' || station.characteristics.some(({ key }) => finding.sizes.includes(key))
 	);
 	if (stations.length === 0) return [];
@@ -88,18 +97,29 @@ function placesOf(finding: FindingNode, sheet: Sheet): number[] {
 const anyOf = <T>(looked: readonly T[], shows: (one: T) => boolean): boolean | undefined =>
 	looked.length === 0 ? undefined : looked.some(shows);
 
-function presence(finding: FindingNode, cylinder: number, sheet: Sheet, rebuild: RebuildEvidence): boolean | undefined {
+/** Where a finding is looked for, and the looks there. */
+interface At {
+	readonly stations: readonly Station[];
+	readonly cylinder: number;
+	readonly looks: readonly LookedAt[];
+}
+
+function presence(
+	finding: FindingNode,
+	{ stations, cylinder, looks }: At,
+	sheet: Sheet,
+	rebuild: RebuildEvidence
+): boolean | undefined {
 	if (finding.by === 'duty') return dutyPresence(finding, sheet, rebuild);
 	if (finding.by === 'rig')
 		return (
 			rebuild.rig && rebuild.rig.what === finding.what && (finding.what === 'air' || rebuild.rig.cylinder === cylinder)
 		);
-	const keys = new Set(stationsOf(finding, sheet).map(({ key }) => key));
+	const keys = new Set(stations.map(({ key }) => key));
 	const here = <T extends { station: string; cylinder: number }>(some: readonly T[]) =>
 		some.filter((one) => keys.has(one.station) && one.cylinder === cylinder);
 	const has = (patterns: readonly string[]) =>
 		'patterns' in finding && patterns.some((pattern) => finding.patterns.includes(pattern as PatternKey));
-	const looks = here(rebuild.looks);
 	switch (finding.by) {
 		case 'mark': {
 			if (finding.seen === 'kept') return anyOf(looks, ({ seenBefore }) => has(seenBefore));
@@ -117,7 +137,7 @@ function presence(finding: FindingNode, cylinder: number, sheet: Sheet, rebuild:
 				({ beyond }) => beyond
 			);
 		case 'early': {
-			const soon = (station: string) => finding.share * lastsHours(sheet.stations.find(({ key }) => key === station)!);
+			const soon = (station: string) => finding.share * lastsHours(stations.find(({ key }) => key === station)!);
 			const told = looks.filter(
 				({ station, ranHours, failed }) => ranHours !== null && (failed || ranHours >= soon(station))
 			);

@@ -1,12 +1,13 @@
 import {
 	comparePlaces,
+	type ComparedPlace,
 	FALSE_ALARM,
 	falseDiscovery,
 	type RateComparison,
 	type ShrunkenRate
 } from '@exetasis/core/trace';
 import { of, type ShopScope } from '../db/scope';
-import { fleetEvents } from '../db/sql/fleetEvents';
+import { fleetEvents, type EventsOnRecord } from '../db/sql/fleetEvents';
 import { newestSheets } from '../sheets';
 import { casesOf } from './cases';
 import { upToDate } from './upToDate';
@@ -61,9 +62,9 @@ const MOST_SHOWN = 200;
  * gamma–Poisson shrinkage; false discovery is held over all places at which the pattern could have come up.
  */
 export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
-	await upToDate(scope);
-	const [rows, pumps, sheets, cases] = await Promise.all([
-		fleetEvents(scope),
+	const counted = await upToDate(scope);
+	const [{ compared, watched, hours: hoursOnRecord }, pumps, sheets, cases] = await Promise.all([
+		placesCompared(scope, counted),
 		of(scope, 'pump').all<{
 			id: string;
 			serial: string;
@@ -81,7 +82,6 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 	);
 	const openingCost = new Map(sheets.map((sheet) => [sheet.model, sheet.openingCost]));
 	const caseOf = new Map(cases.map((one) => [placeKey({ ...one, pump: one.pumpId }), one]));
-	const compared = comparePlaces(rows, (pump) => pumpOf.get(pump)?.model);
 	const qs = falseDiscovery(compared.map(({ p }) => p));
 	const recurrences = compared.flatMap(({ row, hours, expected, shrunken, crude }, i): ShopRecurrence[] => {
 		const pump = pumpOf.get(row.pump);
@@ -122,10 +122,35 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 	return {
 		recurrences: shown,
 		comparisons: compared.length,
-		pumps: new Set(rows.map(({ pump }) => pump)).size,
-		hours: rows.reduce((sum, row) => (row.pattern === null ? sum + row.hours : sum), 0),
+		pumps: watched,
+		hours: hoursOnRecord,
 		standing: recurrences.filter(({ q }) => q <= FALSE_ALARM).length
 	};
+}
+
+interface Compared {
+	readonly compared: readonly ComparedPlace<EventsOnRecord>[];
+	readonly watched: number;
+	readonly hours: number;
+}
+// Of each shop the last one, with how far its record had come: everybody who looks asks for the same.
+const known = new Map<string, { readonly counted: string; readonly answer: Compared }>();
+
+async function placesCompared(scope: ShopScope, counted: string): Promise<Compared> {
+	const last = known.get(scope.shopId);
+	if (last?.counted === counted) return last.answer;
+	const [rows, pumps] = await Promise.all([
+		fleetEvents(scope),
+		of(scope, 'pump').all({}, { attributes: ['id', 'model'] })
+	]);
+	const modelOf = new Map(pumps.map(({ id, model }) => [id, model]));
+	const answer = {
+		compared: comparePlaces(rows, (pump) => modelOf.get(pump)),
+		watched: new Set(rows.map(({ pump }) => pump)).size,
+		hours: rows.reduce((sum, row) => (row.pattern === null ? sum + row.hours : sum), 0)
+	};
+	known.set(scope.shopId, { counted, answer });
+	return answer;
 }
 
 const placeKey = ({

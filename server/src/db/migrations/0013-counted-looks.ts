@@ -35,5 +35,7 @@ CREATE TABLE counted_pump (
 	FOREIGN KEY (shop_id, pump_id) REFERENCES pump (shop_id, id)
 );
 CREATE INDEX counted_look_of_pump ON counted_look (pump_id);
+-- What tells of causes is few among the entries of a rebuild.
+CREATE INDEX log_of_causes ON log_entry (job_id) WHERE kind IN ('asFound', 'mark', 'proof');
 CREATE INDEX counted_mark_of_pump ON counted_mark (pump_id);
 `;

@@ -2,7 +2,7 @@ import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
 /** Takes back what was counted on these pumps. */
-export const forgetCounted = (scope: ShopScope, pumpIds: readonly string[]): Promise<void[]> =>
+export const forgetCounted = (scope: ShopScope, pumpIds: readonly string[]): Promise<unknown[]> =>
 	rows(
 		scope,
 		`
@@ -15,7 +15,7 @@ export const forgetCounted = (scope: ShopScope, pumpIds: readonly string[]): Pro
  * Counts the looks of these pumps with the hours that each stands for, and among them the marks that count: what `countedLooks` says of
  * one pump. A mark counts where it is new in its part's life or has grown; hours run from look to look and no further back than the part.
  */
-export const countLooks = (scope: ShopScope, pumpIds: readonly string[]): Promise<void[]> =>
+export const countLooks = (scope: ShopScope, pumpIds: readonly string[]): Promise<unknown[]> =>
 	rows(
 		scope,
 		`

@@ -66,6 +66,7 @@ export const floorJobs = (scope: ShopScope): Promise<FloorJob[]> =>
 						ORDER BY d.at DESC, d.entry_id DESC LIMIT 1) AS verdict
 				FROM (SELECT e->>'key' AS key, e->>'name' AS name, row_number() OVER (ORDER BY n)::int AS n
 					FROM jsonb_array_elements(s.body->'stations') WITH ORDINALITY e(e, n) WHERE e->'scopes' ? j.scope) o
-				JOIN mat_cell c ON c.job_id = j.id AND c.station = o.key) c) m
+				JOIN mat_cell c ON c.job_id = j.id AND c.station = o.key
+				OFFSET 0) c) m -- each part's verdict and look once, not once for each column that speaks of them
 		WHERE j.shop_id = $1 AND j.released_at IS NULL ORDER BY j.received_at`
 	);

@@ -14,6 +14,6 @@ export const logMarks = (
 		`
 		SELECT j.pump_id AS pump, concat_ws('/', sum((SELECT count(*) FROM log_entry e WHERE e.job_id = j.id
 			AND e.kind IN ('finding', 'clean', 'withdraw', 'correction'))), count(*), count(j.released_at)) AS mark
-		FROM job j WHERE j.shop_id = $1 AND ($2::uuid[] IS NULL OR j.pump_id = ANY($2::uuid[])) GROUP BY j.pump_id`,
+		FROM job j WHERE j.shop_id = $1 AND ($2::uuid[] IS NULL OR j.pump_id = ANY($2::uuid[])) GROUP BY j.pump_id ORDER BY j.pump_id`,
 		[pumpIds]
 	);

@@ -35,6 +35,19 @@ describe('comparePlaces', () => {
 		expect(worst(rows({ a: [1, 0, 0], b: [0, 0, 0] })).p).toBe(1);
 		expect(worst(rows({ a: [9, 0, 0] })).p).toBe(1);
 	});
+	it('holds a pump against those of its duty where they are enough, so that a hard duty is no alarm', () => {
+		const hard = Object.fromEntries(['a', 'b', 'c', 'd', 'e', 'f'].map((pump) => [pump, [4, 3, 4]]));
+		const mild = Object.fromEntries(['u', 'v', 'w', 'x', 'y', 'z'].map((pump) => [pump, [0, 0, 0]]));
+		const fleet = rows({ ...hard, ...mild });
+		const dutyOf = (pump: string) => (pump in hard ? 'hard' : 'mild');
+		const expected = (duty?: typeof dutyOf, given = fleet) =>
+			comparePlaces(given, model, duty).find(({ row }) => row.pump === 'a')!.expected!;
+		expect(expected(dutyOf)).toBeCloseTo(11 / 3, 1);
+		expect(expected()).toBeLessThan(2);
+		// Five of a duty are four others: too few.
+		const fewer = fleet.filter(({ pump }) => pump !== 'f');
+		expect(expected(dutyOf, fewer)).toBeCloseTo(expected(undefined, fewer), 12);
+	});
 	it('keeps models apart', () => {
 		const given = rows({ a: [0, 4, 0], b: [4, 4, 4] });
 		const apart = comparePlaces(given, (pump) => pump);

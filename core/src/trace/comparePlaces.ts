@@ -13,7 +13,10 @@ export interface EventsAtPlace {
 	readonly hours: number;
 }
 
-/** A place and pattern held against the same station of all other pumps of the model. */
+/** As many other pumps of its duty as a pump has to have to be held against them alone. */
+export const FEWEST_ALIKE = 5;
+
+/** A place and pattern held against the same station of the other pumps of the model: of those of its duty, where they are enough. */
 export interface ComparedPlace<R extends EventsAtPlace> {
 	readonly row: R;
 	readonly hours: number;
@@ -27,13 +30,15 @@ export interface ComparedPlace<R extends EventsAtPlace> {
 
 /**
  * Every place at which a pattern that its model shows there could have come up, held against the other pumps of the model: how many
- * would be expected, how many times that it is, and the chance of as many. The pump itself is left out of what it is held against.
+ * would be expected, how many times that it is, and the chance of as many. The pump itself is left out of what it is held against. Where at
+ * least five others are of its duty it is held against these, so that a hard duty is no alarm; else against all.
  * What came up once at most has the chance 1: it is compared, and never called surprising.
  * Shape: one row of exposure a place (`pattern` null), one of events a place and pattern. Errors: PreconditionError as `fleetRate`.
  */
 export function comparePlaces<R extends EventsAtPlace>(
 	rows: readonly R[],
-	modelOf: (pump: string) => string | undefined
+	modelOf: (pump: string) => string | undefined,
+	dutyOf: (pump: string) => string | undefined = () => undefined
 ): ComparedPlace<R>[] {
 	for (const { cylinder, events, hours } of rows) {
 		requireThat(Number.isInteger(cylinder) && cylinder >= 0, 'comparePlaces', 'cylinder', cylinder, 'a whole number');
@@ -57,9 +62,12 @@ export function comparePlaces<R extends EventsAtPlace>(
 			events: count.get(`${pump}/${cylinder}`) ?? 0,
 			exposure: hours
 		}));
-		const fleets = new Map<string, FleetRate>();
-		const others = (pump: string): FleetRate => {
-			const known = fleets.get(pump) ?? fleetRate(counted.filter((one) => one.pump !== pump));
+		const ofDuty = groupBy([...new Set(members.map(({ pump }) => pump))], (pump) => dutyOf(pump) ?? '');
+		const fleets = new Map<string, Others>();
+		const othersOf = (pump: string): Others => {
+			const duty = dutyOf(pump);
+			const alike = duty !== undefined && ofDuty.get(duty)!.length > FEWEST_ALIKE;
+			const known = fleets.get(pump) ?? others(counted, (one) => one !== pump && (!alike || dutyOf(one) === duty));
 			fleets.set(pump, known);
 			return known;
 		};
@@ -70,20 +78,35 @@ export function comparePlaces<R extends EventsAtPlace>(
 			};
 			// Once may be anything: it is compared, and never called surprising.
 			if (counted[i].events < 2) return { row, hours: place.hours, p: 1 };
-			const fleet = others(place.pump);
-			const elsewhere = counted.filter(({ pump }) => pump !== place.pump);
-			const exposure = elsewhere.reduce((sum, one) => sum + one.exposure, 0);
-			if (exposure === 0) return { row, hours: place.hours, p: 1 };
+			const { fleet, ...all } = othersOf(place.pump);
+			if (all.exposure === 0) return { row, hours: place.hours, p: 1 };
 			const own = counted[i];
 			if (fleet.kind === 'spread') {
 				const shrunken = againstFleet(own, fleet)!;
 				return { row, hours: place.hours, expected: fleet.mean * place.hours, shrunken, p: shrunken.p };
 			}
-			const all = { events: elsewhere.reduce((sum, one) => sum + one.events, 0), exposure };
 			const crude = compareRates(own, all);
 			// One-sided: only what comes more often is called recurring; what the others never had does.
 			const p = (crude.ratio ?? Infinity) > 1 ? crude.p / 2 : 1;
-			return { row, hours: place.hours, expected: (all.events / exposure) * place.hours, crude, p };
+			return { row, hours: place.hours, expected: (all.events / all.exposure) * place.hours, crude, p };
 		});
 	});
+}
+
+interface Others {
+	readonly fleet: FleetRate;
+	readonly events: number;
+	readonly exposure: number;
+}
+
+function others(
+	counted: readonly { readonly pump: string; readonly events: number; readonly exposure: number }[],
+	isMeant: (pump: string) => boolean
+): Others {
+	const meant = counted.filter(({ pump }) => isMeant(pump));
+	return {
+		fleet: fleetRate(meant),
+		events: meant.reduce((sum, { events }) => sum + events, 0),
+		exposure: meant.reduce((sum, { exposure }) => sum + exposure, 0)
+	};
 }

@@ -16,7 +16,7 @@ import { heavily } from '../background/heavy';
 import { of, type ShopScope } from '../db/scope';
 import { logMarks } from '../db/sql/logMarks';
 import { newestSheet } from '../sheets';
-import { casesOf, type CaseListing } from './cases';
+import { casesOf, type CaseListing, type CaseOnRecord } from './cases';
 import { evidenceOf, type RebuildOnRecord } from './evidence';
 import { networkOf, type NetworkInForce } from './network';
 
@@ -116,7 +116,7 @@ async function lookedForElsewhere(
 }
 
 async function confirmedCases(scope: ShopScope, inForce: NetworkInForce): Promise<Confirmed[]> {
-	const all = await of(scope, 'traceCase').all<CaseListing>(
+	const all = await of(scope, 'traceCase').all<CaseOnRecord>(
 		{ outcome: 'confirmed' },
 		{ include: [{ association: 'pump', attributes: ['model'] }] }
 	);

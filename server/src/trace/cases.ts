@@ -12,20 +12,32 @@ import { traceOf } from './onePump';
 export type TraceCase = Omit<TraceCaseRow, 'shopId'>;
 export type Outcome = NonNullable<TraceCaseRow['outcome']>;
 
-/** A case with the pump it is about. */
-export interface CaseListing extends TraceCase {
+/** How a case stands: nothing done yet, something done and watched, or what came of it. */
+export type CaseState = 'open' | 'acted' | Outcome;
+
+export interface CaseOnRecord extends TraceCase {
 	readonly pump: { readonly serial: string; readonly tag: string | null; readonly model: string };
 }
+
+/** A case with the pump it is about, and how it stands. */
+export interface CaseListing extends CaseOnRecord {
+	readonly state: CaseState;
+}
+
+const listed = (one: CaseOnRecord): CaseListing => ({
+	...one,
+	state: one.outcome ?? (one.action === null ? 'open' : 'acted')
+});
 
 const withPump = { include: [{ association: 'pump', attributes: ['serial', 'tag', 'model'] }] };
 
 /** The shop's cases, or a pump's; those without an outcome first, then the newest. */
 export async function casesOf(scope: ShopScope, pumpIds?: readonly string[]): Promise<CaseListing[]> {
-	const found = await of(scope, 'traceCase').all<CaseListing>(pumpIds ? { pumpId: [...pumpIds] } : {}, {
+	const found = await of(scope, 'traceCase').all<CaseOnRecord>(pumpIds ? { pumpId: [...pumpIds] } : {}, {
 		...withPump,
 		order: [['id', 'DESC']]
 	});
-	return found.toSorted((a, b) => Number(a.outcome !== null) - Number(b.outcome !== null));
+	return found.map(listed).toSorted((a, b) => Number(a.outcome !== null) - Number(b.outcome !== null));
 }
 
 /** An open case as it is told where its pump is in hand: what to look at first, and where. */
@@ -39,7 +51,7 @@ export interface CaseToWatch extends Pick<TraceCase, 'id' | 'pumpId' | 'station'
 /** The open cases of these pumps. */
 export async function casesToWatch(scope: ShopScope, pumpIds: readonly string[]): Promise<CaseToWatch[]> {
 	const [open, { network }] = await Promise.all([
-		of(scope, 'traceCase').all<CaseListing>({ pumpId: [...pumpIds], outcome: null }, withPump),
+		of(scope, 'traceCase').all<CaseOnRecord>({ pumpId: [...pumpIds], outcome: null }, withPump),
 		networkOf(scope)
 	]);
 	const sheets = open.length > 0 ? await newestSheets(scope) : [];
@@ -56,8 +68,10 @@ export async function casesToWatch(scope: ShopScope, pumpIds: readonly string[])
 	});
 }
 
-export const caseById = (scope: ShopScope, id: string): Promise<CaseListing | undefined> =>
-	of(scope, 'traceCase').one<CaseListing>({ id }, withPump);
+export async function caseById(scope: ShopScope, id: string): Promise<CaseListing | undefined> {
+	const found = await of(scope, 'traceCase').one<CaseOnRecord>({ id }, withPump);
+	return found && listed(found);
+}
 
 export interface NewCase extends Pick<
 	TraceCaseRow,

@@ -1,3 +1,4 @@
+import { dutyClassOf } from '@exetasis/core/life';
 import {
 	comparePlaces,
 	type ComparedPlace,
@@ -9,7 +10,7 @@ import {
 import { of, type ShopScope } from '../db/scope';
 import { fleetEvents, type EventsOnRecord } from '../db/sql/fleetEvents';
 import { newestSheets } from '../sheets';
-import { casesOf } from './cases';
+import { casesOf, type CaseState } from './cases';
 import { upToDate } from './upToDate';
 
 /** One pattern at one place of one pump, held against all the shop's pumps of its model. */
@@ -43,7 +44,7 @@ export interface ShopRecurrence {
 	readonly last: Date;
 	/** An open or closed case on it. */
 	readonly caseId?: string;
-	readonly caseState?: 'open' | 'acted' | 'confirmed' | 'refuted' | 'notTold';
+	readonly caseState?: CaseState;
 }
 
 export interface ShopTrace {
@@ -58,7 +59,7 @@ export interface ShopTrace {
 const MOST_SHOWN = 200;
 
 /**
- * What recurs in the shop, dearest first. Each place of a pump is held against the same station of all *other* pumps of its model by
+ * What recurs in the shop, dearest first. Each place of a pump is held against the same station of the *other* pumps of its model and duty by
  * gamma–Poisson shrinkage; false discovery is held over all places at which the pattern could have come up.
  */
 export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
@@ -112,7 +113,7 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 				cost: row.replaced * station.price + row.openings * openingCost.get(pump.model)!,
 				since: row.first!,
 				last: row.last!,
-				...(known ? { caseId: known.id, caseState: known.outcome ?? (known.action ? 'acted' : 'open') } : {})
+				...(known ? { caseId: known.id, caseState: known.state } : {})
 			}
 		];
 	});
@@ -139,13 +140,25 @@ const known = new Map<string, { readonly counted: string; readonly answer: Compa
 async function placesCompared(scope: ShopScope, counted: string): Promise<Compared> {
 	const last = known.get(scope.shopId);
 	if (last?.counted === counted) return last.answer;
-	const [rows, pumps] = await Promise.all([
+	const [rows, pumps, sheets] = await Promise.all([
 		fleetEvents(scope),
-		of(scope, 'pump').all({}, { attributes: ['id', 'model'] })
+		of(scope, 'pump').all({}, { attributes: ['id', 'model', 'duty'] }),
+		newestSheets(scope)
 	]);
 	const modelOf = new Map(pumps.map(({ id, model }) => [id, model]));
+	const sheetOf = new Map(sheets.map((sheet) => [sheet.model, sheet]));
+	const dutyOf = new Map(
+		pumps.flatMap(({ id, model, duty }) => {
+			const sheet = sheetOf.get(model);
+			return sheet ? [[id, dutyClassOf(duty, sheet).key] as const] : [];
+		})
+	);
 	const answer = {
-		compared: comparePlaces(rows, (pump) => modelOf.get(pump)),
+		compared: comparePlaces(
+			rows,
+			(pump) => modelOf.get(pump),
+			(pump) => dutyOf.get(pump)
+		),
 		watched: new Set(rows.map(({ pump }) => pump)).size,
 		hours: rows.reduce((sum, row) => (row.pattern === null ? sum + row.hours : sum), 0)
 	};

@@ -1,4 +1,5 @@
 import type { CauseNetwork, NetworkFault, WhereToLook } from '@exetasis/core/trace';
+import type { CaseState } from '@exetasis/server/trace/cases';
 import { placeName } from './place';
 
 export const causeName = ({ causes }: CauseNetwork, key: string): string =>
@@ -27,7 +28,7 @@ export const caseState = {
 	confirmed: 'confirmed',
 	refuted: 'refuted',
 	notTold: 'closed, could not be told'
-} as const;
+} as const satisfies Record<CaseState, string>;
 
 /** What is wrong with a network that somebody wrote, as a sentence that says what to do. */
 export function faultSentence(fault: NetworkFault): string {

@@ -3,7 +3,7 @@
 	import { onMount } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { FALSE_ALARM } from '@exetasis/core/trace';
+	import { FALSE_ALARM, FEWEST_ALIKE } from '@exetasis/core/trace';
 	import type { ShopRecurrence } from '@exetasis/server/trace/ofShop';
 	import type { PartTypeKey } from '@exetasis/core/part';
 	import Glyph from '$lib/glyph/Glyph.svelte';
@@ -190,11 +190,11 @@
 	empty="Nothing here came up more often than on other pumps of its model. Ask for all that came up twice, or for one pump."
 />
 <p class="soft mt-2">
-	A place is held against the same part of all other pumps of its model: by gamma–Poisson where their own rates are
-	spread, exactly (Poisson) where they are not; always without the pump itself. “By chance” is the share of false alarms
-	to be expected among all that are no less surprising; below 5 % it stands out. Marks made while stripping or by an
-	earlier assembly are kept out. Once is never called recurring. An opening is shared among all that took a part out
-	then.
+	A place is held against the same part of all other pumps of its model, those of its duty where at least {FEWEST_ALIKE} others
+	are: by gamma–Poisson where their own rates are spread, exactly (Poisson) where they are not; always without the pump itself.
+	“By chance” is the share of false alarms to be expected among all that are no less surprising; below 5 % it stands out.
+	Marks made while stripping or by an earlier assembly are kept out. Once is never called recurring. An opening is shared
+	among all that took a part out then.
 </p>
 
 <style>

@@ -24,7 +24,7 @@
 		{
 			key: 'state',
 			head: 'How it stands',
-			of: ({ outcome, action }) => caseState[outcome ?? (action ? 'acted' : 'open')]
+			of: ({ state }) => caseState[state]
 		},
 		{
 			key: 'opened',

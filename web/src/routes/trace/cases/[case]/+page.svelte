@@ -57,7 +57,7 @@
 	<a class="row" href="/trace/pumps/{one.pumpId}?place={one.station}/{one.cylinder}/{one.pattern}"
 		>{one.pump.serial}{one.pump.tag ? `, ${one.pump.tag}` : ''}</a
 	>
-	· <b>{caseState[one.outcome ?? (one.action ? 'acted' : 'open')]}</b>
+	· <b>{caseState[one.state]}</b>
 </p>
 {#if data.already}<p role="status">A case on this place and pattern was open already: this one.</p>{/if}
 <div class="columns">

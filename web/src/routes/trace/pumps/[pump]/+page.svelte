@@ -163,7 +163,7 @@
 		<a class="row" href="/trace/cases/{one.id}"
 			>Case: {patternName(one.pattern as PatternKey)} at {placeName(stationName(one.station), one.cylinder)}</a
 		>, thought to be {causeAtPlace(data.beliefs!.network, { cause: one.cause, cylinder: 0 })};
-		{caseState[one.outcome ?? (one.action ? 'acted' : 'open')]}.
+		{caseState[one.state]}.
 	</p>
 {/each}
 {#if data.beliefs && data.sheet}

@@ -41,6 +41,8 @@ const forms: readonly [path: string, fields: readonly string[]][] = [
 	['/settings?/theme', ['theme']],
 	['/settings?/password', ['current', 'next']],
 	['/sheets', ['text', 'file']],
+	[`/sheets/${unknown}?/attach`, ['at', 'name']],
+	[`/sheets/${unknown}?/detach`, ['document']],
 	['/shop?/policy', ['school', 'intervalHours', 'acceptBad', 'valves']],
 	['/shop/people?/active', ['person', 'active']],
 	['/shop/people?/change', ['person', 'name', 'role']],

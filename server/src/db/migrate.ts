@@ -13,6 +13,7 @@ import * as stock from './migrations/0010-stock';
 import * as cases from './migrations/0011-cases';
 import * as kits from './migrations/0012-kits';
 import * as countedLooks from './migrations/0013-counted-looks';
+import * as documents from './migrations/0014-documents';
 
 interface Migration {
 	readonly name: string;
@@ -33,7 +34,8 @@ const migrations: readonly Migration[] = [
 	stock,
 	cases,
 	kits,
-	countedLooks
+	countedLooks,
+	documents
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

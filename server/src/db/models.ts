@@ -8,6 +8,7 @@ import type {
 	CountedMarkRow,
 	CountedPumpRow,
 	DecisionRow,
+	DocumentRow,
 	EarlierPlaceRow,
 	FleetFitRow,
 	GaugeRow,
@@ -238,6 +239,18 @@ export function defineModels(sequelize: Sequelize) {
 			sha256: { ...text, primaryKey: true },
 			jpeg: { type: DataTypes.BLOB },
 			keptBy: text
+		}),
+		document: define<DocumentRow>('document', {
+			id,
+			shopId: { ...uuid, primaryKey: true },
+			model: text,
+			about: text,
+			key: text,
+			name: text,
+			type: text,
+			bytes: { type: DataTypes.BLOB },
+			addedBy: text,
+			addedAt: date
 		}),
 		fleetFit: define<FleetFitRow>('fleet_fit', {
 			shopId: { ...uuid, primaryKey: true },

@@ -237,6 +237,19 @@ export interface PhotoRow {
 	jpeg: Buffer;
 	keptBy: string;
 }
+export interface DocumentRow {
+	id: string;
+	shopId: string;
+	model: string;
+	about: 'sheet' | 'step' | 'station';
+	/** Of the step or station; empty for the sheet as a whole. */
+	key: string;
+	name: string;
+	type: 'application/pdf' | 'image/png' | 'image/jpeg';
+	bytes: Buffer;
+	addedBy: string;
+	addedAt: Date;
+}
 export interface FleetFitRow {
 	shopId: string;
 	model: string;

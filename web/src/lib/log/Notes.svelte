@@ -1,5 +1,7 @@
 <!-- @component Notes on a part: what no pattern and no figure says. -->
 <script lang="ts">
+	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
+	import { documentsAt } from './documents';
 	import { shortTime } from '$lib/ui/time';
 	import type { BenchPart, BenchState } from './bench.svelte';
 
@@ -20,6 +22,7 @@
 	}
 </script>
 
+<DocumentLinks documents={documentsAt({ stations: [part.station.key] })} />
 {#each part.record.notes as note (note.id)}
 	<p class="note">
 		“{note.payload.text}” <span class="soft">{bench.bench.people[note.by]}, {shortTime(note.at)}</span>

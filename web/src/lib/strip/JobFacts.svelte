@@ -2,6 +2,8 @@
 <script lang="ts">
 	import type { ModelSheet } from '@exetasis/core/record';
 	import type { Bench } from '@exetasis/server/jobs/bench';
+	import { documentsAt } from '$lib/log/documents';
+	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
 	import { formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 
@@ -32,6 +34,7 @@
 	{#each facts as [name, value] (name)}<dt>{name}</dt>
 		<dd>{value}</dd>{/each}
 </dl>
+<DocumentLinks documents={documentsAt({ sheet: true })} />
 
 <style>
 	dl {

@@ -1,5 +1,7 @@
 <!-- @component What goes with a step: the parts that it handles, its tools with what may stand in for them, ways that differ. -->
 <script lang="ts">
+	import { documentsAt } from '$lib/log/documents';
+	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
 	import { stationsInScope, type ModelSheet, type Opening, type Step } from '@exetasis/core/record';
 
 	interface Props {
@@ -53,6 +55,7 @@
 				>{/each}{/each}
 	</p>
 {/if}
+<DocumentLinks documents={documentsAt({ step: step.key, stations: step.stations })} />
 {#if power.length > 0}<p>{power.join(' · ')}</p>{/if}
 {#if lays}<p>
 		{lays.name}: put down with its {step.lays?.up === 'C' ? 'crank side (C)' : 'pressure side (P)'} up{lays.massKg

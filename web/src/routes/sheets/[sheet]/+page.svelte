@@ -8,6 +8,7 @@
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import Tip from '$lib/ui/Tip.svelte';
+	import Documents from '$lib/sheet/Documents.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
@@ -56,6 +57,8 @@
 		</figure>
 	{/each}
 </div>
+<h2 class="mt-4">Documents</h2>
+<Documents {sheet} documents={data.documents} form={data.form} mayManage={data.mayManage} />
 <h2 class="mt-4">Steps</h2>
 <ol class="steps">
 	{#each sheet.steps as step (step.key)}

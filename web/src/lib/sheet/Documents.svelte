@@ -1,0 +1,97 @@
+<!-- @component The shop's own documents on a model; a lead attaches them to the sheet, a step or a part, and takes them away. -->
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+	import type { SuperValidated } from 'sveltekit-superforms';
+	import type { ModelSheet } from '@exetasis/core/record';
+	import type { DocumentListing } from '@exetasis/server/documents/documents';
+	import { keptForm } from '$lib/forms/kept';
+	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
+	import Fields from '$lib/ui/Fields.svelte';
+	import FileField from '$lib/ui/FileField.svelte';
+
+	interface Props {
+		sheet: ModelSheet;
+		documents: readonly DocumentListing[];
+		form: SuperValidated<{ at: string; name: string; file: string }>;
+		mayManage: boolean;
+	}
+	let { sheet, documents, form, mayManage }: Props = $props();
+	const {
+		form: typed,
+		errors,
+		enhance: attach,
+		message,
+		submitting
+	} = keptForm(
+		untrack(() => form),
+		{ resetForm: true }
+	);
+	function placeOf({ about, key }: DocumentListing): string {
+		if (about === 'sheet') return 'The sheet';
+		const found =
+			about === 'step'
+				? sheet.steps.find((step) => step.key === key)?.text
+				: sheet.stations.find((station) => station.key === key)?.name;
+		return found ?? 'Not in this revision';
+	}
+</script>
+
+{#if documents.length > 0}
+	<table class="table" aria-label="Documents">
+		<thead
+			><tr
+				><th>Document</th><th>Shown at</th>{#if mayManage}<th><span class="sr-only">Take away</span></th>{/if}</tr
+			></thead
+		>
+		<tbody>
+			{#each documents as one (one.id)}
+				<tr>
+					<td><DocumentLinks documents={[one]} /></td>
+					<td>{placeOf(one)}</td>
+					{#if mayManage}<td>
+							<form method="post" action="?/detach" use:enhance>
+								<input type="hidden" name="document" value={one.id} />
+								<button class="btn" aria-label="Take away: {one.name}">Take away</button>
+							</form>
+						</td>{/if}
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+{:else}<p class="soft">None yet. A drawing or a page of the maker’s handbook attached to a step is shown there.</p>{/if}
+{#if mayManage}
+	<form method="post" action="?/attach" enctype="multipart/form-data" use:attach class="mt-3 grid gap-3">
+		<Fields>
+			{#key documents.length}<FileField name="file" label="PDF, PNG or JPEG" accept=".pdf,.png,.jpg,.jpeg" />{/key}
+			<label class="label"
+				>What it shows <input class="input" name="name" maxlength="120" bind:value={$typed.name} />
+				{#if $errors.name}<span class="wrong" role="alert">{$errors.name[0]}</span>{/if}</label
+			>
+			<label class="label"
+				>Shown at
+				<select class="select" name="at" bind:value={$typed.at}>
+					<option value="sheet">the sheet as a whole</option>
+					<optgroup label="Steps">
+						{#each sheet.steps as { key, text } (key)}<option value="step/{key}">{text}</option>{/each}
+					</optgroup>
+					<optgroup label="Parts">
+						{#each sheet.stations as { key, name } (key)}<option value="station/{key}">{name}</option>{/each}
+					</optgroup>
+				</select></label
+			>
+			{#if $errors.file}<p class="wrong" role="alert">{$errors.file[0]}</p>{/if}
+			{#if $message}<p role="status">{$message}</p>{/if}
+			<div><button class="btn main" disabled={$submitting}>Attach</button></div>
+		</Fields>
+	</form>
+{/if}
+
+<style>
+	.select {
+		max-width: 34rem;
+	}
+	form {
+		max-width: 40rem;
+	}
+</style>

@@ -62,7 +62,7 @@ test('a sheet that breaks its schema is answered with line and path, and the tex
 	await page.getByRole('button', { name: 'Check and take in' }).click();
 	const line = broken.split('\n').findIndex((one) => one.includes('"strokeMm"')) + 1;
 	await expect(page.getByRole('row', { name: new RegExp(`^${line} strokeMm`) })).toBeVisible();
-	await expect(page.locator('textarea[name=text]')).toHaveValue(broken);
+	await expect(page.locator('[name=text]')).toHaveValue(broken);
 	await page.getByLabel('or its text').fill(text.replace('"revision": 1', '"revision": 2'));
 	await page.getByRole('button', { name: 'Check and take in' }).click();
 	await expect(page.getByRole('heading', { name: /revision 2/ })).toBeVisible();

@@ -18,10 +18,11 @@ test('a lead attaches a drawing to a step; whoever strips the pump has it there,
 		.first()
 		.click();
 	const place = lead.getByRole('combobox', { name: 'Shown at' });
-	const [first] = await place.locator('optgroup[label="Steps"] option').allTextContents();
+	const step = place.locator('optgroup[label="Steps"] option').first();
+	const first = (await step.textContent())!;
 	const shows = lead.getByRole('textbox', { name: 'What it shows' });
 	await shows.fill('Where the bolts sit');
-	await place.selectOption({ label: first });
+	await place.selectOption((await step.getAttribute('value'))!);
 	const file = lead.getByLabel('PDF, PNG or JPEG');
 	await file.setInputFiles({ name: 'plan.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
 	await lead.getByRole('button', { name: 'Attach' }).click();

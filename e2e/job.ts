@@ -8,12 +8,14 @@ interface Arriving {
 	readonly hours?: string;
 	/** A scope of the model's sheet. */
 	readonly scope?: string;
+	/** Cylinders that stay shut. */
+	readonly shut?: readonly number[];
 }
 
 /** Receives a new pump and leaves the page at the steps of its job, nothing signed off. */
 export async function receivePump(
 	page: Page,
-	{ model = 'Marram', complaint = 'Water leak', hours = '1200', scope = 'packing' }: Arriving = {}
+	{ model = 'Marram', complaint = 'Water leak', hours = '1200', scope = 'packing', shut = [] }: Arriving = {}
 ): Promise<{ serial: string; job: string }> {
 	const serial = `E2E-${Date.now()}-${++count}`;
 	await page.goto('/receive');
@@ -23,6 +25,8 @@ export async function receivePump(
 	await page.getByLabel('Complaint').fill(complaint);
 	await page.getByLabel('Hours on its meter').fill(hours);
 	await page.getByLabel('Work to do').selectOption(scope);
+	const opened = page.getByRole('group', { name: 'Cylinders that are opened' });
+	for (const cylinder of shut) await opened.getByRole('button', { name: `Cylinder ${cylinder}` }).click();
 	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
 	await expect(page.getByRole('button', { name: /^Sign off/ }).first()).toBeVisible();
 	return { serial, job: /jobs\/([^/]+)/.exec(page.url())![1] };

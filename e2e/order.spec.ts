@@ -71,6 +71,12 @@ test('what comes in is noted with its lot; what another takes first from the dra
 	await expect(page.getByText(/2 × seal case .threaded., bought, lot L-77/)).toBeVisible();
 	await expect(needed.getByRole('row', { name: /Seal case .threaded. 1 / })).toBeVisible();
 
+	await needed.getByRole('button', { name: 'Came in: V-packings (pair)' }).click();
+	const packings = page.getByRole('group', { name: 'Came in: V-packings (pair)' });
+	await packings.getByLabel('Out of').selectOption({ label: 'Packings, one pump' });
+	await packings.getByRole('button', { name: 'They are here' }).click();
+	await expect(page.getByText(/6 × v-packings .pair., bought, out of kit MAR-P/i)).toBeVisible();
+
 	const other = await pageOf(browser, 'second');
 	await other.goto(`/jobs/${job}/order`);
 	const take = (on: typeof page) => on.getByRole('button', { name: 'Take 3 from the drawer: Ceramic plunger' });

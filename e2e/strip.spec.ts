@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell, receivePump, signOffAll, stepInHand } from './job';
+import { cell, openMat, receivePump, signOffAll, stepInHand } from './job';
+import { renewAll } from './log';
 import { pageOf } from './people';
 
 /** Signs the step in hand off and waits for the next. */
@@ -181,4 +182,20 @@ test('a pump is received by its drawing, with what is missing and what is heavy'
 	await expect(page.getByRole('listitem').filter({ hasText: 'Hoist or a second person' })).toContainText(
 		'instead: blocks underneath'
 	);
+});
+
+test('a job opens one cylinder alone: the others are not on the mat, and release asks nothing of them', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'packing', { shut: [1, 3] });
+	const mat = page.getByRole('region', { name: 'Mat' });
+	await expect(mat.getByRole('button', { name: /, cylinder 2; not looked at|cylinder 2/ }).first()).toBeVisible();
+	await expect(mat.getByRole('button', { name: /cylinder [13]/ })).toHaveCount(0);
+	await page.goto(`/jobs/${job}/strip`);
+	await expect(page.getByText('Cylinders', { exact: true })).toBeVisible();
+	await renewAll(page, job);
+	await page.goto(`/jobs/${job}/build`);
+	await expect(page.getByRole('img', { name: /^Cylinder 2:/ }).first()).toBeVisible();
+	await expect(page.getByRole('img', { name: /^Cylinder [13]:/ })).toHaveCount(0);
 });

@@ -15,10 +15,10 @@ import {
 type Stamp = () => { id: string; job: string; by: string; at: string };
 
 // What is answered where nothing is amiss.
-function answerTo(ask: Ask, sheet: ModelSheet, { variants }: Opening): Answer['payload']['value'] {
+function answerTo(ask: Ask, sheet: ModelSheet, opening: Opening): Answer['payload']['value'] {
 	switch (ask.kind) {
 		case 'count':
-			return piecesInPump(sheet, ask.station, variants);
+			return piecesInPump(sheet, ask.station, opening);
 		case 'choice':
 			return ask.choices[0];
 		case 'setting':

@@ -107,7 +107,7 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 function answerTo(ask: Ask, { sheet, pump }: Pick<Rebuild, 'sheet' | 'pump'>): Answer['payload']['value'] {
 	switch (ask.kind) {
 		case 'count':
-			return piecesInPump(sheet, ask.station, pump.variants);
+			return piecesInPump(sheet, ask.station, { variants: pump.variants });
 		case 'choice':
 			return ask.choices[0];
 		case 'tick':

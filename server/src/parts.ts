@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { EndReason } from '@exetasis/core/decide';
 import { placeKey, placesOf, type PartPlace } from '@exetasis/core/mat';
-import type { Chosen, ModelSheet } from '@exetasis/core/record';
+import { openedCylinders, type Chosen, type ModelSheet, type Opening } from '@exetasis/core/record';
 import { of, type ShopScope } from './db/scope';
 
 /** Gives every empty place of the pump a part of which nothing is known yet: what a pump brings when it first comes in. */
@@ -47,17 +47,20 @@ async function fit(
 	);
 }
 
-/** Lays the parts that sit in the pump now out on the mat of a job: those of its variants. */
+/** Lays the parts that sit in the pump now out on the mat of a job: those of its variants, in the cylinders that it opens. */
 export async function layOut(
 	scope: ShopScope,
 	jobId: string,
 	pumpId: string,
 	sheet: ModelSheet,
-	variants: Chosen
+	{ variants, arrival }: Required<Pick<Opening, 'variants'>> & Pick<Opening, 'arrival'>
 ): Promise<void> {
+	const opened = [0, ...openedCylinders(sheet, { arrival })];
 	const sitting = await of(scope, 'partLife').all({ pumpId, removedJobId: null });
 	const places = new Set(placesOf(sheet, variants).map(({ station, cylinder }) => placeKey(station, cylinder)));
-	const laid = sitting.filter(({ station, cylinder }) => places.has(placeKey(station, cylinder)));
+	const laid = sitting.filter(
+		({ station, cylinder }) => opened.includes(cylinder) && places.has(placeKey(station, cylinder))
+	);
 	await of(scope, 'matCell').addAll(
 		laid.map(({ partId, station, cylinder }) => ({ jobId, partId, station, cylinder }))
 	);

@@ -102,7 +102,7 @@ export async function receiveJob({ scope, people }: TestShop, change: Partial<Ar
 function answerOf(ask: Ask, { sheet, job }: Bench): unknown {
 	switch (ask.kind) {
 		case 'count':
-			return piecesInPump(sheet, ask.station, job.variants);
+			return piecesInPump(sheet, ask.station, job);
 		case 'choice':
 			return ask.choices[0];
 		case 'setting':

@@ -22,6 +22,8 @@ export const arrivalFactsSchema = z.strictObject({
 	complaints: z.array(z.enum(complaints)).max(complaints.length).default([]),
 	/** On the bench, or where it runs. */
 	place: z.enum(['bench', 'machine']).default('bench'),
+	/** Cylinders that the job opens; left out: all. */
+	cylinders: z.array(z.int().min(1).max(12)).min(1).max(12).optional(),
 	/** Where each hose and pipe went, in one's own words. */
 	connections: words.optional(),
 	/** Special tools: at hand, to be borrowed, or what is taken instead of each. */
@@ -39,6 +41,12 @@ export function toolsInScope(sheet: ModelSheet, job: Opening): Tool[] {
 	]);
 	return sheet.tools.filter(({ key }) => keys.has(key));
 }
+
+/** The first cylinder that was named and that the pump has not, or that was named twice; undefined where all are right. */
+export const wrongCylinder = (
+	{ cylinders }: Pick<ModelSheet, 'cylinders'>,
+	named: readonly number[] = []
+): number | undefined => named.find((one, i) => one > cylinders || named.indexOf(one) < i);
 
 /** The key of a tool of which the sheet does not know what was said; undefined where it knows all. */
 export const wrongTool = ({ tools }: Pick<ModelSheet, 'tools'>, said: ArrivalFacts['tools']): string | undefined =>

@@ -3,6 +3,7 @@ import { askKey, type Answer } from './kinds/answer';
 import { foundWrong } from './kinds/asFound';
 import {
 	applies,
+	openedCylinders,
 	piecesInPump,
 	stationsInScope,
 	stepsInScope,
@@ -42,13 +43,13 @@ export function reconcile(
 ): PiecesOut[] {
 	const steps = stepsInScope(sheet, job).filter(({ stage }) => stage === 'strip');
 	return stationsInScope(sheet, job).map((station) => {
-		const places = station.per === 'pump' ? [0] : Array.from({ length: sheet.cylinders }, (_, i) => i + 1);
+		const places = station.per === 'pump' ? [0] : openedCylinders(sheet, job);
 		const wrong = places
 			.filter((cylinder) => applies(station.onlyWith, job.variants, cylinder))
 			.flatMap((cylinder) => foundWrong(log.parts.get(partAt(station.key, cylinder) ?? '') ?? untouched));
 		const missing = wrong.filter((one) => one === 'missing').length * station.pieces;
 		const doubled = wrong.filter((one) => one === 'doubled').length * station.pieces;
-		const expected = piecesInPump(sheet, station.key, job.variants) - missing;
+		const expected = piecesInPump(sheet, station.key, job) - missing;
 		const takenOut = steps.some(({ key, stations }) => stations.includes(station.key) && log.steps.has(key));
 		const counted = steps.flatMap(({ key, asks }) =>
 			asks.flatMap((ask, i) => {

@@ -79,7 +79,7 @@ it('a pump goes once it is built and proved; before that only by a lead, who say
 		await send(
 			bench,
 			...asks.map((ask, i) =>
-				answer(key, i, ask.kind === 'count' ? piecesInPump(bench.sheet, ask.station, bench.job.variants) : true)
+				answer(key, i, ask.kind === 'count' ? piecesInPump(bench.sheet, ask.station, bench.job) : true)
 			)
 		);
 		expect(await send(bench, step(key))).toEqual(['accepted']);

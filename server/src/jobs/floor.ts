@@ -42,11 +42,12 @@ const MOST_RELEASED = 8;
 /** Every job in the shop: those open, longest waiting first, with what recurs on their pumps, and those released last. */
 export async function floorOf(scope: ShopScope): Promise<Floor> {
 	const [open, released] = await Promise.all([floorJobs(scope), releasedJobs(scope, MOST_RELEASED)]);
-	const jobs: FloorListing[] = [];
-	for (const job of open) {
-		const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
-		jobs.push(decided ? { ...job, closing: await closingOf(scope, job.id) } : job);
-	}
+	const jobs = await Promise.all(
+		open.map(async (job): Promise<FloorListing> => {
+			const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
+			return decided ? { ...job, closing: await closingOf(scope, job.id) } : job;
+		})
+	);
 	const pumpIds = jobs.map(({ pumpId }) => pumpId);
 	const [recurring, cases] = await Promise.all([alarmsOf(scope, pumpIds), casesToWatch(scope, pumpIds)]);
 	return { jobs, recurring, cases, released };

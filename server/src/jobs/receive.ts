@@ -1,5 +1,12 @@
 import { v7 as uuidv7 } from 'uuid';
-import { chosenProblem, scopeOf, wrongTool, type ArrivalFacts, type Chosen } from '@exetasis/core/record';
+import {
+	chosenProblem,
+	scopeOf,
+	wrongCylinder,
+	wrongTool,
+	type ArrivalFacts,
+	type Chosen
+} from '@exetasis/core/record';
 import type { Duty, PumpRow } from '../db/rows';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { fillEmptyPlaces, layOut } from '../parts';
@@ -37,6 +44,7 @@ export type Received =
 	| { readonly kind: 'unknownScope' }
 	| { readonly kind: 'wrongVariant'; readonly variant: string }
 	| { readonly kind: 'wrongTool'; readonly tool: string }
+	| { readonly kind: 'wrongCylinder'; readonly cylinder: number }
 	| { readonly kind: 'serialTaken'; readonly serial: string; readonly pumpId: string }
 	| { readonly kind: 'openJob'; readonly jobId: string }
 	/** The meter shows less than last time: ask whether it was replaced. */
@@ -55,6 +63,8 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 		if (wrong) return { kind: 'wrongVariant', variant: wrong.variant };
 		const tool = wrongTool(sheet.body, arrival.facts?.tools ?? {});
 		if (tool !== undefined) return { kind: 'wrongTool', tool };
+		const cylinder = wrongCylinder(sheet.body, arrival.facts?.cylinders);
+		if (cylinder !== undefined) return { kind: 'wrongCylinder', cylinder };
 		const pump = known ?? (await addPump(within, arrival.pump as NewPump));
 		if ('kind' in pump) return pump;
 		const [last] = await of(within, 'job').all({ pumpId: pump.id }, { order: [['receivedAt', 'DESC']], limit: 1 });
@@ -83,7 +93,7 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 			arrival: arrival.facts ?? {}
 		});
 		await fillEmptyPlaces(within, pump.id, sheet.body, variants);
-		await layOut(within, jobId, pump.id, sheet.body, variants);
+		await layOut(within, jobId, pump.id, sheet.body, { variants, arrival: arrival.facts });
 		return { kind: 'received', jobId };
 	});
 }

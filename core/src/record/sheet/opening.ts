@@ -10,7 +10,15 @@ export interface Opening {
 	/** Key of one of the sheet's scopes. */
 	readonly scope: string;
 	readonly variants?: Chosen;
+	/** Of how it came in: which cylinders are opened; left out: all. */
+	readonly arrival?: { readonly cylinders?: readonly number[] };
 }
+
+/** The cylinders that a job opens, from 1. */
+export const openedCylinders = (
+	{ cylinders }: Pick<ModelSheet, 'cylinders'>,
+	{ arrival }: Pick<Opening, 'arrival'>
+): readonly number[] => arrival?.cylinders ?? Array.from({ length: cylinders }, (_, i) => i + 1);
 
 /** The stations that a job opens, on this pump. */
 export const stationsInScope = (sheet: ModelSheet, { scope, variants }: Opening): Station[] =>
@@ -31,16 +39,18 @@ export const stepsInScope = (sheet: ModelSheet, job: Opening): Step[] =>
 export const scopeOf = (sheet: ModelSheet, { scope }: Opening): Scope | undefined =>
 	sheet.scopes.find(({ key }) => key === scope);
 
-/** How many pieces of a station there are in the whole pump, as far as its variants have them; 0 for a station that the sheet has not. */
+/** How many pieces of a station there are in the cylinders that a job opens, as far as its variants have them; 0 for a station that the sheet has not. */
 export function piecesInPump(
-	{ stations, cylinders }: Pick<ModelSheet, 'stations' | 'cylinders'>,
+	sheet: Pick<ModelSheet, 'stations' | 'cylinders'>,
 	key: string,
-	variants: Chosen = {}
+	opening: Pick<Opening, 'variants' | 'arrival'> = {}
 ): number {
-	const station = stations.find((one) => one.key === key);
+	const station = sheet.stations.find((one) => one.key === key);
 	if (!station) return 0;
-	const places = station.per === 'pump' ? [0] : Array.from({ length: cylinders }, (_, i) => i + 1);
-	return station.pieces * places.filter((cylinder) => applies(station.onlyWith, variants, cylinder)).length;
+	const places = station.per === 'pump' ? [0] : openedCylinders(sheet, opening);
+	return (
+		station.pieces * places.filter((cylinder) => applies(station.onlyWith, opening.variants ?? {}, cylinder)).length
+	);
 }
 
 /** What the part type knows of a characteristic on its sheet. */

@@ -364,7 +364,9 @@ describe('variants', () => {
 		);
 		expect(piecesInPump(sheet, 'nuts')).toBe(8);
 		expect(piecesInPump(sheet, 'flat')).toBe(6);
-		expect(piecesInPump(sheet, 'flat', { guide: ['flat', 'u', 'u'] })).toBe(2);
+		expect(piecesInPump(sheet, 'flat', { variants: { guide: ['flat', 'u', 'u'] } })).toBe(2);
+		expect(piecesInPump(sheet, 'flat', { arrival: { cylinders: [2] } })).toBe(2);
+		expect(piecesInPump(sheet, 'nuts', { arrival: { cylinders: [2] } })).toBe(8);
 		expect(piecesInPump(sheet, 'nothing')).toBe(0);
 	});
 	it('prune stations and steps', () => {

@@ -19,6 +19,7 @@
 	import { formatNumber } from '$lib/ui/numbers';
 	import { shortTime } from '$lib/ui/time';
 	import { buildStepName } from '$lib/words/steps';
+	import CylinderDrawing from './CylinderDrawing.svelte';
 	import PutIn from './PutIn.svelte';
 	import Tighten from './Tighten.svelte';
 	import TimeLeft from './TimeLeft.svelte';
@@ -61,6 +62,9 @@
 							? 'First say how it was done.'
 							: ''
 	);
+	// The cylinder that is being filled, as it grows; nothing where the step fills none.
+	const filled = $derived(placesFilled(bench.build, step).filter(({ cylinder }) => cylinder > 0));
+	const cylinder = $derived((filled.find(({ record }) => !record.putIn) ?? filled.at(-1))?.cylinder);
 	// A fresh step for the next tightening: a group that is done folds away.
 	const open = $derived(fasteners.filter((place) => left.notTightened.includes(place)));
 
@@ -75,6 +79,12 @@
 	<h1 id="step-in-hand">{buildStepName(step)}</h1>
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+	{#if cylinder !== undefined}
+		<div class="section">
+			<b class="figures">{cylinder}</b>
+			<CylinderDrawing {bench} {cylinder} inHand={step.stations} named />
+		</div>
+	{/if}
 	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="in" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if minutes !== undefined && from && !done}
@@ -110,6 +120,11 @@
 </section>
 
 <style>
+	.section {
+		display: flex;
+		align-items: center;
+		gap: 6px;
+	}
 	section {
 		display: grid;
 		gap: 10px;

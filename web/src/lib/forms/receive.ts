@@ -32,6 +32,11 @@ export const receiveSchema = z
 		complaint: optional,
 		place: z.enum(['bench', 'machine']).default('bench'),
 		connections: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
+		/** Cylinders that are opened, a comma between them; empty: all. */
+		cylinders: z
+			.string()
+			.regex(/^(\d{1,2}(,\d{1,2})*)?$/, 'Choose the cylinders again.')
+			.default(''),
 		/** Which special tools are at hand, as JSON. */
 		tools: z.string().max(4000).default('{}'),
 		hours: text,
@@ -63,6 +68,10 @@ export const chosenIn = ({ variants }: Pick<Received, 'variants'>): Chosen | und
 /** What was ticked of the list; words that it does not have are left out. */
 export const complaintsIn = ({ complaints: ticked = '' }: Partial<Pick<Received, 'complaints'>>): Complaint[] =>
 	complaints.filter((one) => ticked.split(',').includes(one));
+
+/** The cylinders that were chosen; undefined: all. */
+export const cylindersIn = ({ cylinders = '' }: Partial<Pick<Received, 'cylinders'>>): number[] | undefined =>
+	cylinders === '' ? undefined : cylinders.split(',').map(Number);
 
 /** What was said of the special tools; undefined where it cannot be read. */
 export const toolsIn = ({ tools }: Pick<Received, 'tools'>): ArrivalFacts['tools'] | undefined =>

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
-	import type { Station } from '@exetasis/core/record';
+	import { openedCylinders, type Station } from '@exetasis/core/record';
 	import type { MatLayers } from './layers.svelte';
 	import MatCell from './MatCell.svelte';
 
@@ -25,7 +25,7 @@
 
 	// Five rows take little more than three.
 	const rowHeight = $derived(Math.max(32, 47 - 3 * Math.max(3, bench.bench.sheet.cylinders)));
-	const cylinders = $derived(Array.from({ length: bench.bench.sheet.cylinders }, (_, i) => i + 1));
+	const cylinders = $derived(openedCylinders(bench.bench.sheet, bench.bench.job));
 	const nameOf = (assembly: string) => bench.bench.sheet.assemblies.find(({ key }) => key === assembly)?.name ?? '';
 	// Neighbouring stations of one assembly share a heading.
 	const groups = $derived(

@@ -1,7 +1,7 @@
 <!-- @component How the parts of a step were found: where each lay and which way it faced, cylinder by cylinder. -->
 <script lang="ts">
 	import { placeKey } from '@exetasis/core/mat';
-	import { hasDirection, type FoundWhere, type Step } from '@exetasis/core/record';
+	import { hasDirection, openedCylinders, type FoundWhere, type Step } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { BenchPart, BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import { foundName, foundSign, foundState, foundWords } from '$lib/words/found';
@@ -18,9 +18,7 @@
 	const { sheet } = $derived(bench.bench);
 	const stations = $derived(bench.stations.filter(({ key }) => step.stations.includes(key)));
 	const rows = $derived.by(() => {
-		const cylinders = stations.some(({ per }) => per === 'cylinder')
-			? Array.from({ length: sheet.cylinders }, (_, i) => i + 1)
-			: [];
+		const cylinders = stations.some(({ per }) => per === 'cylinder') ? openedCylinders(sheet, bench.bench.job) : [];
 		return stations.some(({ per }) => per === 'pump') ? [0, ...cylinders] : cylinders;
 	});
 	const partAt = (station: string, cylinder: number) => bench.parts.get(placeKey(station, cylinder));

@@ -16,6 +16,7 @@
 	const facts = $derived(
 		[
 			['Worked on', job.arrival.place === 'machine' ? 'the machine' : ''],
+			['Cylinders', job.arrival.cylinders?.join(', ')],
 			['Connections', job.arrival.connections],
 			['Liquid', job.duty.liquid],
 			['Pressure', job.duty.pressureMPa && formatQuantity(job.duty.pressureMPa, units().pressure)],

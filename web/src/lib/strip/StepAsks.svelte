@@ -30,7 +30,7 @@
 	// Going in all of them belong; coming out those that were not there are not looked for.
 	const due = (station: string) =>
 		(step.stage === 'build' ? undefined : bench.piecesOut.find((one) => one.station.key === station)?.expected) ??
-		piecesInPump(sheet, station, job.variants);
+		piecesInPump(sheet, station, job);
 	const answer = (ask: Ask, i: number, value: Answer['payload']['value']) =>
 		bench.record({ kind: 'answer', payload: { step: step.key, ask: i, value } }, ...meant(ask, value));
 </script>

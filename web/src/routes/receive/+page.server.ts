@@ -3,7 +3,7 @@ import { setError, superValidate, type SuperValidated } from 'sveltekit-superfor
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
-import { chosenIn, complaintsIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
+import { chosenIn, complaintsIn, cylindersIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
 import { complaintName } from '$lib/words/complaints';
@@ -73,6 +73,7 @@ export const actions = {
 			facts: {
 				complaints: complaintsIn(data),
 				place: data.place,
+				...(cylindersIn(data) && { cylinders: cylindersIn(data) }),
 				...(data.connections && { connections: data.connections }),
 				tools: toolsIn(data) ?? {}
 			},
@@ -111,6 +112,12 @@ export const actions = {
 				return setError(form, 'scope', 'Choose how far the work goes: one of those that the model’s sheet knows.');
 			case 'wrongVariant':
 				return setError(form, 'variants', 'The model’s sheet does not know what was chosen here. Choose it again.');
+			case 'wrongCylinder':
+				return setError(
+					form,
+					'cylinders',
+					`This pump has no cylinder ${result.cylinder} to open, or it is named twice.`
+				);
 			case 'wrongTool':
 				return setError(form, 'tools', 'The model’s sheet does not know what was said of a tool here. Say it again.');
 			case 'unknownPump':

@@ -8,6 +8,7 @@
 	import { pumpLine, type FoundPump } from '$lib/pump/found';
 	import LayoutWall from '$lib/pump/LayoutWall.svelte';
 	import ToolsAtHand from '$lib/pump/ToolsAtHand.svelte';
+	import Cylinders from '$lib/pump/Cylinders.svelte';
 	import Variants from '$lib/pump/Variants.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
@@ -140,6 +141,9 @@
 					<button type="button" class="btn" onclick={() => ($form.scope = scope.key)}>{scope.name} instead</button>
 				</p>
 			{/each}
+			{#if model && model.cylinders > 1}
+				<Cylinders count={model.cylinders} bind:opened={$form.cylinders} problem={$errors.cylinders?.[0]} />
+			{/if}
 			{#if model && model.variants.length > 0}
 				<Variants
 					{model}

@@ -235,7 +235,9 @@
 			<li>
 				{payload.pieces} × {inSentence(stationOf(payload.station).name)}, {payload.from === 'stock'
 					? 'from the drawer'
-					: 'bought'}{payload.lot ? `, lot ${payload.lot}` : ''}{payload.supplier ? `, ${payload.supplier}` : ''}
+					: 'bought'}{payload.lot ? `, lot ${payload.lot}` : ''}{payload.supplier
+					? `, ${payload.supplier}`
+					: ''}{payload.kit ? `, out of kit ${payload.kit}` : ''}
 			</li>
 		{/each}
 	</ul>

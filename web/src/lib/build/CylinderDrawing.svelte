@@ -1,0 +1,124 @@
+<!-- @component One cylinder cut along its axis, P to the left: what is in drawn out, what is not yet only dotted, what is in hand underlined. -->
+<script lang="ts">
+	import { placeKey } from '@exetasis/core/mat';
+	import { shapes } from '$lib/glyph/shapes';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { BOX, cylinderSection } from './section';
+
+	interface Props {
+		bench: BenchState;
+		cylinder: number;
+		/** Stations of the step in hand. */
+		inHand: readonly string[];
+		/** With the names of the assemblies under it. */
+		named?: boolean;
+	}
+	let { bench, cylinder, inHand, named = false }: Props = $props();
+	const { sheet } = $derived(bench.bench);
+	const places = $derived(
+		new Map([...bench.build.places.values()].map((one) => [placeKey(one.station.key, one.cylinder), one]))
+	);
+	const placeAt = ({ key, per }: (typeof bench.stations)[number]) =>
+		places.get(placeKey(key, per === 'cylinder' ? cylinder : 0));
+	const section = $derived(cylinderSection(bench.stations.filter((station) => placeAt(station))));
+	const left = $derived([...places.values()].filter((one) => one.cylinder === cylinder && !one.record.putIn).length);
+
+	const WALL = 7; // of the housing above and below
+	const AXIS = WALL + BOX / 2;
+	const height = $derived(2 * WALL + BOX + (named ? 12 : 0));
+	const THICK: Readonly<Record<string, number>> = { rod: 5, sleeve: 13 };
+	const thick = (type: string) => THICK[type] ?? 11;
+</script>
+
+<svg
+	viewBox="-2 0 {section.width + 4} {height}"
+	role="img"
+	aria-label="Cylinder {cylinder}: {left === 0 ? 'all in' : `${left} to go`}"
+>
+	{#each section.assemblies as { key, from, to } (key)}
+		<rect class="wall" x={from + 0.5} y="0.5" width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />
+		<rect class="wall" x={from + 0.5} y={WALL + BOX} width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />
+		{#if named}<text x={(from + to) / 2} y={height - 2}
+				>{sheet.assemblies.find((one) => one.key === key)?.name ?? ''}</text
+			>{/if}
+	{/each}
+	<path class="axis" d="M-2 {AXIS}H{section.width + 2}" />
+	{#each section.pieces as { station, from, to, through } (station.key)}
+		{@const dotted = !placeAt(station)?.record.putIn}
+		<g class:dotted>
+			{#if inHand.includes(station.key)}
+				<rect class="here" x={from} y={WALL + BOX - 2} width={to - from} height="3" />
+			{/if}
+			{#if through}
+				<rect
+					class="part"
+					x={from}
+					y={AXIS - thick(station.type) / 2}
+					width={to - from}
+					height={thick(station.type)}
+					rx="1"
+					fill="url(#hatch-ceramic)"
+				/>
+			{:else}
+				<!-- As wide as its place; the pressure side lies to the left, mirrored where it faces the crank. -->
+				<g
+					transform="translate({station.face.toward === 'C' ? to : from} {WALL}) scale({((station.face.toward === 'C'
+						? -1
+						: 1) *
+						(to - from)) /
+						BOX} 1)"
+				>
+					{#each shapes[station.type] as { d, hatch } (d)}
+						<path
+							class="part"
+							{d}
+							fill={hatch ? `url(#hatch-${hatch})` : 'none'}
+							class:edge={!hatch}
+							fill-rule="evenodd"
+						/>
+					{/each}
+				</g>
+			{/if}
+		</g>
+	{/each}
+</svg>
+
+<style>
+	svg {
+		width: 100%;
+		max-height: 132px;
+	}
+	.part {
+		stroke: currentColor;
+		stroke-width: 1;
+		stroke-linejoin: round;
+		vector-effect: non-scaling-stroke;
+	}
+	.edge {
+		stroke-width: 0.6;
+		stroke-dasharray: 5 1.5 1 1.5;
+	}
+	.wall {
+		stroke: var(--ink-soft);
+		stroke-width: 0.6;
+		opacity: 0.6;
+	}
+	.axis {
+		stroke: var(--ink-soft);
+		stroke-width: 0.5;
+		stroke-dasharray: 9 2 2 2;
+	}
+	.dotted .part {
+		stroke-dasharray: 1 2.4;
+		fill: none;
+		opacity: 0.6;
+	}
+	.here {
+		fill: var(--mark);
+	}
+	text {
+		fill: var(--ink-soft);
+		font-size: 9px;
+		text-anchor: middle;
+	}
+</style>

@@ -1,0 +1,52 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { readSheet, type ModelSheet, type Station } from '@exetasis/core/record';
+import { BOX, cylinderSection } from './section';
+
+const folder = new URL('../../../../demo/sheets/', import.meta.url);
+const sheets = readdirSync(folder)
+	.filter((name) => name.endsWith('.json'))
+	.map((name): ModelSheet => {
+		const read = readSheet(readFileSync(new URL(name, folder), 'utf8'));
+		if (read.kind !== 'sheet') throw new Error(name);
+		return read.sheet;
+	});
+const station = (key: string, type: Station['type'], mates: readonly string[] = [], assembly = 'head') =>
+	({ key, type, in: assembly, mates }) as Station;
+
+describe('a cylinder in section', () => {
+	it('lays what runs through the parts that it fits, and the others one behind the other', () => {
+		const { pieces, assemblies, width } = cylinderSection([
+			station('seal', 'vRing', ['plunger']),
+			station('ring', 'oRing'),
+			station('guide', 'guide', ['plunger']),
+			station('plunger', 'plunger', [], 'rods')
+		]);
+		expect(pieces.map(({ from, to, through }) => [from, to, through])).toEqual([
+			[0, 34, false],
+			[34, 54, false],
+			[54, 88, false],
+			[0, 88, true]
+		]);
+		expect(assemblies).toEqual([{ key: 'head', from: 0, to: 88 }]);
+		expect(width).toBe(88);
+	});
+	it('gives a rod that nothing fits a place of its own, and a long one its length', () => {
+		expect(cylinderSection([station('rod', 'rod')]).pieces[0]).toMatchObject({ from: 0, through: false });
+		const [, rod] = cylinderSection([station('ring', 'oRing', ['rod']), station('rod', 'rod')]).pieces;
+		expect([rod.from, rod.to]).toEqual([0, BOX]);
+	});
+	it('is nothing but its box where there is nothing in it', () =>
+		expect(cylinderSection([])).toEqual({ pieces: [], assemblies: [], width: BOX }));
+	it.each(sheets.map((sheet) => [sheet.model, sheet] as const))(
+		'of %s draws every part, none over another',
+		(_, sheet) => {
+			const each = sheet.stations.filter(({ per }) => per === 'cylinder');
+			const { pieces, width } = cylinderSection(each);
+			expect(pieces.map((piece) => piece.station.key)).toEqual(each.map(({ key }) => key));
+			const inLine = pieces.filter(({ through }) => !through);
+			for (const [i, one] of inLine.entries()) expect(one.from).toBe(inLine[i - 1]?.to ?? 0);
+			expect(pieces.every(({ from, to }) => from >= 0 && to > from && to <= width)).toBe(true);
+		}
+	);
+});

@@ -1,0 +1,71 @@
+import type { PartTypeKey } from '@exetasis/core/part';
+import type { Station } from '@exetasis/core/record';
+
+/** Units of the drawing: the box of one part type's own section is 48 × 48, its axis in the middle. */
+export const BOX = 48;
+
+type Drawn = Pick<Station, 'key' | 'type' | 'in' | 'mates'>;
+
+/** Where a part lies along the axis, from the pressure side; `through`: it runs through the parts that it fits. */
+export interface Piece<S extends Drawn> {
+	readonly station: S;
+	readonly from: number;
+	readonly to: number;
+	readonly through: boolean;
+}
+
+/** One cylinder cut along its axis: its parts in the order of the stack, and the assemblies that they sit in. */
+export interface CylinderSection<S extends Drawn> {
+	readonly pieces: readonly Piece<S>[];
+	readonly assemblies: readonly { readonly key: string; readonly from: number; readonly to: number }[];
+	readonly width: number;
+}
+
+const running: readonly PartTypeKey[] = ['plunger', 'piston', 'sleeve', 'rod'];
+const rings: readonly PartTypeKey[] = [
+	'oRing',
+	'backupRing',
+	'gasket',
+	'flatSeal',
+	'washer',
+	'conicalWasher',
+	'sealingWasher',
+	'shim',
+	'slinger'
+];
+const RING_WIDTH = 20;
+const WIDTH = 34;
+
+const widthOf = (type: PartTypeKey): number => (rings.includes(type) ? RING_WIDTH : WIDTH);
+
+/** Lays a cylinder's stations out along its axis: one behind the other, what runs in them through them all. */
+export function cylinderSection<S extends Drawn>(stations: readonly S[]): CylinderSection<S> {
+	const fitting = ({ key }: S) => stations.filter(({ mates }) => mates.includes(key));
+	const runs = (station: S) => running.includes(station.type) && fitting(station).length > 0;
+	let width = 0;
+	const slots = new Map<string, Piece<S>>();
+	for (const station of stations.filter((one) => !runs(one))) {
+		const from = width;
+		width += widthOf(station.type);
+		slots.set(station.key, { station, from, to: width, through: false });
+	}
+	const pieces = stations.map((station): Piece<S> => {
+		const own = slots.get(station.key);
+		if (own) return own;
+		const around = fitting(station).flatMap(({ key }) => slots.get(key) ?? []);
+		const from = Math.min(...around.map((one) => one.from), width);
+		const to = Math.max(...around.map((one) => one.to), from + BOX);
+		return { station, from, to, through: true };
+	});
+	const assemblies = new Map<string, { key: string; from: number; to: number }>();
+	for (const { station, from, to, through } of pieces) {
+		if (through) continue;
+		const known = assemblies.get(station.in);
+		assemblies.set(station.in, {
+			key: station.in,
+			from: Math.min(from, known?.from ?? from),
+			to: Math.max(to, known?.to ?? to)
+		});
+	}
+	return { pieces, assemblies: [...assemblies.values()], width: Math.max(BOX, width, ...pieces.map(({ to }) => to)) };
+}

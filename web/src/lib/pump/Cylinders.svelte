@@ -1,0 +1,48 @@
+<!-- @component Which cylinders a job opens: all, or those that are left pressed. What stays shut is not on the mat. -->
+<script lang="ts">
+	interface Props {
+		count: number;
+		/** A comma between them; empty: all. */
+		opened: string | undefined;
+		problem?: string;
+	}
+	let { count, opened = $bindable(), problem }: Props = $props();
+	const all = $derived(Array.from({ length: count }, (_, i) => i + 1));
+	const open = $derived(opened ? opened.split(',').map(Number) : all);
+
+	function turn(cylinder: number) {
+		const next = open.includes(cylinder) ? open.filter((one) => one !== cylinder) : [...open, cylinder];
+		// One stays open at least.
+		if (next.length === 0) return;
+		opened = next.length === count ? '' : next.toSorted((a, b) => a - b).join(',');
+	}
+</script>
+
+<div class="label" role="group" aria-label="Cylinders that are opened">
+	<span>Cylinders that are opened</span>
+	<div class="row">
+		{#each all as cylinder (cylinder)}
+			<button
+				type="button"
+				class="btn"
+				aria-pressed={open.includes(cylinder)}
+				aria-label="Cylinder {cylinder}"
+				onclick={() => turn(cylinder)}>{cylinder}</button
+			>
+		{/each}
+		<span class="soft">{open.length === count ? 'all' : 'the others stay shut and are not on the mat'}</span>
+	</div>
+	<input type="hidden" name="cylinders" value={opened ?? ''} />
+	{#if problem}<span class="wrong" role="alert">{problem}</span>{/if}
+</div>
+
+<style>
+	.row {
+		display: flex;
+		align-items: center;
+		gap: 6px;
+	}
+	.btn {
+		min-width: 48px;
+	}
+</style>

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { piecesInPump } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import {
 	type TestShop,
@@ -11,6 +12,7 @@ import {
 	partAt,
 	receiveJob
 } from '../testing';
+import { of } from '../db/scope';
 import { traceOf } from '../trace/onePump';
 import { historyOfMat } from './bench';
 import { receive } from './receive';
@@ -87,6 +89,29 @@ it('what it came in for and which tools are at hand are kept; a tool that the sh
 	expect(job.job.arrival).toEqual(facts);
 	for (const tools of [{ spoon: 'atHand' }, { caseWrench: { instead: 'A spoon' } }])
 		expect(await receive(shop.scope, technician.id, coming({ tools }) as never)).toMatchObject({ kind: 'wrongTool' });
+});
+
+it('a job opens the cylinders that were named: the others are not on its mat and not counted', async () => {
+	const { technician } = shop.people;
+	const coming = (cylinders: number[]) => ({
+		pump: { serial: `S-${Math.random()}`, model: 'Marram' },
+		scope: 'packing',
+		complaint: 'Leak at cylinder 2',
+		meterHours: 100,
+		duty: {},
+		facts: { cylinders }
+	});
+	for (const wrong of [[4], [2, 2]])
+		expect(await receive(shop.scope, technician.id, coming(wrong))).toEqual({
+			kind: 'wrongCylinder',
+			cylinder: wrong.at(-1)
+		});
+	const { job, sheet, cells } = await receiveJob(shop, { facts: { cylinders: [2] } });
+	expect(new Set(cells.map(({ cylinder }) => cylinder))).toEqual(new Set([0, 2]));
+	const { pieces } = sheet.stations.find(({ key }) => key === 'packing')!;
+	expect(piecesInPump(sheet, 'packing', job)).toBe(pieces);
+	// What stayed shut is there at the next opening.
+	expect(await of(shop.scope, 'partLife').count({ pumpId: job.pumpId, station: 'packing' })).toBe(3);
 });
 
 it('the mat’s history says what became of each place in the last rebuilds, of this shop alone', async () => {

@@ -64,8 +64,8 @@
 			key: 'pump',
 			head: 'Pump',
 			of: ({ serial }: ShopRecurrence) => serial,
-			to: ({ pump }: ShopRecurrence) => `/trace/pumps/${pump}`,
-			says: ({ serial, tag }: ShopRecurrence) => (tag ? `${serial}, ${tag}` : serial)
+			says: ({ serial, tag }: ShopRecurrence) => (tag ? `${serial}, ${tag}` : serial),
+			cell: ofPump
 		},
 		{
 			key: 'found',
@@ -138,6 +138,11 @@
 		{replaced === 1 ? 'part' : 'parts'}, {formatNumber(openings, 1)} openings</span
 	>
 {/snippet}
+{#snippet ofPump({ pump, serial, tag }: ShopRecurrence)}
+	<a class="pump" href="/trace/pumps/{pump}"
+		><span><span class="serial">{serial}{tag ? ',' : ''}</span> {tag ?? ''}</span></a
+	>
+{/snippet}
 {#snippet what(one: ShopRecurrence)}
 	<a class="what" href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}">
 		<Glyph type={one.type as PartTypeKey} size={26} />
@@ -198,6 +203,15 @@
 </p>
 
 <style>
+	.pump {
+		display: inline-flex;
+		align-items: center;
+		min-height: 44px;
+	}
+	/* A serial number is read as one word. */
+	.serial {
+		white-space: nowrap;
+	}
 	.head {
 		display: flex;
 		flex-wrap: wrap;

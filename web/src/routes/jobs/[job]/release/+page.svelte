@@ -229,6 +229,7 @@
 		margin-bottom: 8px;
 	}
 	.go :global(.btn) {
+		flex: none;
 		white-space: nowrap;
 	}
 	.go {

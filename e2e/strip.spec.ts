@@ -199,3 +199,23 @@ test('a job opens one cylinder alone: the others are not on the mat, and release
 	await expect(page.getByRole('img', { name: /^Cylinder 2:/ }).first()).toBeVisible();
 	await expect(page.getByRole('img', { name: /^Cylinder [13]:/ })).toHaveCount(0);
 });
+
+test('how it was connected is photographed as it comes in, and stands there again where it goes into service', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await receivePump(page);
+	await page.getByLabel('Photograph of the pump').setInputFiles({
+		name: 'hoses.png',
+		mimeType: 'image/png',
+		buffer: await page.screenshot()
+	});
+	const photo = page.getByRole('img', { name: /^Photograph by Ines/ });
+	await expect(photo).toBeVisible();
+	await expect(page.getByText('All saved')).toBeVisible();
+	const other = await pageOf(browser, 'second');
+	await other.goto(`/jobs/${job}/release`);
+	await other.getByLabel('It goes', { exact: true }).selectOption('service');
+	await expect(other.getByRole('img', { name: /^Photograph by Ines/ })).toBeVisible();
+	await expect(other.getByLabel('Photograph of the pump')).toHaveCount(0);
+});

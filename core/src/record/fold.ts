@@ -22,6 +22,8 @@ export interface JobState {
 	/** Answers to what steps ask, by `askKey`; the last stands. */
 	readonly answers: ReadonlyMap<string, Answer>;
 	readonly notes: readonly EntryOf<'note'>[];
+	/** Photographs of no part: of the connections, of the pump as it stood. */
+	readonly photos: readonly EntryOf<'photo'>[];
 	/** What has come in for the job, in the order of the log. */
 	readonly arrivals: readonly EntryOf<'arrived'>[];
 	/** What was measured and seen while the pump was proved, in the order of the log. */
@@ -84,6 +86,7 @@ export function fold(entries: Iterable<Entry>): JobState {
 		answers,
 		withdrawn,
 		notes: standing.filter((entry) => entry.kind === 'note').filter((note) => !note.part),
+		photos: standing.filter((entry) => entry.kind === 'photo').filter((photo) => !photo.part),
 		arrivals: standing.filter((entry) => entry.kind === 'arrived'),
 		proofs: standing.filter((entry) => entry.kind === 'proof'),
 		corrections: standing.filter((entry) => entry.kind === 'correction')

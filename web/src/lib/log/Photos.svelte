@@ -1,17 +1,20 @@
-<!-- @component Photographs of a part: taken with the tablet's camera or chosen, small here, large when touched. -->
+<!-- @component Photographs of a part, or of the job: taken with the tablet's camera or chosen, small here, large when touched. -->
 <script lang="ts">
 	import { Dialog, FileUpload, Portal } from '@skeletonlabs/skeleton-svelte';
 	import Camera from '@lucide/svelte/icons/camera';
 	import { shortTime } from '$lib/ui/time';
-	import type { BenchPart, BenchState } from './bench.svelte';
+	import type { EntryOf } from '@exetasis/core/record';
+	import type { BenchState } from './bench.svelte';
 	import { pictureFrom } from './photo';
 
 	interface Props {
 		bench: BenchState;
-		part: BenchPart;
+		photos: readonly EntryOf<'photo'>[];
+		/** Of this part; left out: of the job. */
+		part?: string;
 		locked: boolean;
 	}
-	let { bench, part, locked }: Props = $props();
+	let { bench, photos, part, locked }: Props = $props();
 
 	let problem = $state('');
 	let busy = $state(false);
@@ -20,7 +23,7 @@
 	// What this browser still holds is shown from there: it may not have been sent yet.
 	let sources = $state<Record<string, string>>({});
 	$effect(() => {
-		for (const { payload } of part.record.photos) void source(payload.sha256);
+		for (const { payload } of photos) void source(payload.sha256);
 	});
 	async function source(sha256: string) {
 		if (sources[sha256]) return;
@@ -34,7 +37,7 @@
 		busy = true;
 		for (const file of files) {
 			const picture = await pictureFrom(file);
-			if (picture) await bench.photograph(part.cell.part, picture);
+			if (picture) await bench.photograph(part, picture);
 			else problem = `“${file.name}” cannot be read as a picture. Take it again, or choose a JPEG or PNG.`;
 		}
 		busy = false;
@@ -42,7 +45,7 @@
 </script>
 
 <div class="photos">
-	{#each part.record.photos as photo (photo.id)}
+	{#each photos as photo (photo.id)}
 		{@const label = `Photograph by ${bench.bench.people[photo.by] ?? 'somebody'}, ${shortTime(photo.at)}`}
 		<button type="button" class="btn small" onclick={() => (large = photo.id)}>
 			<img src={sources[photo.payload.sha256]} alt={label} width="72" height="54" />
@@ -81,7 +84,7 @@
 			disabled={busy}
 		>
 			<FileUpload.Trigger class="btn"><Camera size={18} aria-hidden="true" /> Photograph</FileUpload.Trigger>
-			<FileUpload.HiddenInput aria-label="Photograph of this part" />
+			<FileUpload.HiddenInput aria-label={part ? 'Photograph of this part' : 'Photograph of the pump'} />
 		</FileUpload>
 	{/if}
 </div>

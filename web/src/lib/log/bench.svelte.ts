@@ -162,10 +162,10 @@ export class BenchState {
 		return entries;
 	}
 
-	/** Records a photograph: its bytes are safe in this browser before its entry is there. */
-	async photograph(part: string, { sha256, width, height, ...bytes }: Picture): Promise<void> {
+	/** Records a photograph of a part, or of the job where none is named: its bytes are safe in this browser before its entry is there. */
+	async photograph(part: string | undefined, { sha256, width, height, ...bytes }: Picture): Promise<void> {
 		await this.outbox?.hold({ sha256, width, height, ...bytes }).catch(() => undefined); // then it is held in memory
-		this.record({ kind: 'photo', part, payload: { sha256, width, height } });
+		this.record({ kind: 'photo', ...(part ? { part } : {}), payload: { sha256, width, height } });
 	}
 
 	/** Takes an entry back: it stays in the log and counts no more. */

@@ -72,7 +72,7 @@
 		<Surface {bench} {part} surface={part.station.surface} {locked} />
 	{:else if shown === 'notes'}
 		<Notes {bench} {part} {locked} />
-		{#if Photos}<Photos {bench} {part} {locked} />{/if}
+		{#if Photos}<Photos {bench} photos={part.record.photos} part={part.cell.part} {locked} />{/if}
 	{:else}
 		{#if part.station.lookFor}<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>{/if}
 		<div class="patterns">

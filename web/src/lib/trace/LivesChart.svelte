@@ -40,6 +40,8 @@
 
 	const SHARES = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 0.8, 0.95, 0.99];
 	const onPaper = (share: number) => Math.log(-Math.log1p(-share));
+	// Of a logarithmic axis 1, 3 and 10 are named: more would run into each other.
+	const isNamed = (hours: number) => [1, 3].includes(Math.round(hours / 10 ** Math.floor(Math.log10(hours) + 1e-9)));
 	const dashes = [[], [8, 4], [3, 3], [10, 3, 2, 3]];
 
 	$effect(() => {
@@ -76,7 +78,12 @@
 						type: weibullPaper ? 'logarithmic' : 'linear',
 						min: weibullPaper ? undefined : 0,
 						title: { display: true, text: 'Hours', color: soft },
-						ticks: { color: soft, maxTicksLimit: 8, callback: (value) => formatNumber(Number(value)) },
+						ticks: {
+							color: soft,
+							autoSkip: !weibullPaper,
+							maxTicksLimit: weibullPaper ? undefined : 8,
+							callback: (value) => (!weibullPaper || isNamed(Number(value)) ? formatNumber(Number(value)) : '')
+						},
 						grid: { color: line }
 					},
 					y: {

@@ -12,6 +12,7 @@
 	import Fields from '$lib/ui/Fields.svelte';
 	import Corrections from '$lib/release/Corrections.svelte';
 	import { benchInUse, type BenchPart } from '$lib/log/bench.svelte';
+	import Photos from '$lib/log/Photos.svelte';
 	import FittedSizes from '$lib/release/FittedSizes.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 	import Glyph from '$lib/glyph/Glyph.svelte';
@@ -123,8 +124,9 @@
 	<a class="btn" href="/jobs/{job.id}/sizes?as=csv" download data-sveltekit-reload>Sizes, CSV</a>
 	<Download href="/jobs/{job.id}/file">Job file</Download>
 </div>
-{#if !job.releasedAt && $form.to === 'service' && job.arrival.connections}
-	<p><b>As it was connected:</b> “{job.arrival.connections}”</p>
+{#if !job.releasedAt && $form.to === 'service'}
+	{#if job.arrival.connections}<p><b>As it was connected:</b> “{job.arrival.connections}”</p>{/if}
+	{#if bench.log.photos.length > 0}<Photos {bench} photos={bench.log.photos} locked />{/if}
 {/if}
 {#if bench.bench.handover}
 	<p class="soft">

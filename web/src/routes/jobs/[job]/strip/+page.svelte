@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { stepsInScope } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
+	import Photos from '$lib/log/Photos.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import PartsOut from '$lib/strip/PartsOut.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
@@ -67,6 +68,8 @@
 		{/if}
 		<ToolRecap {sheet} {job} wrenches={data.wrenches} />
 		<JobFacts {sheet} {job} />
+		<h2>Connections and pump, photographed</h2>
+		<Photos {bench} photos={bench.log.photos} {locked} />
 	{/snippet}
 </StepColumns>
 

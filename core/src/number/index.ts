@@ -1,4 +1,7 @@
 export * from './distributions';
+export { gammaLn, gammaUpper } from './gamma';
+export * from './chiSquare';
+export * from './beta';
 export * from './require';
 export * from './summary';
 export * from './chebyshev';

@@ -49,6 +49,9 @@ test('numbers are written as the person has chosen, and read either way', async 
 	await write('12.345,6');
 	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
 	const field = page.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
+	await field.fill('1.234,5');
+	await field.press('Enter');
+	await expect(page.getByText(/1\.234,5\d* mm cannot be right for a part of 18,000 mm/)).toBeVisible();
 	await field.fill('17,98');
 	await field.press('Enter');
 	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 17,980 mm/ })).toBeVisible();

@@ -378,6 +378,8 @@ const answers: Record<string, Walked> = {
 	boltStates: { args: [fastener, { tightened: [] }], held: ['0'] },
 	nextBolt: { args: [fastener, { tightened: [] }], held: ['0'] },
 	groupTightened: { args: [fastener, { tightened: [] }], held: ['0'] },
+	openedCylinders: { args: [sheet, { arrival: { cylinders: [2] } }], held: ['0', '1'] },
+	wrongCylinder: { args: [sheet, [1, 2]], held: ['0'] },
 	piecesInPump: { args: [sheet, 'plunger'], held: ['0'] },
 	applies: of({ guide: ['flat'] }, { guide: ['flat', 'u'] }, 1),
 	chosenProblem: { args: [sheet, { guide: 'flat' }], held: ['0'] },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { requireThat } from '../number';
 import { words } from './kinds/common';
 import { stationsInScope, stepsInScope, type ModelSheet, type Opening, type Tool } from './sheet';
 
@@ -42,11 +43,18 @@ export function toolsInScope(sheet: ModelSheet, job: Opening): Tool[] {
 	return sheet.tools.filter(({ key }) => keys.has(key));
 }
 
-/** The first cylinder that was named and that the pump has not, or that was named twice; undefined where all are right. */
-export const wrongCylinder = (
+/**
+ * The first cylinder that was named and that the pump has not, or that was named twice; undefined where all are right.
+ * Errors: PreconditionError for what numbers no cylinder.
+ */
+export function wrongCylinder(
 	{ cylinders }: Pick<ModelSheet, 'cylinders'>,
 	named: readonly number[] = []
-): number | undefined => named.find((one, i) => one > cylinders || named.indexOf(one) < i);
+): number | undefined {
+	for (const one of named)
+		requireThat(Number.isSafeInteger(one), 'wrongCylinder', 'named', one, 'the number of a cylinder');
+	return named.find((one, i) => one < 1 || one > cylinders || named.indexOf(one) < i);
+}
 
 /** The key of a tool of which the sheet does not know what was said; undefined where it knows all. */
 export const wrongTool = ({ tools }: Pick<ModelSheet, 'tools'>, said: ArrivalFacts['tools']): string | undefined =>

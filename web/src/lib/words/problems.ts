@@ -1,6 +1,5 @@
+import * as core from '@exetasis/core/quantity';
 import {
-	formatNumber,
-	formatQuantity,
 	unitLabel,
 	type NumberProblem,
 	type QuantityProblem,
@@ -9,8 +8,12 @@ import {
 	shownUnit,
 	dimensionOf
 } from '@exetasis/core/quantity';
+import * as page from '../ui/numbers';
 import { inSentence, placeName } from './place';
 import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
+
+// On a page figures stand in its reader's own signs; the answer of a form is written on the server, which has no page.
+const { formatNumber, formatQuantity } = typeof document === 'undefined' ? core : page;
 
 /** The sentence beside a field whose text is no number. */
 export function numberSentence(problem: NumberProblem, empty = 'Type a number first.'): string {

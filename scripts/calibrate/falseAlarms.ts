@@ -98,13 +98,7 @@ export function falseAlarms(fleets: number, seed: number, alike: boolean): False
 			rows.push(...eventsOf(String(pump), counted));
 		}
 		if (any) alarms++;
-		const qs = falseDiscovery(
-			comparePlaces(
-				rows,
-				() => 'model',
-				(pump) => (Number(pump) % 2 === 0 ? 'ordinary' : 'hard') // six pumps of each: held against the five others
-			).map(({ p }) => p)
-		);
+		const qs = falseDiscovery(comparePlaces(rows, () => 'model').map(({ p }) => p));
 		if (qs.some((q) => q <= 0.05)) shopAlarms++;
 	}
 	return { fleets, alarms, shopAlarms };

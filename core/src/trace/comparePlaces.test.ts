@@ -36,16 +36,18 @@ describe('comparePlaces', () => {
 		expect(worst(rows({ a: [9, 0, 0] })).p).toBe(1);
 	});
 	it('holds a pump against those of its duty where they are enough, so that a hard duty is no alarm', () => {
-		const hard = Object.fromEntries(['a', 'b', 'c', 'd', 'e', 'f'].map((pump) => [pump, [4, 3, 4]]));
-		const mild = Object.fromEntries(['u', 'v', 'w', 'x', 'y', 'z'].map((pump) => [pump, [0, 0, 0]]));
+		const twelve = (letter: string, each: readonly number[]) =>
+			Object.fromEntries(Array.from({ length: 12 }, (_, i) => [`${letter}${i}`, each]));
+		const hard = twelve('hard', [4, 3, 4]);
+		const mild = twelve('mild', [0, 0, 0]);
 		const fleet = rows({ ...hard, ...mild });
 		const dutyOf = (pump: string) => (pump in hard ? 'hard' : 'mild');
 		const expected = (duty?: typeof dutyOf, given = fleet) =>
-			comparePlaces(given, model, duty).find(({ row }) => row.pump === 'a')!.expected!;
+			comparePlaces(given, model, duty).find(({ row }) => row.pump === 'hard0')!.expected!;
 		expect(expected(dutyOf)).toBeCloseTo(11 / 3, 1);
 		expect(expected()).toBeLessThan(2);
-		// Five of a duty are four others: too few.
-		const fewer = fleet.filter(({ pump }) => pump !== 'f');
+		// Eleven of a duty are ten others: too few.
+		const fewer = fleet.filter(({ pump }) => pump !== 'hard11');
 		expect(expected(dutyOf, fewer)).toBeCloseTo(expected(undefined, fewer), 12);
 	});
 	it('keeps models apart', () => {

@@ -13,8 +13,11 @@ export interface EventsAtPlace {
 	readonly hours: number;
 }
 
-/** As many other pumps of its duty as a pump has to have to be held against them alone. */
-export const FEWEST_ALIKE = 5;
+/**
+ * As many other pumps of its duty as a pump has to have to be held against them alone: with it, the fleet of twelve that `npm run calibrate`
+ * holds to its promise. Against five others, pumps of unlike rates stood out three times as often.
+ */
+export const FEWEST_ALIKE = 11;
 
 /** A place and pattern held against the same station of the other pumps of the model: of those of its duty, where they are enough. */
 export interface ComparedPlace<R extends EventsAtPlace> {
@@ -31,7 +34,7 @@ export interface ComparedPlace<R extends EventsAtPlace> {
 /**
  * Every place at which a pattern that its model shows there could have come up, held against the other pumps of the model: how many
  * would be expected, how many times that it is, and the chance of as many. The pump itself is left out of what it is held against. Where at
- * least five others are of its duty it is held against these, so that a hard duty is no alarm; else against all.
+ * least eleven others are of its duty it is held against these, so that a hard duty is no alarm; else against all.
  * What came up once at most has the chance 1: it is compared, and never called surprising.
  * Shape: one row of exposure a place (`pattern` null), one of events a place and pattern. Errors: PreconditionError as `fleetRate`.
  */

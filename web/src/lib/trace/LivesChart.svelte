@@ -81,6 +81,7 @@
 						ticks: {
 							color: soft,
 							autoSkip: !weibullPaper,
+							maxRotation: 0,
 							maxTicksLimit: weibullPaper ? undefined : 8,
 							callback: (value) => (!weibullPaper || isNamed(Number(value)) ? formatNumber(Number(value)) : '')
 						},

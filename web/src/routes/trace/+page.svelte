@@ -227,6 +227,7 @@
 		min-width: 16rem;
 	}
 	.spent {
+		font-size: 0.8rem;
 		white-space: nowrap;
 	}
 	.what {

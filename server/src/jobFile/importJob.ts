@@ -1,7 +1,16 @@
 import { v7 as uuidv7 } from 'uuid';
 import { judgeMat } from '@exetasis/core/mat';
 import { PreconditionError } from '@exetasis/core/number';
-import { chosenProblem, fold, readJobFile, scopeOf, type ArrivalFacts, type JobFile } from '@exetasis/core/record';
+import {
+	arrivalFactsSchema,
+	chosenProblem,
+	fold,
+	readJobFile,
+	scopeOf,
+	wrongCylinder,
+	type ArrivalFacts,
+	type JobFile
+} from '@exetasis/core/record';
 import { projectWithdrawn } from '../benchLog/withdrawals';
 import type { RestedOn } from '../db/rows';
 import { codeOf, inTransaction, of, wasTaken, type ShopScope } from '../db/scope';
@@ -42,6 +51,10 @@ async function take(scope: ShopScope, file: JobFile): Promise<string> {
 	if (!scopeOf(sheet, file.job)) refuse({ kind: 'fault', path: 'job.scope', message: 'is no scope of the sheet' });
 	const wrong = chosenProblem(sheet, variants) ?? chosenProblem(sheet, file.pump.variants);
 	if (wrong) refuse({ kind: 'fault', path: `job.variants.${wrong.variant}`, message: 'is none of the sheet' });
+	// What no receiving could have written would keep the job's pages from opening.
+	const came = arrivalFactsSchema.partial().safeParse(file.job.arrival);
+	if (!came.success || wrongCylinder(sheet, came.data.cylinders) !== undefined)
+		refuse({ kind: 'fault', path: 'job.arrival', message: 'is not how a pump comes in' });
 	const jobId = uuidv7();
 	const pumpId = await keepPump(scope, sheet.model, file.pump);
 	const people = await keepPeople(scope, file.people);

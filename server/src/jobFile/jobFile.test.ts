@@ -165,6 +165,16 @@ describe('a job as a file', () => {
 			{ kind: 'fault', path: 'job' }
 		],
 		[
+			'cylinders that it has not',
+			() => changed(open, (file) => Object.assign(file.job.arrival, { cylinders: [9] })),
+			{ kind: 'fault', path: 'job.arrival' }
+		],
+		[
+			'cylinders that are no list',
+			() => changed(open, (file) => Object.assign(file.job.arrival, { cylinders: 5 })),
+			{ kind: 'fault', path: 'job.arrival' }
+		],
+		[
 			'a scope that is none',
 			() => changed(open, (file) => (file.job.scope = 'none')),
 			{ kind: 'fault', path: 'job.scope' }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { inTransaction, of, type ShopScope } from '../db/scope';
-import { countLooks, forgetCounted } from '../db/sql/countLooks';
+import { countLooks } from '../db/sql/countLooks';
 import { lockCounting } from '../db/sql/lockCounting';
 import { logMarks } from '../db/sql/logMarks';
 
@@ -18,9 +18,10 @@ export async function upToDate(scope: ShopScope): Promise<string> {
 		await lockCounting(within);
 		const { grown, all } = await grownSince(within);
 		const pumpIds = grown.map(({ pumpId }) => pumpId);
-		await forgetCounted(within, pumpIds);
+		for (const counted of ['countedMark', 'countedLook', 'countedPump'] as const)
+			await of(within, counted).remove({ pumpId: pumpIds });
 		await countLooks(within, pumpIds);
-		for (const one of grown) await of(within, 'countedPump').put(one);
+		await of(within, 'countedPump').addAll(grown);
 		return all;
 	});
 }

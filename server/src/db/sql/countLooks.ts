@@ -1,16 +1,6 @@
 import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
-/** Takes back what was counted on these pumps. */
-export const forgetCounted = (scope: ShopScope, pumpIds: readonly string[]): Promise<unknown[]> =>
-	rows(
-		scope,
-		`
-		WITH marks AS (DELETE FROM counted_mark WHERE shop_id = $1 AND pump_id = ANY($2::uuid[]))
-		DELETE FROM counted_look WHERE shop_id = $1 AND pump_id = ANY($2::uuid[])`,
-		[pumpIds]
-	);
-
 /**
  * Counts the looks of these pumps with the hours that each stands for, and among them the marks that count: what `countedLooks` says of
  * one pump. A mark counts where it is new in its part's life or has grown; hours run from look to look and no further back than the part.

@@ -7,6 +7,7 @@
 	import type { DocumentListing } from '@exetasis/server/documents/documents';
 	import { keptForm } from '$lib/forms/kept';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
+	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 	import FileField from '$lib/ui/FileField.svelte';
 
@@ -64,10 +65,7 @@
 	<form method="post" action="?/attach" enctype="multipart/form-data" use:attach class="mt-3 grid gap-3">
 		<Fields>
 			{#key documents.length}<FileField name="file" label="PDF, PNG or JPEG" accept=".pdf,.png,.jpg,.jpeg" />{/key}
-			<label class="label"
-				>What it shows <input class="input" name="name" maxlength="120" bind:value={$typed.name} />
-				{#if $errors.name}<span class="wrong" role="alert">{$errors.name[0]}</span>{/if}</label
-			>
+			<Field name="name" label="What it shows" bind:value={$typed.name} errors={$errors.name} />
 			<label class="label"
 				>Shown at
 				<select class="select" name="at" bind:value={$typed.at}>

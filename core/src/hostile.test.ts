@@ -174,6 +174,7 @@ const answers: Record<string, Walked> = {
 		[1, 2]
 	),
 	leastSquares: of(square, [1, 2, 3, 6]),
+	powerRule: of(16, 0.3),
 	gaussLegendre: of(5),
 	effectiveDof: of([
 		{ u: 1, dof: 4 },
@@ -397,7 +398,7 @@ const answers: Record<string, Walked> = {
 	wearPriorOf: { args: ['plunger', size], held: ['1'] },
 	scatterSpread: of(prior),
 	openRate: of(prior),
-	followWear: of(history, { shapePer1000h: 1.4, exponent: 1 }, grid),
+	followWear: of(history, [{ shapePer1000h: 1.4, exponent: 1 }], grid),
 	priorKnowledge: of(prior),
 	PartWear: {
 		args: [prior, { mean: 0, sd: 0.2 }, history, 1000],

@@ -1,6 +1,6 @@
 // The best that anybody could say who knows how parts of this world wear in general, and sees the same record: part, pump and
 // age integrated on grids.
-import { followWear, type AgeNode, type WearLook } from '../../core/src/life';
+import { followWear, type AgeNode, type Track, type WearLook } from '../../core/src/life';
 import { GammaTable } from '../../core/src/life/gammaTable';
 import { lookNodes, weigh } from '../../core/src/life/wearLooks';
 import type { Station } from '../../core/src/record';
@@ -69,7 +69,7 @@ export class ReferenceSize {
 	readonly #world: World;
 	readonly #kind: string;
 	/** By harshness, age and rate: weights that sum to 1 for each harshness, and the tracks. */
-	readonly #posterior: { weight: number; i: number; age: number; track: ReturnType<typeof followWear>[number] }[][];
+	readonly #posterior: { weight: number; i: number; age: number; track: Track }[][];
 
 	constructor(world: World, seen: SeenSize, { factors }: Harshness) {
 		this.#world = world;
@@ -83,7 +83,7 @@ export class ReferenceSize {
 				// The clock runs from the part's own beginning, so each possible age is a history of its own.
 				const at = (hours: number) => factor * wearHours(world, node.hours + hours);
 				const looks = seen.looks.map((look) => ({ ...look, hours: at(look.hours) }));
-				const [track] = followWear({ before: [{ hours: looks.length > 0 ? 0 : at(0), weight: 1 }], looks }, path, {
+				const [[track]] = followWear({ before: [{ hours: looks.length > 0 ? 0 : at(0), weight: 1 }], looks }, [path], {
 					rates,
 					size: rates.length,
 					step: 0,
@@ -118,19 +118,20 @@ export class ReferenceSize {
 		const last = looks.at(-1);
 		return Float64Array.from(factors, (factor, f) => {
 			const tables = new Map<number, GammaTable>();
-			const nodes = last && lookNodes(last, path.exponent, 20, 1);
-			const weights = nodes && new Float64Array(nodes.y.length + 1);
 			return this.#posterior[f].reduce((sum, { weight, i, age, track }) => {
 				const at = (hours: number) => factor * wearHours(this.#world, age + hours);
 				const steady = at(now + further) - (last ? at(last.hours) : 0);
 				if (!tables.has(steady)) tables.set(steady, new GammaTable((path.shapePer1000h * Math.max(steady, 1)) / 1000));
 				const table = tables.get(steady)!;
 				const unit = rates[i] / path.shapePer1000h;
-				if (!nodes || !weights) return sum + weight * table.upper(1 / unit);
-				weigh(nodes, track.shape[i], track.scale[i], weights);
-				let beyond = weights[nodes.y.length] * table.upper(1 / unit);
-				for (let j = 0; j < nodes.y.length; j++)
-					beyond += weights[j] * (nodes.y[j] >= 1 ? 1 : table.upper((1 - nodes.y[j]) / unit));
+				if (!track.last) return sum + weight * table.upper(1 / unit);
+				const nodes = lookNodes(track.last, 1);
+				const weights = new Float64Array(nodes.y.length);
+				weigh(nodes, unit, weights);
+				const beyond = nodes.y.reduce(
+					(chance, y, j) => chance + weights[j] * (y >= 1 ? 1 : table.upper((1 - y) / unit)),
+					0
+				);
 				return sum + weight * beyond;
 			}, 0);
 		});

@@ -302,7 +302,7 @@ function overhanging(logs: Float64Array, largest: number, beyond: number): Float
 
 // Evidence of one part by path and rate; the largest is 1.
 function evidenceOf(history: WearHistory, prior: WearPrior, grid: RateGrid): Float64Array[] {
-	const tracks = paths(prior).map((path) => followWear(history, path, grid));
+	const tracks = followWear(history, paths(prior), grid, 'fleet');
 	const largest = largestOf(tracks.flat().map(({ logEvidence }) => logEvidence));
 	return tracks.map((ages) =>
 		Float64Array.from({ length: grid.size }, (_, i) =>

@@ -1,6 +1,7 @@
 export * from './age';
 export { wearPriorOf, openRate, scatterSpread, type WearPrior } from './wearPrior';
-export { followWear, type Track, type WearHistory, type WearLook } from './wearLooks';
+export { followWear, type Track, type WearHistory } from './wearLooks';
+export type { WearLook } from './wearWindow';
 export { PartWear, priorKnowledge, type LogRate, type Odds, type WearKnowledge } from './partWear';
 export * from './inPieces';
 export {

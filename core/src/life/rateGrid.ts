@@ -37,6 +37,8 @@ const BELLS = [
 	{ weight: 0.07, width: 2.18 }
 ] as const;
 
+const NARROWEST = 0.7; // of a step: a bell that the grid still carries, to 1e-4
+
 /**
  * Density over the grid of a part's log rate about a kind's, whose own place is open by `sd`. Sums to 1.
  * Shape: one number for each index of the grid.
@@ -45,7 +47,7 @@ export function rateDensity({ step, middle, size }: RateGrid, mean: number, sd: 
 	const density = new Float64Array(size);
 	let total = 0;
 	for (const bell of BELLS) {
-		const width = Math.hypot(sd, between * bell.width, step / 3);
+		const width = Math.max(NARROWEST * step, Math.hypot(sd, between * bell.width));
 		for (let i = 0; i < size; i++) {
 			const z = ((i - middle) * step - mean) / width;
 			const value = z * z > 70 ? 0 : (bell.weight / width) * Math.exp((-z * z) / 2);

@@ -2,35 +2,152 @@ import { describe, expect, it } from 'vitest';
 import { gammaUpper } from '../number';
 import { GammaTable } from './gammaTable';
 import { rateDensity, rateGrid } from './rateGrid';
-import { followWear } from './wearLooks';
+import { followWear, lookNodes, weigh, type WearHistory } from './wearLooks';
+import type { Fineness } from './wearWindow';
 import type { WearPrior } from './wearPrior';
 
 const grid = (...rates: number[]) => ({ rates: Float64Array.from(rates), size: rates.length, middle: 0, step: 1 });
 const NEW = [{ hours: 0, weight: 1 }];
+type Look = readonly [hours: number, worn: number, u: number];
+const seen = (looks: readonly Look[]): WearHistory => ({
+	before: NEW,
+	looks: looks.map(([hours, worn, u]) => ({ hours, worn, u }))
+});
+interface Case {
+	readonly looks: readonly Look[];
+	readonly shapePer1000h: number;
+	readonly exponent: number;
+	readonly hours: number;
+	readonly rates: readonly number[];
+	/** ln evidence, and P(wear beyond 1 after the hours), by rate. */
+	readonly log: readonly number[];
+	readonly chance: readonly number[];
+}
+
+// numpy and scipy 1.17: the gamma process integrated look by look by the double exponential rule, 1,500 to 5,200 nodes a look.
+// prettier-ignore
+const CASES: readonly Case[] = [
+	{ looks: [[1500, 0.3, 0.03]], shapePer1000h: 2.8, exponent: 1, hours: 1500, rates: [0.1, 0.25, 0.4], log: [0.726089003, 1.788608654, 1.080717113], chance: [5.7132070495e-06, 0.057924800517, 0.31834712317] },
+	{ looks: [[2000, 0.6, 0.2]], shapePer1000h: 200, exponent: 1, hours: 2000, rates: [0.25, 0.3], log: [1.478565678, 1.598313494], chance: [0.51259601719, 0.99999973762] },
+	{ looks: [[1500, 0.02, 0.03]], shapePer1000h: 0.3, exponent: 1, hours: 1500, rates: [0.05, 0.25], log: [2.946827904, 2.312285404], chance: [0.00049222051632, 0.10921354956] },
+	{ looks: [[1500, 0.01, 0.02]], shapePer1000h: 0.3, exponent: 0.75, hours: 1500, rates: [0.05, 0.25], log: [2.760012317, 2.055477388], chance: [0.00044686228327, 0.10653856912] },
+	{ looks: [[1500, 0.03, 0.05]], shapePer1000h: 1, exponent: 1.5, hours: 3000, rates: [0.05, 0.25], log: [2.866526614, 1.893640895], chance: [2.4328416173e-06, 0.31732600651] },
+	{ looks: [[1500, -0.05, 0.03]], shapePer1000h: 2.8, exponent: 1, hours: 1500, rates: [0.1, 0.25], log: [-3.528583157, -6.791803194], chance: [1.040700915e-08, 0.0073842010501] },
+	{ looks: [[1500, 0.3, 0.03], [3000, 0.5, 0.03]], shapePer1000h: 2.8, exponent: 1, hours: 1500, rates: [0.1, 0.25], log: [2.714203244, 3.370461967], chance: [0.00062103307984, 0.22645386586] },
+	{ looks: [[1500, 0.3, 0.1], [3000, 0.5, 0.1]], shapePer1000h: 2.8, exponent: 1, hours: 1500, rates: [0.1, 0.25], log: [2.636971781, 2.983334937], chance: [0.00054027766034, 0.28788049832] },
+	{ looks: [[1500, 0.3, 0.03], [3000, 0.35, 0.03]], shapePer1000h: 2.8, exponent: 1, hours: 3000, rates: [0.1, 0.25], log: [2.889981948, 1.373619664], chance: [0.0050303989356, 0.65144395597] },
+	{ looks: [[1500, 0.3, 0.03], [2000, 0.3, 0.03]], shapePer1000h: 0.5, exponent: 1, hours: 3000, rates: [0.1, 0.25], log: [3.606370063, 3.600723483], chance: [0.07314661292, 0.42658874457] },
+	{ looks: [[1500, 0.3, 0.03], [3000, 0.2, 0.03]], shapePer1000h: 2.8, exponent: 1, hours: 3000, rates: [0.1, 0.25], log: [-3.100814976, -6.285995466], chance: [0.00085868367217, 0.49008048973] },
+	{ looks: [[1500, 0.3, 0.02], [3000, 0.2, 0.06]], shapePer1000h: 2.8, exponent: 1.5, hours: 3000, rates: [0.1, 0.25], log: [-3.722391875, -3.191735303], chance: [0.035184477074, 0.8318718812] },
+	{ looks: [[1000, 0.02, 0.03], [3000, 0.05, 0.03]], shapePer1000h: 0.4, exponent: 0.75, hours: 3000, rates: [0.05, 0.25], log: [5.038277905, 3.254862507], chance: [0.00067929672904, 0.27303073152] },
+	{ looks: [[1000, 0.02, 0.03], [3000, 0.05, 0.03]], shapePer1000h: 0.4, exponent: 1.5, hours: 3000, rates: [0.05, 0.25], log: [6.078619275, 4.876721112], chance: [0.0013995100345, 0.31613352327] },
+	{ looks: [[1000, 0.0, 0.05], [1200, 0.05, 0.05]], shapePer1000h: 0.5, exponent: 1, hours: 3000, rates: [0.05, 0.25], log: [5.362052924, 4.631497081], chance: [0.00022588491069, 0.27610146849] },
+	{ looks: [[1500, 0.3, 0.01], [3000, 0.6, 0.1]], shapePer1000h: 30, exponent: 1, hours: 1500, rates: [0.2, 0.25], log: [5.289838005, 4.019766403], chance: [0.0535644893, 0.66478483484] },
+	{ looks: [[1500, 0.3, 0.01], [3000, 0.6, 0.1]], shapePer1000h: 300, exponent: 1, hours: 1500, rates: [0.2, 0.22], log: [6.345482548, 4.892740885], chance: [3.4164106626e-06, 0.084693294129] },
+	{ looks: [[1000, 0.25, 0.03], [2000, 0.5, 0.03], [3000, 0.7, 0.03]], shapePer1000h: 2.8, exponent: 1, hours: 1000, rates: [0.1, 0.25], log: [1.78115543, 5.695902682], chance: [0.0065693764956, 0.30547906733] },
+	{ looks: [[1000, 0.25, 0.03], [2000, 0.5, 0.03], [3000, 0.5, 0.03]], shapePer1000h: 1, exponent: 1.5, hours: 1000, rates: [0.1, 0.25], log: [2.270774209, 3.364869514], chance: [0.027690960199, 0.23940065117] },
+	{ looks: [[1000, 0.02, 0.03], [1500, 0.05, 0.03], [3000, 0.01, 0.03]], shapePer1000h: 0.6, exponent: 1, hours: 4000, rates: [0.05, 0.25], log: [7.916322951, 5.411330887], chance: [0.00027849053353, 0.44025073973] }
+];
+const STEADY = 30; // shape in 1000 h from which a coarse reading and even wear are far apart in width
+
+function answersOf({ looks, shapePer1000h, exponent, hours, rates }: Case, fineness?: Fineness) {
+	const [[{ last, logEvidence }]] = followWear(seen(looks), [{ shapePer1000h, exponent }], grid(...rates), fineness);
+	const table = new GammaTable((shapePer1000h * hours) / 1000);
+	const nodes = lookNodes(last!, 1);
+	const weights = new Float64Array(nodes.y.length);
+	const chance = rates.map((rate) => {
+		weigh(nodes, rate / shapePer1000h, weights);
+		return nodes.y.reduce(
+			(sum, y, j) => sum + weights[j] * (y >= 1 ? 1 : table.upper(((1 - y) * shapePer1000h) / rate)),
+			0
+		);
+	});
+	return { log: logEvidence, chance };
+}
 
 describe('followWear', () => {
-	it('takes the first look exactly', () => {
+	it.each(CASES)('agrees with direct integration: $looks at $shapePer1000h, bent by $exponent', (one) => {
+		const { log, chance } = answersOf(one);
+		for (const [i, rate] of one.rates.entries()) {
+			expect(Math.abs(log[i] - one.log[i]), `ln evidence at ${rate}`).toBeLessThan(2e-6);
+			const accuracy = one.shapePer1000h > STEADY ? 2e-5 : 3e-8;
+			expect(Math.abs(chance[i] - one.chance[i]), `chance at ${rate}`).toBeLessThan(accuracy);
+		}
+	});
+	it.each(CASES)('is good to 1e-3 in its evidence for a fleet: $looks at $shapePer1000h', (one) => {
+		const { log } = answersOf(one, 'fleet');
+		for (const i of one.rates.keys())
+			expect(Math.abs(log[i] - one.log[i])).toBeLessThan(one.shapePer1000h > STEADY ? 2e-2 : 1e-3);
+	});
+	it('reads a fine look as the density of the process itself', () => {
 		const looks = [{ hours: 1500, worn: 0.3, u: 1e-4 }];
-		const [{ logEvidence }] = followWear({ before: NEW, looks }, { shapePer1000h: 2, exponent: 1 }, grid(0.1, 0.2));
-		// A fine reading is the gamma density itself: x^(a−1) e^(−x/s) s^−a.
+		const [[{ logEvidence }]] = followWear({ before: NEW, looks }, [{ shapePer1000h: 2, exponent: 1 }], grid(0.1, 0.2));
+		// x^(a−1) e^(−x/s) s^−a
 		const log = (rate: number) => -0.3 / (rate / 2) - 3 * Math.log(rate / 2);
-		expect(logEvidence[0] - logEvidence[1]).toBeCloseTo(log(0.1) - log(0.2), 4);
+		expect(logEvidence[0] - logEvidence[1]).toBeCloseTo(log(0.1) - log(0.2), 5);
+	});
+	it('does not care into how many looks that say nothing an interval is cut', () => {
+		const path = [{ shapePer1000h: 2.8, exponent: 1.5 }];
+		const once = followWear(seen([[3000, 0.5, 0.03]]), path, grid(0.1, 0.25))[0][0].logEvidence;
+		const blind = seen([
+			[700, 0.4, 100],
+			[1900, 0.6, 100],
+			[3000, 0.5, 0.03]
+		]);
+		const often = followWear(blind, path, grid(0.1, 0.25))[0][0].logEvidence;
+		expect(often[0] - often[1]).toBeCloseTo(once[0] - once[1], 4);
+	});
+	it('widens readings that cannot both be, and still answers', () => {
+		const path = [{ shapePer1000h: 2.8, exponent: 1 }];
+		for (const [first, second] of [
+			[50, 0.1],
+			[0.9, 0.1],
+			[-30, -40],
+			[0, 0]
+		]) {
+			const looks: Look[] = [
+				[1000, first, 0.001],
+				[2000, second, 0.001]
+			];
+			const [[{ logEvidence }]] = followWear(seen(looks), path, grid(0.1, 0.25));
+			expect([...logEvidence].every((one) => !Number.isNaN(one))).toBe(true);
+		}
+	});
+	it('answers each path and each age alike, whether asked together or alone', () => {
+		const before = [
+			{ hours: 500, weight: 0.4 },
+			{ hours: 3000, weight: 0.6 }
+		];
+		const { looks } = seen([
+			[1500, 0.3, 0.03],
+			[3000, 0.45, 0.03]
+		]);
+		const paths = [0.75, 1, 1.5].flatMap((exponent) =>
+			[1, 4, 25].map((shapePer1000h) => ({ shapePer1000h, exponent }))
+		);
+		const together = followWear({ before, looks }, paths, grid(0.1, 0.25));
+		for (const [p, path] of paths.entries())
+			for (const [age, one] of before.entries()) {
+				const [[alone]] = followWear({ before: [{ ...one, weight: 1 }], looks }, [path], grid(0.1, 0.25));
+				expect(together[p][age].shape).toBeCloseTo(alone.shape, 12);
+				for (const i of [0, 1]) expect(together[p][age].logEvidence[i]).toBeCloseTo(alone.logEvidence[i], 5);
+			}
 	});
 	it('answers one track for each age, and stays at its age where nobody looked', () => {
 		const before = [
 			{ hours: 1000, weight: 0.4 },
 			{ hours: 3000, weight: 0.6 }
 		];
-		const tracks = followWear({ before, looks: [] }, { shapePer1000h: 2, exponent: 1 }, grid(0.1));
-		expect(tracks.map(({ weight, mean }) => [weight, mean[0]])).toEqual([
-			[0.4, expect.closeTo(0.1, 12)],
-			[0.6, expect.closeTo(0.3, 12)]
+		const [tracks] = followWear({ before, looks: [] }, [{ shapePer1000h: 2, exponent: 1 }], grid(0.1));
+		expect(tracks.map(({ weight, shape, last }) => [weight, shape, last])).toEqual([
+			[0.4, 2, undefined],
+			[0.6, 6, undefined]
 		]);
 	});
 	it('gives up rates that are out of the question, and none that is not', () => {
 		const rates = Array.from({ length: 41 }, (_, i) => 0.2 * Math.exp((i - 20) * 0.15));
 		const looks = [{ hours: 1500, worn: 0.3, u: 0.02 }];
-		const [{ logEvidence }] = followWear({ before: NEW, looks }, { shapePer1000h: 8, exponent: 1 }, grid(...rates));
+		const [[{ logEvidence }]] = followWear({ before: NEW, looks }, [{ shapePer1000h: 8, exponent: 1 }], grid(...rates));
 		const best = Math.max(...logEvidence);
 		expect(logEvidence[20]).toBe(best);
 		expect([...logEvidence].filter((one) => one === -Infinity).length).toBeGreaterThan(5);
@@ -38,22 +155,29 @@ describe('followWear', () => {
 	});
 	it('refuses looks out of order, and what cannot be', () => {
 		const one = (hours: number, worn = 0.1, u = 0.01) => ({ hours, worn, u });
-		const path = { shapePer1000h: 1, exponent: 1 };
+		const path = [{ shapePer1000h: 1, exponent: 1 }];
 		const follow = (...looks: ReturnType<typeof one>[]) => followWear({ before: NEW, looks }, path, grid(0.1));
 		expect(() => follow(one(2000), one(1000))).toThrow('hours is 1000');
 		expect(() => follow(one(1000, NaN))).toThrow('worn is NaN');
 		expect(() => follow(one(1000, 0.1, -1))).toThrow('u is -1');
 		expect(() => followWear({ before: [], looks: [] }, path, grid(0.1))).toThrow('before');
+		for (const shapePer1000h of [0, NaN, Infinity])
+			expect(() => followWear({ before: NEW, looks: [] }, [{ shapePer1000h, exponent: 1 }], grid(0.1))).toThrow(
+				'shape'
+			);
+		expect(() => followWear({ before: NEW, looks: [] }, [{ shapePer1000h: 1, exponent: 0 }], grid(0.1))).toThrow(
+			'exponent'
+		);
 	});
 });
 
 describe('GammaTable', () => {
-	it('is good to 2e-6 for steady and for jumpy wear', () => {
+	it('is good to 1e-9 for steady and for jumpy wear', () => {
 		for (const shape of [0.01, 0.3, 1, 2.8, 40, 900]) {
 			const table = new GammaTable(shape);
 			for (let i = -40; i <= 40; i++) {
 				const x = shape * Math.exp(i / 10);
-				expect(Math.abs(table.upper(x) - gammaUpper(x, shape)), `${x} at ${shape}`).toBeLessThan(2e-6);
+				expect(Math.abs(table.upper(x) - gammaUpper(x, shape)), `${x} at ${shape}`).toBeLessThan(1e-9);
 			}
 			expect([table.upper(0), table.upper(-1), table.upper(1e9)]).toEqual([1, 1, 0]);
 		}

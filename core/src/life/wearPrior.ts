@@ -77,11 +77,13 @@ const EXPONENTS = [
 	{ exponent: 1.5, weight: 0.2 }
 ] as const;
 
+const LEAST_WITHIN = 0.01; // in 1000 h: no part wears more evenly
+
 /** The scatter within parts and the bending that are considered, for a prior: every pair once. */
 export const paths = (prior: WearPrior): readonly Omit<WearShape, 'between'>[] =>
 	HERMITE.flatMap(({ z, weight }) =>
 		EXPONENTS.map((bend) => ({
-			shapePer1000h: 1 / (prior.within1000h * Math.exp(z * scatterSpread(prior))) ** 2,
+			shapePer1000h: 1 / (Math.max(LEAST_WITHIN, prior.within1000h) * Math.exp(z * scatterSpread(prior))) ** 2,
 			exponent: bend.exponent,
 			weight: weight * bend.weight
 		}))

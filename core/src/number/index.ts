@@ -7,3 +7,4 @@ export * from './summary';
 export * from './chebyshev';
 export * from './solve';
 export * from './gaussLegendre';
+export * from './powerRule';

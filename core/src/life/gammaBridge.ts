@@ -1,0 +1,168 @@
+import { gammaLn, gaussLegendre, powerRule } from '../number';
+import { MOST_NODES, type WearWindow } from './wearWindow';
+
+/** What one possible course of the wear (its scatter, its age) says at one look. */
+export interface Course {
+	/** Gamma shape of the steady process from its beginning to this look. */
+	readonly shape: number;
+	/** Density of the readings before, given that the wear stands at a place; undefined at the first look. */
+	readonly before?: (place: number) => number;
+}
+
+/** A look with what the looks before it say of each place, for several courses at once: they share what depends on the places alone. */
+export interface BridgedLook {
+	readonly window: WearWindow;
+	readonly courses: readonly Course[];
+	/** One over the narrowest width of what came before, in places; 0 at the first look. */
+	readonly sharpness: number;
+}
+
+const SMOOTH = 12; // powers from which an end is as good as smooth
+const NEAR = 0.1; // of a window, from its upper end: where the end of the bridge still bends the integrand
+/**
+ * What the looks up to `last` say of the place at the next one, whose window is given: given where a gamma process stands now,
+ * where it stood before is that times a beta variable, whatever the rate.
+ *
+ * Shape: `mores` are the gamma shapes between the two looks, one a course. Accuracy: 1e-8 of its largest value, tested through
+ * `followWear`. Source: gamma bridge, M. Émery, M. Yor, Publ. RIMS 40 (2004) 669–688.
+ */
+export function bridge(last: BridgedLook, mores: readonly number[], window: WearWindow): BridgedLook {
+	const half = (window.high - window.low) / 2;
+	const middle = window.low + half;
+	const sharpness = Math.max(...last.courses.map(({ shape }, c) => sharpnessOf(last, shape, mores[c], middle)));
+	const count = window.nodesFor(half, sharpness);
+	const between = new BetweenLooks(last, mores);
+	const told = Array.from({ length: count }, (_, j) =>
+		between.at(middle - half * Math.cos(((j + 0.5) * Math.PI) / count))
+	);
+	const courses = last.courses.map(({ shape }, c) => ({
+		shape: shape + mores[c],
+		before: interpolation(
+			middle,
+			half,
+			Float64Array.from(told, (one) => one[c])
+		)
+	}));
+	return { window, courses, sharpness };
+}
+
+// Of what the last look and those before it say, seen from the middle of the next window.
+function sharpnessOf({ window, sharpness }: BridgedLook, shape: number, more: number, middle: number): number {
+	const { root, low, high } = window;
+	const share = Math.min(1, ((low + high) / 2 / middle) ** root);
+	const scatter = more < SMOOTH ? 0 : (0.45 * middle * Math.sqrt(more / (shape * (shape + more + 1)))) / root;
+	return 1 / Math.hypot(1 / (share * Math.hypot(window.sharpness, sharpness)), scatter);
+}
+
+// Chebyshev's interpolation on his nodes, summed by Clenshaw: L. N. Trefethen, Approximation Theory and Practice (2013), ch. 3, 19.
+function interpolation(middle: number, half: number, values: Float64Array): (place: number) => number {
+	const n = values.length;
+	const coefficients = values.map((_, k) => {
+		let sum = 0;
+		for (let j = 0; j < n; j++) sum += values[j] * Math.cos((k * (j + 0.5) * Math.PI) / n);
+		return ((k % 2 ? -2 : 2) * sum) / n;
+	});
+	coefficients[0] /= 2;
+	return (place) => {
+		const x = (place - middle) / half;
+		let one = 0;
+		let two = 0;
+		for (let k = n - 1; k > 0; k--) {
+			const next = 2 * x * one - two + coefficients[k];
+			two = one;
+			one = next;
+		}
+		return x * one - two + coefficients[0];
+	};
+}
+
+type End = 'below' | 'above';
+
+// The mean of what the last look and those before it say, over where it may have stood: for each course.
+class BetweenLooks {
+	readonly #last: BridgedLook;
+	readonly #mores: readonly number[];
+	readonly #logNorms: readonly number[];
+	readonly #bendsBelow: boolean;
+	readonly #bendsAbove: boolean;
+	readonly #steadiest: { readonly shape: number; readonly more: number };
+	readonly #rules = new Map<string, Float64Array>();
+	readonly #scratch = {
+		shares: new Float64Array(MOST_NODES),
+		logShares: new Float64Array(MOST_NODES),
+		logRests: new Float64Array(MOST_NODES),
+		logSteps: new Float64Array(MOST_NODES),
+		logs: new Float64Array(MOST_NODES)
+	};
+
+	constructor(last: BridgedLook, mores: readonly number[]) {
+		const shapes = last.courses.map(({ shape }) => shape);
+		this.#last = last;
+		this.#mores = mores;
+		this.#logNorms = shapes.map((shape, c) => gammaLn(shape + mores[c]) - gammaLn(shape) - gammaLn(mores[c]));
+		this.#bendsBelow = last.window.low === 0 && last.window.root * Math.min(...shapes) < SMOOTH;
+		this.#bendsAbove = Math.min(...mores) < SMOOTH;
+		this.#steadiest = { shape: Math.max(...shapes), more: Math.max(...mores) };
+	}
+
+	at(place: number): Float64Array {
+		const { low, high, root } = this.#last.window;
+		const sums = new Float64Array(this.#mores.length);
+		if (place <= low) return sums;
+		const meets = place < high + NEAR * (high - low);
+		const to = meets ? 1 : high / place;
+		const bendsAbove = meets && this.#bendsAbove;
+		if (this.#bendsBelow && bendsAbove) {
+			this.#addPiece(sums, place, 0, to / 2, 'below');
+			this.#addPiece(sums, place, to / 2, to, 'above');
+		} else this.#addPiece(sums, place, low / place, to, this.#bendsBelow ? 'below' : bendsAbove ? 'above' : undefined);
+		for (let c = 0; c < sums.length; c++) sums[c] *= root * Math.exp(this.#logNorms[c]);
+		return sums;
+	}
+
+	// Over shares of the place; where a factor's end is singular there, it stands in the weights.
+	#addPiece(sums: Float64Array, place: number, from: number, to: number, singular?: End): void {
+		const { window, courses, sharpness } = this.#last;
+		const { root, logLikelihood } = window;
+		const long = to - from;
+		const middle = from + long / 2;
+		const { shape, more } = this.#steadiest;
+		const left = Math.max(1 - middle ** root, root * long * 0.5);
+		const bend = (root * Math.sqrt(shape + more * (middle ** root / left) ** 2)) / middle;
+		const count = window.nodesFor(long / 2, Math.hypot(place * Math.hypot(window.sharpness, sharpness), bend));
+		const { nodes, weights } = gaussLegendre(count);
+		const { shares, logShares, logRests, logSteps, logs } = this.#scratch;
+		for (let j = 0; j < count; j++) {
+			const way = (long * (1 + nodes[j])) / 2;
+			const share = singular === 'above' ? to - way : from + way;
+			let steps = 1;
+			for (let k = 1; k < root; k++) steps = 1 + steps * share;
+			shares[j] = share;
+			logShares[j] = Math.log(share);
+			logRests[j] = Math.log(1 - share);
+			logSteps[j] = root === 1 ? 0 : Math.log(steps);
+			logs[j] = logLikelihood(share * place);
+		}
+		for (const [c, { shape, before }] of courses.entries()) {
+			const low = root * shape - 1;
+			const high = this.#mores[c] - 1;
+			const power = (singular === 'below' ? low : high) + 1;
+			const rule = singular && power < SMOOTH ? this.#rule(count, power, c, singular) : undefined;
+			const below = rule && singular === 'below' ? 0 : low;
+			const above = rule && singular === 'above' ? 0 : high;
+			let sum = 0;
+			for (let j = 0; j < count; j++) {
+				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j];
+				sum += (rule ?? weights)[j] * Math.exp(log) * (before ? before(shares[j] * place) : 1);
+			}
+			sums[c] += sum * (rule ? long ** power : long / 2);
+		}
+	}
+
+	#rule(count: number, power: number, course: number, end: End): Float64Array {
+		const key = `${end}/${course}/${count}`;
+		let rule = this.#rules.get(key);
+		if (!rule) this.#rules.set(key, (rule = powerRule(count, power)));
+		return rule;
+	}
+}

@@ -1,0 +1,41 @@
+import { gaussLegendre } from './gaussLegendre';
+import { requireThat } from './require';
+
+const polynomials = new Map<number, Float64Array[]>();
+
+// Legendre polynomials at the nodes of their rule, each times (2m + 1) / 2 × weight: made once for each number of nodes.
+function weightedPolynomials(n: number): Float64Array[] {
+	const known = polynomials.get(n);
+	if (known) return known;
+	const { nodes, weights } = gaussLegendre(n);
+	const rows = Array.from({ length: n }, () => new Float64Array(n));
+	for (const [j, x] of nodes.entries()) {
+		let [value, before] = [1, 0];
+		for (let m = 0; m < n; m++) {
+			rows[m][j] = ((2 * m + 1) / 2) * weights[j] * value;
+			[value, before] = [((2 * m + 1) * x * value - m * before) / (m + 1), value];
+		}
+	}
+	polynomials.set(n, rows);
+	return rows;
+}
+
+/**
+ * Weights for ∫₀¹ τ^(α−1) f(τ) dτ on the n nodes of Gauss–Legendre, moved to (0, 1): exact where f is a polynomial below degree
+ * n, whatever the power, so that its singular end costs nothing. Weights of small powers may be negative.
+ * Errors: PreconditionError unless α is above 0 and finite, and n is whole, from 1 to 256. Accuracy: 1e-13 of Σ|weights|.
+ * Source: product integration, P. Davis, P. Rabinowitz, Methods of Numerical Integration (1984), 2.5.6; the moments by
+ * Rodrigues' formula.
+ */
+export function powerRule(n: number, alpha: number): Float64Array {
+	requireThat(alpha > 0 && Number.isFinite(alpha), 'powerRule', 'alpha', alpha, 'above 0');
+	const rows = weightedPolynomials(n);
+	const weights = new Float64Array(n);
+	let moment = 1 / alpha;
+	for (let m = 0; m < n && moment !== 0; m++) {
+		if (m > 0) moment *= (alpha - m) / (alpha + m);
+		const row = rows[m];
+		for (let j = 0; j < n; j++) weights[j] += moment * row[j];
+	}
+	return weights;
+}

@@ -18,10 +18,14 @@ const operators = {
 	ends_with: Op.endsWith
 } as const;
 
+const patterns: ReadonlySet<string> = new Set(['contains', 'starts_with', 'ends_with']);
+// What is looked for in a pattern stands for itself.
+const literally = (value: CleanedWhere['value']) => String(value).replaceAll(/[\\%_]/g, '\\$&');
+
 // The library's conditions: those joined by OR among themselves, and all others by AND.
 function whereOf(conditions: readonly CleanedWhere[] = []): WhereOptions {
 	const one = ({ field, operator, value }: CleanedWhere) => ({
-		[field]: { [operators[operator as keyof typeof operators]]: value }
+		[field]: { [operators[operator as keyof typeof operators]]: patterns.has(operator) ? literally(value) : value }
 	});
 	const either = conditions.filter(({ connector }) => connector === 'OR').map(one);
 	const all = conditions.filter(({ connector }) => connector !== 'OR').map(one);

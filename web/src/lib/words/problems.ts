@@ -98,9 +98,9 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'unknownPart':
 			return 'This part does not lie on this mat. Reload the page to see the mat as it is.';
 		case 'patternNotOfPart':
-			return `A ${problem.part} does not show “${problem.pattern}”.`;
+			return `The ${inSentence(problem.part)} does not show “${problem.pattern}”.`;
 		case 'characteristicNotOnSheet':
-			return `“${problem.characteristic}” of the ${problem.part} is not on this model sheet.`;
+			return `“${problem.characteristic}” of the ${inSentence(problem.part)} is not on this model sheet.`;
 		case 'placeNotOnGrid':
 			return 'The sheet has no such place to measure.';
 		case 'wrongUnit':
@@ -124,7 +124,7 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'notStorable':
 			return 'The server could not store this. Record it again; if it happens once more, tell whoever keeps the server.';
 		case 'markOffSurface':
-			return `The mark does not lie on the surface of the ${problem.part}. Paint it again.`;
+			return `The mark does not lie on the surface of the ${inSentence(problem.part)}. Paint it again.`;
 		case 'overruleWithoutReason':
 			return 'Overruling the proposal needs a reason: write why, then decide again.';
 		case 'notAnAnswer':

@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest';
+import type { TraceProblem } from '@exetasis/core/prove';
+import { metric, type UnitPreference } from '@exetasis/core/quantity';
+import { deviceEndWords, holdWords, testPressure, traceProblemWords, unprovedWords, verdictWords } from './proof';
+
+const psi: UnitPreference = { ...metric, pressure: 'psi' };
+const plain = (sentence: string) => sentence.replaceAll(/[\u00a0\u202f]/g, ' ');
+
+describe('what the test of a pump still lacks', () => {
+	it.each([
+		[{ what: 'notHeld' }, 'It has not been held under pressure.'],
+		[{ what: 'holdFails' }, 'It does not hold its pressure.'],
+		[{ what: 'holdTooClose' }, 'Whether it holds is too close to call: hold it longer.'],
+		[{ what: 'notLookedAt', place: 'weep hole 2' }, 'Nobody has looked for drips: weep hole 2.'],
+		[{ what: 'drips', place: 'weep hole 2' }, 'It drips steadily: weep hole 2.']
+	] as const)('%j', (left, words) => {
+		expect(unprovedWords(left)).toBe(words);
+	});
+});
+
+describe('a pressure of a test', () => {
+	it('is written as closely as its gauge is read, in the reader’s unit', () => {
+		expect(plain(testPressure(12.34, metric))).toBe('123.4 bar');
+		expect(plain(testPressure(12.345, { ...metric, pressure: 'MPa' }))).toMatch(/^12\.3[45] MPa$/);
+		expect(plain(testPressure(12.34, psi))).toBe('1 790 psi');
+	});
+	it('is said with what it fell by, what that is over the sheet’s time, and how sure it is', () => {
+		const finding = { fallMPa: 0.4, fallOverSheetTimeMPa: 0.8, pWithin: 0.93 };
+		expect(plain(holdWords(finding, { minutes: 10, mostFallMPa: 1 }, metric))).toBe(
+			'It fell by 4.0 bar, that is 8.0 bar over the sheet’s 10 min; at most 10.0 bar is allowed. Within that with 93 %.'
+		);
+	});
+});
+
+describe('what a trace says', () => {
+	it('names the valve and the cylinder, or that nobody can', () => {
+		expect(verdictWords({ what: 'healthy' })).toBe('Every valve tight');
+		expect(verdictWords({ what: 'air' })).toContain('Air in the suction');
+		expect(verdictWords({ what: 'inlet', cylinder: 2 })).toBe('Inlet valve of cylinder 2 leaks, or its packing');
+		expect(verdictWords({ what: 'discharge', cylinder: 3 })).toBe('Discharge valve of cylinder 3 leaks');
+		expect(verdictWords({ what: 'oneValve' })).toContain('nobody can say which');
+	});
+	it.each<[TraceProblem['code'], number, number, string]>([
+		['silent', 0, 0, 'The rig delivers no pressure. Is the pump running, the gauge connected, its tap open?'],
+		['notNumbers', 0, 0, 'What the rig sent is no pressure. Check the sensor and its cable, and record again.'],
+		['tooShort', 3, 8, 'Only 3 whole turns were recorded; 8 are needed. Record for longer.'],
+		['tooCoarse', 11, 32, 'Only 11 samples a turn; 32 are needed. Record faster, or turn slower.'],
+		[
+			'pulsesMissing',
+			2,
+			1,
+			'Pulses of the shaft’s mark are missing between turns. Clean the mark, set the pick-up closer, and record again.'
+		],
+		[
+			'speedDrifts',
+			1.2,
+			1.02,
+			'The speed ran away by 20 % while it was recorded, and nothing marks the shaft. Hold the speed, or fit a mark.'
+		]
+	])('where it says nothing, why, and what to do: %s', (code, found, wanted, words) => {
+		expect(plain(traceProblemWords({ kind: 'problem', code, found, wanted }))).toBe(words);
+	});
+	it.each([
+		['notSet', 'The wrench has no address here yet. Whoever keeps the server sets it (docs/devices.md).'],
+		['refused', 'The wrench does not answer. Is it switched on and on the network?'],
+		['silent', 'The wrench is connected and sends nothing. Is it running?'],
+		['closed', 'The wrench has ended the connection. Listen again.'],
+		['notTheDevice', 'What answers at that address does not speak as the wrench does. Check its address.']
+	] as const)('and of a device that ends: %s', (why, words) => {
+		expect(deviceEndWords('The wrench', why)).toBe(words);
+	});
+});

@@ -34,11 +34,15 @@ describe('a pressure of a test', () => {
 
 describe('what a trace says', () => {
 	it('names the valve and the cylinder, or that nobody can', () => {
-		expect(verdictWords({ what: 'healthy' })).toBe('Every valve tight');
-		expect(verdictWords({ what: 'air' })).toContain('Air in the suction');
-		expect(verdictWords({ what: 'inlet', cylinder: 2 })).toBe('Inlet valve of cylinder 2 leaks, or its packing');
-		expect(verdictWords({ what: 'discharge', cylinder: 3 })).toBe('Discharge valve of cylinder 3 leaks');
-		expect(verdictWords({ what: 'oneValve' })).toContain('nobody can say which');
+		expect(verdictWords({ what: 'healthy', probability: 0.9 })).toBe('Every valve tight');
+		expect(verdictWords({ what: 'air', probability: 0.9 })).toContain('Air in the suction');
+		expect(verdictWords({ what: 'inlet', cylinder: 2, probability: 0.9 })).toBe(
+			'Inlet valve of cylinder 2 leaks, or its packing'
+		);
+		expect(verdictWords({ what: 'discharge', cylinder: 3, probability: 0.9 })).toBe(
+			'Discharge valve of cylinder 3 leaks'
+		);
+		expect(verdictWords({ what: 'oneValve', probability: 0.9 })).toContain('nobody can say which');
 	});
 	it.each<[TraceProblem['code'], number, number, string]>([
 		['silent', 0, 0, 'The rig delivers no pressure. Is the pump running, the gauge connected, its tap open?'],

@@ -128,8 +128,11 @@ test('a pump is received with what it is made of, and only that lies on its mat'
 	await page.getByLabel('Complaint').fill('Drips');
 	await page.getByLabel('Hours on its meter').fill('900');
 	await page.getByLabel('Work to do').selectOption('packing');
-	for (const [i, style] of ['flat', 'u', 'flat'].entries())
-		await page.getByLabel(`Style of the rear guide, cylinder ${i + 1}`).selectOption(style);
+	for (const [i, style] of ['Flat inside', 'U inside', 'Flat inside'].entries())
+		await page
+			.getByRole('radiogroup', { name: `Style of the rear guide, cylinder ${i + 1}` })
+			.getByText(style)
+			.click();
 	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
 	await expect(page.getByRole('button', { name: /^Sign off/ }).first()).toBeVisible();
 	await signOffAll(page);

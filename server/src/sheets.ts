@@ -5,7 +5,8 @@ import {
 	type ModelSheet,
 	type SheetFault,
 	type Station,
-	type Tool
+	type Tool,
+	type Variant
 } from '@exetasis/core/record';
 import { fn, col } from 'sequelize';
 import { of, type ShopScope } from './db/scope';
@@ -64,9 +65,21 @@ export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSh
 }
 
 /** A model as it is received: how far a job on it can go, what is asked of the pump, how it looks, and what it takes. */
-export interface ModelToReceive extends Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'scopes' | 'variants'> {
+/** What one draws of a part: its section, and where it faces. */
+export interface DrawnPart {
+	readonly type: Station['type'];
+	readonly toward: Station['face']['toward'];
+}
+
+export interface VariantToChoose extends Omit<Variant, 'choices'> {
+	readonly choices: readonly (Variant['choices'][number] & { readonly parts: readonly DrawnPart[] })[];
+}
+
+export interface ModelToReceive extends Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'scopes'> {
+	/** What it may be made of; each choice with the parts that lie in such a pump alone. */
+	readonly variants: readonly VariantToChoose[];
 	/** Its stack as it comes out, drawn. */
-	readonly stack: readonly { readonly type: Station['type']; readonly toward: Station['face']['toward'] }[];
+	readonly stack: readonly DrawnPart[];
 	/** Assemblies that weigh something, kg. */
 	readonly masses: readonly { readonly name: string; readonly massKg: number }[];
 	/** Tools made for this work alone, with the scopes that want them. */
@@ -81,12 +94,21 @@ export const newestSheets = async (scope: ShopScope): Promise<ModelSheet[]> =>
 export const modelsToReceive = async (scope: ShopScope): Promise<ModelToReceive[]> =>
 	(await newestSheets(scope)).map(toReceive);
 
+const drawn = ({ type, face }: Station): DrawnPart => ({ type, toward: face.toward });
+
 function toReceive(sheet: ModelSheet): ModelToReceive {
 	const { model, layout, cylinders, scopes, variants, assemblies, stations } = sheet;
 	const wanted = scopes.map(({ key }) => [key, toolsInScope(sheet, { scope: key }).map((tool) => tool.key)] as const);
 	return {
-		...{ model, layout, cylinders, scopes, variants },
-		stack: stations.map(({ type, face }) => ({ type, toward: face.toward })),
+		...{ model, layout, cylinders, scopes },
+		variants: variants.map((variant) => ({
+			...variant,
+			choices: variant.choices.map((choice) => ({
+				...choice,
+				parts: stations.filter(({ onlyWith }) => onlyWith?.[variant.key]?.includes(choice.key)).map(drawn)
+			}))
+		})),
+		stack: stations.map(drawn),
 		masses: assemblies.flatMap(({ name, massKg }) => (massKg ? [{ name, massKg }] : [])),
 		special: sheet.tools
 			.filter(({ special }) => special)

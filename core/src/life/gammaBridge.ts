@@ -54,12 +54,25 @@ function sharpnessOf({ window, sharpness }: BridgedLook, shape: number, more: nu
 	return 1 / Math.hypot(1 / (share * Math.hypot(window.sharpness, sharpness)), scatter);
 }
 
+const cosinesKept = new Map<number, Float64Array>();
+// cos(k (j + ½) π / n), row by row: made once for each number of nodes.
+function cosines(n: number): Float64Array {
+	const known = cosinesKept.get(n);
+	if (known) return known;
+	const made = Float64Array.from({ length: n * n }, (_, i) =>
+		Math.cos((Math.floor(i / n) * ((i % n) + 0.5) * Math.PI) / n)
+	);
+	cosinesKept.set(n, made);
+	return made;
+}
+
 // Chebyshev's interpolation on his nodes, summed by Clenshaw: L. N. Trefethen, Approximation Theory and Practice (2013), ch. 3, 19.
 function interpolation(middle: number, half: number, values: Float64Array): (place: number) => number {
 	const n = values.length;
+	const cos = cosines(n);
 	const coefficients = values.map((_, k) => {
 		let sum = 0;
-		for (let j = 0; j < n; j++) sum += values[j] * Math.cos((k * (j + 0.5) * Math.PI) / n);
+		for (let j = 0; j < n; j++) sum += values[j] * cos[k * n + j];
 		return ((k % 2 ? -2 : 2) * sum) / n;
 	});
 	coefficients[0] /= 2;
@@ -86,7 +99,7 @@ class BetweenLooks {
 	readonly #bendsBelow: boolean;
 	readonly #bendsAbove: boolean;
 	readonly #steadiest: { readonly shape: number; readonly more: number };
-	readonly #rules = new Map<string, Float64Array>();
+	readonly #rules = new Map<number, Float64Array>();
 	readonly #scratch = {
 		shares: new Float64Array(MOST_NODES),
 		logShares: new Float64Array(MOST_NODES),
@@ -160,7 +173,7 @@ class BetweenLooks {
 	}
 
 	#rule(count: number, power: number, course: number, end: End): Float64Array {
-		const key = `${end}/${course}/${count}`;
+		const key = (end === 'above' ? 1 : -1) * (course * (MOST_NODES + 1) + count);
 		let rule = this.#rules.get(key);
 		if (!rule) this.#rules.set(key, (rule = powerRule(count, power)));
 		return rule;

@@ -4,6 +4,9 @@
 		<pattern id="hatch-metal" width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
 			<path d="M0 0V4" />
 		</pattern>
+		<pattern id="hatch-castIron" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+			<path d="M0 0V7" />
+		</pattern>
 		<pattern id="hatch-ceramic" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
 			<path d="M0 0V5M2 0V5" />
 		</pattern>

@@ -1,15 +1,19 @@
 <!-- @component What the sheet asks of this very pump: what its retainers are made of, which style each guide has. -->
 <script lang="ts">
-	import { chosenSchema, type Chosen, type Variant } from '@exetasis/core/record';
+	import { SegmentedControl } from '@skeletonlabs/skeleton-svelte';
+	import { chosenSchema, type Chosen } from '@exetasis/core/record';
+	import type { VariantToChoose } from '@exetasis/server/sheets';
+	import Hatching from '$lib/glyph/Hatching.svelte';
+	import VariantPicture from './VariantPicture.svelte';
 
 	interface Props {
-		model: { readonly variants: readonly Variant[]; readonly cylinders: number };
+		model: { readonly variants: readonly VariantToChoose[]; readonly cylinders: number };
 		/** What was chosen, as JSON. */
 		chosen: string;
 		problem?: string;
 	}
 	let { model, chosen = $bindable(), problem }: Props = $props();
-	const id = $props.id();
+	const UNKNOWN = 'unknown';
 
 	const read = (text: string): Chosen => {
 		try {
@@ -20,14 +24,14 @@
 	};
 	const answers = $derived(read(chosen));
 	const cylinders = $derived(Array.from({ length: model.cylinders }, (_, i) => i));
-	const answerAt = ({ key }: Variant, at: number): string => {
+	const answerAt = ({ key }: VariantToChoose, at: number): string => {
 		const answer = answers[key];
 		return (typeof answer === 'string' ? answer : answer?.[at]) ?? '';
 	};
 
 	// One that asks of each cylinder is answered once every cylinder is.
 	let begun = $state<Record<string, string[]>>({});
-	function choose({ key, per }: Variant, at: number, choice: string) {
+	function choose({ key, per }: VariantToChoose, at: number, choice: string) {
 		const { [key]: before, ...others } = answers;
 		let answer: string | string[] | undefined = choice || undefined;
 		if (per === 'cylinder') {
@@ -40,23 +44,45 @@
 	}
 </script>
 
+<Hatching />
 <input type="hidden" name="variants" value={chosen} />
 {#each model.variants as variant (variant.key)}
 	{#each variant.per === 'cylinder' ? cylinders : [0] as at (at)}
-		<div class="label">
-			<label for="{id}-{variant.key}-{at}"
-				>{variant.name}{variant.per === 'cylinder' ? `, cylinder ${at + 1}` : ''}</label
+		<SegmentedControl
+			class="segmented variant"
+			value={(begun[variant.key]?.[at] ?? answerAt(variant, at)) || UNKNOWN}
+			onValueChange={({ value }) => choose(variant, at, value === UNKNOWN ? '' : (value ?? ''))}
+		>
+			<SegmentedControl.Label class="label"
+				>{variant.name}{variant.per === 'cylinder' ? `, cylinder ${at + 1}` : ''}</SegmentedControl.Label
 			>
-			<select
-				id="{id}-{variant.key}-{at}"
-				class="select"
-				value={begun[variant.key]?.[at] ?? answerAt(variant, at)}
-				onchange={({ currentTarget }) => choose(variant, at, currentTarget.value)}
-			>
-				<option value="">not known yet, or as last time</option>
-				{#each variant.choices as { key, name } (key)}<option value={key}>{name}</option>{/each}
-			</select>
-		</div>
+			<SegmentedControl.Control class="segments variant-choices">
+				{#each variant.choices as { key, name } (key)}
+					<SegmentedControl.Item value={key} class="btn segment">
+						<VariantPicture {variant} choice={key} />
+						<SegmentedControl.ItemText>{name}</SegmentedControl.ItemText>
+						<SegmentedControl.ItemHiddenInput />
+					</SegmentedControl.Item>
+				{/each}
+				<SegmentedControl.Item value={UNKNOWN} class="btn segment">
+					<SegmentedControl.ItemText>not known yet</SegmentedControl.ItemText>
+					<SegmentedControl.ItemHiddenInput />
+				</SegmentedControl.Item>
+			</SegmentedControl.Control>
+		</SegmentedControl>
 	{/each}
 {/each}
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+
+<style>
+	:global(.variant) {
+		display: grid;
+		gap: 4px;
+	}
+	:global(.variant-choices) {
+		display: flex;
+		flex-wrap: wrap;
+		width: auto;
+		gap: 0;
+	}
+</style>

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import libraryQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { chiSquareQuantile, chiSquareUpper, normalCdf, normalQuantile, studentCdf, studentQuantile } from '.';
 import { relativeError } from './testing';
 
@@ -28,6 +29,31 @@ describe('studentQuantile', () => {
 	agrees('t(0.975; 2e5)', studentQuantile(0.975, 2e5), 1.9599758459667681);
 	agrees('t(1e-6; 1e6)', studentQuantile(1e-6, 1e6), -4.7534523482796808);
 	agrees('t(0.6; 1e17)', studentQuantile(0.6, 1e17), 0.25334710313579974);
+	it('agrees with an inverse by way of the beta distribution, from far tails to the median', () => {
+		for (const dof of [0.5, 1, 1.5, 2, 3, 5, 10, 30, 100, 1e3, 1e4])
+			for (const p of [1e-100, 1e-20, 1e-8, 1e-3, 0.025, 0.2, 0.4, 0.4999, 0.5, 0.6, 0.975, 1 - 1e-9]) {
+				const reference = libraryQuantile(p, dof);
+				if (!Number.isFinite(reference)) continue;
+				if (p === 0.5) expect(studentQuantile(p, dof)).toBe(0);
+				else expect(relativeError(studentQuantile(p, dof), reference), `${p} at ${dof}`).toBeLessThan(1e-10);
+			}
+	});
+	it('is right next to the median, where the library’s inverse gives up', () => {
+		for (const p of [0.49999999, 0.4999999, 0.49999, 0.500001]) {
+			const q = p - 0.5;
+			expect(relativeError(studentQuantile(p, 1), Math.tan(Math.PI * q))).toBeLessThan(1e-9);
+			expect(relativeError(studentQuantile(p, 2), (2 * q) / Math.sqrt(0.5 - 2 * q * q))).toBeLessThan(1e-9);
+		}
+	});
+	it('answers what lies beyond the range of numbers by an error, not by a number', () => {
+		for (const [p, dof] of [
+			[1e-20, 0.05],
+			[1e-300, 0.5],
+			[1 - 1e-15, 0.05]
+		])
+			expect(() => studentQuantile(p, dof)).toThrow('within the range of numbers');
+		expect(studentQuantile(1e-300, 100)).toBeCloseTo(-9682.734287, 5);
+	});
 	it('undoes the distribution function far into both tails', () =>
 		fc.assert(
 			fc.property(

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell, openMat, receivePump, signOffAll, stepInHand } from './job';
+import { answerWhatIsAsked, cell, openMat, receivePump, signOffAll, stepInHand } from './job';
 import { renewAll } from './log';
 import { pageOf } from './people';
 
@@ -48,6 +48,31 @@ test('a step asks: pieces are counted, and nothing is signed off unanswered', as
 	await page.reload();
 	await pick(page, /^3 /);
 	await expect(screws.getByRole('textbox', { name: 'Count: socket head screws' })).toHaveValue('8');
+});
+
+test('a stack that is repeated is gone on with where it was left', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await receivePump(page, { model: 'Campion', scope: 'full' });
+	await sign(page);
+	await sign(page);
+	const step = stepInHand(page);
+	const done = step.getByRole('group', { name: 'Done at cylinder' });
+	while ((await done.count()) === 0) {
+		await answerWhatIsAsked(page);
+		await sign(page);
+	}
+	const signOff = step.getByRole('button', { name: /^Sign off/ });
+	await expect(signOff).toBeEnabled();
+	await done.getByRole('button', { name: '1', exact: true }).click();
+	await expect(done).toContainText('Go on at cylinder 2.');
+	await expect(signOff).toBeDisabled();
+	await expect(page.getByText('All saved')).toBeVisible();
+	await page.reload();
+	await expect(done.getByRole('button', { name: '1', exact: true })).toHaveAttribute('aria-pressed', 'true');
+	await expect(done).toContainText('Go on at cylinder 2.');
+	for (const cylinder of ['2', '3']) await done.getByRole('button', { name: cylinder, exact: true }).click();
+	await expect(done).not.toContainText('Go on');
+	await sign(page);
 });
 
 test('how parts were found is said by a touch, cylinder by cylinder, and stands on the mat', async ({ browser }) => {

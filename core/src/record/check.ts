@@ -3,6 +3,7 @@ import { effectiveTime, type Entry, type EntryOf } from './entry';
 import { checkArrived } from './kinds/arrived';
 import { checkAnswer } from './kinds/answer';
 import { checkAsFound } from './kinds/asFound';
+import { checkCylinderDone } from './kinds/cylinderDone';
 import { checkDecision } from './kinds/decision';
 import { checkFinding } from './kinds/finding';
 import { checkFitted } from './kinds/fitted';
@@ -33,6 +34,7 @@ export interface JobFacts extends Opening {
 /** Whether an entry fits its job: the part is on the mat, the size is on the sheet, an overrule has its reason. */
 export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefined {
 	if (entry.kind === 'step') return checkStep(entry, job) ?? checkClosingStep(entry, job);
+	if (entry.kind === 'cylinderDone') return checkCylinderDone(entry, job);
 	if (entry.kind === 'answer') return checkAnswer(entry, job);
 	if (entry.kind === 'arrived') return checkArrived(entry, job);
 	if (entry.kind === 'proof') return checkProof(entry, job.sheet) ?? notTogether(job);

@@ -3,6 +3,7 @@ import { answerSchema } from './kinds/answer';
 import { arrivedSchema } from './kinds/arrived';
 import { asFoundSchema } from './kinds/asFound';
 import { cleanSchema } from './kinds/clean';
+import { cylinderDoneSchema } from './kinds/cylinderDone';
 import { correctionSchema } from './kinds/correction';
 import { decisionSchema } from './kinds/decision';
 import { findingSchema } from './kinds/finding';
@@ -33,6 +34,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	proofSchema,
 	arrivedSchema,
 	stepDoneSchema,
+	cylinderDoneSchema,
 	answerSchema,
 	withdrawSchema,
 	correctionSchema

@@ -19,6 +19,8 @@ export interface PartRecord
 export interface JobState {
 	readonly parts: ReadonlyMap<string, PartRecord>;
 	readonly steps: ReadonlyMap<string, EntryOf<'step'>>;
+	/** Steps that are repeated, with the cylinders at which they are done. */
+	readonly cylindersDone: ReadonlyMap<string, ReadonlyMap<number, EntryOf<'cylinderDone'>>>;
 	/** Answers to what steps ask, by `askKey`; the last stands. */
 	readonly answers: ReadonlyMap<string, Answer>;
 	readonly notes: readonly EntryOf<'note'>[];
@@ -74,15 +76,21 @@ export function fold(entries: Iterable<Entry>): JobState {
 	const standing = all.filter((entry) => !withdrawn.has(entry.id));
 	const parts = new Map<string, PartRecord>();
 	const steps = new Map<string, EntryOf<'step'>>();
+	const cylindersDone = new Map<string, Map<number, EntryOf<'cylinderDone'>>>();
 	const answers = new Map<string, Answer>();
 	for (const entry of standing) {
 		if (entry.kind === 'step') steps.set(entry.payload.step, entry);
+		if (entry.kind === 'cylinderDone') {
+			const { step, cylinder } = entry.payload;
+			cylindersDone.set(step, (cylindersDone.get(step) ?? new Map()).set(cylinder, entry));
+		}
 		if (entry.kind === 'answer') answers.set(askKey(entry.payload.step, entry.payload.ask), entry);
 		if ('part' in entry && entry.part) parts.set(entry.part, add(parts.get(entry.part) ?? untouched, entry));
 	}
 	return {
 		parts,
 		steps,
+		cylindersDone,
 		answers,
 		withdrawn,
 		notes: standing.filter((entry) => entry.kind === 'note').filter((note) => !note.part),
@@ -133,6 +141,7 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 		case 'photo':
 			return addPhoto(record, entry);
 		case 'step':
+		case 'cylinderDone':
 		case 'answer':
 		case 'proof':
 		case 'arrived':

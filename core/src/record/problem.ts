@@ -43,7 +43,8 @@ const ofJob = [
 	code('pressureRose', { from: z.number(), to: z.number() }),
 	code('tooLate', { step: words, minutes: z.number() }),
 	code('notAnAnswer', { step: words }),
-	code('stepUnanswered', { step: words })
+	code('stepUnanswered', { step: words }),
+	code('notAtCylinder', { step: words, cylinder: z.number() })
 ] as const;
 
 /** Why an entry that is well formed does not belong into this job. Sentences for the codes are the interface's. */

@@ -88,6 +88,7 @@ async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[
 		released: job.released,
 		scope: job.scope,
 		variants: job.variants,
+		arrival: job.arrival,
 		sheet,
 		passed,
 		together: await buildingOf(scope, jobId, batch, { sheet, opening: job, passed }),

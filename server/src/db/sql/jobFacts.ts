@@ -1,4 +1,4 @@
-import type { Chosen } from '@exetasis/core/record';
+import type { Chosen, Opening } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
 import { row } from './statement';
 
@@ -6,6 +6,7 @@ export interface JobFactsRow {
 	readonly released: boolean;
 	readonly scope: string;
 	readonly variants: Chosen;
+	readonly arrival: Opening['arrival'];
 	readonly sheetId: string;
 	/** Part and station of each part asked about that lies on the mat. */
 	readonly cells: readonly [string, string][];
@@ -27,7 +28,7 @@ export const jobFacts = (
 	row(
 		scope,
 		`
-		SELECT j.released_at IS NOT NULL AS released, j.scope, j.variants, j.model_sheet_id AS "sheetId",
+		SELECT j.released_at IS NOT NULL AS released, j.scope, j.variants, j.arrival, j.model_sheet_id AS "sheetId",
 			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c
 				WHERE c.job_id = j.id AND c.part_id = ANY($3::uuid[])) AS cells,
 			(SELECT coalesce(jsonb_agg(g.id), '[]') FROM gauge g WHERE g.shop_id = j.shop_id AND g.id = ANY($4::uuid[])) AS gauges,

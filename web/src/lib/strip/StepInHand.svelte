@@ -5,6 +5,7 @@
 		askKey,
 		locksInForce,
 		mayTurn,
+		openedCylinders,
 		stepsOutOfOrder,
 		unanswered,
 		waitsFor,
@@ -15,6 +16,7 @@
 	import { shortTime } from '$lib/ui/time';
 	import AsFound from './AsFound.svelte';
 	import Crank from './Crank.svelte';
+	import CylindersDone from './CylindersDone.svelte';
 	import StepAsks from './StepAsks.svelte';
 	import StepFacts from './StepFacts.svelte';
 	import StepWays from './StepWays.svelte';
@@ -46,6 +48,11 @@
 	let way = $state<string>();
 	const chosenWay = $derived(signed?.payload.way ?? way);
 	const left = $derived(unanswered(step, bench.log.answers).length);
+	const cylinders = $derived(openedCylinders(sheet, job));
+	const repeated = $derived(step.per === 'cylinder' && cylinders.length > 1);
+	// Once it is counted by cylinder, all of them count.
+	const begun = $derived(bench.log.cylindersDone.get(step.key));
+	const cylinderLeft = $derived(begun && cylinders.find((cylinder) => !begun.has(cylinder)));
 
 	const inQuestion = $derived(
 		step.asks.some((ask, i) => {
@@ -77,6 +84,9 @@
 	{/if}
 	{#if bench.blocked.length === 0 && step.stations.length > 0}<AsFound {bench} {step} {locked} />{/if}
 	<StepAsks {bench} {step} locked={locked || signed !== undefined || waits.length > 0} />
+	{#if repeated}
+		<CylindersDone {bench} {step} locked={locked || signed !== undefined || waits.length > 0} />
+	{/if}
 	{#if inQuestion}
 		<p class="wrong" role="alert">
 			<b>The unit is in question.</b> Decide on the pump before anything is bought:
@@ -105,7 +115,12 @@
 			<button
 				type="button"
 				class="btn main sign"
-				disabled={locked || kept !== '' || waits.length > 0 || left > 0 || (step.ways.length > 0 && !way)}
+				disabled={locked ||
+					kept !== '' ||
+					waits.length > 0 ||
+					left > 0 ||
+					cylinderLeft !== undefined ||
+					(step.ways.length > 0 && !way)}
 				onclick={signOff}>Sign off<span class="sr-only"> step {index + 1}</span></button
 			>
 			{#if left > 0 || (step.ways.length > 0 && !way)}<span class="soft"

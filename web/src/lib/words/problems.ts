@@ -85,6 +85,7 @@ export const kindName: Readonly<Record<EntryKind, string>> = {
 	proof: 'Test of the pump',
 	arrived: 'Parts that came in',
 	step: 'Step signed off',
+	cylinderDone: 'Step done at a cylinder',
 	answer: 'Answer to a step',
 	withdraw: 'Taking back',
 	correction: 'Correction'
@@ -173,6 +174,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `The ${formatNumber(problem.minutes)} minutes are over: what was coated has set. Clean it off, coat it again, and sign that step off anew.`;
 		case 'unknownStep':
 			return 'The sheet has no such step.';
+		case 'notAtCylinder':
+			return `“${problem.step}” is not done at cylinder ${problem.cylinder} here: that one is closed, or the step is done once for the whole pump.`;
 		case 'malformed':
 			return `The entry was not understood (${problem.path}: ${problem.message}).`;
 		case 'notYours':

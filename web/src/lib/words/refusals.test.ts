@@ -112,6 +112,10 @@ const refusals: readonly (readonly [RefusedBecause, string])[] = [
 	[{ code: 'notAnAnswer', step }, 'That is no answer to what “Lock out the drive” asks. Answer it again under Strip.'],
 	[{ code: 'stepUnanswered', step }, 'First answer what “Lock out the drive” asks, then sign it off.'],
 	[
+		{ code: 'notAtCylinder', step: 'Pull the cage', cylinder: 3 },
+		'“Pull the cage” is not done at cylinder 3 here: that one is closed, or the step is done once for the whole pump.'
+	],
+	[
 		{ code: 'malformed', path: 'value', message: 'Expected number' },
 		'The entry was not understood (value: Expected number).'
 	],

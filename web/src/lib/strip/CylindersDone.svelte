@@ -1,0 +1,49 @@
+<!-- @component A step that is repeated at each cylinder: where it is done, and where to go on after an interruption. -->
+<script lang="ts">
+	import { openedCylinders, type Step } from '@exetasis/core/record';
+	import type { BenchState } from '$lib/log/bench.svelte';
+
+	interface Props {
+		bench: BenchState;
+		step: Step;
+		locked: boolean;
+	}
+	let { bench, step, locked }: Props = $props();
+
+	const cylinders = $derived(openedCylinders(bench.bench.sheet, bench.bench.job));
+	const done = $derived(bench.log.cylindersDone.get(step.key));
+	const next = $derived(cylinders.find((cylinder) => !done?.has(cylinder)));
+
+	function touch(cylinder: number) {
+		const there = done?.get(cylinder);
+		if (there) bench.withdraw(there, 'not done after all');
+		else bench.record({ kind: 'cylinderDone', payload: { step: step.key, cylinder } });
+	}
+</script>
+
+<div role="group" aria-label="Done at cylinder">
+	<span>Done at cylinder</span>
+	{#each cylinders as cylinder (cylinder)}
+		<button
+			type="button"
+			class="btn figures"
+			aria-pressed={done?.has(cylinder) ?? false}
+			disabled={locked}
+			onclick={() => touch(cylinder)}>{cylinder}</button
+		>
+	{/each}
+	{#if done && next}<b>Go on at cylinder {next}.</b>{/if}
+</div>
+
+<style>
+	div {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 8px;
+	}
+	button {
+		min-width: 48px;
+		min-height: 48px;
+	}
+</style>

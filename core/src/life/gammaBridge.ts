@@ -54,6 +54,17 @@ function sharpnessOf({ window, sharpness }: BridgedLook, shape: number, more: nu
 	return 1 / Math.hypot(1 / (share * Math.hypot(window.sharpness, sharpness)), scatter);
 }
 
+const rulesKept = new Map<number, { readonly nodes: Float64Array; readonly weights: Float64Array }>();
+// Gauss and Legendre's rule in the same kind of list as the others: the innermost loop then knows one kind.
+function plainRule(n: number) {
+	let rule = rulesKept.get(n);
+	if (!rule) {
+		const { nodes, weights } = gaussLegendre(n);
+		rulesKept.set(n, (rule = { nodes: Float64Array.from(nodes), weights: Float64Array.from(weights) }));
+	}
+	return rule;
+}
+
 const cosinesKept = new Map<number, Float64Array>();
 // cos(k (j + ½) π / n), row by row: made once for each number of nodes.
 function cosines(n: number): Float64Array {
@@ -105,7 +116,8 @@ class BetweenLooks {
 		logShares: new Float64Array(MOST_NODES),
 		logRests: new Float64Array(MOST_NODES),
 		logSteps: new Float64Array(MOST_NODES),
-		logs: new Float64Array(MOST_NODES)
+		logs: new Float64Array(MOST_NODES),
+		told: new Float64Array(MOST_NODES)
 	};
 
 	constructor(last: BridgedLook, mores: readonly number[]) {
@@ -143,8 +155,8 @@ class BetweenLooks {
 		const left = Math.max(1 - middle ** root, root * long * 0.5);
 		const bend = (root * Math.sqrt(shape + more * (middle ** root / left) ** 2)) / middle;
 		const count = window.nodesFor(long / 2, Math.hypot(place * Math.hypot(window.sharpness, sharpness), bend));
-		const { nodes, weights } = gaussLegendre(count);
-		const { shares, logShares, logRests, logSteps, logs } = this.#scratch;
+		const { nodes, weights } = plainRule(count);
+		const { shares, logShares, logRests, logSteps, logs, told } = this.#scratch;
 		for (let j = 0; j < count; j++) {
 			const way = (long * (1 + nodes[j])) / 2;
 			const share = singular === 'above' ? to - way : from + way;
@@ -156,6 +168,7 @@ class BetweenLooks {
 			logSteps[j] = root === 1 ? 0 : Math.log(steps);
 			logs[j] = logLikelihood(share * place);
 		}
+		told.fill(1, 0, count);
 		for (const [c, { shape, before }] of courses.entries()) {
 			const low = root * shape - 1;
 			const high = this.#mores[c] - 1;
@@ -163,10 +176,12 @@ class BetweenLooks {
 			const rule = singular && power < SMOOTH ? this.#rule(count, power, c, singular) : undefined;
 			const below = rule && singular === 'below' ? 0 : low;
 			const above = rule && singular === 'above' ? 0 : high;
+			const factors = rule ?? weights;
+			if (before) for (let j = 0; j < count; j++) told[j] = before(shares[j] * place);
 			let sum = 0;
 			for (let j = 0; j < count; j++) {
 				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j];
-				sum += (rule ?? weights)[j] * Math.exp(log) * (before ? before(shares[j] * place) : 1);
+				sum += factors[j] * told[j] * Math.exp(log);
 			}
 			sums[c] += sum * (rule ? long ** power : long / 2);
 		}

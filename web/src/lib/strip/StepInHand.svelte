@@ -84,7 +84,7 @@
 	{/if}
 	{#if bench.blocked.length === 0 && step.stations.length > 0}<AsFound {bench} {step} {locked} />{/if}
 	<StepAsks {bench} {step} locked={locked || signed !== undefined || waits.length > 0} />
-	{#if repeated}
+	{#if repeated && (begun || !signed)}
 		<CylindersDone {bench} {step} locked={locked || signed !== undefined || waits.length > 0} />
 	{/if}
 	{#if inQuestion}

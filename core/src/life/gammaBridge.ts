@@ -17,8 +17,10 @@ export interface BridgedLook {
 	readonly sharpness: number;
 }
 
-const SMOOTH = 12; // powers from which an end is as good as smooth
+/** Powers from which the end of an integrand is as good as smooth. */
+export const SMOOTH = 12;
 const NEAR = 0.1; // of a window, from its upper end: where the end of the bridge still bends the integrand
+
 /**
  * What the looks up to `last` say of the place at the next one, whose window is given: given where a gamma process stands now,
  * where it stood before is that times a beta variable, whatever the rate.

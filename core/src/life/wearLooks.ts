@@ -1,7 +1,7 @@
 import { gammaLn, gaussLegendre, powerRule, requireThat } from '../number';
 import { expBelow } from '../number/expBelow';
 import type { AgeNode } from './age';
-import { bridge, type BridgedLook, type Course } from './gammaBridge';
+import { SMOOTH, bridge, type BridgedLook, type Course } from './gammaBridge';
 import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
 import { raise, wearWindows, type Fineness, type WearLook, type WearWindow } from './wearWindow';
@@ -49,7 +49,6 @@ const STEADY = `above 0, at most ${MOST_STEADY} in 1000 h`;
 const MOST_BENT = 10;
 const OUT_OF_THE_QUESTION = 20; // logarithms below the likeliest rate
 const WIDEST = 5; // highest place of a piece over its lowest
-const SMOOTH = 12; // powers from which the end at no wear is as good as smooth
 
 // Ends of the pieces: the window's, where what is asked has its step, and between them so many that slow wear is seen as well.
 function edgesOf({ window: { low, high, root }, least }: LastLook, splitAt?: number): readonly number[] {
@@ -142,7 +141,8 @@ function requireHistory({ before, looks }: WearHistory): void {
  * all looks are so integrated once, whatever the rates, and only the last one rate by rate. Without looks the state is that at its age.
  * Shape: hours ascending. Units: hours; wear in shares of the allowance. Errors: PreconditionError where they are not so.
  * Accuracy: 3e-8 in a chance of passing the limit, one look or several, readings that fall included (tested against direct
- * integration); 2e-5 where a part wears much more evenly than its gauge reads. Evidence for a fleet: 1e-3.
+ * integration); 2e-5 where a part wears much more evenly than its gauge reads. ln evidence for a fleet:
+ * 1e-3, there 2e-2.
  * Source: J. van Noortwijk, Reliab. Eng. Syst. Saf. 94 (2009) 2–21 (gamma process); M. Émery, M. Yor, Publ. RIMS 40 (2004)
  * 669–688 (gamma bridge).
  */

@@ -42,7 +42,7 @@ const REACHES_ZERO = 0.2; // of the highest place: a window that begins lower be
 const MOST_ROOT = 4;
 
 /** The smallest root in which the wear is a whole power; the process itself where there is none up to the fourth. */
-export function placesOf(exponent: number): Places {
+function placesOf(exponent: number): Places {
 	for (let root = 1; root <= MOST_ROOT; root++)
 		if (Number.isInteger(root * exponent)) return { root, power: root * exponent };
 	return { root: 1, power: exponent };

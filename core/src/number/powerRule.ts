@@ -23,7 +23,7 @@ function weightedPolynomials(n: number): Float64Array[] {
 /**
  * Weights for ∫₀¹ τ^(α−1) f(τ) dτ on the n nodes of Gauss–Legendre, moved to (0, 1): exact where f is a polynomial below degree
  * n, whatever the power, so that its singular end costs nothing. Weights of small powers may be negative.
- * Errors: PreconditionError unless α is above 0 and finite, and n is whole, from 1 to 256. Accuracy: 1e-13 of Σ|weights|.
+ * Errors: PreconditionError unless α is above 0 and finite, and n is whole, from 1 to 256. Accuracy: 1e-10.
  * Source: product integration, P. Davis, P. Rabinowitz, Methods of Numerical Integration (1984), 2.5.6; the moments by
  * Rodrigues' formula.
  */

@@ -3,7 +3,6 @@
 	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
 	import type { ModelToReceive } from '@exetasis/server/sheets';
 	import Glyph from '$lib/glyph/Glyph.svelte';
-	import Hatching from '$lib/glyph/Hatching.svelte';
 	import { layoutName, layoutTell } from '$lib/words/layout';
 
 	interface Props {
@@ -14,7 +13,6 @@
 	let { models, onchoose, onclose }: Props = $props();
 </script>
 
-<Hatching />
 <Dialog open onOpenChange={(details) => !details.open && onclose()}>
 	<Portal>
 		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />

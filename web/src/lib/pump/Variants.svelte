@@ -3,16 +3,17 @@
 	import { SegmentedControl } from '@skeletonlabs/skeleton-svelte';
 	import { chosenSchema, type Chosen } from '@exetasis/core/record';
 	import type { VariantToChoose } from '@exetasis/server/sheets';
-	import Hatching from '$lib/glyph/Hatching.svelte';
 	import VariantPicture from './VariantPicture.svelte';
 
 	interface Props {
 		model: { readonly variants: readonly VariantToChoose[]; readonly cylinders: number };
+		/** The shop knows this pump: what is left open is as last time. */
+		known: boolean;
 		/** What was chosen, as JSON. */
 		chosen: string;
 		problem?: string;
 	}
-	let { model, chosen = $bindable(), problem }: Props = $props();
+	let { model, known, chosen = $bindable(), problem }: Props = $props();
 	const UNKNOWN = 'unknown';
 
 	const read = (text: string): Chosen => {
@@ -44,7 +45,6 @@
 	}
 </script>
 
-<Hatching />
 <input type="hidden" name="variants" value={chosen} />
 {#each model.variants as variant (variant.key)}
 	{#each variant.per === 'cylinder' ? cylinders : [0] as at (at)}
@@ -65,7 +65,7 @@
 					</SegmentedControl.Item>
 				{/each}
 				<SegmentedControl.Item value={UNKNOWN} class="btn segment">
-					<SegmentedControl.ItemText>not known yet</SegmentedControl.ItemText>
+					<SegmentedControl.ItemText>{known ? 'as last time' : 'not known yet'}</SegmentedControl.ItemText>
 					<SegmentedControl.ItemHiddenInput />
 				</SegmentedControl.Item>
 			</SegmentedControl.Control>

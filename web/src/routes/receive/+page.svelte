@@ -147,6 +147,7 @@
 			{#if model && model.variants.length > 0}
 				<Variants
 					{model}
+					known={known !== undefined}
 					bind:chosen={() => $form.variants ?? '{}', (answers) => ($form.variants = answers)}
 					problem={$errors.variants?.[0]}
 				/>

@@ -84,7 +84,7 @@
 		},
 		{
 			key: 'ratio',
-			head: 'Times the others (95 %)',
+			head: 'Times the others (95\u00a0%)',
 			number: true,
 			of: (one: ShopRecurrence) => one.shrunken?.ratio ?? one.crude?.ratio,
 			says: ({ shrunken, crude }: ShopRecurrence) => {

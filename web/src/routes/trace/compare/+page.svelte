@@ -62,7 +62,7 @@
 		},
 		{
 			key: 'ratio',
-			head: 'Times the others (95 %)',
+			head: 'Times the others (95\u00a0%)',
 			number: true,
 			of: ({ rates }: ShopContrast) => rates.ratio ?? Infinity,
 			says: ({ rates }: ShopContrast) => timesWords(rates)

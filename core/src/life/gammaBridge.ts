@@ -1,4 +1,5 @@
 import { gammaLn, gaussLegendre, powerRule } from '../number';
+import { expBelow } from '../number/expBelow';
 import { MOST_NODES, type WearWindow } from './wearWindow';
 
 /** What one possible course of the wear (its scatter, its age) says at one look. */
@@ -6,8 +7,11 @@ export interface Course {
 	/** Gamma shape of the steady process from its beginning to this look. */
 	readonly shape: number;
 	/** Density of the readings before, given that the wear stands at a place; undefined at the first look. */
-	readonly before?: (place: number) => number;
+	readonly before?: Densities;
 }
+
+/** Densities at the first `count` places, into `out`, whose lengths are multiples of four. */
+export type Densities = (places: Float64Array, count: number, out: Float64Array) => void;
 
 /** A look with what the looks before it say of each place, for several courses at once: they share what depends on the places alone. */
 export interface BridgedLook {
@@ -19,6 +23,7 @@ export interface BridgedLook {
 
 /** Powers from which the end of an integrand is as good as smooth. */
 export const SMOOTH = 12;
+const COUNTS = 4; // numbers of nodes are whole multiples of it, so that places share their rules
 const NEAR = 0.1; // of a window, from its upper end: where the end of the bridge still bends the integrand
 
 /**
@@ -67,6 +72,19 @@ function plainRule(n: number) {
 	return rule;
 }
 
+const singularKept = new Map<string, Float64Array>();
+const MOST_SINGULAR = 5000;
+// By number of nodes and power: parts of a kind that were looked at together ask for the same ones.
+function singularRule(n: number, power: number): Float64Array {
+	const key = `${n}/${power}`;
+	let rule = singularKept.get(key);
+	if (!rule) {
+		if (singularKept.size >= MOST_SINGULAR) singularKept.clear();
+		singularKept.set(key, (rule = powerRule(n, power)));
+	}
+	return rule;
+}
+
 const cosinesKept = new Map<number, Float64Array>();
 // cos(k (j + ½) π / n), row by row: made once for each number of nodes.
 function cosines(n: number): Float64Array {
@@ -80,7 +98,7 @@ function cosines(n: number): Float64Array {
 }
 
 // Chebyshev's interpolation on his nodes, summed by Clenshaw: L. N. Trefethen, Approximation Theory and Practice (2013), ch. 3, 19.
-function interpolation(middle: number, half: number, values: Float64Array): (place: number) => number {
+function interpolation(middle: number, half: number, values: Float64Array): Densities {
 	const n = values.length;
 	const cos = cosines(n);
 	const coefficients = values.map((_, k) => {
@@ -89,16 +107,41 @@ function interpolation(middle: number, half: number, values: Float64Array): (pla
 		return ((k % 2 ? -2 : 2) * sum) / n;
 	});
 	coefficients[0] /= 2;
-	return (place) => {
-		const x = (place - middle) / half;
-		let one = 0;
-		let two = 0;
-		for (let k = n - 1; k > 0; k--) {
-			const next = 2 * x * one - two + coefficients[k];
-			two = one;
-			one = next;
+	// Four places at once: each step waits for the one before it, so that one place alone leaves the processor idle.
+	return (places, count, out) => {
+		for (let j = 0; j < count; j += 4) {
+			const p = (places[j] - middle) / half;
+			const q = (places[j + 1] - middle) / half;
+			const r = (places[j + 2] - middle) / half;
+			const s = (places[j + 3] - middle) / half;
+			let p1 = 0;
+			let p2 = 0;
+			let q1 = 0;
+			let q2 = 0;
+			let r1 = 0;
+			let r2 = 0;
+			let s1 = 0;
+			let s2 = 0;
+			for (let k = n - 1; k > 0; k--) {
+				const c = coefficients[k];
+				const pNext = 2 * p * p1 - p2 + c;
+				const qNext = 2 * q * q1 - q2 + c;
+				const rNext = 2 * r * r1 - r2 + c;
+				const sNext = 2 * s * s1 - s2 + c;
+				p2 = p1;
+				p1 = pNext;
+				q2 = q1;
+				q1 = qNext;
+				r2 = r1;
+				r1 = rNext;
+				s2 = s1;
+				s1 = sNext;
+			}
+			out[j] = p * p1 - p2 + coefficients[0];
+			out[j + 1] = q * q1 - q2 + coefficients[0];
+			out[j + 2] = r * r1 - r2 + coefficients[0];
+			out[j + 3] = s * s1 - s2 + coefficients[0];
 		}
-		return x * one - two + coefficients[0];
 	};
 }
 
@@ -112,13 +155,13 @@ class BetweenLooks {
 	readonly #bendsBelow: boolean;
 	readonly #bendsAbove: boolean;
 	readonly #steadiest: { readonly shape: number; readonly more: number };
-	readonly #rules = new Map<number, Float64Array>();
 	readonly #scratch = {
-		shares: new Float64Array(MOST_NODES),
+		places: new Float64Array(MOST_NODES),
 		logShares: new Float64Array(MOST_NODES),
 		logRests: new Float64Array(MOST_NODES),
 		logSteps: new Float64Array(MOST_NODES),
 		logs: new Float64Array(MOST_NODES),
+		courseLogs: new Float64Array(MOST_NODES),
 		told: new Float64Array(MOST_NODES)
 	};
 
@@ -156,43 +199,40 @@ class BetweenLooks {
 		const { shape, more } = this.#steadiest;
 		const left = Math.max(1 - middle ** root, root * long * 0.5);
 		const bend = (root * Math.sqrt(shape + more * (middle ** root / left) ** 2)) / middle;
-		const count = window.nodesFor(long / 2, Math.hypot(place * Math.hypot(window.sharpness, sharpness), bend));
+		const wanted = window.nodesFor(long / 2, Math.hypot(place * Math.hypot(window.sharpness, sharpness), bend));
+		const count = COUNTS * Math.ceil(wanted / COUNTS);
 		const { nodes, weights } = plainRule(count);
-		const { shares, logShares, logRests, logSteps, logs, told } = this.#scratch;
+		const { places, logShares, logRests, logSteps, logs, courseLogs, told } = this.#scratch;
 		for (let j = 0; j < count; j++) {
 			const way = (long * (1 + nodes[j])) / 2;
 			const share = singular === 'above' ? to - way : from + way;
 			let steps = 1;
 			for (let k = 1; k < root; k++) steps = 1 + steps * share;
-			shares[j] = share;
 			logShares[j] = Math.log(share);
 			logRests[j] = Math.log(1 - share);
 			logSteps[j] = root === 1 ? 0 : Math.log(steps);
-			logs[j] = logLikelihood(share * place);
+			places[j] = share * place;
+			logs[j] = logLikelihood(places[j]);
 		}
 		told.fill(1, 0, count);
 		for (const [c, { shape, before }] of courses.entries()) {
 			const low = root * shape - 1;
 			const high = this.#mores[c] - 1;
 			const power = (singular === 'below' ? low : high) + 1;
-			const rule = singular && power < SMOOTH ? this.#rule(count, power, c, singular) : undefined;
+			const rule = singular && power < SMOOTH ? singularRule(count, power) : undefined;
 			const below = rule && singular === 'below' ? 0 : low;
 			const above = rule && singular === 'above' ? 0 : high;
 			const factors = rule ?? weights;
-			if (before) for (let j = 0; j < count; j++) told[j] = before(shares[j] * place);
-			let sum = 0;
+			before?.(places, count, told);
+			let largest = -Infinity;
 			for (let j = 0; j < count; j++) {
 				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j];
-				sum += factors[j] * told[j] * Math.exp(log);
+				courseLogs[j] = log;
+				if (log > largest) largest = log;
 			}
-			sums[c] += sum * (rule ? long ** power : long / 2);
+			let sum = 0;
+			for (let j = 0; j < count; j++) sum += factors[j] * told[j] * expBelow(courseLogs[j] - largest);
+			sums[c] += sum * Math.exp(largest) * (rule ? long ** power : long / 2);
 		}
-	}
-
-	#rule(count: number, power: number, course: number, end: End): Float64Array {
-		const key = (end === 'above' ? 1 : -1) * (course * (MOST_NODES + 1) + count);
-		let rule = this.#rules.get(key);
-		if (!rule) this.#rules.set(key, (rule = powerRule(count, power)));
-		return rule;
 	}
 }

@@ -1,7 +1,7 @@
 import { normalQuantile, requireThat } from '../number';
 import { GammaTable } from './gammaTable';
 import { rateDensity, rateGrid, type RateGrid } from './rateGrid';
-import { MOST_HOURS, followWear, lookNodes, weigh, type Track, type WearHistory } from './wearLooks';
+import { MOST_HOURS, followWear, type Track, type WearHistory } from './wearLooks';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
 
 /** A logarithm of a rate, known as a normal distribution. */
@@ -39,15 +39,10 @@ export interface Odds {
 	readonly high: number;
 }
 
-/** Values of the steady process at the last look, and how likely each is at one rate. */
-interface WeighedLook {
-	readonly y: Float64Array;
-	readonly weightsOf: (i: number) => Float64Array;
-}
-
 const MOST_LIMIT = 1e3;
 const MOST_SAID = 100;
 const IGNORED = 1e-9; // of the largest weight: such a cell moves no chance by more
+const IGNORED_NODE = 1e-13; // of all that may be at one rate
 const IGNORED_IN_MEAN = 1e-6;
 const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
 const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
@@ -212,24 +207,6 @@ export class PartWear {
 		return { ratio, probability };
 	}
 
-	// Where the wear may stand at the last look, and how likely each is at one rate: kept, since every interval asks for them.
-	readonly #nodesAt = new Map<string, WeighedLook>();
-	#lastLook(path: number, age: number, splitAt?: number): WeighedLook {
-		const key = `${path}/${age}/${splitAt}`;
-		let kept = this.#nodesAt.get(key);
-		if (!kept) {
-			const nodes = lookNodes(this.#tracks[path][age].last!, splitAt);
-			const weights: (Float64Array | undefined)[] = [];
-			const weightsOf = (i: number) => {
-				let known = weights[i];
-				if (!known) weigh(nodes, this.#scale(path, i), (known = weights[i] = new Float64Array(nodes.y.length)));
-				return known;
-			};
-			this.#nodesAt.set(key, (kept = { y: nodes.y, weightsOf }));
-		}
-		return kept;
-	}
-
 	#scale(path: number, i: number): number {
 		return this.#grid.rates[i] / this.#paths[path].shapePer1000h;
 	}
@@ -239,7 +216,7 @@ export class PartWear {
 		const { shape, last } = this.#tracks[path][age];
 		const scale = this.#scale(path, i);
 		if (!last) return { mean: shape * scale, variance: shape * scale ** 2 };
-		const { y, weightsOf } = this.#lastLook(path, age);
+		const { y, weightsOf } = last.splitAt(1);
 		const weights = weightsOf(i);
 		let mean = 0;
 		let square = 0;
@@ -277,13 +254,13 @@ export class PartWear {
 				if (ran > 0) sum += weight * tableOf((shapePer1000h * ran) / 1000).upper(limit / unit);
 				continue;
 			}
-			const { y, weightsOf } = this.#lastLook(path, age, limit);
+			const { y, weightsOf } = this.#tracks[path][age].last!.splitAt(limit);
 			const weights = weightsOf(i);
 			const table = hours > 0 ? tableOf((shapePer1000h * hours) / 1000) : undefined;
 			let beyond = 0;
 			for (let j = 0; j < y.length; j++) {
 				if (y[j] >= limit) beyond += weights[j];
-				else if (table) beyond += weights[j] * table.upper((limit - y[j]) / unit);
+				else if (table && weights[j] > IGNORED_NODE) beyond += weights[j] * table.upper((limit - y[j]) / unit);
 			}
 			sum += weight * beyond;
 		}

@@ -4,7 +4,7 @@ import type { AgeNode } from './age';
 import { SMOOTH, bridge, type BridgedLook, type Course } from './gammaBridge';
 import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
-import { raise, wearWindows, type Fineness, type WearLook, type WearWindow } from './wearWindow';
+import { MOST_NODES, raise, wearWindows, type Fineness, type WearLook, type WearWindow } from './wearWindow';
 
 /** One part's wear as it was seen: how long it may have run before the first entry, and its looks in order of time. */
 export interface WearHistory {
@@ -29,15 +29,27 @@ export interface Track {
 	/** Gamma shape of the steady process at the last look, before any is read (at age, where there is none). */
 	readonly shape: number;
 	/** Undefined where there is no look. */
-	readonly last?: LastLook;
+	readonly last?: StandAtLook;
 }
 
 /** A last look under one course of the wear. */
-export interface LastLook extends Course {
+interface LastLook extends Course {
 	readonly window: WearWindow;
 	readonly sharpness: number;
 	/** Wear (of the steady process) that the slowest rate considered would make by now: nodes are laid down to it. */
 	readonly least: number;
+}
+
+/** Where the steady process may stand at the last look, split at one value of it, and how likely each is at one rate. */
+interface WeighedLook {
+	readonly y: Float64Array;
+	/** By index of the rate; they sum to 1. */
+	readonly weightsOf: (i: number) => Float64Array;
+}
+
+/** The last look under one course, for any question: split at the discard limit it is weighed once, with the evidence. */
+export interface StandAtLook {
+	readonly splitAt: (value: number) => WeighedLook;
 }
 
 const LEAST_HOURS = 1;
@@ -51,17 +63,21 @@ const OUT_OF_THE_QUESTION = 20; // logarithms below the likeliest rate
 const WIDEST = 5; // highest place of a piece over its lowest
 
 // Ends of the pieces: the window's, where what is asked has its step, and between them so many that slow wear is seen as well.
-function edgesOf({ window: { low, high, root }, least }: LastLook, splitAt?: number): readonly number[] {
+function edgesOf({ window: { low, high, root }, least }: LastLook, splitAt: number): readonly number[] {
 	const edges = [low, high];
-	const split = splitAt === undefined ? 0 : splitAt ** (1 / root);
+	const split = splitAt ** (1 / root);
 	if (split > low * (1 + 1e-9) && split < high * (1 - 1e-9)) edges.push(split);
 	const first = low === 0 ? WIDEST * least ** (1 / root) : WIDEST * low;
 	for (let edge = first; edge < high / WIDEST; edge *= WIDEST) edges.push(edge);
 	return edges.sort((a, b) => a - b);
 }
 
-/** The nodes of a last look, split where what is asked has its step: at a value of the steady process. */
-export function lookNodes(look: LastLook, splitAt?: number): LookNodes {
+// Scratch of `lookNodes`.
+const places = new Float64Array(MOST_NODES);
+const told = new Float64Array(MOST_NODES);
+
+// The nodes of a last look, split where what is asked has its step: at a value of the steady process.
+function lookNodes(look: LastLook, splitAt: number): LookNodes {
 	const { window, shape, before, sharpness } = look;
 	const { root, place: seen, logLikelihood } = window;
 	const edges = edgesOf(look, splitAt);
@@ -77,10 +93,13 @@ export function lookNodes(look: LastLook, splitAt?: number): LookNodes {
 		const bends = from === 0 && power + 1 < SMOOTH;
 		const rule = bends ? powerRule(nodes.length, power + 1) : weights;
 		const scale = root * (bends ? to ** (power + 1) : half);
+		for (let j = 0; j < nodes.length; j++) places[j] = from + half * (1 + nodes[j]);
+		told.fill(1);
+		before?.(places, nodes.length, told);
 		for (let j = 0; j < nodes.length; j++) {
-			const place = from + half * (1 + nodes[j]);
+			const place = places[j];
 			y.push(raise(place, root));
-			factor.push(scale * rule[j] * (before ? before(place) : 1));
+			factor.push(scale * rule[j] * told[j]);
 			logWeight.push(logLikelihood(place) + (bends ? 0 : power * Math.log(place)));
 		}
 	}
@@ -93,11 +112,9 @@ export function lookNodes(look: LastLook, splitAt?: number): LookNodes {
 	};
 }
 
-/**
- * Weights of the nodes where the steady process has this scale, into `out`; they sum to 1.
- * Returns the log evidence, −∞ where there is none.
- */
-export function weigh({ y, factor, logWeight, shape, logNorm }: LookNodes, scale: number, out: Float64Array): number {
+// Weights of the nodes where the steady process has this scale, into `out`; they sum to 1.
+// Returns the log evidence, −∞ where there is none.
+function weigh({ y, factor, logWeight, shape, logNorm }: LookNodes, scale: number, out: Float64Array): number {
 	const perScale = 1 / scale;
 	let largest = -Infinity;
 	for (let j = 0; j < y.length; j++) {
@@ -166,11 +183,11 @@ export function followWear(
 			const course = last.courses[age + history.before.length * pathsOf(paths, path.exponent).indexOf(path)];
 			const least = (course.shape * slowest) / path.shapePer1000h;
 			const look = { ...course, window: last.window, sharpness: last.sharpness, least };
+			const scales = rates.map((rate) => rate / path.shapePer1000h);
 			return {
 				weight,
-				logEvidence: evidenceByRate(look, rates, path.shapePer1000h),
 				shape: course.shape,
-				last: look
+				...(fineness === 'part' ? standing(look, scales) : evidenceOnly(look, scales))
 			};
 		})
 	);
@@ -219,22 +236,62 @@ function lastOf(
 	return last;
 }
 
-// At every rate that is not out of the question: from the likeliest outwards, since likelihood falls to both sides.
-function evidenceByRate(last: LastLook, rates: Float64Array, shapePer1000h: number): Float64Array {
-	const nodes = lookNodes(last);
+const DISCARD_LIMIT = 1; // as a share of the allowance, whatever the bending
+
+// For a fleet, whose parts are not asked where they stand.
+function evidenceOnly(look: LastLook, scales: Float64Array): { readonly logEvidence: Float64Array } {
+	const nodes = lookNodes(look, 0);
 	const weights = new Float64Array(nodes.y.length);
-	const logEvidence = new Float64Array(rates.length).fill(-Infinity);
-	const seen = nodes.y[nodes.y.length >> 1];
+	return { logEvidence: evidenceByRate(look, nodes, scales, (i) => weigh(nodes, scales[i], weights)) };
+}
+
+function standing(
+	look: LastLook,
+	scales: Float64Array
+): { readonly logEvidence: Float64Array; readonly last: StandAtLook } {
+	const atLimit = weighed(look, scales, DISCARD_LIMIT);
+	const logEvidence = evidenceByRate(look, atLimit.nodes, scales, atLimit.evidenceAt);
+	const others = new Map<number, WeighedLook>();
+	const splitAt = (value: number): WeighedLook => {
+		if (value === DISCARD_LIMIT) return atLimit;
+		let kept = others.get(value);
+		if (!kept) others.set(value, (kept = weighed(look, scales, value)));
+		return kept;
+	};
+	return { logEvidence, last: { splitAt } };
+}
+
+// Each rate is weighed when first asked for.
+function weighed(look: LastLook, scales: Float64Array, splitAt: number) {
+	const nodes = lookNodes(look, splitAt);
+	const weights: (Float64Array | undefined)[] = new Array(scales.length);
+	const evidenceAt = (i: number) => weigh(nodes, scales[i], (weights[i] = new Float64Array(nodes.y.length)));
+	const weightsOf = (i: number): Float64Array => {
+		if (!weights[i]) evidenceAt(i);
+		return weights[i]!;
+	};
+	return { nodes, y: nodes.y, evidenceAt, weightsOf };
+}
+
+// At every rate that is not out of the question: from the likeliest outwards, since likelihood falls to both sides.
+function evidenceByRate(
+	{ shape }: LastLook,
+	{ y }: LookNodes,
+	scales: Float64Array,
+	evidenceAt: (i: number) => number
+): Float64Array {
+	const logEvidence = new Float64Array(scales.length).fill(-Infinity);
+	const seen = y[y.length >> 1];
 	let start = 0;
-	while (start < rates.length - 1 && (last.shape * rates[start]) / shapePer1000h < seen) start++;
+	while (start < scales.length - 1 && shape * scales[start] < seen) start++;
 	let best = -Infinity;
 	const readAt = (i: number): boolean => {
-		logEvidence[i] = weigh(nodes, rates[i] / shapePer1000h, weights);
+		logEvidence[i] = evidenceAt(i);
 		best = Math.max(best, logEvidence[i]);
 		return logEvidence[i] > best - OUT_OF_THE_QUESTION;
 	};
 	for (let i = start; i >= 0 && readAt(i); i--);
-	for (let i = start + 1; i < rates.length && readAt(i); i++);
+	for (let i = start + 1; i < scales.length && readAt(i); i++);
 	// Looks that no rate explains at all say nothing of the rate.
 	return best === -Infinity ? logEvidence.fill(0) : logEvidence;
 }

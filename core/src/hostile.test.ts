@@ -433,6 +433,7 @@ const answers: Record<string, Walked> = {
 	customKindOf: { args: [station], held: ['0'] },
 	setOf: { args: [station, 1, decide.defaultPolicy], held: ['0'] },
 	endReason: { args: [judgement, station], held: ['0', '1'] },
+	beyondAtLook: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'row', 'column'] },
 	sizeAtLook: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'row', 'column'] },
 	stretchesOf: { args: [jobs, sheet], held: ['1'] },
 	learnFleet: {
@@ -483,9 +484,9 @@ const answers: Record<string, Walked> = {
 	firstCheck: { args: [trace.startingNetwork, { links: [] }, sheet, 1], held: ['0', '2'] },
 	whereToLook: { args: [trace.startingNetwork.findings[0], sheet, 1], held: ['0', '1'] },
 	contrastGroups: of([
-		{ model: 'm', station: 's', group: 'A', pattern: null, events: 0, hours: 1000 },
-		{ model: 'm', station: 's', group: 'B', pattern: null, events: 0, hours: 500 },
-		{ model: 'm', station: 's', group: 'A', pattern: 'x', events: 3, hours: 0 }
+		{ model: 'm', station: 's', group: 'A', age: 0, size: null, pattern: null, events: 0, hours: 1000 },
+		{ model: 'm', station: 's', group: 'B', age: 0, size: null, pattern: null, events: 0, hours: 500 },
+		{ model: 'm', station: 's', group: 'A', age: 0, size: null, pattern: 'x', events: 3, hours: 0 }
 	]),
 	wholeInput: { args: [onMat, [{ cell, station, record: plunger }]], held: ['0', '1'] },
 	layMat: { args: [onMat, new Map()], held: ['0'] },
@@ -502,6 +503,7 @@ const answers: Record<string, Walked> = {
 	firstUnmeasured: { args: [{ station, record: plunger }, decide.defaultPolicy], held: ['0', '1'] },
 	walkingOrder: { args: [[station], 3], held: ['0', '1'] },
 	step: { args: ['plunger/1', 'ArrowDown', { stations: [station], cylinders: 3 }, 1], held: ['2', '3'] },
+	countedSizes: of([{ part: 'a', characteristic: 'c', pumpHours: 1000, fittedHours: 0, beyond: false }]),
 	countedLooks: of([
 		{
 			part: 'a',
@@ -550,6 +552,8 @@ const answers: Record<string, Walked> = {
 		[1, 3]
 	]),
 	compareRates: of({ events: 3, exposure: 1000 }, { events: 1, exposure: 2000 }, 0.95),
+	compareRatesWithin: of([{ first: { events: 3, exposure: 1000 }, second: { events: 1, exposure: 2000 } }], 0.95),
+	chanceWithin: of([{ first: { events: 3, exposure: 1000 }, second: { events: 1, exposure: 2000 } }]),
 	falseDiscovery: of([0.01, 0.2]),
 	fleetRate: of([
 		{ events: 0, exposure: 10 },

@@ -1,6 +1,6 @@
-// Fleets with one bad lot, or with packings that are put on marked plungers: are they found by comparing groups?
+// Fleets with one bad lot, whose parts tear or wear, or with packings that are put on marked plungers: are they found by comparing groups?
 import { compareWeibull, endedBetween, heldTo, type ObservedLife } from '../../core/src/survival';
-import { contrastGroups, type GroupedEvents } from '../../core/src/trace';
+import { AGE_BANDS_H, contrastGroups, type GroupedEvents } from '../../core/src/trace';
 import { Random } from '../../demo/src';
 
 const PUMPS = 12;
@@ -16,7 +16,7 @@ const PATTERNS = ['lipTorn', 'extrudedHeel', 'hardened'];
 
 /** Events and hours by lot in a fleet whose packings are renewed at every rebuild out of whichever lot is at hand. */
 function fleetByLot(random: Random, planted: boolean): GroupedEvents[] {
-	const at = { model: 'm', station: 'packing' };
+	const at = { model: 'm', station: 'packing', age: 0, size: null };
 	const rows = LOTS.map((group): GroupedEvents => ({ ...at, group, pattern: null, events: 0, hours: 0 }));
 	const marks = LOTS.flatMap((group) =>
 		PATTERNS.map((pattern): GroupedEvents => ({ ...at, group, pattern, events: 0, hours: 0 }))
@@ -44,9 +44,57 @@ export function badLots(fleets: number, seed: number): { found: number; alarms: 
 	const random = new Random(seed);
 	let [found, alarms] = [0, 0];
 	for (let fleet = 0; fleet < fleets; fleet++) {
-		const [first] = contrastGroups(fleetByLot(random, true));
+		const [first] = contrastGroups(fleetByLot(random, true)).contrasts;
 		if (first && first.q <= STANDS_OUT && first.group === BAD && first.pattern === PATTERNS[0]) found++;
-		if (contrastGroups(fleetByLot(random, false)).some(({ q }) => q <= STANDS_OUT)) alarms++;
+		if (contrastGroups(fleetByLot(random, false)).contrasts.some(({ q }) => q <= STANDS_OUT)) alarms++;
+	}
+	return { found, alarms, fleets };
+}
+
+const WORN_SHAPE = 3;
+const WORN_SCALE_H = 5000;
+/** How much sooner a spring of the bad lot passes its limit. */
+const SOONER = 0.5;
+const YEARS_OF_REBUILDS = 14;
+
+/** Sizes beyond their limit by lot, in springs that stay in until they are: each lot was in the drawer for a while, so that old ones are of early lots. */
+function wornByLot(random: Random, planted: boolean): GroupedEvents[] {
+	const rows: GroupedEvents[] = [];
+	for (let place = 0; place < PUMPS * CYLINDERS; place++) {
+		let fitted = 0;
+		let lives = 0;
+		for (let rebuild = 0; rebuild < YEARS_OF_REBUILDS; rebuild++) {
+			const group = LOTS[Math.floor((fitted * LOTS.length) / YEARS_OF_REBUILDS)];
+			if (rebuild === fitted) lives = (-Math.log(random.uniform() || Number.MIN_VALUE)) ** (1 / WORN_SHAPE);
+			const scale = WORN_SCALE_H * (planted && group === BAD ? SOONER : 1);
+			const age = (rebuild + 1 - fitted) * INTERVAL_H;
+			const beyond = lives * scale <= age;
+			rows.push({
+				...{ model: 'm', station: 'spring', size: 'freeLength', pattern: null, group },
+				age: AGE_BANDS_H.filter((end) => age >= end).length,
+				events: beyond ? 1 : 0,
+				hours: INTERVAL_H
+			});
+			if (beyond) fitted = rebuild + 1;
+		}
+	}
+	return rows;
+}
+
+/** In how many fleets the lot that wears out sooner stands out first, and in how many of those without one anything does. */
+export function wornLots(fleets: number, seed: number): { found: number; alarms: number; fleets: number } {
+	const random = new Random(seed);
+	let [found, alarms] = [0, 0];
+	for (let fleet = 0; fleet < fleets; fleet++) {
+		const [first] = contrastGroups(wornByLot(random, true)).contrasts;
+		if (
+			first &&
+			first.q <= STANDS_OUT &&
+			first.group === BAD &&
+			first.events / first.hours > first.others.events / first.others.hours
+		)
+			found++;
+		if (contrastGroups(wornByLot(random, false)).contrasts.some(({ q }) => q <= STANDS_OUT)) alarms++;
 	}
 	return { found, alarms, fleets };
 }

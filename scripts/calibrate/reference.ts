@@ -2,7 +2,6 @@
 // age integrated on grids.
 import { followWear, type AgeNode, type Track, type WearLook } from '../../core/src/life';
 import { GammaTable } from '../../core/src/life/gammaTable';
-import { lookNodes, weigh } from '../../core/src/life/wearLooks';
 import type { Station } from '../../core/src/record';
 import { wearHours, type World } from './world';
 
@@ -125,10 +124,9 @@ export class ReferenceSize {
 				const table = tables.get(steady)!;
 				const unit = rates[i] / path.shapePer1000h;
 				if (!track.last) return sum + weight * table.upper(1 / unit);
-				const nodes = lookNodes(track.last, 1);
-				const weights = new Float64Array(nodes.y.length);
-				weigh(nodes, unit, weights);
-				const beyond = nodes.y.reduce(
+				const standing = track.last.splitAt(1);
+				const weights = standing.weightsOf(i);
+				const beyond = standing.y.reduce(
 					(chance, y, j) => chance + weights[j] * (y >= 1 ? 1 : table.upper((1 - y) / unit)),
 					0
 				);

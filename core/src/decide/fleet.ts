@@ -93,6 +93,21 @@ export function sizeAtLook(
 	return measureCharacteristic(station.type, sheet, entries, gauges).estimate;
 }
 
+/**
+ * Whether the size of one look, as all its places together tell it, is beyond its discard limit. Undefined without a limit, and for
+ * a form with too few places. Shape and errors: as `sizeAtLook`.
+ */
+export function beyondAtLook(
+	station: Station,
+	sheet: SheetCharacteristic,
+	size: Pick<SizeOnRecord, 'readings'>,
+	gauges: readonly ShopGauge[]
+): boolean | undefined {
+	const limit = discardLimit(sheet);
+	const estimate = limit && sizeAtLook(station, sheet, size, gauges);
+	return estimate && (estimate.value - limit.value) * (limit.value - sheet.nominal) > 0;
+}
+
 /** A pump's running in stretches of one duty each, from its rebuilds: the duty declared at one is that of the hours before it. Errors: PreconditionError for hours not finite. */
 export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): Stretch[] =>
 	jobs.map(({ pumpHours, duty }) => {

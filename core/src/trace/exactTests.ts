@@ -1,8 +1,10 @@
 import { betaCdf, betaQuantile, finiteAnswer, gammaLn, requireThat } from '../number';
 
-const LEVEL = 0.95;
+/** Confidence of all limits here, unless another is asked for. */
+export const LEVEL = 0.95;
 
-function requireCount(fn: string, argument: string, value: number, most = 1e5): void {
+/** Errors: PreconditionError unless it is a count. */
+export function requireCount(fn: string, argument: string, value: number, most = 1e5): void {
 	requireThat(Number.isInteger(value) && value >= 0 && value <= most, fn, argument, value, `a count up to ${most}`);
 }
 

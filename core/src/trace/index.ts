@@ -1,6 +1,8 @@
 export * from './countedLooks';
+export * from './countedSizes';
 export * from './recurrence';
-export * from './exactTests';
+export { compareRates, falseDiscovery, fisherExact, type Counted, type RateComparison } from './exactTests';
+export * from './stratifiedRates';
 export * from './shrinkage';
 export * from './comparePlaces';
 export * from './network';

@@ -14,6 +14,7 @@ import * as cases from './migrations/0011-cases';
 import * as kits from './migrations/0012-kits';
 import * as countedLooks from './migrations/0013-counted-looks';
 import * as documents from './migrations/0014-documents';
+import * as countedSizes from './migrations/0015-counted-sizes';
 
 interface Migration {
 	readonly name: string;
@@ -35,7 +36,8 @@ const migrations: readonly Migration[] = [
 	cases,
 	kits,
 	countedLooks,
-	documents
+	documents,
+	countedSizes
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -7,6 +7,7 @@ import type {
 	CountedLookRow,
 	CountedMarkRow,
 	CountedPumpRow,
+	CountedSizeRow,
 	DecisionRow,
 	DocumentRow,
 	EarlierPlaceRow,
@@ -200,6 +201,12 @@ export function defineModels(sequelize: Sequelize) {
 			...counted,
 			pattern: { ...text, primaryKey: true },
 			opening: number
+		}),
+		countedSize: define<CountedSizeRow>('counted_size', {
+			...counted,
+			characteristic: { ...text, primaryKey: true },
+			hours: number,
+			beyond: flag
 		}),
 		countedPump: define<CountedPumpRow>('counted_pump', {
 			shopId: uuid,

@@ -198,6 +198,10 @@ export interface CountedMarkRow extends Omit<CountedLookRow, 'hours'> {
 	pattern: string;
 	opening: number;
 }
+export interface CountedSizeRow extends CountedLookRow {
+	characteristic: string;
+	beyond: boolean;
+}
 export interface CountedPumpRow {
 	shopId: string;
 	pumpId: string;

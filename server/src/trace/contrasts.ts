@@ -1,8 +1,9 @@
 import { dutyClassOf } from '@exetasis/core/life';
+import type { PartTypeKey } from '@exetasis/core/part';
+import type { ModelSheet } from '@exetasis/core/record';
 import { contrastGroups, type GroupContrast, type GroupedEvents } from '@exetasis/core/trace';
 import { of, type ShopScope } from '../db/scope';
 import { contrastedBy, eventsByGroup } from '../db/sql/eventsByGroup';
-import { fleetEvents } from '../db/sql/fleetEvents';
 import { newestSheets } from '../sheets';
 import { upToDate } from './upToDate';
 
@@ -12,7 +13,7 @@ export type Contrast = (typeof contrasts)[number];
 
 export interface ShopContrast extends GroupContrast {
 	readonly stationName: string;
-	readonly type: string;
+	readonly type: PartTypeKey;
 }
 
 export interface ShopContrasts {
@@ -23,28 +24,29 @@ export interface ShopContrasts {
 
 const MOST_SHOWN = 200;
 
-/** In which lots, liquids, seasons, ages or duties the shop's parts show a pattern more often than in the others, the surest first. */
+/** In which lots, liquids, seasons, ages or duties a pattern or a size beyond its limit comes up more often than in the others, the surest first. */
 export async function contrastsOf(scope: ShopScope, by: Contrast): Promise<ShopContrasts> {
 	await upToDate(scope);
 	const sheets = await newestSheets(scope);
 	const stations = new Map(
 		sheets.flatMap(({ model, stations }) => stations.map((station) => [`${model}/${station.key}`, station] as const))
 	);
-	const compared = contrastGroups(by === 'duty' ? await eventsByDuty(scope) : await eventsByGroup(scope, by));
+	const rows = by === 'duty' ? await eventsByDuty(scope, sheets) : await eventsByGroup(scope, by);
+	const { comparisons, contrasts } = contrastGroups(rows, MOST_SHOWN);
 	return {
-		comparisons: compared.length,
-		contrasts: compared.slice(0, MOST_SHOWN).flatMap((one) => {
+		comparisons,
+		contrasts: contrasts.flatMap((one) => {
 			const station = stations.get(`${one.model}/${one.station}`);
 			return station ? [{ ...one, stationName: station.name, type: station.type }] : [];
 		})
 	};
 }
 
-async function eventsByDuty(scope: ShopScope): Promise<GroupedEvents[]> {
-	const [rows, pumps, sheets] = await Promise.all([
-		fleetEvents(scope),
-		of(scope, 'pump').all({}, { attributes: ['id', 'model', 'duty'] }),
-		newestSheets(scope)
+// The classes of duty are the sheets' to tell.
+async function eventsByDuty(scope: ShopScope, sheets: readonly ModelSheet[]): Promise<GroupedEvents[]> {
+	const [rows, pumps] = await Promise.all([
+		eventsByGroup(scope, 'pump'),
+		of(scope, 'pump').all({}, { attributes: ['id', 'model', 'duty'] })
 	]);
 	const sheetOf = new Map(sheets.map((sheet) => [sheet.model, sheet]));
 	const groupOf = new Map(
@@ -52,21 +54,11 @@ async function eventsByDuty(scope: ShopScope): Promise<GroupedEvents[]> {
 			const sheet = sheetOf.get(model);
 			if (!sheet) return [];
 			const { key } = dutyClassOf(duty, sheet);
-			return [[id, { model, group: sheet.duty.find((one) => one.key === key)?.name ?? 'Ordinary' }] as const];
+			return [[id, sheet.duty.find((one) => one.key === key)?.name ?? 'Ordinary'] as const];
 		})
 	);
-	const sums = new Map<string, GroupedEvents>();
-	for (const { pump, station, pattern, events, hours } of rows) {
-		const known = groupOf.get(pump);
-		if (!known) continue;
-		const key = `${known.model}/${station}/${known.group}/${pattern ?? ''}`;
-		const sum = sums.get(key);
-		sums.set(key, {
-			...known,
-			...{ station, pattern },
-			events: (sum?.events ?? 0) + events,
-			hours: (sum?.hours ?? 0) + hours
-		});
-	}
-	return [...sums.values()];
+	return rows.flatMap((row) => {
+		const group = groupOf.get(row.group);
+		return group === undefined ? [] : [{ ...row, group }];
+	});
 }

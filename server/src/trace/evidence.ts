@@ -1,5 +1,5 @@
-import { sizeAtLook } from '@exetasis/core/decide';
-import { discardLimit, type ModelSheet } from '@exetasis/core/record';
+import { beyondAtLook, type ShopGauge } from '@exetasis/core/decide';
+import type { ModelSheet } from '@exetasis/core/record';
 import { countedLooks, type CauseNetwork, type RebuildEvidence } from '@exetasis/core/trace';
 import { of, type ShopScope } from '../db/scope';
 import { foundAt } from '../db/sql/foundAt';
@@ -7,7 +7,6 @@ import { looks } from '../db/sql/looks';
 import { bandsOfPump, tracesOfPump } from '../db/sql/marksOfPump';
 import { sizesOfPump, type SizeAtRebuild } from '../db/sql/sizesOfPump';
 import { gaugesOf } from '../gauges';
-import type { ShopGauge } from '@exetasis/core/decide';
 
 /** One rebuild of a pump with all that it says of causes. */
 export interface RebuildOnRecord extends RebuildEvidence {
@@ -84,10 +83,7 @@ function beyondLimit(
 ): RebuildEvidence['sizes'][number][] {
 	const station = sheet.stations.find(({ key }) => key === size.station);
 	const characteristic = station?.characteristics.find(({ key }) => key === size.characteristic);
-	const limit = characteristic && discardLimit(characteristic);
-	if (!station || !characteristic || !limit) return [];
-	const estimate = sizeAtLook(station, characteristic, size, gauges);
-	if (!estimate) return [];
-	const beyond = (estimate.value - limit.value) * (limit.value - characteristic.nominal) > 0;
+	const beyond = station && characteristic && beyondAtLook(station, characteristic, size, gauges);
+	if (beyond === undefined) return [];
 	return [{ station: size.station, cylinder: size.cylinder, characteristic: size.characteristic, beyond }];
 }

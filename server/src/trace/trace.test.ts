@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { discardLimit } from '@exetasis/core/record';
 import { countedLooks, startingNetwork } from '@exetasis/core/trace';
 import { append } from '../benchLog/append';
 import { eventsByGroup } from '../db/sql/eventsByGroup';
@@ -227,6 +228,54 @@ describe('contrasts', () => {
 		expect(new Set(kits.map(({ group }) => group))).toEqual(new Set(['MAR-P', 'byItself']));
 		const byMate = await livesAt(bad.scope, 'Marram', 'packing', 'mate');
 		expect(new Set(byMate.lives.map(({ group }) => group))).toEqual(new Set(['new']));
+	});
+});
+
+describe('sizes beyond their limit', () => {
+	it('are counted in released rebuilds, once in a part’s life, and find the lot whose springs set early', async () => {
+		const set = await makeShop(database.db, 'Springs');
+		const { technician } = set.people;
+		const counted = () => of(set.scope, 'countedSize').all({ characteristic: 'freeLength' });
+		let pump: string | undefined;
+		for (const [i, meterHours] of [1000, 2000, 3000, 4000, 5000, 6000].entries()) {
+			const bench = await openJob(set, { meterHours, scope: 'full', ...(pump ? { pump: { id: pump } } : {}) });
+			pump = bench.job.pumpId;
+			const { characteristics } = bench.sheet.stations.find(({ key }) => key === 'inletSpring')!;
+			const sheet = characteristics.find(({ key }) => key === 'freeLength')!;
+			const { nominal, unit } = sheet;
+			const limit = discardLimit(sheet)!.value;
+			const early = i > 0 && i % 2 === 1; // what came in a rebuild ago
+			const read = [1, 2, 3].map((cylinder) => {
+				const value = early ? 2 * limit - nominal : (limit + nominal) / 2;
+				const payload = {
+					characteristic: 'freeLength',
+					row: 0,
+					column: 0,
+					value,
+					typed: { text: String(value), unit }
+				};
+				return entryOf(bench, technician, 'reading', payload, partAt(bench, 'inletSpring', cylinder));
+			});
+			const lot = i % 2 === 0 ? 'S-early' : 'S-sound';
+			const came = entryOf(bench, technician, 'arrived', { station: 'inletSpring', pieces: 3, from: 'bought', lot });
+			const answers = await append(set.scope, technician, bench.job.id, [
+				...decideAll(bench, technician, 'replace'),
+				came,
+				...read
+			]);
+			expect(answers!.filter(({ result }) => result === 'refused')).toEqual([]);
+			await upToDate(set.scope);
+			// Springs of unknown age at the first rebuild do not count, nor does a rebuild that is not released.
+			expect(await counted()).toHaveLength(3 * Math.max(0, i - 1));
+			expect((await letGo(set, bench.job.id)).kind).toBe('released');
+		}
+		const { contrasts } = await contrastsOf(set.scope, 'lot');
+		const springs = contrasts.find(({ station, size }) => station === 'inletSpring' && size === 'freeLength')!;
+		expect(springs).toMatchObject({ group: 'S-early', pattern: null, type: 'spring', events: 9, hours: 9000 });
+		expect(springs.others).toEqual({ events: 0, hours: 6000 });
+		expect(springs.q).toBeLessThan(0.05);
+		expect((await counted()).filter(({ beyond }) => beyond)).toHaveLength(9);
+		expect((await contrastsOf(other.scope, 'lot')).contrasts).toEqual([]);
 	});
 });
 

@@ -1,14 +1,21 @@
 import { createHash } from 'node:crypto';
+import { beyondAtLook } from '@exetasis/core/decide';
+import { groupBy } from '@exetasis/core/list';
+import { countedSizes } from '@exetasis/core/trace';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { countLooks } from '../db/sql/countLooks';
 import { lockCounting } from '../db/sql/lockCounting';
 import { logMarks } from '../db/sql/logMarks';
+import { sizesToCount } from '../db/sql/sizesToCount';
+import { gaugesOf } from '../gauges';
+import { newestSheets } from '../sheets';
 
 /** Version of how looks are counted; what was counted by another one is counted anew. */
-const METHOD = 1;
+const METHOD = 2;
+const PUMPS_AT_ONCE = 5; // so many that others are served between
 
 /**
- * Counts the looks of those of the shop's pumps whose record has grown since they were counted last. Answers with how far the record of
+ * Counts the looks and sizes of those of the shop's pumps whose record has grown since they were counted last. Answers with how far the record of
  * all of them has come: what is worked out from what is counted holds until this changes.
  */
 export async function upToDate(scope: ShopScope): Promise<string> {
@@ -18,12 +25,34 @@ export async function upToDate(scope: ShopScope): Promise<string> {
 		await lockCounting(within);
 		const { grown, all } = await grownSince(within);
 		const pumpIds = grown.map(({ pumpId }) => pumpId);
-		for (const counted of ['countedMark', 'countedLook', 'countedPump'] as const)
+		for (const counted of ['countedMark', 'countedSize', 'countedLook', 'countedPump'] as const)
 			await of(within, counted).remove({ pumpId: pumpIds });
 		await countLooks(within, pumpIds);
+		await countSizes(within, pumpIds);
 		await of(within, 'countedPump').addAll(grown);
 		return all;
 	});
+}
+
+// Whether a size is beyond its limit follows from all its readings, gauges and temperatures: no statement knows that.
+async function countSizes(scope: ShopScope, pumpIds: readonly string[]): Promise<void> {
+	const [sheets, gauges] = await Promise.all([newestSheets(scope), gaugesOf(scope)]);
+	const stationOf = new Map(
+		sheets.flatMap(({ model, stations }) => stations.map((station) => [`${model}/${station.key}`, station] as const))
+	);
+	for (let from = 0; from < pumpIds.length; from += PUMPS_AT_ONCE) {
+		const sizes = await sizesToCount(scope, pumpIds.slice(from, from + PUMPS_AT_ONCE));
+		const looks = sizes.flatMap(({ model, readings, pumpHours, ...size }) => {
+			const station = stationOf.get(`${model}/${size.station}`);
+			const sheet = station?.characteristics.find(({ key }) => key === size.characteristic);
+			const beyond = station && sheet && beyondAtLook(station, sheet, { readings }, gauges);
+			return beyond === undefined ? [] : [{ ...size, pumpHours, beyond }];
+		});
+		const counted = [...groupBy(looks, ({ pump }) => pump).values()].flatMap(countedSizes);
+		await of(scope, 'countedSize').addAll(
+			counted.map(({ job, part, pump, pumpHours: _, ...size }) => ({ ...size, jobId: job, partId: part, pumpId: pump }))
+		);
+	}
 }
 
 interface Grown {

@@ -1,4 +1,4 @@
-import { AGES_H, SUMMER } from '@exetasis/core/trace';
+import { AGE_BANDS_H, AGES_H, SUMMER, type GroupedEvents } from '@exetasis/core/trace';
 import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
@@ -6,18 +6,9 @@ import { rows } from './statement';
 export const contrastedBy = ['lot', 'supplier', 'kit', 'liquid', 'season', 'age'] as const;
 export type ContrastedBy = (typeof contrastedBy)[number];
 
-/** Events of one pattern in one group; of no pattern: the hours of the group. */
-export interface EventsInGroup {
-	readonly model: string;
-	readonly station: string;
-	readonly group: string;
-	readonly pattern: string | null;
-	readonly events: number;
-	readonly hours: number;
-}
-
-// The group of a look or mark e of a part a at a job j; no words of a request ever stand here.
-const groupOf: Readonly<Record<ContrastedBy, string>> = {
+// The group of what was counted, e, of a part a at a job j; no words of a request ever stand here.
+const groupOf: Readonly<Record<ContrastedBy | 'pump', string>> = {
+	pump: 'e.pump_id::text',
 	lot: 'a.lot',
 	supplier: 'a.supplier',
 	kit: 'a.kit',
@@ -27,21 +18,30 @@ const groupOf: Readonly<Record<ContrastedBy, string>> = {
 		WHEN j.pump_hours - e.fitted_hours <= ${AGES_H[1]} THEN 'middle' ELSE 'old' END`
 };
 
-const grouped = (by: ContrastedBy, table: string) =>
-	`(SELECT p.model, e.*, ${groupOf[by]} AS "group" FROM ${table} e JOIN job j ON j.id = e.job_id
+// Groups of ages are not held against their own age.
+const ageOf = (by: ContrastedBy | 'pump') =>
+	by === 'age'
+		? '0'
+		: `coalesce(width_bucket(j.pump_hours - e.fitted_hours, ARRAY[${AGE_BANDS_H.join(', ')}]::float8[]), -1)`;
+
+const grouped = (by: ContrastedBy | 'pump', table: string) =>
+	`(SELECT p.model, e.*, ${groupOf[by]} AS "group", ${ageOf(by)} AS age FROM ${table} e JOIN job j ON j.id = e.job_id
 			JOIN pump p ON p.id = e.pump_id JOIN part a ON a.id = e.part_id WHERE e.shop_id = $1)`;
 
 /**
- * Marks and hours of every station of the shop's models in groups, as far as they are counted (see `upToDate`); a group that nobody
- * knows is left out.
+ * Marks, sizes beyond their limit and hours of every station of the shop's models in groups, age by age, as far as they are counted (see
+ * `upToDate`); a group that nobody knows is left out. By pump, for what is known of pumps elsewhere.
  */
-export const eventsByGroup = (scope: ShopScope, by: ContrastedBy): Promise<EventsInGroup[]> =>
+export const eventsByGroup = (scope: ShopScope, by: ContrastedBy | 'pump'): Promise<GroupedEvents[]> =>
 	rows(
 		scope,
 		`
-		SELECT model, station, "group", NULL AS pattern, 0 AS events, sum(hours) AS hours
-		FROM ${grouped(by, 'counted_look')} looks WHERE "group" IS NOT NULL GROUP BY model, station, "group"
+		SELECT model, station, "group", age, NULL AS pattern, NULL AS size, 0 AS events, sum(hours) AS hours
+		FROM ${grouped(by, 'counted_look')} looks WHERE "group" IS NOT NULL GROUP BY model, station, "group", age
 		UNION ALL
-		SELECT model, station, "group", pattern, count(*)::int, 0
-		FROM ${grouped(by, 'counted_mark')} marks WHERE "group" IS NOT NULL GROUP BY model, station, "group", pattern`
+		SELECT model, station, "group", age, pattern, NULL, count(*)::int, 0
+		FROM ${grouped(by, 'counted_mark')} marks WHERE "group" IS NOT NULL GROUP BY model, station, "group", age, pattern
+		UNION ALL
+		SELECT model, station, "group", age, NULL, characteristic, count(*) FILTER (WHERE beyond)::int, sum(hours)
+		FROM ${grouped(by, 'counted_size')} sizes WHERE "group" IS NOT NULL GROUP BY model, station, "group", age, characteristic`
 	);

@@ -1,7 +1,7 @@
 <!-- @component What comes up more often in one lot, kit, liquid, season, age or duty than in the others. -->
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { patternName, type PartTypeKey, type PatternKey } from '@exetasis/core/part';
+	import { partType, patternName, type PatternKey } from '@exetasis/core/part';
 	import { FALSE_ALARM } from '@exetasis/core/trace';
 	import type { ShopContrast } from '@exetasis/server/trace/contrasts';
 	import Glyph from '$lib/glyph/Glyph.svelte';
@@ -24,12 +24,16 @@
 	const standing = $derived(contrasts.filter(({ q }) => q <= FALSE_ALARM).length);
 	const groupName = (group: string) =>
 		data.by === 'age' ? ageWords(group) : data.by === 'kit' ? kitWords(group) : group;
+	const whatWords = ({ pattern, size, type }: ShopContrast) =>
+		pattern === null
+			? `${partType(type).characteristics.find(({ key }) => key === size)?.name ?? size} beyond its limit`
+			: patternName(pattern as PatternKey);
 	const per1000h = (events: number, hours: number) => formatNumber((1000 * events) / hours, 2);
 	const columns: readonly Column<ShopContrast>[] = $derived([
 		{
 			key: 'what',
 			head: 'What',
-			of: ({ pattern, stationName }: ShopContrast) => `${pattern} ${stationName}`,
+			of: (one: ShopContrast) => `${whatWords(one)} ${one.stationName}`,
 			cell: what
 		},
 		{ key: 'model', head: 'Model', of: (one: ShopContrast) => one.model },
@@ -79,8 +83,8 @@
 
 {#snippet what(one: ShopContrast)}
 	<span class="what"
-		><Glyph type={one.type as PartTypeKey} size={26} />
-		<span><b>{patternName(one.pattern as PatternKey)}</b><br /><span class="soft">{one.stationName}</span></span></span
+		><Glyph type={one.type} size={26} />
+		<span><b>{whatWords(one)}</b><br /><span class="soft">{one.stationName}</span></span></span
 	>
 {/snippet}
 
@@ -121,13 +125,15 @@
 	label="What comes up more often in one group"
 	rows={shown}
 	{columns}
-	empty="Nothing to compare: it takes two groups with hours on record, and a mark that came up in one of them. Note lot and supplier when parts come in, and the liquid when a pump does."
+	empty="Nothing to compare: it takes two groups with hours on record, and a mark, or a size beyond its limit, that came up in one of them. Note lot and supplier when parts come in, and the liquid when a pump does."
 />
 <p class="soft mt-2">
-	Each group is held against all others of the same part and model, by the exact test of two rates; “by chance” is the
-	share of false alarms among all that are no less surprising, over every comparison made by this heading. Of two groups
-	one comparison is shown. Pumps differ in more than one way: a lot that went into one harsh pump alone looks bad by its
-	pump. Of {formatNumber(comparisons)} the surest 200 are listed.
+	Each group is held against all others of the same part and model, {#if data.by !== 'age'}parts against parts that had
+		been in about as long,
+	{/if}by the exact test of two rates; “by chance” is the share of false alarms among all that are no less surprising,
+	over every comparison made by this heading. A mark counts when it is new or has grown, a size when it is first found
+	beyond its limit. Of two groups the one with the higher rate is shown. Pumps differ in more than one way: a lot that
+	went into one harsh pump alone looks bad by its pump. Of {formatNumber(comparisons)} the surest 200 are listed.
 </p>
 
 <style>

@@ -1,0 +1,34 @@
+import { requireThat } from '../number';
+
+/** One size of one part as it was read at one rebuild, by the pump's hours. */
+export interface SizeLook {
+	readonly part: string;
+	readonly characteristic: string;
+	readonly pumpHours: number;
+	/** The pump's hours when the part was fitted; null where nobody knows. */
+	readonly fittedHours: number | null;
+	readonly beyond: boolean;
+}
+
+/**
+ * Over how many hours each reading of a size watched for it to pass its limit: since it was last read, or the part fitted. A size that
+ * is beyond once stays so, and is watched no longer; where nobody knows since when, the reading does not count.
+ * Shape: readings of one pump in any order; those that count, by the pump's hours. Errors: PreconditionError for hours not finite.
+ */
+export function countedSizes<L extends SizeLook>(looks: readonly L[]): (L & { readonly hours: number })[] {
+	for (const { pumpHours, fittedHours } of looks) {
+		requireThat(Number.isFinite(pumpHours), 'countedSizes', 'pumpHours', pumpHours, 'a finite number');
+		const known = Number.isFinite(fittedHours ?? 0);
+		requireThat(known, 'countedSizes', 'fittedHours', fittedHours, 'a finite number, or null');
+	}
+	const watchedFrom = new Map<string, number>();
+	return looks
+		.toSorted((a, b) => a.pumpHours - b.pumpHours)
+		.flatMap((look) => {
+			const key = `${look.part}/${look.characteristic}`;
+			const from = watchedFrom.get(key) ?? look.fittedHours ?? Infinity;
+			const wasBeyond = watchedFrom.get(key) === Infinity;
+			watchedFrom.set(key, look.beyond || wasBeyond ? Infinity : look.pumpHours);
+			return look.pumpHours > from ? [{ ...look, hours: look.pumpHours - from }] : [];
+		});
+}

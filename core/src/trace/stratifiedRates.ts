@@ -1,0 +1,161 @@
+import { gammaLn, requireThat } from '../number';
+import { LEVEL, requireCount, type Counted, type RateComparison } from './exactTests';
+
+/** Two groups where they are alike but for what is compared: parts that had been in equally long, for instance. */
+export interface Stratum {
+	readonly first: Counted;
+	readonly second: Counted;
+}
+
+/** A stratum that tells the groups apart: so many events, which fall to the first in the ratio of exposures times that of rates. */
+interface Shared {
+	readonly events: number;
+	readonly odds: number;
+}
+
+const NEGLIGIBLE = 1e-18; // of a distribution's highest step
+const CLOSE = 1e-10; // of a logarithm
+const FURTHEST = 256; // a logarithm beyond it is no number any more
+const MOST_TURNS = 60;
+
+/**
+ * Two rates compared stratum by stratum, exactly: given the total of each, the first group's count is binomial in it, and all of
+ * them are added up. One ratio of rates for all strata: the one that makes the count as it is, with exact limits.
+ *
+ * Strata in which one group has no exposure say nothing and are left out. Undefined where none is left.
+ * Errors: PreconditionError for counts or exposures that cannot be, or a level outside (0, 1). Accuracy: 1e-12 absolute in p.
+ * Source: D. Martin, H. Austin, Epidemiology 7 (1996) 29–33 (exact estimates of a rate ratio over strata).
+ */
+export function compareRatesWithin(strata: readonly Stratum[], level = LEVEL): RateComparison | undefined {
+	requireThat(level > 0 && level < 1, 'compareRatesWithin', 'level', level, 'between 0 and 1');
+	const told = toldBy(strata);
+	if (!told) return undefined;
+	const { shared, count, total } = told;
+	const tail = (1 - level) / 2;
+	const start = Math.log((count + 0.5) / (total - count + 0.5)) - Math.log(meanOdds(shared, total));
+	const expected = (log: number) => shared.reduce((sum, one) => sum + one.events * shareOf(one, log), 0);
+	const limit = (side: keyof Tails) =>
+		Math.exp(crossing((log) => logit(tailsOf(shared, log, count)[side]) - logit(tail), start, side));
+	return {
+		...(count < total
+			? { ratio: count === 0 ? 0 : Math.exp(crossing((log) => expected(log) - count, start, 'atLeast')) }
+			: {}),
+		low: count === 0 ? 0 : limit('atLeast'),
+		...(count < total ? { high: limit('atMost') } : {}),
+		p: twoSided(tailsOf(shared, 0, count))
+	};
+}
+
+/** P(as far apart or further, were both rates the same) alone, of `compareRatesWithin`. Errors: as there. */
+export function chanceWithin(strata: readonly Stratum[]): number | undefined {
+	const told = toldBy(strata);
+	return told && twoSided(tailsOf(told.shared, 0, told.count));
+}
+
+function toldBy(strata: readonly Stratum[]) {
+	for (const { first, second } of strata)
+		for (const [name, { events, exposure }] of Object.entries({ first, second })) {
+			requireCount('compareRatesWithin', `${name} events`, events);
+			const needs = events > 0 ? 'above 0 where there are events' : 'at least 0';
+			const fits = Number.isFinite(exposure) && exposure >= 0 && (events === 0 || exposure > 0);
+			requireThat(fits, 'compareRatesWithin', `${name} exposure`, exposure, needs);
+		}
+	const both = strata.filter(({ first, second }) => first.exposure > 0 && second.exposure > 0);
+	if (both.length === 0) return undefined;
+	return {
+		shared: both
+			.map(({ first, second }) => ({ events: first.events + second.events, odds: first.exposure / second.exposure }))
+			.filter(({ events }) => events > 0),
+		count: both.reduce((sum, { first }) => sum + first.events, 0),
+		total: both.reduce((sum, { first, second }) => sum + first.events + second.events, 0)
+	};
+}
+
+const meanOdds = (shared: readonly Shared[], total: number): number =>
+	Math.exp(shared.reduce((sum, { events, odds }) => sum + events * Math.log(odds), 0) / Math.max(1, total));
+
+const shareOf = ({ odds }: Shared, logRatio: number): number => 1 / (1 + Math.exp(-logRatio) / odds);
+
+const logit = (p: number): number => Math.log(p) - Math.log1p(-p);
+
+interface Tails {
+	/** P(the first group's count is at most, at least, what it is). */
+	readonly atMost: number;
+	readonly atLeast: number;
+}
+
+const twoSided = ({ atMost, atLeast }: Tails): number => Math.min(1, 2 * Math.min(atMost, atLeast));
+
+function tailsOf(shared: readonly Shared[], logRatio: number, count: number): Tails {
+	let from = 0;
+	let steps: Float64Array = Float64Array.of(1);
+	for (const one of shared) {
+		const binomial = binomialSteps(one.events, shareOf(one, logRatio));
+		steps = together(steps, binomial.steps);
+		from += binomial.from;
+	}
+	const sum = (some: Float64Array) => some.reduce((total, step) => total + step, 0);
+	const at = Math.min(steps.length, Math.max(0, count - from));
+	const all = sum(steps);
+	const inside = (p: number) => Math.min(1 - Number.EPSILON, Math.max(Number.MIN_VALUE, p)); // so that it has a logit
+	return {
+		atMost: inside(sum(steps.subarray(0, count < from ? 0 : at + 1)) / all),
+		atLeast: inside(sum(steps.subarray(at)) / all)
+	};
+}
+
+// The steps of a binomial distribution that are not negligible, from its highest outwards.
+function binomialSteps(n: number, share: number): { readonly from: number; readonly steps: Float64Array } {
+	if (!(share > 0)) return { from: 0, steps: Float64Array.of(1) };
+	if (!(share < 1)) return { from: n, steps: Float64Array.of(1) };
+	const mode = Math.min(n, Math.floor((n + 1) * share));
+	const odds = share / (1 - share);
+	const log =
+		gammaLn(n + 1) -
+		gammaLn(mode + 1) -
+		gammaLn(n - mode + 1) +
+		mode * Math.log(share) +
+		(n - mode) * Math.log1p(-share);
+	const highest = Math.exp(log);
+	const below: number[] = [];
+	for (let k = mode, step = highest; k > 0 && step > NEGLIGIBLE * highest; k--)
+		below.push((step *= k / ((n - k + 1) * odds)));
+	const above: number[] = [];
+	for (let k = mode, step = highest; k < n && step > NEGLIGIBLE * highest; k++)
+		above.push((step *= ((n - k) * odds) / (k + 1)));
+	return { from: mode - below.length, steps: Float64Array.from([...below.reverse(), highest, ...above]) };
+}
+
+function together(one: Float64Array, other: Float64Array): Float64Array {
+	const sums = new Float64Array(one.length + other.length - 1);
+	for (let i = 0; i < one.length; i++) for (let j = 0; j < other.length; j++) sums[i + j] += one[i] * other[j];
+	return sums;
+}
+
+// Where a monotone function of a logarithm crosses nought: false position, the value at an end that stays twice being halved.
+// Source: M. Dowell, P. Jarratt, BIT 11 (1971) 168–174. Rising where it is the tail from the count upwards, falling for the other.
+function crossing(f: (log: number) => number, start: number, side: keyof Tails): number {
+	const g = side === 'atLeast' ? f : (log: number) => -f(log);
+	let low = start - 1;
+	let atLow = g(low);
+	for (let step = 2; atLow > 0 && step < FURTHEST; step *= 2) atLow = g((low -= step));
+	let high = start + 1;
+	let atHigh = g(high);
+	for (let step = 2; atHigh < 0 && step < FURTHEST; step *= 2) atHigh = g((high += step));
+	let stayed: 'low' | 'high' | undefined;
+	for (let turn = 0; turn < MOST_TURNS && high - low > CLOSE; turn++) {
+		const middle = (low * atHigh - high * atLow) / (atHigh - atLow);
+		const at = g(middle);
+		if (at === 0) return middle;
+		if (at < 0) {
+			[low, atLow] = [middle, at];
+			if (stayed === 'high') atHigh /= 2;
+			stayed = 'high';
+		} else {
+			[high, atHigh] = [middle, at];
+			if (stayed === 'low') atLow /= 2;
+			stayed = 'low';
+		}
+	}
+	return Math.abs(atLow) < Math.abs(atHigh) ? low : high;
+}

@@ -78,19 +78,20 @@ async function findingsOn(
 ): Promise<Map<string, readonly FoundAtJob[]>> {
 	const marks = await logMarks(scope, pumpIds);
 	if (foundOn.size > MOST_KEPT) foundOn.clear();
-	const found = new Map<string, readonly FoundAtJob[]>();
-	for (const { pump, mark } of marks) {
-		const key = `${scope.shopId}/${pump}/${mark}/${sheet.revision}/${revision}`;
-		const known =
-			foundOn.get(key) ??
-			(await evidenceOf(scope, pump, sheet, network)).map((rebuild) => ({
-				job: rebuild.job,
-				findings: findingsAt(network, sheet, rebuild)
-			}));
-		foundOn.set(key, known);
-		found.set(pump, known);
-	}
-	return found;
+	const found = await Promise.all(
+		marks.map(async ({ pump, mark }) => {
+			const key = `${scope.shopId}/${pump}/${mark}/${sheet.revision}/${revision}`;
+			const known =
+				foundOn.get(key) ??
+				(await evidenceOf(scope, pump, sheet, network)).map((rebuild) => ({
+					job: rebuild.job,
+					findings: findingsAt(network, sheet, rebuild)
+				}));
+			foundOn.set(key, known);
+			return [pump, known] as const;
+		})
+	);
+	return new Map(found);
 }
 
 /** How often each finding was looked for and found on the other pumps of a pump's model: what stands out is not to hide itself. */

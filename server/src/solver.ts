@@ -18,6 +18,22 @@ export interface CheapestCover {
 	readonly proved: boolean;
 }
 
+// A cover has few kits to settle, and pieces that come one by one make any choice of them feasible: what a solver does beforehand
+// to find a first answer, and cuts below the root, cost more than the whole search.
+const FEW_TO_SETTLE = {
+	presolve: 'off',
+	mip_heuristic_effort: 0,
+	mip_heuristic_run_feasibility_jump: false,
+	mip_heuristic_run_rins: false,
+	mip_heuristic_run_rens: false,
+	mip_heuristic_run_root_reduced_cost: false,
+	mip_allow_cut_separation_at_nodes: false,
+	mip_allow_restart: false,
+	mip_detect_symmetry: false,
+	mip_pscost_minreliable: 0,
+	mip_pool_soft_limit: 100
+} as const;
+
 /** What to buy so that a need is covered at least cost; undefined where nothing covers it, or nothing was found in time. */
 export async function cheapestCover(
 	problem: CoverProblem,
@@ -26,6 +42,7 @@ export async function cheapestCover(
 	if (problem.needs.every(({ pieces }) => pieces === 0)) return { bought: {}, proved: true };
 	solver ??= loadHighs();
 	const { Status, Columns } = (await solver).solve(coverProgramme(problem), {
+		...FEW_TO_SETTLE,
 		mip_rel_gap: 0,
 		time_limit: seconds
 	});

@@ -124,6 +124,7 @@ test('what drips or does not hold leads back, and keeps the pump here', async ({
 	await sheet.getByLabel('to, bar').fill('150');
 	await sheet.getByRole('button', { name: 'Take the hold' }).click();
 	await expect(lacks).toContainText('It does not hold its pressure.');
+	await expect(sheet.getByRole('status')).toContainText('Read by Digital test gauge 40 MPa.');
 	await sheet
 		.getByRole('group', { name: 'Drips: Weep holes below the plungers' })
 		.getByRole('button', { name: 'steady' })

@@ -206,6 +206,15 @@ export const gauges: readonly Gauge[] = [
 		calibratedMonthsAgo: 11
 	},
 	{
+		name: 'Digital test gauge 40 MPa',
+		kind: 'pressure gauge',
+		resolution: 0.01,
+		repeatability: 0.008,
+		reproducibility: 0.004,
+		expandedU: 0.03,
+		calibratedMonthsAgo: 5
+	},
+	{
 		name: 'Scale 200 g',
 		kind: 'scale',
 		resolution: 0.01,

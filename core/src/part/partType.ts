@@ -39,6 +39,7 @@ export const gaugeKinds = [
 	'protractor',
 	'scale',
 	'leak tester',
+	'pressure gauge',
 	'comparison chart',
 	'count by eye'
 ] as const;
@@ -61,6 +62,7 @@ export const gaugeUnit: Readonly<Record<GaugeKind, Unit>> = {
 	protractor: 'deg',
 	scale: 'g',
 	'leak tester': 'MPa',
+	'pressure gauge': 'MPa',
 	'comparison chart': 'share',
 	'count by eye': 'pieces'
 };

@@ -51,6 +51,12 @@ export function liftEntry(raw: unknown): unknown {
 	return raw.kind === 'reading' ? { ...raw, payload: liftReading(raw.payload) } : raw;
 }
 
+/** The gauge that an entry says was read; undefined where none was, or nobody said which. */
+export function gaugeOf(entry: Entry): string | undefined {
+	if (entry.kind === 'reading') return entry.payload.gauge;
+	return entry.kind === 'proof' && entry.payload.test === 'hold' ? entry.payload.gauge : undefined;
+}
+
 /**
  * The moment that counts for an entry's order, ms since 1970: the server's word once it has the entry, else the tablet's
  * own clock put right by what it was off when last compared.

@@ -1,7 +1,7 @@
 // What was proved against the sheet's test: the last word of each counts, and a fall too close to call is said to be.
 import { describe, expect, it } from 'vitest';
 import { demoSheet } from '../decide/testing';
-import { checkEntry, entrySchema, holdOn, lastProofs, together, unproved, type Entry, type Proof } from '.';
+import { checkEntry, entrySchema, gaugeOf, holdOn, lastProofs, together, unproved, type Entry, type Proof } from '.';
 
 const sheet = demoSheet('marram');
 const [weep, joint] = sheet.proof!.places;
@@ -16,7 +16,7 @@ const proof = (payload: object): Proof => {
 const mpa = (value: number) => ({ value, typed: { text: String(value), unit: 'MPa' } });
 const held = (to: number, minutes = 5) => proof({ test: 'hold', from: mpa(12), to: mpa(to), minutes });
 const drips = (place: string, seen: string) => proof({ test: 'drips', place, seen });
-const lacks = (...proofs: Proof[]) => unproved(sheet, lastProofs(proofs), risks).map(({ what }) => what);
+const lacks = (...proofs: Proof[]) => unproved(sheet, lastProofs(proofs), [], risks).map(({ what }) => what);
 
 describe('unproved', () => {
 	it('wants a hold, and a look at every weep place', () =>
@@ -36,8 +36,59 @@ describe('unproved', () => {
 	});
 	it('asks nothing where the sheet has no test', () => {
 		const silent = { proof: undefined };
-		expect(unproved(silent, lastProofs([]), risks)).toEqual([]);
-		expect(holdOn(silent, lastProofs([held(11)]))).toBeUndefined();
+		expect(unproved(silent, lastProofs([]), [], risks)).toEqual([]);
+		expect(holdOn(silent, lastProofs([held(11)]), [])).toBeUndefined();
+	});
+});
+
+describe('holdOn', () => {
+	const gauge = {
+		id: '0197f000-0000-7000-8000-0000000000aa',
+		name: 'Digital test gauge',
+		kind: 'pressure gauge',
+		facts: {
+			resolution: 0.01,
+			calibrationU: 0.03,
+			calibrationK: 2,
+			repeatability: 0.008,
+			repeatabilityDof: 20,
+			reproducibility: 0.004,
+			expansionPerKelvin: 0,
+			overdue: false
+		}
+	};
+	const by = (to: number, known: readonly (typeof gauge)[]) =>
+		holdOn(
+			sheet,
+			lastProofs([proof({ test: 'hold', from: mpa(12), to: mpa(to), minutes: 5, gauge: gauge.id })]),
+			known
+		)!;
+	it('knows what its gauge can tell: a fall that a class 1 gauge leaves open is settled by a finer one', () => {
+		// u² = 0.015² + 0.008² + 0.01²/12 + 0.004²; the fall of 0.31 is 0.05 below the limit: Φ(0.05 / (√2 · 0.017720)).
+		expect(by(11.69, [gauge]).pWithin).toBeCloseTo(0.977, 3);
+		expect(by(11.69, [gauge]).gauge).toBe(gauge);
+		expect(by(11.69, []).pWithin).toBeLessThan(0.8);
+		const tests = lastProofs([proof({ test: 'hold', from: mpa(12), to: mpa(11.69), minutes: 5, gauge: gauge.id })]);
+		expect(unproved(sheet, tests, [gauge], risks).map(({ what }) => what)).not.toContain('holdTooClose');
+		expect(unproved(sheet, tests, [], risks).map(({ what }) => what)).toContain('holdTooClose');
+	});
+	it('trusts an overdue one less, and assumes class 1 where it is none for pressure or nobody knows it', () => {
+		const overdue = { ...gauge, facts: { ...gauge.facts, overdue: true } };
+		expect(by(11.69, [overdue]).pWithin).toBeLessThan(by(11.69, [gauge]).pWithin);
+		const [micrometer, other] = [
+			{ ...gauge, kind: 'micrometer' },
+			{ ...gauge, id: gauge.id.replace('aa', 'bb') }
+		];
+		for (const known of [[micrometer], [other]]) {
+			expect(by(11.69, known)).toEqual(by(11.69, []));
+			expect(by(11.69, known).gauge).toBeUndefined();
+		}
+	});
+	it('names its gauge, as a reading does', () => {
+		const of = (payload: object) => gaugeOf(proof(payload));
+		expect(of({ test: 'hold', from: mpa(12), to: mpa(12), minutes: 5, gauge: gauge.id })).toBe(gauge.id);
+		expect(of({ test: 'hold', from: mpa(12), to: mpa(12), minutes: 5 })).toBeUndefined();
+		expect(gaugeOf(drips(weep, 'none'))).toBeUndefined();
 	});
 });
 

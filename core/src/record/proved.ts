@@ -1,11 +1,15 @@
+import { budgetOf, type GaugeFacts } from '../measure';
 import { holdFinding, type HoldFinding } from '../prove';
+import type { GaugeKind } from '../part';
 import type { Proof } from './kinds/proof';
 import type { ModelSheet } from './sheet';
 
 type Of<T extends Proof['payload']['test']> = Extract<Proof['payload'], { test: T }>;
 
-/** A class 1 pressure gauge of the test's own range: 1 % of it either way, evenly spread (EN 837-1). */
+/** Where nobody said which gauge: a class 1 one of the test's own range, 1 % of it either way, evenly spread (EN 837-1). */
 const GAUGE_CLASS = 0.01;
+/** The kind of gauge that a hold is read by. */
+export const PRESSURE_GAUGE: GaugeKind = 'pressure gauge';
 
 /** The last of each test that stands; of drips the last at each place. */
 export interface Proofs {
@@ -26,11 +30,35 @@ export function lastProofs(proofs: readonly Proof[]): Proofs {
 	return { hold: last('hold'), flow: last('flow'), temperature: last('temperature'), trace: last('trace'), drips };
 }
 
-/** What a hold test says against the sheet; undefined where nothing was held, or the sheet has no such test. */
-export function holdOn({ proof }: Pick<ModelSheet, 'proof'>, { hold }: Pick<Proofs, 'hold'>): HoldFinding | undefined {
+/** A gauge of the shop, as far as a hold asks of it. */
+export interface PressureGauge {
+	readonly id: string;
+	readonly name: string;
+	readonly kind: string;
+	readonly facts: GaugeFacts;
+}
+
+export interface Held<G> extends HoldFinding {
+	/** The gauge by which it was held; left out where a class 1 gauge was assumed. */
+	readonly gauge?: G;
+}
+
+/**
+ * What a hold test says against the sheet; undefined where nothing was held, or the sheet has no such test. Both pressures are
+ * read with the uncertainty of the gauge's own budget, as if each had its own calibration, which is on the safe side.
+ */
+export function holdOn<G extends PressureGauge>(
+	{ proof }: Pick<ModelSheet, 'proof'>,
+	{ hold }: Pick<Proofs, 'hold'>,
+	gauges: readonly G[]
+): Held<G> | undefined {
 	if (!hold || !proof) return undefined;
-	const u = (GAUGE_CLASS * hold.from.value) / Math.sqrt(3);
-	return holdFinding({ fromMPa: hold.from.value, toMPa: hold.to.value, minutes: hold.minutes, u }, proof);
+	const { from, to, minutes } = hold;
+	const gauge = gauges.find(({ id, kind }) => id === hold.gauge && kind === PRESSURE_GAUGE);
+	const u = gauge
+		? budgetOf({ readings: [from.value], gauge: gauge.facts }).u
+		: (GAUGE_CLASS * from.value) / Math.sqrt(3);
+	return { ...holdFinding({ fromMPa: from.value, toMPa: to.value, minutes, u }, proof), ...(gauge ? { gauge } : {}) };
 }
 
 /** What keeps a pump from being called proved. */
@@ -45,6 +73,7 @@ export type Unproved =
 export function unproved(
 	sheet: Pick<ModelSheet, 'proof'>,
 	proofs: Proofs,
+	gauges: readonly PressureGauge[],
 	risks: { readonly acceptBad: number; readonly scrapGood: number }
 ): Unproved[] {
 	if (!sheet.proof) return [];
@@ -53,7 +82,7 @@ export function unproved(
 		if (seen === undefined) return [{ what: 'notLookedAt', place }];
 		return seen === 'steady' ? [{ what: 'drips', place }] : [];
 	});
-	const held = holdOn(sheet, proofs);
+	const held = holdOn(sheet, proofs, gauges);
 	if (!held) return [{ what: 'notHeld' }, ...places];
 	if (held.pWithin >= 1 - risks.acceptBad) return places;
 	return [{ what: held.pWithin <= risks.scrapGood ? 'holdFails' : 'holdTooClose' }, ...places];

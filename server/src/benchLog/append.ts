@@ -12,7 +12,8 @@ import {
 	type ModelSheet,
 	type Opening,
 	type RefusedBecause,
-	type Together
+	type Together,
+	gaugeOf
 } from '@exetasis/core/record';
 import { validate } from 'uuid';
 import { may } from '../access';
@@ -148,7 +149,7 @@ function refusal(entry: Entry, jobId: string, user: SignedIn, job: KnownJob): Re
 	const correction = entry.kind === 'correction';
 	if (correction && !may(user.role, 'manage')) return { code: 'leadOnly' };
 	if (job.released && !correction) return { code: 'released' };
-	const gauge = entry.kind === 'reading' ? entry.payload.gauge : undefined;
+	const gauge = gaugeOf(entry);
 	return gauge && !job.gauges.has(gauge) ? { code: 'unknownGauge' } : undefined;
 }
 

@@ -10,7 +10,8 @@ import {
 	type JobFacts,
 	type JobFile,
 	type ModelSheet,
-	type RefusedBecause
+	type RefusedBecause,
+	gaugeOf
 } from '@exetasis/core/record';
 import { of, type ShopScope } from '../db/scope';
 import { importEntries } from '../db/sql/importEntries';
@@ -93,7 +94,7 @@ function problemOf(raw: object, facts: JobFacts, gauges: ReadonlySet<string>): R
 		return { code: 'malformed', path: issue.path.join('.'), message: issue.message };
 	}
 	const entry: Entry = parsed.data;
-	if (entry.kind === 'reading' && entry.payload.gauge && !gauges.has(entry.payload.gauge))
-		return { code: 'unknownGauge' };
+	const gauge = gaugeOf(entry);
+	if (gauge && !gauges.has(gauge)) return { code: 'unknownGauge' };
 	return checkEntry(entry, facts);
 }

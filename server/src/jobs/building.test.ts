@@ -5,6 +5,7 @@ import { fold, nextBolt, piecesIn, piecesInPump, proveSteps, together, type Entr
 import { append } from '../benchLog/append';
 import { entriesOf } from '../benchLog/entries';
 import type { Database } from '../db/connection';
+import { addGauge, gaugeById } from '../gauges';
 import type { Bench } from './bench';
 import { decideAll, entryOf, freshDatabase, makeShop, openJob, partAt, type TestShop } from '../testing';
 import { release } from './release';
@@ -110,8 +111,17 @@ it('a pump goes once it is built and proved; before that only by a lead, who say
 		expect(await prove({ test: 'hold', from: mpa(12), to: mpa(to), minutes: 5 })).toEqual(['accepted']);
 		expect(await lacks()).toEqual([says]);
 	}
+	// What class 1 leaves open is settled by the shop's own gauge, which knows where it was used.
+	const gauge = await testGauge();
+	const close = { test: 'hold', from: mpa(12), to: mpa(11.69), minutes: 5 };
+	expect(await prove({ ...close, gauge: uuidv7() })).toEqual(['unknownGauge']);
+	const byGauge = entryOf(bench, technician, 'proof', { ...close, gauge });
+	expect(await send(bench, byGauge)).toEqual(['accepted']);
+	expect((await gaugeById(shop.scope, gauge))?.uses).toMatchObject([{ job: id, readings: 1 }]);
+	await send(bench, entryOf(bench, technician, 'withdraw', { entry: byGauge.id, why: 'undone' }));
+	expect((await gaugeById(shop.scope, gauge))?.uses).toEqual([]);
 	await prove({ test: 'drips', place: proof!.places[0], seen: 'steady' });
-	await prove({ test: 'hold', from: mpa(12), to: mpa(11.9), minutes: 5 });
+	await prove({ ...close, gauge });
 	expect(await lacks()).toEqual(['drips']);
 	await prove({ test: 'drips', place: proof!.places[0], seen: 'none' });
 	expect(await release(shop.scope, technician, id)).toMatchObject({ kind: 'released', replaced: 0 });
@@ -123,6 +133,19 @@ it('a pump goes once it is built and proved; before that only by a lead, who say
 	const { restedOn } = (await db.models.job.findOne({ where: { id: other.job.id, shopId: shop.scope.shopId } }))!.get();
 	expect(restedOn).toMatchObject({ unbuilt: { why: 'Goes to the maker as it is' } });
 });
+
+async function testGauge(): Promise<string> {
+	const added = await addGauge(
+		shop.scope,
+		{
+			...{ name: 'Test gauge', kind: 'pressure gauge', resolution: 0.01, expansionPerKelvin: 0 },
+			...{ repeatability: 0.008, repeatabilityDof: 20, reproducibility: 0.004 }
+		},
+		{ calibratedOn: '2026-01-10', dueOn: '2030-01-10', expandedU: 0.03, k: 2, certificate: 'C-1' }
+	);
+	if (added.kind !== 'kept') throw new Error(added.kind);
+	return added.id;
+}
 
 async function tightenAll(bench: Bench, station: string, part: string): Promise<void> {
 	const { fastening } = bench.sheet.stations.find(({ key }) => key === station)!;

@@ -12,6 +12,7 @@ import { entriesOf, ofBuilding } from '../benchLog/entries';
 import { of, type ShopScope } from '../db/scope';
 import { floorJobs, type FloorJob } from '../db/sql/floor';
 import { releasedJobs, type ReleasedJob } from '../db/sql/releasedJobs';
+import { gaugesOf } from '../gauges';
 import { pinnedSheet } from '../sheets';
 import { policyOf } from '../shops';
 import { casesToWatch, type CaseToWatch } from '../trace/cases';
@@ -70,6 +71,6 @@ async function closingOf(scope: ShopScope, jobId: string): Promise<Closing> {
 	if (unbuilt) return { at: 'build', ...count, step: { text: unbuilt.text, mirrored: unbuilt.mirrored } };
 	const prove = proveSteps(sheet, job).find(({ key }) => !state.steps.has(key));
 	if (prove) return { at: 'prove', ...count, step: { text: prove.text, mirrored: false } };
-	const lacks = unproved(sheet, lastProofs(state.proofs), await policyOf(scope));
+	const lacks = unproved(sheet, lastProofs(state.proofs), await gaugesOf(scope), await policyOf(scope));
 	return { at: lacks.length > 0 ? 'prove' : 'release', ...count };
 }

@@ -104,7 +104,7 @@ function releaseNow(
 
 /** What is left of building and proving, in its order; undefined once nothing is. */
 function stillToDo(
-	{ sheet, job, cells, policy }: Bench,
+	{ sheet, job, cells, policy, gauges }: Bench,
 	{ parts, steps, answers, proofs }: JobState
 ): StillToDo | undefined {
 	const build = together(sheet, job, cells, parts);
@@ -113,7 +113,7 @@ function stillToDo(
 	const prove = proveSteps(sheet, job).filter(({ key }) => !steps.has(key));
 	const left = {
 		steps: [...open, ...prove].map(({ text }) => text),
-		tests: unproved(sheet, lastProofs(proofs), policy)
+		tests: unproved(sheet, lastProofs(proofs), gauges, policy)
 	};
 	return left.steps.length + left.tests.length > 0 ? left : undefined;
 }

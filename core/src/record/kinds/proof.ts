@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { dimensionOf, isAsTyped, type Dimension } from '../../quantity';
 import type { EntryProblem } from '../problem';
 import type { ModelSheet } from '../sheet';
-import { common, kind, typed, words } from './common';
+import { common, id, kind, typed, words } from './common';
 
 const quantity = z.strictObject({ value: z.number().min(-1e6).max(1e6), typed });
 
@@ -18,8 +18,14 @@ export const proofSchema = kind(
 	'proof',
 	common,
 	z.discriminatedUnion('test', [
-		/** Held under pressure, the outlet shut: what it fell in how long. */
-		z.strictObject({ test: z.literal('hold'), from: quantity, to: quantity, minutes: z.number().gt(0).max(1440) }),
+		/** Held under pressure, the outlet shut: what it fell in how long, and by which gauge. */
+		z.strictObject({
+			test: z.literal('hold'),
+			from: quantity,
+			to: quantity,
+			minutes: z.number().gt(0).max(1440),
+			gauge: id.optional()
+		}),
 		z.strictObject({
 			test: z.literal('flow'),
 			flow: quantity,

@@ -1,5 +1,5 @@
 import type { ShopScope } from '../scope';
-import { rows } from './statement';
+import { rows, standing } from './statement';
 
 /** A job on the floor: where it stands and what it waits for. */
 export interface FloorJob {
@@ -36,8 +36,7 @@ export const floorJobs = (scope: ShopScope): Promise<FloorJob[]> =>
 		scope,
 		`
 		WITH signed AS (SELECT e.job_id AS job, e.payload->>'step' AS step FROM log_entry e JOIN job o ON o.id = e.job_id
-			WHERE e.shop_id = $1 AND e.kind = 'step' AND o.released_at IS NULL AND NOT EXISTS
-				(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id))
+			WHERE e.shop_id = $1 AND e.kind = 'step' AND o.released_at IS NULL AND ${standing})
 		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.complaint, j.received_at AS "receivedAt",
 			coalesce((SELECT e->>'name' FROM jsonb_array_elements(s.body->'scopes') e WHERE e->>'key' = j.scope), j.scope) AS "scopeName",
 			(SELECT count(*)::int FROM (SELECT DISTINCT step FROM signed WHERE job = j.id) d) AS steps,

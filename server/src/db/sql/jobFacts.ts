@@ -1,6 +1,6 @@
 import type { Chosen, Opening } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
-import { row } from './statement';
+import { row, standing } from './statement';
 
 export interface JobFactsRow {
 	readonly released: boolean;
@@ -35,11 +35,9 @@ export const jobFacts = (
 			(SELECT coalesce(jsonb_agg(jsonb_build_array(e.payload->>'step',
 					round(extract(epoch FROM coalesce(e.effective_at, e.at)) * 1000)) ORDER BY coalesce(e.effective_at, e.at)), '[]')
 				FROM log_entry e
-				WHERE e.job_id = j.id AND e.kind = 'step' AND NOT EXISTS
-					(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS steps,
+				WHERE e.job_id = j.id AND e.kind = 'step' AND ${standing}) AS steps,
 			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'ask')), '[]') FROM log_entry e
-				WHERE e.job_id = j.id AND e.kind = 'answer' AND NOT EXISTS
-					(SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)) AS answers
+				WHERE e.job_id = j.id AND e.kind = 'answer' AND ${standing}) AS answers
 		FROM job j WHERE j.shop_id = $1 AND j.id = $2`,
 		[jobId, parts, gauges]
 	);

@@ -1,6 +1,6 @@
 import type { Proof } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
-import { rows } from './statement';
+import { rows, standing } from './statement';
 
 /** The middle of a band that was painted on a part's surface, in degrees round. */
 export interface BandAt {
@@ -9,8 +9,6 @@ export interface BandAt {
 	readonly cylinder: number;
 	readonly deg: number;
 }
-
-const standing = `NOT EXISTS (SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)`;
 
 /** Bands painted on a pump's parts, rebuild by rebuild. */
 export const bandsOfPump = (scope: ShopScope, pumpId: string): Promise<BandAt[]> =>

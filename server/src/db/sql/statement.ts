@@ -18,3 +18,6 @@ export async function rows<T>(
 /** The first row, or undefined. */
 export const row = async <T>(scope: ShopScope, sql: string, values: readonly unknown[] = []): Promise<T | undefined> =>
 	(await rows<T>(scope, sql, values))[0];
+
+/** Holds for an entry e of the log that was not taken back. */
+export const standing = `NOT EXISTS (SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)`;

@@ -1,13 +1,13 @@
 <!-- @component The test sheet of the model: the hold, the weep places, flow and temperature, each judged as it is entered. -->
 <script lang="ts">
 	import { parseNumber, parseQuantity, type Unit } from '@exetasis/core/quantity';
-	import { FLOW_TEST_U, flowOn, holdOn, lastProofs, riseOn, type Proof } from '@exetasis/core/record';
+	import { FLOW_TEST_U, flowOn, holdOn, lastProofs, PRESSURE_GAUGE, riseOn, type Proof } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence } from '$lib/words/problems';
-	import { holdWords, testPressure } from '$lib/words/proof';
+	import { heldByWords, holdWords, testPressure } from '$lib/words/proof';
 	import Typed from './Typed.svelte';
 
 	interface Props {
@@ -16,9 +16,11 @@
 	}
 	let { bench, locked }: Props = $props();
 	const units = unitsInUse();
-	const { sheet } = $derived(bench.bench);
+	const { sheet, gauges: known } = $derived(bench.bench);
+	const gauges = $derived(known.filter(({ kind, retired }) => kind === PRESSURE_GAUGE && !retired));
+	const gauge = $derived(gauges.find(({ id }) => id === bench.gaugeInHand[PRESSURE_GAUGE]) ?? gauges[0]);
 	const proofs = $derived(lastProofs(bench.log.proofs));
-	const held = $derived(holdOn(sheet, proofs));
+	const held = $derived(holdOn(sheet, proofs, known));
 
 	const fields = $state({ from: '', to: '', minutes: '', flow: '', pressure: '', speed: '', inlet: '', outlet: '' });
 	const wrong = $state<Partial<Record<keyof typeof fields, string>>>({});
@@ -46,7 +48,7 @@
 		if (!from || !to || minutes === undefined) return;
 		if (to.value > from.value)
 			return void (wrong.to = 'The pressure cannot rise while it is held: was it still being pumped?');
-		record({ test: 'hold', from, to, minutes });
+		record({ test: 'hold', from, to, minutes, ...(gauge ? { gauge: gauge.id } : {}) });
 		fields.from = fields.to = fields.minutes = '';
 	}
 	function takeFlow() {
@@ -94,12 +96,24 @@
 				disabled={locked}
 				bind:value={fields.minutes}
 			/>
+			<select
+				class="select"
+				aria-label="Read by"
+				value={gauge?.id ?? ''}
+				disabled={locked || gauges.length === 0}
+				onchange={(event) => (bench.gaugeInHand[PRESSURE_GAUGE] = event.currentTarget.value)}
+			>
+				{#each gauges as one (one.id)}<option value={one.id}
+						>by {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
+					>{/each}
+				{#if gauges.length === 0}<option value="">No pressure gauge: class 1 is assumed</option>{/if}
+			</select>
 			<button type="button" class="btn" disabled={locked} onclick={takeHold}>Take the hold</button>
 			{#if wrong.minutes}<span class="wrong">{wrong.minutes}</span>{/if}
 		</div>
 		{#if held}<p role="status">
 				{holdWords(held, sheet.proof, units())}
-				<span class="soft">A class 1 gauge of that range is assumed.</span>
+				<span class="soft">{heldByWords(held)}</span>
 			</p>{/if}
 		<h3>Drips, under pressure</h3>
 		{#each places as place (place)}
@@ -180,6 +194,10 @@
 	}
 	.line .input {
 		width: 5.5rem;
+	}
+	.line .select {
+		width: auto;
+		max-width: 20rem;
 	}
 	.place {
 		min-width: 14rem;

@@ -17,7 +17,7 @@ import type { Shop } from '@exetasis/server/shops';
 import { formatNumber, formatProbability, formatQuantity, formatWithUncertainty } from '../ui/numbers';
 import { day } from '../ui/time';
 import { placeName } from '../words/place';
-import { holdWords, unprovedWords, verdictWords } from '../words/proof';
+import { heldByWords, holdWords, unprovedWords, verdictWords } from '../words/proof';
 import { reasonSentence, verdictName } from '../words/reasons';
 import type { TraceVerdict } from '@exetasis/core/prove';
 import { matDrawing } from './matDrawing';
@@ -202,12 +202,12 @@ function torques(parts: readonly JudgedPart[], units: UnitPreference): Content[]
 }
 
 function proved(bench: Bench, { proofs }: JobState, units: UnitPreference): Content[] {
-	const { sheet, unbuilt } = bench;
+	const { sheet, gauges, unbuilt } = bench;
 	const last = lastProofs(proofs);
-	const held = holdOn(sheet, last);
+	const held = holdOn(sheet, last, gauges);
 	const drips = { none: 'no drips', stopping: 'a few drips, stopping', steady: 'drips steadily' } as const;
 	const lines = [
-		...(held && sheet.proof ? [holdWords(held, sheet.proof, units)] : []),
+		...(held && sheet.proof ? [`${holdWords(held, sheet.proof, units)} ${heldByWords(held)}`] : []),
 		...[...last.drips].map(([place, { seen }]) => `${place}: ${drips[seen]}.`),
 		...(last.flow
 			? [

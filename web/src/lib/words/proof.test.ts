@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { TraceProblem } from '@exetasis/core/prove';
 import { metric, type UnitPreference } from '@exetasis/core/quantity';
-import { deviceEndWords, holdWords, testPressure, traceProblemWords, unprovedWords, verdictWords } from './proof';
+import {
+	deviceEndWords,
+	heldByWords,
+	holdWords,
+	testPressure,
+	traceProblemWords,
+	unprovedWords,
+	verdictWords
+} from './proof';
 
 const psi: UnitPreference = { ...metric, pressure: 'psi' };
 const plain = (sentence: string) => sentence.replaceAll(/[\u00a0\u202f]/g, ' ');
@@ -15,6 +23,20 @@ describe('what the test of a pump still lacks', () => {
 		[{ what: 'drips', place: 'weep hole 2' }, 'It drips steadily: weep hole 2.']
 	] as const)('%j', (left, words) => {
 		expect(unprovedWords(left)).toBe(words);
+	});
+});
+
+describe('the gauge of a hold', () => {
+	const held = { fallMPa: 0.1, fallOverSheetTimeMPa: 0.1, pWithin: 1 };
+	const facts = { resolution: 0.01, calibrationU: 0.03, calibrationK: 2, repeatability: 0.008, repeatabilityDof: 20 };
+	const gauge = (overdue: boolean) => ({
+		...{ id: 'g', name: 'Digital test gauge', kind: 'pressure gauge' },
+		facts: { ...facts, reproducibility: 0, expansionPerKelvin: 0, overdue }
+	});
+	it('is named, with what to mind of it, or what was assumed', () => {
+		expect(heldByWords({ ...held, gauge: gauge(false) })).toBe('Read by Digital test gauge.');
+		expect(heldByWords({ ...held, gauge: gauge(true) })).toContain('calibration is overdue');
+		expect(heldByWords(held)).toContain('class 1 gauge');
 	});
 });
 

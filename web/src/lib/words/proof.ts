@@ -1,7 +1,7 @@
 import type { HoldFinding, TraceProblem, TraceVerdict } from '@exetasis/core/prove';
 import type { UnitPreference } from '@exetasis/core/quantity';
 import type { DeviceEnd } from '@exetasis/server/devices/lines';
-import type { Unproved } from '@exetasis/core/record';
+import type { Held, PressureGauge, Unproved } from '@exetasis/core/record';
 import { formatNumber, formatProbability, formatQuantity } from '../ui/numbers';
 
 /** What the sheet's test still lacks, as one says it. */
@@ -34,6 +34,12 @@ export function holdWords(
 	const scaled = `${testPressure(fallOverSheetTimeMPa, preference)} over the sheet’s ${formatNumber(minutes)} min`;
 	return `${fell}, that is ${scaled}; at most ${testPressure(mostFallMPa, preference)} is allowed. Within that with ${formatProbability(pWithin)}.`;
 }
+
+/** By which gauge it was held, and what to mind of it. */
+export const heldByWords = ({ gauge }: Held<PressureGauge>): string =>
+	gauge
+		? `Read by ${gauge.name}${gauge.facts.overdue ? ', whose calibration is overdue: it counts twice' : ''}.`
+		: 'A class 1 gauge of that range is assumed.';
 
 /** What a trace may be of. */
 export function verdictWords(verdict: TraceVerdict): string {

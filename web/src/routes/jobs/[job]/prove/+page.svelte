@@ -14,7 +14,7 @@
 
 	let { data } = $props();
 	const bench = $derived(benchInUse()());
-	const { job, sheet, policy } = $derived(bench.bench);
+	const { job, sheet, policy, gauges } = $derived(bench.bench);
 	const unbuilt = $derived(firstUnbuilt(bench.build, bench.log.steps, bench.log.answers));
 	const locked = $derived(job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
 	const steps = $derived(proveSteps(sheet, job));
@@ -22,7 +22,7 @@
 	const open = $derived(steps.find(({ key }) => !bench.log.steps.has(key)));
 	let picked = $state<string>();
 	const step = $derived(steps.find(({ key }) => key === picked) ?? open);
-	const left = $derived(unproved(sheet, lastProofs(bench.log.proofs), policy));
+	const left = $derived(unproved(sheet, lastProofs(bench.log.proofs), gauges, policy));
 	const fails = $derived(left.filter(({ what }) => what === 'holdFails' || what === 'drips'));
 	const kept = $derived.by(() => {
 		const first = unbuilt && bench.build.steps.find(({ key }) => key === unbuilt.key);

@@ -49,7 +49,7 @@
 			...bench.build.steps.filter(({ key }) => !bench.built.has(key)).map(buildStepName),
 			...proveSteps(bench.bench.sheet, job).flatMap(({ key, text }) => (bench.log.steps.has(key) ? [] : [text]))
 		],
-		tests: unproved(bench.bench.sheet, lastProofs(bench.log.proofs), bench.bench.policy)
+		tests: unproved(bench.bench.sheet, lastProofs(bench.log.proofs), bench.bench.gauges, bench.bench.policy)
 	});
 	const finished = $derived(left.steps.length + left.tests.length === 0);
 	const locks = $derived(locksInForce(allSteps(bench.bench.sheet, job), bench.log.steps));

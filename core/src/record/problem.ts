@@ -32,6 +32,7 @@ const ofJob = [
 	code('deeperFirst', { part: words, before: words, cylinder: z.number() }),
 	code('notInYet', { part: words }),
 	code('noSuchBolt', { part: words, bolt: z.number() }),
+	code('turnedTooFar', { part: words, turnDeg: z.number(), mostDeg: z.number() }),
 	code('boltTwice', { part: words, bolt: z.number(), pass: z.number() }),
 	code('boltOutOfTurn', { part: words, bolt: z.number(), before: z.number(), beforePass: z.number() }),
 	code('notAllIn', { step: words, part: words, cylinder: z.number() }),

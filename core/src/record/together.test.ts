@@ -247,6 +247,16 @@ describe('tightening', () => {
 		expect(take(tighten(0, 0, nm(13.2)))).toBeUndefined();
 		expect(now()).toMatchObject({ pass: 0, bolt: 7 });
 	});
+	it('keeps how far past hand-tight it was turned, and refuses more than the sheet allows', () => {
+		const limited = fescue.stations.map((station) =>
+			station.key === 'headBolts' ? { ...station, fastening: { ...station.fastening!, mostTurnDeg: 90 } } : station
+		);
+		const job = bench({ ...fescue, stations: limited }, 'packing');
+		const turned = (turnDeg: number) => entry('tightened', { pass: 0, bolt: 0, turnDeg }, job.partAt('headBolts'));
+		expect(job.check(turned(105))).toMatchObject({ code: 'turnedTooFar', turnDeg: 105, mostDeg: 90 });
+		expect(job.check(turned(90))).toMatchObject({ code: 'notInYet' });
+		expect(() => turned(-5)).toThrow();
+	});
 	it('refuses a bolt that is none, a unit that is no torque, digits that are another number, bolts that are not in', () => {
 		const { check, tighten } = inPlace();
 		expect(check(tighten(0, 20))).toMatchObject({ code: 'noSuchBolt', bolt: 21 });

@@ -91,7 +91,7 @@ function tailsOf(shared: readonly Shared[], logRatio: number, count: number): Ta
 	let steps: Float64Array = Float64Array.of(1);
 	for (const one of shared) {
 		const binomial = binomialSteps(one.events, shareOf(one, logRatio));
-		steps = together(steps, binomial.steps);
+		steps = convolved(steps, binomial.steps);
 		from += binomial.from;
 	}
 	const sum = (some: Float64Array) => some.reduce((total, step) => total + step, 0);
@@ -126,7 +126,7 @@ function binomialSteps(n: number, share: number): { readonly from: number; reado
 	return { from: mode - below.length, steps: Float64Array.from([...below.reverse(), highest, ...above]) };
 }
 
-function together(one: Float64Array, other: Float64Array): Float64Array {
+function convolved(one: Float64Array, other: Float64Array): Float64Array {
 	const sums = new Float64Array(one.length + other.length - 1);
 	for (let i = 0; i < one.length; i++) for (let j = 0; j < other.length; j++) sums[i + j] += one[i] * other[j];
 	return sums;

@@ -14,7 +14,9 @@ export const tightenedSchema = kind(
 		pass: z.int().min(0).max(6),
 		bolt: z.int().min(0).max(39),
 		/** What the wrench read, N·m, and as it was typed; left out where it clicked, or went by feel. */
-		read: z.strictObject({ valueNm: z.number().min(0).max(50_000), typed }).optional()
+		read: z.strictObject({ valueNm: z.number().min(0).max(50_000), typed }).optional(),
+		/** How far it was turned past hand-tight, degrees; left out where nobody counted. */
+		turnDeg: z.number().min(0).max(720).optional()
 	})
 );
 export type Tightened = z.infer<typeof tightenedSchema>;
@@ -61,7 +63,7 @@ export const groupTightened = (station: Pick<Station, 'fastening'>, record: Tigh
 
 /** Whether a bolt can be tightened so: it is of this group, its turn has come, and what was typed is a torque. */
 export function checkTightened(
-	{ payload: { pass, bolt, read } }: Tightened,
+	{ payload: { pass, bolt, read, turnDeg = 0 } }: Tightened,
 	station: Station,
 	record: Tightenings & { readonly putIn?: unknown },
 	holdOrder: boolean
@@ -74,6 +76,8 @@ export function checkTightened(
 		return { code: 'wrongUnit', typed: read.typed.unit, expected: 'Nm' };
 	if (read && !isAsTyped(read.valueNm, read.typed))
 		return { code: 'notAsTyped', value: read.valueNm, text: read.typed.text, unit: read.typed.unit };
+	const mostDeg = station.fastening?.mostTurnDeg ?? Infinity;
+	if (turnDeg > mostDeg) return { code: 'turnedTooFar', part, turnDeg, mostDeg };
 	if (!holdOrder) return undefined;
 	if (!record.putIn) return { code: 'notInYet', part };
 	if (own.against === 'within') return { code: 'boltTwice', part, bolt: bolt + 1, pass: pass + 1 };

@@ -5,7 +5,7 @@
 	import { boltStates, type BuildPlace, type Tightened } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import BoltMap from '$lib/measure/BoltMap.svelte';
-	import { formatQuantity } from '$lib/ui/numbers';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { placeName } from '$lib/words/place';
 	import { quantitySentence } from '$lib/words/problems';
@@ -39,6 +39,8 @@
 	const isIn = $derived(place.record.putIn !== undefined);
 
 	let typed = $state('');
+	/** Past hand-tight, as it was counted here. */
+	let turnedDeg = $state(0);
 	let problem = $state('');
 	/** A reading that would be right in another unit: asked about before it is taken. */
 	let asked = $state<{ digits: number; unit: Unit; suspect: Unit }>();
@@ -67,7 +69,13 @@
 	function record(read?: Tightened['payload']['read']) {
 		if (!next) return;
 		const { pass, bolt } = next;
-		bench.record({ kind: 'tightened', part: place.part, payload: { pass, bolt, ...(read ? { read } : {}) } });
+		const turned = fastening.mostTurnDeg && turnedDeg > 0 ? { turnDeg: turnedDeg } : {};
+		bench.record({
+			kind: 'tightened',
+			part: place.part,
+			payload: { pass, bolt, ...(read ? { read } : {}), ...turned }
+		});
+		turnedDeg = 0;
 		typed = '';
 		asked = undefined;
 	}
@@ -101,7 +109,7 @@
 					<span class="soft">(from {torque(target.leastNm)} to {torque(target.mostNm)})</span>{:else}: by feel, nobody
 					has stated a torque{/if}
 			</p>
-			{#if fastening.mostTurnDeg}<TurnCounter mostDeg={fastening.mostTurnDeg} />{/if}
+			{#if fastening.mostTurnDeg}<TurnCounter mostDeg={fastening.mostTurnDeg} bind:total={turnedDeg} />{/if}
 			{#if next.against === 'below'}<p class="wrong">It read too little: tighten on, and read again.</p>{/if}
 			{#if next.against === 'beyond'}<p class="wrong" role="alert">
 					It read more than it may have. Loosen it, look at its thread and at what it clamps, and tighten it again; a
@@ -149,7 +157,11 @@
 			{/if}
 			{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 		{:else}
-			<p><b>Tight</b>, all {states.length > 1 ? `${states.length} times` : ''}.</p>
+			<p>
+				<b>Tight</b>{states.length > 1 ? `, all ${states.length} times` : ''}{last?.payload.turnDeg
+					? `, ${formatNumber(last.payload.turnDeg)}° past hand-tight`
+					: ''}.
+			</p>
 			{#if fastening.slots}<SlotAhead {fastening} />{/if}
 		{/if}
 		{#if last && !locked}

@@ -4,26 +4,29 @@
 
 	interface Props {
 		mostDeg: number;
+		/** So far, degrees. */
+		total: number;
 	}
-	let { mostDeg }: Props = $props();
+	let { mostDeg, total = $bindable() }: Props = $props();
 
 	const steps = $derived([15, 30, 45, 90].filter((deg) => deg <= mostDeg));
 	let turned = $state<readonly number[]>([]);
-	const total = $derived(turned.reduce((sum, deg) => sum + deg, 0));
 	const left = $derived(mostDeg - total);
+	function turn(now: readonly number[]) {
+		turned = now;
+		total = now.reduce((sum, deg) => sum + deg, 0);
+	}
 </script>
 
 <div class="turns" role="group" aria-label="Turned past hand-tight">
 	<span>Hand-tight, then on by</span>
 	{#each steps as deg (deg)}
-		<button type="button" class="btn" disabled={deg > left} onclick={() => (turned = [...turned, deg])}>{deg}°</button>
+		<button type="button" class="btn" disabled={deg > left} onclick={() => turn([...turned, deg])}>{deg}°</button>
 	{/each}
-	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => (turned = turned.slice(0, -1))}
+	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => turn(turned.slice(0, -1))}
 		>Not that one</button
 	>
-	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => (turned = [])}
-		>Hand-tight again</button
-	>
+	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => turn([])}>Hand-tight again</button>
 	<span role="status"
 		><b class="figures">{formatNumber(total)}°</b> of {formatNumber(mostDeg)}°{left <= 0
 			? ': no further, it crushes what lies below.'

@@ -187,12 +187,14 @@ function torques(parts: readonly JudgedPart[], units: UnitPreference): Content[]
 		const passes = tighteningPasses(fastening);
 		const read = record.tightened.flatMap(({ payload }) => (payload.read ? [payload.read.valueNm] : []));
 		const torque = (nm: number) => formatQuantity(nm, units.torque);
+		const turned = record.tightened.at(-1)?.payload.turnDeg;
+		const byFeel = turned ? `${formatNumber(turned)}° past hand-tight` : 'by the wrench’s click';
 		return [
 			[
 				placeName(station.name, cell.cylinder),
 				fastening.torqueNm === undefined ? 'by feel' : torque(fastening.torqueNm),
 				`${record.tightened.length} in ${passes.length} passes`,
-				read.length > 0 ? `read ${torque(Math.min(...read))} to ${torque(Math.max(...read))}` : 'by the wrench’s click'
+				read.length > 0 ? `read ${torque(Math.min(...read))} to ${torque(Math.max(...read))}` : byFeel
 			]
 		];
 	});

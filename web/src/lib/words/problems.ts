@@ -150,6 +150,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			return `Start the ${inSentence(problem.part)} by hand and say that they are in, then tighten.`;
 		case 'noSuchBolt':
 			return `The ${inSentence(problem.part)} have no bolt ${problem.bolt} that is tightened in this pass.`;
+		case 'turnedTooFar':
+			return `${problem.part} may be turned ${formatNumber(problem.mostDeg)}° past hand-tight, not ${formatNumber(problem.turnDeg)}°: more crushes what lies below. Loosen it, look at what it clamps, and count again.`;
 		case 'boltTwice':
 			return `Bolt ${problem.bolt} of the ${inSentence(problem.part)} is tight in pass ${problem.pass} already. Somebody may have done it just now.`;
 		case 'boltOutOfTurn':

@@ -70,6 +70,10 @@ const refusals: readonly (readonly [RefusedBecause, string])[] = [
 		'The head bolts have no bolt 9 that is tightened in this pass.'
 	],
 	[
+		{ code: 'turnedTooFar', part: 'Stem seat', turnDeg: 120, mostDeg: 90 },
+		'Stem seat may be turned 90° past hand-tight, not 120°: more crushes what lies below. Loosen it, look at what it clamps, and count again.'
+	],
+	[
 		{ code: 'boltTwice', part: 'Head bolts', bolt: 3, pass: 2 },
 		'Bolt 3 of the head bolts is tight in pass 2 already. Somebody may have done it just now.'
 	],

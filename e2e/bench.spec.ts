@@ -87,6 +87,31 @@ test('acts for many are one undo; a part is found by the name that others use', 
 	await expect(page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /decided/ })).toHaveCount(0);
 });
 
+test('an assembly that is turned over turns its drawings and its words', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/');
+	const work = page.getByRole('link', { name: 'MAR-0256' }).first();
+	const job = /\/jobs\/([0-9a-f-]{36})/.exec((await work.getAttribute('href'))!)![1];
+	await page.goto(`/jobs/${job}/inspect?place=packing/2`);
+	const mat = page.getByRole('region', { name: 'Mat' });
+	const drawing = mat.getByRole('button', { name: /^V-packings.*cylinder 2/ });
+	await expect(mat.getByRole('columnheader', { name: 'Manifold, C up' })).toBeVisible();
+	await expect(page.getByText('down as the manifold lies now')).toBeVisible();
+	const before = await drawing.screenshot();
+	const turnOver = async () => {
+		await page.getByRole('button', { name: 'Many' }).click();
+		await page.getByRole('button', { name: /^Turn over: manifold/ }).click();
+		await page.getByRole('button', { name: 'Close' }).click();
+	};
+	await turnOver();
+	await expect(mat.getByRole('columnheader', { name: 'Manifold, P up' })).toBeVisible();
+	await expect(page.getByText('up as the manifold lies now')).toBeVisible();
+	expect((await drawing.screenshot()).equals(before)).toBe(false);
+	await turnOver();
+	await expect(page.getByText('down as the manifold lies now')).toBeVisible();
+	expect((await drawing.screenshot()).equals(before)).toBe(true);
+});
+
 test('with gloves: the pad types, takes and goes on, and no keyboard slides in', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	const { job } = await openMat(page);

@@ -68,7 +68,7 @@ export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSh
 /** What one draws of a part: its section, and where it faces. */
 export interface DrawnPart {
 	readonly type: Station['type'];
-	readonly toward: Station['face']['toward'];
+	readonly face: Pick<Station['face'], 'toward' | 'feature'>;
 }
 
 export interface VariantToChoose extends Omit<Variant, 'choices'> {
@@ -94,7 +94,7 @@ export const newestSheets = async (scope: ShopScope): Promise<ModelSheet[]> =>
 export const modelsToReceive = async (scope: ShopScope): Promise<ModelToReceive[]> =>
 	(await newestSheets(scope)).map(toReceive);
 
-const drawn = ({ type, face }: Station): DrawnPart => ({ type, toward: face.toward });
+const drawn = ({ type, face: { toward, feature } }: Station): DrawnPart => ({ type, face: { toward, feature } });
 
 function toReceive(sheet: ModelSheet): ModelToReceive {
 	const { model, layout, cylinders, scopes, variants, assemblies, stations } = sheet;

@@ -1,7 +1,7 @@
 <!-- @component One cylinder cut along its axis, P to the left: what is in drawn out, what is not yet only dotted, what is in hand underlined. -->
 <script lang="ts">
 	import { placeKey } from '@exetasis/core/mat';
-	import { shapes } from '$lib/glyph/shapes';
+	import { drawingOf } from '$lib/glyph/drawing';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { BOX, cylinderSection } from './section';
 
@@ -60,15 +60,10 @@
 					fill="url(#hatch-ceramic)"
 				/>
 			{:else}
-				<!-- As wide as its place; the pressure side lies to the left, mirrored where it faces the crank. -->
-				<g
-					transform="translate({station.face.toward === 'C' ? to : from} {WALL}) scale({((station.face.toward === 'C'
-						? -1
-						: 1) *
-						(to - from)) /
-						BOX} 1)"
-				>
-					{#each shapes[station.type] as { d, hatch } (d)}
+				{@const { outlines, mirrored } = drawingOf(station.type, station.face)}
+				<!-- As wide as its place; the pressure side lies to the left. -->
+				<g transform="translate({mirrored ? to : from} {WALL}) scale({((mirrored ? -1 : 1) * (to - from)) / BOX} 1)">
+					{#each outlines as { d, hatch } (d)}
 						<path
 							class="part"
 							{d}

@@ -58,7 +58,7 @@
 	{#each stations as station (station.key)}
 		{@const mine = at(station.key)}
 		<div class="row" class:here={next?.station === station}>
-			<Glyph type={station.type} toward={station.face.toward} size={46} />
+			<Glyph type={station.type} face={station.face} up={bench.up.get(station.in)} size={46} />
 			<div class="words">
 				<b>{station.name}{station.pieces > 1 ? `, ${station.pieces} at each place` : ''}</b>
 				<p>{refitWords(station, sheet, bench.up)}</p>

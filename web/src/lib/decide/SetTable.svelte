@@ -136,7 +136,7 @@
 
 {#snippet partCell({ part }: Row)}
 	<a class="row part" href="/jobs/{bench.bench.job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">
-		<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={30} />
+		<Glyph type={part.station.type} face={part.station.face} dotted={!part.looked} size={30} />
 		{part.station.name}{part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}
 	</a>
 {/snippet}

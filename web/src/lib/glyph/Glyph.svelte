@@ -1,23 +1,26 @@
-<!-- @component A part's own cross-section, facing the way it lies: P to the left as drawn, mirrored where it faces C. -->
+<!-- @component A part's own cross-section, facing the way it lies: P to the left as drawn, mirrored where it faces C; of an assembly that lies on the bench, turned so that what lies up is up. -->
 <script lang="ts">
 	import type { PartTypeKey } from '@exetasis/core/part';
-	import type { Station } from '@exetasis/core/record';
-	import { shapes } from './shapes';
+	import type { Face } from '@exetasis/core/record';
+	import { drawingOf, type DrawnFace } from './drawing';
 
 	interface Props {
 		type: PartTypeKey;
 		/** The side that its lip, groove or dish faces. */
-		toward?: Station['face']['toward'];
+		face?: DrawnFace;
+		/** The face of its assembly that lies up on the bench now. */
+		up?: Face;
 		/** Dotted while nobody has looked at the part. */
 		dotted?: boolean;
 		size?: number;
 	}
-	let { type, toward = 'P', dotted = false, size = 40 }: Props = $props();
+	let { type, face = { toward: 'P' }, up, dotted = false, size = 40 }: Props = $props();
+	const { outlines, mirrored } = $derived(drawingOf(type, face));
 </script>
 
 <svg viewBox="0 0 48 48" width={size} height={size} aria-hidden="true" class:dotted>
-	<g transform={toward === 'C' ? 'matrix(-1 0 0 1 48 0)' : undefined}>
-		{#each shapes[type] as { d, hatch } (d)}
+	<g transform="{up ? `rotate(${up === 'P' ? 90 : -90} 24 24)` : ''} {mirrored ? 'matrix(-1 0 0 1 48 0)' : ''}">
+		{#each outlines as { d, hatch } (d)}
 			<path {d} fill={hatch ? `url(#hatch-${hatch})` : 'none'} class:edge={!hatch} fill-rule="evenodd" />
 		{/each}
 	</g>

@@ -27,6 +27,9 @@
 	const rowHeight = $derived(Math.max(32, 47 - 3 * Math.max(3, bench.bench.sheet.cylinders)));
 	const cylinders = $derived(openedCylinders(bench.bench.sheet, bench.bench.job));
 	const nameOf = (assembly: string) => bench.bench.sheet.assemblies.find(({ key }) => key === assembly)?.name ?? '';
+	// Which of its faces lies up stands with an assembly that lies on the bench: its parts are drawn so.
+	const headOf = (assembly: string) =>
+		bench.up.has(assembly) ? `${nameOf(assembly)}, ${bench.up.get(assembly)} up` : nameOf(assembly);
 	// Neighbouring stations of one assembly share a heading.
 	const groups = $derived(
 		bench.stations.reduce<Group[]>((all, station) => {
@@ -102,7 +105,7 @@
 					>
 					{#each groups as group (group.key)}
 						<th class="group" colspan={isFolded(group) ? 1 : group.stations.length} scope="colgroup">
-							{group.stations.length > 1 ? nameOf(group.assembly) : ''}
+							{group.stations.length > 1 ? headOf(group.assembly) : ''}
 						</th>
 					{/each}
 				</tr>
@@ -153,6 +156,7 @@
 													layer={layers.shown}
 													before={layers.history?.get(place)}
 													sheet={bench.bench.sheet}
+													up={bench.up.get(group.assembly)}
 													onselect={() => onselect(place)}
 												/>
 											{/if}

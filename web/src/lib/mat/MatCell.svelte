@@ -1,7 +1,7 @@
 <!-- @component One cell of the mat: the part in section, with the inspector's marks on it. -->
 <script lang="ts">
 	import { patternName } from '@exetasis/core/part';
-	import { standingDecision, type ModelSheet } from '@exetasis/core/record';
+	import { standingDecision, type Face, type ModelSheet } from '@exetasis/core/record';
 	import { verdictOf, type BenchPart } from '$lib/log/bench.svelte';
 	import { placeName } from '$lib/words/place';
 	import { foundSign, foundState, foundWords } from '$lib/words/found';
@@ -18,8 +18,10 @@
 		/** What became of this place in the last rebuilds, the newest first. */
 		before?: readonly EarlierAtPlace[];
 		sheet: Pick<ModelSheet, 'assemblies'>;
+		/** The face of its assembly that lies up now. */
+		up?: Face;
 	}
-	let { part, selected, onselect, layer = 'judged', before = [], sheet }: Props = $props();
+	let { part, selected, onselect, layer = 'judged', before = [], sheet, up }: Props = $props();
 
 	const verdict = $derived(verdictOf(part));
 	const decided = $derived(standingDecision(part.record) !== undefined);
@@ -66,7 +68,7 @@
 	data-place="{part.station.key}/{part.cell.cylinder}"
 	onclick={onselect}
 >
-	<Glyph type={part.station.type} toward={part.station.face.toward} dotted={!part.looked} size={30} />
+	<Glyph type={part.station.type} face={part.station.face} {up} dotted={!part.looked} size={30} />
 	{#if layer === 'found'}
 		<span class="sign" class:amiss={found !== 'right'} aria-hidden="true">{foundSign[found]}</span>
 	{:else if layer === 'history'}

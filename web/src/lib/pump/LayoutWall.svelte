@@ -27,7 +27,7 @@
 								<span><b>{model}</b> · {layoutName(layout)}, {cylinders} cylinders</span>
 								<span class="soft">{layoutTell(layout)}</span>
 								<span class="stack" aria-hidden="true"
-									>{#each stack as { type, toward }, i (i)}<Glyph {type} {toward} size={26} />{/each}</span
+									>{#each stack as { type, face }, i (i)}<Glyph {type} {face} size={26} />{/each}</span
 								>
 							</button>
 						</li>

@@ -1,6 +1,6 @@
 <!-- @component One choice of a variant as one sees it: the parts that lie in such a pump alone, dotted where it has none of them; else its material in section. -->
 <script lang="ts">
-	import type { VariantToChoose } from '@exetasis/server/sheets';
+	import type { DrawnPart, VariantToChoose } from '@exetasis/server/sheets';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 
 	interface Props {
@@ -10,7 +10,7 @@
 	let { variant, choice }: Props = $props();
 
 	const MOST = 3;
-	const alike = (a: { type: string; toward: string }) => `${a.type}/${a.toward}`;
+	const alike = ({ type, face }: DrawnPart) => `${type}/${face.toward}/${face.feature}`;
 	const own = $derived(variant.choices.find(({ key }) => key === choice)?.parts ?? []);
 	const parts = $derived(own.length > 0 ? own : variant.choices.flatMap((one) => one.parts));
 	const shown = $derived(
@@ -21,7 +21,7 @@
 
 {#if shown.length > 0}
 	<span aria-hidden="true"
-		>{#each shown as { type, toward }, i (i)}<Glyph {type} {toward} size={30} dotted={own.length === 0} />{/each}</span
+		>{#each shown as { type, face }, i (i)}<Glyph {type} {face} size={30} dotted={own.length === 0} />{/each}</span
 	>
 {:else if hatch}
 	<svg viewBox="0 0 30 20" width="30" height="20" aria-hidden="true">

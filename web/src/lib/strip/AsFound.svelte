@@ -58,7 +58,9 @@
 					<th scope="col"><span class="sr-only">Cylinder</span></th>
 					{#each stations as station (station.key)}
 						<th scope="col" title={directionWords(station, sheet, bench.up)}
-							><Glyph type={station.type} toward={station.face.toward} size={34} /><span>{station.short}</span></th
+							><Glyph type={station.type} face={station.face} up={bench.up.get(station.in)} size={34} /><span
+								>{station.short}</span
+							></th
 						>
 					{/each}
 					<th scope="col"></th>

@@ -52,7 +52,7 @@
 <div class="stack sheet" role="img" aria-label="The stations in strip order, P to the left, C to the right">
 	{#each sheet.stations as station, index (station.key)}
 		<figure>
-			<Glyph type={station.type} toward={station.face.toward} size={40} />
+			<Glyph type={station.type} face={station.face} size={40} />
 			<figcaption><span class="figures">{index + 1}</span> {station.short}</figcaption>
 		</figure>
 	{/each}
@@ -86,7 +86,7 @@
 				<td class="number">{index + 1}</td>
 				<td
 					><span class="flex items-center gap-2"
-						><Glyph type={station.type} toward={station.face.toward} size={34} /> {station.name}</span
+						><Glyph type={station.type} face={station.face} size={34} /> {station.name}</span
 					></td
 				>
 				<td>

@@ -148,7 +148,7 @@
 							{#each offer.holds as { station, pieces } (station)}
 								{@const held = stationOf(station)}
 								<span class:soft={!isNeeded(station)} title={held.name}
-									><Glyph type={held.type} toward={held.face.toward} size={28} />{pieces}
+									><Glyph type={held.type} face={held.face} size={28} />{pieces}
 									{kit ? held.short : held.name}</span
 								>
 							{/each}
@@ -188,7 +188,7 @@
 				{@const station = stationOf(key)}
 				{@const line = drawer.get(key)}
 				<tr>
-					<td class="part"><Glyph type={station.type} toward={station.face.toward} size={30} /> {station.name}</td>
+					<td class="part"><Glyph type={station.type} face={station.face} size={30} /> {station.name}</td>
 					<td class="number">{pieces}</td>
 					<td class="number"
 						>{line?.pieces ?? 0}{#if line && line.floor > 0}<span class="soft"> ({line.floor} stay)</span>{/if}</td

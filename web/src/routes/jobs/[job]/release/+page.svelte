@@ -172,9 +172,7 @@
 	<tbody>
 		{#each replaced as part (part.cell.part)}
 			<tr>
-				<td class="part"
-					><Glyph type={part.station.type} toward={part.station.face.toward} size={30} /> {place(part)}</td
-				>
+				<td class="part"><Glyph type={part.station.type} face={part.station.face} size={30} /> {place(part)}</td>
 				<td>{part.record.findings.map(({ payload }) => patternName(payload.pattern)).join(', ') || 'nothing'}</td>
 				<td
 					>{decisionOf(part)?.why ??

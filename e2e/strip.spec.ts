@@ -92,6 +92,14 @@ test('how parts were found is said by a touch, cylinder by cylinder, and stands 
 	await found.getByRole('button', { name: 'Not there' }).click();
 	await found.getByRole('button', { name: 'Cyl. 1: as they should be' }).click();
 	await expect(at(/^Discharge valve, cylinder 1: as it should be/)).toBeVisible();
+	// What came out in pieces is laid together: a fragment that is not found is looked for, and is not forgotten.
+	const out = page.getByRole('group', { name: 'Parts out' });
+	await at(/^Discharge valve spring, cylinder 2:/).click();
+	await found.getByRole('button', { name: 'In pieces, one not found' }).click();
+	await expect(out).toContainText('Discharge valve spring, cylinder 2: a fragment is not found.');
+	await found.getByRole('button', { name: 'In pieces, all found' }).click();
+	await expect(out).not.toContainText('a fragment is not found');
+	await expect(at(/^Discharge valve spring, cylinder 2: in pieces, all found/)).toBeVisible();
 	// One touch for a cylinder, never for all: what was said of others stays.
 	await expect(at(/^Discharge valve, cylinder 3: not said/)).toBeVisible();
 	await page.goto(`/jobs/${job}/inspect`);

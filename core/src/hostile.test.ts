@@ -330,6 +330,7 @@ const answers: Record<string, Walked> = {
 	toolsInScope: { args: [sheet, { scope: 'full' }], held: ['0'] },
 	wrongTool: { args: [sheet, {}], held: ['0'] },
 	foundWrong: { args: [plunger], held: ['payload'] },
+	brokenUp: { args: [plunger], held: ['payload'] },
 	hasDirection: { args: [station], held: ['face'] },
 	locksInForce: { args: [sheet.steps, new Set()], held: ['0'] },
 	mayTurn: { args: [sheet.steps, new Set(), sheet.steps[0]], held: ['0', '2'] },
@@ -340,6 +341,7 @@ const answers: Record<string, Walked> = {
 		held: ['0', '1']
 	},
 	unaccounted: { args: [[]] },
+	lostFragments: { args: [[]] },
 	stepsOutOfOrder: { args: [{ sheet, scope: 'full' }, new Map()], held: ['0'] },
 	liftEntry: { args: [readings[0]], held: ['payload'] },
 	effectiveTime: { args: [readings[0]] },

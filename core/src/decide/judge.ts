@@ -2,6 +2,7 @@ import { conformity } from '../measure';
 import { PreconditionError } from '../number';
 import { partType, type Figure, type PatternRule, type Sizes } from '../part';
 import {
+	brokenUp,
 	foundWrong,
 	isLookedAt,
 	placesToRead,
@@ -72,6 +73,7 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	withItsSet: 'replace',
 	patternOut: 'replace',
 	notThere: 'replace',
+	inPieces: 'replace',
 	longerThanNew: 'replace',
 	beyondLimit: 'replace',
 	figureBeyond: 'replace',
@@ -170,9 +172,14 @@ export const because = (judgement: Judgement, reason: Reason): Judgement => ({
 	...verdictBy([reason, ...judgement.reasons])
 });
 
-// How it was found speaks of the assembly before, not of the part: only what was not there needs a new one.
-const foundReasons = (record: PartRecord): Reason[] =>
-	foundWrong(record).map((wrong) => ({ code: codeOfFound[wrong] }));
+// How it was found speaks of the assembly before, not of the part: only what was not there, or in pieces, needs a new one.
+function foundReasons(record: PartRecord): Reason[] {
+	const pieces = brokenUp(record);
+	return [
+		...(pieces ? [{ code: 'inPieces', lost: pieces === 'oneLost' } as const] : []),
+		...foundWrong(record).map((wrong) => ({ code: codeOfFound[wrong] }))
+	];
+}
 const codeOfFound = { missing: 'notThere', doubled: 'foundDoubled', reversed: 'foundTurned' } as const;
 
 const rulesOf = (station: Station): readonly PatternRule[] => partType(station.type).patterns;

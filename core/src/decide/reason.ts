@@ -73,6 +73,7 @@ export type Reason =
 	| { readonly code: 'unmeasured'; readonly characteristic: string; readonly placesLeft: number }
 	| { readonly code: 'nothingFound' }
 	| { readonly code: 'notThere' }
+	| { readonly code: 'inPieces'; readonly lost: boolean }
 	| { readonly code: 'foundDoubled' }
 	| { readonly code: 'foundTurned' }
 	| { readonly code: 'notLooked' }

@@ -7,7 +7,15 @@ export * from './flowTest';
 export * from './fold';
 export { askKey, unanswered, type Answer } from './kinds/answer';
 export { BY_ITSELF, type Arrived } from './kinds/arrived';
-export { foundWhere, foundWrong, hasDirection, type AsFound, type FoundWhere, type FoundWrong } from './kinds/asFound';
+export {
+	foundWhere,
+	brokenUp,
+	foundWrong,
+	hasDirection,
+	type AsFound,
+	type FoundWhere,
+	type FoundWrong
+} from './kinds/asFound';
 export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';

@@ -64,7 +64,9 @@ export function holdOn<G extends PressureGauge>(
 /** What keeps a pump from being called proved. */
 export type Unproved =
 	| { readonly what: 'notHeld' | 'holdFails' | 'holdTooClose' }
-	| { readonly what: 'notLookedAt' | 'drips'; readonly place: string };
+	| { readonly what: 'notLookedAt' | 'drips'; readonly place: string }
+	/** Something of a broken part is still in the pump, for all that anybody knows. */
+	| { readonly what: 'fragmentLost'; readonly part: string; readonly cylinder: number };
 
 /**
  * What the sheet's test still lacks, in its order. The hold counts as good where the fall lies within what is allowed but for

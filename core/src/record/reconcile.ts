@@ -1,6 +1,7 @@
 import { untouched, type PartRecord } from './fold';
 import { askKey, type Answer } from './kinds/answer';
-import { foundWrong } from './kinds/asFound';
+import { brokenUp, foundWrong } from './kinds/asFound';
+import type { Unproved } from './proved';
 import {
 	applies,
 	openedCylinders,
@@ -21,6 +22,8 @@ export interface PiecesOut {
 	readonly out?: number;
 	/** Assemblies in which what is short may have stayed. */
 	readonly lookIn: readonly string[];
+	/** Cylinders (0: the pump's own) where a part came out in pieces, not all of which were found. */
+	readonly fragmentsLostAt: readonly number[];
 }
 
 interface Log {
@@ -44,9 +47,9 @@ export function reconcile(
 	const steps = stepsInScope(sheet, job).filter(({ stage }) => stage === 'strip');
 	return stationsInScope(sheet, job).map((station) => {
 		const places = station.per === 'pump' ? [0] : openedCylinders(sheet, job);
-		const wrong = places
-			.filter((cylinder) => applies(station.onlyWith, job.variants, cylinder))
-			.flatMap((cylinder) => foundWrong(log.parts.get(partAt(station.key, cylinder) ?? '') ?? untouched));
+		const there = places.filter((cylinder) => applies(station.onlyWith, job.variants, cylinder));
+		const recordAt = (cylinder: number) => log.parts.get(partAt(station.key, cylinder) ?? '') ?? untouched;
+		const wrong = there.flatMap((cylinder) => foundWrong(recordAt(cylinder)));
 		const missing = wrong.filter((one) => one === 'missing').length * station.pieces;
 		const doubled = wrong.filter((one) => one === 'doubled').length * station.pieces;
 		const expected = piecesInPump(sheet, station.key, job) - missing;
@@ -58,10 +61,20 @@ export function reconcile(
 			})
 		);
 		const out = counted.at(-1) ?? (takenOut ? expected + doubled : undefined);
-		return { station, expected, ...(out === undefined ? {} : { out }), lookIn: [station.in, ...station.mayStayIn] };
+		const fragmentsLostAt = there.filter((cylinder) => brokenUp(recordAt(cylinder)) === 'oneLost');
+		const lookIn = [station.in, ...station.mayStayIn];
+		return { station, expected, ...(out === undefined ? {} : { out }), lookIn, fragmentsLostAt };
 	});
 }
 
-/** Stations whose pieces are out, and not as many as there should be. */
+/** Stations whose pieces are out, and not as many as there should be, or a fragment of one is lost. */
 export const unaccounted = (pieces: readonly PiecesOut[]): PiecesOut[] =>
-	pieces.filter(({ expected, out }) => out !== undefined && out !== expected);
+	pieces.filter(
+		({ expected, out, fragmentsLostAt }) => (out !== undefined && out !== expected) || fragmentsLostAt.length > 0
+	);
+
+/** Fragments that nobody has found, place by place: what keeps a pump from being closed in good faith. */
+export const lostFragments = (pieces: readonly PiecesOut[]): Unproved[] =>
+	pieces.flatMap(({ station, fragmentsLostAt }) =>
+		fragmentsLostAt.map((cylinder): Unproved => ({ what: 'fragmentLost', part: station.name, cylinder }))
+	);

@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoSheet } from '../decide/testing';
 import {
+	brokenUp,
 	checkEntry,
 	entrySchema,
 	facesUp,
@@ -10,6 +11,7 @@ import {
 	isLookedAt,
 	locksInForce,
 	mayTurn,
+	lostFragments,
 	reconcile,
 	stepsInScope,
 	unaccounted,
@@ -61,6 +63,7 @@ describe('how a part was found', () => {
 		['elsewhere without saying where', 'slinger', { where: 'elsewhere' }, 'notAsFound'],
 		['an assembly that is none', 'slinger', { where: 'elsewhere', assembly: 'boot' }, 'notAsFound'],
 		['an assembly though it lay in place', 'slinger', { where: 'inPlace', assembly: 'manifold' }, 'notAsFound'],
+		['in pieces', 'packing', { pieces: 'oneLost' }, undefined],
 		['another assembly', 'packing', { where: 'elsewhere', assembly: 'rod' }, undefined]
 	])('%s', (_, station, payload, code) => expect(checkEntry(found(payload), facts(station))?.code).toBe(code));
 	it('waits until the pump is safe, as everything at a part does', () =>
@@ -108,6 +111,21 @@ describe('parts out', () => {
 		expect(of(missing, 'inletSpacer')).toMatchObject({ expected: 2, out: 2 });
 		const doubled = out(entry('asFound', { where: 'doubled' }, partAt('inletSpacer', 2)));
 		expect(of(doubled, 'inletSpacer')).toMatchObject({ expected: 3, out: 4 });
+	});
+	it('miss a fragment until it is found, or the part was whole after all', () => {
+		const spring = partAt('dischargeSpring', 2);
+		const lost = entry('asFound', { pieces: 'oneLost' }, spring);
+		const pieces = out(lost);
+		expect(of(pieces, 'dischargeSpring').fragmentsLostAt).toEqual([2]);
+		expect(unaccounted(pieces).map(({ station }) => station.key)).toEqual(['dischargeSpring']);
+		const { name: part } = of(pieces, 'dischargeSpring').station;
+		expect(lostFragments(pieces)).toEqual([{ what: 'fragmentLost', part, cylinder: 2 }]);
+		for (const said of ['allFound', 'whole'])
+			expect(unaccounted(out(lost, entry('asFound', { pieces: said }, spring)))).toEqual([]);
+		// Where it lay and which way it faced are said for themselves.
+		const kept = fold([lost, entry('asFound', { where: 'fellOut' }, spring)]).parts.get(spring)!;
+		expect(brokenUp(kept)).toBe('oneLost');
+		expect(foundWrong(kept)).toEqual([]);
 	});
 	it('say where what is short may have stayed', () =>
 		expect(of(out(), 'dischargeAdapter').lookIn.length).toBeGreaterThan(1));

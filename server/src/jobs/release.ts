@@ -1,5 +1,5 @@
 import { endReason } from '@exetasis/core/decide';
-import { judgeMat } from '@exetasis/core/mat';
+import { judgeMat, placeKey } from '@exetasis/core/mat';
 import {
 	BY_ITSELF,
 	allSteps,
@@ -7,7 +7,9 @@ import {
 	fold,
 	lastProofs,
 	locksInForce,
+	lostFragments,
 	proveSteps,
+	reconcile,
 	standingDecision,
 	stepsInScope,
 	together,
@@ -103,17 +105,19 @@ function releaseNow(
 }
 
 /** What is left of building and proving, in its order; undefined once nothing is. */
-function stillToDo(
-	{ sheet, job, cells, policy, gauges }: Bench,
-	{ parts, steps, answers, proofs }: JobState
-): StillToDo | undefined {
+function stillToDo({ sheet, job, cells, policy, gauges }: Bench, state: JobState): StillToDo | undefined {
+	const { parts, steps, answers, proofs } = state;
 	const build = together(sheet, job, cells, parts);
 	const built = builtSteps(build, steps, answers);
 	const open = build.steps.filter(({ key }) => !built.has(key));
 	const prove = proveSteps(sheet, job).filter(({ key }) => !steps.has(key));
+	const partAt = new Map(cells.map(({ station, cylinder, part }) => [placeKey(station, cylinder), part]));
 	const left = {
 		steps: [...open, ...prove].map(({ text }) => text),
-		tests: unproved(sheet, lastProofs(proofs), gauges, policy)
+		tests: [
+			...lostFragments(reconcile(sheet, job, state, (station, cylinder) => partAt.get(placeKey(station, cylinder)))),
+			...unproved(sheet, lastProofs(proofs), gauges, policy)
+		]
 	};
 	return left.steps.length + left.tests.length > 0 ? left : undefined;
 }

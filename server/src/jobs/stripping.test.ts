@@ -13,9 +13,11 @@ import {
 	receiveJob
 } from '../testing';
 import { of } from '../db/scope';
+import { foundAt } from '../db/sql/foundAt';
 import { traceOf } from '../trace/onePump';
 import { historyOfMat } from './bench';
 import { receive } from './receive';
+import { release } from './release';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
@@ -53,6 +55,28 @@ it('how parts were found is kept by place, the last word counts, and what is tak
 	]);
 	expect(keptOut).toEqual({ handling: 0, assembly: 0, unknown: 0 });
 	expect((await traceOf(other.scope, bench.job.pumpId)).foundWrong).toEqual([]);
+});
+
+it('a fragment that nobody has found holds the release, and is not forgotten by a later word on where it lay', async () => {
+	const bench = await openJob(shop, { scope: 'valves' });
+	const { technician, lead } = shop.people;
+	const spring = partAt(bench, 'inletSpring', 2);
+	const found = (payload: object) => entryOf(bench, technician, 'asFound', payload, spring);
+	await append(shop.scope, technician, bench.job.id, [
+		...decideAll(bench, technician, 'replace'),
+		found({ facing: 'turned' }),
+		found({ pieces: 'oneLost' }),
+		found({ where: 'fellOut' })
+	]);
+	const left = async () => {
+		const released = await release(shop.scope, lead, bench.job.id);
+		return released.kind === 'notTogether' ? released.left.tests.map(({ what }) => what) : released.kind;
+	};
+	expect(await left()).toContain('fragmentLost');
+	const here = (await foundAt(shop.scope, bench.job.pumpId)).filter(({ station }) => station === 'inletSpring');
+	expect(here.map(({ wrong }) => wrong)).toContain('reversed');
+	await append(shop.scope, technician, bench.job.id, [found({ pieces: 'allFound' })]);
+	expect(await left()).not.toContain('fragmentLost');
 });
 
 it('nothing is called clean before the cleaning is signed off', async () => {

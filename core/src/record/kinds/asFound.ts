@@ -6,7 +6,7 @@ import { kind, ofPart } from './common';
 export const foundWhere = ['inPlace', 'elsewhere', 'fellOut', 'missing', 'doubled'] as const;
 export type FoundWhere = (typeof foundWhere)[number];
 
-/** How a part lay when the pump was opened, before anybody judged it: where, or which way it faced. The last of each stands. */
+/** How a part lay when the pump was opened, before anybody judged it: where, which way it faced, or in pieces. The last of each stands. */
 export const asFoundSchema = kind(
 	'asFound',
 	ofPart,
@@ -16,19 +16,30 @@ export const asFoundSchema = kind(
 			/** The assembly in which it had stayed, where that is another than its own. */
 			assembly: z.string().min(1).max(60).optional()
 		}),
-		z.strictObject({ facing: z.enum(['right', 'turned']) })
+		z.strictObject({ facing: z.enum(['right', 'turned']) }),
+		/** Whether its fragments, laid together, make up the whole part; `whole` takes it back. */
+		z.strictObject({ pieces: z.enum(['whole', 'allFound', 'oneLost']) })
 	])
 );
 export type AsFound = z.infer<typeof asFoundSchema>;
 
 export interface FoundSo {
-	/** Where it lay, and which way it faced. */
+	/** Where it lay, which way it faced, and whether it was in pieces. */
 	readonly where?: AsFound;
 	readonly facing?: AsFound;
+	readonly pieces?: AsFound;
 }
 
-export const addAsFound = <R extends FoundSo>(record: R, entry: AsFound): R =>
-	'where' in entry.payload ? { ...record, where: entry } : { ...record, facing: entry };
+export function addAsFound<R extends FoundSo>(record: R, entry: AsFound): R {
+	if ('where' in entry.payload) return { ...record, where: entry };
+	return 'facing' in entry.payload ? { ...record, facing: entry } : { ...record, pieces: entry };
+}
+
+/** Whether a part came out in pieces, and whether one of them is lost; undefined where it was whole, or nobody has said. */
+export function brokenUp({ pieces }: FoundSo): 'allFound' | 'oneLost' | undefined {
+	const said = pieces && 'pieces' in pieces.payload ? pieces.payload.pieces : undefined;
+	return said === 'whole' ? undefined : said;
+}
 
 /** What an earlier assembly left: the part was not there, was there twice, or faced the wrong way. */
 export type FoundWrong = 'missing' | 'doubled' | 'reversed';
@@ -50,7 +61,8 @@ export function checkAsFound(
 	{ assemblies }: Pick<ModelSheet, 'assemblies'>
 ): EntryProblem | undefined {
 	const problem = { code: 'notAsFound', part: station.name } as const;
-	if (!('where' in payload)) return hasDirection(station) ? undefined : problem;
+	if ('pieces' in payload) return undefined;
+	if ('facing' in payload) return hasDirection(station) ? undefined : problem;
 	const { where, assembly } = payload;
 	if ((where === 'elsewhere') !== (assembly !== undefined)) return problem;
 	return assembly === undefined || assemblies.some(({ key }) => key === assembly) ? undefined : problem;

@@ -22,7 +22,7 @@ export const foundAt = (scope: ShopScope, pumpId: string): Promise<FoundAt[]> =>
 				WHEN e.payload->>'where' IN ('missing', 'doubled') THEN e.payload->>'where' END AS wrong
 		FROM log_entry e JOIN job j ON j.id = e.job_id
 		JOIN mat_cell c ON c.job_id = e.job_id AND c.part_id = e.part_id
-		WHERE j.shop_id = $1 AND j.pump_id = $2 AND e.kind = 'asFound' AND ${standing}
+		WHERE j.shop_id = $1 AND j.pump_id = $2 AND e.kind = 'asFound' AND NOT e.payload ? 'pieces' AND ${standing}
 		ORDER BY e.job_id, e.part_id, e.payload ? 'where', coalesce(e.effective_at, e.at) DESC, e.seq DESC`,
 		[pumpId]
 	);

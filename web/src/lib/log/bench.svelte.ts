@@ -214,7 +214,7 @@ export const verdictOf = ({ record, judgement }: BenchPart) =>
 function sameOr(before: PartRecord | undefined, now: PartRecord): PartRecord {
 	const ids = ({ findings, readings, fitted, marks, decisions, tightened, notes, photos, ...one }: PartRecord) =>
 		[
-			...[one.where, one.facing, one.clean, one.putIn].filter((one) => one !== undefined),
+			...[one.where, one.facing, one.pieces, one.clean, one.putIn].filter((one) => one !== undefined),
 			...findings,
 			...readings,
 			...fitted,

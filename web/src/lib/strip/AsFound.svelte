@@ -1,7 +1,7 @@
 <!-- @component How the parts of a step were found: where each lay and which way it faced, cylinder by cylinder. -->
 <script lang="ts">
 	import { placeKey } from '@exetasis/core/mat';
-	import { hasDirection, openedCylinders, type FoundWhere, type Step } from '@exetasis/core/record';
+	import { brokenUp, hasDirection, openedCylinders, type FoundWhere, type Step } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { BenchPart, BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import { foundName, foundSign, foundState, foundWords } from '$lib/words/found';
@@ -31,11 +31,12 @@
 	let chosen = $state<string>();
 	const inHand = $derived(chosen === undefined ? undefined : bench.parts.get(chosen));
 
-	const right = ({ cell, station }: BenchPart): NewEntry[] => [
+	const right = ({ cell, station, record }: BenchPart): NewEntry[] => [
 		{ kind: 'asFound', part: cell.part, payload: { where: 'inPlace' } },
 		...(hasDirection(station)
 			? [{ kind: 'asFound' as const, part: cell.part, payload: { facing: 'right' as const } }]
-			: [])
+			: []),
+		...(brokenUp(record) ? [{ kind: 'asFound' as const, part: cell.part, payload: { pieces: 'whole' as const } }] : [])
 	];
 	const facing = ({ cell }: BenchPart) =>
 		bench.record({ kind: 'asFound', part: cell.part, payload: { facing: 'turned' } });
@@ -46,6 +47,7 @@
 		chosen = place;
 		if (!locked && foundState(part.record) === 'unsaid') bench.record(...right(part));
 	}
+	const capital = (words: string) => words[0].toUpperCase() + words.slice(1);
 	const restOf = (cylinder: number) => inRow(cylinder).filter((part) => foundState(part.record) === 'unsaid');
 	const sayRow = (cylinder: number) => bench.record(...restOf(cylinder).flatMap(right));
 </script>
@@ -123,7 +125,14 @@
 					type="button"
 					class="btn"
 					disabled={locked}
-					onclick={() => lay(inHand, where)}>{foundName[where][0].toUpperCase() + foundName[where].slice(1)}</button
+					onclick={() => lay(inHand, where)}>{capital(foundName[where])}</button
+				>{/each}
+			{#each [['allFound', 'pieces'], ['oneLost', 'pieceLost']] as const as [pieces, state] (pieces)}<button
+					type="button"
+					class="btn"
+					disabled={locked}
+					onclick={() => bench.record({ kind: 'asFound', part: inHand.cell.part, payload: { pieces } })}
+					>{capital(foundName[state])}</button
 				>{/each}
 		{:else}
 			<span class="soft"

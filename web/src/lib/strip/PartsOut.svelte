@@ -1,6 +1,6 @@
 <!-- @component Parts out against parts that the pump has: what is counted, what is short, and where to look for it. -->
 <script lang="ts">
-	import { inSentence } from '$lib/words/place';
+	import { inSentence, placeName } from '$lib/words/place';
 	import { unaccounted } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 
@@ -17,13 +17,17 @@
 
 <div class="out" role="group" aria-label="Parts out">
 	<p><b class="figures">{out}</b> of <b class="figures">{expected}</b> pieces out</p>
-	{#each amiss as { station, expected: due, out: came, lookIn } (station.key)}
-		<p class="wrong">
-			{station.name}: {came} of {due}.
-			{came! < due
-				? `Look in: ${lookIn.map(nameOf).join(', ')}, on the floor, in the oil pan.`
-				: 'One too many: whose is it?'}
-		</p>
+	{#each amiss as { station, expected: due, out: came, lookIn, fragmentsLostAt } (station.key)}
+		{#if came !== undefined && came !== due}<p class="wrong">
+				{station.name}: {came} of {due}.
+				{came < due
+					? `Look in: ${lookIn.map(nameOf).join(', ')}, on the floor, in the oil pan.`
+					: 'One too many: whose is it?'}
+			</p>{/if}
+		{#each fragmentsLostAt as cylinder (cylinder)}<p class="wrong">
+				{placeName(station.name, cylinder)}: a fragment is not found. Look in: {lookIn.map(nameOf).join(', ')}, in the
+				ports and the lines after it: left there it damages the next seat.
+			</p>{/each}
 	{/each}
 </div>
 

@@ -1,10 +1,13 @@
 import { inSentence } from './place';
-import type { FoundWhere, ModelSheet, PartRecord } from '@exetasis/core/record';
+import { brokenUp, type FoundWhere, type ModelSheet, type PartRecord } from '@exetasis/core/record';
 
-/** How a part was found, by one sign: as it should be, turned, stayed elsewhere, fallen out, not there, twice. */
-export type FoundState = 'unsaid' | 'right' | 'turned' | Exclude<FoundWhere, 'inPlace'>;
+/** How a part was found, by one sign: as it should be, turned, stayed elsewhere, fallen out, not there, twice, in pieces. */
+export type FoundState = 'unsaid' | 'right' | 'turned' | 'pieces' | 'pieceLost' | Exclude<FoundWhere, 'inPlace'>;
 
-export function foundState({ where, facing }: PartRecord): FoundState {
+export function foundState(record: PartRecord): FoundState {
+	const { where, facing } = record;
+	const pieces = brokenUp(record);
+	if (pieces) return pieces === 'oneLost' ? 'pieceLost' : 'pieces';
 	const lay = where && 'where' in where.payload ? where.payload.where : undefined;
 	if (lay !== undefined && lay !== 'inPlace') return lay;
 	if (facing && 'facing' in facing.payload) return facing.payload.facing;
@@ -18,7 +21,9 @@ export const foundSign: Readonly<Record<FoundState, string>> = {
 	elsewhere: '→',
 	fellOut: '↓',
 	missing: '∅',
-	doubled: '2×'
+	doubled: '2×',
+	pieces: '⋯',
+	pieceLost: '⋯?'
 };
 
 export const foundName: Readonly<Record<FoundState, string>> = {
@@ -28,7 +33,9 @@ export const foundName: Readonly<Record<FoundState, string>> = {
 	elsewhere: 'stayed elsewhere',
 	fellOut: 'fell out',
 	missing: 'not there',
-	doubled: 'there twice'
+	doubled: 'there twice',
+	pieces: 'in pieces, all found',
+	pieceLost: 'in pieces, one not found'
 };
 
 /** The same in a sentence, with the assembly in which it had stayed. */

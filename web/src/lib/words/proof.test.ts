@@ -20,7 +20,11 @@ describe('what the test of a pump still lacks', () => {
 		[{ what: 'holdFails' }, 'It does not hold its pressure.'],
 		[{ what: 'holdTooClose' }, 'Whether it holds is too close to call: hold it longer.'],
 		[{ what: 'notLookedAt', place: 'weep hole 2' }, 'Nobody has looked for drips: weep hole 2.'],
-		[{ what: 'drips', place: 'weep hole 2' }, 'It drips steadily: weep hole 2.']
+		[{ what: 'drips', place: 'weep hole 2' }, 'It drips steadily: weep hole 2.'],
+		[
+			{ what: 'fragmentLost', part: 'Discharge spring', cylinder: 2 },
+			'A fragment of the discharge spring, cylinder 2 has not been found: left in the pump it damages what it meets.'
+		]
 	] as const)('%j', (left, words) => {
 		expect(unprovedWords(left)).toBe(words);
 	});

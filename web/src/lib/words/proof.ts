@@ -2,6 +2,7 @@ import type { HoldFinding, TraceProblem, TraceVerdict } from '@exetasis/core/pro
 import type { UnitPreference } from '@exetasis/core/quantity';
 import type { DeviceEnd } from '@exetasis/server/devices/lines';
 import type { Held, PressureGauge, Unproved } from '@exetasis/core/record';
+import { inSentence, placeName } from './place';
 import { formatNumber, formatProbability, formatQuantity } from '../ui/numbers';
 
 /** What the sheet's test still lacks, as one says it. */
@@ -15,6 +16,8 @@ export function unprovedWords(left: Unproved): string {
 			return 'Whether it holds is too close to call: hold it longer.';
 		case 'notLookedAt':
 			return `Nobody has looked for drips: ${left.place}.`;
+		case 'fragmentLost':
+			return `A fragment of the ${inSentence(placeName(left.part, left.cylinder))} has not been found: left in the pump it damages what it meets.`;
 		case 'drips':
 			return `It drips steadily: ${left.place}.`;
 	}

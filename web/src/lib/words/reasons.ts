@@ -119,6 +119,10 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		}
 		case 'notThere':
 			return 'Was not there when the pump was opened: a new one goes in.';
+		case 'inPieces':
+			return reason.lost
+				? 'Came out in pieces, and one of them has not been found: a new one goes in.'
+				: 'Came out in pieces, all of them found: a new one goes in.';
 		case 'foundDoubled':
 			return 'Was there twice when the pump was opened: one goes back.';
 		case 'foundTurned':

@@ -3,7 +3,15 @@
 	import { onMount, untrack } from 'svelte';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '$lib/ui/numbers';
-	import { allSteps, lastProofs, locksInForce, proveSteps, standingDecision, unproved } from '@exetasis/core/record';
+	import {
+		allSteps,
+		lastProofs,
+		locksInForce,
+		lostFragments,
+		proveSteps,
+		standingDecision,
+		unproved
+	} from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import NotProved from '$lib/release/NotProved.svelte';
@@ -49,7 +57,10 @@
 			...bench.build.steps.filter(({ key }) => !bench.built.has(key)).map(buildStepName),
 			...proveSteps(bench.bench.sheet, job).flatMap(({ key, text }) => (bench.log.steps.has(key) ? [] : [text]))
 		],
-		tests: unproved(bench.bench.sheet, lastProofs(bench.log.proofs), bench.bench.gauges, bench.bench.policy)
+		tests: [
+			...lostFragments(bench.piecesOut),
+			...unproved(bench.bench.sheet, lastProofs(bench.log.proofs), bench.bench.gauges, bench.bench.policy)
+		]
 	});
 	const finished = $derived(left.steps.length + left.tests.length === 0);
 	const locks = $derived(locksInForce(allSteps(bench.bench.sheet, job), bench.log.steps));

@@ -55,6 +55,7 @@ const reads: readonly [path: string, viewer: number, technician: number, lead: n
 ];
 const writes: readonly [path: string, viewer: number, technician: number, lead: number, otherShop: number][] = [
 	['/receive', 403, 400, 400, 400],
+	['/jobs/:job/strip', 403, 400, 400, 404],
 	['/jobs/:job/order', 403, 400, 400, 404],
 	['/jobs/:job/release', 403, 409, 409, 404],
 	['/jobs/:job/entries', 403, 400, 400, 400],

@@ -191,6 +191,35 @@ test('a pump is received with what it is made of, and only that lies on its mat'
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Low-pressure seal, curved, cylinder 2');
 });
 
+test('what nobody could say of a pump is said where it is opened, and the other parts leave the mat', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await receivePump(page, { model: 'Gorse', scope: 'packing' });
+	const asked = page.getByRole('form', { name: 'Found so' });
+	await expect(asked).toHaveCount(0); // not before the pump is safe
+	await sign(page);
+	await sign(page);
+	await pick(page, /Per bore: note the style/);
+	const found = page.getByRole('region', { name: 'As found' });
+	const lies = (name: string) => found.getByRole('button', { name: new RegExp(`^${name}, cylinder`) });
+	await expect(lies('Low-pressure seal with a flat base')).toHaveCount(3);
+	const style = (cylinder: number, name: string) =>
+		asked
+			.getByRole('radiogroup', { name: `Style of the rear guide, cylinder ${cylinder}` })
+			.getByText(name)
+			.click();
+	await style(1, 'Flat inside');
+	await asked.getByRole('button', { name: 'It is so' }).click();
+	await expect(asked.getByRole('alert')).toContainText('Choose for every cylinder first');
+	await style(2, 'U inside');
+	await style(3, 'U inside');
+	await asked.getByRole('button', { name: 'It is so' }).click();
+	await expect(asked).toHaveCount(0);
+	await expect(lies('Low-pressure seal with a flat base')).toHaveCount(1);
+	await expect(lies('Low-pressure seal, curved')).toHaveCount(2);
+});
+
 test('a pump is received by its drawing, with what is missing and what is heavy', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/receive');

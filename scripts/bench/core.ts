@@ -82,6 +82,26 @@ const parts: WholeInput['parts'] = Array.from({ length: 60 }, (_, i) => {
 });
 const whole: WholeInput = { parts, policy: defaultPolicy, openingCost: 400 };
 
+// Five cylinders of thirty stations, and what is recorded of them in a long job: looks, readings, decisions, steps and what was taken back.
+const PARTS = 150;
+const kinds: readonly [Entry['kind'], object][] = [
+	['finding', { pattern: 'scratch', severity: 1, onset: 'service' }],
+	['reading', { characteristic: 'diameter', row: 0, column: 0, value: 17.99, typed: { text: '17.99', unit: 'mm' } }],
+	['clean', {}],
+	['reading', { characteristic: 'diameter', row: 1, column: 1, value: 17.98, typed: { text: '17.98', unit: 'mm' } }],
+	['decision', { verdict: 'reuse', proposed: 'reuse' }],
+	['note', { text: 'looked at twice' }],
+	['asFound', { where: 'inPlace' }],
+	['putIn', { piece: 'same' }]
+];
+const long = Array.from({ length: 5000 }, (_, i): Entry => {
+	const [kind, payload] = kinds[i % kinds.length];
+	return i % 50 === 49
+		? entry(`p${i % PARTS}`, 'withdraw', { entry: `e${count - 7}`, why: 'undone' })
+		: entry(`p${i % PARTS}`, kind, payload);
+});
+report('5,000 entries folded over 5 × 30 parts', 30, () => fold(long));
+
 // A job of 72 parts as it is opened: every part judged for the first time, its measured sizes with two earlier looks each.
 const firstOdds = () => {
 	for (let i = 0; i < 72; i++) {

@@ -96,7 +96,8 @@ export const modelsToReceive = async (scope: ShopScope): Promise<ModelToReceive[
 
 const drawn = ({ type, face: { toward, feature } }: Station): DrawnPart => ({ type, face: { toward, feature } });
 
-function toReceive(sheet: ModelSheet): ModelToReceive {
+/** A model by one of its sheets, with what receiving a pump of it asks. */
+export function toReceive(sheet: ModelSheet): ModelToReceive {
 	const { model, layout, cylinders, scopes, variants, assemblies, stations } = sheet;
 	const wanted = scopes.map(({ key }) => [key, toolsInScope(sheet, { scope: key }).map((tool) => tool.key)] as const);
 	return {

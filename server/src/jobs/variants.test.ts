@@ -6,6 +6,7 @@ import { addSheet } from '../sheets';
 import { type TestShop, arrival, decideAll, entryOf, freshDatabase, letGo, makeShop } from '../testing';
 import { benchOf, type Bench } from './bench';
 import { floorOf } from './floor';
+import { sayMadeOf, stillOpen } from './madeOf';
 import { receive, type Arrival } from './receive';
 
 const gorse = JSON.parse(
@@ -107,5 +108,54 @@ describe('a pump with variants', () => {
 		expect(await next({ guide: ['u', 'flat', 'u'] })).toBe(FLAT_STEP);
 		expect(await next({})).toBe(FLAT_STEP);
 		expect(await next({ guide: ['u', 'u', 'u'] })).not.toBe(FLAT_STEP);
+	});
+});
+
+describe('what a pump is made of, found as it is opened', () => {
+	const benchAgain = async (id: string) => (await benchOf(shop.scope, id))!;
+	it('is asked where nobody said it, lays the mat out anew, and stays with the pump', async () => {
+		const bench = await received({});
+		expect(stillOpen(bench)?.variants.map(({ key }) => key)).toEqual(['guide']);
+		expect(await sayMadeOf(shop.scope, bench.job.id, MIXED)).toEqual({ kind: 'kept' });
+		const after = await benchAgain(bench.job.id);
+		expect([lying(after, 'flatSeal'), lying(after, 'curvedSeal')]).toEqual([[1], [2, 3]]);
+		expect(lying(after, 'highPressureSeal')).toEqual([1, 2, 3]);
+		expect(stillOpen(after)).toBeUndefined();
+		const { models } = database.db;
+		const pump = await models.pump.findOne({ where: { id: bench.job.pumpId, shopId: shop.scope.shopId } });
+		expect(pump!.get('variants')).toEqual(MIXED);
+		const where = { pumpId: bench.job.pumpId, shopId: shop.scope.shopId, station: ['flatSeal', 'curvedSeal'] };
+		expect(await models.partLife.count({ where }), 'what never was in it has no life').toBe(3);
+	});
+	it('two at once who say it differently: one is kept, the other told', async () => {
+		const { job } = await received({});
+		const said = await Promise.all(
+			[MIXED, { guide: ['u', 'u', 'u'] }].map((one) => sayMadeOf(shop.scope, job.id, one))
+		);
+		expect(said.map(({ kind }) => kind).sort()).toEqual(['kept', 'saidBefore']);
+	});
+	it('is not said over what stands, over what is recorded, nor as what the sheet has not', async () => {
+		const known = await received(MIXED);
+		expect(await sayMadeOf(shop.scope, known.job.id, { guide: ['u', 'u', 'u'] })).toEqual({
+			kind: 'saidBefore',
+			variants: ['Style of the rear guide']
+		});
+		const bench = await received({});
+		const { technician } = shop.people;
+		const cell = bench.cells.find(({ station, cylinder }) => station === 'flatSeal' && cylinder === 2)!;
+		for (const step of ['isolate', 'release'])
+			await append(shop.scope, technician, bench.job.id, [entryOf(bench, technician, 'step', { step })]);
+		await append(shop.scope, technician, bench.job.id, [
+			entryOf(bench, technician, 'note', { text: 'cut' }, cell.part)
+		]);
+		expect(await sayMadeOf(shop.scope, bench.job.id, MIXED)).toMatchObject({
+			kind: 'spokenOf',
+			parts: [{ cylinder: 2 }]
+		});
+		expect(lying(await benchAgain(bench.job.id), 'flatSeal')).toEqual([1, 2, 3]);
+		for (const wrong of [{}, { guide: ['u'] }, { guide: 'u' }, { colour: 'red' }] as Chosen[])
+			expect(await sayMadeOf(shop.scope, bench.job.id, wrong)).toEqual({ kind: 'wrongVariant' });
+		const other = await makeShop(database.db, 'Skerry');
+		expect(await sayMadeOf(other.scope, bench.job.id, MIXED)).toEqual({ kind: 'unknownJob' });
 	});
 });

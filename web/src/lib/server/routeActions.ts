@@ -8,7 +8,7 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/': { GET: 'look' },
 	'/receive': { GET: 'work', POST: 'work' },
 	'/jobs/[job]': { GET: 'look' },
-	'/jobs/[job]/strip': { GET: 'look' },
+	'/jobs/[job]/strip': { GET: 'look', POST: 'work' },
 	'/jobs/[job]/inspect': { GET: 'look' },
 	'/jobs/[job]/decide': { GET: 'look' },
 	'/jobs/[job]/order': { GET: 'look', POST: 'work' },

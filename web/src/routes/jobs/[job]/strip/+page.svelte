@@ -3,6 +3,7 @@
 	import { stepsInScope } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Photos from '$lib/log/Photos.svelte';
+	import MadeOf from '$lib/strip/MadeOf.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import PartsOut from '$lib/strip/PartsOut.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
@@ -31,12 +32,21 @@
 	// The step in hand: the one that was picked, else the first that is open.
 	let picked = $state<string>();
 	const step = $derived(steps.find(({ key }) => key === picked) ?? open);
+	// Asked at the step that has such parts in hand, once the pump is safe to open.
+	const asksHere = $derived(
+		!locked &&
+			bench.blocked.length === 0 &&
+			data.open?.variants.some(({ key }) =>
+				sheet.stations.some((one) => step?.stations.includes(one.key) && one.onlyWith && key in one.onlyWith)
+			)
+	);
 </script>
 
 <svelte:head><title>Strip {job.serial} · Exetasis</title></svelte:head>
 <StepColumns>
 	{#if step}
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
+		{#if asksHere}<MadeOf open={data.open!} form={data.form} />{/if}
 	{:else}
 		<section class="sheet done">
 			<h1>All {steps.length} steps are signed off</h1>

@@ -80,6 +80,7 @@ const writes: readonly [path: string, viewer: number, technician: number, lead: 
 	['/settings?/hands', 400, 400, 400, 400],
 	['/settings?/password', 400, 400, 400, 400],
 	['/settings?/units', 400, 400, 400, 400],
+	['/shop/stock/shims', 403, 422, 422, 422],
 	['/settings/wrenches', 422, 422, 422, 422]
 ];
 const roles: readonly Account[] = ['viewer', 'technician', 'lead', 'otherShop'];

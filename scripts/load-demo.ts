@@ -20,6 +20,7 @@ import {
 	layoutPumps,
 	pumps,
 	run,
+	shims,
 	shop,
 	sites,
 	stationOf,
@@ -43,7 +44,7 @@ import { actOn, closeCase, openCase } from '@exetasis/server/trace/cases';
 import { receive } from '@exetasis/server/jobs/receive';
 import { release } from '@exetasis/server/jobs/release';
 import { addSheet } from '@exetasis/server/sheets';
-import { keepStock } from '@exetasis/server/stock';
+import { keepShims, keepStock } from '@exetasis/server/stock';
 
 const SEED = 20_240_118;
 const sheetFolder = new URL('../demo/sheets/', import.meta.url);
@@ -232,8 +233,9 @@ const order = (sheet: ModelSheet, key: string) => sheet.stations.findIndex((stat
 
 const seedOf = (serial: string) => [...serial].reduce((hash, c) => Math.imul(hash ^ c.charCodeAt(0), 16_777_619), SEED);
 
-/** A drawer of what goes most: soft parts for one pump and a half, two of them always there. */
+/** A drawer of what goes most: soft parts for one pump and a half, two of them always there; and one of shims. */
 async function addStock(scope: ShopScope): Promise<void> {
+	await keepShims(scope, shims);
 	const sheets = sheetTexts
 		.map((text) => readSheet(text))
 		.flatMap((read) => (read.kind === 'sheet' ? [read.sheet] : []));

@@ -49,6 +49,14 @@ export const otherShop = {
 	lead: { name: 'Una Brandt', email: 'una@skerry.example', role: 'lead' as const }
 };
 
+/** The drawer of shims. */
+export const shims = [
+	{ thicknessMm: 0.05, count: 4 },
+	{ thicknessMm: 0.1, count: 4 },
+	{ thicknessMm: 0.2, count: 4 },
+	{ thicknessMm: 0.5, count: 2 }
+] as const;
+
 interface Gauge {
 	readonly name: string;
 	readonly kind: string;

@@ -5,7 +5,7 @@ import { append } from './benchLog/append';
 import type { Database } from './db/connection';
 import { orderOf } from './jobs/order';
 import { release } from './jobs/release';
-import { keepStock, stockOf, takeFromStock } from './stock';
+import { keepShims, keepStock, shimsOf, stockOf, takeFromStock } from './stock';
 import { decideAll, entryOf, freshDatabase, letGo, makeShop, MODEL, openJob, partAt, type TestShop } from './testing';
 
 let db: Database;
@@ -88,5 +88,25 @@ describe('the order of a job', () => {
 		const other = await makeShop(db, 'Third');
 		const { job } = await renewed();
 		expect(await orderOf(other.scope, job.id)).toBeUndefined();
+	});
+});
+
+describe('the drawer of shims', () => {
+	const of = (...thicknesses: number[]) => thicknesses.map((thicknessMm) => ({ thicknessMm, count: 4 }));
+	it('holds what was last said, in its own shop alone', async () => {
+		expect(await shimsOf(shop.scope)).toEqual([]);
+		await keepShims(shop.scope, of(0.5, 0.1));
+		await keepShims(shop.scope, [{ thicknessMm: 0.1, count: 2 }, ...of(0.05)]);
+		expect(await shimsOf(shop.scope)).toEqual([
+			{ thicknessMm: 0.05, count: 4 },
+			{ thicknessMm: 0.1, count: 2 }
+		]);
+		expect(await shimsOf((await makeShop(db, 'Fourth')).scope)).toEqual([]);
+		await keepShims(shop.scope, []);
+		expect(await shimsOf(shop.scope)).toEqual([]);
+	});
+	it('takes the word of two at once', async () => {
+		await Promise.all([keepShims(shop.scope, of(0.1, 0.2)), keepShims(shop.scope, of(0.1, 0.2))]);
+		expect(await shimsOf(shop.scope)).toEqual(of(0.1, 0.2));
 	});
 });

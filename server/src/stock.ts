@@ -1,4 +1,6 @@
+import { Op } from 'sequelize';
 import { v7 as uuidv7 } from 'uuid';
+import type { ShimStock } from '@exetasis/core/build';
 import type { Entry } from '@exetasis/core/record';
 import type { SignedIn } from './auth/auth';
 import { append } from './benchLog/append';
@@ -19,6 +21,21 @@ export const stockOf = async (scope: ShopScope, model: string): Promise<StockLin
 /** Says what lies in a drawer, and how much is always to be there. */
 export const keepStock = (scope: ShopScope, model: string, line: StockLine): Promise<void> =>
 	of(scope, 'stock').put({ model, ...line });
+
+/** The shims in the shop's drawer, thinnest first. */
+export const shimsOf = async (scope: ShopScope): Promise<ShimStock[]> =>
+	(await of(scope, 'shim').all({}, { order: [['thicknessMm', 'ASC']] })).map(({ thicknessMm, count }) => ({
+		thicknessMm,
+		count
+	}));
+
+/** Says what lies in the drawer of shims now, each thickness once. */
+export const keepShims = (scope: ShopScope, shims: readonly ShimStock[]): Promise<void> =>
+	inTransaction(scope, async (within) => {
+		// Others may say so at the same moment: a thickness that is there is changed, not added twice.
+		for (const { thicknessMm, count } of shims) await of(within, 'shim').put({ thicknessMm, count });
+		await of(within, 'shim').remove({ thicknessMm: { [Op.notIn]: shims.map(({ thicknessMm }) => thicknessMm) } });
+	});
 
 export type Taken =
 	| { readonly kind: 'taken' }

@@ -15,6 +15,7 @@ import * as kits from './migrations/0012-kits';
 import * as countedLooks from './migrations/0013-counted-looks';
 import * as documents from './migrations/0014-documents';
 import * as countedSizes from './migrations/0015-counted-sizes';
+import * as shims from './migrations/0016-shims';
 
 interface Migration {
 	readonly name: string;
@@ -37,7 +38,8 @@ const migrations: readonly Migration[] = [
 	kits,
 	countedLooks,
 	documents,
-	countedSizes
+	countedSizes,
+	shims
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -26,6 +26,7 @@ import type {
 	ReadingRow,
 	ShopRow,
 	SiteRow,
+	ShimRow,
 	StockRow,
 	TraceCaseRow,
 	UserRow,
@@ -153,6 +154,11 @@ export function defineModels(sequelize: Sequelize) {
 			removedJobId: uuid,
 			removedHours: number,
 			endReason: text
+		}),
+		shim: define<ShimRow>('shim', {
+			shopId: { ...uuid, primaryKey: true },
+			thicknessMm: { ...number, primaryKey: true },
+			count: whole
 		}),
 		stock: define<StockRow>('stock', {
 			shopId: { ...uuid, primaryKey: true },

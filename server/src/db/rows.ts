@@ -145,6 +145,11 @@ export interface StillToDo {
 	readonly steps: readonly string[];
 	readonly tests: readonly Unproved[];
 }
+export interface ShimRow {
+	shopId: string;
+	thicknessMm: number;
+	count: number;
+}
 export interface StockRow {
 	shopId: string;
 	model: string;

@@ -1,12 +1,13 @@
-<!-- @component The shims that come nearest to a gap, of what lies in the drawer; the drawer is remembered in this browser. -->
+<!-- @component The shims that come nearest to a gap, of what lies in the shop's drawer. -->
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { untrack } from 'svelte';
+	import { page } from '$app/state';
 	import { shimPack } from '@exetasis/core/build';
 	import { parseQuantity, unitLabel } from '@exetasis/core/quantity';
 	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence, quantitySentence } from '$lib/words/problems';
-	import { readDrawer } from './shimDrawer';
+	import { drawerText, keepDrawer, readDrawer } from './shimDrawer';
 
 	interface Props {
 		/** Keeps the pack that was chosen with the part. */
@@ -16,11 +17,10 @@
 	const units = unitsInUse();
 	const id = $props.id();
 
-	const KEPT = 'exetasis.shims';
 	const WIDEST_MM = 20;
-	let drawer = $state('0.05 × 4; 0.1 × 4; 0.2 × 4; 0.5 × 2');
+	let drawer = $state(untrack(() => drawerText(page.data.shims ?? [])));
+	let said = $state('');
 	let gap = $state('');
-	onMount(() => (drawer = localStorage.getItem(KEPT) ?? drawer));
 
 	const read = $derived(readDrawer(drawer));
 	const wanted = $derived(gap.trim() === '' ? undefined : parseQuantity(gap, units().length));
@@ -45,8 +45,11 @@
 				: `${pack.shimsMm.map(length).join(' + ')} = ${length(pack.totalMm)}`
 			: ''
 	);
-	function keepDrawer() {
-		if (read.kind === 'drawer') localStorage.setItem(KEPT, drawer);
+	async function keep() {
+		if (read.kind !== 'drawer') return;
+		said = (await keepDrawer(read.shims))
+			? 'The drawer is kept for the shop.'
+			: 'The drawer could not be kept: the server does not answer, or nobody may change it here. It counts on this page.';
 	}
 </script>
 
@@ -60,8 +63,10 @@
 		autocomplete="off"
 		maxlength="400"
 		bind:value={drawer}
-		onchange={keepDrawer}
+		placeholder="0.1 × 5; 0.25 × 2"
+		onchange={() => void keep()}
 	/>
+	{#if said && !problem}<p class="soft" role="status">{said}</p>{/if}
 	{#if problem}<p class="wrong" role="alert">{problem}</p>
 	{:else if pack}
 		<p role="status">

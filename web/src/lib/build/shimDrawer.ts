@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { parseNumber, type NumberProblem } from '@exetasis/core/quantity';
 import type { ShimStock } from '@exetasis/core/build';
 
@@ -6,6 +7,33 @@ export type ReadDrawer =
 	| { readonly kind: 'problem'; readonly text: string; readonly problem?: NumberProblem };
 
 const MOST_LINES = 40;
+
+/** The drawer as it is sent to the server, each thickness once. */
+export const shimsSchema = z
+	.array(z.strictObject({ thicknessMm: z.number().min(0.01).max(20), count: z.int().min(0).max(999) }))
+	.max(MOST_LINES);
+
+/** The drawer as it is typed. */
+export const drawerText = (shims: readonly ShimStock[]): string =>
+	shims.map(({ thicknessMm, count }) => `${thicknessMm} × ${count}`).join('; ');
+
+/** Of one thickness that is named twice all pieces together. */
+export function eachOnce(shims: readonly ShimStock[]): ShimStock[] {
+	const counts = new Map<number, number>();
+	for (const { thicknessMm, count } of shims) counts.set(thicknessMm, (counts.get(thicknessMm) ?? 0) + count);
+	return [...counts].map(([thicknessMm, count]) => ({ thicknessMm, count }));
+}
+
+/** Keeps the drawer for the whole shop; false where it did not reach the server. */
+export async function keepDrawer(shims: readonly ShimStock[]): Promise<boolean> {
+	try {
+		const headers = { 'content-type': 'application/json' };
+		const body = JSON.stringify(eachOnce(shims));
+		return (await fetch('/shop/stock/shims', { method: 'POST', headers, body })).ok;
+	} catch {
+		return false;
+	}
+}
 
 /** Thicknesses as they are typed: "0.1 × 5; 0.25 × 2", mm; without a count there is one. */
 export function readDrawer(typed: string): ReadDrawer {

@@ -50,6 +50,7 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/shop/sites': { GET: 'look', POST: 'manage' },
 	'/shop/jobs': { GET: 'look', POST: 'manage' },
 	'/shop/stock': { GET: 'look', POST: 'work' },
+	'/shop/stock/shims': { POST: 'work' },
 	'/settings': { GET: 'self', POST: 'self' },
 	'/settings/wrenches': { POST: 'self' },
 	'/signout': { POST: 'self' }

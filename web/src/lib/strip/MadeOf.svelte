@@ -15,7 +15,7 @@
 	const { form, errors, enhance } = keptForm(untrack(() => given));
 </script>
 
-<form method="post" use:enhance class="sheet mt-2 grid gap-2 p-4" aria-label="Found so">
+<form method="post" use:enhance class="sheet mb-2 grid gap-2 p-4" aria-label="Found so">
 	<Fields>
 		<h2>What is it made of?</h2>
 		<p class="soft">Nobody could say when it came in. Until it is said, the parts of every kind lie on the mat.</p>

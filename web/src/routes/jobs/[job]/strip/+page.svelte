@@ -32,7 +32,7 @@
 	// The step in hand: the one that was picked, else the first that is open.
 	let picked = $state<string>();
 	const step = $derived(steps.find(({ key }) => key === picked) ?? open);
-	// Asked at the step that has such parts in hand, once the pump is safe to open.
+	// Asked at the step that has such parts in hand, once the pump is safe to open, and before anything is said of parts that it has not.
 	const asksHere = $derived(
 		!locked &&
 			bench.blocked.length === 0 &&
@@ -44,9 +44,9 @@
 
 <svelte:head><title>Strip {job.serial} · Exetasis</title></svelte:head>
 <StepColumns>
+	{#if asksHere}<MadeOf open={data.open!} form={data.form} />{/if}
 	{#if step}
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
-		{#if asksHere}<MadeOf open={data.open!} form={data.form} />{/if}
 	{:else}
 		<section class="sheet done">
 			<h1>All {steps.length} steps are signed off</h1>

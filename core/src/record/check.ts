@@ -23,6 +23,8 @@ export interface JobFacts extends Opening {
 	readonly stationOfPart: ReadonlyMap<string, string>;
 	/** Steps that are signed off, with the moment that counts, ms since 1970. */
 	readonly stepsDone: ReadonlyMap<string, number>;
+	/** Of steps that are repeated, the cylinders at which they are done; left out where none is begun. */
+	readonly cylindersDone?: ReadonlyMap<string, ReadonlySet<number>>;
 	/** Questions of steps that are answered, by `askKey`. */
 	readonly answers: ReadonlySet<string>;
 	/** Whether the order of things is held: what was done off the network is past holding. */

@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { checkEntry, entrySchema, fold, readSheet, stepsInScope, together, type Entry, type ModelSheet } from '.';
+import {
+	askKey,
+	checkEntry,
+	entrySchema,
+	fold,
+	readSheet,
+	stepsInScope,
+	together,
+	type Entry,
+	type ModelSheet
+} from '.';
 
 const text = readFileSync(new URL('../../../demo/sheets/fescue.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
@@ -62,6 +72,17 @@ describe('a step that is repeated at each cylinder', () => {
 		const early = job({ stepsDone: new Map() });
 		expect(checkEntry(at(1), early)).toMatchObject({ code: 'stepTooEarly' });
 		expect(checkEntry(at(1), { ...early, holdOrder: false })).toBeUndefined();
+	});
+	it('is signed off once it is done at all cylinders that are opened, where it is begun at one', () => {
+		const sign = entry('step', { step: repeated.key });
+		const answers = new Set(repeated.asks.map((_, i) => askKey(repeated.key, i)));
+		const done = (...cylinders: number[]) =>
+			job({ answers, cylindersDone: new Map([[repeated.key, new Set(cylinders)]]) });
+		expect(checkEntry(sign, done(1))).toMatchObject({ code: 'cylindersLeft', cylinders: [2, 3] });
+		expect(checkEntry(sign, done(1, 2, 3))).toBeUndefined();
+		expect(checkEntry(sign, job({ answers }))).toBeUndefined(); // signed off as a whole
+		expect(checkEntry(sign, { ...done(2), arrival: { cylinders: [2] } })).toBeUndefined();
+		expect(checkEntry(sign, { ...done(1), holdOrder: false })).toBeUndefined();
 	});
 	it.each([0, -1, 1.5, 100, NaN, '1', null])('is no entry at cylinder %s', (cylinder) => {
 		const payload = { step: repeated.key, cylinder };

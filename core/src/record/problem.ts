@@ -23,6 +23,7 @@ const ofJob = [
 	code('overruleWithoutReason'),
 	code('unknownStep', { step: words }),
 	code('unknownWay', { step: words }),
+	code('cylindersLeft', { step: words, cylinders: z.array(z.number()) }),
 	code('stepTooEarly', { step: words, before: words }),
 	code('notSafeYet', { before: words }),
 	code('notCleanedYet', { before: words }),

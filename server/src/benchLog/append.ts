@@ -1,3 +1,4 @@
+import { groupBy } from '@exetasis/core/list';
 import {
 	askKey,
 	checkEntry,
@@ -33,6 +34,7 @@ interface KnownJob extends Omit<JobFacts, 'holdOrder'> {
 	readonly gauges: ReadonlySet<string>;
 	/** Grows with the steps of the batch. */
 	readonly stepsDone: Map<string, number>;
+	readonly cylindersDone: Map<string, Set<number>>;
 	readonly answers: Set<string>;
 	/** What of the batch has passed so far and bears on putting together. */
 	readonly passed: Entry[];
@@ -96,6 +98,9 @@ async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[
 		stationOfPart: new Map(job.cells),
 		gauges: new Set(job.gauges),
 		stepsDone: new Map(job.steps),
+		cylindersDone: new Map(
+			[...groupBy(job.cylinders, ([step]) => step)].map(([step, all]) => [step, new Set(all.map(([, at]) => at))])
+		),
 		answers: new Set(job.answers.map(([step, ask]) => askKey(step, ask)))
 	};
 }
@@ -137,6 +142,10 @@ function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen:
 	if (problem) return { id, problem };
 	if (seen.has(entry.id)) return { id, repeated: true };
 	seen.add(entry.id);
+	if (entry.kind === 'cylinderDone') {
+		const { step, cylinder } = entry.payload;
+		job.cylindersDone.set(step, (job.cylindersDone.get(step) ?? new Set()).add(cylinder));
+	}
 	if (entry.kind === 'step') job.stepsDone.set(entry.payload.step, effectiveTime(entry));
 	if (ofBuilding.includes(entry.kind)) job.passed.push(entry);
 	if (entry.kind === 'answer') job.answers.add(askKey(entry.payload.step, entry.payload.ask));

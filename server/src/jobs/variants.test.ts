@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { stepsInScope, type Chosen, type ModelSheet } from '@exetasis/core/record';
+import { piecesInPump, stepsInScope, type Chosen, type ModelSheet } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { addSheet } from '../sheets';
 import { type TestShop, arrival, decideAll, entryOf, freshDatabase, letGo, makeShop } from '../testing';
@@ -158,4 +158,36 @@ describe('what a pump is made of, found as it is opened', () => {
 		const other = await makeShop(database.db, 'Skerry');
 		expect(await sayMadeOf(other.scope, bench.job.id, MIXED)).toEqual({ kind: 'unknownJob' });
 	});
+});
+
+it('a step that is begun cylinder by cylinder is signed off when all are done, and what is taken back is not done', async () => {
+	const bench = await received(MIXED);
+	const { technician } = shop.people;
+	const steps = stepsInScope(bench.sheet, bench.job);
+	const repeated = steps.find(({ per, stage }) => per === 'cylinder' && stage === 'strip')!;
+	const say = async (...entries: ReturnType<typeof entryOf>[]) =>
+		(await append(shop.scope, technician, bench.job.id, entries))!.map((one) =>
+			one.result === 'refused' ? one.problem.code : one.result
+		);
+	for (const { key, asks } of steps.slice(0, steps.indexOf(repeated))) {
+		const value = (ask: (typeof asks)[number]) => {
+			if (ask.kind === 'count') return piecesInPump(bench.sheet, ask.station, bench.job);
+			if (ask.kind === 'choice') return ask.choices[0];
+			return ask.kind === 'tick' ? true : 'Nothing';
+		};
+		const answers = asks.map((ask, i) =>
+			entryOf(bench, technician, 'answer', { step: key, ask: i, value: value(ask) })
+		);
+		expect(await say(...answers, entryOf(bench, technician, 'step', { step: key }))).not.toContain('stepUnanswered');
+	}
+	const sign = () => entryOf(bench, technician, 'step', { step: repeated.key });
+	const [one, two, three] = [1, 2, 3].map((cylinder) =>
+		entryOf(bench, technician, 'cylinderDone', { step: repeated.key, cylinder })
+	);
+	expect(await say(one, sign())).toEqual(['accepted', 'cylindersLeft']);
+	expect(await say(two, three)).toEqual(['accepted', 'accepted']);
+	await say(entryOf(bench, technician, 'withdraw', { entry: two.id, why: 'not done after all' }));
+	expect(await say(sign())).toEqual(['cylindersLeft']);
+	const again = entryOf(bench, technician, 'cylinderDone', { step: repeated.key, cylinder: 2 });
+	expect(await say(again, sign())).toEqual(['accepted', 'accepted']);
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { EntryProblem } from '../problem';
-import { allSteps, type ModelSheet, type Opening } from '../sheet';
+import { allSteps, openedCylinders, type ModelSheet, type Opening } from '../sheet';
 import { waitsFor } from '../stepOrder';
 import { unanswered } from './answer';
 import { common, kind } from './common';
@@ -14,13 +14,14 @@ interface StepFacts extends Opening {
 	readonly sheet: ModelSheet;
 	/** Steps that are signed off, with the moment that counts, ms since 1970. */
 	readonly stepsDone: ReadonlyMap<string, number>;
+	readonly cylindersDone?: ReadonlyMap<string, ReadonlySet<number>>;
 	readonly answers: ReadonlySet<string>;
 	readonly holdOrder: boolean;
 }
 
 export function checkStep(
 	{ payload }: StepDone,
-	{ sheet, stepsDone, answers, holdOrder, ...job }: StepFacts
+	{ sheet, stepsDone, cylindersDone, answers, holdOrder, ...job }: StepFacts
 ): EntryProblem | undefined {
 	const steps = allSteps(sheet, job);
 	const step = steps.find(({ key }) => key === payload.step);
@@ -29,5 +30,10 @@ export function checkStep(
 		return { code: 'unknownWay', step: step.text };
 	const [before] = holdOrder ? waitsFor(steps, step, stepsDone) : [];
 	if (before) return { code: 'stepTooEarly', step: step.text, before: before.text };
-	return holdOrder && unanswered(step, answers).length > 0 ? { code: 'stepUnanswered', step: step.text } : undefined;
+	if (!holdOrder) return undefined;
+	// Once it is counted by cylinder, all of them count.
+	const begun = cylindersDone?.get(step.key);
+	const left = begun ? openedCylinders(sheet, job).filter((cylinder) => !begun.has(cylinder)) : [];
+	if (left.length > 0) return { code: 'cylindersLeft', step: step.text, cylinders: left };
+	return unanswered(step, answers).length > 0 ? { code: 'stepUnanswered', step: step.text } : undefined;
 }

@@ -14,6 +14,8 @@ export interface JobFactsRow {
 	readonly gauges: readonly string[];
 	/** Steps that are signed off, with the moment that counts, ms since 1970; the last of a step counts. */
 	readonly steps: readonly (readonly [string, number])[];
+	/** Steps that are repeated, and a cylinder at which each is done. */
+	readonly cylinders: readonly (readonly [string, number])[];
 	/** Questions of steps that are answered, step and number. */
 	readonly answers: readonly (readonly [string, number])[];
 }
@@ -36,6 +38,8 @@ export const jobFacts = (
 					round(extract(epoch FROM coalesce(e.effective_at, e.at)) * 1000)) ORDER BY coalesce(e.effective_at, e.at)), '[]')
 				FROM log_entry e
 				WHERE e.job_id = j.id AND e.kind = 'step' AND ${standing}) AS steps,
+			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'cylinder')), '[]') FROM log_entry e
+				WHERE e.job_id = j.id AND e.kind = 'cylinderDone' AND ${standing}) AS cylinders,
 			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'ask')), '[]') FROM log_entry e
 				WHERE e.job_id = j.id AND e.kind = 'answer' AND ${standing}) AS answers
 		FROM job j WHERE j.shop_id = $1 AND j.id = $2`,

@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { may } from '@exetasis/server/access';
 import { whoIs } from '@exetasis/server/auth/auth';
@@ -7,6 +8,7 @@ import { closeDatabase, isUnreachable } from '@exetasis/server/db/connection';
 import { stopListening } from '@exetasis/server/events';
 import { log } from '@exetasis/server/serverLog';
 import { publicRoutes, routeActions } from '$lib/server/routeActions';
+import { writeNumbersOfRequest, type Numerals } from '$lib/ui/numbers';
 
 export const init: ServerInit = async () => {
 	if (!process.env.THREAD_SCRIPT) return;
@@ -58,6 +60,10 @@ function refuseUnlessAllowed(routeId: string | null, method: string, user: App.L
 	}
 }
 
+// Pages, sentences of forms and reports alike are written as whoever asks reads numbers, however many ask at once.
+const numeralsAsked = new AsyncLocalStorage<Numerals>();
+writeNumbersOfRequest(() => numeralsAsked.getStore());
+
 export const handle: Handle = async ({ event, resolve }) => {
 	const { request, url, route, locals } = event;
 	refuseForeignOrigin(request, url);
@@ -71,7 +77,9 @@ export const handle: Handle = async ({ event, resolve }) => {
 	refuseUnlessAllowed(route.id, request.method, locals.user);
 	refuseTooLarge(route.id, request);
 	const mode = locals.user?.preferences.theme ?? 'light';
-	const answered = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) });
+	const answered = await numeralsAsked.run(locals.user?.preferences.numerals ?? 'point-space', () =>
+		resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) })
+	);
 	const response =
 		answered.status === 500 && locals.unreachable
 			? new Response(answered.body, { status: 503, headers: answered.headers })

@@ -17,23 +17,28 @@ const signs: Readonly<Record<Numerals, readonly [decimal: string, group: string]
 	'comma-space': [',', THIN],
 	'comma-point': [',', '.']
 };
-let [decimal, group] = signs['point-space'];
+let here: Numerals = 'point-space';
+let ofRequest: () => Numerals | undefined = () => undefined;
 
-/**
- * Sets how numbers are written from here on: called by the outermost component as it is drawn. A page is drawn in one go, on the
- * server too, so that nobody gets another person's signs.
- */
+/** Sets how numbers are written in this browser from here on: called by the outermost component as it is drawn. */
 export function writeNumbers(as: Numerals): void {
-	[decimal, group] = signs[as];
+	here = as;
 }
 
-const write = (text: string): string =>
-	text.replaceAll(/\d[\d.\u202f]*/g, (digits) =>
+/** On the server, where many are answered at once: whose request it is says how numbers are written in it. */
+export function writeNumbersOfRequest(of: () => Numerals | undefined): void {
+	ofRequest = of;
+}
+
+function write(text: string): string {
+	const [decimal, group] = signs[ofRequest() ?? here];
+	return text.replaceAll(/\d[\d.\u202f]*/g, (digits) =>
 		digits
 			.replace(/\.(?=\d)/, '\0')
 			.replaceAll(THIN, group)
 			.replace('\0', decimal)
 	);
+}
 
 export const formatNumber: typeof number = (...given) => write(number(...given));
 export const formatQuantity: typeof quantity = (...given) => write(quantity(...given));

@@ -112,6 +112,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 			const shown = shownUnit(dimensionOf(problem.unit as Unit), preference);
 			return `A new part of ${formatQuantity(problem.value, shown)} is at its discard limit of ${formatQuantity(problem.limit, shown)} already. Measure it again, or take another part.`;
 		}
+		case 'cylindersLeft':
+			return `“${problem.step}” is begun cylinder by cylinder, and not done at ${problem.cylinders.map((cylinder) => `cylinder ${cylinder}`).join(', ')}.`;
 		case 'stepTooEarly':
 			return `First sign off “${problem.before}”, then “${problem.step}”.`;
 		case 'notCleanedYet':

@@ -45,6 +45,10 @@ const refusals: readonly (readonly [RefusedBecause, string])[] = [
 		{ code: 'unknownWay', step },
 		'The sheet names no such way of doing “Lock out the drive”. Choose one of those shown under Strip.'
 	],
+	[
+		{ code: 'cylindersLeft', step: 'Pull the cage', cylinders: [2, 3] },
+		'“Pull the cage” is begun cylinder by cylinder, and not done at cylinder 2, cylinder 3.'
+	],
 	[{ code: 'stepTooEarly', step, before }, 'First sign off “Let the pressure off”, then “Lock out the drive”.'],
 	[{ code: 'notSafeYet', before }, 'Not safe to work on yet: first sign off “Let the pressure off” under Strip.'],
 	[

@@ -49,6 +49,11 @@ test('a gauge is added, corrected beside its fields, used, certified anew and us
 	await page.getByLabel(/^Resolution/).fill('a thousandth');
 	await page.getByLabel(/^Repeatability/).fill('0.001');
 	await fillCertificate(page);
+	// A day may be chosen as well as typed; what is typed stays, whatever it is.
+	await page.getByLabel('Due on').fill('next week');
+	await page.getByRole('button', { name: 'Choose from the calendar' }).nth(1).click();
+	await page.getByRole('button', { name: /^Choose .*\b15 / }).click();
+	await expect(page.getByLabel('Due on')).toHaveValue(/^\d{4}-\d\d-15$/);
 	await page.getByLabel('Due on').fill('2026-09-01');
 	await page.getByRole('button', { name: 'Add the gauge' }).click();
 	await expect(page.getByText('“a thousandth” is not a number')).toBeVisible();

@@ -2,7 +2,10 @@ import type { LifeOnRecord } from '@exetasis/core/decide';
 import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
-/** The lives of a model's parts in pumps that have been released at least once. */
+/**
+ * The lives of a model's parts in pumps that have been released at least once, in one and the same order for the same record: of
+ * lives that began together a fit may count some, and is not to count others the next time.
+ */
 export const livesOfModel = (scope: ShopScope, model: string): Promise<LifeOnRecord[]> =>
 	rows(
 		scope,
@@ -13,6 +16,7 @@ export const livesOfModel = (scope: ShopScope, model: string): Promise<LifeOnRec
 			coalesce((SELECT array_agg(DISTINCT j.pump_hours) FROM standing_look k JOIN job j ON j.id = k.job_id
 				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND j.released_at IS NOT NULL), '{}') AS "lookedHours"
 		FROM part_life l JOIN pump p ON p.id = l.pump_id JOIN part a ON a.id = l.part_id
-		WHERE l.shop_id = $1 AND p.model = $2 AND EXISTS (SELECT 1 FROM job WHERE pump_id = l.pump_id AND released_at IS NOT NULL)`,
+		WHERE l.shop_id = $1 AND p.model = $2 AND EXISTS (SELECT 1 FROM job WHERE pump_id = l.pump_id AND released_at IS NOT NULL)
+		ORDER BY p.serial, l.station, l.cylinder, l.fitted_hours NULLS FIRST`,
 		[model]
 	);

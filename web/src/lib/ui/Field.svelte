@@ -5,7 +5,7 @@
 		label: string;
 		value: string | undefined;
 		errors?: readonly string[];
-		type?: 'text' | 'email' | 'date' | 'password';
+		type?: 'text' | 'email' | 'password';
 		/** Choices, value and words; left out: a text is typed. */
 		options?: readonly (readonly [value: string, words: string])[];
 		hint?: string;

@@ -1,6 +1,7 @@
 <!-- @component Receive: which pump, what it came in for, its hours and its duty. -->
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
+	import { preloadCode } from '$app/navigation';
 	import { unitLabel } from '@exetasis/core/quantity';
 	import { complaints, type Complaint } from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
@@ -20,6 +21,8 @@
 	import { layoutName } from '$lib/words/layout';
 
 	let { data, form: answer } = $props();
+	// So that the job's first step stands on the page as soon as the pump is received.
+	onMount(() => void preloadCode('/jobs/received/strip'));
 	const { form, errors, enhance } = keptForm(untrack(() => data.form));
 	let known = $state.raw<FoundPump>();
 	const tick = (one: Complaint, on: boolean) =>

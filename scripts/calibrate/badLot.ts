@@ -39,17 +39,27 @@ function fleetByLot(random: Random, planted: boolean): GroupedEvents[] {
 
 const STANDS_OUT = 0.05;
 
-/** In how many fleets the bad lot is what stands out first, and in how many of those without one anything does. */
-export function badLots(fleets: number, seed: number): { found: number; alarms: number; fleets: number } {
+interface Told {
+	readonly found: number;
+	readonly alarms: number;
+	readonly fleets: number;
+}
+
+// In how many fleets the bad lot is what stands out first, as the worse one, and in how many of those without one anything does.
+function told(fleets: number, seed: number, fleetOf: (random: Random, planted: boolean) => GroupedEvents[]): Told {
 	const random = new Random(seed);
 	let [found, alarms] = [0, 0];
 	for (let fleet = 0; fleet < fleets; fleet++) {
-		const [first] = contrastGroups(fleetByLot(random, true)).contrasts;
-		if (first && first.q <= STANDS_OUT && first.group === BAD && first.pattern === PATTERNS[0]) found++;
-		if (contrastGroups(fleetByLot(random, false)).contrasts.some(({ q }) => q <= STANDS_OUT)) alarms++;
+		const [first] = contrastGroups(fleetOf(random, true)).contrasts;
+		const worse = first && first.events * first.others.hours > first.others.events * first.hours;
+		if (worse && first.q <= STANDS_OUT && first.group === BAD && [PATTERNS[0], null].includes(first.pattern)) found++;
+		if (contrastGroups(fleetOf(random, false)).contrasts.some(({ q }) => q <= STANDS_OUT)) alarms++;
 	}
 	return { found, alarms, fleets };
 }
+
+/** A lot that tears more often, among marks. */
+export const badLots = (fleets: number, seed: number): Told => told(fleets, seed, fleetByLot);
 
 const WORN_SHAPE = 3;
 const WORN_SCALE_H = 5000;
@@ -81,23 +91,8 @@ function wornByLot(random: Random, planted: boolean): GroupedEvents[] {
 	return rows;
 }
 
-/** In how many fleets the lot that wears out sooner stands out first, and in how many of those without one anything does. */
-export function wornLots(fleets: number, seed: number): { found: number; alarms: number; fleets: number } {
-	const random = new Random(seed);
-	let [found, alarms] = [0, 0];
-	for (let fleet = 0; fleet < fleets; fleet++) {
-		const [first] = contrastGroups(wornByLot(random, true)).contrasts;
-		if (
-			first &&
-			first.q <= STANDS_OUT &&
-			first.group === BAD &&
-			first.events / first.hours > first.others.events / first.others.hours
-		)
-			found++;
-		if (contrastGroups(wornByLot(random, false)).contrasts.some(({ q }) => q <= STANDS_OUT)) alarms++;
-	}
-	return { found, alarms, fleets };
-}
+/** A lot that wears out sooner, among sizes. */
+export const wornLots = (fleets: number, seed: number): Told => told(fleets, seed, wornByLot);
 
 const SHAPE = 2;
 const SCALE_H = 3000;

@@ -46,6 +46,7 @@ export interface Held<G> extends HoldFinding {
 /**
  * What a hold test says against the sheet; undefined where nothing was held, or the sheet has no such test. Both pressures are
  * read with the uncertainty of the gauge's own budget, as if each had its own calibration, which is on the safe side.
+ * Units: MPa, minutes. Errors: PreconditionError of `holdFinding` and `budgetOf`. Source: JCGM 100:2008, 5.1; JCGM 106:2012, 7.
  */
 export function holdOn<G extends PressureGauge>(
 	{ proof }: Pick<ModelSheet, 'proof'>,

@@ -36,7 +36,9 @@ export async function upToDate(scope: ShopScope): Promise<string> {
 
 // Whether a size is beyond its limit follows from all its readings, gauges and temperatures: no statement knows that.
 async function countSizes(scope: ShopScope, pumpIds: readonly string[]): Promise<void> {
-	const [sheets, gauges] = await Promise.all([newestSheets(scope), gaugesOf(scope)]);
+	// One after the other: inside a transaction they share its one connection.
+	const sheets = await newestSheets(scope);
+	const gauges = await gaugesOf(scope);
 	const stationOf = new Map(
 		sheets.flatMap(({ model, stations }) => stations.map((station) => [`${model}/${station.key}`, station] as const))
 	);

@@ -1,6 +1,6 @@
 import type { SizeOnRecord } from '@exetasis/core/decide';
 import type { ShopScope } from '../scope';
-import { rows } from './statement';
+import { readings, rows } from './statement';
 
 export interface SizeAtRebuild extends Pick<SizeOnRecord, 'characteristic' | 'readings'> {
 	readonly job: string;
@@ -18,8 +18,7 @@ export const sizesOfPump = (
 		scope,
 		`
 		SELECT r.job_id AS job, c.station, c.cylinder, r.characteristic,
-			json_agg(jsonb_strip_nulls(jsonb_build_object('row', r.grid_row, 'column', r.grid_column, 'value', r.value,
-				'gauge', r.gauge_id, 'partC', r.part_c))) AS readings
+			${readings} AS readings
 		FROM standing_reading r JOIN job j ON j.id = r.job_id
 		JOIN mat_cell c ON c.job_id = r.job_id AND c.part_id = r.part_id
 		WHERE j.shop_id = $1 AND j.pump_id = $2 AND r.characteristic = ANY($3::text[])

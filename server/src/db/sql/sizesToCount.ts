@@ -1,6 +1,6 @@
 import type { SizeOnRecord } from '@exetasis/core/decide';
 import type { ShopScope } from '../scope';
-import { rows } from './statement';
+import { readings, rows } from './statement';
 
 export interface SizeToCount extends SizeOnRecord {
 	readonly job: string;
@@ -16,8 +16,7 @@ export const sizesToCount = (scope: ShopScope, pumpIds: readonly string[]): Prom
 		scope,
 		`
 		WITH read AS (
-			SELECT r.job_id, r.part_id, r.characteristic, json_agg(jsonb_strip_nulls(jsonb_build_object('row', r.grid_row,
-				'column', r.grid_column, 'value', r.value, 'gauge', r.gauge_id, 'partC', r.part_c))) AS readings
+			SELECT r.job_id, r.part_id, r.characteristic, ${readings} AS readings
 			FROM standing_reading r JOIN job j ON j.id = r.job_id
 			WHERE j.shop_id = $1 AND j.pump_id = ANY($2::uuid[]) AND j.released_at IS NOT NULL
 			GROUP BY r.job_id, r.part_id, r.characteristic)

@@ -21,3 +21,7 @@ export const row = async <T>(scope: ShopScope, sql: string, values: readonly unk
 
 /** Holds for an entry e of the log that was not taken back. */
 export const standing = `NOT EXISTS (SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = e.shop_id AND w.entry_id = e.id)`;
+
+/** The readings r of one size together, as the core takes them. */
+export const readings = `json_agg(jsonb_strip_nulls(jsonb_build_object('row', r.grid_row, 'column', r.grid_column, 'value', r.value,
+			'gauge', r.gauge_id, 'partC', r.part_c)))`;

@@ -101,6 +101,9 @@ export async function inFull(page: Page, check: (why: Locator) => Promise<void>)
 	await expect(why).toHaveCount(0);
 }
 
-/** To another stage of the job. */
-export const toStage = (page: Page, name: string): Promise<void> =>
-	page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name, exact: true }).click();
+/** To another stage of the job: there once its page stands, since stages look alike. */
+export async function toStage(page: Page, name: string): Promise<void> {
+	const stage = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name, exact: true });
+	await stage.click();
+	await expect(stage).toHaveAttribute('aria-current', 'step');
+}

@@ -449,6 +449,15 @@ const answers: Record<string, Walked> = {
 		args: [inputFor(sheet, 'plunger', plunger, { life: facts, asFitted: { diameter: 18 } })],
 		held: [...sheetIsChecked, 'row', 'column']
 	},
+	forecastOf: {
+		args: [inputFor(sheet, 'plunger', plunger, { life: facts, asFitted: { diameter: 18 } })],
+		held: [...sheetIsChecked, 'row', 'column']
+	},
+	partLifeOf: {
+		args: [inputFor(sheet, 'plunger', plunger, { life: facts, asFitted: { diameter: 18 } }), 1000],
+		held: sheetIsChecked,
+		call: (known: never, hours: never) => decide.partLifeOf(known, []).reused(hours)
+	},
 	because: { args: [judgement, { code: 'nothingFound' }], held: ['0'] },
 	unknownLife: { args: [station], held: ['0'] },
 	PartLife: {

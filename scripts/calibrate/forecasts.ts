@@ -5,6 +5,7 @@ import {
 	type FleetKnowledge,
 	type JobOnRecord,
 	type Judgement,
+	type PartLife,
 	type ShopGauge,
 	type SizeOnRecord
 } from '../../core/src/decide';
@@ -74,10 +75,11 @@ export interface Judged {
 	readonly station: Station;
 	readonly cylinder: number;
 	judgement: Judgement;
+	readonly life: PartLife;
 	replaced: boolean;
 }
 
-const wearing = (station: Station, { life }: Judgement) =>
+const wearing = (station: Station, life: PartLife) =>
 	station.characteristics.filter(({ key, when }) => when === 'always' && life.wearOf(key));
 
 /** The forecasts of one shop. */
@@ -115,9 +117,9 @@ export class ForecastBook {
 		const { pumpHours } = state.jobs.at(-1)!;
 		const log = this.#harshnessOf(state, judged);
 		state.pending = judged.map((one): Pending => {
-			const { place, judgement, station, replaced } = one;
+			const { place, life, station, replaced } = one;
 			const start = place.fittedHours ?? place.fromHours;
-			const wears = wearing(station, judgement).map(({ key }) => {
+			const wears = wearing(station, life).map(({ key }) => {
 				const wear = replaced
 					? new ReferenceSize(this.#world, { station, key, before: [{ hours: 0, weight: 1 }], looks: [] }, this.#before)
 					: new ReferenceSize(this.#world, this.#seen(one.place, key), this.#before);
@@ -127,7 +129,7 @@ export class ForecastBook {
 				? [{ hours: 0, weight: 1 }]
 				: this.#ages(place).map(({ hours, weight }) => ({ hours: hours + pumpHours - start, weight }));
 			const damage = chanceOfDamage(this.#world, station, ages, next);
-			const chances = replaced ? judgement.life.fresh(next) : judgement.life.reused(next);
+			const chances = replaced ? life.fresh(next) : life.reused(next);
 			return {
 				place,
 				said: chances.beyond,
@@ -141,9 +143,7 @@ export class ForecastBook {
 				sizes: wears.map(({ key, reference }) => ({
 					key,
 					reference,
-					said: (replaced ? this.#newOne(station, key, state, fleet) : judgement.life.wearOf(key)!).chance(
-						judgement.life.duty(next)
-					)
+					said: (replaced ? this.#newOne(station, key, state, fleet) : life.wearOf(key)!).chance(life.duty(next))
 				}))
 			};
 		});
@@ -152,9 +152,9 @@ export class ForecastBook {
 	// ln of what the reference believes of a pump's harshness: by its parts that are gone, and by all that are in it, also those
 	// that lie in no part of this rebuild.
 	#harshnessOf(state: PumpState, judged: readonly Judged[]): Float64Array {
-		for (const { place, station, judgement } of judged) {
+		for (const { place, station, life } of judged) {
 			place.evidence = new Float64Array(state.gone.length);
-			for (const { key } of wearing(station, judgement)) {
+			for (const { key } of wearing(station, life)) {
 				const { logEvidence } = new ReferenceSize(this.#world, this.#seen(place, key), this.#before);
 				for (let f = 0; f < logEvidence.length; f++) place.evidence[f] += logEvidence[f];
 			}

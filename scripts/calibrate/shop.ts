@@ -5,10 +5,12 @@ import {
 	knowledgeOfPump,
 	leadersOf,
 	learnFleet,
+	partLifeOf,
 	pastOf,
 	withinSet,
 	type FleetKnowledge,
 	type JobOnRecord,
+	type JudgeInput,
 	type LifeOnRecord,
 	type ShopGauge,
 	type SizeOnRecord
@@ -173,7 +175,7 @@ export class SimulatedShop {
 					return fitted ? [[key, fitted]] : [];
 				})
 			);
-			const judgement = judge({
+			const input: JudgeInput = {
 				station,
 				record,
 				asFitted: {},
@@ -182,8 +184,10 @@ export class SimulatedShop {
 				stations: this.#sheet.stations,
 				ratedPressure: this.#sheet.ratedPressureMPa,
 				life: { ...past, ...known, wear, ends: this.#fleet.ends[station.key] }
-			});
-			return { place, record, judgement, station, cylinder: place.cylinder, replaced: false };
+			};
+			const judgement = judge(input);
+			const life = partLifeOf(input, judgement.measured);
+			return { place, record, judgement, life, station, cylinder: place.cylinder, replaced: false };
 		});
 		const leaders = leadersOf(judged, this.#world.policy);
 		for (const one of judged) {

@@ -164,7 +164,7 @@ function forecastStep(
 			number('partsOnRecord', parts),
 			...(life ? [share('pumpsHardness', Math.exp(life.pump.mean))] : [])
 		],
-		result: { value: outlook.probability, unit: 'share' }
+		result: { value: outlook.odds.probability, unit: 'share' }
 	};
 }
 
@@ -175,9 +175,8 @@ const paceStep = (characteristic: string, { faster }: Outlook): Step => ({
 	result: { value: faster.probability, unit: 'share' }
 });
 
-function otherEndStep({ life, policy }: JudgeInput, judgement: Judgement): Step {
-	const { probability } = judgement.life.other(policy.intervalHours);
-	const { events, lives, prior } = judgement.life.ends;
+function otherEndStep({ life, policy }: JudgeInput, { other }: Judgement): Step {
+	const { events, lives, prior } = other.ends;
 	return {
 		key: 'otherEnd',
 		inputs: [
@@ -189,7 +188,7 @@ function otherEndStep({ life, policy }: JudgeInput, judgement: Judgement): Step 
 			hours('priorScale', prior.scaleHours),
 			number('priorWorth', prior.worth)
 		],
-		result: { value: probability, unit: 'share' }
+		result: { value: other.odds.probability, unit: 'share' }
 	};
 }
 

@@ -9,8 +9,15 @@ const station = (key: string) => stationOn(sheet, key);
 const readings = (characteristic: string, values: number[], angles = 2) =>
 	values.map((value, i) => read(characteristic, value, Math.floor(i / angles), i % angles));
 
-const judged = (key: string, record: PartRecord, more: Partial<JudgeInput> = {}) =>
-	judge({ station: station(key), record, asFitted: {}, gauges: [fineGauge], policy: defaultPolicy, ...more });
+const inputOf = (key: string, record: PartRecord, more: Partial<JudgeInput> = {}): JudgeInput => ({
+	station: station(key),
+	record,
+	asFitted: {},
+	gauges: [fineGauge],
+	policy: defaultPolicy,
+	...more
+});
+const judged = (...of: Parameters<typeof inputOf>) => judge(inputOf(...of));
 const codes = (key: string, record: PartRecord, more?: Partial<JudgeInput>) =>
 	judged(key, record, more).reasons.map(({ code }) => code);
 const sound = [17.995, 17.995, 17.994, 17.995, 17.996, 17.995];
@@ -84,14 +91,14 @@ describe('judge', () => {
 				)
 			);
 		const after = (hours: number) =>
-			judged('plunger', record(), { life: ran(station('plunger'), hours) }).outlook.diameter.probability;
+			judged('plunger', record(), { life: ran(station('plunger'), hours) }).outlook.diameter.odds.probability;
 		expect(after(1000)).toBeGreaterThan(3 * after(12_000));
 	});
 	it('gives a part of unknown age, and a new one in its place, odds that are not nought', () => {
-		const { life } = judged('plunger', recordOf(clean()));
-		expect(life.reused(2000).beyond).toBeGreaterThan(life.fresh(2000).beyond);
-		expect(life.fresh(2000).beyond).toBeGreaterThan(0.001);
-		expect(life.fresh(2000).stop).toBeLessThan(life.fresh(2000).beyond);
+		const { reused, fresh } = judged('plunger', recordOf(clean()));
+		expect(reused.beyond).toBeGreaterThan(fresh.beyond);
+		expect(fresh.beyond).toBeGreaterThan(0.001);
+		expect(fresh.stop).toBeLessThan(fresh.beyond);
 	});
 	it('gives a new part the same odds whatever was measured on the old one', () => {
 		const of = (value: number) =>
@@ -104,7 +111,7 @@ describe('judge', () => {
 						sound.map(() => value)
 					)
 				)
-			).life.fresh(2000);
+			).fresh;
 		expect(of(17.96)).toEqual(of(17.999));
 	});
 	it('says not inside while one place is read coarsely near its limit, whatever is read last', () => {
@@ -150,8 +157,8 @@ describe('judge', () => {
 					const { verdict, reasons, outlook } = judged('plunger', record, { life: ran(station('plunger'), hours) });
 					expect(reasons.length).toBeGreaterThan(0);
 					expect(['reuse', 'replace', 'lookAgain']).toContain(verdict);
-					expect(outlook.diameter.probability).toBeGreaterThanOrEqual(0);
-					expect(outlook.diameter.probability).toBeLessThanOrEqual(1);
+					expect(outlook.diameter.odds.probability).toBeGreaterThanOrEqual(0);
+					expect(outlook.diameter.odds.probability).toBeLessThanOrEqual(1);
 				}
 			),
 			{ seed: 13, numRuns: 60 }

@@ -9,34 +9,23 @@ import {
 	standingDecision,
 	type Finding,
 	type PartRecord,
-	type SheetCharacteristic,
 	type Station,
 	type Verdict
 } from '../record';
-import {
-	judgeCharacteristic,
-	measureCharacteristic,
-	type JudgedCharacteristic,
-	type MeasuredCharacteristic,
-	type ShopGauge
-} from './characteristic';
+import { measureCharacteristic, type JudgedCharacteristic, type MeasuredCharacteristic } from './characteristic';
 import { customKindOf } from './customs';
+import { forecastFor, futureOf, measure, readingsOf, type Forecast, type ForecastInput } from './forecast';
 import { identityReasons } from './identity';
-import { otherReasons, outlooksOf, sizeReasons, type Outlook } from './outlook';
-import { PartLife, unknownLife, type LifeFacts } from './partLife';
+import { otherReasons, sizeReasons } from './outlook';
+import { PartLife, unknownLife } from './partLife';
 import type { Policy } from './policy';
 import type { Reason } from './reason';
 import { wantedSizes } from './wanted';
 
 /** Everything that a verdict on one part rests on. */
-export interface JudgeInput {
-	readonly station: Station;
-	readonly record: PartRecord;
-	readonly asFitted: Readonly<Record<string, number>>;
-	readonly gauges: readonly ShopGauge[];
-	readonly policy: Policy;
-	/** How long it has run, and what is on record of such parts; left out: nothing, and the priors speak alone. */
-	readonly life?: LifeFacts;
+export interface JudgeInput extends ForecastInput {
+	/** Its forecast, where it has been worked out already; used while it is of the same readings and interval. */
+	readonly forecast?: Forecast;
 	/** The parts that it runs with, as they lie on the mat. */
 	readonly mates?: readonly Mate[];
 	/** The model's other stations, among which look-alikes are told apart, and its rated pressure, MPa. */
@@ -49,7 +38,7 @@ export interface Mate {
 	readonly record: PartRecord;
 }
 
-export interface Judgement {
+export interface Judgement extends Omit<Forecast, 'of'> {
 	/** "open" until somebody has looked. */
 	readonly verdict: Verdict | 'open';
 	readonly reasons: readonly Reason[];
@@ -59,10 +48,6 @@ export interface Judgement {
 	readonly measured: readonly JudgedCharacteristic[];
 	/** What follows from the sizes. */
 	readonly figures: readonly Figure[];
-	/** Outlook of each measured characteristic at the next service, by its key. */
-	readonly outlook: Readonly<Record<string, Outlook>>;
-	/** Its future, to be asked for any interval. */
-	readonly life: PartLife;
 }
 
 // What each reason asks for; the strongest wins: replace, then look again, then reuse.
@@ -134,29 +119,28 @@ function judgeByRules(
 		{ code: 'notJudged', what: argument, value: String(value), expected }
 	];
 	const life = new PartLife(station, unknownLife(station), [], {});
-	return { ...verdictBy(reasons), sizes: [], measured: [], figures: [], outlook: {}, life };
+	return { ...verdictBy(reasons), sizes: [], measured: [], figures: [], ...futureOf(life, [], policy) };
 }
 
 function judgeByFigures(input: JudgeInput): Judgement {
 	const { station, record } = input;
 	const { sizes, measured } = measure(input);
 	const figures = figuresOf(input, sizes);
-	const life = lifeOf(input, measured);
-	const outlook = outlooksOf(life, measured, input.policy);
+	const { of: _, ...future } = forecastFor(input, measured);
 	const reasons: Reason[] = [
 		...ruleReasons(station, input.policy),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
 		...foundReasons(record),
-		...measured.flatMap((one) => sizeReasons(one, outlook[one.sheet.key], input)),
+		...measured.flatMap((one) => sizeReasons(one, future.outlook[one.sheet.key], input)),
 		...figures.flatMap((figure) => figureReasons(figure, input.policy)),
 		...identityReasons(station, sizesByKey(sizes), input.stations ?? []),
 		...unmeasuredReasons(input, sizes),
 		...mateReasons(input),
-		...otherReasons(life, input.policy)
+		...otherReasons(future.other, input.policy)
 	];
 	if (!isLookedAt(record)) reasons.push({ code: 'notLooked' });
 	else if (record.clean) reasons.push({ code: 'nothingFound' });
-	return { ...verdictBy(reasons), sizes, measured, figures, outlook, life };
+	return { ...verdictBy(reasons), sizes, measured, figures, ...future };
 }
 
 function verdictBy(reasons: readonly Reason[]): Pick<Judgement, 'verdict' | 'reasons'> {
@@ -205,25 +189,6 @@ function patternReason({ payload }: Finding, rules: readonly PatternRule[]): Rea
 	return { code: out ? 'patternOut' : 'remark', pattern, severity, onset };
 }
 
-const readingsOf = (record: PartRecord, { key }: SheetCharacteristic) =>
-	record.readings.filter((reading) => reading.payload.characteristic === key);
-
-function measure({ station, record, gauges, policy, asFitted }: JudgeInput) {
-	const read = station.characteristics
-		.map((sheet) => ({ sheet, readings: readingsOf(record, sheet) }))
-		.filter(({ readings }) => readings.length > 0);
-	const judged = read.map(({ sheet, readings }) =>
-		judgeCharacteristic(station.type, sheet, readings, { gauges, policy, asFitted })
-	);
-	return {
-		sizes: read.map(
-			({ sheet, readings }, i): MeasuredCharacteristic =>
-				judged[i] ?? measureCharacteristic(station.type, sheet, readings, gauges)
-		),
-		measured: judged.filter((one) => one !== undefined)
-	};
-}
-
 const sizesByKey = (sizes: readonly MeasuredCharacteristic[]): Sizes =>
 	Object.fromEntries(
 		sizes.flatMap(({ sheet, value, budget }) =>
@@ -251,17 +216,6 @@ function figuresOf(input: JudgeInput, sizes: readonly MeasuredCharacteristic[]):
 		})),
 		ratedPressure
 	});
-}
-
-// A part's future rests on its record and on what is on record of its like; neither changes with the policy.
-const lives = new WeakMap<PartRecord, { facts: LifeFacts; gauges: readonly ShopGauge[]; life: PartLife }>();
-function lifeOf({ station, record, gauges, asFitted, life }: JudgeInput, measured: readonly JudgedCharacteristic[]) {
-	const facts = life ?? unknownLife(station);
-	const known = lives.get(record);
-	if (life && known?.facts === life && known.gauges === gauges) return known.life;
-	const made = new PartLife(station, facts, measured, asFitted);
-	lives.set(record, { facts, gauges, life: made });
-	return made;
 }
 
 const NORMAL_K = 2; // expanded at about 95 %, for the sentence

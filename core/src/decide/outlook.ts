@@ -1,3 +1,4 @@
+import type { Odds, OtherEnds } from '../life';
 import type { JudgedCharacteristic } from './characteristic';
 import type { LifeFacts, PartLife } from './partLife';
 import type { Policy } from './policy';
@@ -8,8 +9,8 @@ export interface Outlook {
 	/** Expected wear then with its standard uncertainty, in the unit of the size. */
 	readonly expected: number;
 	readonly u: number;
-	/** P(wear beyond the discard limit by then), what is beyond now included. */
-	readonly probability: number;
+	/** P(wear beyond the discard limit by then), what is beyond now included, with what open parameters leave of it. */
+	readonly odds: Odds;
 	/** The same if a second look finds it inside now: the chance that it goes beyond from here. */
 	readonly ifInside: number;
 	/** Wear in 1000 h of the duty to come. */
@@ -25,6 +26,22 @@ export interface Outlook {
 	};
 }
 
+/** What else may end it by then, and the same of a new one in its place. */
+export interface OtherOutlook {
+	readonly odds: Odds;
+	readonly fresh: number;
+	readonly ends: Pick<OtherEnds, 'events' | 'lives' | 'prior'>;
+}
+
+export function otherOutlook(life: PartLife, { intervalHours }: Policy): OtherOutlook {
+	const { events, lives, prior } = life.ends;
+	return {
+		odds: life.other(intervalHours),
+		fresh: life.freshOther(intervalHours).probability,
+		ends: { events, lives, prior }
+	};
+}
+
 /** How each measured size will stand at the next service, by its key; what does not wear is left out. */
 export function outlooksOf(life: PartLife, measured: readonly JudgedCharacteristic[], { intervalHours }: Policy) {
 	const hours = life.duty(intervalHours);
@@ -34,13 +51,13 @@ export function outlooksOf(life: PartLife, measured: readonly JudgedCharacterist
 			if (!known) return [];
 			const { worn, sd, per1000h } = known.expected(hours);
 			const { prior, lives, parts } = known.knowledge;
-			const probability = known.chance(hours);
+			const odds = known.odds(hours);
 			const now = known.chance(0);
 			const outlook = {
 				expected: worn * wear.allowance,
 				u: sd * wear.allowance,
-				probability,
-				ifInside: now < 1 ? Math.max(0, (probability - now) / (1 - now)) : 1,
+				odds,
+				ifInside: now < 1 ? Math.max(0, (odds.probability - now) / (1 - now)) : 1,
 				ratePer1000h: life.duty(per1000h) * wear.allowance,
 				faster: known.faster(FAST),
 				basis: { from: prior.from, worth: prior.worth, lives, parts }
@@ -54,11 +71,10 @@ const FAST_SURE = 0.5;
 const LEAST_TOLD = 0.02; // chance of another end that is worth a reason where none is on record
 
 /** What else may end it by then. Replacing helps only where a new part is the safer one: where age matters nothing it buys nothing. */
-export function otherReasons(life: PartLife, { intervalHours, acceptWearOut }: Policy): Reason[] {
-	const { probability, low, high } = life.other(intervalHours);
-	const { events, lives, prior } = life.ends;
+export function otherReasons({ odds, fresh, ends }: OtherOutlook, { intervalHours, acceptWearOut }: Policy): Reason[] {
+	const { probability, low, high } = odds;
+	const { events, lives, prior } = ends;
 	if (events === 0 && probability < LEAST_TOLD) return [];
-	const fresh = life.freshOther(intervalHours).probability;
 	const code = probability > acceptWearOut && fresh < probability / 2 ? 'likelyToFail' : 'otherRisk';
 	return [{ code, probability, low, high, interval: intervalHours, events, lives, worth: prior.worth }];
 }
@@ -87,11 +103,12 @@ export function sizeReasons(
 	if (!outlook || zone === 'beyond') return [now];
 	// What is too close to call is worth a second look, unless it goes out whatever that finds.
 	const future: Reason = {
-		code: (zone === 'tooClose' ? outlook.ifInside : outlook.probability) > policy.acceptWearOut ? 'wearsOut' : 'lasts',
+		code:
+			(zone === 'tooClose' ? outlook.ifInside : outlook.odds.probability) > policy.acceptWearOut ? 'wearsOut' : 'lasts',
 		characteristic: sheet.key,
 		worn: wear.worn,
 		allowance: wear.allowance,
-		probability: outlook.probability,
+		probability: outlook.odds.probability,
 		...(life?.age.kind === 'known' ? { hours: life.age.hours } : {}),
 		interval: policy.intervalHours
 	};

@@ -23,11 +23,11 @@ describe('what cannot be worked with', () => {
 	it('leaves the part open and says why, with its findings; it can be decided by hand', () => {
 		const record = recordOf(clean(), read('diameter', 17.98), finding('wearBand'));
 		// A size as fitted at the discard limit: nothing was left to wear.
-		const { verdict, reasons, life } = judge(inputFor(marram, 'plunger', record, { asFitted: { diameter: 17.95 } }));
+		const { verdict, reasons, reused } = judge(inputFor(marram, 'plunger', record, { asFitted: { diameter: 17.95 } }));
 		expect(verdict).toBe('open');
 		expect(reasons).toContainEqual(expect.objectContaining({ code: 'notJudged', value: expect.any(String) }));
 		expect(reasons).toContainEqual(expect.objectContaining({ code: 'remark' }));
-		expect(life.reused(1000).stop).toBeGreaterThan(0);
+		expect(reused.stop).toBeGreaterThan(0);
 	});
 	it('still puts in a new one where it was not there', () => {
 		const missing = { ...clean(), kind: 'asFound', payload: { where: 'missing' } } as Entry;

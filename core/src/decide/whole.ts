@@ -80,7 +80,7 @@ export const INTERVALS = Array.from({ length: 24 }, (_, i) => (i + 1) * 250);
 export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): WholeDecision {
 	const unplanned = openingCost + policy.downtimeCost;
 	const judged = judgeAll(parts, policy);
-	const now = judged.map((part) => setPart(part, policy.intervalHours, policy));
+	const now = judged.map((part) => setPart(part, policy));
 	const least = decideSet(now, unplanned);
 	const decided = judged.map((part, i): DecidedPart => {
 		const says = {
@@ -151,7 +151,7 @@ export function economicInterval({ parts, policy, openingCost }: WholeInput): Ec
 		(hours) => {
 			const now = { ...policy, intervalHours: hours };
 			const judged = judgeAll(parts, now);
-			const set = judged.map((part) => setPart(part, hours, now));
+			const set = judged.map((part) => setPart(part, now));
 			const { school } = policy;
 			return school === 'leastCost' ? set : set.map((one, i) => fixedBy(one, judged[i], school));
 		},
@@ -209,16 +209,12 @@ interface PricedPart extends SetPart {
 	readonly fresh: PartChances;
 }
 
-function setPart(
-	{ id, input, cylinder, hard, standing, onCondition }: WeighedPart,
-	within: number,
-	policy: Policy
-): PricedPart {
+function setPart({ id, input, cylinder, hard, standing, onCondition }: WeighedPart, policy: Policy): PricedPart {
 	const { price, collateral } = input.station;
 	const fixed: Choice | undefined =
 		standing === 'reuse' || standing === 'replace' ? standing : hard ? 'replace' : undefined;
 	const set = setOf(input.station, cylinder, policy);
-	const [reused, fresh] = [onCondition.life.reused(within), onCondition.life.fresh(within)];
+	const { reused, fresh } = onCondition;
 	return {
 		id,
 		price,

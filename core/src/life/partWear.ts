@@ -114,19 +114,12 @@ export class PartWear {
 	 * discard limit. Errors: PreconditionError for hours below 0 or not finite, or a limit not above 0.
 	 */
 	chance(hours: number, limit = 1): number {
-		const key = `${hours}/${limit}`;
-		const known = this.#said.get(key);
-		if (known !== undefined) return known;
-		const said = this.#chance(hours, limit);
-		if (this.#said.size >= MOST_SAID) this.#said.clear();
-		this.#said.set(key, said);
-		return said;
+		return remembered(this.#said, hours, limit, () => this.#chance(this.#chances(hours, limit)));
 	}
 	// Every school and every sentence asks for the same few hours.
 	readonly #said = new Map<string, number>();
 
-	#chance(hours: number, limit: number): number {
-		const chances = this.#chances(hours, limit);
+	#chance(chances: readonly Float64Array[]): number {
 		let sum = 0;
 		for (const [path, posterior] of this.#posterior.entries())
 			for (let i = 0; i < posterior.length; i++) if (posterior[i] > 0) sum += posterior[i] * chances[path][i];
@@ -135,7 +128,11 @@ export class PartWear {
 
 	/** The chance with what the open rate of its kind and pump and the open scatter leave of it. */
 	odds(hours: number, limit = 1): Odds {
-		const chances = this.#chances(hours, limit);
+		return remembered(this.#oddsSaid, hours, limit, () => this.#odds(this.#chances(hours, limit)));
+	}
+	readonly #oddsSaid = new Map<string, Odds>();
+
+	#odds(chances: readonly Float64Array[]): Odds {
 		const points: { chance: number; weight: number }[] = [];
 		for (const [path, evidence] of this.#evidence.entries())
 			for (let b = 0; b < BETWEENS; b++) {
@@ -155,7 +152,7 @@ export class PartWear {
 					if (all > 0) points.push({ chance: beyond / all, weight: weight * QUANTILE_WEIGHTS[q] * all });
 				}
 			}
-		return { probability: this.chance(hours, limit), ...spreadOf(points) };
+		return { probability: this.#chance(chances), ...spreadOf(points) };
 	}
 
 	/** Mean wear after more hours and its standard deviation, as shares of the allowance; and its own mean rate in 1000 h. */
@@ -285,6 +282,16 @@ function wearShapesOf(prior: WearPrior): ReturnType<typeof wearShapes> {
 	let shapes = shapesKept.get(prior);
 	if (!shapes) shapesKept.set(prior, (shapes = wearShapes(prior)));
 	return shapes;
+}
+
+function remembered<T>(said: Map<string, T>, hours: number, limit: number, work: () => T): T {
+	const key = `${hours}/${limit}`;
+	const known = said.get(key);
+	if (known !== undefined) return known;
+	const now = work();
+	if (said.size >= MOST_SAID) said.clear();
+	said.set(key, now);
+	return now;
 }
 
 /** 5 and 95 % points of weighted chances. */

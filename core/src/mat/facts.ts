@@ -1,4 +1,4 @@
-import type { FleetKnowledge, PartPast, Policy, PumpKnowledge, ShopGauge } from '../decide';
+import type { FleetKnowledge, Forecast, PartPast, Policy, PumpKnowledge, ShopGauge } from '../decide';
 import type { ModelSheet } from '../record';
 
 /** One cell of the mat: which part lies there and what is known of its life. */
@@ -25,4 +25,6 @@ export interface MatFacts {
 	readonly gauges: readonly ShopGauge[];
 	readonly policy: Policy;
 	readonly fleet: MatKnowledge;
+	/** By part, what was worked out of its future before. */
+	readonly forecasts?: Readonly<Record<string, Forecast>>;
 }

@@ -74,7 +74,7 @@ export function lifeOf(fleet: MatFacts['fleet'], station: Station, cell: MatCell
 
 /** What is known of one part on the mat, as the core judges it. */
 export const judgeInput = (
-	{ gauges, policy, fleet, sheet }: Omit<MatFacts, 'cells'>,
+	{ gauges, policy, fleet, sheet, forecasts }: Omit<MatFacts, 'cells'>,
 	{ cell, station, record }: LaidPart,
 	mates: readonly LaidPart[]
 ): JudgeInput => ({
@@ -84,6 +84,7 @@ export const judgeInput = (
 	gauges,
 	policy,
 	life: lifeOf(fleet, station, cell),
+	forecast: forecasts?.[cell.part],
 	mates: mates.map((mate) => ({ station: mate.station, record: mate.record })),
 	stations: sheet.stations,
 	ratedPressure: sheet.ratedPressureMPa

@@ -48,13 +48,20 @@ class Thread {
 }
 
 let script: URL | undefined;
-// A fit takes up to a minute: what a page waits for has a thread of its own.
-const [fits, pages] = [new Thread(), new Thread()];
+// A fit takes up to a minute, a pump's causes some seconds: neither holds up the mat.
+const [fits, traces, mats] = [new Thread(), new Thread(), new Thread()];
+const threadOf: Record<HeavyTask, Thread> = {
+	learnFleet: fits,
+	beliefsOf: traces,
+	summaryOf: traces,
+	decideWhole: mats,
+	forecastsOf: mats
+};
 
 /** From now on what is heavy is worked in threads of this bundled script. */
 export async function useThreads(of: URL): Promise<void> {
 	script = of;
-	await Promise.all([fits.end(), pages.end()]);
+	await Promise.all([fits.end(), traces.end(), mats.end()]);
 }
 
 /**
@@ -67,9 +74,10 @@ export async function heavily<T extends HeavyTask>(
 ): Promise<ReturnType<HeavyTasks[T]>> {
 	const here = () => (heavyTasks[task] as (...of: unknown[]) => ReturnType<HeavyTasks[T]>)(...of);
 	if (!script) return here();
-	if (task === 'learnFleet') return (await fits.ask(script, task, of)) as ReturnType<HeavyTasks[T]>;
+	const asked = threadOf[task].ask(script, task, of) as Promise<ReturnType<HeavyTasks[T]>>;
+	if (task === 'learnFleet') return asked;
 	try {
-		return (await pages.ask(script, task, of)) as ReturnType<HeavyTasks[T]>;
+		return await asked;
 	} catch (cause) {
 		log.error({ err: cause, task }, 'a thread failed: worked out beside the pages instead');
 		return here();

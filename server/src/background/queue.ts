@@ -2,6 +2,7 @@ import PgBoss from 'pg-boss';
 import { database, type Database } from '../db/connection';
 import { of } from '../db/scope';
 import { refit, type Learn } from '../fleet';
+import { foreseeOpenJobs } from '../jobs/forecasts';
 import { log } from '../serverLog';
 import { upToDate } from '../trace/upToDate';
 import { purgeSignIn } from '../auth/purge';
@@ -33,11 +34,12 @@ export async function startBackground(learn?: Learn): Promise<void> {
 			for (const { data } of jobs) {
 				const scope = { db: database(), shopId: data.shopId };
 				await upToDate(scope);
-				await refit(scope, data.model, learn);
+				if (await refit(scope, data.model, learn)) await foreseeOpenJobs(scope, data.model);
 			}
 		});
 		await started.work(PURGE, async () => void (await purgeSignIn(database())));
 		await fitWhereDue(database());
+		void foreseeEverywhere(database());
 	} catch (cause) {
 		boss = undefined;
 		await started.stop({ graceful: false, wait: false }).catch(() => undefined);
@@ -48,12 +50,24 @@ export async function startBackground(learn?: Learn): Promise<void> {
 
 // Records that grew while nobody worked them, or that an earlier version of the method fitted. What is not due is left at once.
 async function fitWhereDue(db: Database): Promise<void> {
-	for (const shop of await db.models.shop.findAll()) {
-		const scope = { db, shopId: shop.get('id') as string };
+	for (const shopId of await shopIds(db)) {
+		const scope = { db, shopId };
 		const models = await of(scope, 'pump').all({}, { attributes: ['model'], group: ['model'] });
 		for (const { model } of models) await fitSoon(scope.shopId, model);
 	}
 }
+
+// What the server knew before it was started is gone: whoever opens a job first should not wait for it.
+async function foreseeEverywhere(db: Database): Promise<void> {
+	try {
+		for (const shopId of await shopIds(db)) await foreseeOpenJobs({ db, shopId });
+	} catch (cause) {
+		log.warn({ err: cause }, 'open jobs are not looked ahead at; each is when it is opened');
+	}
+}
+
+const shopIds = async (db: Database): Promise<string[]> =>
+	(await db.models.shop.findAll({ attributes: ['id'] })).map((shop) => shop.get('id') as string);
 
 /**
  * Asks for a model's record to be fitted anew, behind everybody's back. Where no node does background work (commands,

@@ -24,6 +24,7 @@ import { inTransaction, of, type ShopScope } from '../db/scope';
 import { METHOD } from '../fleet';
 import { replaceParts, type Replacement } from '../parts';
 import { benchOf, type Bench } from './bench';
+import { foreseen } from './forecasts';
 
 /** A place whose part nobody has decided on. */
 export interface Undecided {
@@ -84,7 +85,7 @@ function releaseNow(
 		const { steps } = state;
 		const open = stepsInScope(bench.sheet, bench.job).filter(({ key }) => !steps.has(key));
 		if (open.length > 0) return { kind: 'stepsOpen', steps: open.map(({ text }) => text) };
-		const { undecided, replaced } = outcome(bench, state);
+		const { undecided, replaced } = outcome(await foreseen(bench), state);
 		if (undecided.length > 0) return { kind: 'undecided', places: undecided };
 		const notDone = stillToDo(bench, state);
 		if (notDone && !unbuilt) {

@@ -35,9 +35,7 @@
 		{#if judgement.outlook[sheet.key]}<OddsOfWear
 				{sheet}
 				outlook={judgement.outlook[sheet.key]}
-				life={judgement.life}
 				age={part.cell.age}
-				interval={rests.policy.intervalHours}
 				name={characteristic.name}
 			/>{/if}
 	{/each}

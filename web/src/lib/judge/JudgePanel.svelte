@@ -32,11 +32,7 @@
 		return weightiest ?? measured.toSorted((a, b) => b.wear.share - a.wear.share).at(0);
 	});
 	const forecast = $derived(judged && outlook[judged.sheet.key]);
-	const odds = $derived(
-		judged && forecast
-			? part.judgement.life.wearOf(judged.sheet.key)?.odds(part.judgement.life.duty(bench.bench.policy.intervalHours))
-			: undefined
-	);
+	const odds = $derived(forecast?.odds);
 
 	let choices = $state<Choices>();
 	/** Accepts the proposal as it stands, where there is one. */

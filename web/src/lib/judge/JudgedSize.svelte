@@ -10,7 +10,7 @@
 		formatQuantity,
 		formatWithUncertainty
 	} from '$lib/ui/numbers';
-	import type { JudgedCharacteristic, Outlook, PartLife } from '@exetasis/core/decide';
+	import type { JudgedCharacteristic, Outlook } from '@exetasis/core/decide';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import LimitStrip from './LimitStrip.svelte';
@@ -22,9 +22,8 @@
 		judged: JudgedCharacteristic;
 		age: Age;
 		outlook?: Outlook;
-		life?: PartLife;
 	}
-	let { bench, judged, age, outlook, life }: Props = $props();
+	let { bench, judged, age, outlook }: Props = $props();
 	const units = unitsInUse();
 	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), units()));
 
@@ -60,13 +59,7 @@
 			: ''}</span
 	>
 </p>
-{#if outlook && life}<OddsOfWear
-		sheet={judged.sheet}
-		{outlook}
-		{life}
-		{age}
-		interval={bench.bench.policy.intervalHours}
-	/>{/if}
+{#if outlook}<OddsOfWear sheet={judged.sheet} {outlook} {age} />{/if}
 {#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
 {#if judged.worst.outlier !== undefined}<p class="doubt">
 		One reading there does not fit the others ({formatQuantity(judged.worst.readings[judged.worst.outlier], unit)}):

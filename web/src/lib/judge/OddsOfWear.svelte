@@ -1,6 +1,6 @@
 <!-- @component The odds of one size to pass its limit by the next service: with their interval, and how much is prior and how much record. -->
 <script lang="ts">
-	import type { Outlook, PartLife } from '@exetasis/core/decide';
+	import type { Outlook } from '@exetasis/core/decide';
 	import type { Age } from '@exetasis/core/life';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import { formatDifference, formatNumber, formatProbability } from '$lib/ui/numbers';
@@ -10,18 +10,15 @@
 	interface Props {
 		sheet: SheetCharacteristic;
 		outlook: Outlook;
-		life: PartLife;
 		age: Age;
-		/** Hours to the next service. */
-		interval: number;
 		/** Set where several sizes stand together. */
 		name?: string;
 	}
-	let { sheet, outlook, life, age, interval, name }: Props = $props();
+	let { sheet, outlook, age, name }: Props = $props();
 	const units = unitsInUse();
 	const unit = $derived(shownUnit(dimensionOf(sheet.unit), units()));
 
-	const odds = $derived(life.wearOf(sheet.key)!.odds(life.duty(interval)));
+	const odds = $derived(outlook.odds);
 	const basis = $derived.by((): string => {
 		const { from, worth, lives, parts } = outlook.basis;
 		const prior = `${from === 'sheet' ? 'the model sheet’s prior' : 'our own prior for this type of part'}, worth ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'}`;

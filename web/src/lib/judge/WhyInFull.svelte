@@ -84,13 +84,7 @@
 							</p>
 						{/each}
 						{#each part.judgement.measured as judged (judged.sheet.key)}
-							<JudgedSize
-								{bench}
-								{judged}
-								age={part.cell.age}
-								outlook={part.judgement.outlook[judged.sheet.key]}
-								life={part.judgement.life}
-							/>
+							<JudgedSize {bench} {judged} age={part.cell.age} outlook={part.judgement.outlook[judged.sheet.key]} />
 						{/each}
 						{#each unjudged as one (one.sheet.key)}
 							<p class="small">

@@ -2,7 +2,6 @@ import { redirect } from '@sveltejs/kit';
 
 /** A job opens where its work stands. */
 export async function load({ parent, params }) {
-	const { bench } = await parent();
-	const looked = bench.entries.some(({ kind }) => kind === 'finding' || kind === 'clean');
+	const { looked } = await parent();
 	redirect(303, `/jobs/${params.job}/${looked ? 'inspect' : 'strip'}`);
 }

@@ -1,4 +1,4 @@
-import { decideWhole } from '@exetasis/core/decide';
+import { heavily } from '@exetasis/server/background/heavy';
 import { DecisionState } from '$lib/decide/decision.svelte';
 import { BenchState } from '$lib/log/bench.svelte';
 import { userOf } from '$lib/server/request';
@@ -6,5 +6,5 @@ import { userOf } from '$lib/server/request';
 /** The set under the rules in force, so that the page stands at once; from then on the browser's own workers go on with it. */
 export async function load({ locals, parent }) {
 	const { bench } = await parent();
-	return { first: decideWhole(new DecisionState(new BenchState(bench, userOf(locals).id)).asked()) };
+	return { first: await heavily('decideWhole', new DecisionState(new BenchState(bench, userOf(locals).id)).asked()) };
 }

@@ -1,6 +1,7 @@
 <!-- @component Inspect: the mat above, the part in hand below, all of it within the window. One hand on the keys, the other on the gauge. -->
 <script lang="ts">
 	import { onMount, tick, untrack } from 'svelte';
+	import { MediaQuery } from 'svelte/reactivity';
 	import { page } from '$app/state';
 	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
@@ -18,7 +19,6 @@
 	import PartHeader from '$lib/mat/PartHeader.svelte';
 	import StatusLine from '$lib/mat/StatusLine.svelte';
 	import { padWanted } from '$lib/ui/hands.svelte';
-	import Segments from '$lib/ui/Segments.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import { stroke } from '$lib/ui/stroke';
 	import { nextAct } from '$lib/words/nextAct';
@@ -45,6 +45,7 @@
 
 	const layers = $derived(new MatLayers(bench.bench.job.id));
 	let named = $state(false);
+	const narrow = new MediaQuery('max-width: 1000px');
 	/** In a narrow window one panel stands at a time. */
 	let panel = $state<'look' | 'measure' | 'judge'>('look');
 	const panels = [
@@ -214,7 +215,14 @@
 	/>
 	<button type="button" class="btn-icon" aria-label="Next part" onclick={next}><ChevronRight size={26} /></button>
 </div>
-<div class="steps"><Segments label="Panels" options={panels} value={panel} onchoose={(key) => (panel = key)} /></div>
+<!-- Fetched where it is wanted: the wide window shows all three. -->
+<div class="steps">
+	{#if narrow.current}
+		{#await import('$lib/ui/Segments.svelte') then { default: Segments }}
+			<Segments label="Panels" options={panels} value={panel} onchoose={(key) => (panel = key)} />
+		{/await}
+	{/if}
+</div>
 <div class="panels {data.hand}" {@attach stroke(beside)}>
 	<div class="panel sheet" class:shown={panel === 'look'} class:padded>
 		{#if padded}
@@ -314,6 +322,7 @@
 	@media (max-width: 1000px) {
 		.steps {
 			display: block;
+			min-height: 44px;
 			margin-bottom: 6px;
 			flex: none;
 		}

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { benchOf } from '@exetasis/server/jobs/bench';
+import { foreseen } from '@exetasis/server/jobs/forecasts';
 import { csvOf, xlsxOf } from '@exetasis/server/tableFile';
 import { sizeList } from '$lib/report/sizeList';
 import { fileNamed, found, idFrom, scopeOf } from '$lib/server/request';
@@ -8,7 +9,7 @@ const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
 
 /** All sizes of a job as a file: a workbook with their readings beside them, or the sizes alone as CSV. */
 export async function GET({ locals, params, url }) {
-	const bench = found(await benchOf(scopeOf(locals), idFrom(params.job)));
+	const bench = await foreseen(found(await benchOf(scopeOf(locals), idFrom(params.job))));
 	const { sizes, readings } = sizeList(bench);
 	const name = `sizes-${bench.job.serial}`;
 	switch (url.searchParams.get('as') ?? 'xlsx') {

@@ -38,14 +38,19 @@ export async function startBackground(learn?: Learn): Promise<void> {
 			}
 		});
 		await started.work(PURGE, async () => void (await purgeSignIn(database())));
-		await fitWhereDue(database());
-		void foreseeEverywhere(database());
+		void catchUp(database());
 	} catch (cause) {
 		boss = undefined;
 		await started.stop({ graceful: false, wait: false }).catch(() => undefined);
 		log.error({ err: cause }, 'background work could not be started; it is tried again soon');
 		setTimeout(() => void startBackground(learn), TRY_AGAIN_MS).unref();
 	}
+}
+
+// Pages first: a fit may come a little later.
+async function catchUp(db: Database): Promise<void> {
+	for (const work of [foreseeEverywhere, fitWhereDue])
+		await work(db).catch((cause: unknown) => log.error({ err: cause }, 'work after the start is left undone'));
 }
 
 // Records that grew while nobody worked them, or that an earlier version of the method fitted. What is not due is left at once.
@@ -59,11 +64,7 @@ async function fitWhereDue(db: Database): Promise<void> {
 
 // What the server knew before it was started is gone: whoever opens a job first should not wait for it.
 async function foreseeEverywhere(db: Database): Promise<void> {
-	try {
-		for (const shopId of await shopIds(db)) await foreseeOpenJobs({ db, shopId });
-	} catch (cause) {
-		log.warn({ err: cause }, 'open jobs are not looked ahead at; each is when it is opened');
-	}
+	for (const shopId of await shopIds(db)) await foreseeOpenJobs({ db, shopId });
 }
 
 const shopIds = async (db: Database): Promise<string[]> =>

@@ -154,8 +154,8 @@ export class PartLife {
 	duty = (hours: number): number => hours * this.#facts.wearFactor;
 
 	/** The chance that something else ends it. */
-	other = (hours: number): Odds => oddsOfOtherEnd(this.ends, this.#facts.age, hours);
-	freshOther = (hours: number): Odds => oddsOfOtherEnd(this.ends, { kind: 'known', hours: 0 }, hours);
+	other = forHours((hours): Odds => oddsOfOtherEnd(this.ends, this.#facts.age, hours));
+	freshOther = forHours((hours): Odds => oddsOfOtherEnd(this.ends, { kind: 'known', hours: 0 }, hours));
 
 	reused(hours: number): PartChances {
 		return this.#together(this.other(hours).probability, true, (size, limit) =>
@@ -184,6 +184,12 @@ export class PartLife {
 		}
 		return { beyond: 1 - holds * (1 - damaged), stop: 1 - runs * (1 - this.#stopShare * damaged) };
 	}
+}
+
+// The hours asked for last are asked for again: by the forecast, and by what it is added up to.
+function forHours(work: (hours: number) => Odds): (hours: number) => Odds {
+	let last: { readonly hours: number; readonly odds: Odds } | undefined;
+	return (hours) => (last?.hours === hours ? last : (last = { hours, odds: work(hours) })).odds;
 }
 
 // What may lie before the record of the part: nothing where its fitting is known, else the ages that the record allows, in

@@ -1,6 +1,7 @@
-import { normalQuantile, requireThat } from '../number';
+import { requireThat } from '../number';
 import { GammaTable } from './gammaTable';
-import { rateDensity, rateGrid, type RateGrid } from './rateGrid';
+import { QUANTILE_WEIGHTS, rateBeliefs, type RateBelief } from './rateBeliefs';
+import { rateGrid, type RateGrid } from './rateGrid';
 import { MOST_HOURS, followWear, type Track, type WearHistory } from './wearLooks';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
 
@@ -44,8 +45,7 @@ const MOST_SAID = 100;
 const IGNORED = 1e-9; // of the largest weight: such a cell moves no chance by more
 const IGNORED_NODE = 1e-13; // of all that may be at one rate
 const IGNORED_IN_MEAN = 1e-6;
-const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
-const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
+const IGNORED_IN_SPREAD = 1e-3; // of all: it moves no twentieth that is told with one digit
 
 /**
  * The wear of one part, known through its kind, its pump and its own looks: what it will be after more hours.
@@ -64,6 +64,7 @@ export class PartWear {
 	/** By path: evidence of the looks over rates, scaled by the largest; by path and age its own. */
 	readonly #evidence: Float64Array[];
 	readonly #ofTrack: Float64Array[][];
+	readonly #beliefs: readonly RateBelief[];
 	/** By path: posterior weight of each rate. */
 	readonly #posterior: Float64Array[];
 
@@ -81,32 +82,16 @@ export class PartWear {
 			tracks.map(({ weight, logEvidence }) => logEvidence.map((log) => weight * Math.exp(log - largest)))
 		);
 		this.#evidence = this.#ofTrack.map((ages) => ages[0].map((_, i) => ages.reduce((sum, one) => sum + one[i], 0)));
+		this.#beliefs = rateBeliefs(knowledge, factor, this.#grid);
 		this.#posterior = this.#weighRates();
 	}
 
 	#weighRates(): Float64Array[] {
-		const { size } = this.#grid;
-		const posterior = this.#evidence.map((evidence, path) => {
-			const density = new Float64Array(size);
-			for (let b = 0; b < BETWEENS; b++) {
-				const { weight, mean, sd } = this.knowledge.shapes[path * BETWEENS + b];
-				if (weight < IGNORED) continue;
-				const prior = rateDensity(
-					this.#grid,
-					mean + this.#factor.mean,
-					Math.hypot(sd, this.#factor.sd),
-					this.#between(path, b)
-				);
-				for (let i = 0; i < size; i++) density[i] += weight * prior[i] * evidence[i];
-			}
-			return density;
-		});
+		const posterior = this.#evidence.map(({ length }) => new Float64Array(length));
+		for (const { path, weight, density } of this.#beliefs)
+			for (let i = 0; i < density.length; i++) posterior[path][i] += weight * density[i] * this.#evidence[path][i];
 		const total = posterior.reduce((sum, one) => sum + one.reduce((a, b) => a + b, 0), 0);
 		return posterior.map((one) => one.map((value) => value / total));
-	}
-
-	#between(path: number, b: number): number {
-		return wearShapesOf(this.knowledge.prior)[path * BETWEENS + b].between;
 	}
 
 	/**
@@ -114,10 +99,17 @@ export class PartWear {
 	 * discard limit. Errors: PreconditionError for hours below 0 or not finite, or a limit not above 0.
 	 */
 	chance(hours: number, limit = 1): number {
-		return remembered(this.#said, hours, limit, () => this.#chance(this.#chances(hours, limit)));
+		const key = `${hours}/${limit}`;
+		return this.#said.get(key) ?? this.#say(key, this.#chance(this.#chances(hours, limit)));
 	}
 	// Every school and every sentence asks for the same few hours.
 	readonly #said = new Map<string, number>();
+
+	#say(key: string, chance: number): number {
+		if (this.#said.size >= MOST_SAID) this.#said.clear();
+		this.#said.set(key, chance);
+		return chance;
+	}
 
 	#chance(chances: readonly Float64Array[]): number {
 		let sum = 0;
@@ -128,31 +120,35 @@ export class PartWear {
 
 	/** The chance with what the open rate of its kind and pump and the open scatter leave of it. */
 	odds(hours: number, limit = 1): Odds {
-		return remembered(this.#oddsSaid, hours, limit, () => this.#odds(this.#chances(hours, limit)));
+		const key = `${hours}/${limit}`;
+		const known = this.#oddsSaid.get(key);
+		if (known) return known;
+		const chances = this.#chances(hours, limit);
+		const odds = { probability: this.#say(key, this.#chance(chances)), ...spreadOf(this.#points(chances)) };
+		if (this.#oddsSaid.size >= MOST_SAID) this.#oddsSaid.clear();
+		this.#oddsSaid.set(key, odds);
+		return odds;
 	}
 	readonly #oddsSaid = new Map<string, Odds>();
 
-	#odds(chances: readonly Float64Array[]): Odds {
-		const points: { chance: number; weight: number }[] = [];
-		for (const [path, evidence] of this.#evidence.entries())
-			for (let b = 0; b < BETWEENS; b++) {
-				const { weight, mean, sd } = this.knowledge.shapes[path * BETWEENS + b];
-				if (weight < IGNORED) continue;
-				const open = Math.hypot(sd, this.#factor.sd);
-				for (const [q, quantile] of QUANTILES.entries()) {
-					const at = mean + this.#factor.mean + open * normalQuantile(quantile);
-					const density = rateDensity(this.#grid, at, 0, this.#between(path, b));
-					let all = 0;
-					let beyond = 0;
-					for (let i = 0; i < density.length; i++) {
-						const here = density[i] * evidence[i];
-						all += here;
-						beyond += here * chances[path][i];
-					}
-					if (all > 0) points.push({ chance: beyond / all, weight: weight * QUANTILE_WEIGHTS[q] * all });
+	// The chance at points of what is open, each with its weight.
+	#points(chances: readonly Float64Array[]): { chance: number; weight: number }[] {
+		const said: { chance: number; weight: number }[] = [];
+		for (const { path, weight, points } of this.#beliefs) {
+			if (weight < IGNORED_IN_SPREAD) continue;
+			const [evidence, chance] = [this.#evidence[path], chances[path]];
+			for (const [q, density] of points().entries()) {
+				let all = 0;
+				let beyond = 0;
+				for (let i = 0; i < density.length; i++) {
+					const here = density[i] * evidence[i];
+					all += here;
+					beyond += here * chance[i];
 				}
+				if (all > 0) said.push({ chance: beyond / all, weight: weight * QUANTILE_WEIGHTS[q] * all });
 			}
-		return { probability: this.#chance(chances), ...spreadOf(points) };
+		}
+		return said;
 	}
 
 	/** Mean wear after more hours and its standard deviation, as shares of the allowance; and its own mean rate in 1000 h. */
@@ -275,23 +271,6 @@ function tableOf(shape: number): GammaTable {
 		tables.set(shape, (table = new GammaTable(shape)));
 	}
 	return table;
-}
-
-const shapesKept = new WeakMap<WearPrior, ReturnType<typeof wearShapes>>();
-function wearShapesOf(prior: WearPrior): ReturnType<typeof wearShapes> {
-	let shapes = shapesKept.get(prior);
-	if (!shapes) shapesKept.set(prior, (shapes = wearShapes(prior)));
-	return shapes;
-}
-
-function remembered<T>(said: Map<string, T>, hours: number, limit: number, work: () => T): T {
-	const key = `${hours}/${limit}`;
-	const known = said.get(key);
-	if (known !== undefined) return known;
-	const now = work();
-	if (said.size >= MOST_SAID) said.clear();
-	said.set(key, now);
-	return now;
 }
 
 /** 5 and 95 % points of weighted chances. */

@@ -1,0 +1,48 @@
+import { normalQuantile } from '../number';
+import type { LogRate, WearKnowledge } from './partWear';
+import { rateDensity, type RateGrid } from './rateGrid';
+import { BETWEENS, wearShapes } from './wearPrior';
+
+/** What is believed of the rate of one part under one shape of its kind's wear, over the grid, before the part is looked at. */
+export interface RateBelief {
+	readonly path: number;
+	readonly weight: number;
+	readonly density: Float64Array;
+	/** The same at points of what is open about kind and pump. */
+	readonly points: () => readonly Float64Array[];
+}
+
+const IGNORED = 1e-9; // of all: such a shape moves no chance by more
+const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
+export const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
+
+// By kind and pump: all their parts share them.
+const kept = new WeakMap<WearKnowledge, Map<string, readonly RateBelief[]>>();
+
+/** Beliefs for every shape of a kind's wear that counts, in a pump of this factor. */
+export function rateBeliefs(knowledge: WearKnowledge, factor: LogRate, grid: RateGrid): readonly RateBelief[] {
+	const ofKind = kept.get(knowledge) ?? new Map<string, readonly RateBelief[]>();
+	kept.set(knowledge, ofKind);
+	const key = `${factor.mean}/${factor.sd}`;
+	let beliefs = ofKind.get(key);
+	if (!beliefs) ofKind.set(key, (beliefs = believed(knowledge, factor, grid)));
+	return beliefs;
+}
+
+function believed({ prior, shapes }: WearKnowledge, factor: LogRate, grid: RateGrid): RateBelief[] {
+	return wearShapes(prior).flatMap(({ between }, i): RateBelief[] => {
+		const { weight, mean, sd } = shapes[i];
+		if (weight < IGNORED) return [];
+		const at = mean + factor.mean;
+		const open = Math.hypot(sd, factor.sd);
+		let points: readonly Float64Array[] | undefined;
+		return [
+			{
+				path: Math.floor(i / BETWEENS),
+				weight,
+				density: rateDensity(grid, at, open, between),
+				points: () => (points ??= QUANTILES.map((q) => rateDensity(grid, at + open * normalQuantile(q), 0, between)))
+			}
+		];
+	});
+}

@@ -5,6 +5,8 @@ describe('answers kept by what they rest on', () => {
 	it('have one key for equal data, another for any difference', () => {
 		expect(keyOf({ a: [1, 2], b: 'x' })).toBe(keyOf({ a: [1, 2], b: 'x' }));
 		expect(keyOf({ a: [1, 2], b: 'x' })).not.toBe(keyOf({ a: [1, 2.0000001], b: 'x' }));
+		expect(keyOf(new Map([['a', 1]]))).not.toBe(keyOf(new Map([['a', 2]])));
+		expect(keyOf({ a: Infinity })).not.toBe(keyOf({ a: null }));
 	});
 	it('go when they were not asked for longest', async () => {
 		const kept = new Kept<number>(2);

@@ -1,7 +1,14 @@
 import { createHash } from 'node:crypto';
 
 /** What an answer rests on, as a key: equal data give the same one. */
-export const keyOf = (asked: unknown): string => createHash('sha1').update(JSON.stringify(asked)).digest('base64');
+export const keyOf = (...asked: readonly unknown[]): string =>
+	createHash('sha1').update(JSON.stringify(asked, plainly)).digest('base64');
+
+// What JSON itself would drop.
+function plainly(_: string, value: unknown): unknown {
+	if (value instanceof Map || value instanceof Set) return [...value];
+	return typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
+}
 
 /** Answers kept by what they rest on, those asked for last; one that failed is forgotten. */
 export class Kept<Answer> {

@@ -5,6 +5,7 @@ import {
 	learnLeaks,
 	learnStrengths,
 	type Action,
+	type beliefsOf,
 	type Beliefs,
 	type CauseAt,
 	type CauseNetwork,
@@ -13,6 +14,7 @@ import {
 	type LookedFor
 } from '@exetasis/core/trace';
 import { heavily } from '../background/heavy';
+import { Kept, keyOf } from '../background/kept';
 import { of, type ShopScope } from '../db/scope';
 import { logMarks } from '../db/sql/logMarks';
 import { newestSheet } from '../sheets';
@@ -52,7 +54,7 @@ export async function beliefsOfPump(
 		return [{ rebuild, ...causeAt(network, { cause, cylinder }), effectiveness }];
 	});
 	return {
-		beliefs: await heavily('beliefsOf', network, sheet, rebuilds, actions),
+		beliefs: await believed(network, sheet, rebuilds, actions),
 		network,
 		revision: inForce.revision,
 		taughtBy: confirmed.length,
@@ -60,6 +62,13 @@ export async function beliefsOfPump(
 		actions,
 		cases
 	};
+}
+
+const MOST_PUMPS_KEPT = 200;
+const beliefs = new Kept<Beliefs>(MOST_PUMPS_KEPT);
+function believed(...of: Parameters<typeof beliefsOf>): Promise<Beliefs> {
+	const key = keyOf(of);
+	return beliefs.get(key) ?? beliefs.keep(key, heavily('beliefsOf', ...of));
 }
 
 // Of a large fleet so many pumps say how often a finding is there anyway.

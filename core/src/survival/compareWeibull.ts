@@ -1,6 +1,7 @@
 import { chiSquareQuantile, chiSquareUpper, requireThat } from '../number';
 import { requireLives, type ObservedLife } from './observedLife';
-import { fitWeibull, weibullLogLikelihood, type Estimate, type NoMaximum } from './weibull';
+import { fitWeibull, weibullLogLikelihood, type NoMaximum } from './weibull';
+import type { Estimate } from './weibullLimits';
 
 export type WeibullComparison =
 	| {

@@ -1,5 +1,5 @@
 import { chiSquareQuantile, chiSquareUpper, normalCdf, normalQuantile, requireThat } from '../number';
-import type { Estimate } from './weibull';
+import type { Estimate } from './weibullLimits';
 
 /** One pump's repairs or replacements, in its hours, watched from 0 to `until`. */
 export interface RepairHistory {

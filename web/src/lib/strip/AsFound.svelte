@@ -175,6 +175,8 @@
 	td:last-child {
 		border: 0;
 		padding-left: 8px;
+	}
+	td:last-child button {
 		white-space: nowrap;
 	}
 	.cell {

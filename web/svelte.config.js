@@ -6,6 +6,8 @@ export default {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: adapter(),
+		// A page's own styles come with it: a dozen small files delay the first paint.
+		inlineStyleThreshold: 8192,
 		csp: {
 			mode: 'nonce',
 			directives: {

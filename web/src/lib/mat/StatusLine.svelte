@@ -75,6 +75,10 @@
 	}
 	.says {
 		flex: 1;
+		min-width: 0;
+		max-height: 3.6em;
+		overflow: hidden;
+		overflow-wrap: anywhere;
 		font-weight: 550;
 		line-height: 1.2;
 	}

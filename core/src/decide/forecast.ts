@@ -72,7 +72,10 @@ function lifeAsMeasured(
 	return made;
 }
 
-/** The future of a part, whatever is on record of it: where that cannot be worked with, as of one of which nothing is known. */
+/**
+ * The future of a part, whatever is on record of it: where that cannot be worked with, as of one of which nothing is known.
+ * Units: hours of running. Errors: none from what is on record. Source: `PartWear`, `oddsOfOtherEnd`.
+ */
 export function partLifeOf(input: Omit<ForecastInput, 'policy'>, measured: readonly JudgedCharacteristic[]): PartLife {
 	try {
 		return lifeAsMeasured(input, measured);
@@ -105,7 +108,11 @@ export const futureOf = (
 	fresh: life.fresh(policy.intervalHours)
 });
 
-/** How a part will stand at the next service; undefined where what is on record of it cannot be worked with, as `judge` then says. */
+/**
+ * How a part will stand at the next service; undefined where what is on record of it cannot be worked with, as `judge` then says.
+ * Units: chances 0 to 1, wear in the unit of its size, hours of running. Errors: none from what is on record.
+ * Source: `PartWear`, `oddsOfOtherEnd`.
+ */
 export function forecastOf(input: ForecastInput): Forecast | undefined {
 	try {
 		return forecastFor(input, measure(input).measured);

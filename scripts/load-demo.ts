@@ -25,6 +25,7 @@ import {
 	sites,
 	stationOf,
 	visits,
+	wrenches,
 	drawPopulation,
 	type DemoPump,
 	type Population,
@@ -94,8 +95,8 @@ async function addShop(name: string, currency: string): Promise<ShopScope> {
 	return { db, shopId: id };
 }
 
-async function addGauges({ shopId }: ShopScope, now: Date): Promise<void> {
-	for (const { expandedU, calibratedMonthsAgo, ...gauge } of gauges) {
+async function addGauges({ shopId }: ShopScope, now: Date, list: typeof gauges): Promise<void> {
+	for (const { expandedU, calibratedMonthsAgo, ...gauge } of list) {
 		const id = makeId(now);
 		await db.models.gauge.create({ id, shopId, ...gauge, repeatabilityDof: 18, expansionPerKelvin: 11.5e-6 });
 		const on = new Date(now);
@@ -207,7 +208,7 @@ async function work(
 	};
 	await record(entries);
 	if (visit.stage === 'building' || visit.stage === 'proving') {
-		const build = together(sheet, job, cells, fold(entries).parts);
+		const build = together(sheet, job, cells, fold(entries));
 		const steps = visit.stage === 'building' ? 3 : undefined; // of the four of its sheet
 		await record(assemble(build, sheet, job, stamps(Date.parse(entries.at(-1)!.at), 40_000), steps));
 	}
@@ -336,7 +337,7 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	const scope = await addShop(shop.name, shop.currency);
 	const staff: SignedIn[] = [];
 	for (const person of people) staff.push(await addPerson(scope.shopId, person));
-	await addGauges(scope, now);
+	await addGauges(scope, now, gauges);
 	for (const text of sheetTexts) await addSheet(scope, text);
 	await addStock(scope);
 	const other = await addShop(otherShop.name, otherShop.currency);
@@ -348,6 +349,7 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	// Draws of their own: another pump here changes nothing in the histories above.
 	random = new Random(SEED + 1);
 	count += await loadHistory(scope, workers, layoutPumps, siteIds, now);
+	await addGauges(scope, now, wrenches);
 	for (const model of new Set([...fleet, ...layoutPumps].map((pump) => pump.model))) await refit(scope, model);
 	await loadCases(
 		scope,

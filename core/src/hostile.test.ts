@@ -109,7 +109,8 @@ const square = [
 const spring = { wire: 1.6, meanDiameter: 12, activeCoils: 6, shearModulus: 81_500 };
 const drive = { strokeMm: 24, rodMm: 84, phasesDeg: [0, 120, 240] };
 const full = { scope: 'full' };
-const onBench = record.together(sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], new Map());
+const onBench = record.together(sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], record.fold([]));
+const wicked = [...onBench.units.values()][0];
 const inPlace = [...onBench.places.values()][0];
 const fastener = stationOn(sheet, 'headNuts');
 const flowDrive = { ...drive, boreMm: 18 };
@@ -354,7 +355,10 @@ const answers: Record<string, Walked> = {
 	discardLimit: { args: [{ min: 17.95 }], held: ['0'] },
 	placesToRead: { args: [size], held: ['0'] },
 	askKey: of('isolate', 0),
-	unanswered: { args: [{ key: 'isolate', asks: [{ kind: 'tick', text: 'x' }] }, new Set()], held: ['0'] },
+	unanswered: { args: [{ key: 'isolate', asks: [{ kind: 'tick', text: 'x' }] }, new Set(), [1]], held: ['0'] },
+	askedAt: { args: [{ kind: 'tick', text: 'x' }, [1]], held: ['0', '1'] },
+	consequences: { args: [sheet.steps, new Map()], held: ['0'] },
+	heldByAnswers: { args: [sheet.steps, new Map()], held: ['0'] },
 	liftSheet: {
 		args: [{ version: 1, stations: [{ side: 'rod', tool: 'Hand', mate: 'x' }], steps: [{}] }],
 		held: ['version'] // judged by the schema, after it
@@ -364,15 +368,34 @@ const answers: Record<string, Walked> = {
 	buildSteps: { args: [sheet, full], held: ['0'] },
 	proveSteps: { args: [sheet, full], held: ['0'] },
 	mirroredKey: of('plunger'),
-	together: { args: [sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], new Map()], held: ['0'] },
+	together: { args: [sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], record.fold([])], held: ['0', '3'] },
+	joinKey: of('caseSet'),
+	staysIn: { args: [station], held: ['0'] },
+	subAssembliesInScope: { args: [sheet, full], held: ['0'] },
+	holderOf: { args: [sheet.subAssemblies, 'wick'], held: ['0'] },
+	orderFacts: { args: [sheet, full, onBench.steps], held: ['0', '2'] },
+	unitPlace: of('caseSet', 1),
+	itemsOf: { args: [onBench, onBench.steps[0]], held: ['steps'] },
+	unitsFilled: { args: [onBench, onBench.steps[0]], held: ['steps'] },
+	notJoined: { args: [onBench, wicked], held: ['0', '1'] },
+	fastenersAt: { args: [onBench, onBench.steps[0]], held: ['0', '1'] },
+	partsOf: { args: [onBench, wicked], held: ['0', '1'] },
+	inPump: { args: [onBench, inPlace], held: ['0', '1'] },
+	doneDespite: { args: [onBench, sheet.steps, new Map()], held: ['0', '1'] },
+	unitKeptOut: { args: [onBench, wicked], held: ['0', '1'] },
+	foundLay: { args: [{}], held: ['0'] },
+	foundRan: { args: [{}], held: ['0'] },
+	tightenedBy: { args: [fastener, { tightened: [] }], held: ['0'] },
+	facesUpAt: { args: [sheet, sheet.steps, onBench.steps, onBench.steps[0]], held: ['0', '2'] },
+	benchSide: of('P', 'C'),
 	placesFilled: { args: [onBench, onBench.steps[0]], held: ['steps', 'asks'] },
-	firstMissing: { args: [onBench, 'a'], held: ['steps'] },
+	firstMissing: { args: [onBench, 'plunger', 1], held: ['steps'] },
 	gateOpen: { args: [onBench, 'a'], held: ['steps'] },
 	verdictOn: { args: [inPlace], held: ['station'] },
 	leftOf: { args: [onBench, onBench.steps[0], new Set()], held: ['steps', 'asks'] },
-	builtSteps: { args: [onBench, new Set(), new Set()], held: ['steps'] },
+	builtSteps: { args: [onBench, new Set()], held: ['steps'] },
 	piecesIn: { args: [onBench], held: ['steps'] },
-	firstUnbuilt: { args: [onBench, new Set(), new Set()], held: ['steps'] },
+	firstUnbuilt: { args: [onBench, new Set()], held: ['steps'] },
 	lastProofs: of([]),
 	gaugeOf: { args: [plunger.readings[0]], held: ['0'] },
 	holdOn: { args: [sheet, { hold: heldFor5 }, [fineGauge]], held: ['0', 'typed'] },

@@ -1,17 +1,29 @@
 import { tighteningPasses } from '@exetasis/core/build';
 import {
 	entrySchema,
+	askedAt,
+	fastenersAt,
+	itemsOf,
+	openedCylinders,
+	partsOf,
 	piecesInPump,
-	placesFilled,
 	verdictOn,
 	type Answer,
 	type Ask,
+	type BuildPlace,
 	type Entry,
 	type ModelSheet,
 	type Opening,
 	type Together
 } from '@exetasis/core/record';
 
+import { harmless } from './inspect';
+
+interface Made {
+	readonly kind: string;
+	readonly part?: string;
+	readonly payload: object;
+}
 type Stamp = () => { id: string; job: string; by: string; at: string };
 
 // What is answered where nothing is amiss.
@@ -20,7 +32,7 @@ function answerTo(ask: Ask, sheet: ModelSheet, opening: Opening): Answer['payloa
 		case 'count':
 			return piecesInPump(sheet, ask.station, opening);
 		case 'choice':
-			return ask.choices[0];
+			return harmless(ask);
 		case 'setting':
 			return { value: 6, typed: { text: '6', unit: ask.unit } };
 		default:
@@ -37,22 +49,27 @@ export function assemble(
 	steps = build.steps.length
 ): Entry[] {
 	return build.steps.slice(0, steps).flatMap((step) => {
-		const places = placesFilled(build, step);
+		const items = itemsOf(build, step);
+		const tightenedHere = fastenersAt(build, step);
+		const own = (part: string) => tightenedHere.filter((place) => place.part === part);
 		const entries = [
-			...places.map((place) => ({
-				kind: 'putIn',
-				part: place.part,
-				payload: { piece: verdictOn(place) === 'replace' ? 'new' : 'same' }
-			})),
-			...places.flatMap(({ part, station }) =>
-				(station.fastening ? tighteningPasses(station.fastening) : []).flatMap(({ order }, pass) =>
-					order.map((bolt) => ({ kind: 'tightened', part, payload: { pass, bolt } }))
-				)
-			),
+			...items.flatMap((item): Made[] => {
+				if (item.kind === 'part') {
+					const { part } = item.place;
+					const piece = verdictOn(item.place) === 'replace' ? 'new' : 'same';
+					return [{ kind: 'putIn', part, payload: { piece } }, ...own(part).flatMap(tightened)];
+				}
+				const { unit, cylinder } = item.place;
+				const within = partsOf(build, item.place).flatMap(({ part }) => own(part));
+				return [{ kind: 'unitIn', payload: { unit: unit.key, cylinder } }, ...within.flatMap(tightened)];
+			}),
 			...step.asks.flatMap((ask, i) =>
 				ask.kind === 'size' || ask.kind === 'photo'
 					? []
-					: [{ kind: 'answer', payload: { step: step.key, ask: i, value: answerTo(ask, sheet, opening) } }]
+					: askedAt(ask, openedCylinders(sheet, opening)).map((at): Made => ({
+							kind: 'answer',
+							payload: { step: step.key, ask: i, value: answerTo(ask, sheet, opening), ...(at ? { cylinder: at } : {}) }
+						}))
 			),
 			...(step.mirrored
 				? []
@@ -61,3 +78,8 @@ export function assemble(
 		return entries.map((entry) => entrySchema.parse({ ...stamp(), ...entry }));
 	});
 }
+
+const tightened = ({ part, station }: BuildPlace): Made[] =>
+	(station.fastening ? tighteningPasses(station.fastening) : []).flatMap(({ order }, pass) =>
+		order.map((bolt) => ({ kind: 'tightened', part, payload: { pass, bolt } }))
+	);

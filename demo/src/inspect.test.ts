@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { defaultPolicy, type ShopGauge } from '@exetasis/core/decide';
 import { gaugeKinds, gaugeUnit, partTypeKeys } from '@exetasis/core/part';
 import {
+	askedAt,
 	askKey,
 	checkEntry,
 	entrySchema,
@@ -15,6 +16,7 @@ import {
 import {
 	drawPopulation,
 	gauges,
+	wrenches,
 	inspect,
 	layoutPumps,
 	newPart,
@@ -107,9 +109,13 @@ describe('an inspection of every demo model', () => {
 						scope: rebuild.scope,
 						stationOfPart,
 						stepsDone: new Map(rebuild.sheet.steps.map(({ key }) => [key, 0])),
-						answers: new Set(rebuild.sheet.steps.flatMap(({ key, asks }) => asks.map((_, i) => askKey(key, i)))),
+						answers: new Set(
+							rebuild.sheet.steps.flatMap(({ key, asks }) =>
+								asks.flatMap((ask, i) => askedAt(ask, [1, 2, 3, 4]).map((at) => askKey(key, i, at)))
+							)
+						),
 						holdOrder: true,
-						together: () => together(rebuild.sheet, rebuild, rebuild.cells, new Map())
+						together: () => together(rebuild.sheet, rebuild, rebuild.cells, fold([]))
 					}),
 					JSON.stringify(entry)
 				).toBeUndefined();
@@ -169,7 +175,7 @@ describe('the stories', () => {
 
 describe('the gauge drawer', () => {
 	it('has a gauge for every size of every part type, in a unit of its kind', () => {
-		const kinds = new Set(gauges.map(({ kind }) => kind));
+		const kinds = new Set([...gauges, ...wrenches].map(({ kind }) => kind));
 		expect(gaugeKinds.filter((kind) => !kinds.has(kind))).toEqual([]);
 		expect(Object.keys(gaugeUnit).sort()).toEqual([...gaugeKinds].sort());
 		expect(partTypeKeys.length).toBeGreaterThan(40);

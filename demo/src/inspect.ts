@@ -3,6 +3,8 @@ import { partType, type PatternKey, type Severity } from '@exetasis/core/part';
 import {
 	type Answer,
 	type Ask,
+	askedAt,
+	openedCylinders,
 	piecesInPump,
 	discardLimit,
 	fold,
@@ -84,7 +86,11 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 	const { sheet, scope, pump } = rebuild;
 	for (const step of stepsInScope(sheet, { scope, variants: pump.variants })) {
 		for (const [i, ask] of step.asks.entries())
-			add({ kind: 'answer', payload: { step: step.key, ask: i, value: answerTo(ask, rebuild) } });
+			for (const at of askedAt(ask, openedCylinders(sheet, {})))
+				add({
+					kind: 'answer',
+					payload: { step: step.key, ask: i, value: answerTo(ask, rebuild), ...(at ? { cylinder: at } : {}) }
+				});
 		const [way] = step.ways;
 		add({ kind: 'step', payload: { step: step.key, ...(way ? { way: way.key } : {}) } });
 	}
@@ -103,13 +109,17 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 	return entries;
 }
 
+/** The choice from which nothing follows. */
+export const harmless = ({ choices }: Extract<Ask, { kind: 'choice' }>): string =>
+	(choices.find(({ means }) => means === 'harmless') ?? choices[0]).text;
+
 // What is answered where nothing is amiss: all pieces are there, and everything is as it should be.
 function answerTo(ask: Ask, { sheet, pump }: Pick<Rebuild, 'sheet' | 'pump'>): Answer['payload']['value'] {
 	switch (ask.kind) {
 		case 'count':
 			return piecesInPump(sheet, ask.station, { variants: pump.variants });
 		case 'choice':
-			return ask.choices[0];
+			return harmless(ask);
 		case 'tick':
 			return true;
 		case 'setting':

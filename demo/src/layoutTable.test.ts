@@ -10,7 +10,9 @@ const sheets = readdirSync(folder).map((name): ModelSheet => {
 	return read.sheet;
 });
 const rowsOf = ({ stations }: ModelSheet) =>
-	stations.map(({ key, per, face, renewal }) => `${key} ${per} ${face.toward} ${renewal}`);
+	stations.map(({ key, per, face, renewal, pieces }) =>
+		[key, per, face.toward, renewal, ...(pieces > 1 ? [`x${pieces}`] : [])].join(' ')
+	);
 const table = Object.entries(layoutTable).map(([layout, rows]) => [layout, rows.trim().split(/\n\s*/)] as const);
 
 describe('the sheets of the layouts', () => {

@@ -1,136 +1,137 @@
 /**
  * The stacks of the layouts, copied by hand: the stations in the order in which they come out, whether there is one for the pump or
- * one for each cylinder, which way each faces on refit (P, C, against its mate, either way, or the maker's to say), and how it is
- * renewed. Each demo sheet of a layout that stands here is held against it, line by line.
+ * one for each cylinder, which way each faces once it is in (P, C, against its mate, either way, or not stated), how it is renewed,
+ * and how many pieces it has. Each demo sheet of a layout is held against it, line by line.
  */
 export const layoutTable: Readonly<Record<string, string>> = {
 	L1: `
-		headNuts pump any sheet
-		manifold pump any inspect
+		headNuts pump either sheet x4
+		manifold pump C inspect
 		lowPressureSeal cylinder P kit
 		sealCase cylinder P inspect
-		caseORing cylinder any kit
+		caseORing cylinder either kit
 		femaleAdapter cylinder P inspect
-		packing cylinder P kit
+		packing cylinder P kit x2
 		maleAdapter cylinder P sheet
-		packingBore cylinder any inspect
-		oilPan pump any inspect
+		packingBore cylinder either inspect
+		oilPan pump either inspect
 		sealRetainer cylinder mate inspect
 		wick cylinder mate inspect
 		plungerRetainer cylinder mate inspect
 		retainerBackup cylinder C inspect
 		retainerORing cylinder P kit
-		retainerGasket cylinder any always
+		retainerGasket cylinder either always
 		plunger cylinder mate inspect
-		collar cylinder sheet inspect
-		keyholeWasher cylinder any inspect
+		collar cylinder notStated inspect
+		keyholeWasher cylinder either inspect
 		slinger cylinder P inspect
-		inletSpring cylinder mate inspect
+		inletSpring cylinder either inspect
 		inletValve cylinder mate inspect
 		inletSeat cylinder mate inspect
-		dischargeSpring cylinder mate inspect
+		dischargeSpring cylinder either inspect
 		dischargeValve cylinder mate inspect
 		dischargeSeat cylinder mate inspect
 	`,
 	L2: `
-		screws pump any sheet
-		manifold pump any inspect
+		screws pump either sheet x8
+		manifold pump C inspect
 		lowPressureSeal cylinder P kit
 		sealCase cylinder P inspect
-		caseORing cylinder any kit
+		caseORing cylinder either kit
 		highPressureSeal cylinder P kit
 		maleAdapter cylinder P inspect
+		oil pump either sheet
 		sealRetainer cylinder mate inspect
 		plungerRetainer cylinder mate inspect
-		retainerGasket cylinder any kit
+		retainerGasket cylinder either kit
 		plunger cylinder C inspect
-		slinger cylinder sheet inspect
+		slinger cylinder notStated inspect
 	`,
 	L3: `
-		screws pump any sheet
-		inletManifold pump any inspect
-		dischargeManifold pump any inspect
+		screws pump either sheet x6
+		inletManifold pump C inspect
+		dischargeManifold pump C inspect
 		dischargeAdapter cylinder P inspect
-		adapterORingP cylinder any kit
-		adapterORingC cylinder any kit
+		adapterORingP cylinder either kit
+		adapterORingC cylinder either kit
 		dischargeSeat cylinder mate inspectOrKit
 		dischargeValve cylinder mate inspectOrKit
-		dischargeSpring cylinder any inspectOrKit
+		dischargeSpring cylinder either inspectOrKit
 		springRetainer cylinder P inspectOrKit
-		cotterPin cylinder any always
-		slottedNut cylinder any inspect
+		cotterPin cylinder either always
+		slottedNut cylinder either inspect
 		conicalWasher cylinder C inspect
-		inletSpring cylinder any inspectOrKit
+		inletSpring cylinder either inspectOrKit
 		inletSpacer cylinder mate inspectOrKit
 		inletValve cylinder C inspectOrKit
 		plunger cylinder P inspect
 		highPressureSeal cylinder C kit
 		lowPressureSeal cylinder P kit
-		sealRetainer cylinder any inspect
-		rodLand cylinder any inspect
+		sealRetainer cylinder notStated inspect
+		rodLand cylinder either inspect
 	`,
 	L4: `
-		studNuts pump any sheet
-		dischargeManifold pump any inspect
+		studNuts pump either sheet x4
+		dischargeManifold pump C inspect
 		cylinder cylinder P inspect
 		cylinderBackup cylinder C kit
 		cylinderORing cylinder P kit
-		cylinderORingSmall cylinder any kit
+		cylinderORingSmall cylinder either kit
 		dischargeSeat cylinder mate inspectOrKit
 		seatORing cylinder P inspectOrKit
 		seatBackup cylinder C inspectOrKit
 		dischargeValve cylinder mate inspectOrKit
-		dischargeSpring cylinder mate inspectOrKit
+		dischargeSpring cylinder either inspectOrKit
 		dischargeRetainer cylinder mate inspectOrKit
-		cylinderBolts pump any sheet
-		cotterPin cylinder any always
-		rodNut cylinder any inspect
-		conicalWasher cylinder P inspect
+		cylinderBolts pump either sheet x4
+		cotterPin cylinder either always
+		rodNut cylinder either inspect
+		conicalWasher cylinder C inspect
 		pistonRetainer cylinder mate inspect
 		cup cylinder P kit
 		piston cylinder C inspect
-		pistonSpacer cylinder sheet inspect
-		inletValve cylinder mate inspectOrKit
-		studShims pump any inspect
-		inletManifold pump any inspect
+		pistonSpacer cylinder notStated inspect
+		inletValve cylinder P inspectOrKit
+		studShims pump either inspect x4
+		inletManifold pump C inspect
 		lowPressureSeal cylinder P kit
-		sealRetainer cylinder mate inspect
+		sealRetainer cylinder P inspect
 		sleeve cylinder C inspect
-		rodORingOuter cylinder any kit
+		rodORingOuter cylinder either kit
 		rodBackup cylinder mate kit
-		rodORing cylinder any kit
+		rodORing cylinder either kit
 		slinger cylinder P inspect
 	`,
 	L5a: `
-		valveCap cylinder any sheet
+		valveCap cylinder either sheet x2
 		inletValve cylinder mate kit
 		dischargeValve cylinder mate kit
-		inletValveORing cylinder any inspect
-		dischargeValveORing cylinder any inspect
-		headBolts pump any sheet
-		head pump any inspect
-		rearGuide cylinder mate kit
-		guideORing cylinder any kit
-		lowPressureSeal cylinder mate kit
+		inletValveORing cylinder either inspect
+		dischargeValveORing cylinder either inspect
+		headBolts pump either sheet x8
+		head pump C inspect
+		rearGuide cylinder notStated kit
+		guideORing cylinder either kit
+		lowPressureSeal cylinder notStated kit
 		frontGuide cylinder C kit
 		highPressureSeal cylinder P kit
 		supportRing cylinder P sheet
-		pistonNut cylinder any inspect
-		copperWasher cylinder any always
-		piston cylinder any inspect
-		rodORing cylinder any kit
-		slinger cylinder any kit
+		pistonNut cylinder either inspect
+		copperWasher cylinder either always x2
+		piston cylinder notStated inspect
+		rodORing cylinder either kit
+		slinger cylinder notStated kit
 	`,
 	L5b: `
-		valveCap cylinder any sheet
+		valveCap cylinder either sheet x2
 		inletValve cylinder mate kit
 		dischargeValve cylinder mate kit
-		inletValveORing cylinder any kit
-		dischargeValveORing cylinder any kit
-		headBolts pump any sheet
-		head pump any inspect
-		rearGuide cylinder mate sheet
-		guideORing cylinder any kit
+		inletValveORing cylinder either kit
+		dischargeValveORing cylinder either kit
+		headBolts pump either sheet x8
+		head pump C inspect
+		rearGuide cylinder notStated sheet
+		guideORing cylinder either kit
 		guideBackup cylinder mate kit
 		flatSeal cylinder mate kit
 		curvedSeal cylinder mate kit
@@ -138,231 +139,239 @@ export const layoutTable: Readonly<Record<string, string>> = {
 		frontGuide cylinder P sheet
 		highPressureSeal cylinder P kit
 		supportRing cylinder P sheet
+		plunger cylinder notStated inspect
 	`,
 	L5c: `
-		valveCap cylinder any sheet
+		valveCap cylinder either sheet x2
 		inletValve cylinder mate kit
 		dischargeValve cylinder mate kit
-		inletValveORing cylinder any sheet
-		dischargeValveORing cylinder any sheet
-		headBolts pump any sheet
-		head pump any inspect
-		rearGuide cylinder mate sheet
-		guideORing cylinder any kit
-		guideBackup cylinder any kit
+		inletValveORing cylinder either sheet
+		dischargeValveORing cylinder either sheet
+		headBolts pump either sheet x8
+		head pump C inspect
+		rearGuide cylinder notStated sheet
+		guideORing cylinder either kit
+		guideBackup cylinder notStated kit
 		lowPressureSeal cylinder mate kit
 		frontGuide cylinder P sheet
 		highPressureSeal cylinder P kit
 		supportRing cylinder P sheet
-		plungerBolt cylinder any inspect
-		copperWasher cylinder any inspect
-		plunger cylinder any inspect
-		rodORing cylinder any sheet
-		copperPlate cylinder any inspect
+		plungerBolt cylinder either inspect
+		copperWasher cylinder either inspect
+		plunger cylinder notStated inspect
+		rodORing cylinder either sheet
+		copperPlate cylinder notStated inspect
 	`,
 	L5r: `
-		waterInlet pump any inspect
-		headBolts pump any inspect
-		head pump any inspect
-		sealCarrier cylinder mate inspect
+		waterInlet pump either inspect
+		headBolts pump either inspect x8
+		head pump C inspect
+		sealCarrier cylinder notStated inspect
 		lowPressureSeal cylinder mate kit
-		carrierORing cylinder any kit
+		carrierORing cylinder either kit
 		intermediateRing cylinder P inspect
-		spacer cylinder any inspect
+		spacer cylinder notStated inspect
 		highPressureSeal cylinder P kit
 		supportRing cylinder P inspect
+		plunger cylinder notStated inspect
 	`,
 	L6a: `
-		dischargeScrews pump any inspect
-		guideStuds pump any inspect
-		dischargeManifold pump any inspect
-		packingSpacer cylinder any inspect
-		spacerORing cylinder any kit
-		packingSpring cylinder any inspect
-		inletFasteners pump any inspect
-		inletManifold pump any inspect
+		dischargeScrews pump either inspect x8
+		dischargeManifold pump C inspect
+		packingSpacer cylinder notStated inspect
+		spacerORing cylinder either kit
+		spacerBackup cylinder notStated kit
+		packingSpring cylinder either inspect
+		inletFasteners pump either inspect x6
+		inletManifold pump C inspect
 		maleAdapter cylinder C inspect
-		packing cylinder P kit
+		packing cylinder P kit x2
 		femaleAdapter cylinder C inspect
-		inletSpacer cylinder any inspect
-		inletSpacerORing cylinder any kit
+		inletSpacer cylinder notStated inspect
+		inletSpacerORing cylinder either kit
 		lowPressureSeal cylinder P kit
-		sealRetainer cylinder any inspect
-		wick cylinder any inspect
+		oil pump either sheet
+		sealRetainer cylinder notStated inspect
+		wick cylinder mate inspect
 		plungerRetainer cylinder mate inspect
-		retainerBackup cylinder any kit
-		retainerORing cylinder any kit
-		plunger cylinder sheet inspect
-		keyholeWasher cylinder any inspect
-		slinger cylinder sheet inspect
+		retainerBackup cylinder notStated kit
+		retainerORing cylinder either kit
+		plunger cylinder notStated inspect
+		keyholeWasher cylinder either inspect
+		slinger cylinder notStated inspect
 	`,
 	L6b: `
-		dischargeScrews pump any inspect
-		dischargeManifold pump any inspect
+		dischargeScrews pump either inspect x8
+		dischargeManifold pump C inspect
 		packingSpacer cylinder P inspect
-		spacerORing cylinder any kit
-		inletORing cylinder any inspectOrKit
-		inletFasteners pump any inspect
-		inletManifold pump any inspect
+		spacerORing cylinder either kit
+		spacerBackup cylinder notStated kit
+		inletORing cylinder either inspectOrKit
+		inletFasteners pump either inspect x4
+		inletManifold pump C inspect
 		maleAdapter cylinder C inspect
-		packing cylinder P kit
+		packing cylinder P kit x2
 		femaleAdapter cylinder C inspect
 		lowPressureSeal cylinder P kit
-		sealRetainer cylinder any inspect
-		wick cylinder any inspect
+		oil pump either sheet
+		sealRetainer cylinder notStated inspect
+		wick cylinder mate inspect
 		plungerRetainer cylinder mate inspect
-		retainerBackup cylinder any kit
-		retainerORing cylinder any kit
-		plunger cylinder sheet inspect
-		keyholeWasher cylinder any inspect
+		retainerBackup cylinder notStated kit
+		retainerORing cylinder either kit
+		plunger cylinder notStated inspect
+		keyholeWasher cylinder either inspect
 		slinger cylinder P inspect
 	`,
 	L7a: `
-		plateBolts pump any inspect
-		plate pump any inspect
-		valvePlug cylinder any sheet
-		plugORing cylinder any sheet
-		plugBackup cylinder any sheet
+		plateBolts pump either inspect x8
+		plate pump notStated inspect
+		valvePlug cylinder notStated sheet
+		plugORing cylinder either sheet
+		plugBackup cylinder notStated sheet
 		outletCage cylinder mate inspect
-		outletSpring cylinder any inspect
+		outletSpring cylinder either inspect
 		outletPoppet cylinder mate inspect
 		outletSeat cylinder mate inspect
-		seatBackup cylinder any inspect
-		seatORing cylinder any inspect
-		outletSpacer cylinder any inspect
-		spacerORing cylinder any inspect
+		seatBackup cylinder C inspect
+		seatORing cylinder P inspect
+		outletSpacer cylinder notStated inspect
+		spacerORing cylinder either inspect
 		inletCage cylinder mate inspect
-		inletSpring cylinder any inspect
+		inletSpring cylinder either inspect
 		inletPoppet cylinder mate inspect
-		inletSeat cylinder any inspect
+		inletSeat cylinder mate inspect
 	`,
 	L8: `
-		manifoldBolts pump any inspect
-		manifold pump any inspect
-		packingSupport cylinder any inspect
-		supportSpring cylinder any inspect
-		spacerPlate cylinder sheet inspect
-		backORing pump any inspect
-		crossoverRing pump any inspect
-		plungerBolt cylinder any inspect
-		boltWasher cylinder any always
-		plunger cylinder any inspect
-		crankcaseCover pump any inspect
-		packingSleeve cylinder any inspect
-		slingerWasher cylinder sheet inspect
-		cornerRing cylinder any inspectOrKit
-		lowPressureSeal cylinder asFound sheet
-		headRing cylinder any sheet
-		plasticRing cylinder any sheet
-		ropes cylinder any sheet
-		plasticWasher cylinder any sheet
-		stainlessWasher cylinder any sheet
-		inletPlateBolts pump any inspect
-		inletPlate pump any inspect
+		manifoldBolts pump either inspect x8
+		manifold pump C inspect
+		packingSupport cylinder notStated inspect
+		supportSpring cylinder either inspect
+		spacerPlate cylinder notStated inspect
+		backORing pump either inspect
+		crossoverRing pump either inspect
+		oil pump either sheet
+		plungerBolt cylinder either inspect
+		boltWasher cylinder either always
+		plunger cylinder notStated inspect
+		crankcaseCover pump notStated inspect
+		packingSleeve cylinder notStated inspect
+		slingerWasher cylinder notStated inspect
+		cornerRing cylinder either inspectOrKit
+		lowPressureSeal cylinder notStated sheet
+		headRing cylinder notStated sheet
+		plasticRing cylinder notStated sheet
+		ropes cylinder notStated sheet x3
+		plasticWasher cylinder notStated sheet
+		stainlessWasher cylinder notStated sheet
+		inletPlateBolts pump either inspect x8
+		inletPlate pump notStated inspect
 		inletCage cylinder mate inspect
-		inletSpring cylinder mate inspect
+		inletSpring cylinder either inspect
 		inletGuide cylinder mate inspect
 		inletValve cylinder mate inspect
 		inletSeat cylinder mate inspect
 		inletORing cylinder P inspect
 		inletBackup cylinder C inspect
-		outletPlateBolts pump any inspect
-		outletPlate pump any inspect
+		outletPlateBolts pump either inspect x8
+		outletPlate pump notStated inspect
 		outletCage cylinder mate inspect
-		outletSpring cylinder mate inspect
+		outletSpring cylinder either inspect
 		outletGuide cylinder mate inspect
 		outletValve cylinder mate inspect
 		outletSeat cylinder mate inspect
-		plateRing pump any inspect
+		plateRing pump either inspect
 		outletORing cylinder P inspect
 		outletBackup cylinder C inspect
-		valveBore cylinder any inspect
+		valveBore cylinder either inspect
 	`,
 	L9: `
-		centreBolt pump sheet inspect
-		headBolts pump sheet inspect
-		manifold pump sheet inspect
-		supportPlate pump sheet inspect
-		plateScrews pump any inspect
-		valvePlate pump sheet inspect
-		outletRetainer cylinder mate inspect
-		outletFlatRing cylinder any inspect
-		outletSpring cylinder any inspect
+		centreBolt pump either inspect
+		headBolts pump either inspect x10
+		manifold pump C inspect
+		supportPlate pump notStated inspect
+		plateScrews pump either inspect x3
+		valvePlate pump notStated inspect
+		outletRetainer cylinder notStated inspect
+		outletFlatRing cylinder either inspect
+		outletSpring cylinder either inspect
 		outletValve cylinder mate inspect
 		outletSeat cylinder mate inspect
-		outletSeatORing cylinder any inspectOrKit
-		outletDamper cylinder asFound inspect
-		inletDamper cylinder asFound inspect
+		outletSeatORing cylinder either inspectOrKit
+		outletDamper cylinder notStated inspect
+		inletDamper cylinder notStated inspect
 		inletSeat cylinder mate inspect
-		inletSeatORing cylinder any inspectOrKit
+		inletSeatORing cylinder either inspectOrKit
 		inletValve cylinder mate inspect
-		inletSpring cylinder any inspect
-		inletFlatRing cylinder any inspect
-		inletRetainer cylinder any inspect
-		ports cylinder any inspect
-		diaphragm cylinder sheet inspectOrKit
+		inletSpring cylinder either inspect
+		inletFlatRing cylinder either inspect
+		inletRetainer cylinder notStated inspect
+		ports cylinder either inspect
+		diaphragm cylinder notStated inspectOrKit
 	`,
 	L10: `
-		suctionHose pump any inspect
-		headBolts pump any inspect
-		head pump any inspect
-		topCover pump any inspect
-		topPlug cylinder any inspect
-		topPlugRing cylinder any kit
+		suctionHose pump either inspect x3
+		headBolts pump either inspect x4
+		head pump C inspect
+		topCover pump notStated inspect
+		topPlug cylinder notStated inspect
+		topPlugRing cylinder either kit
 		top1Spring cylinder mate kit
-		top1Cage cylinder any inspect
-		top1Seat cylinder any kit
-		top1SeatORing cylinder any kit
+		top1Cage cylinder notStated inspect
+		top1Seat cylinder notStated kit
+		top1SeatORing cylinder either kit
 		top2Spring cylinder mate kit
-		top2Cage cylinder any inspect
-		top2Seat cylinder any kit
-		top2SeatORing cylinder any kit
-		bottomCover pump any inspect
-		bottomPlug cylinder any inspect
-		bottomPlugRing cylinder any kit
+		top2Cage cylinder notStated inspect
+		top2Seat cylinder notStated kit
+		top2SeatORing cylinder either kit
+		bottomCover pump notStated inspect
+		bottomPlug cylinder notStated inspect
+		bottomPlugRing cylinder either kit
 		bottom1Spring cylinder mate kit
-		bottom1Cage cylinder any inspect
-		bottom1Seat cylinder any kit
-		bottom1SeatORing cylinder any kit
+		bottom1Cage cylinder notStated inspect
+		bottom1Seat cylinder notStated kit
+		bottom1SeatORing cylinder either kit
 		bottom2Spring cylinder mate kit
-		bottom2Cage cylinder any inspect
-		bottom2Seat cylinder any kit
-		bottom2SeatORing cylinder any kit
-		cylinderGasket cylinder any kit
-		cylinder cylinder any inspect
-		regHandle pump any inspect
-		regCoverBolts pump any inspect
-		regCover pump any inspect
-		regWasher pump any inspect
-		regSpringLarge pump any inspect
-		regSpringSmall pump any inspect
-		regRod pump any inspect
-		regSetScrew pump any inspect
-		regStemSeat pump any kit
-		regStemWasher pump any inspect
-		regPacking pump any inspect
-		regSleeve pump any inspect
-		regGasket pump any kit
-		regPipe pump any inspect
+		bottom2Cage cylinder notStated inspect
+		bottom2Seat cylinder notStated kit
+		bottom2SeatORing cylinder either kit
+		gasketTop cylinder either kit
+		cylinder cylinder notStated inspect
+		gasketBottom cylinder either kit
+		regHandle pump either inspect
+		regCoverBolts pump either inspect x3
+		regCover pump notStated inspect
+		regWasher pump notStated inspect
+		regSpringLarge pump either inspect
+		regSpringSmall pump either inspect
+		regRod pump notStated inspect
+		regSetScrew pump either inspect
+		regStemSeat pump notStated kit
+		regStemWasher pump notStated inspect
+		regPacking pump notStated inspect
+		regSleeve pump notStated inspect
+		regGasket pump either kit
+		regPipe pump either inspect
 		regSeat pump mate kit
-		oilSeal cylinder sheet always
-		rod cylinder sheet inspect
-		crossheadBore cylinder any inspect
-		oil pump any sheet
+		oilSeal cylinder notStated always
+		rod cylinder either inspect
+		crossheadBore cylinder either inspect
+		oil pump either sheet
 	`,
 	L11: `
-		endCap pump sheet inspect
-		headBolts pump any inspect
-		head pump any inspect
-		plungerBolt cylinder any inspect
-		boltWasher cylinder any inspect
-		plunger cylinder any inspect
-		rubberRing cylinder any inspect
-		sealRetainer cylinder sheet inspect
-		splitWasher cylinder any inspect
-		slinger cylinder sheet inspect
-		oilSeal cylinder sheet always
-		sealPocket cylinder any inspect
-		rodTrack cylinder any inspect
+		endCap pump notStated inspect
+		headBolts pump either inspect x8
+		head pump C inspect
+		plungerBolt cylinder either inspect
+		boltWasher cylinder notStated inspect
+		plunger cylinder notStated inspect
+		rubberRing cylinder either inspect
+		sealRetainer cylinder notStated inspect
+		splitWasher cylinder notStated inspect
+		slinger cylinder notStated inspect
+		oilSeal cylinder notStated always
+		sealPocket cylinder either inspect
+		rodTrack cylinder either inspect
+		oil pump either sheet
 	`
 };

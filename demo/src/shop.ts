@@ -260,6 +260,19 @@ export const gauges: readonly Gauge[] = [
 	}
 ];
 
+/** Tools that tighten and measure at once; no size of a part is read with them. */
+export const wrenches: readonly Gauge[] = [
+	{
+		name: 'Torque wrench 10–60 N·m',
+		kind: 'torque wrench',
+		resolution: 0.5,
+		repeatability: 0.3,
+		reproducibility: 0.3,
+		expandedU: 1,
+		calibratedMonthsAgo: 9
+	}
+];
+
 export interface DemoPump {
 	readonly serial: string;
 	readonly model: string;

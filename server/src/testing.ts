@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { piecesInPump, stepsInScope, type Ask, type Entry } from '@exetasis/core/record';
+import { askedAt, openedCylinders, piecesInPump, stepsInScope, type Ask, type Entry, type Step } from '@exetasis/core/record';
 import type { Role } from './access';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { append } from './benchLog/append';
@@ -104,13 +104,26 @@ function answerOf(ask: Ask, { sheet, job }: Bench): unknown {
 		case 'count':
 			return piecesInPump(sheet, ask.station, job);
 		case 'choice':
-			return ask.choices[0];
+			return (ask.choices.find(({ means }) => means === 'harmless') ?? ask.choices[0]).text;
 		case 'setting':
 			return { value: 6, typed: { text: '6', unit: ask.unit } };
 		default:
 			return ask.kind === 'tick' ? true : 'Nothing to note';
 	}
 }
+
+/** The answers to what a step asks, where nothing is amiss. */
+export const answersTo = (bench: Bench, user: SignedIn, { key, asks }: Pick<Step, 'key' | 'asks'>): Entry[] =>
+	asks.flatMap((ask, i) =>
+		askedAt(ask, openedCylinders(bench.sheet, bench.job)).map((cylinder) =>
+			entryOf(bench, user, 'answer', {
+				step: key,
+				ask: i,
+				value: answerOf(ask, bench),
+				...(cylinder ? { cylinder } : {})
+			})
+		)
+	);
 
 /** A job that has been stripped: all its steps are signed off. */
 export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Promise<Bench> {
@@ -121,9 +134,9 @@ export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Pr
 		shop.scope,
 		technician,
 		bench.job.id,
-		steps.flatMap(({ key, asks }) => [
-			...asks.map((ask, i) => entryOf(bench, technician, 'answer', { step: key, ask: i, value: answerOf(ask, bench) })),
-			entryOf(bench, technician, 'step', { step: key })
+		steps.flatMap((step) => [
+			...answersTo(bench, technician, step),
+			entryOf(bench, technician, 'step', { step: step.key })
 		])
 	);
 	return (await benchOf(shop.scope, bench.job.id))!;

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { arithmeticOf, endReason, judge, unknownLife, type JudgeInput } from '.';
 import { fitOtherEnds, lifePriorOf } from '../life';
 import { partType } from '../part';
-import { checkEntry, discardLimit, placesToRead, together, type Entry, type Station } from '../record';
+import { checkEntry, fold, discardLimit, placesToRead, together, type Entry, type Station } from '../record';
 import { clean, demoSheet, finding, inputFor, ran, read, recordOf } from './testing';
 
 // Whatever is found and measured on whatever part of whatever sheet, a verdict comes out with its reasons and figures.
@@ -123,7 +123,7 @@ describe('any size of any sheet', () => {
 		stepsDone: new Map<string, number>(),
 		answers: new Set<string>(),
 		holdOrder: false,
-		together: () => together(places[at].sheet, { scope: places[at].station.scopes[0] }, [], new Map())
+		together: () => together(places[at].sheet, { scope: places[at].station.scopes[0] }, [], fold([]))
 	});
 	it('takes what a worn or new part measures, and suspects inches', () =>
 		fc.assert(

@@ -82,6 +82,7 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	nothingFound: 'reuse',
 	foundDoubled: 'reuse',
 	foundTurned: 'reuse',
+	foundInLine: 'reuse',
 	notLooked: 'open',
 	notJudged: 'open'
 };
@@ -164,7 +165,12 @@ function foundReasons(record: PartRecord): Reason[] {
 		...foundWrong(record).map((wrong) => ({ code: codeOfFound[wrong] }))
 	];
 }
-const codeOfFound = { missing: 'notThere', doubled: 'foundDoubled', reversed: 'foundTurned' } as const;
+const codeOfFound = {
+	missing: 'notThere',
+	doubled: 'foundDoubled',
+	reversed: 'foundTurned',
+	jointsInLine: 'foundInLine'
+} as const;
 
 const rulesOf = (station: Station): readonly PatternRule[] => partType(station.type).patterns;
 

@@ -76,6 +76,7 @@ export type Reason =
 	| { readonly code: 'inPieces'; readonly lost: boolean }
 	| { readonly code: 'foundDoubled' }
 	| { readonly code: 'foundTurned' }
+	| { readonly code: 'foundInLine' }
 	| { readonly code: 'notLooked' }
 	/** What stands on record of it cannot be worked with: which of it, and what was expected. It can be decided by hand. */
 	| { readonly code: 'notJudged'; readonly what: string; readonly value: string; readonly expected: string };

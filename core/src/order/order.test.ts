@@ -46,7 +46,7 @@ describe('neededParts', () => {
 			decide('plunger', 'lookAgain', 1),
 			decide('packingBore', 'replace', 1) // a surface of the pump itself: nobody sells it
 		];
-		const { places } = together(marram, { scope: 'packing' }, cells, fold(log).parts);
+		const { places } = together(marram, { scope: 'packing' }, cells, fold(log));
 		expect(neededParts(places.values())).toEqual([{ station: 'packing', pieces: 4, places: 2 }]);
 	});
 	it('names what a job is greased and sealed with', () => {

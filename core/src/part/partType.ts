@@ -40,6 +40,7 @@ export const gaugeKinds = [
 	'scale',
 	'leak tester',
 	'pressure gauge',
+	'torque wrench',
 	'comparison chart',
 	'count by eye'
 ] as const;
@@ -63,6 +64,7 @@ export const gaugeUnit: Readonly<Record<GaugeKind, Unit>> = {
 	scale: 'g',
 	'leak tester': 'MPa',
 	'pressure gauge': 'MPa',
+	'torque wrench': 'Nm',
 	'comparison chart': 'share',
 	'count by eye': 'pieces'
 };
@@ -155,6 +157,8 @@ export interface PartType {
 	readonly soft?: true;
 	/** A surface of the pump itself: it is judged and never taken out. */
 	readonly fixed?: true;
+	/** Alike from both sides: no way of fitting it is the wrong one. */
+	readonly symmetric?: true;
 	/** Pushed or pressed home in a bore: how deep and how square it sits tells whether it is. */
 	readonly pressedHome?: true;
 	/** Never fitted a second time, whatever a sheet says. */

@@ -1,4 +1,4 @@
-import { checkBolt, checkBuildStep, checkPutIn, checkWindow, firstUnbuilt } from './checkBuild';
+import { checkBolt, checkBuildStep, checkPutIn, checkUnitIn, checkWindow, firstUnbuilt } from './checkBuild';
 import { effectiveTime, type Entry, type EntryOf } from './entry';
 import { checkArrived } from './kinds/arrived';
 import { checkAnswer } from './kinds/answer';
@@ -40,12 +40,13 @@ export function checkEntry(entry: Entry, job: JobFacts): EntryProblem | undefine
 	if (entry.kind === 'answer') return checkAnswer(entry, job);
 	if (entry.kind === 'arrived') return checkArrived(entry, job);
 	if (entry.kind === 'proof') return checkProof(entry, job.sheet) ?? notTogether(job);
+	if (entry.kind === 'unitIn') return notSafe(job) ?? checkUnitIn(entry, job.together(), job.holdOrder);
 	if (!('part' in entry) || !entry.part) return undefined;
 	const stationKey = job.stationOfPart.get(entry.part);
 	const station = stationsInScope(job.sheet, job).find(({ key }) => key === stationKey);
 	if (!station) return { code: 'unknownPart' };
-	const [open] = job.holdOrder ? blockedBy(stepsInScope(job.sheet, job), job.stepsDone) : [];
-	if (open) return { code: 'notSafeYet', before: open.text };
+	const unsafe = notSafe(job);
+	if (unsafe) return unsafe;
 	switch (entry.kind) {
 		case 'asFound':
 			return checkAsFound(entry, station, job.sheet);
@@ -78,12 +79,19 @@ function checkClosingStep(entry: EntryOf<'step'>, job: JobFacts): EntryProblem |
 	const closes = step.stage === 'build' || step.stage === 'prove';
 	if (!job.holdOrder || !closes) return undefined;
 	const late = checkWindow(step, effectiveTime(entry), job.stepsDone, job.sheet.products);
-	if (step.stage === 'build') return checkBuildStep(step, job.together(), job.stepsDone, job.answers) ?? late;
+	if (step.stage === 'build')
+		return checkBuildStep(step, job.together(), job.answers, entry.payload.despite !== undefined) ?? late;
 	return notTogether(job) ?? late;
 }
 
+// Nothing is recorded of a pump that is not made safe.
+function notSafe({ holdOrder, sheet, stepsDone, ...job }: JobFacts): EntryProblem | undefined {
+	const [open] = holdOrder ? blockedBy(stepsInScope(sheet, job), stepsDone) : [];
+	return open && { code: 'notSafeYet', before: open.text };
+}
+
 // Nothing is proved of a pump that is not together.
-function notTogether({ holdOrder, together, stepsDone, answers }: JobFacts): EntryProblem | undefined {
-	const open = holdOrder ? firstUnbuilt(together(), stepsDone, answers) : undefined;
+function notTogether({ holdOrder, together, answers }: JobFacts): EntryProblem | undefined {
+	const open = holdOrder ? firstUnbuilt(together(), answers) : undefined;
 	return open && { code: 'notTogether', before: open.text };
 }

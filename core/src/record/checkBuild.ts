@@ -3,67 +3,104 @@ import { checkTightened } from './kinds/tightened';
 import type { PutIn } from './kinds/putIn';
 import type { EntryProblem } from './problem';
 import type { Product, Step } from './sheet';
-import { builtSteps, firstMissing, gateOpen, leftOf, verdictOn, type Together } from './together';
+import { unitPlace, type UnitIn } from './kinds/unitIn';
+import {
+	builtSteps,
+	firstMissing,
+	gateOpen,
+	inPump,
+	leftOf,
+	notJoined,
+	verdictOn,
+	type Missing,
+	type Together,
+	type UnitPlace
+} from './together';
 
-/** Why a part may not go in now: nobody has decided on it or judged its bore, or what lies deeper is not in. */
+const deeperFirst = (part: string, missing: Missing | undefined): EntryProblem | undefined => {
+	if (!missing) return undefined;
+	const { name: before, cylinder, fact, loose = false } = missing;
+	return {
+		code: 'deeperFirst',
+		part,
+		before,
+		cylinder,
+		sure: fact.sure,
+		loose,
+		...(fact.why ? { why: fact.why } : {})
+	};
+};
+
+/** Why a part may not go in now: nobody has decided on it or judged its bore, or what comes before it is not in. */
 export function keptOut(build: Together, part: string, holdOrder = true): EntryProblem | undefined {
 	const place = build.places.get(part);
 	if (!place) return { code: 'unknownPart' };
-	const { name } = place.station;
+	const { name, key } = place.station;
 	if (!verdictOn(place)) return { code: 'notDecided', part: name };
 	const gate = gateOpen(build, part);
 	if (gate) return { code: 'gateNotJudged', part: name, gate: gate.station.name };
-	const deeper = holdOrder ? firstMissing(build, part) : undefined;
-	return deeper && { code: 'deeperFirst', part: name, before: deeper.station.name, cylinder: deeper.cylinder };
+	return holdOrder ? deeperFirst(name, firstMissing(build, key, place.cylinder)) : undefined;
 }
 
-/** Whether this piece may go in now: nothing keeps it out, and it is the one that was decided on. */
+/** Why a sub-assembly may not go in now: a part of it is not joined yet, or what comes before it is not in. */
+export function unitKeptOut(build: Together, place: UnitPlace, holdOrder = true): EntryProblem | undefined {
+	const { unit, cylinder } = place;
+	const part = notJoined(build, place);
+	if (part) return { code: 'notJoined', unit: unit.name, part: part.name };
+	return holdOrder ? deeperFirst(unit.name, firstMissing(build, unit.key, cylinder)) : undefined;
+}
+
+/** Whether this piece may go in now: nothing keeps it out but an order that is gone against with a reason, and it is the one that was decided on. */
 export function checkPutIn({ part, payload }: PutIn, build: Together, holdOrder: boolean): EntryProblem | undefined {
 	const place = build.places.get(part);
 	const verdict = place && verdictOn(place);
 	if (verdict && (payload.piece === 'new') !== (verdict === 'replace'))
 		return { code: 'otherPiece', part: place.station.name, decided: verdict };
-	return keptOut(build, part, holdOrder);
+	return keptOut(build, part, holdOrder && payload.despite === undefined);
+}
+
+/** Whether a sub-assembly may go in now; its order may be gone against with a reason. */
+export function checkUnitIn({ payload }: UnitIn, build: Together, holdOrder: boolean): EntryProblem | undefined {
+	const place = build.units.get(unitPlace(payload.unit, payload.cylinder));
+	if (!place) return { code: 'unknownUnit', unit: payload.unit };
+	return unitKeptOut(build, place, holdOrder && payload.despite === undefined);
 }
 
 /** Whether a bolt of a part can be tightened so. */
 export function checkBolt(entry: Tightened, build: Together, holdOrder: boolean): EntryProblem | undefined {
 	const place = build.places.get(entry.part);
-	return place ? checkTightened(entry, place.station, place.record, holdOrder) : { code: 'unknownPart' };
+	return place
+		? checkTightened(entry, place.station, place.record, inPump(build, place), holdOrder)
+		: { code: 'unknownPart' };
 }
 
-interface SignedOff {
+interface Keys {
 	has(key: string): boolean;
-	/** The moment that counts, ms since 1970. */
-	get(key: string): number | undefined;
 }
 
-/** Whether a step of building may be signed off: what it comes after is done, all its parts are in, its bolts are tight. */
-export function checkBuildStep(
-	step: Step,
-	build: Together,
-	signed: SignedOff,
-	answers: { has(key: string): boolean }
-): EntryProblem | undefined {
+/**
+ * Whether a step of building may be signed off: what it comes after is done, all its parts are in, its bolts are tight.
+ * With a reason (`despite`) what it comes after may be left, but nothing may be left out or loose.
+ */
+export function checkBuildStep(step: Step, build: Together, answers: Keys, despite: boolean): EntryProblem | undefined {
 	const planned = build.steps.find(({ key }) => key === step.key)!;
-	const built = builtSteps(build, signed, answers);
-	const before = build.steps.find(({ key }) => planned.after.includes(key) && !built.has(key));
-	if (before) return { code: 'stepTooEarly', step: step.text, before: before.text };
 	const { notIn, notTightened } = leftOf(build, planned, answers);
-	if (notIn.length > 0)
-		return { code: 'notAllIn', step: step.text, part: notIn[0].station.name, cylinder: notIn[0].cylinder };
+	if (!despite) {
+		const built = builtSteps(build, answers);
+		const before = build.steps.find(({ key }) => planned.after.includes(key) && !built.has(key));
+		if (before) return { code: 'stepTooEarly', step: step.text, before: before.text };
+		const missing = firstMissing(build, step.key, 0);
+		if (missing) return deeperFirst(step.text, missing);
+	}
+	if (notIn.length > 0) return { code: 'notAllIn', step: step.text, part: notIn[0].name, cylinder: notIn[0].cylinder };
 	return notTightened.length > 0
 		? { code: 'notTight', step: step.text, part: notTightened[0].station.name }
 		: undefined;
 }
 
 /** The first step of building that is not done; undefined once the pump is together. */
-export function firstUnbuilt(
-	build: Together,
-	signed: { has(key: string): boolean },
-	answers: { has(key: string): boolean }
-): Step | undefined {
-	const built = builtSteps(build, signed, answers);
+export function firstUnbuilt(build: Together, answers: Keys): Step | undefined {
+	const built = builtSteps(build, answers);
 	return build.steps.find(({ key }) => !built.has(key));
 }
 
@@ -75,7 +112,7 @@ export const windowMinutes = ({ within }: Pick<Step, 'within'>, products: readon
 export function checkWindow(
 	step: Step,
 	at: number,
-	signed: SignedOff,
+	signed: { get(key: string): number | undefined },
 	products: readonly Product[]
 ): EntryProblem | undefined {
 	const minutes = windowMinutes(step, products);

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
+	askedAt,
 	askKey,
 	checkEntry,
 	entrySchema,
@@ -34,7 +35,7 @@ const job = (more: object = {}) => ({
 	stepsDone: signed,
 	answers: new Set<string>(),
 	holdOrder: true,
-	together: () => together(sheet, opening, [], new Map()),
+	together: () => together(sheet, opening, [], fold([])),
 	...more
 });
 
@@ -75,7 +76,9 @@ describe('a step that is repeated at each cylinder', () => {
 	});
 	it('is signed off once it is done at all cylinders that are opened, where it is begun at one', () => {
 		const sign = entry('step', { step: repeated.key });
-		const answers = new Set(repeated.asks.map((_, i) => askKey(repeated.key, i)));
+		const answers = new Set(
+			repeated.asks.flatMap((ask, i) => askedAt(ask, [1, 2, 3]).map((cylinder) => askKey(repeated.key, i, cylinder)))
+		);
 		const done = (...cylinders: number[]) =>
 			job({ answers, cylindersDone: new Map([[repeated.key, new Set(cylinders)]]) });
 		expect(checkEntry(sign, done(1))).toMatchObject({ code: 'cylindersLeft', cylinders: [2, 3] });

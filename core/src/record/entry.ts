@@ -16,6 +16,7 @@ import { proofSchema } from './kinds/proof';
 import { putInSchema } from './kinds/putIn';
 import { stepDoneSchema } from './kinds/step';
 import { tightenedSchema } from './kinds/tightened';
+import { unitInSchema } from './kinds/unitIn';
 import { withdrawSchema } from './kinds/withdraw';
 
 /** One line of the bench log: made by the client, never updated, never deleted. One file a kind, in `kinds/`. */
@@ -30,6 +31,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
 	photoSchema,
 	decisionSchema,
 	putInSchema,
+	unitInSchema,
 	tightenedSchema,
 	proofSchema,
 	arrivedSchema,
@@ -54,6 +56,7 @@ export function liftEntry(raw: unknown): unknown {
 /** The gauge that an entry says was read; undefined where none was, or nobody said which. */
 export function gaugeOf(entry: Entry): string | undefined {
 	if (entry.kind === 'reading') return entry.payload.gauge;
+	if (entry.kind === 'tightened') return entry.payload.wrench;
 	return entry.kind === 'proof' && entry.payload.test === 'hold' ? entry.payload.gauge : undefined;
 }
 

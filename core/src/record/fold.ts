@@ -11,6 +11,7 @@ import { addPhoto, type Photos } from './kinds/photo';
 import { addPutIn, type PutBack } from './kinds/putIn';
 import { addReading, type Readings } from './kinds/reading';
 import { addTightened, type Tightenings } from './kinds/tightened';
+import { unitPlace, type UnitIn } from './kinds/unitIn';
 
 /** What the log says of one part. Withdrawn entries are gone; of findings of one pattern the last stands. */
 export interface PartRecord
@@ -23,6 +24,8 @@ export interface JobState {
 	readonly cylindersDone: ReadonlyMap<string, ReadonlyMap<number, EntryOf<'cylinderDone'>>>;
 	/** Answers to what steps ask, by `askKey`; the last stands. */
 	readonly answers: ReadonlyMap<string, Answer>;
+	/** Sub-assemblies that are in, by `unitPlace`. */
+	readonly unitsIn: ReadonlyMap<string, UnitIn>;
 	readonly notes: readonly EntryOf<'note'>[];
 	/** Photographs of no part: of the connections, of the pump as it stood. */
 	readonly photos: readonly EntryOf<'photo'>[];
@@ -78,13 +81,18 @@ export function fold(entries: Iterable<Entry>): JobState {
 	const steps = new Map<string, EntryOf<'step'>>();
 	const cylindersDone = new Map<string, Map<number, EntryOf<'cylinderDone'>>>();
 	const answers = new Map<string, Answer>();
+	const unitsIn = new Map<string, UnitIn>();
 	for (const entry of standing) {
 		if (entry.kind === 'step') steps.set(entry.payload.step, entry);
 		if (entry.kind === 'cylinderDone') {
 			const { step, cylinder } = entry.payload;
 			cylindersDone.set(step, (cylindersDone.get(step) ?? new Map()).set(cylinder, entry));
 		}
-		if (entry.kind === 'answer') answers.set(askKey(entry.payload.step, entry.payload.ask), entry);
+		if (entry.kind === 'answer') {
+			const { step, ask, cylinder } = entry.payload;
+			answers.set(askKey(step, ask, cylinder), entry);
+		}
+		if (entry.kind === 'unitIn') unitsIn.set(unitPlace(entry.payload.unit, entry.payload.cylinder), entry);
 		if ('part' in entry && entry.part) parts.set(entry.part, add(parts.get(entry.part) ?? untouched, entry));
 	}
 	return {
@@ -92,6 +100,7 @@ export function fold(entries: Iterable<Entry>): JobState {
 		steps,
 		cylindersDone,
 		answers,
+		unitsIn,
 		withdrawn,
 		notes: standing.filter((entry) => entry.kind === 'note').filter((note) => !note.part),
 		photos: standing.filter((entry) => entry.kind === 'photo').filter((photo) => !photo.part),
@@ -143,6 +152,7 @@ function add(record: PartRecord, entry: Entry): PartRecord {
 		case 'step':
 		case 'cylinderDone':
 		case 'answer':
+		case 'unitIn':
 		case 'proof':
 		case 'arrived':
 		case 'withdraw':

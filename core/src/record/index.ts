@@ -1,15 +1,17 @@
 export * from './arrival';
 export * from './batch';
 export * from './check';
-export { firstUnbuilt, keptOut, windowMinutes } from './checkBuild';
+export { firstUnbuilt, keptOut, unitKeptOut, windowMinutes } from './checkBuild';
 export * from './entry';
 export * from './flowTest';
 export * from './fold';
-export { askKey, unanswered, type Answer } from './kinds/answer';
+export { askedAt, askKey, consequences, unanswered, type Answer, type Consequence } from './kinds/answer';
 export { BY_ITSELF, type Arrived } from './kinds/arrived';
 export {
 	foundWhere,
 	brokenUp,
+	foundLay,
+	foundRan,
 	foundWrong,
 	hasDirection,
 	type AsFound,
@@ -21,7 +23,8 @@ export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';
 export type { Proof } from './kinds/proof';
 export type { PutIn } from './kinds/putIn';
-export { boltStates, groupTightened, nextBolt, type BoltState, type Tightened } from './kinds/tightened';
+export { boltStates, groupTightened, nextBolt, tightenedBy, type BoltState, type Tightened } from './kinds/tightened';
+export { unitPlace, type UnitIn } from './kinds/unitIn';
 export { PHOTO_MOST, photoName, type Photo } from './kinds/photo';
 export type { Mark } from './kinds/mark';
 export type { Reading } from './kinds/reading';

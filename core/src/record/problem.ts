@@ -30,7 +30,19 @@ const ofJob = [
 	code('notDecided', { part: words }),
 	code('otherPiece', { part: words, decided: z.enum(['reuse', 'replace']) }),
 	code('gateNotJudged', { part: words, gate: words }),
-	code('deeperFirst', { part: words, before: words, cylinder: z.number() }),
+	code('deeperFirst', {
+		part: words,
+		before: words,
+		cylinder: z.number(),
+		/** Left out where nobody has stated one. */
+		why: words.optional(),
+		sure: z.enum(['stated', 'deduced']),
+		/** It is in, and not tightened. */
+		loose: z.boolean()
+	}),
+	code('notJoined', { unit: words, part: words }),
+	code('unknownUnit', { unit: words }),
+	code('shaftLocked', { step: words, lock: words }),
 	code('notInYet', { part: words }),
 	code('noSuchBolt', { part: words, bolt: z.number() }),
 	code('turnedTooFar', { part: words, turnDeg: z.number(), mostDeg: z.number() }),

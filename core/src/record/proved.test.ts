@@ -1,7 +1,18 @@
 // What was proved against the sheet's test: the last word of each counts, and a fall too close to call is said to be.
 import { describe, expect, it } from 'vitest';
 import { demoSheet } from '../decide/testing';
-import { checkEntry, entrySchema, gaugeOf, holdOn, lastProofs, together, unproved, type Entry, type Proof } from '.';
+import {
+	checkEntry,
+	fold,
+	entrySchema,
+	gaugeOf,
+	holdOn,
+	lastProofs,
+	together,
+	unproved,
+	type Entry,
+	type Proof
+} from '.';
 
 const sheet = demoSheet('marram');
 const [weep, joint] = sheet.proof!.places;
@@ -101,7 +112,7 @@ describe('a proof', () => {
 			stepsDone: new Map(),
 			answers: new Set(),
 			holdOrder: false,
-			together: () => together(sheet, { scope: 'packing' }, [], new Map())
+			together: () => together(sheet, { scope: 'packing' }, [], fold([]))
 		});
 	it('is taken in any unit that measures it', () => {
 		const psi = { value: (100 * 4.4482216152605) / 25.4 ** 2, typed: { text: '100', unit: 'psi' } };

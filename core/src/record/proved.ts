@@ -1,6 +1,7 @@
 import { budgetOf, type GaugeFacts } from '../measure';
 import { holdFinding, type HoldFinding } from '../prove';
 import type { GaugeKind } from '../part';
+import { consequences } from './kinds/answer';
 import type { Proof } from './kinds/proof';
 import type { ModelSheet } from './sheet';
 
@@ -66,8 +67,20 @@ export function holdOn<G extends PressureGauge>(
 export type Unproved =
 	| { readonly what: 'notHeld' | 'holdFails' | 'holdTooClose' }
 	| { readonly what: 'notLookedAt' | 'drips'; readonly place: string }
+	/** An answer keeps it back. */
+	| { readonly what: 'held'; readonly answer: string; readonly why: string; readonly cylinder: number }
 	/** Something of a broken part is still in the pump, for all that anybody knows. */
 	| { readonly what: 'fragmentLost'; readonly part: string; readonly cylinder: number };
+
+/** What the answers of a job keep it back for: a hold, or a pump that is in question as a whole. */
+export const heldByAnswers = (
+	steps: Parameters<typeof consequences>[0],
+	answers: Parameters<typeof consequences>[1]
+): Unproved[] =>
+	consequences(steps, answers).flatMap(({ question, answer, cylinder = 0, means }): Unproved[] => {
+		const why = 'hold' in means ? means.hold : 'unit' in means ? means.unit : undefined;
+		return why === undefined ? [] : [{ what: 'held', answer: `${question}: ${answer}`, why, cylinder }];
+	});
 
 /**
  * What the sheet's test still lacks, in its order. The hold counts as good where the fall lies within what is allowed but for

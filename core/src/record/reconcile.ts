@@ -6,6 +6,7 @@ import {
 	applies,
 	openedCylinders,
 	piecesInPump,
+	staysIn,
 	stationsInScope,
 	stepsInScope,
 	type ModelSheet,
@@ -45,7 +46,9 @@ export function reconcile(
 	partAt: (station: string, cylinder: number) => string | undefined
 ): PiecesOut[] {
 	const steps = stepsInScope(sheet, job).filter(({ stage }) => stage === 'strip');
-	return stationsInScope(sheet, job).map((station) => {
+	// What is judged where it is does not come out.
+	const pieces = stationsInScope(sheet, job).filter((one) => !staysIn(one));
+	return pieces.map((station) => {
 		const places = station.per === 'pump' ? [0] : openedCylinders(sheet, job);
 		const there = places.filter((cylinder) => applies(station.onlyWith, job.variants, cylinder));
 		const recordAt = (cylinder: number) => log.parts.get(partAt(station.key, cylinder) ?? '') ?? untouched;

@@ -162,7 +162,7 @@ describe('checkEntry', () => {
 		stepsDone: signedOff('isolate', 'release'),
 		answers: new Set<string>(),
 		holdOrder: true,
-		together: () => together(sheet, { scope: 'full' }, [], new Map())
+		together: () => together(sheet, { scope: 'full' }, [], fold([]))
 	};
 	it('takes what fits', () => expect(checkEntry(reading(17.98), job)).toBeUndefined());
 	it.each([
@@ -213,7 +213,7 @@ describe('the order of steps', () => {
 		stationOfPart: new Map([[PART, 'plunger']]),
 		answers: new Set<string>(),
 		holdOrder: true,
-		together: () => together(sheet, { scope: 'full' }, [], new Map())
+		together: () => together(sheet, { scope: 'full' }, [], fold([]))
 	};
 	const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
 	it('waits for the steps that it names and for every blocking one before it', () => {
@@ -255,7 +255,12 @@ describe('what a step asks', () => {
 	const asks: Step['asks'] = [
 		{ kind: 'tick', text: 'It turns' },
 		{ kind: 'count', station: 'headNuts' },
-		{ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'], means: [] },
+		{
+			kind: 'choice',
+			text: 'Oil',
+			per: 'pump',
+			choices: ['clear', 'milky'].map((text) => ({ text, means: 'harmless' }))
+		},
 		{ kind: 'note', text: 'Hoses' },
 		{ kind: 'setting', name: 'Screw out', unit: 'mm', when: 'found' },
 		{ kind: 'photo', text: 'The hoses' },
@@ -268,7 +273,7 @@ describe('what a step asks', () => {
 		stationOfPart: new Map([[PART, 'plunger']]),
 		stepsDone: signedOff(),
 		holdOrder: true,
-		together: () => together(sheet, { scope: 'full' }, [], new Map())
+		together: () => together(sheet, { scope: 'full' }, [], fold([]))
 	};
 	const none = { ...job, answers: new Set<string>() };
 	const answer = (ask: number, value: unknown) => entry('answer', { step: first.key, ask, value });
@@ -298,7 +303,7 @@ describe('what a step asks', () => {
 		expect(checkEntry(sign, { ...job, answers: new Set([...all].slice(1)) })).toMatchObject({ code: 'stepUnanswered' });
 		expect(checkEntry(sign, { ...job, answers: all })).toBeUndefined();
 		expect(checkEntry(sign, { ...none, holdOrder: false })).toBeUndefined();
-		expect(unanswered({ key: first.key, asks }, all)).toEqual([]);
+		expect(unanswered({ key: first.key, asks }, all, [1, 2, 3])).toEqual([]);
 	});
 	it('keeps the last answer, and none that was withdrawn', () => {
 		const [eight, seven] = [answer(1, 8), answer(1, 7)];

@@ -38,7 +38,7 @@ const facts = (station: string, sheet = marram, scope = 'full'): JobFacts => ({
 	stepsDone: new Map(stepsInScope(sheet, { scope }).map(({ key }) => [key, 0])),
 	answers: new Set(),
 	holdOrder: true,
-	together: () => together(sheet, { scope }, [], new Map())
+	together: () => together(sheet, { scope }, [], fold([]))
 });
 const found = (payload: object) => entry('asFound', payload, PART);
 

@@ -82,11 +82,13 @@ const uuidAt = (raw: unknown, key: string): string[] => {
 // Of the mat and the gauges only those that are spoken of.
 async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[]): Promise<KnownJob | undefined> {
 	const parts = batch.flatMap((raw) => uuidAt(raw, 'part'));
-	const gauges = batch.flatMap((raw) => uuidAt((raw as { payload?: unknown } | null)?.payload, 'gauge'));
+	const payloads = batch.map((raw) => (raw as { payload?: unknown } | null)?.payload);
+	const gauges = payloads.flatMap((payload) => [...uuidAt(payload, 'gauge'), ...uuidAt(payload, 'wrench')]);
 	const job = await jobFacts(scope, jobId, parts, gauges);
 	if (!job) return undefined;
 	const sheet = await pinnedSheet(scope, job.sheetId);
 	const passed: Entry[] = [];
+	const stepsDone = new Map(job.steps);
 	return {
 		released: job.released,
 		scope: job.scope,
@@ -94,14 +96,14 @@ async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[
 		arrival: job.arrival,
 		sheet,
 		passed,
-		together: await buildingOf(scope, jobId, batch, { sheet, opening: job, passed }),
+		together: await buildingOf(scope, jobId, batch, { sheet, opening: job, passed, stepsDone }),
 		stationOfPart: new Map(job.cells),
 		gauges: new Set(job.gauges),
-		stepsDone: new Map(job.steps),
+		stepsDone,
 		cylindersDone: new Map(
 			[...groupBy(job.cylinders, ([step]) => step)].map(([step, all]) => [step, new Set(all.map(([, at]) => at))])
 		),
-		answers: new Set(job.answers.map(([step, ask]) => askKey(step, ask)))
+		answers: new Set(job.answers.map(([step, ask, cylinder]) => askKey(step, ask, cylinder ?? undefined)))
 	};
 }
 
@@ -110,15 +112,20 @@ async function buildingOf(
 	scope: ShopScope,
 	jobId: string,
 	batch: readonly unknown[],
-	{ sheet, opening, passed }: { sheet: ModelSheet; opening: Opening; passed: readonly Entry[] }
+	{
+		sheet,
+		opening,
+		passed,
+		stepsDone
+	}: { sheet: ModelSheet; opening: Opening; passed: readonly Entry[]; stepsDone: ReadonlyMap<string, number> }
 ): Promise<() => Together> {
 	const speaks = batch.some((raw) =>
-		['putIn', 'tightened', 'step', 'proof'].includes(String((raw as { kind?: unknown } | null)?.kind))
+		['putIn', 'unitIn', 'tightened', 'step', 'proof'].includes(String((raw as { kind?: unknown } | null)?.kind))
 	);
 	const known = speaks ? await entriesOf(scope, jobId, { kinds: ofBuilding }) : [];
 	const cells = speaks ? await of(scope, 'matCell').all({ jobId }) : [];
 	const places = cells.map(({ partId: part, station, cylinder }) => ({ part, station, cylinder }));
-	return () => together(sheet, opening, places, fold([...known, ...passed]).parts);
+	return () => together(sheet, opening, places, { ...fold([...known, ...passed]), steps: stepsDone });
 }
 
 interface Checked {
@@ -148,7 +155,10 @@ function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen:
 	}
 	if (entry.kind === 'step') job.stepsDone.set(entry.payload.step, effectiveTime(entry));
 	if (ofBuilding.includes(entry.kind)) job.passed.push(entry);
-	if (entry.kind === 'answer') job.answers.add(askKey(entry.payload.step, entry.payload.ask));
+	if (entry.kind === 'answer') {
+		const { step, ask, cylinder } = entry.payload;
+		job.answers.add(askKey(step, ask, cylinder));
+	}
 	return { id, entry };
 }
 

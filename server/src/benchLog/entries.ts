@@ -7,6 +7,7 @@ import { of, type ShopScope } from '../db/scope';
 export const ofBuilding: readonly Entry['kind'][] = [
 	'decision',
 	'putIn',
+	'unitIn',
 	'tightened',
 	'step',
 	'answer',

@@ -16,6 +16,7 @@ import * as countedLooks from './migrations/0013-counted-looks';
 import * as documents from './migrations/0014-documents';
 import * as countedSizes from './migrations/0015-counted-sizes';
 import * as shims from './migrations/0016-shims';
+import * as sheetsOfVersion3 from './migrations/0017-sheets-of-version-3';
 
 interface Migration {
 	readonly name: string;
@@ -39,7 +40,8 @@ const migrations: readonly Migration[] = [
 	countedLooks,
 	documents,
 	countedSizes,
-	shims
+	shims,
+	sheetsOfVersion3
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -3,6 +3,7 @@ import {
 	allSteps,
 	checkEntry,
 	entrySchema,
+	fold,
 	liftEntry,
 	PHOTO_MOST,
 	together,
@@ -53,7 +54,7 @@ export async function keepLog(
 	{ sheet, parts, ids }: TakenIn
 ): Promise<void> {
 	const places = mat.map(({ place }) => ({ part: parts.get(place)!, ...placeFrom(place) }));
-	const build = together(sheet, job, places, new Map());
+	const build = together(sheet, job, places, fold([]));
 	const facts: JobFacts = {
 		...job,
 		sheet,

@@ -64,10 +64,10 @@ async function closingOf(scope: ShopScope, jobId: string): Promise<Closing> {
 		})
 	);
 	const places = cells.map(({ partId: part, station, cylinder }) => ({ part, station, cylinder }));
-	const build = together(sheet, job, places, state.parts);
+	const build = together(sheet, job, places, state);
 	const pieces = piecesIn(build);
 	const count = { in: pieces.in, of: pieces.of };
-	const unbuilt = build.steps.find(({ key }) => key === firstUnbuilt(build, state.steps, state.answers)?.key);
+	const unbuilt = build.steps.find(({ key }) => key === firstUnbuilt(build, state.answers)?.key);
 	if (unbuilt) return { at: 'build', ...count, step: { text: unbuilt.text, mirrored: unbuilt.mirrored } };
 	const prove = proveSteps(sheet, job).find(({ key }) => !state.steps.has(key));
 	if (prove) return { at: 'prove', ...count, step: { text: prove.text, mirrored: false } };

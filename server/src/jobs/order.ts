@@ -53,8 +53,9 @@ export async function orderOf(scope: ShopScope, jobId: string, withinDays?: numb
 	const bench = await benchOf(scope, jobId);
 	if (!bench) return undefined;
 	const { sheet, job, cells, entries } = bench;
-	const { parts, arrivals } = fold(entries);
-	const places = together(sheet, job, cells, parts).places.values();
+	const state = fold(entries);
+	const { arrivals } = state;
+	const places = together(sheet, job, cells, state).places.values();
 	const here = (station: string) =>
 		arrivals.reduce((sum, { payload }) => sum + (payload.station === station ? payload.pieces : 0), 0);
 	const needs = neededParts(places).flatMap(({ station, pieces }) => {

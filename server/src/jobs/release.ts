@@ -4,6 +4,7 @@ import {
 	BY_ITSELF,
 	allSteps,
 	builtSteps,
+	heldByAnswers,
 	fold,
 	lastProofs,
 	locksInForce,
@@ -107,9 +108,9 @@ function releaseNow(
 
 /** What is left of building and proving, in its order; undefined once nothing is. */
 function stillToDo({ sheet, job, cells, policy, gauges }: Bench, state: JobState): StillToDo | undefined {
-	const { parts, steps, answers, proofs } = state;
-	const build = together(sheet, job, cells, parts);
-	const built = builtSteps(build, steps, answers);
+	const { steps, answers, proofs } = state;
+	const build = together(sheet, job, cells, state);
+	const built = builtSteps(build, answers);
 	const open = build.steps.filter(({ key }) => !built.has(key));
 	const prove = proveSteps(sheet, job).filter(({ key }) => !steps.has(key));
 	const partAt = new Map(cells.map(({ station, cylinder, part }) => [placeKey(station, cylinder), part]));
@@ -117,6 +118,7 @@ function stillToDo({ sheet, job, cells, policy, gauges }: Bench, state: JobState
 		steps: [...open, ...prove].map(({ text }) => text),
 		tests: [
 			...lostFragments(reconcile(sheet, job, state, (station, cylinder) => partAt.get(placeKey(station, cylinder)))),
+			...heldByAnswers(allSteps(sheet, job), answers),
 			...unproved(sheet, lastProofs(proofs), gauges, policy)
 		]
 	};

@@ -60,8 +60,8 @@ it('how parts were found is kept by place, the last word counts, and what is tak
 it('a fragment that nobody has found holds the release, and is not forgotten by a later word on where it lay', async () => {
 	const bench = await openJob(shop, { scope: 'valves' });
 	const { technician, lead } = shop.people;
-	const spring = partAt(bench, 'inletSpring', 2);
-	const found = (payload: object) => entryOf(bench, technician, 'asFound', payload, spring);
+	const valve = partAt(bench, 'inletValve', 2);
+	const found = (payload: object) => entryOf(bench, technician, 'asFound', payload, valve);
 	await append(shop.scope, technician, bench.job.id, [
 		...decideAll(bench, technician, 'replace'),
 		found({ facing: 'turned' }),
@@ -73,7 +73,7 @@ it('a fragment that nobody has found holds the release, and is not forgotten by 
 		return released.kind === 'notTogether' ? released.left.tests.map(({ what }) => what) : released.kind;
 	};
 	expect(await left()).toContain('fragmentLost');
-	const here = (await foundAt(shop.scope, bench.job.pumpId)).filter(({ station }) => station === 'inletSpring');
+	const here = (await foundAt(shop.scope, bench.job.pumpId)).filter(({ station }) => station === 'inletValve');
 	expect(here.map(({ wrong }) => wrong)).toContain('reversed');
 	await append(shop.scope, technician, bench.job.id, [found({ pieces: 'allFound' })]);
 	expect(await left()).not.toContain('fragmentLost');

@@ -3,7 +3,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { piecesInPump, stepsInScope, type Chosen, type ModelSheet } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { addSheet } from '../sheets';
-import { type TestShop, arrival, decideAll, entryOf, freshDatabase, letGo, makeShop } from '../testing';
+import { type TestShop, arrival, decideAll, answersTo,
+	entryOf, freshDatabase, letGo, makeShop } from '../testing';
 import { benchOf, type Bench } from './bench';
 import { floorOf } from './floor';
 import { sayMadeOf, stillOpen } from './madeOf';
@@ -78,11 +79,7 @@ describe('a pump with variants', () => {
 		expect(await come({ ...again, variants: { guide: ['u', 'u', 'u'] } })).toMatchObject({ kind: 'openJob' });
 		const { technician } = shop.people;
 		const asked = stepsInScope(first.sheet, first.job);
-		const answers = asked.flatMap(({ key, asks }) =>
-			asks.map((ask, i) =>
-				entryOf(first, technician, 'answer', { step: key, ask: i, value: ask.kind === 'count' ? 8 : 'Nothing' })
-			)
-		);
+		const answers = asked.flatMap((step) => answersTo(first, technician, step));
 		const signed = asked.map(({ key }) => entryOf(first, technician, 'step', { step: key }));
 		const decided = decideAll(first, technician, 'reuse');
 		const all = [...answers, ...signed, ...decided];

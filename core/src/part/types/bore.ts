@@ -6,6 +6,7 @@ export const bore: PartType = {
 	fixed: true,
 	name: 'Housing bore',
 	material: 'metal',
+	symmetric: true,
 	lasts: { hoursToLimit: 22_000, otherEnds: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 17e-6,
 	patterns: [

@@ -6,6 +6,7 @@ export const flatSeal: PartType = {
 	key: 'flatSeal',
 	name: 'Flat seal',
 	material: 'elastomer',
+	symmetric: true,
 	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
 	soft: true,
 	renewal: 'ring',

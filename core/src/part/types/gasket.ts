@@ -5,6 +5,7 @@ export const gasket: PartType = {
 	key: 'gasket',
 	name: 'Gasket',
 	material: 'fibre',
+	symmetric: true,
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
 	soft: true,
 	renewal: 'ring',

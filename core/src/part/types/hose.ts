@@ -5,6 +5,7 @@ export const hose: PartType = {
 	key: 'hose',
 	name: 'Hose or connection',
 	material: 'elastomer',
+	symmetric: true,
 	lasts: { hoursToLimit: 10_000, otherEnds: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.3 },
 	patterns: [
 		{ pattern: 'cut', outFrom: 1 },

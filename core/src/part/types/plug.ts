@@ -10,6 +10,7 @@ export const plug: PartType = {
 	patterns: [
 		{ pattern: 'galled', outFrom: 1 },
 		{ pattern: 'corrosion', outFrom: 2 },
+		{ pattern: 'soiled' },
 		{ pattern: 'crack', outFrom: 1 },
 		{ pattern: 'nick', outFrom: 2 },
 		{ pattern: 'residue', cleanFirst: true },

@@ -6,6 +6,7 @@ export const rod: PartType = {
 	fixed: true,
 	name: 'Rod',
 	material: 'metal',
+	symmetric: true,
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 150_000, shape: 1.3 }, stopShare: 0.5 },
 	expansionPerKelvin: 11.5e-6,
 	patterns: [

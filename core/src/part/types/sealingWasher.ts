@@ -5,6 +5,7 @@ export const sealingWasher: PartType = {
 	key: 'sealingWasher',
 	name: 'Sealing washer',
 	material: 'metal',
+	symmetric: true,
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	renewal: 'washer',
 	patterns: [

@@ -5,6 +5,7 @@ export const shim: PartType = {
 	key: 'shim',
 	name: 'Shim',
 	material: 'metal',
+	symmetric: true,
 	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'crushed', outFrom: 2 },

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { EntryProblem } from '../problem';
 import type { ModelSheet, Station } from '../sheet';
-import { kind, ofPart } from './common';
+import { partType } from '../../part/register';
+import { kind, ofPart, words } from './common';
 
 export const foundWhere = ['inPlace', 'elsewhere', 'fellOut', 'missing', 'doubled'] as const;
 export type FoundWhere = (typeof foundWhere)[number];
@@ -17,6 +18,12 @@ export const asFoundSchema = kind(
 			assembly: z.string().min(1).max(60).optional()
 		}),
 		z.strictObject({ facing: z.enum(['right', 'turned']) }),
+		/** Which way something of it pointed, where no direction is stated: it goes back so. */
+		z.strictObject({ lay: z.strictObject({ what: words, toward: z.enum(['P', 'C']) }) }),
+		/** Which of its two sides ran, where either may: A is the one that is marked so. */
+		z.strictObject({ ran: z.enum(['A', 'B']) }),
+		/** How the joints of its rings lay to each other. */
+		z.strictObject({ joints: z.enum(['staggered', 'inLine']) }),
 		/** Whether its fragments, laid together, make up the whole part; `whole` takes it back. */
 		z.strictObject({ pieces: z.enum(['whole', 'allFound', 'oneLost']) })
 	])
@@ -28,31 +35,54 @@ export interface FoundSo {
 	readonly where?: AsFound;
 	readonly facing?: AsFound;
 	readonly pieces?: AsFound;
+	/** Which way it lay where no direction is stated, which side ran, and how its joints lay. */
+	readonly lay?: AsFound;
+	readonly ran?: AsFound;
+	readonly joints?: AsFound;
 }
 
+const fields = ['where', 'facing', 'pieces', 'lay', 'ran', 'joints'] as const;
+type Field = (typeof fields)[number];
+
 export function addAsFound<R extends FoundSo>(record: R, entry: AsFound): R {
-	if ('where' in entry.payload) return { ...record, where: entry };
-	return 'facing' in entry.payload ? { ...record, facing: entry } : { ...record, pieces: entry };
+	const field = fields.find((one) => one in entry.payload)!;
+	return { ...record, [field]: entry };
+}
+
+type Said<F extends Field> = Extract<AsFound['payload'], Record<F, unknown>>[F];
+/** What was said of a part in one respect; undefined where nobody has. */
+function said<F extends Field>(record: FoundSo, field: F): Said<F> | undefined {
+	const payload = record[field]?.payload;
+	return payload && field in payload ? (payload as unknown as Record<F, Said<F>>)[field] : undefined;
 }
 
 /** Whether a part came out in pieces, and whether one of them is lost; undefined where it was whole, or nobody has said. */
-export function brokenUp({ pieces }: FoundSo): 'allFound' | 'oneLost' | undefined {
-	const said = pieces && 'pieces' in pieces.payload ? pieces.payload.pieces : undefined;
-	return said === 'whole' ? undefined : said;
+export function brokenUp(record: FoundSo): 'allFound' | 'oneLost' | undefined {
+	const pieces = said(record, 'pieces');
+	return pieces === 'whole' ? undefined : pieces;
 }
 
-/** What an earlier assembly left: the part was not there, was there twice, or faced the wrong way. */
-export type FoundWrong = 'missing' | 'doubled' | 'reversed';
+/** Which way a part without a stated direction lay; undefined where nobody has noted it. */
+export const foundLay = (record: FoundSo): Said<'lay'> | undefined => said(record, 'lay');
+/** Which side of a part that may be turned has run; undefined where nobody has noted it. */
+export const foundRan = (record: FoundSo): Said<'ran'> | undefined => said(record, 'ran');
+
+/** What an earlier assembly left: the part was not there, was there twice, faced the wrong way, or its joints lay in line. */
+export type FoundWrong = 'missing' | 'doubled' | 'reversed' | 'jointsInLine';
 
 /** What was wrong with how a part was found; nothing where it lay as it should, or nobody has said. */
-export function foundWrong({ where, facing }: FoundSo): FoundWrong[] {
-	const lay = where && 'where' in where.payload ? where.payload.where : undefined;
-	const turned = facing && 'facing' in facing.payload && facing.payload.facing === 'turned';
-	return [...(lay === 'missing' || lay === 'doubled' ? [lay] : []), ...(turned ? (['reversed'] as const) : [])];
+export function foundWrong(record: FoundSo): FoundWrong[] {
+	const lay = said(record, 'where');
+	return [
+		...(lay === 'missing' || lay === 'doubled' ? [lay] : []),
+		...(said(record, 'facing') === 'turned' ? (['reversed'] as const) : []),
+		...(said(record, 'joints') === 'inLine' ? (['jointsInLine'] as const) : [])
+	];
 }
 
-/** Whether a station has a side that can be the wrong one. */
-export const hasDirection = ({ face }: Pick<Station, 'face'>): boolean => face.toward !== 'any';
+/** Whether a station has a side that can be the wrong one: neither a part alike from both sides, nor one that may go in either way. */
+export const hasDirection = ({ face, type }: Pick<Station, 'face' | 'type'>): boolean =>
+	face.toward !== 'either' && !partType(type).symmetric;
 
 /** Whether a part can have been found so. */
 export function checkAsFound(
@@ -63,6 +93,9 @@ export function checkAsFound(
 	const problem = { code: 'notAsFound', part: station.name } as const;
 	if ('pieces' in payload) return undefined;
 	if ('facing' in payload) return hasDirection(station) ? undefined : problem;
+	if ('lay' in payload) return station.face.toward === 'notStated' ? undefined : problem;
+	if ('ran' in payload) return station.face.reversible ? undefined : problem;
+	if ('joints' in payload) return station.joints ? undefined : problem;
 	const { where, assembly } = payload;
 	if ((where === 'elsewhere') !== (assembly !== undefined)) return problem;
 	return assembly === undefined || assemblies.some(({ key }) => key === assembly) ? undefined : problem;

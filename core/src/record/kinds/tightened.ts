@@ -3,7 +3,7 @@ import { readTorque, tighteningPasses, torqueWindow, type TighteningPass } from 
 import { dimensionOf, isAsTyped } from '../../quantity';
 import type { EntryProblem } from '../problem';
 import type { Station } from '../sheet';
-import { kind, ofPart, typed } from './common';
+import { id, kind, ofPart, typed } from './common';
 
 /** One bolt of a group tightened in one pass: the wrench let go at the set torque, or what it read. */
 export const tightenedSchema = kind(
@@ -16,7 +16,11 @@ export const tightenedSchema = kind(
 		/** What the wrench read, N·m, and as it was typed; left out where it clicked, or went by feel. */
 		read: z.strictObject({ valueNm: z.number().min(0).max(50_000), typed }).optional(),
 		/** How far it was turned past hand-tight, degrees; left out where nobody counted. */
-		turnDeg: z.number().min(0).max(720).optional()
+		turnDeg: z.number().min(0).max(720).optional(),
+		/** The torque wrench of the shop that was used; left out where nobody said which. */
+		wrench: id.optional(),
+		/** Without a wrench, though a torque is stated. */
+		byFeel: z.literal(true).optional()
 	})
 );
 export type Tightened = z.infer<typeof tightenedSchema>;
@@ -61,11 +65,21 @@ export const nextBolt = (station: Pick<Station, 'fastening'>, record: Tightening
 export const groupTightened = (station: Pick<Station, 'fastening'>, record: Tightenings): boolean =>
 	nextBolt(station, record) === undefined;
 
+/** How a group was tightened: by the wrench throughout, or in part by feel though a torque is stated, or as nobody has stated one. */
+export const tightenedBy = (
+	{ fastening }: Pick<Station, 'fastening'>,
+	{ tightened }: Tightenings
+): 'wrench' | 'feel' | undefined => {
+	if (!fastening || tightened.length === 0) return undefined;
+	return fastening.torqueNm === undefined || tightened.some(({ payload }) => payload.byFeel) ? 'feel' : 'wrench';
+};
+
 /** Whether a bolt can be tightened so: it is of this group, its turn has come, and what was typed is a torque. */
 export function checkTightened(
 	{ payload: { pass, bolt, read, turnDeg = 0 } }: Tightened,
 	station: Station,
-	record: Tightenings & { readonly putIn?: unknown },
+	record: Tightenings,
+	isIn: boolean,
 	holdOrder: boolean
 ): EntryProblem | undefined {
 	const part = station.name;
@@ -79,7 +93,7 @@ export function checkTightened(
 	const mostDeg = station.fastening?.mostTurnDeg ?? Infinity;
 	if (turnDeg > mostDeg) return { code: 'turnedTooFar', part, turnDeg, mostDeg };
 	if (!holdOrder) return undefined;
-	if (!record.putIn) return { code: 'notInYet', part };
+	if (!isIn) return { code: 'notInYet', part };
 	if (own.against === 'within') return { code: 'boltTwice', part, bolt: bolt + 1, pass: pass + 1 };
 	const next = states.find(({ against }) => against !== 'within')!;
 	if (next !== own) {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { boltPatterns } from '../../build';
-import { number } from './primitives';
+import { unitsOf, type Unit } from '../../quantity';
+import { number, text } from './primitives';
 
 /** A group of bolts, nuts or screws that is tightened together. */
 export const fasteningSchema = z
@@ -17,8 +18,12 @@ export const fasteningSchema = z
 			)
 			.min(1)
 			.max(40),
-		/** Left out: by feel, which the screen says with a warning. */
+		/** Left out: nobody has stated a torque, it goes by feel. */
 		torqueNm: number.positive().optional(),
+		/** The unit in which the maker states it. */
+		statedIn: z.enum(unitsOf('torque') as [Unit, ...Unit[]]).optional(),
+		/** What is at risk where it goes by feel. */
+		byFeel: text.optional(),
 		/** Above this it is overtightened. */
 		mostNm: number.positive().optional(),
 		torqueFrom: z.enum(['maker', 'shop']),

@@ -7,6 +7,6 @@ export * from './opening';
 export type { Caution, Face, OnlyWith } from './primitives';
 export * from './schema';
 export type { Station } from './station';
-export type { Ask, Stage, Step } from './step';
+export type { Ask, Meaning, Stage, Step } from './step';
 export type { Kit, Product, Tool } from './supplies';
 export * from './variants';

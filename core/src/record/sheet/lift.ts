@@ -1,4 +1,6 @@
-/** Sheets of version 1, in today's words. The one place that knows how they looked. */
+import { partTypes } from '../../part/register';
+
+/** Sheets of versions 1 and 2, in today's words. The one place that knows how they looked. */
 
 type Fields = Record<string, unknown>;
 const isFields = (value: unknown): value is Fields =>
@@ -19,12 +21,61 @@ const assemblyNames: Readonly<Record<string, string>> = {
 };
 
 /**
- * A sheet of version 1 as one of version 2: its sides become assemblies, its one mate, tool, lubricant and caution become
- * lists, its scopes are written out. Anything else, and what does not fit version 1, is left for the schema to judge.
+ * A sheet of an earlier version as one of today's. Of version 1: its sides become assemblies, its one mate, tool, lubricant and
+ * caution become lists, its scopes are written out. Of version 2: a direction that was not stated says so, and so does an
+ * answer without a meaning; a part has several cautions. Anything else, and what does not fit, is left for the schema to judge.
  *
  * Shape: parsed JSON of any kind; the argument is left as it is.
  */
-export function liftSheet(raw: unknown): unknown {
+export const liftSheet = (raw: unknown): unknown => fromVersion2(fromVersion1(raw));
+
+function fromVersion2(raw: unknown): unknown {
+	if (!isFields(raw) || raw.version !== 2) return raw;
+	const { steps, stations } = raw;
+	return {
+		...raw,
+		version: 3,
+		...(Array.isArray(steps) ? { steps: steps.map(liftStep2) } : {}),
+		...(Array.isArray(stations) ? { stations: stations.map(liftStation2) } : {})
+	};
+}
+
+function liftStep2(step: unknown): unknown {
+	if (!isFields(step)) return step;
+	const { opensOn: _unused, asks, ...rest } = step;
+	return { ...rest, ...(Array.isArray(asks) ? { asks: asks.map(liftAsk) } : {}) };
+}
+
+function liftAsk(ask: unknown): unknown {
+	if (!isFields(ask) || ask.kind !== 'choice') return ask;
+	const { means, choices, ...rest } = ask;
+	const meant = (choice: unknown) => listOf(means).find((one) => isFields(one) && one.choice === choice);
+	return {
+		...rest,
+		choices: listOf(choices).map((text) => {
+			const one = meant(text);
+			const finding = isFields(one) ? { station: one.station, pattern: one.pattern } : undefined;
+			return { text, means: finding ? { finding } : 'notStated' };
+		})
+	};
+}
+
+function liftStation2(station: unknown): unknown {
+	if (!isFields(station)) return station;
+	const { caution, face, ...rest } = station;
+	const type = Object.entries(partTypes).find(([key]) => key === station.type)?.[1];
+	const sides = (toward: unknown) => {
+		if (toward === 'any') return type && 'symmetric' in type ? 'either' : 'notStated';
+		return toward === 'sheet' || toward === 'asFound' ? 'notStated' : toward;
+	};
+	return {
+		...rest,
+		...(isFields(face) ? { face: { ...face, toward: sides(face.toward) } } : { face }),
+		...(caution === undefined ? {} : { cautions: [caution] })
+	};
+}
+
+function fromVersion1(raw: unknown): unknown {
 	if (!isFields(raw) || raw.version !== 1) return raw;
 	const { benchFaceUp, manifoldMassKg, steps, stations, ...rest } = raw;
 	const liftedStations = listOf(stations);

@@ -24,6 +24,10 @@ export const openedCylinders = (
 export const stationsInScope = (sheet: ModelSheet, { scope, variants }: Opening): Station[] =>
 	sheet.stations.filter((station) => station.scopes.includes(scope) && applies(station.onlyWith, variants));
 
+/** Whether it is judged where it is and never comes out: a surface of the pump itself, or a part that the job leaves in. */
+export const staysIn = ({ type, stays }: Pick<Station, 'type' | 'stays'>): boolean =>
+	stays || partType(type).fixed === true;
+
 /** All steps that the sheet has for a job, of every stage. */
 export const allSteps = (sheet: ModelSheet, { scope, variants }: Opening): Step[] =>
 	sheet.steps.filter((step) => step.scopes.includes(scope) && applies(step.onlyWith, variants));

@@ -1,6 +1,7 @@
 import { partType } from '../../part/register';
 import type { OnlyWith } from './primitives';
 import type { ModelSheet } from './schema';
+import { buildOrderProblems } from './orderProblems';
 import type { Station } from './station';
 import { stages, type Ask, type Step } from './step';
 
@@ -12,18 +13,27 @@ type Path = readonly (string | number)[];
 
 /** What a schema of single fields cannot say: keys are unique, references lead somewhere, nothing goes in a circle. */
 export function* sheetProblems(sheet: ModelSheet): Generator<SheetProblem> {
-	for (const list of ['assemblies', 'variants', 'scopes', 'tools', 'products', 'steps', 'stations'] as const)
+	for (const list of [
+		'assemblies',
+		'variants',
+		'scopes',
+		'tools',
+		'products',
+		'steps',
+		'stations',
+		'subAssemblies'
+	] as const)
 		yield* repeatedKeys([list], keysOf(sheet[list]));
 	const known = new Known(sheet);
 	for (const [i, scope] of sheet.scopes.entries()) {
 		yield* known.all('scopes', scope.offers, ['scopes', i, 'offers']);
 		yield* scopeProblems(sheet, scope.key, ['scopes', i]);
 	}
-	for (const [i, station] of sheet.stations.entries()) yield* stationProblems(station, known, ['stations', i]);
+	for (const [i, station] of sheet.stations.entries()) yield* stationProblems(station, known, sheet, ['stations', i]);
 	for (const [i, step] of sheet.steps.entries()) yield* stepProblems(step, i, sheet, known);
 	yield* circles(sheet.stations, ({ gates }) => gates, 'gates');
-	yield* circles(sheet.stations, ({ face }) => (face.toward === 'mate' && face.mate ? [face.mate] : []), 'face');
 	yield* kitProblems(sheet, known);
+	yield* buildOrderProblems(sheet);
 	for (const [i, { stations }] of sheet.lookAlikes.entries())
 		yield* known.all('stations', stations, ['lookAlikes', i, 'stations']);
 	if (sheet.crank && sheet.crank.phasesDeg.length !== sheet.cylinders)
@@ -47,7 +57,9 @@ const singular = {
 	tools: 'a tool',
 	products: 'a product',
 	stations: 'a station',
-	steps: 'a step'
+	steps: 'a step',
+	subAssemblies: 'a sub-assembly',
+	goesIn: 'a station or sub-assembly'
 } as const;
 type Listed = keyof typeof singular;
 
@@ -56,7 +68,7 @@ class Known {
 	readonly #keys: Readonly<Record<Listed, ReadonlySet<string>>>;
 	readonly #choices: ReadonlyMap<string, ReadonlySet<string>>;
 	constructor(sheet: ModelSheet) {
-		const keys = (list: Listed) => new Set(keysOf(sheet[list]));
+		const keys = (list: Exclude<Listed, 'goesIn'>) => new Set(keysOf(sheet[list]));
 		this.#keys = {
 			assemblies: keys('assemblies'),
 			variants: keys('variants'),
@@ -64,7 +76,9 @@ class Known {
 			tools: keys('tools'),
 			products: keys('products'),
 			stations: keys('stations'),
-			steps: keys('steps')
+			steps: keys('steps'),
+			subAssemblies: keys('subAssemblies'),
+			goesIn: new Set([...keys('stations'), ...keys('subAssemblies')])
 		};
 		this.#choices = new Map(sheet.variants.map(({ key, choices }) => [key, new Set(keysOf(choices))]));
 	}
@@ -89,13 +103,20 @@ class Known {
 	}
 }
 
-function* stationProblems(station: Station, known: Known, path: Path): Generator<SheetProblem> {
+function* stationProblems(
+	station: Station,
+	known: Known,
+	sheet: Pick<ModelSheet, 'products' | 'stations'>,
+	path: Path
+): Generator<SheetProblem> {
 	const { key, mates, mayStayIn, gates, spoils, face } = station;
 	yield* known.one('assemblies', station.in, [...path, 'in']);
 	yield* known.all('assemblies', mayStayIn, [...path, 'mayStayIn']);
 	yield* known.all('scopes', station.scopes, [...path, 'scopes']);
 	yield* known.condition(station.onlyWith, path);
-	yield* known.condition(station.caution?.onlyWith, [...path, 'caution']);
+	for (const [i, { onlyWith }] of station.cautions.entries())
+		yield* known.condition(onlyWith, [...path, 'cautions', i]);
+	yield* productProblems(station, sheet.products, path);
 	for (const [name, keys] of [
 		['mates', mates],
 		['gates', gates],
@@ -105,6 +126,7 @@ function* stationProblems(station: Station, known: Known, path: Path): Generator
 		if (keys.includes(key)) yield { path: [...path, name], message: 'names the station itself' };
 	}
 	yield* known.one('stations', face.mate, [...path, 'face', 'mate']);
+	yield* mateProblems(station, sheet, path);
 	for (const [i, { tool }] of station.tools.entries()) yield* known.one('tools', tool, [...path, 'tools', i, 'tool']);
 	for (const [i, { product }] of station.products.entries())
 		yield* known.one('products', product, [...path, 'products', i, 'product']);
@@ -114,6 +136,31 @@ function* stationProblems(station: Station, known: Known, path: Path): Generator
 	for (const value of Object.keys(station.design))
 		if (!design.some((one) => one.key === value))
 			yield { path: [...path, 'design', value], message: `a ${name} has no design value "${value}"` };
+}
+
+// What a part faces has to be open with it.
+function* mateProblems(
+	{ face, scopes }: Station,
+	{ stations }: Pick<ModelSheet, 'stations'>,
+	path: Path
+): Generator<SheetProblem> {
+	const mate = stations.find(({ key }) => key === face.mate);
+	const shut = mate && scopes.filter((scope) => !mate.scopes.includes(scope));
+	if (shut && shut.length > 0)
+		yield { path: [...path, 'face', 'mate'], message: `"${mate.key}" is not opened in the scope "${shut[0]}"` };
+}
+
+// What attacks an elastomer does not go on it.
+function* productProblems(
+	{ products: used, elastomer }: Station,
+	products: ModelSheet['products'],
+	path: Path
+): Generator<SheetProblem> {
+	for (const [i, { product }] of used.entries()) {
+		const one = products.find(({ key }) => key === product);
+		if (elastomer && one?.notOn.includes(elastomer))
+			yield { path: [...path, 'products', i, 'product'], message: `"${one.key}" attacks ${elastomer}` };
+	}
 }
 
 function* characteristicProblems(station: Station, at: Path): Generator<SheetProblem> {
@@ -143,7 +190,10 @@ function* stepProblems(step: Step, index: number, sheet: ModelSheet, known: Know
 		if (place(key) < 0 || place(key) >= index) yield { path: [...at], message: `"${key}" is not an earlier step` };
 	};
 	yield* known.all('scopes', step.scopes, [...path, 'scopes']);
-	yield* known.all('stations', step.stations, [...path, 'stations']);
+	yield* known.all(step.stage === 'build' ? 'goesIn' : 'stations', step.stations, [...path, 'stations']);
+	yield* known.one('subAssemblies', step.joins, [...path, 'joins']);
+	if (step.joins !== undefined && (step.stage !== 'build' || step.stations.length > 0))
+		yield { path: [...path, 'joins'], message: 'a build step that joins a sub-assembly names no stations itself' };
 	yield* known.all('tools', step.tools, [...path, 'tools']);
 	yield* known.condition(step.onlyWith, path);
 	for (const [i, caution] of step.cautions.entries())
@@ -173,6 +223,8 @@ function* stepProblems(step: Step, index: number, sheet: ModelSheet, known: Know
 	for (const [i, ask] of step.asks.entries()) {
 		const at = [...path, 'asks', i];
 		if (ask.kind === 'choice') yield* meaningProblems(ask, sheet, known, at);
+		if (ask.kind === 'choice' && new Set(ask.choices.map(({ text }) => text)).size < ask.choices.length)
+			yield { path: [...at, 'choices'], message: 'names one choice twice' };
 		if (ask.kind !== 'count' && ask.kind !== 'size') continue;
 		yield* known.one('stations', ask.station, [...at, 'station']);
 		const station = sheet.stations.find(({ key }) => key === ask.station);
@@ -182,14 +234,15 @@ function* stepProblems(step: Step, index: number, sheet: ModelSheet, known: Know
 }
 
 function* meaningProblems(
-	{ choices, means }: Extract<Ask, { kind: 'choice' }>,
+	{ choices }: Extract<Ask, { kind: 'choice' }>,
 	{ stations }: ModelSheet,
 	known: Known,
 	path: Path
 ): Generator<SheetProblem> {
-	for (const [i, { choice, station: key, pattern }] of means.entries()) {
-		const at = [...path, 'means', i];
-		if (!choices.includes(choice)) yield { path: [...at, 'choice'], message: `"${choice}" is not a choice` };
+	for (const [i, { means }] of choices.entries()) {
+		if (typeof means === 'string' || !('finding' in means)) continue;
+		const { station: key, pattern } = means.finding;
+		const at = [...path, 'choices', i, 'means', 'finding'];
 		yield* known.one('stations', key, [...at, 'station']);
 		const station = stations.find((one) => one.key === key);
 		if (station && !partType(station.type).patterns.some((rule) => rule.pattern === pattern))
@@ -198,8 +251,7 @@ function* meaningProblems(
 }
 
 /**
- * A scope opens at least one part. Where its strip steps say what they handle, they handle all of it; what no build step puts
- * back goes back as it came off, in the reverse order.
+ * A scope opens at least one part. Where its strip steps say what they handle, they handle all of it.
  */
 function* scopeProblems({ stations, steps }: ModelSheet, scope: string, path: Path): Generator<SheetProblem> {
 	const opened = stations.filter((station) => station.scopes.includes(scope));

@@ -22,10 +22,42 @@ export const scopeSchema = z.strictObject({
 	key,
 	name: text,
 	kind: z.enum(scopeKinds),
+	/** Evidence on which alone it is opened, in words: without any of it a lead gives the reason. Left out: it opens freely. */
+	opensOn: z.array(text).min(1).max(8).optional(),
 	/** Scopes that are asked about with this one: the plunger's rings too? */
 	offers: z.array(key).max(12).default([])
 });
 export type Scope = z.infer<typeof scopeSchema>;
+
+/**
+ * Parts that are joined on the bench and go in as one: a guide with its rings, a packing unit. `parts` names stations or other
+ * sub-assemblies, in the order in which they are joined. What is threaded in it is tightened in its place, once the unit is in.
+ */
+export const subAssemblySchema = z.strictObject({
+	key,
+	name: text,
+	/** One for the pump, or one for each cylinder. */
+	per: z.enum(['pump', 'cylinder']),
+	parts: z.array(key).min(2).max(20),
+	/** What is done in joining them. */
+	how: text.optional(),
+	/** Whether the maker states how they are joined, or it is deduced from how the parts lie. */
+	sure: z.enum(['stated', 'deduced']).default('stated'),
+	/** Left out: in every scope that opens any of its parts. */
+	scopes: z.array(key).min(1).max(12).optional()
+});
+export type SubAssembly = z.infer<typeof subAssemblySchema>;
+
+/** What goes in before what, from the first to the last: stations, sub-assemblies, and build steps that are signed off. */
+export const orderSchema = z.strictObject({
+	first: z.array(key).min(2).max(40),
+	why: text,
+	/** Stated by the maker, or deduced from how the parts lie. */
+	sure: z.enum(['stated', 'deduced']).default('stated'),
+	/** Left out: in every scope. */
+	scopes: z.array(key).min(1).max(12).optional()
+});
+export type OrderRule = z.infer<typeof orderSchema>;
 
 /** A class of duty, by what is declared at receipt against the rating; the first whose every condition holds counts. */
 export const dutyClassSchema = z.strictObject({
@@ -69,13 +101,15 @@ export const proofSchema = z.strictObject({
 export const sheetSchema = z
 	.strictObject({
 		format: z.literal('exetasis/model-sheet'),
-		version: z.literal(2),
+		version: z.literal(3),
 		model: text,
 		maker: text,
 		layout: z.string().regex(/^L\d+[a-z]*$/, 'a layout code such as L1'),
 		revision: z.int().min(1).max(2_147_483_647),
 		demo: z.boolean().default(false),
 		cylinders: z.int().min(1).max(7),
+		/** Which end cylinder 1 is at, in words, and on which side one sees it looking at the pressure side. Left out: not stated. */
+		cylinderOne: z.strictObject({ text, side: z.enum(['left', 'right']) }).optional(),
 		strokeMm: number.positive(),
 		ratedPressureMPa: number.positive(),
 		ratedSpeedRpm: number.positive(),
@@ -96,6 +130,9 @@ export const sheetSchema = z
 		duty: z.array(dutyClassSchema).max(12).default([]),
 		steps: z.array(stepSchema).min(1).max(200),
 		stations: z.array(stationSchema).min(1).max(80),
+		subAssemblies: z.array(subAssemblySchema).max(40).default([]),
+		/** Left out: parts go back in the reverse of the order in which they come out, which is deduced. */
+		order: z.array(orderSchema).max(60).default([]),
 		lookAlikes: z.array(lookAlikesSchema).max(20).default([]),
 		proof: proofSchema.optional()
 	})

@@ -11,7 +11,9 @@ import {
 	sheetSchema,
 	stationsInScope,
 	stepsInScope,
-	type ModelSheet
+	type ModelSheet,
+	buildSteps,
+	orderFacts
 } from '.';
 
 const folder = new URL('../../../../demo/sheets/', import.meta.url);
@@ -26,7 +28,7 @@ const station = (key: string, change: object = {}) => ({
 	per: 'cylinder',
 	side: 'rod',
 	in: 'rods',
-	face: { toward: 'any' },
+	face: { toward: 'notStated' },
 	renewal: 'inspect',
 	scopes: ['full'],
 	price: 10,
@@ -46,7 +48,7 @@ const facts = {
 };
 const small = (change: object = {}) => ({
 	...facts,
-	version: 2,
+	version: 3,
 	assemblies: [{ key: 'rods', name: 'Rods' }],
 	scopes: [{ key: 'full', name: 'Everything', kind: 'full' }],
 	steps: [{ key: 'isolate', text: 'Isolate.', scopes: ['full'], blocking: true }],
@@ -82,7 +84,7 @@ const guides = [
 describe('a sheet', () => {
 	it('of the demo, and a small one, holds', () => {
 		expect(faultsOf(small())).toEqual([]);
-		for (const text of texts) expect(readSheet(text)).toMatchObject({ kind: 'sheet', sheet: { version: 2 } });
+		for (const text of texts) expect(readSheet(text)).toMatchObject({ kind: 'sheet', sheet: { version: 3 } });
 	});
 	it.each<[string, object, string]>([
 		['an assembly that is none', { stations: [station('plunger', { in: 'attic' })] }, 'stations.0.in: "attic"'],
@@ -137,14 +139,62 @@ describe('a sheet', () => {
 			'stations.0.gates: goes in a circle: a → b → c → a'
 		],
 		[
-			'directions that go in a circle',
+			'a direction toward a mate that is not opened with it',
 			{
+				scopes: [...small().scopes, { key: 'valves', name: 'Valves', kind: 'valves' }],
 				stations: [
-					station('a', { face: { toward: 'mate', what: 'cone', mate: 'b' } }),
-					station('b', { face: { toward: 'mate', what: 'cone', mate: 'a' } })
+					station('a', { scopes: ['full', 'valves'], face: { toward: 'mate', what: 'cone', mate: 'b' } }),
+					station('b')
 				]
 			},
-			'stations.0.face: goes in a circle: a → b → a'
+			'stations.0.face.mate: "b" is not opened in the scope "valves"'
+		],
+		[
+			'a sub-assembly that contains itself',
+			{
+				stations: [station('a'), station('b')],
+				subAssemblies: [
+					{ key: 'inner', name: 'Inner', per: 'cylinder', parts: ['a', 'outer'] },
+					{ key: 'outer', name: 'Outer', per: 'cylinder', parts: ['inner', 'b'] }
+				]
+			},
+			'subAssemblies.0.parts: "inner" contains itself'
+		],
+		[
+			'a part in two sub-assemblies',
+			{
+				stations: [station('a'), station('b'), station('c')],
+				subAssemblies: [
+					{ key: 'one', name: 'One', per: 'cylinder', parts: ['a', 'b'] },
+					{ key: 'two', name: 'Two', per: 'cylinder', parts: ['b', 'c'] }
+				]
+			},
+			'subAssemblies.1.parts.0: "b" is a part of "one" already'
+		],
+		[
+			'a sub-assembly of nothing known',
+			{ subAssemblies: [{ key: 'one', name: 'One', per: 'cylinder', parts: ['plunger', 'x'] }] },
+			'"x" is not a station or sub-assembly'
+		],
+		[
+			'an order that contradicts itself',
+			{
+				stations: [station('a'), station('b'), station('c')],
+				order: [
+					{ first: ['a', 'b', 'c'], why: 'as they lie' },
+					{ first: ['c', 'a'], why: 'the other way' }
+				]
+			},
+			'order: in the scope "full" the order goes in a circle: a → b → c → a'
+		],
+		['an order of nothing known', { order: [{ first: ['plunger', 'x'], why: 'x' }] }, 'order.0.first.1: "x" is not'],
+		[
+			'a product on what it attacks',
+			{
+				products: [{ key: 'oil', name: 'Oil', kind: 'oil', notOn: ['EPDM'] }],
+				stations: [station('a', { elastomer: 'EPDM', products: [{ product: 'oil', where: 'x' }] })]
+			},
+			'stations.0.products.0.product: "oil" attacks EPDM'
 		],
 		[
 			'a kit for another variant',
@@ -219,20 +269,19 @@ describe('a sheet', () => {
 		['counts what is none', [{ asks: [{ kind: 'count', station: 'x' }] }], 'asks.0.station: "x" is not a station'],
 		['asks for no size', [{ asks: [{ kind: 'size', station: 'plunger', characteristic: 'x' }] }], 'has no size "x"'],
 		[
-			'draws from a choice that is none',
+			'names one choice twice',
 			[
 				{
 					asks: [
 						{
 							kind: 'choice',
 							text: 'Oil',
-							choices: ['a', 'b'],
-							means: [{ choice: 'c', station: 'plunger', pattern: 'crack' }]
+							choices: ['a', 'a'].map((text) => ({ text, means: 'harmless' }))
 						}
 					]
 				}
 			],
-			'asks.0.means.0.choice: "c" is not a choice'
+			'asks.0.choices: names one choice twice'
 		],
 		[
 			'draws what a part does not show',
@@ -242,13 +291,15 @@ describe('a sheet', () => {
 						{
 							kind: 'choice',
 							text: 'Oil',
-							choices: ['a', 'b'],
-							means: [{ choice: 'a', station: 'plunger', pattern: 'milkyOil' }]
+							choices: [
+								{ text: 'a', means: { finding: { station: 'plunger', pattern: 'milkyOil' } } },
+								{ text: 'b', means: 'harmless' }
+							]
 						}
 					]
 				}
 			],
-			'means.0.pattern: a plunger does not show "milkyOil"'
+			'choices.0.means.finding.pattern: a plunger does not show "milkyOil"'
 		],
 		['turns a fourth crank', [{ crank: { stand: 'forward', cylinder: 4 } }], 'there are 3 cylinders'],
 		['forgets a part', [{ stations: ['plunger'] }], 'scopes.0: no strip step takes out "collar"']
@@ -294,7 +345,7 @@ describe('a sheet of version 1', () => {
 		stations: [plunger, collar]
 	};
 	const lifted = sheetSchema.parse(liftSheet(old));
-	it('is one of version 2, with nothing lost', () => {
+	it('is one of today, with nothing lost', () => {
 		expect(lifted.assemblies).toEqual([
 			{ key: 'rod', name: 'Plunger rods' },
 			{ key: 'manifold', name: 'Manifold', up: 'C', massKg: 9 }
@@ -311,7 +362,7 @@ describe('a sheet of version 1', () => {
 	});
 	it('is left as it is once lifted', () => expect(liftSheet(lifted)).toBe(lifted));
 	it('is read as text, its faults at their lines', () => {
-		expect(readSheet(JSON.stringify(old))).toMatchObject({ kind: 'sheet', sheet: { version: 2 } });
+		expect(readSheet(JSON.stringify(old))).toMatchObject({ kind: 'sheet', sheet: { version: 3 } });
 		const read = readSheet(JSON.stringify({ ...old, strokeMm: -1 }, null, 1));
 		expect(read).toMatchObject({ kind: 'faults', faults: [{ line: 8, path: 'strokeMm' }] });
 	});
@@ -326,6 +377,50 @@ describe('a sheet of version 1', () => {
 	])('or what is none of it (%j) is left for the schema to judge', (raw) => {
 		expect(sheetSchema.safeParse(liftSheet(raw)).success).toBe(false);
 	});
+});
+
+describe('a sheet of version 2', () => {
+	const ask = {
+		kind: 'choice',
+		text: 'The plunger',
+		choices: ['clean', 'cracked'],
+		means: [{ choice: 'cracked', station: 'plunger', pattern: 'crack' }]
+	};
+	const caution = { hazard: 'damage', text: 'It breaks.' };
+	const old = {
+		...facts,
+		version: 2,
+		assemblies: [{ key: 'rods', name: 'Rods' }],
+		scopes: [{ key: 'full', name: 'Everything', kind: 'full' }],
+		steps: [{ key: 'seen', text: 'See.', scopes: ['full'], asks: [ask], opensOn: ['crack'] }],
+		stations: [
+			station('plunger', { face: { toward: 'any' }, caution }),
+			station('collar', { face: { toward: 'sheet' } }),
+			station('ring', { type: 'oRing', face: { toward: 'any' } }),
+			station('seal', { type: 'lipSeal', face: { toward: 'P', what: 'lip' } })
+		]
+	};
+	const lifted = sheetSchema.parse(liftSheet(old));
+	it('does not claim to state what it did not', () => {
+		expect(lifted.stations.map(({ face }) => face.toward)).toEqual(['notStated', 'notStated', 'either', 'P']);
+		const [asked] = lifted.steps[0].asks;
+		expect(asked.kind === 'choice' && asked.choices).toEqual([
+			{ text: 'clean', means: 'notStated' },
+			{ text: 'cracked', means: { finding: { station: 'plunger', pattern: 'crack' } } }
+		]);
+	});
+	it('keeps its cautions, coming out and going in', () =>
+		expect(lifted.stations[0].cautions).toEqual([{ ...caution, when: 'both' }]));
+	it('puts its parts back in an order that is deduced', () => {
+		const plan = buildSteps(lifted, { scope: 'full' });
+		expect(plan.every(({ mirrored }) => mirrored)).toBe(true);
+		expect(orderFacts(lifted, { scope: 'full' }, plan)).toContainEqual({
+			first: 'collar',
+			then: 'plunger',
+			sure: 'deduced'
+		});
+	});
+	it('is left as it is once lifted', () => expect(liftSheet(lifted)).toBe(lifted));
 });
 
 describe('the published JSON Schema', () => {

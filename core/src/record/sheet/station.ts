@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { partTypeKeys } from '../../part/register';
 import { sheetCharacteristicSchema } from './characteristic';
 import { fasteningSchema } from './fastening';
-import { cautionSchema, key, number, onlyWithSchema, text } from './primitives';
+import { cautionSchema, faceSchema, key, number, onlyWithSchema, text } from './primitives';
 
 /** What the stations of an assembly are for the shop's customs and the mat's groups. */
 export const sides = ['manifold', 'rod', 'valves', 'pump', 'regulator'] as const;
@@ -27,22 +27,26 @@ export const features = [
 const refitFaceSchema = z
 	.strictObject({
 		/**
-		 * Where the feature `what` points on refit: to the pressure side (P), the crank side (C; `near` says beside which part) or as
-		 * `what` says against its mate. "any" may face either way; "sheet" is the maker's to say; "asFound" is noted before it is lifted.
+		 * Where the feature `what` points once the part is in: to the pressure side (P), to the crank side (C; `near` says beside
+		 * which part), or as `what` says against its mate. "either": it is stated that both ways serve. "notStated": it is noted as
+		 * it is found, and goes back so.
 		 */
-		toward: z.enum(['P', 'C', 'mate', 'any', 'sheet', 'asFound']),
+		toward: z.enum(['P', 'C', 'mate', 'either', 'notStated']),
 		what: text.optional(),
 		near: text.optional(),
 		/** What the drawing turns to that side. */
 		feature: z.enum(features).optional(),
-		/** The station against which it is given, where `toward` is "mate". */
+		/** The station against which it is given, where `toward` is "mate", and on which side of the part that mate lies. */
 		mate: key.optional(),
-		/** Place round the axis, degrees by the clock from the top; `not`: nowhere but there. */
-		clock: z.strictObject({ deg: z.number().min(0).lt(360), not: z.boolean().default(false) }).optional(),
-		/** Either side may serve: which has run is noted. */
+		mateLies: faceSchema.optional(),
+		/** Where a feature lies round the axis, degrees by the clock from the top; `not`: nowhere but there. */
+		clock: z
+			.strictObject({ deg: z.number().min(0).lt(360), of: text.optional(), not: z.boolean().default(false) })
+			.optional(),
+		/** Either side may run: which has run is noted. */
 		reversible: z.boolean().default(false)
 	})
-	.refine(({ toward, what }) => what !== undefined || ['any', 'sheet', 'asFound'].includes(toward), {
+	.refine(({ toward, what }) => what !== undefined || ['either', 'notStated'].includes(toward), {
 		message: 'names the feature that points there',
 		path: ['what']
 	});
@@ -61,6 +65,8 @@ export const stationSchema = z.strictObject({
 	/** One for the pump, or one for each cylinder. */
 	per: z.enum(['pump', 'cylinder']),
 	side: z.enum(sides),
+	/** Judged where it is: no job takes it out. */
+	stays: z.boolean().default(false),
 	/** The assembly in which it is found when the pump is parted, and others in which it may stay. */
 	in: key,
 	mayStayIn: keys,
@@ -91,7 +97,13 @@ export const stationSchema = z.strictObject({
 		)
 		.max(8)
 		.default([]),
-	caution: cautionSchema.optional(),
+	/** Each where the damage is done: as the part comes out, as it goes in, or both. */
+	cautions: z
+		.array(cautionSchema.extend({ when: z.enum(['out', 'in', 'both']).default('both') }))
+		.max(8)
+		.default([]),
+	/** What a ring or seal is made of, where it is stated: products that attack it do not go on it. */
+	elastomer: text.optional(),
 	characteristics: z.array(sheetCharacteristicSchema).max(40).default([]),
 	price: number.nonnegative(),
 	/** Days until the single part is here, as its seller says. */

@@ -1,12 +1,25 @@
 import { z } from 'zod';
 import { patternKeys } from '../../part/patterns';
-import { cautionSchema, faceSchema, key, number, onlyWithSchema, text, unit } from './primitives';
+import { cautionSchema, key, number, onlyWithSchema, text, unit } from './primitives';
 
 /** In the order in which a pump goes through them. */
 export const stages = ['prepare', 'strip', 'clean', 'build', 'prove'] as const;
 export type Stage = (typeof stages)[number];
 
 const keys = z.array(key).max(60).default([]);
+
+/** What follows from an answer. */
+export const meaningSchema = z.union([
+	/** Nothing follows, or the sheet does not say what. */
+	z.enum(['harmless', 'notStated']),
+	/** A finding on the parts of a station: at the cylinder that was asked about, or at all. */
+	z.strictObject({ finding: z.strictObject({ station: key, pattern: z.enum(patternKeys) }) }),
+	/** Whether the pump is worth rebuilding has to be decided first. */
+	z.strictObject({ unit: text }),
+	/** The pump is not released until it is answered otherwise, or a lead says why. */
+	z.strictObject({ hold: text })
+]);
+export type Meaning = z.infer<typeof meaningSchema>;
 
 /** An answer that a step wants before it can be signed off. */
 export const askSchema = z.discriminatedUnion('kind', [
@@ -20,12 +33,12 @@ export const askSchema = z.discriminatedUnion('kind', [
 	z.strictObject({
 		kind: z.literal('choice'),
 		text,
-		choices: z.array(text).min(2).max(8),
-		/** What a choice says of the parts of a station: metal in the oil. */
-		means: z
-			.array(z.strictObject({ choice: text, station: key, pattern: z.enum(patternKeys) }))
+		/** Asked at each cylinder by itself. */
+		per: z.enum(['pump', 'cylinder']).default('pump'),
+		choices: z
+			.array(z.strictObject({ text, means: meaningSchema }))
+			.min(2)
 			.max(8)
-			.default([])
 	}),
 	z.strictObject({ kind: z.literal('photo'), text }),
 	/** In one's own words: where each hose went. */
@@ -60,20 +73,22 @@ export const stepSchema = z.strictObject({
 	after: keys,
 	/** True where nothing else may be signed off before it (isolate, release pressure). */
 	blocking: z.boolean().default(false),
-	/** Parts that it handles: their tools, products, faces and cautions are shown with it. */
+	/** Parts that it handles, at the build also sub-assemblies: their tools, products, faces and cautions are shown with it. */
 	stations: keys,
 	/** Signed off once, or at every cylinder. */
 	per: z.enum(['pump', 'cylinder']).default('pump'),
+	/** Going in: one bore is finished before the next, or one station at every cylinder before the next. Any cylinder may come first. */
+	walk: z.enum(['bore', 'station']).default('station'),
+	/** Joins this sub-assembly on the bench; its parts are the sub-assembly's own. */
+	joins: key.optional(),
 	tools: keys,
 	/** They stay in sight once it is signed off. */
 	cautions: z.array(cautionSchema).max(8).default([]),
-	/** Puts an assembly down with this face up, from here on. */
-	lays: z.strictObject({ assembly: key, up: faceSchema }).optional(),
+	/** Puts an assembly down with this face up from here on; "mounted": it is on the pump, its pressure side toward you. */
+	lays: z.strictObject({ assembly: key, up: z.enum(['P', 'C', 'mounted']) }).optional(),
 	crank: crankPositionSchema.optional(),
 	locks: lockSchema.optional(),
 	within: windowSchema.optional(),
-	/** Findings on which alone it is done: what it opens stays shut otherwise. */
-	opensOn: z.array(z.enum(patternKeys)).min(1).max(12).optional(),
 	asks: z.array(askSchema).max(12).default([]),
 	/** Ways in which good people differ: one is chosen and noted. */
 	ways: z

@@ -58,7 +58,7 @@ it('a shop of the version before opens its jobs as before: sheets are lifted, on
 	const lift = () => scope.db.sequelize.transaction((transaction) => afterwards(scope.db.sequelize, transaction));
 	await lift();
 	const lifted = await stored();
-	expect(lifted).toMatchObject({ version: 2, assemblies: before.sheet.assemblies.map(({ key }) => ({ key })) });
+	expect(lifted).toMatchObject({ version: 3, assemblies: before.sheet.assemblies.map(({ key }) => ({ key })) });
 	expect(lifted.stations.map(({ key }) => key)).toEqual(before.sheet.stations.map(({ key }) => key));
 	await lift();
 	expect(await stored()).toEqual(lifted);

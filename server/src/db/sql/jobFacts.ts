@@ -16,8 +16,8 @@ export interface JobFactsRow {
 	readonly steps: readonly (readonly [string, number])[];
 	/** Steps that are repeated, and a cylinder at which each is done. */
 	readonly cylinders: readonly (readonly [string, number])[];
-	/** Questions of steps that are answered, step and number. */
-	readonly answers: readonly (readonly [string, number])[];
+	/** Questions of steps that are answered: step, number, and the cylinder where it is asked at each. */
+	readonly answers: readonly (readonly [string, number, number | null])[];
 }
 
 /** What the check of entries has to know of their job; of mat and gauges only what the entries speak of. */
@@ -40,7 +40,7 @@ export const jobFacts = (
 				WHERE e.job_id = j.id AND e.kind = 'step' AND ${standing}) AS steps,
 			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'cylinder')), '[]') FROM log_entry e
 				WHERE e.job_id = j.id AND e.kind = 'cylinderDone' AND ${standing}) AS cylinders,
-			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'ask')), '[]') FROM log_entry e
+			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'ask', e.payload->'cylinder')), '[]') FROM log_entry e
 				WHERE e.job_id = j.id AND e.kind = 'answer' AND ${standing}) AS answers
 		FROM job j WHERE j.shop_id = $1 AND j.id = $2`,
 		[jobId, parts, gauges]

@@ -3,10 +3,15 @@
 	import Check from '@lucide/svelte/icons/check';
 	import {
 		effectiveTime,
+		facesUpAt,
+		fastenersAt,
+		firstMissing,
 		leftOf,
 		locksInForce,
 		mayTurn,
-		placesFilled,
+		itemsOf,
+		openedCylinders,
+		stepsInScope,
 		windowMinutes,
 		type BuildStep
 	} from '@exetasis/core/record';
@@ -20,6 +25,8 @@
 	import { shortTime } from '$lib/ui/time';
 	import { buildStepName } from '$lib/words/steps';
 	import CylinderDrawing from './CylinderDrawing.svelte';
+	import CylinderOne from '$lib/strip/CylinderOne.svelte';
+	import Despite from './Despite.svelte';
 	import PutIn from './PutIn.svelte';
 	import Tighten from './Tighten.svelte';
 	import TimeLeft from './TimeLeft.svelte';
@@ -38,7 +45,10 @@
 	const done = $derived(bench.built.has(step.key));
 	const first = $derived(steps.filter(({ key }) => step.after.includes(key) && !bench.built.has(key)));
 	const left = $derived(leftOf(bench.build, step, bench.log.answers));
-	const fasteners = $derived(placesFilled(bench.build, step).filter(({ station }) => station.fastening));
+	const fasteners = $derived(fastenersAt(bench.build, step));
+	const up = $derived(facesUpAt(sheet, stepsInScope(sheet, job), steps, step));
+	// What the order asks for before this step is signed off.
+	const order = $derived(step.mirrored ? undefined : firstMissing(bench.build, step.key, 0));
 	const locks = $derived(locksInForce(sheet.steps, bench.log.steps));
 	const shut = $derived(
 		mayTurn(sheet.steps, bench.log.steps, step) ? undefined : locks.map(({ text }) => text).join(' ')
@@ -51,40 +61,65 @@
 	// What still keeps it from being signed off, the first of it.
 	const missing = $derived(
 		first.length > 0
-			? `First: ${first.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}`
-			: left.notIn.length > 0
-				? `${left.notIn.length === 1 ? 'One place is' : `${left.notIn.length} places are`} still empty.`
-				: left.notTightened.length > 0
-					? 'Not all bolts are tight.'
-					: left.questions > 0
-						? 'First answer what is asked.'
-						: step.ways.length > 0 && !way
-							? 'First say how it was done.'
-							: ''
+			? `Sign off steps ${first.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')} first.`
+			: order
+				? `${order.name} comes first. ${order.fact.why ?? ''}`
+				: left.notIn.length > 0
+					? `${left.notIn.length === 1 ? 'One part is' : `${left.notIn.length} parts are`} not ${step.joined ? 'joined' : 'in'} yet.`
+					: left.notTightened.length > 0
+						? 'Some bolts are not tightened yet.'
+						: left.questions > 0
+							? 'Answer the questions first.'
+							: step.ways.length > 0 && !way
+								? 'Choose how it was done.'
+								: ''
 	);
 	// The cylinder that is being filled, as it grows; nothing where the step fills none.
-	const filled = $derived(placesFilled(bench.build, step).filter(({ cylinder }) => cylinder > 0));
-	const cylinder = $derived((filled.find(({ record }) => !record.putIn) ?? filled.at(-1))?.cylinder);
+	const filled = $derived(itemsOf(bench.build, step).filter(({ cylinder }) => cylinder > 0));
+	const isIn = (item: (typeof filled)[number]) =>
+		(item.kind === 'part' ? item.place.record.putIn : item.place.putIn) !== undefined;
+	const cylinder = $derived((filled.find((item) => !isIn(item)) ?? filled.at(-1))?.cylinder);
+	// Only the order is in the way: it can be signed off with a reason.
+	const onlyOrder = $derived(
+		(first.length > 0 || order !== undefined) &&
+			left.notIn.length + left.notTightened.length + left.questions === 0 &&
+			(step.ways.length === 0 || way !== undefined)
+	);
+	const opened = $derived(openedCylinders(sheet, job));
+	const cylinderOne = $derived(sheet.cylinderOne);
 	// A fresh step for the next tightening: a group that is done folds away.
 	const open = $derived(fasteners.filter((place) => left.notTightened.includes(place)));
 
-	function signOff() {
-		bench.record({ kind: 'step', payload: { step: step.key, ...(way ? { way } : {}) } });
+	function signOff(despite?: string) {
+		bench.record({
+			kind: 'step',
+			payload: { step: step.key, ...(way ? { way } : {}), ...(despite ? { despite } : {}) }
+		});
 		onsigned();
 	}
 </script>
 
 <section class="sheet" aria-labelledby="step-in-hand">
 	<p class="soft">Step {index + 1} of {steps.length}</p>
+	{#if step.joined}<p class="bench">
+			<b>On the bench.</b>
+			{step.joined.how ?? 'Join these parts in this order.'}{step.joined.sure === 'deduced'
+				? ' The order is deduced, not stated by the maker.'
+				: ''}
+		</p>{/if}
 	<h1 id="step-in-hand">{buildStepName(step)}</h1>
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
 	{#if cylinder !== undefined}
 		<div class="section">
 			<b class="figures">{cylinder}</b>
-			<CylinderDrawing {bench} {cylinder} inHand={step.stations} named />
+			<CylinderDrawing {bench} {cylinder} inHand={step.joined?.parts ?? step.stations} named />
 		</div>
 	{/if}
+	{#if opened.length > 1 && step.stations.length > 0 && cylinderOne}<CylinderOne
+			{cylinderOne}
+			count={sheet.cylinders}
+		/>{/if}
 	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="in" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if minutes !== undefined && from && !done}
@@ -92,11 +127,11 @@
 			Within {formatNumber(minutes)} minutes: <TimeLeft until={effectiveTime(from) + 60_000 * minutes} />
 		</p>
 	{/if}
-	{#if step.stations.length > 0}<PutIn {bench} {step} {locked} />{/if}
+	{#if step.stations.length > 0}<PutIn {bench} {step} {up} {locked} />{/if}
 	{#each open.length > 0 ? open.slice(0, 1) : fasteners.slice(-1) as place (place.part)}
 		<Tighten {bench} {place} {locked} />
 	{/each}
-	<StepAsks {bench} {step} locked={locked || signed !== undefined || first.length > 0} />
+	<StepAsks {bench} {step} locked={locked || signed !== undefined || first.length > 0 || left.notIn.length > 0} />
 	{#if step.ways.length > 0}
 		<StepWays ways={step.ways} chosen={chosenWay} locked={locked || done} onchoose={(key) => (way = key)} />
 	{/if}
@@ -111,15 +146,21 @@
 			<span class="soft">{done ? 'Done: all of it is in.' : missing}</span>
 			{#if done}<button type="button" class="btn main sign" onclick={onsigned}>Next step</button>{/if}
 		{:else}
-			<button type="button" class="btn main sign" disabled={locked || missing !== ''} onclick={signOff}
+			<button type="button" class="btn main sign" disabled={locked || missing !== ''} onclick={() => signOff()}
 				>Sign off<span class="sr-only"> step {index + 1}</span></button
 			>
 			{#if missing}<span class="soft">{missing}</span>{/if}
+			{#if onlyOrder && !locked}<Despite act="Sign off anyway" onreason={signOff} />{/if}
 		{/if}
 	</footer>
 </section>
 
 <style>
+	.bench {
+		border-left: 4px solid var(--pencil);
+		padding-left: 0.6rem;
+		line-height: 1.35;
+	}
 	.section {
 		display: flex;
 		align-items: center;

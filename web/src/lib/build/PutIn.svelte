@@ -1,10 +1,21 @@
-<!-- @component The parts of a build step, each drawn as it must face, cylinder by cylinder: one touch says that it is in. -->
+<!-- @component What goes in at a build step, each drawn as it must face, cylinder by cylinder: one touch for a part, a row or a bore. -->
 <script lang="ts">
-	import { keptOut, placesFilled, verdictOn, type BuildPlace, type BuildStep } from '@exetasis/core/record';
+	import {
+		itemsOf,
+		keptOut,
+		unitKeptOut,
+		verdictOn,
+		type BuildItem,
+		type BuildStep,
+		type EntryProblem,
+		type Lie
+	} from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
-	import type { BenchState } from '$lib/log/bench.svelte';
+	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
+	import { lookAlikesOf } from '$lib/mat/lookAlikes';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import Despite from './Despite.svelte';
 	import Joints from './Joints.svelte';
 	import ShimPack from './ShimPack.svelte';
 	import SitsHow from './SitsHow.svelte';
@@ -15,89 +26,207 @@
 	interface Props {
 		bench: BenchState;
 		step: BuildStep;
+		/** How each assembly lies when the parts of this step are loaded. */
+		up: ReadonlyMap<string, Lie>;
 		locked: boolean;
 	}
-	let { bench, step, locked }: Props = $props();
+	let { bench, step, up, locked }: Props = $props();
 	const units = unitsInUse();
 
 	const { sheet } = $derived(bench.bench);
-	const places = $derived(placesFilled(bench.build, step));
-	const stations = $derived([...new Set(places.map(({ station }) => station))]);
-	const next = $derived(places.find((place) => !place.record.putIn && !keptOut(bench.build, place.part)));
-	const at = (key: string) => places.filter(({ station }) => station.key === key);
-	const isNew = (place: BuildPlace) => verdictOn(place) === 'replace';
+	const items = $derived(itemsOf(bench.build, step));
+	const keyOf = (item: BuildItem) => (item.kind === 'part' ? item.place.station.key : item.place.unit.key);
+	const nameOf = (item: BuildItem) => (item.kind === 'part' ? item.place.station.name : item.place.unit.name);
+	const rows = $derived(step.stations.filter((key) => items.some((item) => keyOf(item) === key)));
+	const inRow = (key: string) => items.filter((item) => keyOf(item) === key);
+	const cylinders = $derived(
+		[...new Set(items.map(({ cylinder }) => cylinder))].filter((one) => one > 0).sort((a, b) => a - b)
+	);
+	const entryOf = (item: BuildItem) => (item.kind === 'part' ? item.place.record.putIn : item.place.putIn);
+	const isNew = (item: BuildItem) => item.kind === 'part' && verdictOn(item.place) === 'replace';
+	const outside = (item: BuildItem): EntryProblem | undefined =>
+		item.kind === 'part' ? keptOut(bench.build, item.place.part) : unitKeptOut(bench.build, item.place);
+	const next = $derived(items.find((item) => !entryOf(item) && !outside(item)));
+	const placeOf = (item: BuildItem) => `${keyOf(item)}/${item.cylinder}`;
+
 	let said = $state('');
 	let kept = $state('');
+	/** What would go against the order: it can go in with a reason. */
+	let asked = $state.raw<BuildItem>();
 
-	function touch(place: BuildPlace) {
-		const { putIn } = place.record;
+	const going = (item: BuildItem, despite?: string): NewEntry => {
+		const reason = despite ? { despite } : {};
+		return item.kind === 'part'
+			? { kind: 'putIn', part: item.place.part, payload: { piece: isNew(item) ? 'new' : 'same', ...reason } }
+			: { kind: 'unitIn', payload: { unit: item.place.unit.key, cylinder: item.cylinder, ...reason } };
+	};
+	function touch(item: BuildItem) {
 		said = '';
-		if (putIn) return bench.withdraw(putIn, 'taken out again');
-		const problem = keptOut(bench.build, place.part);
-		if (problem) return void (said = refusalSentence(problem, units()));
-		bench.record({ kind: 'putIn', part: place.part, payload: { piece: isNew(place) ? 'new' : 'same' } });
+		asked = undefined;
+		const entry = entryOf(item);
+		if (entry) return bench.withdraw(entry, 'taken out again');
+		const problem = outside(item);
+		if (!problem) return bench.record(going(item));
+		said = refusalSentence(problem, units());
+		if (problem.code === 'deeperFirst') asked = item;
+	}
+	function despite(reason: string) {
+		if (asked) bench.record(going(asked, reason));
+		asked = undefined;
+		said = '';
+	}
+	// As far as they may go in: the first that may not is named.
+	function touchAll(some: readonly BuildItem[]) {
+		said = '';
+		asked = undefined;
+		for (const item of some) {
+			const now = itemsOf(bench.build, step).find((one) => placeOf(one) === placeOf(item))!;
+			if (entryOf(now)) continue;
+			const problem = outside(now);
+			if (problem) return void (said = refusalSentence(problem, units()));
+			bench.record(going(now));
+		}
 	}
 	function keep(part: string, text: string) {
 		bench.record({ kind: 'note', part, payload: { text } });
 		said = '';
 		kept = text;
 	}
-	const stateOf = (place: BuildPlace) => {
-		if (place.record.putIn) return `in, ${place.record.putIn.payload.piece === 'new' ? 'a new one' : 'the old one'}`;
-		const verdict = verdictOn(place);
+	const stateOf = (item: BuildItem) => {
+		const verb = step.joined ? 'joined' : 'in';
+		if (item.kind === 'unit') return item.place.putIn ? verb : 'goes in as one';
+		const { putIn } = item.place.record;
+		if (putIn) return `${verb}, ${putIn.payload.piece === 'new' ? 'a new one' : 'the old one'}`;
+		const verdict = verdictOn(item.place);
 		return verdict ? `goes in: ${verdict === 'replace' ? 'a new one' : 'the old one'}` : 'not decided';
 	};
-	const products = (station: BuildPlace['station']) =>
-		station.products.map(({ product, where, when }) => {
-			const name = sheet.products.find(({ key }) => key === product)?.name ?? 'The shop’s own lubricant';
-			return `${name}: ${where.toLowerCase()}${when === 'ifTight' ? ', if it goes tight' : ''}`;
+	const sign = (item: BuildItem) => {
+		if (entryOf(item)) return step.joined ? 'joined' : 'in';
+		if (item.kind === 'unit') return 'set';
+		return isNew(item) ? 'new' : verdictOn(item.place) ? 'old' : '?';
+	};
+	const products = ({ products: used }: (typeof sheet.stations)[number]) =>
+		used.map(({ product, where, when }) => {
+			const one = sheet.products.find(({ key }) => key === product);
+			const not = one && one.notOn.length > 0 ? `; never on ${one.notOn.join(', ')}` : '';
+			return `${one?.name ?? 'The shop’s own lubricant'}: ${where.toLowerCase()}${when === 'ifTight' ? ', if it is tight' : ''}${not}`;
 		});
+	const toolsIn = ({ tools }: (typeof sheet.stations)[number]) =>
+		tools.flatMap(({ tool, for: when, how }) =>
+			when === 'out' || !how ? [] : [`${sheet.tools.find(({ key }) => key === tool)?.name ?? tool}: ${how}`]
+		);
+	// How each was found, where nobody has stated which way it faces; alike in all cylinders is said once.
+	const directions = (key: string) => {
+		const mine = inRow(key).flatMap((item) => (item.kind === 'part' ? [item.place] : []));
+		const said = mine.map(({ station, cylinder, record }) => ({
+			cylinder,
+			text: refitWords(station, sheet, up, record)
+		}));
+		const alike = said.every(({ text }) => text === said[0].text);
+		return alike
+			? said.slice(0, 1).map(({ text }) => text)
+			: said.map(({ cylinder, text }) => `Cylinder ${cylinder}: ${text}`);
+	};
 </script>
 
 <div class="parts" role="group" aria-label="Put in">
-	{#each stations as station (station.key)}
-		{@const mine = at(station.key)}
-		<div class="row" class:here={next?.station === station}>
-			<Glyph type={station.type} face={station.face} up={bench.up.get(station.in)} size={46} />
-			<div class="words">
-				<b>{station.name}{station.pieces > 1 ? `, ${station.pieces} at each place` : ''}</b>
-				<p>{refitWords(station, sheet, bench.up)}</p>
-				{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
-				{#if station.caution}<CautionNote caution={station.caution} />{/if}
-				{#if station.joints && station.pieces > 1}<Joints
-						rings={station.pieces}
-						apartDeg={station.joints.apartDeg}
-					/>{/if}
-				{#if station.type === 'shim'}<ShimPack onkeep={(words) => keep(mine[0].part, words)} />{/if}
-			</div>
+	{#if step.walk === 'bore' && cylinders.length > 1}
+		<div class="bores" role="group" aria-label="Bore by bore">
+			<span class="soft">One {step.joined ? 'set' : 'cylinder'} at a time:</span>
+			{#each cylinders as cylinder (cylinder)}
+				{@const mine = items.filter((item) => item.cylinder === cylinder)}
+				<button
+					type="button"
+					class="btn"
+					disabled={locked || mine.every(entryOf)}
+					aria-label="All of cylinder {cylinder}"
+					onclick={() => touchAll(mine)}>Cyl. {cylinder}{mine.every(entryOf) ? ' ✓' : ': all'}</button
+				>
+			{/each}
+		</div>
+	{/if}
+	{#each rows as key (key)}
+		{@const mine = inRow(key)}
+		{@const [first] = mine}
+		<div class="row" class:here={next !== undefined && keyOf(next) === key}>
+			{#if first.kind === 'part'}
+				{@const station = first.place.station}
+				<Glyph type={station.type} face={station.face} up={up.get(station.in)} size={46} />
+				<div class="words">
+					<b>{station.name}{station.pieces > 1 ? `, ${station.pieces} at each place` : ''}</b>
+					{#each directions(key) as text (text)}{#if text}<p>{text}</p>{/if}{/each}
+					{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
+					{#each toolsIn(station) as tool (tool)}<p class="soft">{tool}</p>{/each}
+					{#each station.cautions.filter(({ when }) => when !== 'out') as caution (caution.text)}<CautionNote
+							{caution}
+						/>{/each}
+					{#each lookAlikesOf(sheet, key) as words (words)}<p><b>Look-alikes.</b> {words}</p>{/each}
+					{#if station.joints && station.pieces > 1}<Joints
+							rings={station.pieces}
+							apartDeg={station.joints.apartDeg}
+						/>{/if}
+					{#if station.type === 'shim'}<ShimPack onkeep={(words) => keep(first.place.part, words)} />{/if}
+				</div>
+			{:else}
+				{@const unit = first.place.unit}
+				<span class="set" aria-hidden="true"
+					>{#each unit.parts.slice(0, 4) as part (part)}{@const station = sheet.stations.find(
+							(one) => one.key === part
+						)}{#if station}<Glyph
+								type={station.type}
+								face={station.face}
+								up={up.get(station.in)}
+								size={23}
+							/>{/if}{/each}</span
+				>
+				<div class="words">
+					<b>{unit.name}</b>
+					<p class="soft">Joined on the bench, goes in as one.</p>
+				</div>
+			{/if}
 			<div class="cells">
-				{#each mine as place (place.part)}
+				{#each mine as item (placeOf(item))}
 					<button
 						type="button"
-						class:in={place.record.putIn}
-						class:next={place === next}
-						class:fresh={isNew(place)}
-						aria-pressed={place.record.putIn !== undefined}
-						aria-label="{placeName(station.name, place.cylinder)}: {stateOf(place)}"
+						class:in={entryOf(item)}
+						class:next={next !== undefined && placeOf(item) === placeOf(next)}
+						class:fresh={isNew(item)}
+						aria-pressed={entryOf(item) !== undefined}
+						aria-label="{placeName(nameOf(item), item.cylinder)}: {stateOf(item)}"
 						disabled={locked}
-						onclick={() => touch(place)}
-						><span class="figures">{place.cylinder || 'Pump'}</span><small
-							>{place.record.putIn ? 'in' : isNew(place) ? 'new' : verdictOn(place) ? 'old' : '?'}</small
-						></button
+						onclick={() => touch(item)}
+						><span class="figures">{item.cylinder || 'Pump'}</span><small>{sign(item)}</small></button
 					>
 				{/each}
+				{#if mine.length > 1}
+					<button
+						type="button"
+						class="all"
+						disabled={locked || mine.every(entryOf)}
+						aria-label="All: {nameOf(first)}"
+						onclick={() => touchAll(mine)}>All</button
+					>
+				{/if}
 			</div>
 		</div>
 	{/each}
 	{#if said}<p class="wrong" role="alert">{said}</p>{/if}
+	{#if asked}<Despite act="Put it in anyway" onreason={despite} />{/if}
 	{#if kept}<p class="soft" role="status">Kept with the part: {kept}</p>{/if}
 </div>
-{#if !locked}<SitsHow {places} onkeep={keep} />{/if}
+{#if !locked}<SitsHow places={items.flatMap((item) => (item.kind === 'part' ? [item.place] : []))} onkeep={keep} />{/if}
 
 <style>
 	.parts {
 		display: grid;
 		gap: 2px;
+	}
+	.bores {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+		padding-bottom: 4px;
 	}
 	.row {
 		display: grid;
@@ -110,12 +239,18 @@
 	.here {
 		box-shadow: inset 4px 0 var(--mark);
 	}
+	.set {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+	}
 	.words {
 		line-height: 1.3;
 		font-size: 0.94rem;
 	}
 	.cells {
 		display: flex;
+		flex-wrap: wrap;
+		justify-content: end;
 		gap: 6px;
 	}
 	.cells button {
@@ -127,6 +262,13 @@
 		border: 1.5px dashed var(--ink-soft);
 		cursor: pointer;
 		line-height: 1.1;
+	}
+	.cells .all {
+		border-style: solid;
+		min-width: 50px;
+	}
+	.cells .all:disabled {
+		opacity: 0.4;
 	}
 	.cells .next {
 		border: 3px solid var(--mark);
@@ -144,7 +286,7 @@
 		}
 		.cells {
 			grid-column: 1 / -1;
-			flex-wrap: wrap;
+			justify-content: start;
 		}
 	}
 </style>

@@ -66,18 +66,35 @@
 		return () => source.close();
 	});
 
-	function record(read?: Tightened['payload']['read']) {
+	const wrenches = $derived(bench.bench.gauges.filter(({ kind }) => kind === 'torque wrench'));
+	let chosenWrench = $state<string>();
+	// The wrench last used on this job stays in hand.
+	const wrench = $derived(chosenWrench ?? bench.gaugeInHand['torque wrench'] ?? wrenches.at(0)?.id);
+
+	function record(read?: Tightened['payload']['read'], byFeel = false) {
 		if (!next) return;
 		const { pass, bolt } = next;
 		const turned = fastening.mostTurnDeg && turnedDeg > 0 ? { turnDeg: turnedDeg } : {};
+		const used = target && !byFeel && wrench ? { wrench } : {};
+		const feel = target && byFeel ? ({ byFeel: true } as const) : {};
 		bench.record({
 			kind: 'tightened',
 			part: place.part,
-			payload: { pass, bolt, ...(read ? { read } : {}), ...turned }
+			payload: { pass, bolt, ...(read ? { read } : {}), ...turned, ...used, ...feel }
 		});
 		turnedDeg = 0;
 		typed = '';
 		asked = undefined;
+	}
+	// The bolts left in the pass in hand, for whoever has gone round with a clicking wrench.
+	const restOfPass = $derived(next ? states.filter((one) => one.pass === next.pass && one.against === undefined) : []);
+	function wholePass() {
+		for (const { pass, bolt } of restOfPass)
+			bench.record({
+				kind: 'tightened',
+				part: place.part,
+				payload: { pass, bolt, ...(target && wrench ? { wrench } : {}) }
+			});
 	}
 	function take() {
 		problem = '';
@@ -106,11 +123,12 @@
 				{fastening.bolts.length > 1 ? `Bolt ${numbers.get(next.bolt)}, pass` : 'Pass'}
 				<b class="figures">{next.pass + 1}</b>
 				of {passes.length}{#if target}: <b class="figures">{torque(target.targetNm)}</b>
-					<span class="soft">(from {torque(target.leastNm)} to {torque(target.mostNm)})</span>{:else}: by feel, nobody
-					has stated a torque{/if}
+					<span class="soft">(from {torque(target.leastNm)} to {torque(target.mostNm)})</span>{:else}: by feel, no
+					torque is stated{/if}
 			</p>
 			{#if fastening.mostTurnDeg}<TurnCounter mostDeg={fastening.mostTurnDeg} bind:total={turnedDeg} />{/if}
-			{#if next.against === 'below'}<p class="wrong">It read too little: tighten on, and read again.</p>{/if}
+			{#if !target && fastening.byFeel}<p class="wrong">{fastening.byFeel}</p>{/if}
+			{#if next.against === 'below'}<p class="wrong">Torque too low. Tighten further and read again.</p>{/if}
 			{#if next.against === 'beyond'}<p class="wrong" role="alert">
 					It read more than it may have. Loosen it, look at its thread and at what it clamps, and tighten it again; a
 					stretched bolt is replaced.
@@ -120,7 +138,31 @@
 					? `: bolt ${numbers.get(next.bolt)}`
 					: ''}</button
 			>
+			{#if restOfPass.length > 1}
+				<button type="button" class="btn" disabled={locked} onclick={() => wholePass()}
+					>Whole pass {next.pass + 1}: {restOfPass.length} bolts clicked</button
+				>
+			{/if}
+			{#if target && wrenches.length > 0}
+				<label class="with"
+					>Wrench <select
+						class="select"
+						disabled={locked}
+						value={wrench}
+						onchange={({ currentTarget }) => {
+							chosenWrench = currentTarget.value;
+							bench.gaugeInHand['torque wrench'] = currentTarget.value;
+						}}
+						>{#each wrenches as { id: one, name, facts } (one)}<option value={one}
+								>{name}{facts.overdue ? ' (calibration overdue)' : ''}</option
+							>{/each}</select
+					></label
+				>
+			{/if}
 			{#if target}
+				<button type="button" class="btn" disabled={locked} onclick={() => record(undefined, true)}
+					>No wrench at hand: tightened by feel</button
+				>
 				<div class="read">
 					<label for={id}>or it reads, {unitLabel(units().torque)}</label>
 					<input
@@ -201,6 +243,14 @@
 	}
 	.read .input {
 		width: 7rem;
+	}
+	.with {
+		display: flex;
+		align-items: center;
+		gap: 6px;
+	}
+	.with .select {
+		width: auto;
 	}
 	@media (max-width: 640px) {
 		.tighten {

@@ -1,7 +1,7 @@
 <!-- @component A part's own cross-section, facing the way it lies: P to the left as drawn, mirrored where it faces C; of an assembly that lies on the bench, turned so that what lies up is up. -->
 <script lang="ts">
 	import type { PartTypeKey } from '@exetasis/core/part';
-	import type { Face } from '@exetasis/core/record';
+	import type { Lie } from '@exetasis/core/record';
 	import { drawingOf, type DrawnFace } from './drawing';
 
 	interface Props {
@@ -9,7 +9,7 @@
 		/** The side that its lip, groove or dish faces. */
 		face?: DrawnFace;
 		/** The face of its assembly that lies up on the bench now. */
-		up?: Face;
+		up?: Lie;
 		/** Dotted while nobody has looked at the part. */
 		dotted?: boolean;
 		size?: number;
@@ -19,7 +19,11 @@
 </script>
 
 <svg viewBox="0 0 48 48" width={size} height={size} aria-hidden="true" class:dotted>
-	<g transform="{up ? `rotate(${up === 'P' ? 90 : -90} 24 24)` : ''} {mirrored ? 'matrix(-1 0 0 1 48 0)' : ''}">
+	<g
+		transform="{up && up !== 'mounted' ? `rotate(${up === 'P' ? 90 : -90} 24 24)` : ''} {mirrored
+			? 'matrix(-1 0 0 1 48 0)'
+			: ''}"
+	>
 		{#each outlines as { d, hatch } (d)}
 			<path {d} fill={hatch ? `url(#hatch-${hatch})` : 'none'} class:edge={!hatch} fill-rule="evenodd" />
 		{/each}

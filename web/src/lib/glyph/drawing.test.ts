@@ -53,7 +53,7 @@ describe('drawingOf', () => {
 				const [toP, toC] = (['P', 'C'] as const).map((toward) => drawingOf(type, { toward, feature }));
 				expect(toP.mirrored).not.toBe(toC.mirrored);
 				expect(toP.outlines).toBe(toC.outlines);
-				expect(drawingOf(type, { toward: 'any', feature }).mirrored).toBe(false);
+				expect(drawingOf(type, { toward: 'either', feature }).mirrored).toBe(false);
 			}
 	});
 });

@@ -3,7 +3,7 @@ import type { Station } from '@exetasis/core/record';
 import { shapes, type Shape } from './shapes';
 
 /** What a drawing needs to know of how a part faces. */
-export type DrawnFace = Pick<Station['face'], 'toward' | 'feature'>;
+export type DrawnFace = Pick<Station['face'], 'toward' | 'feature' | 'mateLies'>;
 type Feature = NonNullable<DrawnFace['feature']>;
 
 const ring = (upper: string, lower: string): readonly Shape[] => [
@@ -33,10 +33,12 @@ const atRightEnd: Partial<Record<PartTypeKey, readonly Feature[]>> = {
 /** A part's outlines, and whether they are mirrored so that its feature points where it has to: P to the left. */
 export function drawingOf(
 	type: PartTypeKey,
-	{ toward, feature }: DrawnFace
+	{ toward, feature, mateLies }: DrawnFace
 ): { readonly outlines: readonly Shape[]; readonly mirrored: boolean } {
 	const outlines = (feature && ownEnd[type]?.[feature]) ?? shapes[type];
-	if (toward !== 'P' && toward !== 'C') return { outlines, mirrored: false };
+	// A part that is given against its mate faces the side on which that lies.
+	const side = toward === 'mate' ? mateLies : toward;
+	if (side !== 'P' && side !== 'C') return { outlines, mirrored: false };
 	const atRight = feature !== undefined && (atRightEnd[type]?.includes(feature) ?? false);
-	return { outlines, mirrored: atRight === (toward === 'P') };
+	return { outlines, mirrored: atRight === (side === 'P') };
 }

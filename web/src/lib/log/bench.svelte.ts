@@ -71,9 +71,9 @@ export class BenchState {
 		)
 	);
 	/** The plan by which the pump goes together, and what is in. */
-	readonly build = $derived.by(() => together(this.bench.sheet, this.bench.job, this.bench.cells, this.log.parts));
+	readonly build = $derived.by(() => together(this.bench.sheet, this.bench.job, this.bench.cells, this.log));
 	/** Keys of the build steps that are done. */
-	readonly built = $derived.by(() => builtSteps(this.build, this.log.steps, this.log.answers));
+	readonly built = $derived.by(() => builtSteps(this.build, this.log.answers));
 	/** Assemblies that lie otherwise than the steps left them, because somebody has turned them over here. */
 	turnedOver = $state<Record<string, boolean>>({});
 	/** Which face of each assembly lies up now. */

@@ -1,7 +1,7 @@
 <!-- @component One cell of the mat: the part in section, with the inspector's marks on it. -->
 <script lang="ts">
 	import { patternName } from '@exetasis/core/part';
-	import { standingDecision, type Face, type ModelSheet } from '@exetasis/core/record';
+	import { standingDecision, type Lie, type ModelSheet } from '@exetasis/core/record';
 	import { verdictOf, type BenchPart } from '$lib/log/bench.svelte';
 	import { placeName } from '$lib/words/place';
 	import { foundSign, foundState, foundWords } from '$lib/words/found';
@@ -19,7 +19,7 @@
 		before?: readonly EarlierAtPlace[];
 		sheet: Pick<ModelSheet, 'assemblies'>;
 		/** The face of its assembly that lies up now. */
-		up?: Face;
+		up?: Lie;
 	}
 	let { part, selected, onselect, layer = 'judged', before = [], sheet, up }: Props = $props();
 

@@ -3,7 +3,8 @@
 	import { shownUnit } from '@exetasis/core/quantity';
 	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import type { Policy } from '@exetasis/core/decide';
-	import type { Face, ModelSheet } from '@exetasis/core/record';
+	import type { Lie, ModelSheet } from '@exetasis/core/record';
+	import { lookAlikesOf } from './lookAlikes';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import type { WhereToLook } from '@exetasis/core/trace';
 	import type { CaseToWatch } from '@exetasis/server/trace/cases';
@@ -18,7 +19,7 @@
 		policy: Policy;
 		part: BenchPart;
 		/** Which face of each assembly lies up now. */
-		up: ReadonlyMap<string, Face>;
+		up: ReadonlyMap<string, Lie>;
 		/** Open cases at this place. */
 		cases: readonly CaseToWatch[];
 		/** To what a case asks to be looked at first. */
@@ -46,7 +47,8 @@
 		...(station.design.leastHeight === undefined
 			? []
 			: [`may be lapped down to ${formatQuantity(station.design.leastHeight, shownUnit('length', units()))}`]),
-		...abrasive
+		...abrasive,
+		...lookAlikesOf(sheet, station.key)
 	]);
 	let open = $state(false);
 	$effect(() => {
@@ -58,7 +60,7 @@
 <div class="part">
 	<div class="name">
 		<h1>{placeName(station.name, cell.cylinder)}</h1>
-		<p class="direction">{refitWords(station, sheet, up)}</p>
+		<p class="direction">{refitWords(station, sheet, up, part.record)}</p>
 		<p class="soft facts">{facts.join(' · ')}</p>
 	</div>
 	{#if first}
@@ -73,9 +75,13 @@
 			>
 		{/if}
 	{/if}
-	{#if station.caution}
+	{#if station.cautions.length > 0}
 		<button type="button" class="caution" class:open aria-expanded={open} onclick={() => (open = !open)}
-			><span><b>Caution: {hazardName[station.caution.hazard].toLowerCase()}.</b> {station.caution.text}</span></button
+			><span
+				>{#each station.cautions as { hazard, text } (text)}<b>Caution: {hazardName[hazard].toLowerCase()}.</b>
+					{text}
+				{/each}</span
+			></button
 		>
 	{/if}
 </div>

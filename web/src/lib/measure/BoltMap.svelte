@@ -37,7 +37,9 @@
 			? [`Past hand-tight at most ${formatNumber(fastening.mostTurnDeg)}°: more crushes what lies below.`]
 			: []),
 		...(fastening.power && !fastening.power.runIn ? ['Power loosens only: by hand going in.'] : []),
-		...(bolts.some(({ mark }) => mark === 'pin') ? ['Pins out once enough bolts hold.'] : [])
+		...(bolts.some(({ mark }) => mark === 'pin')
+			? ['Dashed places hold a guide pin or stud first: it comes out once enough bolts hold.']
+			: [])
 	]);
 </script>
 
@@ -67,8 +69,8 @@
 	<ol>
 		{#each passes as { share, torqueNm }, i (i)}
 			<li aria-current={next?.pass === i ? 'step' : undefined}>
-				{#if torqueNm === undefined}<b>By feel</b>: nobody has stated a torque for it.{:else}<b class="figures"
-						>{torque(torqueNm)}</b
+				{#if torqueNm === undefined}<b>By feel</b>: no torque is stated. {fastening.byFeel ?? ''}{:else}<b
+						class="figures">{torque(torqueNm)}</b
 					>{share < 1 ? '' : i > 0 && passes[i - 1].share === 1 ? ', once more all round' : ''}{/if}{i === 0 &&
 				bolts.length > 1
 					? `, ${patternSays[fastening.pattern]}`
@@ -78,8 +80,11 @@
 	</ol>
 	{#each words as sentence (sentence)}<p>{sentence}</p>{/each}
 	<p class="soft">
-		{fastening.torqueFrom === 'maker' ? 'From the maker’s sheet' : 'The shop’s own, not the maker’s'}. × is not to be
-		touched.
+		{fastening.torqueFrom === 'maker'
+			? 'Values from the maker’s sheet'
+			: 'The shop’s own values, not the maker’s'}{fastening.statedIn && fastening.torqueNm !== undefined
+			? `, stated as ${formatQuantity(fastening.torqueNm, fastening.statedIn)}`
+			: ''}.{bolts.some(({ mark }) => mark === 'doNotTouch') ? ' × = do not touch.' : ''}
 	</p>
 </div>
 

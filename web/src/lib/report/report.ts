@@ -10,7 +10,11 @@ import {
 	scopeOf,
 	standingDecision,
 	stationsInScope,
-	type JobState
+	type JobState,
+	allSteps,
+	doneDespite,
+	tightenedBy,
+	together
 } from '@exetasis/core/record';
 import type { Bench } from '@exetasis/server/jobs/bench';
 import type { Shop } from '@exetasis/server/shops';
@@ -121,7 +125,8 @@ export function reportOf(bench: Bench, shop: Shop, units: UnitPreference): objec
 				? table(['Part', 'Size', 'Value ± U (95 %)', 'Limit', 'With'], [130, 90, 90, 60, '*'], sizes)
 				: nothing('Nothing was measured.'),
 			head('Put together'),
-			...torques(parts, units),
+			...torques(bench, parts, units),
+			...otherOrder(bench, state),
 			head('Proved'),
 			...proved(bench, state, units),
 			head('Forecast, and the next service'),
@@ -180,7 +185,7 @@ function forecast(bench: Bench, parts: readonly JudgedPart[]): Content[] {
 const verdictOf = (decision: { verdict: keyof typeof verdictName } | undefined): string =>
 	decision ? verdictName[decision.verdict].toLowerCase() : 'not decided';
 
-function torques(parts: readonly JudgedPart[], units: UnitPreference): Content[] {
+function torques({ gauges }: Pick<Bench, 'gauges'>, parts: readonly JudgedPart[], units: UnitPreference): Content[] {
 	const rows = parts.flatMap(({ station, cell, record }) => {
 		const { fastening } = station;
 		if (!fastening || record.tightened.length === 0) return [];
@@ -188,19 +193,32 @@ function torques(parts: readonly JudgedPart[], units: UnitPreference): Content[]
 		const read = record.tightened.flatMap(({ payload }) => (payload.read ? [payload.read.valueNm] : []));
 		const torque = (nm: number) => formatQuantity(nm, units.torque);
 		const turned = record.tightened.at(-1)?.payload.turnDeg;
-		const byFeel = turned ? `${formatNumber(turned)}° past hand-tight` : 'by the wrench’s click';
+		const used = [...new Set(record.tightened.flatMap(({ payload }) => payload.wrench ?? []))].map(
+			(id) => gauges.find((gauge) => gauge.id === id)?.name ?? 'a wrench no longer listed'
+		);
+		const how = tightenedBy(station, record) === 'feel' ? 'by feel' : 'clicked';
+		const byFeel = turned ? `${formatNumber(turned)}° past hand-tight` : how;
 		return [
 			[
 				placeName(station.name, cell.cylinder),
-				fastening.torqueNm === undefined ? 'by feel' : torque(fastening.torqueNm),
+				fastening.torqueNm === undefined ? 'no value stated' : torque(fastening.torqueNm),
 				`${record.tightened.length} in ${passes.length} passes`,
-				read.length > 0 ? `read ${torque(Math.min(...read))} to ${torque(Math.max(...read))}` : byFeel
+				[read.length > 0 ? `read ${torque(Math.min(...read))} to ${torque(Math.max(...read))}` : byFeel, ...used].join(
+					', '
+				)
 			]
 		];
 	});
 	return rows.length > 0
 		? [table(['Bolts', 'Torque', 'Tightened', 'Wrench'], [150, 90, '*', 130], rows)]
 		: [nothing('No torque is on record.')];
+}
+
+function otherOrder({ sheet, job, cells, people }: Bench, state: JobState): Content[] {
+	const rows = doneDespite(together(sheet, job, cells, state), allSteps(sheet, job), state.steps).map(
+		({ name, cylinder, reason, by }) => [placeName(name, cylinder), reason, people[by] ?? '']
+	);
+	return rows.length > 0 ? [table(['Done in another order', 'Reason', 'By'], [180, '*', 90], rows)] : [];
 }
 
 function proved(bench: Bench, { proofs }: JobState, units: UnitPreference): Content[] {

@@ -33,13 +33,19 @@
 
 	const right = ({ cell, station, record }: BenchPart): NewEntry[] => [
 		{ kind: 'asFound', part: cell.part, payload: { where: 'inPlace' } },
-		...(hasDirection(station)
+		...(hasDirection(station) && station.face.toward !== 'notStated'
 			? [{ kind: 'asFound' as const, part: cell.part, payload: { facing: 'right' as const } }]
 			: []),
 		...(brokenUp(record) ? [{ kind: 'asFound' as const, part: cell.part, payload: { pieces: 'whole' as const } }] : [])
 	];
 	const facing = ({ cell }: BenchPart) =>
 		bench.record({ kind: 'asFound', part: cell.part, payload: { facing: 'turned' } });
+	let side = $state('');
+	function noteLay({ cell }: BenchPart, toward: 'P' | 'C') {
+		const what = side.trim() || 'Marked side';
+		bench.record({ kind: 'asFound', part: cell.part, payload: { lay: { what, toward } } });
+		side = '';
+	}
 	const lay = ({ cell }: BenchPart, where: FoundWhere, assembly?: string) =>
 		bench.record({ kind: 'asFound', part: cell.part, payload: { where, ...(assembly ? { assembly } : {}) } });
 	// A first touch says that all is as it should be; what is not is said below.
@@ -109,12 +115,48 @@
 			<button type="button" class="btn" disabled={locked} onclick={() => bench.record(...right(inHand))}
 				>As it should be</button
 			>
-			{#if hasDirection(inHand.station)}<button
+			{#if hasDirection(inHand.station) && inHand.station.face.toward !== 'notStated'}<button
 					type="button"
 					class="btn"
 					disabled={locked}
 					onclick={() => facing(inHand)}>Wrong way round</button
 				>{/if}
+			{#if inHand.station.face.toward === 'notStated' && hasDirection(inHand.station)}
+				<span class="lay"
+					><input
+						class="input"
+						aria-label="Side that you can tell"
+						placeholder="which side: chamfer, mark …"
+						maxlength="80"
+						disabled={locked}
+						bind:value={side}
+					/>
+					{#each [['P', 'faced the pressure side'], ['C', 'faced the crank side']] as const as [toward, words] (toward)}<button
+							type="button"
+							class="btn"
+							disabled={locked}
+							onclick={() => noteLay(inHand, toward)}>{words}</button
+						>{/each}</span
+				>
+			{/if}
+			{#if inHand.station.face.reversible}
+				{#each ['A', 'B'] as const as ran (ran)}<button
+						type="button"
+						class="btn"
+						disabled={locked}
+						onclick={() => bench.record({ kind: 'asFound', part: inHand.cell.part, payload: { ran } })}
+						>Side {ran} ran{ran === 'A' ? ' (mark it A)' : ''}</button
+					>{/each}
+			{/if}
+			{#if inHand.station.joints}
+				{#each [['staggered', 'Joints staggered'], ['inLine', 'Joints in line']] as const as [joints, words] (joints)}<button
+						type="button"
+						class="btn"
+						disabled={locked}
+						onclick={() => bench.record({ kind: 'asFound', part: inHand.cell.part, payload: { joints } })}
+						>{words}</button
+					>{/each}
+			{/if}
 			{#each sheet.assemblies.filter(({ key }) => inHand.station.mayStayIn.includes(key)) as { key, name } (key)}<button
 					type="button"
 					class="btn"
@@ -194,6 +236,14 @@
 	.cell.chosen {
 		outline: 2.5px solid var(--mark);
 		outline-offset: -2px;
+	}
+	.lay {
+		display: inline-flex;
+		flex-wrap: wrap;
+		gap: 6px;
+	}
+	.lay .input {
+		width: 13rem;
 	}
 	.say {
 		display: flex;

@@ -1,5 +1,7 @@
 <!-- @component One question of a step, with its answer: seen, counted, chosen, or in one's own words. -->
 <script lang="ts">
+	import { patternName } from '@exetasis/core/part';
+	import { inSentence } from '$lib/words/place';
 	import { parseNumber, parseQuantity } from '@exetasis/core/quantity';
 	import type { Answer, Ask, ModelSheet } from '@exetasis/core/record';
 	import { formatQuantity } from '$lib/ui/numbers';
@@ -13,9 +15,21 @@
 		due: number;
 		given?: Answer['payload']['value'];
 		locked: boolean;
+		/** The cylinder that is asked about, where it is asked at each. */
+		cylinder?: number;
 		onanswer: (value: Answer['payload']['value']) => void;
 	}
-	let { ask, sheet, due, given, locked, onanswer }: Props = $props();
+	let { ask, sheet, due, given, locked, cylinder, onanswer }: Props = $props();
+	// What follows from the answer that stands.
+	const follows = $derived.by(() => {
+		if (ask.kind !== 'choice') return '';
+		const means = ask.choices.find(({ text }) => text === given)?.means;
+		if (means === undefined || typeof means === 'string') return '';
+		if ('hold' in means) return means.hold;
+		if ('unit' in means) return means.unit;
+		const part = sheet.stations.find(({ key }) => key === means.finding.station);
+		return `Recorded as a finding: ${patternName(means.finding.pattern).toLowerCase()}, ${inSentence(part?.name ?? '')}.`;
+	});
 	const id = $props.id();
 
 	const COUNTED = { least: 0, most: 1000 };
@@ -47,7 +61,11 @@
 	}
 </script>
 
-<div class="ask" role="group" aria-label={askWords(ask, sheet)}>
+<div
+	class="ask"
+	role="group"
+	aria-label="{askWords(ask, sheet)}{cylinder === undefined ? '' : `, cylinder ${cylinder}`}"
+>
 	{#if ask.kind === 'tick'}
 		<span>{askWords(ask, sheet)}</span>
 		<button
@@ -58,16 +76,13 @@
 			onclick={() => onanswer(true)}>{given === true ? 'Seen ✓' : 'Seen'}</button
 		>
 	{:else if ask.kind === 'choice'}
-		<span>{ask.text}</span>
-		{#each ask.choices as choice (choice)}
-			<button
-				type="button"
-				class="btn"
-				aria-pressed={given === choice}
-				disabled={locked}
-				onclick={() => onanswer(choice)}>{choice}</button
+		<span>{ask.text}{cylinder === undefined ? '' : `, cylinder ${cylinder}`}</span>
+		{#each ask.choices as { text } (text)}
+			<button type="button" class="btn" aria-pressed={given === text} disabled={locked} onclick={() => onanswer(text)}
+				>{text}</button
 			>
 		{/each}
+		{#if follows}<b class="wrong">{follows}</b>{/if}
 	{:else if ask.kind === 'count' || ask.kind === 'note' || ask.kind === 'setting'}
 		<label for={id}>{askWords(ask, sheet)}</label>
 		{#if ask.kind === 'count'}<button

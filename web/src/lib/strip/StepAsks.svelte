@@ -1,6 +1,14 @@
 <!-- @component What a step asks, each with its answer; a choice may say something of parts, and stands at them as well. -->
 <script lang="ts">
-	import { askKey, piecesInPump, type Answer, type Ask, type Step } from '@exetasis/core/record';
+	import {
+		askedAt,
+		askKey,
+		openedCylinders,
+		piecesInPump,
+		type Answer,
+		type Ask,
+		type Step
+	} from '@exetasis/core/record';
 	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import StepAsk from './StepAsk.svelte';
 
@@ -14,34 +22,42 @@
 	const { sheet, job } = $derived(bench.bench);
 	const partsAt = (station: string) => [...bench.parts.values()].filter((part) => part.station.key === station);
 	// What a choice said before goes.
-	function meant(ask: Ask, value: Answer['payload']['value']): NewEntry[] {
+	function meant(ask: Ask, value: Answer['payload']['value'], at: number | undefined): NewEntry[] {
 		if (ask.kind !== 'choice') return [];
-		return ask.means.flatMap(({ choice, station, pattern }) =>
-			partsAt(station).flatMap(({ cell, record }): NewEntry[] => {
+		return ask.choices.flatMap(({ text: choice, means }) => {
+			if (typeof means === 'string' || !('finding' in means)) return [];
+			const { station, pattern } = means.finding;
+			const here = partsAt(station).filter(({ cell }) => !at || cell.cylinder === 0 || cell.cylinder === at);
+			return here.flatMap(({ cell, record }): NewEntry[] => {
 				const standing = record.findings.find(({ payload }) => payload.pattern === pattern);
 				if (choice === value && !standing)
 					return [{ kind: 'finding', part: cell.part, payload: { pattern, severity: 2, onset: 'service' } }];
 				if (choice !== value && standing)
 					return [{ kind: 'withdraw', payload: { entry: standing.id, why: 'answered otherwise' } }];
 				return [];
-			})
-		);
+			});
+		});
 	}
 	// Going in all of them belong; coming out those that were not there are not looked for.
 	const due = (station: string) =>
 		(step.stage === 'build' ? undefined : bench.piecesOut.find((one) => one.station.key === station)?.expected) ??
 		piecesInPump(sheet, station, job);
-	const answer = (ask: Ask, i: number, value: Answer['payload']['value']) =>
-		bench.record({ kind: 'answer', payload: { step: step.key, ask: i, value } }, ...meant(ask, value));
+	const answer = (ask: Ask, i: number, at: number | undefined, value: Answer['payload']['value']) =>
+		bench.record(
+			{ kind: 'answer', payload: { step: step.key, ask: i, value, ...(at ? { cylinder: at } : {}) } },
+			...meant(ask, value, at)
+		);
+	const cylinders = $derived(openedCylinders(sheet, job));
 </script>
 
 {#each step.asks as ask, i (i)}
-	<StepAsk
-		{ask}
-		{sheet}
-		due={ask.kind === 'count' ? due(ask.station) : 0}
-		given={bench.log.answers.get(askKey(step.key, i))?.payload.value}
-		{locked}
-		onanswer={(value) => answer(ask, i, value)}
-	/>
+	{#each askedAt(ask, cylinders) as at (at)}<StepAsk
+			{ask}
+			{sheet}
+			due={ask.kind === 'count' ? due(ask.station) : 0}
+			cylinder={at}
+			given={bench.log.answers.get(askKey(step.key, i, at))?.payload.value}
+			{locked}
+			onanswer={(value) => answer(ask, i, at, value)}
+		/>{/each}
 {/each}

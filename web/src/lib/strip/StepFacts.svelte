@@ -1,8 +1,11 @@
 <!-- @component What goes with a step: the parts that it handles, its tools with what may stand in for them, ways that differ. -->
 <script lang="ts">
 	import { documentsAt } from '$lib/log/documents';
+	import { page } from '$app/state';
+	import { wrenchKey } from './wrenches';
+	import { inSentence } from '$lib/words/place';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
-	import { stationsInScope, type ModelSheet, type Opening, type Step } from '@exetasis/core/record';
+	import { stationsInScope, staysIn, type ModelSheet, type Opening, type Step } from '@exetasis/core/record';
 
 	interface Props {
 		step: Step;
@@ -14,8 +17,22 @@
 		going: 'out' | 'in';
 	}
 	let { step, sheet, job, liftAloneKg, going }: Props = $props();
+	/** The sizes of one's own wrenches, by model and tool. */
+	const wrenches = $derived((page.data.wrenches ?? {}) as Readonly<Record<string, string>>);
+	const sizeOf = (tool: string) => wrenches[wrenchKey({ model: sheet.model, tool })];
+	// How a tool grips each part, where the sheet says so.
+	const grips = (tool: string) =>
+		parts.flatMap((part) =>
+			part.tools.flatMap((one) =>
+				one.tool === tool && one.how && (one.for === 'both' || one.for === going)
+					? [`${inSentence(part.name)}: ${one.how}`]
+					: []
+			)
+		);
+	const within = (key: string): string[] =>
+		sheet.subAssemblies.find((one) => one.key === key)?.parts.flatMap(within) ?? [key];
 
-	const parts = $derived(stationsInScope(sheet, job).filter(({ key }) => step.stations.includes(key)));
+	const parts = $derived(stationsInScope(sheet, job).filter((one) => step.stations.flatMap(within).includes(one.key)));
 	// Those of the step, and those of the parts that it handles.
 	const tools = $derived.by(() => {
 		const keys = new Set([
@@ -39,18 +56,20 @@
 	const lays = $derived(step.lays && sheet.assemblies.find(({ key }) => key === step.lays?.assembly));
 </script>
 
-{#if parts.length > 0 && going === 'out'}
+{#if parts.some((part) => !staysIn(part)) && going === 'out'}
 	<p>
 		Comes out: {parts
+			.filter((part) => !staysIn(part))
 			.map(({ name, pieces, per }) => `${name}${pieces > 1 ? ` (${pieces})` : ''}${per === 'cylinder' ? ', each' : ''}`)
 			.join(' · ')}
 	</p>
 {/if}
 {#if tools.length > 0}
 	<p>
-		Tools: {#each tools as tool, i (tool.key)}{i > 0
-				? ' · '
-				: ''}{tool.name}{#each tool.substitutes as other (other.name)}<span class="risk"
+		Tools: {#each tools as tool, i (tool.key)}{i > 0 ? ' · ' : ''}{tool.name}{#if sizeOf(tool.key)}&nbsp;<b
+					>{sizeOf(tool.key)}</b
+				>{/if}{#if grips(tool.key).length > 0}
+				({grips(tool.key).join('; ')}){/if}{#each tool.substitutes as other (other.name)}<span class="risk"
 					>; or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
 				>{/each}{/each}
 	</p>
@@ -58,7 +77,9 @@
 <DocumentLinks documents={documentsAt({ step: step.key, stations: step.stations })} />
 {#if power.length > 0}<p>{power.join(' · ')}</p>{/if}
 {#if lays}<p>
-		{lays.name}: put down with its {step.lays?.up === 'C' ? 'crank side (C)' : 'pressure side (P)'} up{lays.massKg
+		{lays.name}: {step.lays?.up === 'mounted'
+			? 'on the pump, its pressure side (P) toward you'
+			: `put down with its ${step.lays?.up === 'C' ? 'crank side (C)' : 'pressure side (P)'} up`}{lays.massKg
 			? `; ${lays.massKg} kg`
 			: ''}
 	</p>{/if}

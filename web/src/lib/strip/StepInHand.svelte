@@ -2,7 +2,9 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
 	import {
-		askKey,
+		blockedBy,
+		consequences,
+		applies,
 		locksInForce,
 		mayTurn,
 		openedCylinders,
@@ -14,6 +16,7 @@
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { shortTime } from '$lib/ui/time';
+	import Despite from '$lib/build/Despite.svelte';
 	import AsFound from './AsFound.svelte';
 	import Crank from './Crank.svelte';
 	import CylindersDone from './CylindersDone.svelte';
@@ -47,24 +50,42 @@
 	const index = $derived(steps.indexOf(step));
 	let way = $state<string>();
 	const chosenWay = $derived(signed?.payload.way ?? way);
-	const left = $derived(unanswered(step, bench.log.answers).length);
 	const cylinders = $derived(openedCylinders(sheet, job));
+	const left = $derived(unanswered(step, bench.log.answers, cylinders).length);
 	const repeated = $derived(step.per === 'cylinder' && cylinders.length > 1);
 	// Once it is counted by cylinder, all of them count.
 	const begun = $derived(bench.log.cylindersDone.get(step.key));
 	const cylinderLeft = $derived(begun && cylinders.find((cylinder) => !begun.has(cylinder)));
 
 	const inQuestion = $derived(
-		step.asks.some((ask, i) => {
-			const value = bench.log.answers.get(askKey(step.key, i))?.payload.value;
-			return (
-				ask.kind === 'choice' && ask.means.some(({ choice, pattern }) => choice === value && pattern === 'metalInOil')
-			);
-		})
+		consequences([step], bench.log.answers).some(
+			({ means }) => 'unit' in means || ('finding' in means && means.finding.pattern === 'metalInOil')
+		)
 	);
 
-	function signOff() {
-		bench.record({ kind: 'step', payload: { step: step.key, ...(way ? { way } : {}) } });
+	// Cautions of the step, and of the parts that it takes out.
+	const cautions = $derived([
+		...new Map(
+			[
+				...step.cautions,
+				...bench.stations
+					.filter(({ key }) => step.stations.includes(key))
+					.flatMap((station) => station.cautions.filter(({ when }) => when !== 'in'))
+			]
+				.filter(({ onlyWith }) => applies(onlyWith, job.variants))
+				.map((one) => [one.text, one] as const)
+		).values()
+	]);
+	const safe = $derived(step.blocking || blockedBy(steps, done).length === 0);
+	const onlyOrder = $derived(
+		safe && !shut && waits.length > 0 && left === 0 && cylinderLeft === undefined && (step.ways.length === 0 || way)
+	);
+
+	function signOff(despite?: string) {
+		bench.record({
+			kind: 'step',
+			payload: { step: step.key, ...(way ? { way } : {}), ...(despite ? { despite } : {}) }
+		});
 		onsigned();
 	}
 </script>
@@ -73,13 +94,14 @@
 	<p class="soft">Step {index + 1} of {steps.length}</p>
 	<h1 id="step-in-hand">{step.text}</h1>
 	{#each locksInForce(steps, done) as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
-	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+	{#each cautions as caution (caution.text)}<CautionNote {caution} />{/each}
 	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="out" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if kept}<p class="wrong">{kept}</p>{/if}
 	{#if waits.length > 0 && !signed}
 		<p class="wrong">
-			First: {waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')}
+			Sign off {waits.length === 1 ? 'step' : 'steps'}
+			{waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')} first.
 		</p>
 	{/if}
 	{#if bench.blocked.length === 0 && step.stations.length > 0}<AsFound {bench} {step} {locked} />{/if}
@@ -121,11 +143,12 @@
 					left > 0 ||
 					cylinderLeft !== undefined ||
 					(step.ways.length > 0 && !way)}
-				onclick={signOff}>Sign off<span class="sr-only"> step {index + 1}</span></button
+				onclick={() => signOff()}>Sign off<span class="sr-only"> step {index + 1}</span></button
 			>
 			{#if left > 0 || (step.ways.length > 0 && !way)}<span class="soft"
-					>First {left > 0 ? 'answer what is asked' : 'say how it was done'}.</span
+					>{left > 0 ? 'Answer the questions first.' : 'Choose how it was done.'}</span
 				>{/if}
+			{#if onlyOrder && !locked}<Despite act="Sign off anyway" onreason={signOff} />{/if}
 		{/if}
 	</footer>
 	{#if steps[index + 1] && !signed}<p class="soft">Then: {steps[index + 1].text}</p>{/if}

@@ -1,15 +1,17 @@
 import { inSentence } from './place';
-import { brokenUp, type FoundWhere, type ModelSheet, type PartRecord } from '@exetasis/core/record';
+import { brokenUp, foundLay, foundRan, type FoundWhere, type ModelSheet, type PartRecord } from '@exetasis/core/record';
 
 /** How a part was found, by one sign: as it should be, turned, stayed elsewhere, fallen out, not there, twice, in pieces. */
-export type FoundState = 'unsaid' | 'right' | 'turned' | 'pieces' | 'pieceLost' | Exclude<FoundWhere, 'inPlace'>;
+export type FoundState =
+	'unsaid' | 'right' | 'turned' | 'pieces' | 'pieceLost' | 'inLine' | Exclude<FoundWhere, 'inPlace'>;
 
 export function foundState(record: PartRecord): FoundState {
-	const { where, facing } = record;
+	const { where, facing, joints } = record;
 	const pieces = brokenUp(record);
 	if (pieces) return pieces === 'oneLost' ? 'pieceLost' : 'pieces';
 	const lay = where && 'where' in where.payload ? where.payload.where : undefined;
 	if (lay !== undefined && lay !== 'inPlace') return lay;
+	if (joints && 'joints' in joints.payload && joints.payload.joints === 'inLine') return 'inLine';
 	if (facing && 'facing' in facing.payload) return facing.payload.facing;
 	return lay === undefined ? 'unsaid' : 'right';
 }
@@ -18,6 +20,7 @@ export const foundSign: Readonly<Record<FoundState, string>> = {
 	unsaid: '',
 	right: '✓',
 	turned: '⇄',
+	inLine: '∥',
 	elsewhere: '→',
 	fellOut: '↓',
 	missing: '∅',
@@ -30,6 +33,7 @@ export const foundName: Readonly<Record<FoundState, string>> = {
 	unsaid: 'not said',
 	right: 'as it should be',
 	turned: 'faced the wrong way',
+	inLine: 'joints in line',
 	elsewhere: 'stayed elsewhere',
 	fellOut: 'fell out',
 	missing: 'not there',
@@ -44,6 +48,11 @@ export function foundWords(record: PartRecord, { assemblies }: Pick<ModelSheet, 
 	const stayedIn = record.where && 'where' in record.where.payload ? record.where.payload.assembly : undefined;
 	const assembly = assemblies.find(({ key }) => key === stayedIn);
 	const lay = assembly ? `stayed in the ${inSentence(assembly.name)}` : foundName[state];
+	const noted = foundLay(record);
+	const ran = foundRan(record);
+	const more = [...(noted ? [`${noted.what} toward ${noted.toward}`] : []), ...(ran ? [`side ${ran} ran`] : [])].map(
+		(one) => `, ${one}`
+	);
 	const turned = record.facing && 'facing' in record.facing.payload && record.facing.payload.facing === 'turned';
-	return turned && state !== 'turned' ? `${lay}, ${foundName.turned}` : lay;
+	return `${turned && state !== 'turned' ? `${lay}, ${foundName.turned}` : lay}${more.join('')}`;
 }

@@ -1,35 +1,73 @@
 import { inSentence } from './place';
-import type { Face, ModelSheet, Station } from '@exetasis/core/record';
+import {
+	benchSide,
+	foundLay,
+	foundRan,
+	type Face,
+	type Lie,
+	type ModelSheet,
+	type PartRecord,
+	type Station
+} from '@exetasis/core/record';
+import { partType } from '@exetasis/core/part';
+
+const sideName = (side: Face): string => (side === 'P' ? 'pressure side (P)' : 'crank side (C)');
+const benchWord = { up: 'up', down: 'down', towardYou: 'toward you', awayFromYou: 'away from you' } as const;
+
+/** A place round the axis, as on a clock seen from the pressure side. */
+export function clockWords(deg: number): string {
+	const hour = Math.round(deg / 30) % 12 || 12;
+	const word = hour === 12 ? ' (up)' : hour === 6 ? ' (down)' : '';
+	return `${hour} o’clock${word}`;
+}
 
 /**
- * Which way a part faces on refit, in words for the way its assembly lies on the bench now: one rule ("lip to
- * pressure") sounds opposite when it is turned over. Stored is the side; the bench word is made here. `up` says which face of each assembly lies up now; left out, as the sheet lays it down.
+ * Which way a part faces once it is in, in words for the way its assembly lies: one rule ("lip to pressure") sounds opposite when
+ * the assembly is turned over. Stored is the side; the bench word is made here. `up` says how each assembly lies; left out, as the
+ * sheet lays it down. `record` says how a part was found whose direction nobody has stated. Empty for a part that is alike from
+ * both sides.
  */
 export function directionWords(
-	{ face, in: key }: Pick<Station, 'face' | 'in'>,
+	{ face, in: key, type }: Pick<Station, 'face' | 'in' | 'type'>,
 	{ assemblies }: Pick<ModelSheet, 'assemblies'>,
-	up: ReadonlyMap<string, Face> = new Map()
+	up: ReadonlyMap<string, Lie> = new Map(),
+	record?: PartRecord
 ): string {
 	const { toward, what, near } = face;
+	const lies = assemblies.find((one) => one.key === key);
+	const lie = up.get(key) ?? lies?.up;
+	const onBench = (side: Face) =>
+		lies && lie
+			? `, ${benchWord[benchSide(side, lie)]} as the ${inSentence(lies.name)} ${lie === 'mounted' ? 'is mounted' : 'lies now'}`
+			: '';
+	const round = face.clock?.of && !face.clock.not ? `; ${face.clock.of} at ${clockWords(face.clock.deg)}` : '';
+	const ran = record && foundRan(record);
+	const turned = face.reversible ? `; either side may run${ran ? `, side ${ran} ran last` : ''}` : '';
 	switch (toward) {
-		case 'sheet':
-			return 'Direction: see the maker’s sheet';
-		case 'asFound':
-			return 'Direction: note it before it is lifted, and refit it so';
-		case 'any':
-			return 'Direction: either way round';
-		case 'mate':
-			return `Fit with the ${what}`;
-		default: {
-			const sideName = toward === 'P' ? 'pressure side (P)' : 'crank side (C)';
-			const lies = assemblies.find((one) => one.key === key);
-			const face = up.get(key) ?? lies?.up;
-			const bench = lies && face ? `, ${toward === face ? 'up' : 'down'} as the ${inSentence(lies.name)} lies now` : '';
-			return `Fit with the ${what} toward ${near ? `${near}, ` : 'the '}${sideName}${bench}`;
+		case 'either':
+			return partType(type).symmetric ? '' : `Either way round${round}`;
+		case 'notStated': {
+			const lay = record && foundLay(record);
+			if (lay) return `As it was found: ${lay.what} toward the ${sideName(lay.toward)}${onBench(lay.toward)}${round}`;
+			return `Direction not stated: note how it was found${round}`;
 		}
+		case 'mate':
+			return `Fit with the ${what}${round}${turned}`;
+		default:
+			return `Fit with the ${what} toward ${near ? `${near}, ` : 'the '}${sideName(toward)}${onBench(toward)}${round}${turned}`;
 	}
 }
 
 /** Direction, and what is done in fitting it. */
-export const refitWords = (station: Station, sheet: ModelSheet, up?: ReadonlyMap<string, Face>): string =>
-	[directionWords(station, sheet, up), ...(station.fit ? [station.fit] : [])].join('; ');
+export function refitWords(
+	station: Station,
+	sheet: ModelSheet,
+	up?: ReadonlyMap<string, Lie>,
+	record?: PartRecord
+): string {
+	const words = [directionWords(station, sheet, up, record), ...(station.fit ? [station.fit] : [])].filter(
+		(part) => part !== ''
+	);
+	const text = words.join('; ');
+	return text === '' ? '' : text[0].toUpperCase() + text.slice(1);
+}

@@ -69,6 +69,20 @@ function implausible(
 	}
 }
 
+function deeperFirst({
+	part,
+	before,
+	cylinder,
+	why,
+	sure,
+	loose
+}: Extract<RefusedBecause, { code: 'deeperFirst' }>): string {
+	const first = placeName(before, cylinder);
+	const wait = `Not yet: ${first} has to be ${loose ? 'tightened' : 'in'} before “${part}”.`;
+	const from = sure === 'deduced' ? ' (The order is deduced, not stated by the maker.)' : '';
+	return `${wait}${why ? ` ${why}` : ''}${from}`;
+}
+
 /** What people call each kind of entry. */
 export const kindName: Readonly<Record<EntryKind, string>> = {
 	asFound: 'how it was found',
@@ -81,6 +95,7 @@ export const kindName: Readonly<Record<EntryKind, string>> = {
 	photo: 'Photograph',
 	decision: 'Decision',
 	putIn: 'Part put in',
+	unitIn: 'Sub-assembly put in',
 	tightened: 'Bolt tightened',
 	proof: 'Test of the pump',
 	arrived: 'Parts that came in',
@@ -147,7 +162,13 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'gateNotJudged':
 			return `First judge the ${inSentence(problem.gate)}: no ${inSentence(problem.part)} goes into it before.`;
 		case 'deeperFirst':
-			return `Not yet: ${placeName(problem.before, problem.cylinder)} has to be in before the ${inSentence(problem.part)}.`;
+			return deeperFirst(problem);
+		case 'notJoined':
+			return `The ${inSentence(problem.unit)} is not complete: join the ${inSentence(problem.part)} first.`;
+		case 'unknownUnit':
+			return `This job has no sub-assembly “${problem.unit}” at that cylinder. Reload the page.`;
+		case 'shaftLocked':
+			return `The shaft must not turn now, whatever the reason: ${problem.lock}`;
 		case 'notInYet':
 			return `Start the ${inSentence(problem.part)} by hand and say that they are in, then tighten.`;
 		case 'noSuchBolt':

@@ -16,6 +16,8 @@ export function unprovedWords(left: Unproved): string {
 			return 'Whether it holds is too close to call: hold it longer.';
 		case 'notLookedAt':
 			return `Nobody has looked for drips: ${left.place}.`;
+		case 'held':
+			return `${left.answer}${left.cylinder > 0 ? `, cylinder ${left.cylinder}` : ''}. ${left.why}`;
 		case 'fragmentLost':
 			return `A fragment of the ${inSentence(placeName(left.part, left.cylinder))} has not been found: left in the pump it damages what it meets.`;
 		case 'drips':

@@ -127,6 +127,8 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			return 'Was there twice when the pump was opened: one goes back.';
 		case 'foundTurned':
 			return 'Faced the wrong way when the pump was opened (earlier assembly).';
+		case 'foundInLine':
+			return 'Its joints lay in line when the pump was opened: a leak path (earlier assembly).';
 		case 'nothingFound':
 			return 'Looked at, nothing found.';
 		case 'notJudged':

@@ -65,8 +65,32 @@ const refusals: readonly (readonly [RefusedBecause, string])[] = [
 		'First judge the bore of the manifold: no packing goes into it before.'
 	],
 	[
-		{ code: 'deeperFirst', part, before: 'V-packings', cylinder: 2 },
-		'Not yet: V-packings, cylinder 2 has to be in before the inlet valve seat.'
+		{ code: 'deeperFirst', part, before: 'V-packings', cylinder: 2, sure: 'stated', loose: false },
+		'Not yet: V-packings, cylinder 2 has to be in before “Inlet valve seat”.'
+	],
+	[
+		{
+			code: 'deeperFirst',
+			part: 'Cotter pin',
+			before: 'Slotted nut',
+			cylinder: 1,
+			why: 'The pin goes in last.',
+			sure: 'deduced',
+			loose: true
+		},
+		'Not yet: Slotted nut, cylinder 1 has to be tightened before “Cotter pin”. The pin goes in last. (The order is deduced, not stated by the maker.)'
+	],
+	[
+		{ code: 'notJoined', unit: 'Rear guide with its seal', part: 'Outer O-ring' },
+		'The rear guide with its seal is not complete: join the outer O-ring first.'
+	],
+	[
+		{ code: 'unknownUnit', unit: 'guideSet' },
+		'This job has no sub-assembly “guideSet” at that cylinder. Reload the page.'
+	],
+	[
+		{ code: 'shaftLocked', step: 'Turn', lock: 'The head is open.' },
+		'The shaft must not turn now, whatever the reason: The head is open.'
 	],
 	[{ code: 'notInYet', part: 'Head bolts' }, 'Start the head bolts by hand and say that they are in, then tighten.'],
 	[

@@ -17,7 +17,7 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 		case 'setting':
 			return `Note the setting, ${ask.name}, in ${unitLabel(ask.unit)}, as it is ${ask.when}`;
 		case 'choice':
-			return `${ask.text}: ${ask.choices.join(', ')}?`;
+			return `${ask.text}: ${ask.choices.map(({ text }) => text).join(', ')}?`;
 		case 'photo':
 			return `Photograph: ${ask.text}`;
 		case 'note':
@@ -27,9 +27,11 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 	}
 }
 
-/** What a build step does: what the sheet says, or the part that goes back as it came off. */
-export const buildStepName = ({ text, mirrored }: Pick<BuildStep, 'text' | 'mirrored'>): string =>
-	mirrored ? `Put back: ${inSentence(text)}` : text;
+/** What a build step does: what the sheet says, the sub-assembly that is joined, or the part that goes back as it came off. */
+export const buildStepName = ({ text, mirrored, joined }: Pick<BuildStep, 'text' | 'mirrored' | 'joined'>): string => {
+	if (!mirrored) return text;
+	return joined ? `Join on the bench: ${inSentence(text)}` : `Put back: ${inSentence(text)}`;
+};
 
 /** Where the crank has to stand, turned by hand. */
 export function crankWords({ stand, cylinder }: NonNullable<Step['crank']>): string {

@@ -4,7 +4,7 @@ import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide'
 import { figureName, inputName, stepMethod, stepName } from './arithmetic';
 import { customChoices } from './customs';
 import { metric, parseQuantity, type Unit, type UnitPreference } from '@exetasis/core/quantity';
-import { readSheet, type ModelSheet } from '@exetasis/core/record';
+import { readSheet, untouched, type ModelSheet, type PartRecord } from '@exetasis/core/record';
 import { layoutName } from './layout';
 import { directionWords, refitWords } from './orientation';
 import { askWords, crankWords } from './steps';
@@ -12,8 +12,12 @@ import { inSentence, placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
 import { reasonSentence } from './reasons';
 
-const text = readFileSync(new URL('../../../../demo/sheets/marram.json', import.meta.url), 'utf8');
-const { sheet } = readSheet(text) as { sheet: ModelSheet };
+const demoSheet = (name: string): ModelSheet => {
+	const text = readFileSync(new URL(`../../../../demo/sheets/${name}.json`, import.meta.url), 'utf8');
+	return (readSheet(text) as { sheet: ModelSheet }).sheet;
+};
+const demoStation = (name: string, key: string) => demoSheet(name).stations.find((one) => one.key === key)!;
+const sheet = demoSheet('marram');
 const station = (key: string) => sheet.stations.find((one) => one.key === key)!;
 const inches: UnitPreference = { ...metric, length: 'in' };
 const say = (reason: Reason, preference = metric) =>
@@ -183,14 +187,31 @@ describe('directionWords', () => {
 	});
 	it('names feature and side apart, and the part beside it', () => {
 		const face = { toward: 'C', what: 'piston face', near: 'the inlet valve', reversible: false } as const;
-		expect(directionWords({ face, in: 'rod' }, sheet)).toBe(
+		expect(directionWords({ face, in: 'rod', type: 'piston' }, sheet)).toBe(
 			'Fit with the piston face toward the inlet valve, crank side (C)'
 		);
 	});
-	it('leaves the direction to the maker’s sheet, or says that there is none', () => {
-		expect(directionWords(station('collar'), sheet)).toBe('Direction: see the maker’s sheet');
-		expect(directionWords(station('caseORing'), sheet)).toBe('Direction: either way round');
-		expect(refitWords(station('caseORing'), sheet)).toBe('Direction: either way round; in its groove');
+	it('says so where a direction is not stated, and then how the part was found', () => {
+		const collar = station('collar');
+		expect(directionWords(collar, sheet)).toBe('Direction not stated: note how it was found');
+		const lay = { payload: { lay: { what: 'Chamfer', toward: 'C' } } } as PartRecord['lay'];
+		expect(directionWords(collar, sheet, undefined, { ...untouched, lay })).toBe(
+			'As it was found: Chamfer toward the crank side (C)'
+		);
+	});
+	it('says nothing of a part that is alike from both sides, and either way round only where that is stated', () => {
+		expect(directionWords(station('caseORing'), sheet)).toBe('');
+		expect(refitWords(station('caseORing'), sheet)).toBe('In its groove');
+		expect(directionWords(station('keyholeWasher'), sheet)).toBe('Either way round');
+	});
+	it('follows the mounted manifold, the clock and the side that ran', () => {
+		const seal = demoStation('campion', 'highPressureSeal');
+		const campion = demoSheet('campion');
+		expect(directionWords(seal, campion, new Map([['inlet', 'mounted']]))).toContain('away from you as the');
+		expect(directionWords(station('wick'), sheet)).toContain('the long tail at 6 o’clock (down)');
+		const ran = { payload: { ran: 'B' } } as PartRecord['ran'];
+		const valve = demoStation('thrift', 'inletValve');
+		expect(directionWords(valve, demoSheet('thrift'), undefined, { ...untouched, ran })).toContain('side B ran last');
 	});
 });
 
@@ -246,9 +267,17 @@ describe('the words of steps', () => {
 		expect(askWords({ kind: 'setting', name: 'screw out', unit: 'mm', when: 'found' }, sheet)).toBe(
 			'Note the setting, screw out, in mm, as it is found'
 		);
-		expect(askWords({ kind: 'choice', text: 'Oil', choices: ['clear', 'milky'], means: [] }, sheet)).toBe(
-			'Oil: clear, milky?'
-		);
+		expect(
+			askWords(
+				{
+					kind: 'choice',
+					text: 'Oil',
+					per: 'pump',
+					choices: ['clear', 'milky'].map((text) => ({ text, means: 'harmless' as const }))
+				},
+				sheet
+			)
+		).toBe('Oil: clear, milky?');
 		expect(askWords({ kind: 'tick', text: 'It turns' }, sheet)).toBe('See that: It turns');
 		expect(askWords({ kind: 'photo', text: 'the hoses' }, sheet)).toBe('Photograph: the hoses');
 		expect(askWords({ kind: 'note', text: 'where each hose went' }, sheet)).toBe('Note: where each hose went');

@@ -2,7 +2,7 @@ import { documentsOf } from '@exetasis/server/documents/documents';
 import { benchOf } from '@exetasis/server/jobs/bench';
 import { foreseen } from '@exetasis/server/jobs/forecasts';
 import { casesToWatch } from '@exetasis/server/trace/cases';
-import { found, idFrom, scopeOf } from '$lib/server/request';
+import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
 export const load = async ({ locals, params }) => {
 	const scope = scopeOf(locals);
@@ -13,6 +13,7 @@ export const load = async ({ locals, params }) => {
 		bench: looked ? await foreseen(bench) : bench,
 		looked,
 		cases: await casesToWatch(scope, [bench.job.pumpId]),
-		documents: await documentsOf(scope, bench.job.model)
+		documents: await documentsOf(scope, bench.job.model),
+		wrenches: userOf(locals).preferences.wrenches ?? {}
 	};
 };

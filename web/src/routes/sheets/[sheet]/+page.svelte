@@ -102,7 +102,7 @@
 				<td>{renewal[station.renewal]}</td>
 				<td>
 					{station.lookFor ?? ''}
-					{#if station.caution}<CautionNote caution={station.caution} />{/if}
+					{#each station.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
 					{#if station.tools.length > 0}<p class="soft">
 							Tools: {station.tools.map(({ tool, how }) => [toolName(tool), how].filter(Boolean).join(': ')).join('; ')}
 						</p>{/if}

@@ -15,7 +15,7 @@
 	let { data } = $props();
 	const bench = $derived(benchInUse()());
 	const { job, sheet, policy, gauges } = $derived(bench.bench);
-	const unbuilt = $derived(firstUnbuilt(bench.build, bench.log.steps, bench.log.answers));
+	const unbuilt = $derived(firstUnbuilt(bench.build, bench.log.answers));
 	const locked = $derived(job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
 	const steps = $derived(proveSteps(sheet, job));
 	const done = $derived(steps.filter(({ key }) => bench.log.steps.has(key)));

@@ -5,6 +5,8 @@
 	import { formatNumber } from '$lib/ui/numbers';
 	import {
 		allSteps,
+		doneDespite,
+		heldByAnswers,
 		lastProofs,
 		locksInForce,
 		lostFragments,
@@ -59,9 +61,11 @@
 		],
 		tests: [
 			...lostFragments(bench.piecesOut),
+			...heldByAnswers(allSteps(bench.bench.sheet, job), bench.log.answers),
 			...unproved(bench.bench.sheet, lastProofs(bench.log.proofs), bench.bench.gauges, bench.bench.policy)
 		]
 	});
+	const despite = $derived(doneDespite(bench.build, allSteps(bench.bench.sheet, job), bench.log.steps));
 	const finished = $derived(left.steps.length + left.tests.length === 0);
 	const locks = $derived(locksInForce(allSteps(bench.bench.sheet, job), bench.log.steps));
 	const waiting = $derived((bench.outbox?.ofJob(job.id).length ?? 0) > 0);
@@ -195,6 +199,16 @@
 		{:else}<tr><td colspan="5" class="soft">Nothing so far.</td></tr>{/each}
 	</tbody>
 </table>
+{#if despite.length > 0}
+	<h2 class="mt-4">Done in another order</h2>
+	<table class="table">
+		<tbody>
+			{#each despite as { name, cylinder, reason, by } (`${name}/${cylinder}`)}
+				<tr><td>{placeName(name, cylinder)}</td><td>“{reason}”</td><td>{bench.bench.people[by]}</td></tr>
+			{/each}
+		</tbody>
+	</table>
+{/if}
 {#if overruled.length > 0}
 	<h2 class="mt-4">Against the proposal</h2>
 	<table class="table">

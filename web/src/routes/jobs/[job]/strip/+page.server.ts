@@ -5,13 +5,12 @@ import { sayMadeOf, stillOpen } from '@exetasis/server/jobs/madeOf';
 import { madeOfSchema } from '$lib/forms/madeOf';
 import { chosenIn } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
-import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
+import { found, idFrom, scopeOf } from '$lib/server/request';
 import { placeName } from '$lib/words/place';
 
-export const load = async ({ locals, parent }) => {
+export const load = async ({ parent }) => {
 	const { bench } = await parent();
 	return {
-		wrenches: userOf(locals).preferences.wrenches ?? {},
 		open: bench.job.releasedAt ? undefined : stillOpen(bench),
 		form: await superValidate(zod4(madeOfSchema))
 	};

@@ -21,6 +21,7 @@
 	import { page } from '$app/state';
 
 	let { data } = $props();
+	const foundAs = { missing: 'missing', doubled: 'doubled', reversed: 'turned', jointsInLine: 'inLine' } as const;
 	const MOST_SHOWN = 25;
 	// A recurrence that was asked for in the address comes first.
 	const asked = $derived(page.url.searchParams.get('place'));
@@ -241,7 +242,7 @@
 		<ul>
 			{#each trace.foundWrong as { station, cylinder, wrong, times, last } (`${station}/${cylinder}/${wrong}`)}
 				<li>
-					<b>{placeName(stationName(station), cylinder)}</b>: {foundName[wrong === 'reversed' ? 'turned' : wrong]},
+					<b>{placeName(stationName(station), cylinder)}</b>: {foundName[foundAs[wrong]]},
 					{times === 1 ? 'once' : `${times} times`}, last in {day(last)}
 				</li>
 			{/each}

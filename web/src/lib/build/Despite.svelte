@@ -1,0 +1,47 @@
+<!-- @component Goes against the order with a reason, which is kept and shown at Release. -->
+<script lang="ts">
+	interface Props {
+		/** What the button does. */
+		act: string;
+		onreason: (reason: string) => void;
+	}
+	let { act, onreason }: Props = $props();
+	const id = $props.id();
+	let reason = $state('');
+	let problem = $state('');
+
+	function go() {
+		const text = reason.trim();
+		if (text === '') return void (problem = 'Write the reason first. It is shown at Release.');
+		onreason(text);
+		reason = '';
+	}
+</script>
+
+<div class="despite" role="group" aria-label={act}>
+	<label for={id}>Reason for another order</label>
+	<input
+		{id}
+		class="input"
+		autocomplete="off"
+		maxlength="400"
+		bind:value={reason}
+		aria-invalid={problem !== ''}
+		onkeydown={(event) => event.key === 'Enter' && go()}
+	/>
+	<button type="button" class="btn" onclick={go}>{act}</button>
+	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+</div>
+
+<style>
+	.despite {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 6px;
+	}
+	.input {
+		flex: 1;
+		min-width: 12rem;
+	}
+</style>

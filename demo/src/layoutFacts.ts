@@ -312,7 +312,7 @@ export const layoutFacts: Readonly<Record<string, LayoutFacts>> = {
 			'regulator full': `
 				regGasket < regSleeve < regPacking < regStemWasher < regStemSeat < regRod < regSpringSmall < regSpringLarge < regWasher < regCover < regCoverBolts < regSetScrew
 				regSeat < regPipe`,
-			'drive full': 'oilSeal < oil'
+			'drive full': 'oilSeal < oilIn'
 		},
 		joined: `
 			top1Seat + top1SeatORing
@@ -345,7 +345,7 @@ export const layoutFacts: Readonly<Record<string, LayoutFacts>> = {
 			drive: `
 				oilSeal < sealsIn < slinger < splitWasher < sealRetainer < plunger < head < headBolts
 				plungerBolt < head
-				oilSeal < oil
+				oilSeal < oilFilled
 				turned < endCap`
 		},
 		joined: 'plungerBolt + boltWasher + plunger',

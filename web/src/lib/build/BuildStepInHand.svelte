@@ -27,6 +27,7 @@
 	import CylinderDrawing from './CylinderDrawing.svelte';
 	import CylinderOne from '$lib/strip/CylinderOne.svelte';
 	import Despite from './Despite.svelte';
+	import JoinedParts from './JoinedParts.svelte';
 	import PutIn from './PutIn.svelte';
 	import Tighten from './Tighten.svelte';
 	import TimeLeft from './TimeLeft.svelte';
@@ -101,22 +102,17 @@
 
 <section class="sheet" aria-labelledby="step-in-hand">
 	<p class="soft">Step {index + 1} of {steps.length}</p>
-	{#if step.joined}<p class="bench">
-			<b>On the bench.</b>
-			{step.joined.how ?? 'Join these parts in this order.'}{step.joined.sure === 'deduced'
-				? ' The order is deduced, not stated by the maker.'
-				: ''}
-		</p>{/if}
 	<h1 id="step-in-hand">{buildStepName(step)}</h1>
+	{#if step.joined}<JoinedParts {sheet} joined={step.joined} />{/if}
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
-	{#if cylinder !== undefined}
+	{#if cylinder !== undefined && !step.joined}
 		<div class="section">
 			<b class="figures">{cylinder}</b>
-			<CylinderDrawing {bench} {cylinder} inHand={step.joined?.parts ?? step.stations} named />
+			<CylinderDrawing {bench} {cylinder} inHand={step.stations} named />
 		</div>
 	{/if}
-	{#if opened.length > 1 && step.stations.length > 0 && cylinderOne}<CylinderOne
+	{#if opened.length > 1 && step.stations.length > 0 && cylinderOne && !step.joined}<CylinderOne
 			{cylinderOne}
 			count={sheet.cylinders}
 		/>{/if}
@@ -127,7 +123,7 @@
 			Within {formatNumber(minutes)} minutes: <TimeLeft until={effectiveTime(from) + 60_000 * minutes} />
 		</p>
 	{/if}
-	{#if step.stations.length > 0}<PutIn {bench} {step} {up} {locked} />{/if}
+	{#if step.stations.length > 0}<PutIn {bench} {step} up={step.joined ? null : up} {locked} />{/if}
 	{#each open.length > 0 ? open.slice(0, 1) : fasteners.slice(-1) as place (place.part)}
 		<Tighten {bench} {place} {locked} />
 	{/each}
@@ -156,11 +152,6 @@
 </section>
 
 <style>
-	.bench {
-		border-left: 4px solid var(--pencil);
-		padding-left: 0.6rem;
-		line-height: 1.35;
-	}
 	.section {
 		display: flex;
 		align-items: center;

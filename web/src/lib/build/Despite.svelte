@@ -7,6 +7,7 @@
 	}
 	let { act, onreason }: Props = $props();
 	const id = $props.id();
+	let open = $state(false);
 	let reason = $state('');
 	let problem = $state('');
 
@@ -18,6 +19,9 @@
 	}
 </script>
 
+{#if !open}
+	<button type="button" class="btn quiet" onclick={() => (open = true)}>{act} …</button>
+{:else}
 <div class="despite" role="group" aria-label={act}>
 	<label for={id}>Reason for another order</label>
 	<input
@@ -32,8 +36,13 @@
 	<button type="button" class="btn" onclick={go}>{act}</button>
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>
+{/if}
 
 <style>
+	.quiet {
+		justify-self: start;
+		font-weight: 500;
+	}
 	.despite {
 		display: flex;
 		flex-wrap: wrap;

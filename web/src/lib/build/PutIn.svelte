@@ -26,8 +26,8 @@
 	interface Props {
 		bench: BenchState;
 		step: BuildStep;
-		/** How each assembly lies when the parts of this step are loaded. */
-		up: ReadonlyMap<string, Lie>;
+		/** How each assembly lies when the parts of this step are loaded; null at the bench, where parts are joined outside of it. */
+		up: ReadonlyMap<string, Lie> | null;
 		locked: boolean;
 	}
 	let { bench, step, up, locked }: Props = $props();
@@ -151,7 +151,7 @@
 		<div class="row" class:here={next !== undefined && keyOf(next) === key}>
 			{#if first.kind === 'part'}
 				{@const station = first.place.station}
-				<Glyph type={station.type} face={station.face} up={up.get(station.in)} size={46} />
+				<Glyph type={station.type} face={station.face} up={up?.get(station.in)} size={46} />
 				<div class="words">
 					<b>{station.name}{station.pieces > 1 ? `, ${station.pieces} at each place` : ''}</b>
 					{#each directions(key) as text (text)}{#if text}<p>{text}</p>{/if}{/each}
@@ -175,7 +175,7 @@
 						)}{#if station}<Glyph
 								type={station.type}
 								face={station.face}
-								up={up.get(station.in)}
+								up={up?.get(station.in)}
 								size={23}
 							/>{/if}{/each}</span
 				>

@@ -67,13 +67,15 @@
 	const cautions = $derived([
 		...new Map(
 			[
-				...step.cautions,
+				...step.cautions.map((caution) => ({ caution, of: undefined })),
 				...bench.stations
 					.filter(({ key }) => step.stations.includes(key))
-					.flatMap((station) => station.cautions.filter(({ when }) => when !== 'in'))
+					.flatMap(({ name, cautions }) =>
+						cautions.filter(({ when }) => when !== 'in').map((caution) => ({ caution, of: name }))
+					)
 			]
-				.filter(({ onlyWith }) => applies(onlyWith, job.variants))
-				.map((one) => [one.text, one] as const)
+				.filter(({ caution }) => applies(caution.onlyWith, job.variants))
+				.map((one) => [one.caution.text, one] as const)
 		).values()
 	]);
 	const safe = $derived(step.blocking || blockedBy(steps, done).length === 0);
@@ -94,7 +96,7 @@
 	<p class="soft">Step {index + 1} of {steps.length}</p>
 	<h1 id="step-in-hand">{step.text}</h1>
 	{#each locksInForce(steps, done) as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
-	{#each cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+	{#each cautions as { caution, of } (caution.text)}<CautionNote {caution} {of} />{/each}
 	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="out" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if kept}<p class="wrong">{kept}</p>{/if}

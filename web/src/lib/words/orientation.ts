@@ -24,18 +24,18 @@ export function clockWords(deg: number): string {
 /**
  * Which way a part faces once it is in, in words for the way its assembly lies: one rule ("lip to pressure") sounds opposite when
  * the assembly is turned over. Stored is the side; the bench word is made here. `up` says how each assembly lies; left out, as the
- * sheet lays it down. `record` says how a part was found whose direction nobody has stated. Empty for a part that is alike from
+ * sheet lays it down; null: the part is in hand, outside of it. `record` says how a part was found whose direction nobody has stated. Empty for a part that is alike from
  * both sides.
  */
 export function directionWords(
 	{ face, in: key, type }: Pick<Station, 'face' | 'in' | 'type'>,
 	{ assemblies }: Pick<ModelSheet, 'assemblies'>,
-	up: ReadonlyMap<string, Lie> = new Map(),
+	up: ReadonlyMap<string, Lie> | null = new Map(),
 	record?: PartRecord
 ): string {
 	const { toward, what, near } = face;
 	const lies = assemblies.find((one) => one.key === key);
-	const lie = up.get(key) ?? lies?.up;
+	const lie = up === null ? undefined : (up.get(key) ?? lies?.up);
 	const onBench = (side: Face) =>
 		lies && lie
 			? `, ${benchWord[benchSide(side, lie)]} as the ${inSentence(lies.name)} ${lie === 'mounted' ? 'is mounted' : 'lies now'}`
@@ -62,7 +62,7 @@ export function directionWords(
 export function refitWords(
 	station: Station,
 	sheet: ModelSheet,
-	up?: ReadonlyMap<string, Lie>,
+	up?: ReadonlyMap<string, Lie> | null,
 	record?: PartRecord
 ): string {
 	const words = [directionWords(station, sheet, up, record), ...(station.fit ? [station.fit] : [])].filter(

@@ -1,0 +1,56 @@
+<!-- @component A task at the bench: the parts of a sub-assembly drawn in the order in which they are joined, and what is done. -->
+<script lang="ts">
+	import type { ModelSheet, SubAssembly } from '@exetasis/core/record';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+
+	interface Props {
+		sheet: ModelSheet;
+		joined: SubAssembly;
+	}
+	let { sheet, joined }: Props = $props();
+	// A sub-assembly within this one is drawn by its parts.
+	const stationsOf = (key: string): ModelSheet['stations'] => {
+		const inner = sheet.subAssemblies.find((one) => one.key === key);
+		return inner ? inner.parts.flatMap(stationsOf) : sheet.stations.filter((one) => one.key === key);
+	};
+	const parts = $derived(joined.parts.flatMap(stationsOf));
+</script>
+
+<div class="joined">
+	<ol aria-label="Joined in this order">
+		{#each parts as station, i (station.key)}
+			<li>
+				<Glyph type={station.type} face={station.face} size={52} />
+				<span>{i + 1}. {station.short}</span>
+			</li>
+		{/each}
+	</ol>
+	<p>
+		<b>On the bench.</b>
+		{joined.how ?? 'Join these parts in this order.'}{joined.sure === 'deduced'
+			? ' The order is deduced, not stated by the maker.'
+			: ''}
+	</p>
+</div>
+
+<style>
+	.joined {
+		border: 1px solid var(--line);
+		padding: 8px 10px;
+		line-height: 1.35;
+	}
+	ol {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 14px;
+		margin-bottom: 4px;
+	}
+	li {
+		display: grid;
+		justify-items: center;
+		font-size: 0.78rem;
+		line-height: 1.15;
+		max-width: 6rem;
+		text-align: center;
+	}
+</style>

@@ -157,6 +157,9 @@ describe('judge', () => {
 					const { verdict, reasons, outlook } = judged('plunger', record, { life: ran(station('plunger'), hours) });
 					expect(reasons.length).toBeGreaterThan(0);
 					expect(['reuse', 'replace', 'lookAgain']).toContain(verdict);
+					// What is probably a slip is asked about, and no odds are given until it is settled.
+					const asked = reasons.some(({ code }) => code === 'questioned');
+					if (asked) return void expect(outlook.diameter).toBeUndefined();
 					expect(outlook.diameter.odds.probability).toBeGreaterThanOrEqual(0);
 					expect(outlook.diameter.odds.probability).toBeLessThanOrEqual(1);
 				}

@@ -10,6 +10,7 @@ import {
 import { otherOutlook, outlooksOf, type OtherOutlook, type Outlook } from './outlook';
 import { PartLife, unknownLife, type LifeFacts, type PartChances } from './partLife';
 import type { Policy } from './policy';
+import { slipsIn, type Slip } from './slips';
 
 /** What the future of one part rests on. */
 export interface ForecastInput {
@@ -20,6 +21,8 @@ export interface ForecastInput {
 	readonly policy: Policy;
 	/** How long it has run, and what is on record of such parts; left out: nothing, and the priors speak alone. */
 	readonly life?: LifeFacts;
+	/** The model's other stations, among which look-alikes are told apart. */
+	readonly stations?: readonly Station[];
 }
 
 /** How one part will stand at the next service, as data: worked out in one place, it is used in another. */
@@ -38,7 +41,9 @@ export const readingsOf = (record: PartRecord, { key }: SheetCharacteristic) =>
 	record.readings.filter((reading) => reading.payload.characteristic === key);
 
 /** Everything that was measured of a part, and of it what has a limit to be judged by. Errors: PreconditionError. */
-export function measure({ station, record, gauges, policy, asFitted }: ForecastInput): {
+export function measure({ station, record, gauges, policy, asFitted, life, stations }: ForecastInput): {
+	/** Sizes whose readings look like slips. */
+	readonly slips: readonly Slip[];
 	readonly sizes: readonly MeasuredCharacteristic[];
 	readonly measured: readonly JudgedCharacteristic[];
 } {
@@ -48,12 +53,16 @@ export function measure({ station, record, gauges, policy, asFitted }: ForecastI
 	const judged = read.map(({ sheet, readings }) =>
 		judgeCharacteristic(station.type, sheet, readings, { gauges, policy, asFitted })
 	);
+	const slips = slipsIn(station, record.readings, { gauges, asFitted, life, stations });
+	const asked = new Set(slips.map(({ characteristic }) => characteristic));
 	return {
+		slips,
 		sizes: read.map(
 			({ sheet, readings }, i): MeasuredCharacteristic =>
 				judged[i] ?? measureCharacteristic(station.type, sheet, readings, gauges)
 		),
-		measured: judged.filter((one) => one !== undefined)
+		// What is asked about does not count until it is confirmed or read again.
+		measured: judged.filter((one) => one !== undefined).filter(({ sheet }) => !asked.has(sheet.key))
 	};
 }
 

@@ -13,6 +13,7 @@ export * from './policy';
 export * from './reason';
 export * from './setDecision';
 export * from './sets';
+export * from './slips';
 export * from './shape';
 export * from './unit';
 export * from './wanted';

@@ -28,8 +28,7 @@ export interface JudgeInput extends ForecastInput {
 	readonly forecast?: Forecast;
 	/** The parts that it runs with, as they lie on the mat. */
 	readonly mates?: readonly Mate[];
-	/** The model's other stations, among which look-alikes are told apart, and its rated pressure, MPa. */
-	readonly stations?: readonly Station[];
+	/** Its rated pressure, MPa. */
 	readonly ratedPressure?: number;
 }
 
@@ -66,6 +65,7 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	noneOfThem: 'replace',
 	wearsOut: 'replace',
 	likelyToFail: 'replace',
+	questioned: 'lookAgain',
 	cleanFirst: 'lookAgain',
 	tooClose: 'lookAgain',
 	figureTooClose: 'lookAgain',
@@ -74,6 +74,7 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	mateUnmeasured: 'lookAgain',
 	mateReplaced: 'reuse',
 	remark: 'reuse',
+	confirmed: 'reuse',
 	insideLimit: 'reuse',
 	lasts: 'reuse',
 	wearsFast: 'reuse',
@@ -125,8 +126,9 @@ function judgeByRules(
 
 function judgeByFigures(input: JudgeInput): Judgement {
 	const { station, record } = input;
-	const { sizes, measured } = measure(input);
-	const figures = figuresOf(input, sizes);
+	const { sizes, measured, slips } = measure(input);
+	const trusted = sizes.filter(({ sheet }) => !slips.some(({ characteristic }) => characteristic === sheet.key));
+	const figures = figuresOf(input, trusted);
 	const { of: _, ...future } = forecastFor(input, measured);
 	const reasons: Reason[] = [
 		...ruleReasons(station, input.policy),
@@ -134,7 +136,11 @@ function judgeByFigures(input: JudgeInput): Judgement {
 		...foundReasons(record),
 		...measured.flatMap((one) => sizeReasons(one, future.outlook[one.sheet.key], input)),
 		...figures.flatMap((figure) => figureReasons(figure, input.policy)),
-		...identityReasons(station, sizesByKey(sizes), input.stations ?? []),
+		...slips.map((slip): Reason => ({ code: 'questioned', slip })),
+		...record.readings.flatMap(({ payload: { characteristic, value, confirmed: why } }): Reason[] =>
+			why === undefined ? [] : [{ code: 'confirmed', characteristic, value, why }]
+		),
+		...identityReasons(station, sizesByKey(trusted), input.stations ?? []),
 		...unmeasuredReasons(input, sizes),
 		...mateReasons(input),
 		...otherReasons(future.other, input.policy)

@@ -2,6 +2,7 @@ import type { FigureKey, PatternKey, Severity } from '../part';
 import type { Unit } from '../quantity';
 import type { Onset } from '../record';
 import type { CustomKind } from './policy';
+import type { Slip } from './slips';
 
 /** Why a verdict: data, worst first. The interface makes sentences of them. Sizes in base units, probabilities 0–1. */
 export type Reason =
@@ -70,6 +71,8 @@ export type Reason =
 			readonly hours?: number;
 			readonly interval: number;
 	  }
+	| { readonly code: 'questioned'; readonly slip: Slip }
+	| { readonly code: 'confirmed'; readonly characteristic: string; readonly value: number; readonly why: string }
 	| { readonly code: 'unmeasured'; readonly characteristic: string; readonly placesLeft: number }
 	| { readonly code: 'nothingFound' }
 	| { readonly code: 'notThere' }

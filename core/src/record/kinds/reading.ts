@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { EntryProblem } from '../problem';
 import { placesToRead, type Station } from '../sheet';
-import { id, kind, ofPart, typed } from './common';
+import { id, kind, ofPart, typed, words } from './common';
 import { checkSize } from './size';
 
 /** One reading, in the base unit of its characteristic; what was typed is kept as typed. */
@@ -16,7 +16,9 @@ export const readingSchema = kind(
 		value: z.number().finite(),
 		typed,
 		gauge: id.optional(),
-		partC: z.number().min(-40).max(150).optional()
+		partC: z.number().min(-40).max(150).optional(),
+		/** Why a size that looks like a slip is right all the same. */
+		confirmed: words.max(400).optional()
 	})
 );
 export type Reading = z.infer<typeof readingSchema>;

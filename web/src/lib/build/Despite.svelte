@@ -22,20 +22,20 @@
 {#if !open}
 	<button type="button" class="btn quiet" onclick={() => (open = true)}>{act} …</button>
 {:else}
-<div class="despite" role="group" aria-label={act}>
-	<label for={id}>Reason for another order</label>
-	<input
-		{id}
-		class="input"
-		autocomplete="off"
-		maxlength="400"
-		bind:value={reason}
-		aria-invalid={problem !== ''}
-		onkeydown={(event) => event.key === 'Enter' && go()}
-	/>
-	<button type="button" class="btn" onclick={go}>{act}</button>
-	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-</div>
+	<div class="despite" role="group" aria-label={act}>
+		<label for={id}>Reason for another order</label>
+		<input
+			{id}
+			class="input"
+			autocomplete="off"
+			maxlength="400"
+			bind:value={reason}
+			aria-invalid={problem !== ''}
+			onkeydown={(event) => event.key === 'Enter' && go()}
+		/>
+		<button type="button" class="btn" onclick={go}>{act}</button>
+		{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+	</div>
 {/if}
 
 <style>

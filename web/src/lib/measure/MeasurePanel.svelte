@@ -59,6 +59,10 @@
 	const kind = $derived(partType(part.station.type).characteristics.find(({ key }) => key === place.characteristic));
 	const unit = $derived(sheet && shownUnit(dimensionOf(sheet.unit), units()));
 	const size = $derived(part.judgement.sizes.find((one) => one.sheet.key === place.characteristic));
+	// A size that is probably a slip is asked about here, whichever size is in hand.
+	const slip = $derived(
+		part.judgement.reasons.flatMap((reason) => (reason.code === 'questioned' ? [reason.slip] : [])).at(0)
+	);
 	const formSays = {
 		runout: 'Set the dial to zero anywhere and turn the part: eccentricity is taken out of its roundness.',
 		flatness: 'O-rings out, dial set to zero anywhere: the tilt of the face is taken out.'
@@ -137,8 +141,8 @@
 		event.stopPropagation();
 	}
 
-	function again(row: number, column: number) {
-		if (sheet) chosen = { characteristic: sheet.key, row, column };
+	function again(row: number, column: number, characteristic = sheet?.key) {
+		if (characteristic) chosen = { characteristic, row, column };
 		focus();
 	}
 
@@ -214,6 +218,17 @@
 			/>
 		</div>
 		{#if problem}<p class="wrong" id="{id}-problem" role="alert">{problem}</p>{/if}
+		{#if slip}
+			{#await import('./SlipQuestion.svelte') then { default: SlipQuestion }}
+				<SlipQuestion
+					{bench}
+					{part}
+					{slip}
+					{locked}
+					onagain={(row, column) => again(row, column, slip.characteristic)}
+				/>
+			{/await}
+		{/if}
 		<select
 			class="select gauge"
 			aria-label="With"

@@ -68,7 +68,9 @@
 	<p>
 		Tools: {#each tools as tool, i (tool.key)}{i > 0 ? ' · ' : ''}{tool.name}{#if sizeOf(tool.key)}&nbsp;<b
 					>{sizeOf(tool.key)}</b
-				>{/if}{grips(tool.key).length > 0 ? ` (${grips(tool.key).join('; ')})` : ''}{#each tool.substitutes as other (other.name)}<span class="risk"
+				>{/if}{grips(tool.key).length > 0
+				? ` (${grips(tool.key).join('; ')})`
+				: ''}{#each tool.substitutes as other (other.name)}<span class="risk"
 					>; or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
 				>{/each}{/each}
 	</p>

@@ -13,7 +13,10 @@
 	let { caution, of }: Props = $props();
 </script>
 
-<p><TriangleAlert size={17} aria-hidden="true" /> <b>{hazardName[caution.hazard]}{of ? `, ${inSentence(of)}` : ''}.</b> {caution.text}</p>
+<p>
+	<TriangleAlert size={17} aria-hidden="true" /> <b>{hazardName[caution.hazard]}{of ? `, ${inSentence(of)}` : ''}.</b>
+	{caution.text}
+</p>
 
 <style>
 	p {

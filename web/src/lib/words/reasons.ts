@@ -1,5 +1,6 @@
 import { figureName } from './arithmetic';
 import { inSentence, placeName } from './place';
+import { slipSentence } from './slips';
 import type { CustomKind, Reason } from '@exetasis/core/decide';
 import { partType, patternName, type Severity } from '@exetasis/core/part';
 import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
@@ -110,6 +111,12 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		case 'otherRisk': {
 			const record = `${reason.events} such end${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives on record`;
 			return `${formatProbability(reason.probability)} chance (${formatProbability(reason.low)} to ${formatProbability(reason.high)}) that something other than measured wear ends it in ${formatNumber(reason.interval)} h, from ${record} and a prior worth ${formatNumber(reason.worth)}.`;
+		}
+		case 'questioned':
+			return slipSentence(reason.slip, station, preference);
+		case 'confirmed': {
+			const { name, at } = sizeOf(reason.characteristic);
+			return `${name} ${at(reason.value)} was confirmed: “${reason.why}”`;
 		}
 		case 'unmeasured': {
 			const { name } = sizeOf(reason.characteristic);

@@ -1,0 +1,81 @@
+<!-- @component A size that is probably a slip: it is read again, or kept with a reason; until then the verdict waits. -->
+<script lang="ts">
+	import type { Slip } from '@exetasis/core/decide';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { slipSentence } from '$lib/words/slips';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		slip: Slip;
+		locked: boolean;
+		/** The place is to be read again. */
+		onagain: (row: number, column: number) => void;
+	}
+	let { bench, part, slip, locked, onagain }: Props = $props();
+	const units = unitsInUse();
+	const id = $props.id();
+	let reason = $state('');
+	let problem = $state('');
+
+	const entry = $derived(part.record.readings.find((one) => one.id === slip.reading));
+	function again() {
+		if (!entry) return;
+		bench.withdraw(entry, 'read again');
+		onagain(entry.payload.row, entry.payload.column);
+	}
+	function keep() {
+		const confirmed = reason.trim();
+		if (confirmed === '') return void (problem = 'Write why it is right, for example: swollen, wrong part fitted.');
+		if (!entry) return;
+		bench.record(
+			{ kind: 'reading', part: part.cell.part, payload: { ...entry.payload, confirmed } },
+			{ kind: 'withdraw', payload: { entry: entry.id, why: 'confirmed' } }
+		);
+		reason = '';
+	}
+</script>
+
+<div class="slip" role="group" aria-label="Check this reading">
+	<p class="wrong" role="alert">{slipSentence(slip, part.station, units())}</p>
+	<div class="acts">
+		<button type="button" class="btn main" disabled={locked} onclick={again}>Read again</button>
+		<label class="sr-only" for={id}>Why it is right</label>
+		<input
+			{id}
+			class="input"
+			placeholder="it is right, because …"
+			autocomplete="off"
+			maxlength="400"
+			disabled={locked}
+			bind:value={reason}
+			aria-invalid={problem !== ''}
+			onkeydown={(event) => {
+				event.stopPropagation();
+				if (event.key === 'Enter') keep();
+			}}
+		/>
+		<button type="button" class="btn" disabled={locked} onclick={keep}>Keep reading</button>
+	</div>
+	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+</div>
+
+<style>
+	.slip {
+		border-left: 4px solid var(--doubt);
+		padding-left: 8px;
+		margin: 3px 0;
+		line-height: 1.25;
+	}
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin-top: 4px;
+	}
+	.input {
+		flex: 1;
+		min-width: 8rem;
+	}
+</style>

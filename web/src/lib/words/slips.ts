@@ -1,0 +1,38 @@
+import type { Meant, Slip } from '@exetasis/core/decide';
+import { partType } from '@exetasis/core/part';
+import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
+import { discardLimit, type Station } from '@exetasis/core/record';
+import { formatDifference, formatQuantity } from '../ui/numbers';
+import { inSentence } from './place';
+
+const meantWords = (meant: Meant, at: (value: number) => string): string => {
+	switch (meant.as) {
+		case 'inch':
+			return 'in inches instead of millimetres';
+		case 'tenfold':
+			return 'with the decimal point one place off';
+		case 'digits':
+			return `${at(meant.value)}, with two digits swapped`;
+		case 'otherPart':
+			return `the ${inSentence(meant.part)}`;
+	}
+};
+
+/** Why a size is asked about before it counts, and what may have been meant. */
+export function slipSentence(slip: Slip, station: Station, preference: UnitPreference): string {
+	const sheet = station.characteristics.find(({ key }) => key === slip.characteristic)!;
+	const { name } = partType(station.type).characteristics.find(({ key }) => key === slip.characteristic)!;
+	const unit = shownUnit(dimensionOf(sheet.unit), preference);
+	const at = (value: number) => formatQuantity(value, unit);
+	const maybe = slip.meant.length > 0 ? ` Perhaps ${slip.meant.map((one) => meantWords(one, at)).join(', or ')}.` : '';
+	switch (slip.why) {
+		case 'betterThanNew': {
+			const larger = discardLimit(sheet)?.side === 'min' ? 'larger' : 'smaller';
+			return `${name} ${at(slip.value)}: ${formatDifference(slip.by, unit)} ${larger} than new (${at(sheet.nominal)}). Misread, wrong part or swollen?${maybe}`;
+		}
+		case 'tooFast':
+			return `${name} ${at(slip.value)}: fewer than 1 in 10,000 such parts wear so fast. Misread or wrong part?${maybe}`;
+		case 'allAlike':
+			return `${name}: every place reads ${at(slip.value)}, typed within seconds. Was each place measured?`;
+	}
+}

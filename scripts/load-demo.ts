@@ -259,6 +259,15 @@ async function addSites(scope: ShopScope, now: Date): Promise<ReadonlyMap<string
 	return ids;
 }
 
+// What a scope is opened on, where its sheet opens it on evidence alone.
+function evidenceFor({ model }: DemoPump, scope: string): { evidence?: { seen: string } } {
+	const sheet = sheetTexts
+		.map((text) => readSheet(text))
+		.find((read) => read.kind === 'sheet' && read.sheet.model === model);
+	const opensOn = sheet?.kind === 'sheet' ? sheet.sheet.scopes.find(({ key }) => key === scope)?.opensOn : undefined;
+	return opensOn ? { evidence: { seen: opensOn[0] } } : {};
+}
+
 async function loadHistory(
 	scope: ShopScope,
 	staff: readonly SignedIn[],
@@ -284,6 +293,7 @@ async function loadHistory(
 			variants: pump.variants,
 			complaint: visit.complaint,
 			meterHours: visit.meterHours,
+			facts: evidenceFor(pump, visit.scope),
 			duty: { liquid: pump.liquid, pressureMPa: pump.pressureMPa, speedRpm: 950 }
 		};
 		const received = await receive(scope, user.id, arrival, visit.at);

@@ -368,7 +368,10 @@ const answers: Record<string, Walked> = {
 	buildSteps: { args: [sheet, full], held: ['0'] },
 	proveSteps: { args: [sheet, full], held: ['0'] },
 	mirroredKey: of('plunger'),
-	together: { args: [sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], record.fold([])], held: ['0', '3'] },
+	together: {
+		args: [sheet, full, [{ part: 'a', station: 'plunger', cylinder: 1 }], record.fold([])],
+		held: ['0', '3']
+	},
 	joinKey: of('caseSet'),
 	staysIn: { args: [station], held: ['0'] },
 	subAssembliesInScope: { args: [sheet, full], held: ['0'] },

@@ -68,14 +68,14 @@ export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSh
 /** What one draws of a part: its section, and where it faces. */
 export interface DrawnPart {
 	readonly type: Station['type'];
-	readonly face: Pick<Station['face'], 'toward' | 'feature'>;
+	readonly face: Pick<Station['face'], 'toward' | 'feature' | 'mateLies'>;
 }
 
 export interface VariantToChoose extends Omit<Variant, 'choices'> {
 	readonly choices: readonly (Variant['choices'][number] & { readonly parts: readonly DrawnPart[] })[];
 }
 
-export interface ModelToReceive extends Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'scopes'> {
+export interface ModelToReceive extends Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'cylinderOne' | 'scopes'> {
 	/** What it may be made of; each choice with the parts that lie in such a pump alone. */
 	readonly variants: readonly VariantToChoose[];
 	/** Its stack as it comes out, drawn. */
@@ -94,14 +94,18 @@ export const newestSheets = async (scope: ShopScope): Promise<ModelSheet[]> =>
 export const modelsToReceive = async (scope: ShopScope): Promise<ModelToReceive[]> =>
 	(await newestSheets(scope)).map(toReceive);
 
-const drawn = ({ type, face: { toward, feature } }: Station): DrawnPart => ({ type, face: { toward, feature } });
+const drawn = ({ type, face: { toward, feature, mateLies } }: Station): DrawnPart => ({
+	type,
+	face: { toward, feature, mateLies }
+});
 
 /** A model by one of its sheets, with what receiving a pump of it asks. */
 export function toReceive(sheet: ModelSheet): ModelToReceive {
-	const { model, layout, cylinders, scopes, variants, assemblies, stations } = sheet;
+	const { model, layout, cylinders, cylinderOne, scopes, variants, assemblies, stations } = sheet;
 	const wanted = scopes.map(({ key }) => [key, toolsInScope(sheet, { scope: key }).map((tool) => tool.key)] as const);
 	return {
 		...{ model, layout, cylinders, scopes },
+		...(cylinderOne ? { cylinderOne } : {}),
 		variants: variants.map((variant) => ({
 			...variant,
 			choices: variant.choices.map((choice) => ({

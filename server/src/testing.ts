@@ -1,7 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { askedAt, openedCylinders, piecesInPump, stepsInScope, type Ask, type Entry, type Step } from '@exetasis/core/record';
+import {
+	askedAt,
+	openedCylinders,
+	piecesInPump,
+	stepsInScope,
+	type Ask,
+	type Entry,
+	type Step
+} from '@exetasis/core/record';
 import type { Role } from './access';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { append } from './benchLog/append';

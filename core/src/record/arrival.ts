@@ -25,6 +25,12 @@ export const arrivalFactsSchema = z.strictObject({
 	place: z.enum(['bench', 'machine']).default('bench'),
 	/** Cylinders that the job opens; left out: all. */
 	cylinders: z.array(z.int().min(1).max(12)).min(1).max(12).optional(),
+	/** Which end cylinder 1 is was checked against the sheet. */
+	cylinderOne: z.literal('checked').optional(),
+	/** What the scope is opened on, where its sheet opens it on evidence alone: one of the sheet's, or a lead's reason. */
+	evidence: z.union([z.strictObject({ seen: words }), z.strictObject({ reason: words })]).optional(),
+	/** When a new pump was last rebuilt, as far as its owner knows, in their words. */
+	lastRebuild: words.max(200).optional(),
 	/** Where each hose and pipe went, in one's own words. */
 	connections: words.optional(),
 	/** Special tools: at hand, to be borrowed, or what is taken instead of each. */

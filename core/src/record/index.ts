@@ -2,6 +2,7 @@ export * from './arrival';
 export * from './batch';
 export * from './check';
 export { firstUnbuilt, keptOut, unitKeptOut, windowMinutes } from './checkBuild';
+export * from './curing';
 export * from './entry';
 export * from './flowTest';
 export * from './fold';

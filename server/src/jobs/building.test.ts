@@ -1,7 +1,17 @@
 // Putting a pump together on the server: the order that it holds, two at once, the sealer's time, and the gate at release.
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { v7 as uuidv7 } from 'uuid';
-import { fold, nextBolt, fastenersAt, itemsOf, partsOf, piecesIn, proveSteps, together, type EntryAnswer } from '@exetasis/core/record';
+import {
+	fold,
+	nextBolt,
+	fastenersAt,
+	itemsOf,
+	partsOf,
+	piecesIn,
+	proveSteps,
+	together,
+	type EntryAnswer
+} from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { entriesOf } from '../benchLog/entries';
 import type { Database } from '../db/connection';

@@ -30,6 +30,8 @@ export interface Arrival {
 	readonly duty: Duty;
 	/** What this pump is made of, where its sheet asks; what is left out stays as it was. */
 	readonly variants?: Chosen;
+	/** True where a lead receives it: a reason may stand for evidence. */
+	readonly byLead?: boolean;
 	/** What for, where, and with which tools. */
 	readonly facts?: Partial<ArrivalFacts>;
 	/** Set where the meter shows less than last time and the user has said that it was replaced: hours run on the old one since. */
@@ -42,6 +44,8 @@ export type Received =
 	| { readonly kind: 'unknownSite' }
 	| { readonly kind: 'unknownModel'; readonly model: string }
 	| { readonly kind: 'unknownScope' }
+	/** Its sheet opens this scope on evidence alone. */
+	| { readonly kind: 'needsEvidence'; readonly evidence: readonly string[] }
 	| { readonly kind: 'wrongVariant'; readonly variant: string }
 	| { readonly kind: 'wrongTool'; readonly tool: string }
 	| { readonly kind: 'wrongCylinder'; readonly cylinder: number }
@@ -58,7 +62,9 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 		const model = known?.model ?? (arrival.pump as NewPump).model;
 		const sheet = await newestSheet(within, model);
 		if (!sheet) return { kind: 'unknownModel', model };
-		if (!scopeOf(sheet.body, arrival)) return { kind: 'unknownScope' };
+		const asked = scopeOf(sheet.body, arrival);
+		if (!asked) return { kind: 'unknownScope' };
+		if (asked.opensOn && !holds(asked.opensOn, arrival)) return { kind: 'needsEvidence', evidence: asked.opensOn };
 		const wrong = chosenProblem(sheet.body, arrival.variants ?? {});
 		if (wrong) return { kind: 'wrongVariant', variant: wrong.variant };
 		const tool = wrongTool(sheet.body, arrival.facts?.tools ?? {});
@@ -96,6 +102,13 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 		await layOut(within, jobId, pump.id, sheet.body, { variants, arrival: arrival.facts });
 		return { kind: 'received', jobId };
 	});
+}
+
+// One of the sheet's own, or a lead's reason.
+function holds(opensOn: readonly string[], { facts, byLead = false }: Arrival): boolean {
+	const evidence = facts?.evidence;
+	if (!evidence) return false;
+	return 'seen' in evidence ? opensOn.includes(evidence.seen) : byLead;
 }
 
 // Locked, so that two people receiving the same pump open one job.

@@ -3,8 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { piecesInPump, stepsInScope, type Chosen, type ModelSheet } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { addSheet } from '../sheets';
-import { type TestShop, arrival, decideAll, answersTo,
-	entryOf, freshDatabase, letGo, makeShop } from '../testing';
+import { type TestShop, arrival, decideAll, answersTo, entryOf, freshDatabase, letGo, makeShop } from '../testing';
 import { benchOf, type Bench } from './bench';
 import { floorOf } from './floor';
 import { sayMadeOf, stillOpen } from './madeOf';

@@ -10,8 +10,8 @@ export interface Opening {
 	/** Key of one of the sheet's scopes. */
 	readonly scope: string;
 	readonly variants?: Chosen;
-	/** Of how it came in: which cylinders are opened; left out: all. */
-	readonly arrival?: { readonly cylinders?: readonly number[] };
+	/** Of how it came in: which cylinders are opened (left out: all), and where it is worked on (left out: on the bench). */
+	readonly arrival?: { readonly cylinders?: readonly number[]; readonly place?: 'bench' | 'machine' };
 }
 
 /** The cylinders that a job opens, from 1. */
@@ -29,8 +29,13 @@ export const staysIn = ({ type, stays }: Pick<Station, 'type' | 'stays'>): boole
 	stays || partType(type).fixed === true;
 
 /** All steps that the sheet has for a job, of every stage. */
-export const allSteps = (sheet: ModelSheet, { scope, variants }: Opening): Step[] =>
-	sheet.steps.filter((step) => step.scopes.includes(scope) && applies(step.onlyWith, variants));
+export const allSteps = (sheet: ModelSheet, { scope, variants, arrival }: Opening): Step[] =>
+	sheet.steps.filter(
+		(step) =>
+			step.scopes.includes(scope) &&
+			applies(step.onlyWith, variants) &&
+			(step.at === undefined || step.at === (arrival?.place ?? 'bench'))
+	);
 
 /** Stages that lie before the parts are looked at. */
 const opening: readonly Stage[] = ['prepare', 'strip', 'clean'];

@@ -69,6 +69,8 @@ export const stepSchema = z.strictObject({
 	stage: z.enum(stages).default('strip'),
 	scopes: z.array(key).min(1).max(12),
 	onlyWith: onlyWithSchema,
+	/** Where the work is done: on the bench, or where the pump runs. Left out: in either place. */
+	at: z.enum(['bench', 'machine']).optional(),
 	/** Earlier steps that have to be signed off before. */
 	after: keys,
 	/** True where nothing else may be signed off before it (isolate, release pressure). */

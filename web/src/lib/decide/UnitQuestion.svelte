@@ -1,6 +1,7 @@
 <!-- @component Where a finding puts the unit itself in question: decide on the pump before buying seals. -->
 <script lang="ts">
 	import type { WholeDecision } from '@exetasis/core/decide';
+	import type { Consequence } from '@exetasis/core/record';
 	import { inSentence, placeName } from '$lib/words/place';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '$lib/ui/numbers';
@@ -9,15 +10,20 @@
 	interface Props {
 		unit: WholeDecision['unit'];
 		currency: string;
+		/** Answers at steps that put the pump in question. */
+		answers?: readonly Consequence[];
 	}
-	let { unit, currency }: Props = $props();
+	let { unit, currency, answers = [] }: Props = $props();
 	const money = (amount: number) => `${formatNumber(amount)} ${currency}`;
 </script>
 
-{#if unit.triggers.length > 0}
+{#if unit.triggers.length + answers.length > 0}
 	<section class="sheet" aria-label="The unit in question">
 		<h2>Stop: decide on the unit before buying parts</h2>
 		<ul>
+			{#each answers as { question, answer, means } (question)}
+				<li>{question}: {answer}. {'unit' in means ? means.unit : ''}</li>
+			{/each}
 			{#each unit.triggers as { station, cylinder, pattern, severity } (`${station.key}/${cylinder}/${pattern}`)}
 				<li>
 					{patternName(pattern)}, {severityName[severity]}: {inSentence(placeName(station.name, cylinder))}.

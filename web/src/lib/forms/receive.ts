@@ -37,6 +37,12 @@ export const receiveSchema = z
 			.string()
 			.regex(/^(\d{1,2}(,\d{1,2})*)?$/, 'Choose the cylinders again.')
 			.default(''),
+		/** Checked: cylinder 1 is at the end that the sheet names. */
+		cylinderOne: z.enum(['', 'checked']).default(''),
+		/** What a scope is opened on, where it opens on evidence alone: one of the sheet's, or a lead's own reason. */
+		evidence: optional,
+		evidenceReason: optional,
+		lastRebuild: z.string().trim().max(200, 'At most 200 characters.').default(''),
 		/** Which special tools are at hand, as JSON. */
 		tools: z.string().max(4000).default('{}'),
 		hours: text,

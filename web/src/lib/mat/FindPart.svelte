@@ -16,7 +16,7 @@
 	const MOST_SHOWN = 40;
 	let sought = $state('');
 	const nameOf = ({ station, cell }: BenchPart) => placeName(station.name, cell.cylinder);
-	const synonyms = ({ station }: BenchPart) => partType(station.type).alsoCalled ?? [];
+	const synonyms = ({ station }: BenchPart) => [...station.alsoCalled, ...(partType(station.type).alsoCalled ?? [])];
 	const holds = (part: BenchPart, words: readonly string[]) => {
 		const all = [nameOf(part), part.station.short, partType(part.station.type).name, ...synonyms(part)]
 			.join(' ')

@@ -13,10 +13,17 @@
 	}
 	let { sheet, job }: Props = $props();
 	const units = unitsInUse();
+	const evidence = $derived(job.arrival.evidence);
 	const facts = $derived(
 		[
 			['Worked on', job.arrival.place === 'machine' ? 'the machine' : ''],
 			['Cylinders', job.arrival.cylinders?.join(', ')],
+			[
+				'Cylinder 1',
+				sheet.cylinderOne ? (job.arrival.cylinderOne ? 'checked at receiving' : 'not checked at receiving') : ''
+			],
+			['Opened on', evidence && ('seen' in evidence ? evidence.seen : `a lead’s reason: ${evidence.reason}`)],
+			['Last rebuild', job.arrival.lastRebuild],
 			['Connections', job.arrival.connections],
 			['Liquid', job.duty.liquid],
 			['Pressure', job.duty.pressureMPa && formatQuantity(job.duty.pressureMPa, units().pressure)],
@@ -35,6 +42,8 @@
 	{#each facts as [name, value] (name)}<dt>{name}</dt>
 		<dd>{value}</dd>{/each}
 </dl>
+{#if sheet.cylinders > 1 && !job.releasedAt}<a class="btn" href="/jobs/{job.id}/cylinders">Change opened cylinders</a
+	>{/if}
 <DocumentLinks documents={documentsAt({ sheet: true })} />
 
 <style>

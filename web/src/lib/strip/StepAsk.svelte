@@ -15,11 +15,13 @@
 		due: number;
 		given?: Answer['payload']['value'];
 		locked: boolean;
+		/** How it was set when the pump came in. */
+		found?: Answer['payload']['value'];
 		/** The cylinder that is asked about, where it is asked at each. */
 		cylinder?: number;
 		onanswer: (value: Answer['payload']['value']) => void;
 	}
-	let { ask, sheet, due, given, locked, cylinder, onanswer }: Props = $props();
+	let { ask, sheet, due, given, locked, cylinder, found, onanswer }: Props = $props();
 	// What follows from the answer that stands.
 	const follows = $derived.by(() => {
 		if (ask.kind !== 'choice') return '';
@@ -85,6 +87,7 @@
 		{#if follows}<b class="wrong">{follows}</b>{/if}
 	{:else if ask.kind === 'count' || ask.kind === 'note' || ask.kind === 'setting'}
 		<label for={id}>{askWords(ask, sheet)}</label>
+		{#if typeof found === 'object'}<span>As found: {formatQuantity(found.value, found.typed.unit)}</span>{/if}
 		{#if ask.kind === 'count'}<button
 				type="button"
 				class="btn"

@@ -48,6 +48,14 @@
 			...meant(ask, value, at)
 		);
 	const cylinders = $derived(openedCylinders(sheet, job));
+	// How it was set when the pump came in, for whoever sets it again.
+	function foundSetting(name: string): Answer['payload']['value'] | undefined {
+		for (const other of sheet.steps)
+			for (const [i, one] of other.asks.entries())
+				if (one.kind === 'setting' && one.when === 'found' && one.name === name)
+					return bench.log.answers.get(askKey(other.key, i))?.payload.value;
+		return undefined;
+	}
 </script>
 
 {#each step.asks as ask, i (i)}
@@ -57,6 +65,7 @@
 			due={ask.kind === 'count' ? due(ask.station) : 0}
 			cylinder={at}
 			given={bench.log.answers.get(askKey(step.key, i, at))?.payload.value}
+			found={ask.kind === 'setting' && ask.when === 'left' ? foundSetting(ask.name) : undefined}
 			{locked}
 			onanswer={(value) => answer(ask, i, at, value)}
 		/>{/each}

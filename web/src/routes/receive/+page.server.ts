@@ -2,6 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { setError, superValidate, type SuperValidated } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
+import { may } from '@exetasis/server/access';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
 import { chosenIn, complaintsIn, cylindersIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
@@ -17,7 +18,8 @@ export async function load({ locals }) {
 		form: await superValidate({}, zod4(receiveSchema), { errors: false }),
 		models: await modelsToReceive(scope),
 		sites: await sitesOf(scope),
-		liftAloneKg: (await policyOf(scope)).liftAloneKg
+		liftAloneKg: (await policyOf(scope)).liftAloneKg,
+		mayManage: may(userOf(locals).role, 'manage')
 	};
 }
 
@@ -75,9 +77,15 @@ export const actions = {
 				place: data.place,
 				...(cylindersIn(data) && { cylinders: cylindersIn(data) }),
 				...(data.connections && { connections: data.connections }),
+				...(data.cylinderOne && { cylinderOne: data.cylinderOne }),
+				...(data.lastRebuild && { lastRebuild: data.lastRebuild }),
+				...(data.evidenceReason
+					? { evidence: { reason: data.evidenceReason } }
+					: data.evidence && { evidence: { seen: data.evidence } }),
 				tools: toolsIn(data) ?? {}
 			},
 			variants: chosenIn(data) ?? {},
+			byLead: may(userOf(locals).role, 'manage'),
 			meterHours,
 			duty: {
 				...(data.liquid && { liquid: data.liquid }),
@@ -110,6 +118,12 @@ export const actions = {
 				return setError(form, 'site', 'Your shop has no such site: choose another.');
 			case 'unknownScope':
 				return setError(form, 'scope', 'Choose how far the work goes: one of those that the model’s sheet knows.');
+			case 'needsEvidence':
+				return setError(
+					form,
+					'evidence',
+					'This end stays shut without evidence. Choose what was seen, or let a lead give a reason.'
+				);
 			case 'wrongVariant':
 				return setError(form, 'variants', 'The model’s sheet does not know what was chosen here. Choose it again.');
 			case 'wrongCylinder':

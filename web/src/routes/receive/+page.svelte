@@ -10,6 +10,8 @@
 	import LayoutWall from '$lib/pump/LayoutWall.svelte';
 	import ToolsAtHand from '$lib/pump/ToolsAtHand.svelte';
 	import Cylinders from '$lib/pump/Cylinders.svelte';
+	import PartAges from '$lib/pump/PartAges.svelte';
+	import CylinderOne from '$lib/strip/CylinderOne.svelte';
 	import Variants from '$lib/pump/Variants.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
@@ -44,6 +46,7 @@
 		$form.scope = (model.scopes.find(({ kind }) => kind === 'full') ?? model.scopes[0]).key;
 	});
 	const heavy = $derived(model?.masses.filter(({ massKg }) => massKg > data.liftAloneKg) ?? []);
+	const evidence = $derived(model?.scopes.find(({ key }) => key === $form.scope)?.opensOn);
 	let wall = $state(false);
 	const offered = $derived(
 		model?.scopes
@@ -97,6 +100,13 @@
 				<Field name="model" label="Model" bind:value={$form.model} errors={$errors.model} options={models} />
 				<button type="button" class="btn" aria-haspopup="dialog" onclick={() => (wall = true)}>By its drawing</button>
 				<Field name="site" label="Where it runs" bind:value={$form.site} errors={$errors.site} options={sites} />
+				<Field
+					name="lastRebuild"
+					label="Last rebuild, if known"
+					hint="March 2025 at 3,200 h, by its owner"
+					bind:value={$form.lastRebuild}
+					errors={$errors.lastRebuild}
+				/>
 				<Field name="tag" label="Its name there" hint="Port set" bind:value={$form.tag} errors={$errors.tag} />
 			{/if}
 		</fieldset>
@@ -144,6 +154,36 @@
 					<button type="button" class="btn" onclick={() => ($form.scope = scope.key)}>{scope.name} instead</button>
 				</p>
 			{/each}
+			{#if evidence}
+				<Field
+					name="evidence"
+					label="Evidence for opening it"
+					bind:value={$form.evidence}
+					errors={$errors.evidence}
+					options={[['', 'Choose'], ...evidence.map((one) => [one, one] as const)]}
+				/>
+				{#if data.mayManage}
+					<Field
+						name="evidenceReason"
+						label="Or a lead’s reason without evidence"
+						bind:value={$form.evidenceReason}
+						errors={$errors.evidenceReason}
+					/>
+				{/if}
+			{/if}
+			{#if model && model.cylinders > 1 && model.cylinderOne}
+				<CylinderOne cylinderOne={model.cylinderOne} count={model.cylinders} />
+				<label class="reason"
+					><input
+						type="checkbox"
+						name="cylinderOne"
+						value="checked"
+						checked={$form.cylinderOne === 'checked'}
+						onchange={({ currentTarget }) => ($form.cylinderOne = currentTarget.checked ? 'checked' : '')}
+					/>Cylinder 1 is at that end</label
+				>
+			{/if}
+			{#if known}<PartAges pump={known.id} />{/if}
 			{#if model && model.cylinders > 1}
 				<Cylinders count={model.cylinders} bind:opened={$form.cylinders} problem={$errors.cylinders?.[0]} />
 			{/if}

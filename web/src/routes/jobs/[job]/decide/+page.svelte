@@ -4,6 +4,7 @@
 	import { INTERVALS, schools, valveRules, type DecidedPart } from '@exetasis/core/decide';
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { Slider } from '@skeletonlabs/skeleton-svelte';
+	import { allSteps, consequences } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
@@ -32,6 +33,9 @@
 	$effect(() => void set.decide());
 	$effect(() => void set.findInterval());
 
+	const inQuestion = $derived(
+		consequences(allSteps(bench.bench.sheet, job), bench.log.answers).filter(({ means }) => 'unit' in means)
+	);
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
 	const says = (part: DecidedPart) => part.says[set.school];
 	const clear = $derived(
@@ -57,7 +61,7 @@
 		<p class="wrong">{set.problem}</p>
 		<button type="button" class="btn" onclick={() => set.restart()}>Try again</button>
 	</div>{/if}
-{#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} />{/if}
+{#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} answers={inQuestion} />{/if}
 <div class="top">
 	<section class="sheet" aria-label="How far, by which school">
 		<div class="far">

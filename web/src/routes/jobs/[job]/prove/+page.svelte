@@ -1,6 +1,16 @@
 <!-- @component Prove: turned by hand, primed, under pressure; what fails leads back to what has to be opened again. -->
 <script lang="ts">
-	import { firstUnbuilt, lastProofs, proveSteps, unproved } from '@exetasis/core/record';
+	import {
+		allSteps,
+		curing,
+		effectiveTime,
+		firstUnbuilt,
+		heldByAnswers,
+		lastProofs,
+		proveSteps,
+		unproved
+	} from '@exetasis/core/record';
+	import { shortTime } from '$lib/ui/time';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Rig from '$lib/prove/Rig.svelte';
 	import TestSheet from '$lib/prove/TestSheet.svelte';
@@ -8,6 +18,7 @@
 	import StepInHand from '$lib/strip/StepInHand.svelte';
 	import StepColumns from '$lib/strip/StepColumns.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
+	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import { unprovedWords } from '$lib/words/proof';
 	import { buildStepName } from '$lib/words/steps';
@@ -22,8 +33,19 @@
 	const open = $derived(steps.find(({ key }) => !bench.log.steps.has(key)));
 	let picked = $state<string>();
 	const step = $derived(steps.find(({ key }) => key === picked) ?? open);
-	const left = $derived(unproved(sheet, lastProofs(bench.log.proofs), gauges, policy));
-	const fails = $derived(left.filter(({ what }) => what === 'holdFails' || what === 'drips'));
+	const left = $derived([
+		...heldByAnswers(allSteps(sheet, job), bench.log.answers),
+		...unproved(sheet, lastProofs(bench.log.proofs), gauges, policy)
+	]);
+	// What was put on and has not set: no pressure before.
+	const setting = $derived(
+		curing(
+			sheet,
+			bench.build.steps,
+			new Map([...bench.log.steps].map(([key, entry]) => [key, effectiveTime(entry)]))
+		).filter(({ until }) => until > Date.now())
+	);
+	const fails = $derived(left.filter(({ what }) => what === 'holdFails' || what === 'drips' || what === 'held'));
 	const kept = $derived.by(() => {
 		const first = unbuilt && bench.build.steps.find(({ key }) => key === unbuilt.key);
 		return first ? `It is not together yet. First: ${buildStepName(first)}` : '';
@@ -33,6 +55,14 @@
 <svelte:head><title>Prove {job.serial} · Exetasis</title></svelte:head>
 <NotSafeYet {bench} />
 <StepColumns>
+	{#each setting as { product, until } (product.key)}
+		<CautionNote
+			caution={{
+				hazard: 'pressure',
+				text: `${product.name} has not set: no pressure before ${shortTime(new Date(until).toISOString())}.`
+			}}
+		/>
+	{/each}
 	{#if step}
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} {kept} onsigned={() => (picked = undefined)} />{/key}
 	{:else}

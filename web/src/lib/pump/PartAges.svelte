@@ -1,0 +1,45 @@
+<!-- @component How long the parts of a known pump have run, cylinder by cylinder, for whoever chooses what is opened. -->
+<script lang="ts">
+	import type { AgesAt } from '@exetasis/server/partAges';
+	import { formatNumber } from '$lib/ui/numbers';
+
+	interface Props {
+		pump: string;
+	}
+	let { pump }: Props = $props();
+	let ages = $state.raw<readonly AgesAt[]>([]);
+	$effect(() => {
+		let asked = true;
+		// Without a network the choice is made without it.
+		fetch(`/pumps/${pump}/ages`)
+			.then(async (answer) => {
+				if (asked && answer.ok) ages = (await answer.json()) as AgesAt[];
+			})
+			.catch(() => undefined);
+		return () => (asked = false);
+	});
+	const words = ({ known, unknown, parts }: AgesAt): string => {
+		if (!known) return 'age unknown';
+		const range =
+			known.least === known.most
+				? `${formatNumber(known.most)} h`
+				: `${formatNumber(known.least)} to ${formatNumber(known.most)} h`;
+		return unknown > 0 ? `${range}; ${unknown} of ${parts} unknown` : range;
+	};
+</script>
+
+{#if ages.length > 0}
+	<div class="ages" role="group" aria-label="Hours on its parts">
+		<b>Hours on its parts, at the last reading</b>
+		{#each ages as one (one.cylinder)}<p>
+				{one.cylinder === 0 ? 'Pump' : `Cylinder ${one.cylinder}`}: <span class="figures">{words(one)}</span>
+			</p>{/each}
+	</div>
+{/if}
+
+<style>
+	.ages {
+		font-size: 0.88rem;
+		line-height: 1.3;
+	}
+</style>

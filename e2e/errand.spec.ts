@@ -28,7 +28,7 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	// Strip: cautions stand at their steps, and nothing is signed off before the pressure is released.
 	await page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: /^3 / }).click();
 	await expect(page.getByRole('button', { name: /^Sign off/ })).toBeDisabled();
-	await expect(page.getByText('First: 1, 2')).toBeVisible();
+	await expect(page.getByText('Sign off steps 1, 2 first.')).toBeVisible();
 	await page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: /^2 / }).click();
 	await expect(page.getByText('Stored pressure injects fluid')).toBeVisible();
 	await page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: /^1 / }).click();

@@ -25,6 +25,8 @@ export async function receivePump(
 	await page.getByLabel('Complaint').fill(complaint);
 	await page.getByLabel('Hours on its meter').fill(hours);
 	await page.getByLabel('Work to do').selectOption(scope);
+	const evidence = page.getByLabel('Evidence for opening it');
+	if ((await evidence.count()) > 0) await evidence.selectOption({ index: 1 });
 	const opened = page.getByRole('group', { name: 'Cylinders that are opened' });
 	for (const cylinder of shut) await opened.getByRole('button', { name: `Cylinder ${cylinder}` }).click();
 	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();

@@ -135,7 +135,7 @@ test('a group of bolts: their order, passes and torque; what is not to be touche
 	await receive(page, 'Thrift');
 	await cell(page, 'Manifold nuts with lock washers').click();
 	await expect(measure(page).getByRole('img', { name: /crosswise, place 1, place 4, place 2, place 3/ })).toBeVisible();
-	await expect(measure(page).getByRole('listitem')).toHaveText([/^20.*N·m.*crosswise/, /^40.*N·m/]);
+	await expect(measure(page).getByRole('listitem')).toHaveText([/^23.*N·m.*crosswise/, /^46.*N·m/]);
 	await cell(page, 'Cylinder bolts').click();
 	await expect(measure(page)).toContainText('By feel');
 	await cell(page, 'Slotted nut, cylinder 1').click();

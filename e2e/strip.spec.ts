@@ -18,6 +18,8 @@ test('a step asks: pieces are counted, and nothing is signed off unanswered', as
 	await receivePump(page, { model: 'Bulrush', scope: 'full' });
 	await sign(page);
 	await sign(page);
+	await answerWhatIsAsked(page); // the oil
+	await sign(page);
 	const screws = stepInHand(page);
 	await expect(screws).toContainText('Comes out: Socket head screws (8)');
 	await expect(screws).toContainText('Tools: Hex key');
@@ -43,10 +45,10 @@ test('a step asks: pieces are counted, and nothing is signed off unanswered', as
 	await expect(screws).not.toContainText('There should be 8');
 	await expect(out).not.toContainText('7 of 8');
 	await button.click();
-	await pick(page, /^3 /);
+	await pick(page, /^4 /);
 	await expect(screws.getByRole('button', { name: /^Done/ })).toBeVisible();
 	await page.reload();
-	await pick(page, /^3 /);
+	await pick(page, /^4 /);
 	await expect(screws.getByRole('textbox', { name: 'Count: socket head screws' })).toHaveValue('8');
 });
 
@@ -81,7 +83,7 @@ test('how parts were found is said by a touch, cylinder by cylinder, and stands 
 	await expect(page.getByRole('region', { name: 'As found' })).toHaveCount(0); // nothing before the pump is safe
 	await sign(page);
 	await sign(page);
-	await pick(page, /^6 Per pocket/);
+	await pick(page, /^6 From each pocket/);
 	const found = page.getByRole('region', { name: 'As found' });
 	const at = (name: RegExp) => found.getByRole('button', { name });
 	await at(/^Discharge valve, cylinder 2:/).click();
@@ -200,7 +202,7 @@ test('what nobody could say of a pump is said where it is opened, and the other 
 	await expect(asked).toHaveCount(0); // not before the pump is safe
 	await sign(page);
 	await sign(page);
-	await pick(page, /Per bore: note the style/);
+	await pick(page, /From each bore note the style/);
 	const found = page.getByRole('region', { name: 'As found' });
 	const lies = (name: string) => found.getByRole('button', { name: new RegExp(`^${name}, cylinder`) });
 	await expect(lies('Low-pressure seal with a flat base')).toHaveCount(3);

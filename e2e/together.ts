@@ -1,24 +1,40 @@
 import { expect, type Page } from '@playwright/test';
 import { answerWhatIsAsked, signOffAll, toStage } from './job';
 
-/** Touches every place of the steps of Build, bolt by bolt, answers what is asked, and signs off, until the pump is together. */
-export async function putTogether(page: Page): Promise<void> {
+/**
+ * Touches every place of the steps of Build, pass by pass, answers what is asked, and signs off, until the pump is together, or
+ * until the step that puts a part of this name in.
+ */
+export async function putTogether(page: Page, until?: string): Promise<void> {
 	await toStage(page, 'Build');
 	const finished = page.getByRole('heading', { name: 'It is together' });
 	const step = page.getByText(/^Step \d+ of \d+$/);
 	const empty = page.getByRole('group', { name: 'Put in' }).getByRole('button', { pressed: false });
+	const pass = page.getByRole('button', { name: /^Whole pass/ });
 	const tighten = page.getByRole('button', { name: /^(The wrench let go|It is tight)/ });
-	const sign = page.getByRole('button', { name: /^Sign off/ });
+	const sign = page.getByRole('button', { name: /^Sign off step/ });
+	const onward = page.getByRole('button', { name: 'Next step' });
 	await expect(step.or(finished)).toBeVisible();
 	while ((await finished.count()) === 0) {
 		const now = (await step.textContent())!;
-		// Where a step is the sheet's own, it stays until it is signed off; a part that goes back as it came off leads on by itself.
-		while ((await empty.count()) > 0 && (await step.textContent()) === now) await empty.first().click();
-		while ((await tighten.count()) > 0 && (await step.textContent()) === now) await tighten.first().click();
-		if ((await sign.count()) > 0) {
+		const there = page
+			.getByRole('group', { name: 'Put in' })
+			.getByRole('button', { name: new RegExp(`^${until}[:,]`) });
+		if (until && (await there.count()) > 0) return;
+		const here = async () => (await step.count()) > 0 && (await step.textContent()) === now;
+		// A step of the sheet stays until it is signed off; one that the plan adds leads on by itself.
+		while (await here()) {
+			const left = await empty.count();
+			if (left > 0) await empty.first().click();
+			if ((await empty.count()) < left) continue;
+			if ((await pass.count()) > 0) await pass.first().click();
+			else if ((await tighten.count()) > 0) await tighten.first().click();
+			else if (left === 0) break;
+		}
+		if ((await here()) && (await sign.count()) > 0) {
 			await answerWhatIsAsked(page);
 			await sign.click();
-		}
+		} else if ((await here()) && (await onward.count()) > 0) await onward.click();
 		await expect(step.and(page.getByText(now, { exact: true }))).toHaveCount(0);
 		await expect(step.or(finished)).toBeVisible();
 	}

@@ -375,6 +375,7 @@ const answers: Record<string, Walked> = {
 	joinKey: of('caseSet'),
 	staysIn: { args: [station], held: ['0'] },
 	subAssembliesInScope: { args: [sheet, full], held: ['0'] },
+	curing: { args: [sheet, onBench.steps, new Map()], held: ['0', '1'] },
 	holderOf: { args: [sheet.subAssemblies, 'wick'], held: ['0'] },
 	orderFacts: { args: [sheet, full, onBench.steps], held: ['0', '2'] },
 	unitPlace: of('caseSet', 1),
@@ -450,6 +451,15 @@ const answers: Record<string, Walked> = {
 		held: ['0', 'row', 'column']
 	},
 	measureCharacteristic: { args: ['plunger', size, plunger.readings, [fineGauge]], held: ['1', 'row', 'column'] },
+	slipsIn: {
+		args: [
+			station,
+			plunger.readings,
+			{ gauges: [fineGauge], asFitted: {}, life: ran(station, 1000), stations: sheet.stations }
+		],
+		held: ['0', '1', 'stations', 'row', 'column']
+	},
+	chanceOfWear: of(2, 1000, { hoursToLimit: 4000, between: 0.33, within1000h: 0.35 }),
 	judgeCharacteristic: {
 		args: [
 			'plunger',

@@ -1,4 +1,4 @@
-import { gammaUpper, normalQuantile } from '../number';
+import { gammaUpper, normalQuantile, requireThat } from '../number';
 import { partType } from '../part';
 import { wearPriorOf } from '../life';
 import { characteristicOf, discardLimit, type Reading, type SheetCharacteristic, type Station } from '../record';
@@ -125,7 +125,7 @@ function tooFast(station: Station, sheet: SheetCharacteristic, reading: Reading,
 
 /**
  * The chance that a part has worn by more than a share of its allowance in so many hours, its rate, its pump's and its jumps
- * left open. Units: hours, share of the allowance. Source: as `slipsIn`.
+ * left open. Units: hours, share of the allowance. Errors: PreconditionError for what is not above 0. Source: as `slipsIn`.
  */
 export function chanceOfWear(
 	share: number,
@@ -136,6 +136,8 @@ export function chanceOfWear(
 		within1000h
 	}: { readonly hoursToLimit: number; readonly between: number; readonly within1000h: number }
 ): number {
+	for (const [name, value] of Object.entries({ share, hours, hoursToLimit, between, within1000h }))
+		requireThat(value > 0 && value < 1e9, 'chanceOfWear', name, value, 'above 0');
 	const sd = Math.hypot(between, PUMPS_DIFFER);
 	const shape = hours / 1000 / within1000h ** 2;
 	const NODES = 60;

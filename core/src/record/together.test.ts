@@ -100,7 +100,7 @@ describe('buildSteps', () => {
 		const steps = bulrush.steps.filter(({ stage, key }) => stage !== 'build' || key === 'level');
 		const silent: ModelSheet = { ...bulrush, steps, subAssemblies: [], order: [] };
 		expect(buildSteps(silent, { scope: 'packing' }).map(({ key }) => key)).toEqual([
-			...['sealRetainer', 'oil', 'maleAdapter', 'highPressureSeal', 'caseORing', 'sealCase', 'lowPressureSeal'].map(
+			...['sealRetainer', 'maleAdapter', 'highPressureSeal', 'caseORing', 'sealCase', 'lowPressureSeal'].map(
 				mirroredKey
 			),
 			'level',

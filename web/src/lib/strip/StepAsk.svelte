@@ -22,6 +22,9 @@
 		onanswer: (value: Answer['payload']['value']) => void;
 	}
 	let { ask, sheet, due, given, locked, cylinder, found, onanswer }: Props = $props();
+	const named = $derived(
+		ask.kind === 'choice' && cylinder !== undefined ? { ...ask, text: `${ask.text}, cylinder ${cylinder}` } : ask
+	);
 	// What follows from the answer that stands.
 	const follows = $derived.by(() => {
 		if (ask.kind !== 'choice') return '';
@@ -63,11 +66,7 @@
 	}
 </script>
 
-<div
-	class="ask"
-	role="group"
-	aria-label="{askWords(ask, sheet)}{cylinder === undefined ? '' : `, cylinder ${cylinder}`}"
->
+<div class="ask" role="group" aria-label={askWords(named, sheet)}>
 	{#if ask.kind === 'tick'}
 		<span>{askWords(ask, sheet)}</span>
 		<button
@@ -78,7 +77,7 @@
 			onclick={() => onanswer(true)}>{given === true ? 'Seen ✓' : 'Seen'}</button
 		>
 	{:else if ask.kind === 'choice'}
-		<span>{ask.text}{cylinder === undefined ? '' : `, cylinder ${cylinder}`}</span>
+		<span>{named.kind === 'choice' ? named.text : ''}</span>
 		{#each ask.choices as { text } (text)}
 			<button type="button" class="btn" aria-pressed={given === text} disabled={locked} onclick={() => onanswer(text)}
 				>{text}</button

@@ -1,6 +1,7 @@
 <!-- @component One cylinder cut along its axis, P to the left: what is in drawn out, what is not yet only dotted, what is in hand underlined. -->
 <script lang="ts">
 	import { placeKey } from '@exetasis/core/mat';
+	import { inPump } from '@exetasis/core/record';
 	import { drawingOf } from '$lib/glyph/drawing';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { BOX, cylinderSection } from './section';
@@ -21,7 +22,9 @@
 	const placeAt = ({ key, per }: (typeof bench.stations)[number]) =>
 		places.get(placeKey(key, per === 'cylinder' ? cylinder : 0));
 	const section = $derived(cylinderSection(bench.stations.filter((station) => placeAt(station))));
-	const left = $derived([...places.values()].filter((one) => one.cylinder === cylinder && !one.record.putIn).length);
+	const left = $derived(
+		[...places.values()].filter((one) => one.cylinder === cylinder && !inPump(bench.build, one)).length
+	);
 
 	const WALL = 7; // of the housing above and below
 	const AXIS = WALL + BOX / 2;
@@ -44,7 +47,8 @@
 	{/each}
 	<path class="axis" d="M-2 {AXIS}H{section.width + 2}" />
 	{#each section.pieces as { station, from, to, through } (station.key)}
-		{@const dotted = !placeAt(station)?.record.putIn}
+		{@const here = placeAt(station)}
+		{@const dotted = !here || !inPump(bench.build, here)}
 		<g class:dotted>
 			{#if inHand.includes(station.key)}
 				<rect class="here" x={from} y={WALL + BOX - 2} width={to - from} height="3" />

@@ -155,6 +155,7 @@
 				<div class="words">
 					<b>{station.name}{station.pieces > 1 ? `, ${station.pieces} at each place` : ''}</b>
 					{#each directions(key) as text (text)}{#if text}<p>{text}</p>{/if}{/each}
+					{#if station.elastomer}<p class="soft">Made of {station.elastomer}: use nothing that attacks it.</p>{/if}
 					{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
 					{#each toolsIn(station) as tool (tool)}<p class="soft">{tool}</p>{/each}
 					{#each station.cautions.filter(({ when }) => when !== 'out') as caution (caution.text)}<CautionNote

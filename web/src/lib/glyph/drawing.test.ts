@@ -34,7 +34,20 @@ describe('drawingOf', () => {
 		['fescue', 'supportRing', true], // flat to P
 		['heather', 'frontGuide', true], // smaller side to P; drawn at the right
 		['thrift', 'sleeve', false], // counterbore to C, where it is drawn
-		['thrift', 'piston', true]
+		['thrift', 'piston', true],
+		['thrift', 'conicalWasher', true], // its hollow to C; drawn to the left
+		['campion', 'conicalWasher', true],
+		['campion', 'springRetainer', true], // its stem to P; drawn to the right
+		// Against its mate: the taper of a seat is drawn to the right, and so is the cone of a poppet.
+		['campion', 'dischargeSeat', true], // its valve lies on the pressure side
+		['nettle', 'inletSeat', true],
+		['nettle', 'inletPoppet', false], // its seat lies on the crank side
+		['bracken', 'outletSeat', true],
+		['bracken', 'outletValve', false],
+		['comfrey', 'outletSeat', true], // inlet and outlet valve of this head face opposite ways
+		['comfrey', 'inletSeat', false],
+		['marram', 'inletSeat', false],
+		['marram', 'dischargeSeat', true]
 	])('%s, %s: mirrored %s', (model, key, mirrored) => expect(drawn(model, key).mirrored).toBe(mirrored));
 	it('draws the end that the sheet names: a V is no groove', () => {
 		const [male, female] = [drawn('larch', 'maleAdapter'), drawn('larch', 'femaleAdapter')];

@@ -25,9 +25,12 @@ const ownEnd: Partial<Record<PartTypeKey, Partial<Record<Feature, readonly Shape
 const atRightEnd: Partial<Record<PartTypeKey, readonly Feature[]>> = {
 	adapter: ['flat'],
 	guide: ['cone', 'step'],
-	lipSeal: ['flat'],
+	lipSeal: ['flat', 'cone'],
 	plunger: ['counterbore', 'groove'],
-	sleeve: ['counterbore']
+	sleeve: ['counterbore'],
+	springRetainer: ['tab', 'leg'],
+	valve: ['cone', 'taper'],
+	valveSeat: ['taper']
 };
 
 /** A part's outlines, and whether they are mirrored so that its feature points where it has to: P to the left. */

@@ -12,7 +12,7 @@
 	import { foundState, foundWords } from '$lib/words/found';
 	import { hazardName } from '$lib/words/hazards';
 	import { refitWords } from '$lib/words/orientation';
-	import { placeName } from '$lib/words/place';
+	import { inSentence, placeName } from '$lib/words/place';
 
 	interface Props {
 		sheet: ModelSheet;
@@ -48,6 +48,13 @@
 			? []
 			: [`may be lapped down to ${formatQuantity(station.design.leastHeight, shownUnit('length', units()))}`]),
 		...abrasive,
+		...(station.spoils.length > 0
+			? [
+					`its failure spoils: ${station.spoils
+						.map((key) => inSentence(sheet.stations.find((one) => one.key === key)?.name ?? key))
+						.join(', ')}`
+				]
+			: []),
 		...lookAlikesOf(sheet, station.key)
 	]);
 	let open = $state(false);

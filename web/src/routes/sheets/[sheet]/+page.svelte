@@ -8,6 +8,7 @@
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import Tip from '$lib/ui/Tip.svelte';
+	import HowBuilt from '$lib/sheet/HowBuilt.svelte';
 	import Documents from '$lib/sheet/Documents.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { layoutName } from '$lib/words/layout';
@@ -139,6 +140,7 @@
 		{/each}
 	</tbody>
 </table>
+<HowBuilt {sheet} currency={data.shop?.currency ?? ''} />
 
 <style>
 	.stack {

@@ -1,0 +1,100 @@
+<!-- @component What a sheet says beyond its parts: sub-assemblies, order, fastenings, kits, look-alikes and variants. -->
+<script lang="ts">
+	import type { ModelSheet } from '@exetasis/core/record';
+	import BoltMap from '$lib/measure/BoltMap.svelte';
+	import CylinderOne from '$lib/strip/CylinderOne.svelte';
+	import { formatNumber } from '$lib/ui/numbers';
+
+	interface Props {
+		sheet: ModelSheet;
+		currency: string;
+	}
+	let { sheet, currency }: Props = $props();
+	const nameOf = (key: string): string =>
+		[...sheet.stations, ...sheet.subAssemblies].find((one) => one.key === key)?.name ??
+		sheet.steps.find((one) => one.key === key)?.text ??
+		key;
+	const names = (keys: readonly string[]) => keys.map(nameOf).join(' → ');
+	const alike = { same: 'the same part', lookAlike: 'look alike', different: 'easily taken for each other' } as const;
+	const fastened = $derived(sheet.stations.filter(({ fastening }) => fastening));
+</script>
+
+{#if sheet.cylinderOne}
+	<h2 class="mt-4">Cylinder 1</h2>
+	<CylinderOne cylinderOne={sheet.cylinderOne} count={sheet.cylinders} />
+{/if}
+{#if sheet.subAssemblies.length > 0}
+	<h2 class="mt-4">Sub-assemblies</h2>
+	<ul>
+		{#each sheet.subAssemblies as { key, name, parts, how, sure } (key)}
+			<li><b>{name}</b>: {names(parts)}. {how ?? ''}{sure === 'deduced' ? ' (deduced)' : ''}</li>
+		{/each}
+	</ul>
+{/if}
+<h2 class="mt-4">Order</h2>
+{#if sheet.order.length === 0}
+	<p class="soft">Not stated: parts go back in the reverse of the order in which they come out.</p>
+{/if}
+<ul>
+	{#each sheet.order as { first, why, sure } (first.join())}
+		<li>{names(first)}. <span class="soft">{why}{sure === 'deduced' ? ' (deduced)' : ''}</span></li>
+	{/each}
+</ul>
+{#if fastened.length > 0}
+	<h2 class="mt-4">Tightening</h2>
+	<div class="fastened">
+		{#each fastened as { key, name, fastening } (key)}
+			<section>
+				<h3>{name}</h3>
+				<BoltMap fastening={fastening!} />
+			</section>
+		{/each}
+	</div>
+{/if}
+{#if sheet.kits.length > 0}
+	<h2 class="mt-4">Kits</h2>
+	<ul>
+		{#each sheet.kits as { number, name, price, holds } (number)}
+			<li>
+				<b>{number}</b>
+				{name}, {formatNumber(price)}
+				{currency}: {holds.map(({ station, pieces }) => `${pieces} × ${nameOf(station)}`).join(', ')}
+			</li>
+		{/each}
+	</ul>
+{/if}
+{#if sheet.lookAlikes.length > 0}
+	<h2 class="mt-4">Look-alikes</h2>
+	<ul>
+		{#each sheet.lookAlikes as { stations, are, by, text } (stations.join())}
+			<li>
+				<b>{stations.map(nameOf).join(', ')}</b>: {alike[are]}. {text}{by.length > 0
+					? ` Told apart by: ${by.join(', ')}.`
+					: ''}
+			</li>
+		{/each}
+	</ul>
+{/if}
+{#if sheet.variants.length > 0}
+	<h2 class="mt-4">Variants</h2>
+	<ul>
+		{#each sheet.variants as { key, name, choices, per } (key)}
+			<li><b>{name}</b>{per === 'cylinder' ? ', per cylinder' : ''}: {choices.map((one) => one.name).join(', ')}</li>
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	ul {
+		list-style: square;
+		padding-left: 1.3rem;
+		line-height: 1.4;
+		max-width: 70rem;
+	}
+	.fastened {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
+		gap: 12px;
+		align-items: start;
+	}
+</style>

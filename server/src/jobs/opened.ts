@@ -1,5 +1,5 @@
 import { placeKey, placesOf } from '@exetasis/core/mat';
-import { openedCylinders, wrongCylinder, type ModelSheet, type Opening } from '@exetasis/core/record';
+import { openedCylinders, stationsInScope, wrongCylinder, type ModelSheet, type Opening } from '@exetasis/core/record';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { pinnedSheet } from '../sheets';
 
@@ -49,7 +49,11 @@ export function changeOpened(scope: ShopScope, jobId: string, cylinders: readonl
 			laid.map(({ partId, station, cylinder }) => ({ jobId, partId, station, cylinder }))
 		);
 		await of(within, 'job').change({ id: jobId }, { arrival: withCylinders(sheet, job.arrival, cylinders) });
-		return { kind: 'changed', added: laid.length, removed: gone.length };
+		// The mat shows what the scope opens of them.
+		const shown = new Set(stationsInScope(sheet, job).map(({ key }) => key));
+		const count = (some: readonly { readonly station: string }[]) =>
+			some.filter(({ station }) => shown.has(station)).length;
+		return { kind: 'changed', added: count(laid), removed: count(gone) };
 	});
 }
 

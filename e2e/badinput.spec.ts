@@ -49,7 +49,6 @@ test('hours lower than last time are asked about, not forbidden; the form keeps 
 	await expect(page.getByLabel('Complaint')).toHaveValue('Planned');
 	await page.getByLabel('Meter replaced').fill('0');
 	await page.getByRole('button', { name: 'Receive' }).click();
-	await expect(page.getByRole('heading', { level: 1 }).or(page.getByText('0 of'))).toBeVisible();
 	await expect(page).toHaveURL(/strip$/);
 });
 

@@ -25,7 +25,7 @@ const cautioned = (sheet: ModelSheet, model: string): ModelSheet => ({
 	...sheet,
 	model,
 	revision: 1,
-	stations: sheet.stations.map((station) => ({ ...station, caution }))
+	stations: sheet.stations.map((station) => ({ ...station, cautions: [caution] }))
 });
 
 /** Five cylinders and thirty stations: as many as any pump has. */

@@ -25,7 +25,7 @@
 	import { shortTime } from '$lib/ui/time';
 	import { buildStepName } from '$lib/words/steps';
 	import CylinderDrawing from './CylinderDrawing.svelte';
-	import CylinderOne from '$lib/strip/CylinderOne.svelte';
+	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import Despite from './Despite.svelte';
 	import JoinedParts from './JoinedParts.svelte';
 	import PutIn from './PutIn.svelte';

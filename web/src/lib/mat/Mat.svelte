@@ -126,7 +126,12 @@
 			<tbody>
 				{#each cylinders as cylinder (cylinder)}
 					<tr>
-						<th scope="row" class="cylinder figures" aria-label="Cylinder {cylinder}">{cylinder}</th>
+						<th
+							scope="row"
+							class="cylinder figures"
+							aria-label="Cylinder {cylinder}"
+							title={bench.bench.sheet.cylinderOne?.text}>{cylinder}</th
+						>
 						{#each groups as group (group.key)}
 							{#if isFolded(group)}
 								{@const left = leftIn(group, cylinder)}

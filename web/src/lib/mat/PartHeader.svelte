@@ -4,6 +4,7 @@
 	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import type { Policy } from '@exetasis/core/decide';
 	import type { Lie, ModelSheet } from '@exetasis/core/record';
+	import CylinderRow from '$lib/pump/CylinderRow.svelte';
 	import { lookAlikesOf } from './lookAlikes';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import type { WhereToLook } from '@exetasis/core/trace';
@@ -67,6 +68,14 @@
 <div class="part">
 	<div class="name">
 		<h1>{placeName(station.name, cell.cylinder)}</h1>
+		{#if sheet.cylinderOne && sheet.cylinders > 1 && cell.cylinder > 0}
+			<CylinderRow
+				first={sheet.cylinderOne.side}
+				count={sheet.cylinders}
+				marked={cell.cylinder}
+				label="Cylinder {cell.cylinder} seen from the pressure side. {sheet.cylinderOne.text}"
+			/>
+		{/if}
 		<p class="direction">{refitWords(station, sheet, up, part.record)}</p>
 		<p class="soft facts">{facts.join(' · ')}</p>
 	</div>
@@ -107,7 +116,7 @@
 		min-width: 0;
 		display: flex;
 		flex-wrap: wrap;
-		align-items: baseline;
+		align-items: center;
 		gap: 0 0.9rem;
 	}
 	h1 {

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { ModelSheet } from '@exetasis/core/record';
 	import BoltMap from '$lib/measure/BoltMap.svelte';
-	import CylinderOne from '$lib/strip/CylinderOne.svelte';
+	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 
 	interface Props {

@@ -11,7 +11,7 @@
 	import ToolsAtHand from '$lib/pump/ToolsAtHand.svelte';
 	import Cylinders from '$lib/pump/Cylinders.svelte';
 	import PartAges from '$lib/pump/PartAges.svelte';
-	import CylinderOne from '$lib/strip/CylinderOne.svelte';
+	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import Variants from '$lib/pump/Variants.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';

@@ -5,7 +5,7 @@
 	import { keptForm } from '$lib/forms/kept';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Cylinders from '$lib/pump/Cylinders.svelte';
-	import CylinderOne from '$lib/strip/CylinderOne.svelte';
+	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 
 	let { data } = $props();

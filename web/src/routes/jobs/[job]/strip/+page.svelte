@@ -3,7 +3,7 @@
 	import { stepsInScope } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Photos from '$lib/log/Photos.svelte';
-	import CylinderOne from '$lib/strip/CylinderOne.svelte';
+	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import MadeOf from '$lib/strip/MadeOf.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import PartsOut from '$lib/strip/PartsOut.svelte';

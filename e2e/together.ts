@@ -9,7 +9,9 @@ export async function putTogether(page: Page, until?: string): Promise<void> {
 	await toStage(page, 'Build');
 	const finished = page.getByRole('heading', { name: 'It is together' });
 	const step = page.getByText(/^Step \d+ of \d+$/);
-	const empty = page.getByRole('group', { name: 'Put in' }).getByRole('button', { pressed: false });
+	const empty = page
+		.getByRole('group', { name: 'Put in' })
+		.getByRole('button', { name: /^(?!All).+: /, pressed: false });
 	const pass = page.getByRole('button', { name: /^Whole pass/ });
 	const tighten = page.getByRole('button', { name: /^(The wrench let go|It is tight)/ });
 	const sign = page.getByRole('button', { name: /^Sign off step/ });

@@ -178,7 +178,9 @@
 				>{/each}
 		{:else}
 			<span class="soft"
-				>Touch a part for “as it should be”, then say what was otherwise. Each cylinder by itself: others may differ.</span
+				>Touch a part for “as it should be”, then say what was otherwise.{rows.some((cylinder) => cylinder > 0)
+					? ' Each cylinder by itself: others may differ.'
+					: ''}</span
 			>
 		{/if}
 	</div>

@@ -17,6 +17,7 @@
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { shortTime } from '$lib/ui/time';
 	import Despite from '$lib/build/Despite.svelte';
+	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import AsFound from './AsFound.svelte';
 	import Crank from './Crank.svelte';
 	import CylindersDone from './CylindersDone.svelte';
@@ -97,6 +98,9 @@
 	<h1 id="step-in-hand">{step.text}</h1>
 	{#each locksInForce(steps, done) as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each cautions as { caution, of } (caution.text)}<CautionNote {caution} {of} />{/each}
+	{#if sheet.cylinderOne && cylinders.length > 1 && (step.stations.length > 0 || step.per === 'cylinder')}
+		<CylinderOne cylinderOne={sheet.cylinderOne} count={sheet.cylinders} />
+	{/if}
 	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="out" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if kept}<p class="wrong">{kept}</p>{/if}

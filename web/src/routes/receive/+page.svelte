@@ -109,6 +109,27 @@
 				/>
 				<Field name="tag" label="Its name there" hint="Port set" bind:value={$form.tag} errors={$errors.tag} />
 			{/if}
+			{#if model && model.cylinders > 1 && model.cylinderOne}
+				<CylinderOne cylinderOne={model.cylinderOne} count={model.cylinders} />
+				<label class="reason"
+					><input
+						type="checkbox"
+						name="cylinderOne"
+						value="checked"
+						checked={$form.cylinderOne === 'checked'}
+						onchange={({ currentTarget }) => ($form.cylinderOne = currentTarget.checked ? 'checked' : '')}
+					/>Cylinder 1 is at that end</label
+				>
+			{/if}
+			{#if known}<PartAges pump={known.id} />{/if}
+			{#if model && model.variants.length > 0}
+				<Variants
+					{model}
+					known={known !== undefined}
+					bind:chosen={() => $form.variants ?? '{}', (answers) => ($form.variants = answers)}
+					problem={$errors.variants?.[0]}
+				/>
+			{/if}
 		</fieldset>
 		<fieldset class="sheet">
 			<legend>Why and how far</legend>
@@ -171,29 +192,8 @@
 					/>
 				{/if}
 			{/if}
-			{#if model && model.cylinders > 1 && model.cylinderOne}
-				<CylinderOne cylinderOne={model.cylinderOne} count={model.cylinders} />
-				<label class="reason"
-					><input
-						type="checkbox"
-						name="cylinderOne"
-						value="checked"
-						checked={$form.cylinderOne === 'checked'}
-						onchange={({ currentTarget }) => ($form.cylinderOne = currentTarget.checked ? 'checked' : '')}
-					/>Cylinder 1 is at that end</label
-				>
-			{/if}
-			{#if known}<PartAges pump={known.id} />{/if}
 			{#if model && model.cylinders > 1}
 				<Cylinders count={model.cylinders} bind:opened={$form.cylinders} problem={$errors.cylinders?.[0]} />
-			{/if}
-			{#if model && model.variants.length > 0}
-				<Variants
-					{model}
-					known={known !== undefined}
-					bind:chosen={() => $form.variants ?? '{}', (answers) => ($form.variants = answers)}
-					problem={$errors.variants?.[0]}
-				/>
 			{/if}
 		</fieldset>
 		<fieldset class="sheet">

@@ -3,7 +3,6 @@
 	import { stepsInScope } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Photos from '$lib/log/Photos.svelte';
-	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import MadeOf from '$lib/strip/MadeOf.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import PartsOut from '$lib/strip/PartsOut.svelte';
@@ -45,10 +44,6 @@
 
 <svelte:head><title>Strip {job.serial} · Exetasis</title></svelte:head>
 <StepColumns>
-	{#if sheet.cylinderOne && sheet.cylinders > 1}<CylinderOne
-			cylinderOne={sheet.cylinderOne}
-			count={sheet.cylinders}
-		/>{/if}
 	{#if asksHere}<MadeOf open={data.open!} form={data.form} />{/if}
 	{#if step}
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} onsigned={() => (picked = undefined)} />{/key}

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { readTorque, tighteningPasses, torqueWindow } from '@exetasis/core/build';
 	import { fromBase, parseQuantity, toBase, unitLabel, type Unit } from '@exetasis/core/quantity';
-	import { boltStates, type BuildPlace, type Tightened } from '@exetasis/core/record';
+	import { boltStates, inPump, type BuildPlace, type Tightened } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import BoltMap from '$lib/measure/BoltMap.svelte';
 	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
@@ -36,7 +36,7 @@
 	const target = $derived(torqueWindow(fastening, passes[pass].share));
 	const torque = (nm: number) => formatQuantity(nm, units().torque);
 	const last = $derived(place.record.tightened.at(-1));
-	const isIn = $derived(place.record.putIn !== undefined);
+	const isIn = $derived(inPump(bench.build, place));
 
 	let typed = $state('');
 	/** Past hand-tight, as it was counted here. */

@@ -102,6 +102,21 @@ test('bolts go in their order to their torque; a reading in another unit is aske
 	await expect(page.getByText(/27 of 27 pieces are in/)).toBeVisible();
 });
 
+test('what is joined on the bench is tightened in the pump, not before', async ({ browser }) => {
+	test.setTimeout(240_000);
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page, 'plunger', { model: 'Bulrush' });
+	await renewAll(page, job);
+	await putTogether(page, 'Plunger with gasket, retainer and slinger');
+	const retainer = page.getByRole('region', { name: 'Tighten Plunger retainer, cylinder 1' });
+	await expect(retainer).toContainText('by hand first');
+	await expect(retainer.getByRole('button', { name: /^(The wrench let go|It is tight|Whole pass)/ })).toHaveCount(0);
+	await place(page, 'Plunger with gasket, retainer and slinger, cylinder 1').click();
+	await retainer.getByRole('button', { name: /^(The wrench let go|It is tight)/ }).click();
+	await putTogether(page);
+	await expect(page.getByText(/^Rejected/)).toHaveCount(0);
+});
+
 test('a sealer’s time runs on every page, and caps that come too late are refused', async ({ browser }) => {
 	test.setTimeout(240_000);
 	const page = await pageOf(browser, 'technician');

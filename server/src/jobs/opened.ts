@@ -2,13 +2,14 @@ import { placeKey, placesOf } from '@exetasis/core/mat';
 import { openedCylinders, stationsInScope, wrongCylinder, type ModelSheet, type Opening } from '@exetasis/core/record';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { pinnedSheet } from '../sheets';
+import { spokenOf, type NamedPart } from './spokenOf';
 
 export type Opened =
 	| { readonly kind: 'changed'; readonly added: number; readonly removed: number }
 	| { readonly kind: 'unknownJob' | 'released' | 'noneOpen' }
 	| { readonly kind: 'wrongCylinder'; readonly cylinder: number }
 	/** Parts of a cylinder that is to stay shut, of which something is recorded. */
-	| { readonly kind: 'spokenOf'; readonly parts: readonly { readonly name: string; readonly cylinder: number }[] };
+	| { readonly kind: 'spokenOf'; readonly parts: readonly NamedPart[] };
 
 /**
  * Changes which cylinders a job opens: their parts come on to the mat, those of cylinders that stay shut after all leave it.
@@ -25,18 +26,8 @@ export function changeOpened(scope: ShopScope, jobId: string, cylinders: readonl
 		if (wrong !== undefined) return { kind: 'wrongCylinder', cylinder: wrong };
 		const cells = await of(within, 'matCell').all({ jobId });
 		const gone = cells.filter(({ cylinder }) => cylinder > 0 && !cylinders.includes(cylinder));
-		const spoken = await of(within, 'logEntry').all(
-			{ jobId, partId: gone.map(({ partId }) => partId) },
-			{ attributes: ['partId'] }
-		);
-		if (spoken.length > 0) {
-			const named = new Set(spoken.map(({ partId }) => partId));
-			const parts = gone.filter(({ partId }) => named.has(partId));
-			return {
-				kind: 'spokenOf',
-				parts: parts.map(({ station, cylinder }) => ({ name: nameOf(sheet, station), cylinder }))
-			};
-		}
+		const parts = await spokenOf(within, jobId, sheet, gone);
+		if (parts.length > 0) return { kind: 'spokenOf', parts };
 		const before = openedCylinders(sheet, job);
 		const fresh = cylinders.filter((one) => !before.includes(one));
 		const places = new Set(placesOf(sheet, job.variants).map(({ station, cylinder }) => placeKey(station, cylinder)));
@@ -56,8 +47,6 @@ export function changeOpened(scope: ShopScope, jobId: string, cylinders: readonl
 		return { kind: 'changed', added: count(laid), removed: count(gone) };
 	});
 }
-
-const nameOf = ({ stations }: ModelSheet, key: string): string => stations.find((one) => one.key === key)?.name ?? key;
 
 // All of them is what nothing is said of.
 function withCylinders<A extends NonNullable<Opening['arrival']>>(

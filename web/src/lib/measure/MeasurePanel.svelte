@@ -218,6 +218,7 @@
 			/>
 		</div>
 		{#if problem}<p class="wrong" id="{id}-problem" role="alert">{problem}</p>{/if}
+		<!-- While a reading is in question, the gauge and the mates give their room to the question. -->
 		{#if slip}
 			{#await import('./SlipQuestion.svelte') then { default: SlipQuestion }}
 				<SlipQuestion
@@ -228,22 +229,23 @@
 					onagain={(row, column) => again(row, column, slip.characteristic)}
 				/>
 			{/await}
+		{:else}
+			<select
+				class="select gauge"
+				aria-label="With"
+				value={gauge?.id ?? ''}
+				disabled={locked || gauges.length === 0}
+				onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
+			>
+				{#each gauges as one (one.id)}<option value={one.id}
+						>With {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
+					>{/each}
+				{#if gauges.length === 0}<option value="">No {kind.instrument}: a shop caliper’s uncertainty is assumed</option
+					>{/if}
+			</select>
 		{/if}
-		<select
-			class="select gauge"
-			aria-label="With"
-			value={gauge?.id ?? ''}
-			disabled={locked || gauges.length === 0}
-			onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
-		>
-			{#each gauges as one (one.id)}<option value={one.id}
-					>With {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
-				>{/each}
-			{#if gauges.length === 0}<option value="">No {kind.instrument}: a shop caliper’s uncertainty is assumed</option
-				>{/if}
-		</select>
 		<ReadingGrid {sheet} {size} name={kind.name} {place} onchoose={again} />
-		<Mates mates={bench.matesOf(part)} {onmate} />
+		{#if !slip}<Mates mates={bench.matesOf(part)} {onmate} />{/if}
 	{/if}
 </section>
 

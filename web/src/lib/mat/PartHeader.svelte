@@ -73,6 +73,7 @@
 				first={sheet.cylinderOne.side}
 				count={sheet.cylinders}
 				marked={cell.cylinder}
+				height={20}
 				label="Cylinder {cell.cylinder} seen from the pressure side. {sheet.cylinderOne.text}"
 			/>
 		{/if}

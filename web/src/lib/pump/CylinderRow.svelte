@@ -8,15 +8,17 @@
 		marked: number;
 		/** What the drawing says, where no words beside it say the same. */
 		label?: string;
+		/** Height in pixels. */
+		height?: number;
 	}
-	let { first, count, marked, label }: Props = $props();
+	let { first, count, marked, label, height = 26 }: Props = $props();
 	const numbers = $derived(Array.from({ length: count }, (_, i) => (first === 'left' ? i + 1 : count - i)));
 </script>
 
 <svg
 	viewBox="0 0 {count * 22 + 4} 26"
-	width={count * 22 + 4}
-	height="26"
+	width={((count * 22 + 4) * height) / 26}
+	{height}
 	role={label ? 'img' : undefined}
 	aria-label={label}
 	aria-hidden={label ? undefined : true}

@@ -16,6 +16,7 @@ const sheetOf = (name: string): ModelSheet => {
 };
 
 const caution = {
+	when: 'both',
 	hazard: 'spring',
 	text: 'Hold it down with a block of wood while the last thread lets go: it jumps, and glasses are worn until it lies on the bench.'
 } as const;

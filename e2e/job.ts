@@ -37,22 +37,28 @@ export async function receivePump(
 /** The step in hand. */
 export const stepInHand = (page: Page) => page.getByRole('region', { name: /^./ }).filter({ hasText: /^Step \d+ of/ });
 
-/** Answers what the step in hand asks, as where nothing is amiss. */
-export async function answerWhatIsAsked(page: Page): Promise<void> {
+/** Answers what the step in hand asks, as where nothing is amiss; answers with how many touches it took. */
+export async function answerWhatIsAsked(page: Page): Promise<number> {
 	const step = stepInHand(page);
+	let touches = 0;
+	const touch = async (button: Locator) => {
+		touches++;
+		await button.click();
+	};
 	for (const group of await step.getByRole('group', { name: /^(See that|Count|Note|.*\?$)/ }).all()) {
 		const seen = group.getByRole('button', { name: /^(Seen|All \d+)$/ });
 		const take = group.getByRole('button', { name: 'Take' });
 		const setting = (await group.getByText(/^Note the setting/).count()) > 0;
-		if ((await seen.count()) > 0) await seen.click();
+		if ((await seen.count()) > 0) await touch(seen);
 		else if ((await take.count()) > 0) {
 			await group.getByRole('textbox').fill(setting ? '6 MPa' : 'Nothing to note');
-			await take.click();
+			await touch(take);
 		} else if ((await group.getByRole('button', { pressed: true }).count()) === 0)
-			await group.getByRole('button').first().click();
+			await touch(group.getByRole('button').first());
 	}
 	const ways = step.getByRole('group', { name: 'Done how' }).getByRole('button');
-	if ((await ways.count()) > 0) await ways.first().click();
+	if ((await ways.count()) > 0) await touch(ways.first());
+	return touches;
 }
 
 /** Signs every step off, one after the other. */

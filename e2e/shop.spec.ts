@@ -190,10 +190,10 @@ test('an empty shop is led from its first sheet to the first verdict in 25 touch
 	touches++;
 	await expect(page.getByText('Nothing is on record yet. Begin here:')).toBeVisible();
 	await touch(page.getByText('1. Take in a model sheet'));
-	const text = readFileSync(new URL('../demo/sheets/comfrey.json', import.meta.url), 'utf8');
+	const text = readFileSync(new URL('../demo/sheets/nettle.json', import.meta.url), 'utf8');
 	await page.getByLabel('or its text').fill(text);
 	await touch(page.getByText('Check and take in'));
-	await expect(page.getByRole('heading', { name: /Comfrey/ })).toBeVisible();
+	await expect(page.getByRole('heading', { name: /Nettle/ })).toBeVisible();
 	await touch(page.getByText('Floor', { exact: true }).first());
 	await touch(page.getByText('2. Add a gauge'));
 	await page.getByLabel('Name', { exact: true }).fill('Micrometer 1');
@@ -208,7 +208,7 @@ test('an empty shop is led from its first sheet to the first verdict in 25 touch
 	await touch(page.getByText('3. Receive the first pump'));
 	await touch(page.getByText('A pump we do not know yet'));
 	await page.getByLabel('Serial number').fill(`SKE-${salt}`);
-	await page.getByLabel('Model', { exact: true }).selectOption('Comfrey');
+	await page.getByLabel('Model', { exact: true }).selectOption('Nettle');
 	touches++;
 	await page.getByLabel('Complaint').fill('Pressure low');
 	await page.getByLabel('Hours on its meter').fill('900');

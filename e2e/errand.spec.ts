@@ -100,8 +100,8 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	await expect(page.getByText('Nothing has recurred on this pump')).toBeVisible();
 });
 
-// Walks every part that is still open: clean where nobody looked, and where something is to be measured the nominal size, a
-// micrometre to and fro: the same number at every place within seconds would be asked about.
+// Walks every part that is still open: inspects it as clean, and enters the nominal size where a size is wanted, a micrometre to
+// and fro, because the same number at every place within seconds would be questioned.
 async function lookAtEverything(page: Page): Promise<void> {
 	const open = page.getByRole('button', { name: /; not looked at/ });
 	for (let left = await open.count(); left > 0; left--) {

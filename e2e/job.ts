@@ -37,7 +37,7 @@ export async function receivePump(
 /** The step in hand. */
 export const stepInHand = (page: Page) => page.getByRole('region', { name: /^./ }).filter({ hasText: /^Step \d+ of/ });
 
-/** Answers what the step in hand asks, as where nothing is amiss; answers with how many touches it took. */
+/** Answers the questions of the step in hand as for a sound pump; returns how many touches it took. */
 export async function answerWhatIsAsked(page: Page): Promise<number> {
 	const step = stepInHand(page);
 	let touches = 0;

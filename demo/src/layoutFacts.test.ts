@@ -120,7 +120,7 @@ describe.each(all)('%s', (_, sheet, facts) => {
 			).toEqual(keys);
 		}
 	});
-	it('says which way a part points for whoever loads it', () => {
+	it('says which way a part points for the person who loads it', () => {
 		for (const line of lines(facts.loaded)) {
 			const [scope, key, side] = line.split(' ');
 			const { face, in: assembly } = stationOf(sheet, key);
@@ -194,7 +194,7 @@ describe.each(all)('%s', (_, sheet, facts) => {
 				expect(oil, sheet.model).toBeLessThan(opens(key));
 			}
 	});
-	it('calls no part either way round but one that is alike from both sides, or of which that is stated', () => {
+	it('says “either way round” only of parts that are alike from both sides, or where the layout says so', () => {
 		const stated = ['valveCap', 'keyholeWasher'];
 		for (const { key, type, face } of sheet.stations)
 			if (face.toward === 'either' && !partType(type).symmetric)

@@ -4,7 +4,7 @@ export interface LayoutFacts {
 	readonly before: Readonly<Record<string, string>>;
 	/** What is joined on the bench before it goes in: "a + b", in the order in which it is joined. */
 	readonly joined: string;
-	/** How a side points for whoever loads the part: up or down on the bench, away on the mounted pump. By scope and station. */
+	/** How a side points for the person who loads the part: up or down on the bench, away on the mounted pump. By scope and station. */
 	readonly loaded: string;
 	/** Everything threaded. */
 	readonly tightened: string;

@@ -6,7 +6,7 @@ export interface AgesAt {
 	readonly parts: number;
 	/** Hours on the youngest and on the oldest part whose age is known; left out where none is. */
 	readonly known?: { readonly least: number; readonly most: number };
-	/** Parts that nobody saw fitted. */
+	/** Parts whose fitting is not on record. */
 	readonly unknown: number;
 }
 

@@ -120,7 +120,7 @@ function answerOf(ask: Ask, { sheet, job }: Bench): unknown {
 	}
 }
 
-/** The answers to what a step asks, where nothing is amiss. */
+/** The answers to the questions of a step, for a sound pump. */
 export const answersTo = (bench: Bench, user: SignedIn, { key, asks }: Pick<Step, 'key' | 'asks'>): Entry[] =>
 	asks.flatMap((ask, i) =>
 		askedAt(ask, openedCylinders(bench.sheet, bench.job)).map((cylinder) =>

@@ -45,7 +45,7 @@ const ALIKE_FROM = 4; // places
 const SECONDS_A_READING = 1;
 
 /**
- * Sizes of a part of which a reading is probably a slip: better than new by more than tolerance, gauge and temperature explain,
+ * Sizes of a part with a reading that is probably a slip: better than new by more than tolerance, gauge and temperature explain,
  * worn faster than one in 10,000 such parts, or all places alike within seconds. Readings that were confirmed are not asked about.
  *
  * Shape: readings as they stand in the log. Units: those of each characteristic; hours. A reading is never refused for it.
@@ -150,7 +150,7 @@ export function chanceOfWear(
 	return sum;
 }
 
-// Whoever holds the gauge needs more than a second a place: what is typed faster is typed, not read.
+// A reading takes more than a second a place. Numbers that come faster were typed, not read.
 function allAlike(sheet: SheetCharacteristic, readings: readonly Reading[]): Slip | undefined {
 	const places = new Set(readings.map(({ payload: { row, column } }) => `${row}/${column}`));
 	const [first] = readings;

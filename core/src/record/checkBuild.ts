@@ -31,7 +31,7 @@ const deeperFirst = (part: string, missing: Missing | undefined): EntryProblem |
 	};
 };
 
-/** Why a part may not go in now: nobody has decided on it or judged its bore, or what comes before it is not in. */
+/** Why a part may not go in now: it is not decided, its bore is not judged, or what comes before it is not in. */
 export function keptOut(build: Together, part: string, holdOrder = true): EntryProblem | undefined {
 	const place = build.places.get(part);
 	if (!place) return { code: 'unknownPart' };

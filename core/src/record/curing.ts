@@ -1,4 +1,4 @@
-import type { BuildStep, ModelSheet, Product } from './sheet';
+import { stationKeysOf, type BuildStep, type ModelSheet, type Product } from './sheet';
 
 /** A product that was put on and has not set yet. */
 export interface Curing {
@@ -17,13 +17,11 @@ export function curing(
 	plan: readonly Pick<BuildStep, 'key' | 'stations' | 'joined'>[],
 	signed: { get(key: string): number | undefined }
 ): Curing[] {
-	const within = (key: string): string[] =>
-		subAssemblies.find((one) => one.key === key)?.parts.flatMap(within) ?? [key];
 	return products.flatMap((product): Curing[] => {
 		const { cureMinutes } = product;
 		if (cureMinutes === undefined) return [];
 		const uses = plan.flatMap((step) => {
-			const parts = step.stations.flatMap(within);
+			const parts = step.stations.flatMap((key) => stationKeysOf(subAssemblies, key));
 			const used = stations.some(
 				({ key, products: on }) => parts.includes(key) && on.some((one) => one.product === product.key)
 			);

@@ -36,7 +36,7 @@ export function facesUpAt(
 	return stripped;
 }
 
-/** Where a side of a part points for whoever loads it: up or down on the bench, toward them or away on the pump. */
+/** Where a side of a part points for the person who loads it: up or down on the bench, toward them or away on the pump. */
 export function benchSide(side: Face, lie: Lie): 'up' | 'down' | 'towardYou' | 'awayFromYou' {
 	if (lie === 'mounted') return side === 'P' ? 'towardYou' : 'awayFromYou';
 	return side === lie ? 'up' : 'down';

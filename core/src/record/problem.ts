@@ -34,7 +34,7 @@ const ofJob = [
 		part: words,
 		before: words,
 		cylinder: z.number(),
-		/** Left out where nobody has stated one. */
+		/** Left out if none is stated. */
 		why: words.optional(),
 		sure: z.enum(['stated', 'deduced']),
 		/** It is in, and not tightened. */

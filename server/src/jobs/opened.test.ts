@@ -33,7 +33,7 @@ it('lays out a cylinder that is opened after all, and clears one that stays shut
 	expect(await cylindersOf(bench.job.id)).toEqual([0, 1]);
 });
 
-it('keeps a cylinder open of which something is recorded', async () => {
+it('keeps a cylinder open if something is recorded about its parts', async () => {
 	const bench = await openJob(shop);
 	const { technician } = shop.people;
 	const look = entryOf(bench, technician, 'clean', {}, partAt(bench, 'plunger', 3));

@@ -8,12 +8,12 @@ export type Opened =
 	| { readonly kind: 'changed'; readonly added: number; readonly removed: number }
 	| { readonly kind: 'unknownJob' | 'released' | 'noneOpen' }
 	| { readonly kind: 'wrongCylinder'; readonly cylinder: number }
-	/** Parts of a cylinder that is to stay shut, of which something is recorded. */
+	/** Parts with entries in the log, in a cylinder that is to stay shut. */
 	| { readonly kind: 'spokenOf'; readonly parts: readonly NamedPart[] };
 
 /**
  * Changes which cylinders a job opens: their parts come on to the mat, those of cylinders that stay shut after all leave it.
- * Nothing that is recorded is lost: a cylinder of which the log speaks stays open.
+ * Nothing that is recorded is lost: a cylinder with entries in the log stays open.
  */
 export function changeOpened(scope: ShopScope, jobId: string, cylinders: readonly number[]): Promise<Opened> {
 	return inTransaction(scope, async (within): Promise<Opened> => {

@@ -39,7 +39,7 @@ interface AskingStep {
 	readonly asks: readonly Ask[];
 }
 
-/** The questions of a step that nobody has answered, at any of the job's cylinders. `answers` holds those that are, by `askKey`. */
+/** The questions of a step that are not answered yet, at any of the job's cylinders. `answers` holds those that are, by `askKey`. */
 export const unanswered = (
 	{ key, asks }: AskingStep,
 	answers: { has(key: string): boolean },

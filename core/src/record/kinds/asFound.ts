@@ -50,7 +50,7 @@ export function addAsFound<R extends FoundSo>(record: R, entry: AsFound): R {
 }
 
 type Said<F extends Field> = Extract<AsFound['payload'], Record<F, unknown>>[F];
-/** What was said of a part in one respect; undefined where nobody has. */
+/** What the log says of a part in one respect; undefined if it says nothing. */
 function said<F extends Field>(record: FoundSo, field: F): Said<F> | undefined {
 	const payload = record[field]?.payload;
 	return payload && field in payload ? (payload as unknown as Record<F, Said<F>>)[field] : undefined;
@@ -62,9 +62,9 @@ export function brokenUp(record: FoundSo): 'allFound' | 'oneLost' | undefined {
 	return pieces === 'whole' ? undefined : pieces;
 }
 
-/** Which way a part without a stated direction lay; undefined where nobody has noted it. */
+/** Which way a part without a stated direction lay; undefined if it is not noted. */
 export const foundLay = (record: FoundSo): Said<'lay'> | undefined => said(record, 'lay');
-/** Which side of a part that may be turned has run; undefined where nobody has noted it. */
+/** Which side of a part that may be turned has run; undefined if it is not noted. */
 export const foundRan = (record: FoundSo): Said<'ran'> | undefined => said(record, 'ran');
 
 /** What an earlier assembly left: the part was not there, was there twice, faced the wrong way, or its joints lay in line. */

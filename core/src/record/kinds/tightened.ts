@@ -17,7 +17,7 @@ export const tightenedSchema = kind(
 		read: z.strictObject({ valueNm: z.number().min(0).max(50_000), typed }).optional(),
 		/** How far it was turned past hand-tight, degrees; left out where nobody counted. */
 		turnDeg: z.number().min(0).max(720).optional(),
-		/** The torque wrench of the shop that was used; left out where nobody said which. */
+		/** The torque wrench of the shop that was used; left out if it is not stated. */
 		wrench: id.optional(),
 		/** Without a wrench, though a torque is stated. */
 		byFeel: z.literal(true).optional()
@@ -65,7 +65,10 @@ export const nextBolt = (station: Pick<Station, 'fastening'>, record: Tightening
 export const groupTightened = (station: Pick<Station, 'fastening'>, record: Tightenings): boolean =>
 	nextBolt(station, record) === undefined;
 
-/** How a group was tightened: by the wrench throughout, or in part by feel though a torque is stated, or as nobody has stated one. */
+/**
+ * How a group was tightened: entirely by the wrench, or by feel, for at least one bolt or because no torque is stated.
+ * Undefined before the first bolt.
+ */
 export const tightenedBy = (
 	{ fastening }: Pick<Station, 'fastening'>,
 	{ tightened }: Tightenings

@@ -29,7 +29,7 @@ export const joinKey = (subAssembly: string): string => `join.${subAssembly}`;
 export const proveSteps = (sheet: ModelSheet, opening: Opening): Step[] =>
 	allSteps(sheet, opening).filter(({ stage }) => stage === 'prove');
 
-/** The sub-assemblies of which a job opens anything, with those of their parts that it opens. */
+/** The sub-assemblies that a job opens in whole or in part, with the parts that it opens. */
 export function subAssembliesInScope(sheet: ModelSheet, opening: Opening): SubAssembly[] {
 	const inScope = new Set(stationsInScope(sheet, opening).map(({ key }) => key));
 	// Inner ones first: a sub-assembly counts once anything in it does.
@@ -49,6 +49,10 @@ export function subAssembliesInScope(sheet: ModelSheet, opening: Opening): SubAs
 /** The sub-assembly that a station or sub-assembly is part of. */
 export const holderOf = (subAssemblies: readonly SubAssembly[], key: string): SubAssembly | undefined =>
 	subAssemblies.find(({ parts }) => parts.includes(key));
+
+/** The stations of a sub-assembly and of those within it, by key and in their order; a station's key answers with itself. */
+export const stationKeysOf = (subAssemblies: readonly SubAssembly[], key: string): string[] =>
+	subAssemblies.find((one) => one.key === key)?.parts.flatMap((part) => stationKeysOf(subAssemblies, part)) ?? [key];
 
 /**
  * The steps by which a job puts the pump together: the sheet's own; before each sub-assembly goes in, a task that joins it on

@@ -18,7 +18,7 @@ export const fasteningSchema = z
 			)
 			.min(1)
 			.max(40),
-		/** Left out: nobody has stated a torque, it goes by feel. */
+		/** Left out: no torque is stated, it is tightened by feel. */
 		torqueNm: number.positive().optional(),
 		/** The unit in which the maker states it. */
 		statedIn: z.enum(unitsOf('torque') as [Unit, ...Unit[]]).optional(),

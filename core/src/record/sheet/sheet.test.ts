@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { readSheet } from '../sheetText';
 import {
 	applies,
+	cautionsFor,
 	chosenProblem,
 	liftSheet,
 	piecesInPump,
@@ -437,6 +438,24 @@ describe('the published JSON Schema', () => {
 });
 
 describe('variants', () => {
+	it('decide which cautions hold for this pump, as a part goes out or in', () => {
+		interface Told {
+			readonly text: string;
+			readonly when?: 'out' | 'in' | 'both';
+			readonly onlyWith?: Record<string, string[]>;
+		}
+		const cautions: Told[] = [
+			{ text: 'cracks', when: 'both', onlyWith: { manifold: ['plastic'] } },
+			{ text: 'scratches', when: 'out' },
+			{ text: 'shears', when: 'in' },
+			{ text: 'heavy' }
+		];
+		const texts = (...of: [Parameters<typeof cautionsFor>[1], ('out' | 'in')?]) =>
+			cautionsFor({ cautions }, ...of).map(({ text }) => text);
+		expect(texts({ manifold: 'metal' }, 'out')).toEqual(['scratches', 'heavy']);
+		expect(texts({ manifold: 'plastic' }, 'in')).toEqual(['cracks', 'shears', 'heavy']);
+		expect(texts(undefined)).toEqual(['cracks', 'scratches', 'shears', 'heavy']); // not answered: nothing is hidden
+	});
 	it('decide what applies, at each cylinder; what nobody asked about hides nothing', () => {
 		const flat = { guide: ['flat'] };
 		expect(applies(undefined, { guide: 'u' })).toBe(true);

@@ -34,6 +34,21 @@ export function applies(onlyWith: OnlyWith, chosen: Chosen = {}, cylinder = 0): 
 	});
 }
 
+interface HoldsWhen {
+	readonly onlyWith?: OnlyWith;
+	/** Left out: in both directions. */
+	readonly when?: 'out' | 'in' | 'both';
+}
+/** The cautions of a step or part that hold for this pump, as the part goes out or in; `going` left out: in either direction. */
+export const cautionsFor = <C extends HoldsWhen>(
+	{ cautions }: { readonly cautions: readonly C[] },
+	chosen: Chosen | undefined,
+	going?: 'out' | 'in'
+): C[] =>
+	cautions.filter(
+		({ onlyWith, when = 'both' }) => applies(onlyWith, chosen) && (!going || when === 'both' || when === going)
+	);
+
 /** Why an answer does not fit the sheet's questions; undefined where it does. */
 export function chosenProblem(
 	{ variants, cylinders }: { readonly variants: readonly Variant[]; readonly cylinders: number },

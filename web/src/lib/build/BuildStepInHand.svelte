@@ -2,6 +2,7 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
 	import {
+		cautionsFor,
 		effectiveTime,
 		facesUpAt,
 		fastenersAt,
@@ -105,7 +106,7 @@
 	<h1 id="step-in-hand">{buildStepName(step)}</h1>
 	{#if step.joined}<JoinedParts {sheet} joined={step.joined} />{/if}
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
-	{#each step.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+	{#each cautionsFor(step, job.variants) as caution (caution.text)}<CautionNote {caution} />{/each}
 	{#if cylinder !== undefined && !step.joined}
 		<div class="section">
 			<b class="figures">{cylinder}</b>

@@ -1,6 +1,6 @@
 <!-- @component A task at the bench: the parts of a sub-assembly drawn in the order in which they are joined, and what is done. -->
 <script lang="ts">
-	import type { ModelSheet, SubAssembly } from '@exetasis/core/record';
+	import { stationKeysOf, type ModelSheet, type SubAssembly } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 
 	interface Props {
@@ -9,11 +9,11 @@
 	}
 	let { sheet, joined }: Props = $props();
 	// A sub-assembly within this one is drawn by its parts.
-	const stationsOf = (key: string): ModelSheet['stations'] => {
-		const inner = sheet.subAssemblies.find((one) => one.key === key);
-		return inner ? inner.parts.flatMap(stationsOf) : sheet.stations.filter((one) => one.key === key);
-	};
-	const parts = $derived(joined.parts.flatMap(stationsOf));
+	const parts = $derived(
+		joined.parts
+			.flatMap((key) => stationKeysOf(sheet.subAssemblies, key))
+			.flatMap((key) => sheet.stations.find((one) => one.key === key) ?? [])
+	);
 </script>
 
 <div class="joined">

@@ -1,6 +1,7 @@
 <!-- @component What goes in at a build step, each drawn as it must face, cylinder by cylinder: one touch for a part, a row or a bore. -->
 <script lang="ts">
 	import {
+		cautionsFor,
 		itemsOf,
 		keptOut,
 		unitKeptOut,
@@ -12,7 +13,7 @@
 	} from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
-	import { lookAlikesOf } from '$lib/mat/lookAlikes';
+	import { lookAlikesOf } from '$lib/words/lookAlikes';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import Despite from './Despite.svelte';
@@ -115,7 +116,7 @@
 		tools.flatMap(({ tool, for: when, how }) =>
 			when === 'out' || !how ? [] : [`${sheet.tools.find(({ key }) => key === tool)?.name ?? tool}: ${how}`]
 		);
-	// How each was found, where nobody has stated which way it faces; alike in all cylinders is said once.
+	// How each part was found, if the sheet does not state which way it faces. Shown once if all cylinders are alike.
 	const directions = (key: string) => {
 		const mine = inRow(key).flatMap((item) => (item.kind === 'part' ? [item.place] : []));
 		const said = mine.map(({ station, cylinder, record }) => ({
@@ -158,7 +159,7 @@
 					{#if station.elastomer}<p class="soft">Made of {station.elastomer}: use nothing that attacks it.</p>{/if}
 					{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
 					{#each toolsIn(station) as tool (tool)}<p class="soft">{tool}</p>{/each}
-					{#each station.cautions.filter(({ when }) => when !== 'out') as caution (caution.text)}<CautionNote
+					{#each cautionsFor(station, bench.bench.job.variants, 'in') as caution (caution.text)}<CautionNote
 							{caution}
 						/>{/each}
 					{#each lookAlikesOf(sheet, key) as words (words)}<p><b>Look-alikes.</b> {words}</p>{/each}

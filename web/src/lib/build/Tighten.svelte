@@ -66,10 +66,9 @@
 		return () => source.close();
 	});
 
-	const wrenches = $derived(bench.bench.gauges.filter(({ kind }) => kind === 'torque wrench'));
-	let chosenWrench = $state<string>();
+	const wrenches = $derived(bench.bench.gauges.filter(({ kind, retired }) => kind === 'torque wrench' && !retired));
 	// The wrench last used on this job stays in hand.
-	const wrench = $derived(chosenWrench ?? bench.gaugeInHand['torque wrench'] ?? wrenches.at(0)?.id);
+	const wrench = $derived(bench.gaugeInHand['torque wrench'] ?? wrenches.at(0)?.id);
 
 	function record(read?: Tightened['payload']['read'], byFeel = false) {
 		if (!next) return;
@@ -86,15 +85,17 @@
 		typed = '';
 		asked = undefined;
 	}
-	// The bolts left in the pass in hand, for whoever has gone round with a clicking wrench.
+	// The bolts left in this pass, to be entered at once after a round with a clicking wrench.
 	const restOfPass = $derived(next ? states.filter((one) => one.pass === next.pass && one.against === undefined) : []);
 	function wholePass() {
-		for (const { pass, bolt } of restOfPass)
-			bench.record({
-				kind: 'tightened',
+		const used = target && wrench ? { wrench } : {};
+		bench.record(
+			...restOfPass.map(({ pass, bolt }) => ({
+				kind: 'tightened' as const,
 				part: place.part,
-				payload: { pass, bolt, ...(target && wrench ? { wrench } : {}) }
-			});
+				payload: { pass, bolt, ...used }
+			}))
+		);
 	}
 	function take() {
 		problem = '';
@@ -140,7 +141,7 @@
 			>
 			{#if restOfPass.length > 1}
 				<button type="button" class="btn" disabled={locked} onclick={() => wholePass()}
-					>Whole pass {next.pass + 1}: {restOfPass.length} bolts clicked</button
+					>Whole pass {next.pass + 1}: {restOfPass.length} bolts {target ? 'clicked' : 'tight'}</button
 				>
 			{/if}
 			{#if target && wrenches.length > 0}
@@ -149,10 +150,7 @@
 						class="select"
 						disabled={locked}
 						value={wrench}
-						onchange={({ currentTarget }) => {
-							chosenWrench = currentTarget.value;
-							bench.gaugeInHand['torque wrench'] = currentTarget.value;
-						}}
+						onchange={({ currentTarget }) => (bench.gaugeInHand['torque wrench'] = currentTarget.value)}
 						>{#each wrenches as { id: one, name, facts } (one)}<option value={one}
 								>{name}{facts.overdue ? ' (calibration overdue)' : ''}</option
 							>{/each}</select

@@ -21,8 +21,8 @@
 	<section class="sheet" aria-label="The unit in question">
 		<h2>Stop: decide on the unit before buying parts</h2>
 		<ul>
-			{#each answers as { question, answer, means } (question)}
-				<li>{question}: {answer}. {'unit' in means ? means.unit : ''}</li>
+			{#each answers as { question, answer, cylinder, means } (`${question}/${cylinder}`)}
+				<li>{placeName(question, cylinder ?? 0)}: {answer}. {'unit' in means ? means.unit : ''}</li>
 			{/each}
 			{#each unit.triggers as { station, cylinder, pattern, severity } (`${station.key}/${cylinder}/${pattern}`)}
 				<li>

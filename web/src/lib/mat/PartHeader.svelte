@@ -3,9 +3,9 @@
 	import { shownUnit } from '@exetasis/core/quantity';
 	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import type { Policy } from '@exetasis/core/decide';
-	import type { Lie, ModelSheet } from '@exetasis/core/record';
+	import { cautionsFor, type Chosen, type Lie, type ModelSheet } from '@exetasis/core/record';
 	import CylinderRow from '$lib/pump/CylinderRow.svelte';
-	import { lookAlikesOf } from './lookAlikes';
+	import { lookAlikesOf } from '$lib/words/lookAlikes';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import type { WhereToLook } from '@exetasis/core/trace';
 	import type { CaseToWatch } from '@exetasis/server/trace/cases';
@@ -18,6 +18,8 @@
 	interface Props {
 		sheet: ModelSheet;
 		policy: Policy;
+		/** What this pump is made of. */
+		variants: Chosen;
 		part: BenchPart;
 		/** Which face of each assembly lies up now. */
 		up: ReadonlyMap<string, Lie>;
@@ -26,9 +28,10 @@
 		/** To what a case asks to be looked at first. */
 		oncheck: (where: WhereToLook) => void;
 	}
-	let { sheet, policy, part, up, cases, oncheck }: Props = $props();
+	let { sheet, policy, variants, part, up, cases, oncheck }: Props = $props();
 	const units = unitsInUse();
 	const { station, cell } = $derived(part);
+	const cautions = $derived(cautionsFor(station, variants));
 	// There is room for one beside a caution; the others are counted.
 	const first = $derived(cases.find(({ check }) => check) ?? cases.at(0));
 
@@ -92,10 +95,10 @@
 			>
 		{/if}
 	{/if}
-	{#if station.cautions.length > 0}
+	{#if cautions.length > 0}
 		<button type="button" class="caution" class:open aria-expanded={open} onclick={() => (open = !open)}
 			><span
-				>{#each station.cautions as { hazard, text } (text)}<b>Caution: {hazardName[hazard].toLowerCase()}.</b>
+				>{#each cautions as { hazard, text } (text)}<b>Caution: {hazardName[hazard].toLowerCase()}.</b>
 					{text}
 				{/each}</span
 			></button

@@ -34,6 +34,7 @@
 			{ kind: 'withdraw', payload: { entry: entry.id, why: 'confirmed' } }
 		);
 		reason = '';
+		problem = '';
 	}
 </script>
 

@@ -1,4 +1,4 @@
-<!-- @component How long the parts of a known pump have run, cylinder by cylinder, for whoever chooses what is opened. -->
+<!-- @component How long the parts of a known pump have run, cylinder by cylinder, as a help to choose what is opened. -->
 <script lang="ts">
 	import type { AgesAt } from '@exetasis/server/partAges';
 	import { formatNumber } from '$lib/ui/numbers';

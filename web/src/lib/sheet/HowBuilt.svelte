@@ -4,6 +4,7 @@
 	import BoltMap from '$lib/measure/BoltMap.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
+	import { toldApart } from '$lib/words/lookAlikes';
 
 	interface Props {
 		sheet: ModelSheet;
@@ -15,7 +16,6 @@
 		sheet.steps.find((one) => one.key === key)?.text ??
 		key;
 	const names = (keys: readonly string[]) => keys.map(nameOf).join(' → ');
-	const alike = { same: 'the same part', lookAlike: 'look alike', different: 'easily taken for each other' } as const;
 	const fastened = $derived(sheet.stations.filter(({ fastening }) => fastening));
 </script>
 
@@ -36,7 +36,7 @@
 	<p class="soft">Not stated: parts go back in the reverse of the order in which they come out.</p>
 {/if}
 <ul>
-	{#each sheet.order as { first, why, sure } (first.join())}
+	{#each sheet.order as { first, why, sure }, i (i)}
 		<li>{names(first)}. <span class="soft">{why}{sure === 'deduced' ? ' (deduced)' : ''}</span></li>
 	{/each}
 </ul>
@@ -66,11 +66,9 @@
 {#if sheet.lookAlikes.length > 0}
 	<h2 class="mt-4">Look-alikes</h2>
 	<ul>
-		{#each sheet.lookAlikes as { stations, are, by, text } (stations.join())}
+		{#each sheet.lookAlikes as alike, i (i)}
 			<li>
-				<b>{stations.map(nameOf).join(', ')}</b>: {alike[are]}. {text}{by.length > 0
-					? ` Told apart by: ${by.join(', ')}.`
-					: ''}
+				<b>{alike.stations.map(nameOf).join(', ')}</b>: {toldApart(alike)}
 			</li>
 		{/each}
 	</ul>

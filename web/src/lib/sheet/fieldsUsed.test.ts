@@ -5,7 +5,7 @@ import { expect, it } from 'vitest';
 import { sheetJsonSchema } from '@exetasis/core/record';
 
 const root = new URL('../../../../', import.meta.url).pathname;
-/** Files that define and check the format: what only they name is used by nobody. */
+/** Files that define and check the format: a field that only they name is not used. */
 const ofTheFormat = [
 	'schema',
 	'station',

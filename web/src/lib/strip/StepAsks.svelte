@@ -48,7 +48,7 @@
 			...meant(ask, value, at)
 		);
 	const cylinders = $derived(openedCylinders(sheet, job));
-	// How it was set when the pump came in, for whoever sets it again.
+	// How it was set when the pump came in: it is set to that again.
 	function foundSetting(name: string): Answer['payload']['value'] | undefined {
 		for (const other of sheet.steps)
 			for (const [i, one] of other.asks.entries())

@@ -5,7 +5,14 @@
 	import { wrenchKey } from './wrenches';
 	import { inSentence } from '$lib/words/place';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
-	import { stationsInScope, staysIn, type ModelSheet, type Opening, type Step } from '@exetasis/core/record';
+	import {
+		stationKeysOf,
+		stationsInScope,
+		staysIn,
+		type ModelSheet,
+		type Opening,
+		type Step
+	} from '@exetasis/core/record';
 
 	interface Props {
 		step: Step;
@@ -29,10 +36,8 @@
 					: []
 			)
 		);
-	const within = (key: string): string[] =>
-		sheet.subAssemblies.find((one) => one.key === key)?.parts.flatMap(within) ?? [key];
-
-	const parts = $derived(stationsInScope(sheet, job).filter((one) => step.stations.flatMap(within).includes(one.key)));
+	const handled = $derived(step.stations.flatMap((key) => stationKeysOf(sheet.subAssemblies, key)));
+	const parts = $derived(stationsInScope(sheet, job).filter(({ key }) => handled.includes(key)));
 	// Those of the step, and those of the parts that it handles.
 	const tools = $derived.by(() => {
 		const keys = new Set([

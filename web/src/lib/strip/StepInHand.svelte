@@ -4,7 +4,7 @@
 	import {
 		blockedBy,
 		consequences,
-		applies,
+		cautionsFor,
 		locksInForce,
 		mayTurn,
 		openedCylinders,
@@ -68,15 +68,13 @@
 	const cautions = $derived([
 		...new Map(
 			[
-				...step.cautions.map((caution) => ({ caution, of: undefined })),
+				...cautionsFor(step, job.variants).map((caution) => ({ caution, of: undefined })),
 				...bench.stations
 					.filter(({ key }) => step.stations.includes(key))
-					.flatMap(({ name, cautions }) =>
-						cautions.filter(({ when }) => when !== 'in').map((caution) => ({ caution, of: name }))
+					.flatMap((station) =>
+						cautionsFor(station, job.variants, 'out').map((caution) => ({ caution, of: station.name }))
 					)
-			]
-				.filter(({ caution }) => applies(caution.onlyWith, job.variants))
-				.map((one) => [one.caution.text, one] as const)
+			].map((one) => [one.caution.text, one] as const)
 		).values()
 	]);
 	const safe = $derived(step.blocking || blockedBy(steps, done).length === 0);

@@ -24,8 +24,8 @@ export function clockWords(deg: number): string {
 /**
  * Which way a part faces once it is in, in words for the way its assembly lies: one rule ("lip to pressure") sounds opposite when
  * the assembly is turned over. Stored is the side; the bench word is made here. `up` says how each assembly lies; left out, as the
- * sheet lays it down; null: the part is in hand, outside of it. `record` says how a part was found whose direction nobody has stated. Empty for a part that is alike from
- * both sides.
+ * sheet lays it down; null: the part is in hand, outside of it. `record` says how a part without a stated direction was found.
+ * Empty for a part that is alike from both sides.
  */
 export function directionWords(
 	{ face, in: key, type }: Pick<Station, 'face' | 'in' | 'type'>,

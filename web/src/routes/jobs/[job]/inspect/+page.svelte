@@ -206,6 +206,7 @@
 	<PartHeader
 		sheet={bench.bench.sheet}
 		policy={bench.bench.policy}
+		variants={bench.bench.job.variants}
 		{part}
 		up={bench.up}
 		cases={data.cases.filter(

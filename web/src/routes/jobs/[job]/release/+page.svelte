@@ -203,7 +203,7 @@
 	<h2 class="mt-4">Done in another order</h2>
 	<table class="table">
 		<tbody>
-			{#each despite as { name, cylinder, reason, by } (`${name}/${cylinder}`)}
+			{#each despite as { name, cylinder, reason, by }, i (i)}
 				<tr><td>{placeName(name, cylinder)}</td><td>“{reason}”</td><td>{bench.bench.people[by]}</td></tr>
 			{/each}
 		</tbody>

@@ -1,6 +1,6 @@
 <!-- @component Strip: the steps of the model sheet one at a time, with what can hurt, what comes out and how it was found. -->
 <script lang="ts">
-	import { stepsInScope } from '@exetasis/core/record';
+	import { cautionsFor, stepsInScope } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Photos from '$lib/log/Photos.svelte';
 	import MadeOf from '$lib/strip/MadeOf.svelte';
@@ -25,7 +25,7 @@
 		...new Map(
 			steps
 				.filter(({ key }) => bench.log.steps.has(key))
-				.flatMap(({ cautions }) => cautions.map((one) => [one.text, one]))
+				.flatMap((one) => cautionsFor(one, job.variants).map((caution) => [caution.text, caution]))
 		).values()
 	]);
 	const open = $derived(steps.find(({ key }) => !bench.log.steps.has(key)));

@@ -66,6 +66,8 @@ describe('slipsIn', () => {
 	it('asks about wear that fewer than one in 10,000 parts reach in its hours', () => {
 		expect(why(17.2, aged(500))).toEqual(['tooFast']);
 		expect(why(17.94, aged(500))).toEqual([]);
+		expect(why(17.957, aged(2))).toEqual(['tooFast']); // inside its limit, after two hours
+		expect(why(17.957, aged(500))).toEqual([]);
 		expect(why(17.2)).toEqual([]); // its hours are unknown
 	});
 	it('asks about places that are all alike within seconds, and not about those that took their time', () => {

@@ -117,7 +117,7 @@ function tooFast(station: Station, sheet: SheetCharacteristic, reading: Reading,
 	const start = facts.asFitted[sheet.key] ?? sheet.nominal;
 	const slack = uncertaintyOf(reading, station, sheet, facts.gauges) + (sheet.tolerance || 0);
 	const share = (worn(reading.payload.value, start, limit.side) - slack) / span;
-	if (share <= 1) return undefined; // within its limit no wear is out of the question
+	if (share <= 0) return undefined;
 	const by = chanceOfWear(share, Math.max(1, life.dutyHours), prior);
 	if (by >= TOO_FAST) return undefined;
 	return { ...slipOf(sheet, reading), why: 'tooFast', by, meant: meantBy(station, sheet, reading, facts) };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { arithmeticOf, endReason, judge, unknownLife, type JudgeInput } from '.';
-import { fitOtherEnds, lifePriorOf } from '../life';
+import { fitOtherEnds, lifePriorOf, wearPriorOf } from '../life';
 import { partType } from '../part';
 import { checkEntry, fold, discardLimit, placesToRead, together, type Entry, type Station } from '../record';
 import { clean, demoSheet, finding, inputFor, ran, read, recordOf } from './testing';
@@ -160,7 +160,7 @@ describe('any size of any sheet', () => {
 							sheet,
 							station.key,
 							recordOf(clean(), ...readings({ ...station, characteristics: [one] }, [way])),
-							{ life: ran(station, 1000) }
+							{ life: ran(station, wearPriorOf(station.type, one)?.hoursToLimit ?? 1000) }
 						)
 					).outlook[one.key].odds.probability;
 				expect(chance(0.9), `${sheet.model} ${station.key}/${one.key}`).toBeGreaterThanOrEqual(chance(0.3));

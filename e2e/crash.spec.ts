@@ -92,51 +92,55 @@ async function idOf(email: string, connectionString: string): Promise<string> {
 	return rows[0].id as string;
 }
 
-test('kill -9 of the server and of PostgreSQL in mid-save loses nothing that was acknowledged', async () => {
-	test.setTimeout(180_000);
-	const cluster = temporaryCluster();
-	try {
-		const started = (await cluster.start()) as { url: (name: string) => string };
-		const env = { ...process.env, AUTH_SECRET, DATABASE_URL: started.url('postgres') };
-		await runScript('scripts/migrate.ts', env);
-		await runScript('scripts/load-demo.ts', env);
-		const acknowledged: string[] = [];
+test(
+	'kill -9 of the server and of PostgreSQL in mid-save loses nothing that was acknowledged',
+	{ tag: '@alone' },
+	async () => {
+		test.setTimeout(180_000);
+		const cluster = temporaryCluster();
+		try {
+			const started = (await cluster.start()) as { url: (name: string) => string };
+			const env = { ...process.env, AUTH_SECRET, DATABASE_URL: started.url('postgres') };
+			await runScript('scripts/migrate.ts', env);
+			await runScript('scripts/load-demo.ts', env);
+			const acknowledged: string[] = [];
 
-		const port = (await freePort()) as number;
-		const first = await serve(started.url('postgres'), port);
-		const job = await openJob(first.api);
-		const by = await idOf(accounts.technician, started.url('postgres'));
-		const writing = writeUntilBroken(first.api, job, by, acknowledged);
-		await expect.poll(() => acknowledged.length).toBeGreaterThan(20);
-		first.server.kill('SIGKILL');
-		await writing;
+			const port = (await freePort()) as number;
+			const first = await serve(started.url('postgres'), port);
+			const job = await openJob(first.api);
+			const by = await idOf(accounts.technician, started.url('postgres'));
+			const writing = writeUntilBroken(first.api, job, by, acknowledged);
+			await expect.poll(() => acknowledged.length).toBeGreaterThan(20);
+			first.server.kill('SIGKILL');
+			await writing;
 
-		const second = await serve(started.url('postgres'), port);
-		const more = writeUntilBroken(second.api, job, by, acknowledged);
-		const before = acknowledged.length;
-		await expect.poll(() => acknowledged.length).toBeGreaterThan(before + 20);
-		cluster.kill();
-		await more;
-		second.server.kill('SIGKILL');
+			const second = await serve(started.url('postgres'), port);
+			const more = writeUntilBroken(second.api, job, by, acknowledged);
+			const before = acknowledged.length;
+			await expect.poll(() => acknowledged.length).toBeGreaterThan(before + 20);
+			cluster.kill();
+			await more;
+			second.server.kill('SIGKILL');
 
-		const restarted = (await cluster.start()) as { url: (name: string) => string };
-		const third = await serve(restarted.url('postgres'), port);
-		const again = acknowledged.map((id) => ({
-			id,
-			job,
-			by,
-			at: new Date().toISOString(),
-			kind: 'note',
-			payload: { text: 'sent again' }
-		}));
-		const response = await third.api.post(`/jobs/${job}/entries`, { data: { by, entries: again } });
-		const { answers } = (await response.json()) as { answers: { result: string }[] };
-		expect(answers.filter(({ result }) => result !== 'duplicate')).toEqual([]);
-		expect(answers.length).toBe(acknowledged.length);
-		await stopServer(third.server);
-		expect(third.server.exitCode).toBe(0);
-	} finally {
-		cluster.stop();
-		cluster.remove();
+			const restarted = (await cluster.start()) as { url: (name: string) => string };
+			const third = await serve(restarted.url('postgres'), port);
+			const again = acknowledged.map((id) => ({
+				id,
+				job,
+				by,
+				at: new Date().toISOString(),
+				kind: 'note',
+				payload: { text: 'sent again' }
+			}));
+			const response = await third.api.post(`/jobs/${job}/entries`, { data: { by, entries: again } });
+			const { answers } = (await response.json()) as { answers: { result: string }[] };
+			expect(answers.filter(({ result }) => result !== 'duplicate')).toEqual([]);
+			expect(answers.length).toBe(acknowledged.length);
+			await stopServer(third.server);
+			expect(third.server.exitCode).toBe(0);
+		} finally {
+			cluster.stop();
+			cluster.remove();
+		}
 	}
-});
+);

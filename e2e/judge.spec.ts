@@ -134,7 +134,7 @@ test('metal in the oil puts the unit in question; a verdict is overruled from th
 	await expect(page.getByRole('button', { name: 'Reuse stands: Regulator gasket' })).toBeVisible();
 });
 
-test('the shop’s customs change what is proposed', async ({ browser }) => {
+test('the shop’s customs change what is proposed', { tag: '@alone' }, async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/shop');
 	await page.getByLabel('Rings at the plunger').selectOption({ label: 'inspected, kept where they pass' });

@@ -142,7 +142,7 @@ test('a group of bolts: their order, passes and torque; what is not to be touche
 	await expect(measure(page)).toContainText('on to the next slot, never back');
 });
 
-test('figures and forms follow the reader’s inches', async ({ browser }) => {
+test('figures and forms follow the reader’s inches', { tag: '@alone' }, async ({ browser }) => {
 	const page = await pageOf(browser, 'second');
 	await page.goto('/settings');
 	await page.getByLabel('Lengths').selectOption('in');

@@ -37,7 +37,7 @@ test('a list is sorted by its heads, filtered by a word, and shows the columns t
 	await expect(page.getByRole('columnheader', { name: 'Resolution' })).toHaveCount(0);
 });
 
-test('numbers are written as the person has chosen, and read either way', async ({ browser }) => {
+test('numbers are written as the person has chosen, and read either way', { tag: '@alone' }, async ({ browser }) => {
 	const page = await pageOf(browser, 'second');
 	const { job } = await openMat(page);
 	const write = async (as: string) => {
@@ -68,34 +68,38 @@ test('numbers are written as the person has chosen, and read either way', async 
 	await write('12 345.6');
 });
 
-test('panels are mirrored for the left hand, and the pad comes only when asked for', async ({ browser }) => {
-	const page = await pageOf(browser, 'second');
-	const { job } = await openMat(page);
-	const keep = async (hand: RegExp, pad: RegExp) => {
-		await page.goto('/settings');
-		const option = async (label: string, says: RegExp) => {
-			const select = page.getByLabel(label);
-			const all = await select.getByRole('option').allTextContents();
-			await select.selectOption({ label: all.find((one) => says.test(one))! });
+test(
+	'panels are mirrored for the left hand, and the pad comes only when asked for',
+	{ tag: '@alone' },
+	async ({ browser }) => {
+		const page = await pageOf(browser, 'second');
+		const { job } = await openMat(page);
+		const keep = async (hand: RegExp, pad: RegExp) => {
+			await page.goto('/settings');
+			const option = async (label: string, says: RegExp) => {
+				const select = page.getByLabel(label);
+				const all = await select.getByRole('option').allTextContents();
+				await select.selectOption({ label: all.find((one) => says.test(one))! });
+			};
+			await option('Hand that touches', hand);
+			await option('Pad for readings', pad);
+			await page.getByRole('button', { name: 'Keep for the bench' }).click();
+			await expect(page.getByRole('status')).toHaveText('Saved.');
 		};
-		await option('Hand that touches', hand);
-		await option('Pad for readings', pad);
-		await page.getByRole('button', { name: 'Keep for the bench' }).click();
-		await expect(page.getByRole('status')).toHaveText('Saved.');
-	};
-	const left = async (name: string) => (await page.getByRole('region', { name }).boundingBox())!.x;
-	await keep(/^left/, /^always/);
-	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
-	expect(await left('Judge')).toBeLessThan(await left('Look'));
-	await cell(page, 'Ceramic plunger, cylinder 1').click();
-	await page.keyboard.press('Space');
-	await expect(page.getByRole('group', { name: 'Pad' })).toBeVisible();
-	await page.getByRole('button', { name: 'Back to Look' }).click();
-	await expect(page.getByRole('region', { name: 'Look' })).toBeVisible();
-	await keep(/^right/, /by itself where one touches/);
-	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
-	expect(await left('Look')).toBeLessThan(await left('Judge'));
-});
+		const left = async (name: string) => (await page.getByRole('region', { name }).boundingBox())!.x;
+		await keep(/^left/, /^always/);
+		await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
+		expect(await left('Judge')).toBeLessThan(await left('Look'));
+		await cell(page, 'Ceramic plunger, cylinder 1').click();
+		await page.keyboard.press('Space');
+		await expect(page.getByRole('group', { name: 'Pad' })).toBeVisible();
+		await page.getByRole('button', { name: 'Back to Look' }).click();
+		await expect(page.getByRole('region', { name: 'Look' })).toBeVisible();
+		await keep(/^right/, /by itself where one touches/);
+		await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
+		expect(await left('Look')).toBeLessThan(await left('Judge'));
+	}
+);
 
 test('where the mat has no room its assemblies fold, and a touch opens one', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');

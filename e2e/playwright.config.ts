@@ -5,7 +5,12 @@ export default defineConfig({
 	testDir: '.',
 	timeout: 180_000, // a busy machine is slow, not wrong
 	expect: { timeout: 20_000 },
-	workers: 1,
+	workers: 2,
+	// What changes the shop, a person's own settings or the machine's load runs by itself, before the rest.
+	projects: [
+		{ name: 'alone', grep: /@alone/, workers: 1 },
+		{ name: 'beside', grepInvert: /@alone/, dependencies: ['alone'] }
+	],
 	reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
 	outputDir: 'test-results',
 	use: {

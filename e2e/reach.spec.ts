@@ -1,55 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { cell, openMat } from './job';
 import { pageOf } from './people';
-
-async function seriousFaults(page: Page): Promise<string[]> {
-	const { violations } = await new AxeBuilder({ page }).analyze();
-	return violations
-		.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-		.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
-}
-
-test('axe finds no serious fault on any place, in light and dark', async ({ browser }) => {
-	test.setTimeout(400_000);
-	const page = await pageOf(browser, 'lead');
-	await page.goto('/pumps');
-	const pump = await page.getByRole('link', { name: 'MAR-0212' }).getAttribute('href');
-	const sheet = '/sheets';
-	await page.goto('/');
-	const job = (await page.getByRole('link', { name: 'MAR-0256' }).first().getAttribute('href'))!.replace(
-		/^(\/jobs\/[^/]+).*/,
-		'$1'
-	);
-	const paths = [
-		'/',
-		'/receive',
-		'/pumps',
-		pump!,
-		`/trace/pumps/${pump!.split('/').at(-1)}`,
-		'/trace/lives',
-		'/trace/cases',
-		'/trace/causes',
-		'/gauges',
-		sheet,
-		'/settings',
-		'/shop',
-		`${job}/strip`,
-		`${job}/inspect`,
-		`${job}/decide`,
-		`${job}/release`
-	];
-	for (const theme of ['light', 'dark']) {
-		for (const path of paths) {
-			await page.goto(path);
-			await expect(page.locator('html')).toHaveAttribute('data-mode', theme);
-			expect(await seriousFaults(page), `${path}, ${theme}`).toEqual([]);
-		}
-		await page.goto('/'); // on the bench the menu has it
-		await page.getByRole('button', { name: /^Switch to/ }).click();
-		await expect(page.getByRole('button', { name: `Switch to ${theme}` })).toBeVisible();
-	}
-});
 
 /** What can be pressed on this page and is smaller than a glove wants. */
 async function tooSmall(page: Page): Promise<string[]> {
@@ -116,7 +67,7 @@ test('the mat is walked by keyboard alone, and the keys are listed', async ({ br
 	await expect(page.getByRole('option', { name: /^Contact band width: 0.900/ })).toBeAttached();
 });
 
-test('units follow the person and never change what is stored', async ({ browser }) => {
+test('units follow the person and never change what is stored', { tag: '@alone' }, async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	const { job } = await openMat(page);
 	await cell(page, 'Ceramic plunger, cylinder 1').click();

@@ -10,7 +10,7 @@ test('a wrong password says so and keeps the address', async ({ page }) => {
 });
 
 // Last of all files by its name: after it, this machine has to wait a minute.
-test('guessing passwords is slowed down', async ({ request }) => {
+test('guessing passwords is slowed down', { tag: '@alone' }, async ({ request }) => {
 	const attempt = async () => {
 		const response = await request.post('/signin', {
 			headers: { origin: new URL(process.env.E2E_ADDRESS!).origin },

@@ -77,28 +77,32 @@ test('lives are shown with their limits, compared in a sentence, and kept as a t
 	await expect(page.getByRole('heading', { name: 'Lives' })).toBeVisible();
 });
 
-test('a lead changes what is believed of causes, and faults are named with what to do', async ({ browser }) => {
-	const viewer = await pageOf(browser, 'viewer');
-	await viewer.goto('/trace/causes');
-	await expect(viewer.getByRole('heading', { name: 'Worn mate kept' })).toBeVisible();
-	await expect(viewer.getByText('Change it')).toHaveCount(0);
+test(
+	'a lead changes what is believed of causes, and faults are named with what to do',
+	{ tag: '@alone' },
+	async ({ browser }) => {
+		const viewer = await pageOf(browser, 'viewer');
+		await viewer.goto('/trace/causes');
+		await expect(viewer.getByRole('heading', { name: 'Worn mate kept' })).toBeVisible();
+		await expect(viewer.getByText('Change it')).toHaveCount(0);
 
-	const page = await pageOf(browser, 'lead');
-	await page.goto('/trace/causes');
-	await page.getByText('Change it').click();
-	const text = page.getByLabel('Causes, findings and links as JSON');
-	const whole = await text.inputValue();
-	await text.fill(whole.replace('"strength": 0.7', '"strength": 1.2'));
-	await page.getByRole('button', { name: 'Keep as the next revision' }).click();
-	await expect(page.getByRole('alert')).toContainText('A probability lies above 0 and below 1.');
-	await expect(text).toHaveValue(/1\.2/);
-	await text.fill('{');
-	await page.getByRole('button', { name: 'Keep as the next revision' }).click();
-	await expect(page.getByRole('alert')).toContainText('This is no JSON');
-	await text.fill(whole);
-	await page.getByRole('button', { name: 'Keep as the next revision' }).click();
-	await expect(page.getByText(/Kept as revision \d+/)).toBeVisible();
-});
+		const page = await pageOf(browser, 'lead');
+		await page.goto('/trace/causes');
+		await page.getByText('Change it').click();
+		const text = page.getByLabel('Causes, findings and links as JSON');
+		const whole = await text.inputValue();
+		await text.fill(whole.replace('"strength": 0.7', '"strength": 1.2'));
+		await page.getByRole('button', { name: 'Keep as the next revision' }).click();
+		await expect(page.getByRole('alert')).toContainText('A probability lies above 0 and below 1.');
+		await expect(text).toHaveValue(/1\.2/);
+		await text.fill('{');
+		await page.getByRole('button', { name: 'Keep as the next revision' }).click();
+		await expect(page.getByRole('alert')).toContainText('This is no JSON');
+		await text.fill(whole);
+		await page.getByRole('button', { name: 'Keep as the next revision' }).click();
+		await expect(page.getByText(/Kept as revision \d+/)).toBeVisible();
+	}
+);
 
 test('what comes up in one group more than in the others is compared; the thread answers while the list stands', async ({
 	browser

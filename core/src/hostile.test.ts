@@ -357,6 +357,9 @@ const answers: Record<string, Walked> = {
 	askKey: of('isolate', 0),
 	unanswered: { args: [{ key: 'isolate', asks: [{ kind: 'tick', text: 'x' }] }, new Set(), [1]], held: ['0'] },
 	askedAt: { args: [{ kind: 'tick', text: 'x' }, [1]], held: ['0', '1'] },
+	placesAsked: { args: [{ kind: 'readings', text: 'x', unit: 'mm', at: 'cylinders' }, [1]], held: ['1'] },
+	differenceOf: of([{ value: 0.1 }, { value: 0.3 }]),
+	powerOn: { args: [{ power: { loosen: true, runIn: false } }, 'sheet', 'in'] },
 	consequences: { args: [sheet.steps, new Map()], held: ['0'] },
 	heldByAnswers: { args: [sheet.steps, new Map()], held: ['0'] },
 	liftSheet: {
@@ -453,6 +456,7 @@ const answers: Record<string, Walked> = {
 		held: ['0', 'row', 'column']
 	},
 	measureCharacteristic: { args: ['plunger', size, plunger.readings, [fineGauge]], held: ['1', 'row', 'column'] },
+	readingAt20C: of('plunger', 'mm', gauge, { value: 18, partC: 35, gaugeC: 34 }),
 	slipsIn: {
 		args: [
 			station,

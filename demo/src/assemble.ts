@@ -17,7 +17,7 @@ import {
 	type Together
 } from '@exetasis/core/record';
 
-import { harmless } from './inspect';
+import { evenReadings, harmless } from './inspect';
 
 interface Made {
 	readonly kind: string;
@@ -35,6 +35,8 @@ function answerTo(ask: Ask, sheet: ModelSheet, opening: Opening): Answer['payloa
 			return harmless(ask);
 		case 'setting':
 			return { value: 6, typed: { text: '6', unit: ask.unit } };
+		case 'readings':
+			return evenReadings(ask, openedCylinders(sheet, opening));
 		default:
 			return ask.kind === 'tick' ? true : 'As it was';
 	}

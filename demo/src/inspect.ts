@@ -9,6 +9,7 @@ import {
 	discardLimit,
 	fold,
 	untouched,
+	placesAsked,
 	placesToRead,
 	type Entry,
 	type ModelSheet,
@@ -17,6 +18,7 @@ import {
 	type Verdict,
 	stepsInScope
 } from '@exetasis/core/record';
+import { toBase } from '@exetasis/core/quantity';
 import type { Random } from './random';
 import type { DemoPump } from './shop';
 import { painted, storyMarks, type Mark } from './stories';
@@ -113,6 +115,17 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 export const harmless = ({ choices }: Extract<Ask, { kind: 'choice' }>): string =>
 	(choices.find(({ means }) => means === 'harmless') ?? choices[0]).text;
 
+/** Readings that are alike at every place. */
+export const evenReadings = (
+	ask: Extract<Ask, { kind: 'readings' }>,
+	cylinders: readonly number[]
+): Answer['payload']['value'] => ({
+	readings: placesAsked(ask, cylinders).map(() => ({
+		value: toBase(0.5, ask.unit),
+		typed: { text: '0.5', unit: ask.unit }
+	}))
+});
+
 // What is answered where nothing is amiss: all pieces are there, and everything is as it should be.
 function answerTo(ask: Ask, { sheet, pump }: Pick<Rebuild, 'sheet' | 'pump'>): Answer['payload']['value'] {
 	switch (ask.kind) {
@@ -122,6 +135,8 @@ function answerTo(ask: Ask, { sheet, pump }: Pick<Rebuild, 'sheet' | 'pump'>): A
 			return harmless(ask);
 		case 'tick':
 			return true;
+		case 'readings':
+			return evenReadings(ask, openedCylinders(sheet, {}));
 		case 'setting':
 			return { value: sheet.ratedPressureMPa, typed: { text: `${sheet.ratedPressureMPa}`, unit: ask.unit } };
 		default:

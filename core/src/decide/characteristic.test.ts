@@ -59,6 +59,31 @@ describe('judgeCharacteristic', () => {
 		const { worst } = judged([reading(18, 0, 0, { partC: 70 })]);
 		expect(worst.value).toBeCloseTo(18 / (1 + 8e-6 * 50), 9);
 	});
+	// 50 mm of steel gauge at 35 °C is 50 × 11.5e-6 × 15 = 8.6 µm longer than its certificate says.
+	it('brings a gauge that lay on a hot bench back to 20 °C as well', () => {
+		const { worst } = judged([reading(18, 0, 0, { partC: 35, gaugeC: 35 })]);
+		expect(worst.value).toBeCloseTo((18 * (1 + 11.5e-6 * 15)) / (1 + 8e-6 * 15), 9);
+	});
+	it('takes a part that nobody gave a temperature to be as warm as its gauge', () =>
+		expect(judged([reading(18, 0, 0, { gaugeC: 35 })]).worst.value).toBeCloseTo(
+			judged([reading(18, 0, 0, { partC: 35, gaugeC: 35 })]).worst.value,
+			12
+		));
+	it('covers the error where only the part’s temperature is known', () => {
+		const [known, unknown] = [{ partC: 35, gaugeC: 35 }, { partC: 35 }].map(
+			(warm) => judged([reading(18, 0, 0, warm)]).worst
+		);
+		const temperature = unknown.budget.contributions.find(({ source }) => source === 'temperature')!;
+		// Rectangular: ±15 K of the gauge, ±2 K of the part.
+		expect(temperature.u).toBeCloseTo((18 * Math.hypot(11.5e-6 * 15, 8e-6 * 2)) / Math.sqrt(3), 6);
+		expect(Math.abs(known.value - unknown.value)).toBeLessThan(2 * temperature.u);
+	});
+	it('does not get surer by one gauge read at several temperatures: its zero is the same', () => {
+		const u = (...warm: number[]) => judged(warm.map((partC) => reading(17.98, 0, 0, { partC, gaugeC: 20 }))).budget.u;
+		const calibration = 0.001 / 2;
+		expect(u(20, 21, 22)).toBeGreaterThan(calibration);
+		expect(u(20, 21, 22)).toBeCloseTo(u(21, 21, 21), 7);
+	});
 	it('counts wear from the size as fitted where it was measured, else from nominal, and says which', () => {
 		expect(judged([reading(17.98)]).wear.worn).toBeCloseTo(0.02, 9);
 		const fitted = judged([reading(17.98)], { asFitted: { diameter: 17.99 } });

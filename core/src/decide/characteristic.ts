@@ -8,6 +8,8 @@ import {
 	flatness,
 	lengthAt20C,
 	waysToSettle,
+	ASSUMED_TEMPERATURE_HALF_WIDTH_K,
+	REFERENCE_TEMPERATURE_C,
 	type Budget,
 	type BudgetInput,
 	type ContributionSource,
@@ -96,16 +98,38 @@ export const ASSUMED_GAUGE: GaugeFacts = {
 	overdue: false
 };
 
+/** Both temperatures as far as they were typed. A part that nobody gave one has lain on the bench, with its gauge. */
 function thermalOf(
 	type: PartTypeKey,
 	unit: string,
 	gauge: GaugeFacts,
-	partC: number | undefined
+	{ partC, gaugeC }: Pick<Reading['payload'], 'partC' | 'gaugeC'>
 ): ThermalConditions | undefined {
 	const partExpansion = partType(type).expansionPerKelvin;
 	if (unit !== 'mm' || partExpansion === undefined) return undefined;
-	// The gauge lies on the bench with the part; its own temperature is not typed, so it is taken at 20 °C.
-	return { partC: partC ?? 20, gaugeC: 20, partExpansion, gaugeExpansion: gauge.expansionPerKelvin };
+	return {
+		partC: partC ?? gaugeC ?? REFERENCE_TEMPERATURE_C,
+		gaugeC: gaugeC ?? REFERENCE_TEMPERATURE_C,
+		partExpansion,
+		gaugeExpansion: gauge.expansionPerKelvin
+	};
+}
+
+// A gauge beside a warm part may be as warm as the part, where nobody said what the bench was at.
+const gaugeHalfWidth = ({ partC, gaugeC }: Pick<Reading['payload'], 'partC' | 'gaugeC'>): number =>
+	gaugeC === undefined && partC !== undefined
+		? Math.max(ASSUMED_TEMPERATURE_HALF_WIDTH_K, Math.abs(partC - REFERENCE_TEMPERATURE_C))
+		: ASSUMED_TEMPERATURE_HALF_WIDTH_K;
+
+/** What a reading would have shown at 20 °C, in the unit of its size; as read where its length does not follow temperature. */
+export function readingAt20C(
+	type: PartTypeKey,
+	unit: string,
+	gauge: GaugeFacts,
+	payload: Pick<Reading['payload'], 'value' | 'partC' | 'gaugeC'>
+): number {
+	const thermal = thermalOf(type, unit, gauge, payload);
+	return thermal ? lengthAt20C(payload.value, thermal) : payload.value;
 }
 
 function placesOf(
@@ -122,19 +146,23 @@ function placesOf(
 	return [...groups.values()].map((group) => placeOf(type, unit, group, gauges));
 }
 
-// Readings of one place may come from several gauges: each gauge's mean has its own budget and weighs by it.
+// Readings of one place may come from several gauges: each gauge's mean has its own budget and weighs by it. Readings of one
+// gauge at several temperatures share its zero and its calibration: they are one group.
 function placeOf(type: PartTypeKey, unit: string, readings: readonly Reading[], gauges: readonly ShopGauge[]): Place {
 	const byGauge = new Map<string, BudgetInput & { readings: number[]; named?: ShopGauge }>();
 	const values: number[] = [];
 	for (const { payload } of readings) {
 		const named = gauges.find((one) => one.id === payload.gauge);
 		const gauge = named?.facts ?? ASSUMED_GAUGE;
-		const thermal = thermalOf(type, unit, gauge, payload.partC);
-		const value = thermal ? lengthAt20C(payload.value, thermal) : payload.value;
+		const thermal = thermalOf(type, unit, gauge, payload);
+		const value = readingAt20C(type, unit, gauge, payload);
 		values.push(value);
-		const key = `${named?.id ?? ''}/${payload.partC ?? ''}`;
-		const group = byGauge.get(key) ?? { readings: [], gauge, thermal, named };
-		group.readings.push(value);
+		const key = named?.id ?? '';
+		const { readings, gaugeHalfWidthK = 0 } = byGauge.get(key) ?? { readings: [] };
+		const group = {
+			...{ readings: [...readings, value], gauge, thermal, named },
+			gaugeHalfWidthK: Math.max(gaugeHalfWidthK, gaugeHalfWidth(payload))
+		};
 		// Set anew, so that the gauge read last stands last.
 		byGauge.delete(key);
 		byGauge.set(key, group);

@@ -52,7 +52,7 @@ export interface SizeOnRecord {
 	readonly pump: string;
 	readonly characteristic: string;
 	readonly pumpHours: number;
-	readonly readings: readonly Pick<Reading['payload'], 'row' | 'column' | 'value' | 'gauge' | 'partC'>[];
+	readonly readings: readonly Pick<Reading['payload'], 'row' | 'column' | 'value' | 'gauge' | 'partC' | 'gaugeC'>[];
 }
 
 /** What a shop has on record of one model, oldest rebuild first. */

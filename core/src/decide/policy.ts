@@ -13,6 +13,9 @@ export const customKinds = ['plungerRings', 'valveRings', 'otherRings', 'plunger
 export type CustomKind = (typeof customKinds)[number];
 
 export const valveRules = ['singly', 'cylinder', 'set'] as const;
+/** Where a shop lets power tools turn a fastener. */
+export const powerRules = ['sheet', 'loosen', 'never'] as const;
+export type PowerRule = (typeof powerRules)[number];
 export const springRules = ['feel', 'length', 'load'] as const;
 
 /** The shop's rules for reuse and replace. One engine, different settings. */
@@ -39,6 +42,8 @@ export const policySchema = z.strictObject({
 	seatsAndSprings: z.enum(customs).default('sheet'),
 	/** Abrasive where the sheet allows it, or nowhere. */
 	abrasive: z.enum(['sheet', 'never']).default('sheet'),
+	/** Power tools on fasteners: where the sheet allows them, only to loosen, or nowhere. It can only forbid more than the sheet. */
+	powerTools: z.enum(powerRules).default('sheet'),
 	/** Metal in the oil condemns the unit, or the figures decide. */
 	metal: z.enum(['stops', 'weighed']).default('stops'),
 	/** Share of a new unit's life that one with a damaged drive end is taken to have left: an assumption, shown as such. */

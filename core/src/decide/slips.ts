@@ -2,7 +2,7 @@ import { gammaUpper, normalQuantile, requireThat } from '../number';
 import { partType } from '../part';
 import { wearPriorOf } from '../life';
 import { characteristicOf, discardLimit, type Reading, type SheetCharacteristic, type Station } from '../record';
-import { ASSUMED_GAUGE, type ShopGauge } from './characteristic';
+import { ASSUMED_GAUGE, readingAt20C, type ShopGauge } from './characteristic';
 import type { LifeFacts } from './partLife';
 
 /** What may have been meant instead of what was typed. */
@@ -102,7 +102,8 @@ function betterThanNew(
 	const fitted = facts.asFitted[sheet.key];
 	const span = Math.abs(limit.value - sheet.nominal);
 	const tolerance = fitted === undefined ? sheet.tolerance || UNSTATED_TOLERANCE * span : 0;
-	const { value } = reading.payload;
+	const gauge = facts.gauges.find(({ id }) => id === reading.payload.gauge)?.facts ?? ASSUMED_GAUGE;
+	const value = readingAt20C(station.type, sheet.unit, gauge, reading.payload);
 	const by = -worn(value, fitted ?? sheet.nominal, limit.side);
 	if (by <= tolerance + uncertaintyOf(reading, station, sheet, facts.gauges)) return undefined;
 	return { ...slipOf(sheet, reading), why: 'betterThanNew', by, meant: meantBy(station, sheet, reading, facts) };

@@ -21,8 +21,8 @@ export interface Budget {
 	readonly k: number;
 }
 
+export const ASSUMED_TEMPERATURE_HALF_WIDTH_K = 2; // where a temperature was not written down: a bench, after an hour
 export const COVERAGE = 0.95;
-const ASSUMED_TEMPERATURE_HALF_WIDTH_K = 2; // where the part's temperature was not written down: a bench, after an hour
 const OWN_SCATTER_FROM = 4; // readings; below this the gauge study's pooled scatter is the better estimate
 
 /**
@@ -66,8 +66,9 @@ export interface BudgetInput {
 	readonly gauge: GaugeFacts;
 	/** Undefined where length does not follow temperature (hardness, force) or expansion is not known. */
 	readonly thermal?: ThermalConditions;
-	/** Half width of what is known about both temperatures, K. */
+	/** Half width of what is known about the part's temperature, K, and about the gauge's where that is known less well. */
 	readonly temperatureHalfWidthK?: number;
+	readonly gaugeHalfWidthK?: number;
 }
 
 function repeatability({ readings, gauge }: BudgetInput): Contribution {
@@ -111,7 +112,11 @@ export function budgetOf(input: BudgetInput): Budget {
 	if (thermal) {
 		const halfWidth = input.temperatureHalfWidthK ?? ASSUMED_TEMPERATURE_HALF_WIDTH_K;
 		const size = Math.max(...readings.map(Math.abs));
-		lines.push({ source: 'temperature', u: thermalUncertainty(size, thermal, halfWidth), dof: Infinity });
+		lines.push({
+			source: 'temperature',
+			u: thermalUncertainty(size, thermal, halfWidth, input.gaugeHalfWidthK),
+			dof: Infinity
+		});
 	}
 	lines.push({ source: 'reproducibility', u: gauge.reproducibility, dof: Infinity });
 	return combine(lines.filter((line) => line.u !== 0));

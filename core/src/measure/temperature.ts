@@ -34,18 +34,20 @@ export function lengthAt20C(length: number, thermal: ThermalConditions): number 
 
 /**
  * Standard uncertainty that imperfectly known temperatures leave in a length, mm.
- * Part and gauge temperature each known within ± `halfWidthK`, rectangular: u = L·√(α_p² + α_g²)·a/√3.
+ * The part's temperature is known within ± `halfWidthK`, the gauge's within ± `gaugeHalfWidthK`, both rectangular:
+ * u = L·√((α_p·a_p)² + (α_g·a_g)²)/√3. Units: mm, K.
  */
-export function thermalUncertainty(length: number, thermal: ThermalConditions, halfWidthK: number): number {
+export function thermalUncertainty(
+	length: number,
+	thermal: ThermalConditions,
+	halfWidthK: number,
+	gaugeHalfWidthK = halfWidthK
+): number {
 	requireThat(Number.isFinite(length), 'thermalUncertainty', 'length', length, 'a finite number');
-	requireThat(
-		halfWidthK >= 0 && Number.isFinite(halfWidthK),
-		'thermalUncertainty',
-		'halfWidthK',
-		halfWidthK,
-		'at least 0'
-	);
+	for (const [name, value] of Object.entries({ halfWidthK, gaugeHalfWidthK }))
+		requireThat(value >= 0 && Number.isFinite(value), 'thermalUncertainty', name, value, 'at least 0');
 	for (const [name, value] of Object.entries({ part: thermal.partExpansion, gauge: thermal.gaugeExpansion }))
 		requireThat(Number.isFinite(value), 'thermalUncertainty', `${name}Expansion`, value, 'a finite number');
-	return (Math.abs(length) * Math.hypot(thermal.partExpansion, thermal.gaugeExpansion) * halfWidthK) / Math.sqrt(3);
+	const spread = Math.hypot(thermal.partExpansion * halfWidthK, thermal.gaugeExpansion * gaugeHalfWidthK);
+	return (Math.abs(length) * spread) / Math.sqrt(3);
 }

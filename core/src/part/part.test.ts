@@ -8,7 +8,7 @@ describe('part types', () => {
 		const type = partTypes[key];
 		expect(type.key).toBe(key);
 		expect(type.patterns.length).toBeGreaterThan(0);
-		expect(type.patterns.length).toBeLessThanOrEqual(9);
+		expect(type.patterns.length).toBeLessThanOrEqual(10);
 		const patterns = type.patterns.map(({ pattern }) => pattern);
 		expect(new Set(patterns).size).toBe(patterns.length);
 		for (const pattern of patterns) expect(patternKeys).toContain(pattern);

@@ -138,7 +138,7 @@ export interface PartType {
 	/** Other names that people look for it by. */
 	readonly alsoCalled?: readonly string[];
 	readonly material: Material;
-	/** In the order of the number keys: at most nine. */
+	/** In the order of the letters under the left hand: at most ten. */
 	readonly patterns: readonly PatternRule[];
 	readonly characteristics: readonly Characteristic[];
 	/** Design values that the sheet may give. */

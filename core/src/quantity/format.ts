@@ -34,6 +34,8 @@ export function shownUnit(dimension: Dimension, preference: UnitPreference): Uni
 
 const DEFAULT_DECIMALS: Readonly<Record<Unit, number>> = {
 	mm: 3,
+	mL: 0,
+	L: 2,
 	in: 4,
 	um: 2,
 	cm: 2,

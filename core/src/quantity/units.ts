@@ -84,6 +84,8 @@ const definitions = {
 	mLmin: { dimension: 'flow', label: 'mL/min', factor: 0.001, aliases: ['ml/min'] },
 	Lmin: { dimension: 'flow', label: 'L/min', factor: 1, aliases: ['l/min'] },
 	mm3: { dimension: 'volume', label: 'mm³', factor: 1 },
+	mL: { dimension: 'volume', label: 'mL', factor: 1000, aliases: ['ml', 'cm3', 'cm³'] },
+	L: { dimension: 'volume', label: 'L', factor: 1_000_000, aliases: ['l'] },
 	g: { dimension: 'mass', label: 'g', factor: 1 },
 	rpm: { dimension: 'speed', label: '1/min', factor: 1, aliases: ['1/min', 'r/min'] }
 } satisfies Record<string, UnitDefinition>;

@@ -6,7 +6,16 @@ export * from './curing';
 export * from './entry';
 export * from './flowTest';
 export * from './fold';
-export { askedAt, askKey, consequences, unanswered, type Answer, type Consequence } from './kinds/answer';
+export {
+	askedAt,
+	askKey,
+	consequences,
+	differenceOf,
+	placesAsked,
+	unanswered,
+	type Answer,
+	type Consequence
+} from './kinds/answer';
 export { BY_ITSELF, type Arrived } from './kinds/arrived';
 export {
 	foundWhere,

@@ -22,7 +22,11 @@ const dutySchema = z.strictObject({
 	temperatureC: z.number().optional(),
 	pressureMPa: z.number().optional(),
 	speedRpm: z.number().optional(),
-	inlet: text.optional()
+	inlet: text.optional(),
+	/** At the inlet while it runs; below nought where it sucks. */
+	inletPressureMPa: z.number().optional(),
+	/** Since the rebuild before, by its counter or its owner. */
+	starts: z.number().optional()
 });
 
 const partSchema = z.strictObject({

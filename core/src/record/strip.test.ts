@@ -4,13 +4,17 @@ import { demoSheet } from '../decide/testing';
 import {
 	brokenUp,
 	checkEntry,
+	consequences,
+	differenceOf,
 	entrySchema,
 	facesUp,
 	fold,
 	foundWrong,
+	heldByAnswers,
 	isLookedAt,
 	locksInForce,
 	mayTurn,
+	powerOn,
 	lostFragments,
 	reconcile,
 	stepsInScope,
@@ -78,6 +82,48 @@ describe('the way in which a step was done', () => {
 	it('is one of those that the sheet names', () => {
 		expect(checkEntry(signed(step.ways[1].key), facts('slinger'))).toBeUndefined();
 		expect(checkEntry(signed('byMagic'), facts('slinger'))).toEqual({ code: 'unknownWay', step: step.text });
+	});
+});
+
+describe('readings that a step asks for', () => {
+	const level = marram.steps.find(({ key }) => key === 'level')!;
+	const rim = level.asks.findIndex((ask) => ask.kind === 'readings' && ask.at !== 'cylinders' && ask.at.length === 4);
+	const answer = (values: number[], unit = 'mm') =>
+		entry('answer', {
+			step: 'level',
+			ask: rim,
+			value: { readings: values.map((value) => ({ value, typed: { text: String(value), unit } })) }
+		});
+	const after = (...values: number[]) => consequences(marram.steps, fold([answer(values)]).answers);
+
+	it('are taken where there is one for each place, in a unit of their kind', () => {
+		expect(checkEntry(answer([0.2, 0.2, 0.2, 0.2]), facts('plunger'))).toBeUndefined();
+		expect(checkEntry(answer([0.2, 0.2]), facts('plunger'))).toMatchObject({ code: 'notAnAnswer' });
+		expect(checkEntry(answer([0.2, 0.2, 0.2, 0.2], 'MPa'), facts('plunger'))).toMatchObject({ code: 'notAnAnswer' });
+	});
+	it('keep the pump back where they differ by more than the sheet allows', () => {
+		expect(after(0.2, 0.25, 0.2, 0.22)).toEqual([]);
+		expect(after(0.2, 0.35, 0.2, 0.22)).toMatchObject([{ answer: '0.2 / 0.35 / 0.2 / 0.22' }]);
+		expect(heldByAnswers(marram.steps, fold([answer([0.2, 0.35, 0.2, 0.2])]).answers)).toHaveLength(1);
+	});
+	it('differ by the largest less the smallest', () => {
+		expect(differenceOf([{ value: 3 }, { value: -1 }, { value: 2 }])).toBe(4);
+		expect(() => differenceOf([])).toThrow('at least one');
+	});
+});
+
+describe('a power tool on a fastener', () => {
+	const loosenOnly = { power: { loosen: true, runIn: false, why: 'It strips the thread.' } };
+	it('follows the sheet, and the shop may only forbid more', () => {
+		expect(powerOn(loosenOnly, 'sheet', 'out')).toEqual({ may: true, by: 'sheet' });
+		expect(powerOn(loosenOnly, 'sheet', 'in')).toEqual({ may: false, by: 'sheet', why: 'It strips the thread.' });
+		expect(powerOn(loosenOnly, 'never', 'out')).toEqual({ may: false, by: 'shop' });
+		expect(powerOn({ power: { loosen: true, runIn: true } }, 'loosen', 'in')).toEqual({ may: false, by: 'shop' });
+	});
+	it('is not spoken of where neither says anything', () => {
+		expect(powerOn({}, 'sheet', 'in')).toBeUndefined();
+		expect(powerOn({}, 'loosen', 'out')).toBeUndefined();
+		expect(powerOn({}, 'loosen', 'in')).toEqual({ may: false, by: 'shop' });
 	});
 });
 

@@ -17,6 +17,7 @@ import * as documents from './migrations/0014-documents';
 import * as countedSizes from './migrations/0015-counted-sizes';
 import * as shims from './migrations/0016-shims';
 import * as sheetsOfVersion3 from './migrations/0017-sheets-of-version-3';
+import * as gaugeTemperature from './migrations/0018-gauge-temperature';
 
 interface Migration {
 	readonly name: string;
@@ -41,7 +42,8 @@ const migrations: readonly Migration[] = [
 	documents,
 	countedSizes,
 	shims,
-	sheetsOfVersion3
+	sheetsOfVersion3,
+	gaugeTemperature
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -229,7 +229,8 @@ export function defineModels(sequelize: Sequelize) {
 			gridColumn: whole,
 			value: number,
 			gaugeId: uuid,
-			partC: number
+			partC: number,
+			gaugeC: number
 		}),
 		decision: define<DecisionRow>('decision', {
 			entryId: { ...uuid, primaryKey: true },

@@ -84,6 +84,9 @@ export interface Duty {
 	pressureMPa?: number;
 	speedRpm?: number;
 	inlet?: string;
+	inletPressureMPa?: number;
+	/** Since the rebuild before. */
+	starts?: number;
 }
 export interface PumpRow {
 	id: string;
@@ -223,6 +226,7 @@ export interface ReadingRow {
 	value: number;
 	gaugeId: string | null;
 	partC: number | null;
+	gaugeC: number | null;
 }
 export interface DecisionRow {
 	entryId: string;

@@ -28,6 +28,7 @@ export type FigureKey =
 
 export type FigureInput =
 	| 'massNow'
+	| 'diameterNow'
 	| 'massAsNew'
 	| 'now'
 	| 'asNew'

@@ -103,6 +103,32 @@ export function annularGap(context: PartContext): readonly Figure[] {
 	];
 }
 
+/** Gap round a piston in the cylinder in which it runs. */
+export function cylinderClearance(context: PartContext): readonly Figure[] {
+	const piston = context.sizes.diameter;
+	const cylinder = mateWith(context, 'bore');
+	if (!piston || !cylinder) return [];
+	const { interference, u } = fitOf(cylinder.size, piston);
+	const inputs: Figure['inputs'] = [
+		{ key: 'mateBore', of: cylinder.name, value: cylinder.size.value, unit: 'mm' },
+		{ key: 'diameterNow', value: piston.value, unit: 'mm' }
+	];
+	return [{ key: 'clearance', value: interference, u, unit: 'mm', inputs }];
+}
+
+/** Gap between a sleeve and the rod that carries it. */
+export function rodFit(context: PartContext): readonly Figure[] {
+	const { bore } = context.sizes;
+	const rod = mateWith(context, 'trackDiameter');
+	if (!bore || !rod) return [];
+	const { interference, u } = fitOf(bore, rod.size);
+	const inputs: Figure['inputs'] = [
+		{ key: 'boreNow', value: bore.value, unit: 'mm' },
+		{ key: 'mateDiameter', of: rod.name, value: rod.size.value, unit: 'mm' }
+	];
+	return [{ key: 'clearance', value: interference, u, unit: 'mm', inputs }];
+}
+
 function gapLeak(
 	clearance: number,
 	meanDiameter: number,

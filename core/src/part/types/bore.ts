@@ -20,6 +20,7 @@ export const bore: PartType = {
 		{ key: 'bore', name: 'Bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
 		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
 		{ key: 'grooveWidth', name: 'O-ring groove, width', unit: 'mm', wears: 'up', instrument: 'caliper' },
-		{ key: 'grooveDepth', name: 'O-ring groove, depth', unit: 'mm', wears: 'up', instrument: 'depth gauge' }
+		{ key: 'grooveDepth', name: 'O-ring groove, depth', unit: 'mm', wears: 'up', instrument: 'depth gauge' },
+		{ key: 'pitDepth', name: 'Deepest pit', unit: 'mm', wears: 'up', instrument: 'dial indicator' }
 	]
 };

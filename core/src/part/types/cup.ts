@@ -17,7 +17,8 @@ export const cup: PartType = {
 		{ pattern: 'hardened', outFrom: 2 },
 		{ pattern: 'swollen', outFrom: 2 },
 		{ pattern: 'embeddedGrit', outFrom: 1 },
-		{ pattern: 'split', outFrom: 1 }
+		{ pattern: 'split', outFrom: 1 },
+		{ pattern: 'parted', outFrom: 1 }
 	],
 	characteristics: [
 		{ key: 'lipDiameter', name: 'Lip outside diameter', unit: 'mm', wears: 'down', instrument: 'caliper' },

@@ -29,6 +29,7 @@ export const cylinder: PartType = {
 			wears: 'up',
 			instrument: 'dial indicator'
 		},
+		{ key: 'scoreDepth', name: 'Deepest score', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
 		{ key: 'grooveDepth', name: 'O-ring groove, depth', unit: 'mm', wears: 'up', instrument: 'depth gauge' }
 	],
 	design: [

@@ -20,6 +20,7 @@ export const manifold: PartType = {
 	],
 	characteristics: [
 		...faceFlatness,
-		{ key: 'portWear', name: 'Port worn, widest', unit: 'mm', wears: 'up', instrument: 'caliper' }
+		{ key: 'portWear', name: 'Port worn, widest', unit: 'mm', wears: 'up', instrument: 'caliper' },
+		{ key: 'pitDepth', name: 'Deepest pit', unit: 'mm', wears: 'up', instrument: 'dial indicator' }
 	]
 };

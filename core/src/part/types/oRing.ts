@@ -19,7 +19,8 @@ export const oRing: PartType = {
 		{ pattern: 'hardened', outFrom: 2 },
 		{ pattern: 'swollen', outFrom: 2 },
 		{ pattern: 'blistered', outFrom: 1 },
-		{ pattern: 'nibbled', outFrom: 1 }
+		{ pattern: 'nibbled', outFrom: 1 },
+		{ pattern: 'frayed', outFrom: 1 }
 	],
 	characteristics: [
 		{ key: 'section', name: 'Section height', unit: 'mm', wears: 'down', instrument: 'caliper' },

@@ -1,3 +1,4 @@
+import { cylinderClearance } from '../figures/packing';
 import type { PartType } from '../partType';
 
 /** Piston, piston spacer or retainer: the cup’s seat must be flat and smooth. */
@@ -17,5 +18,6 @@ export const piston: PartType = {
 	characteristics: [
 		{ key: 'diameter', name: 'Diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
 		{ key: 'faceFlatness', name: 'Face flatness', unit: 'mm', wears: 'up', instrument: 'feeler gauge' }
-	]
+	],
+	figures: cylinderClearance
 };

@@ -14,7 +14,8 @@ export const ropePacking: PartType = {
 		{ pattern: 'glazed', outFrom: 1 },
 		{ pattern: 'frayed', outFrom: 2 },
 		{ pattern: 'crushed', outFrom: 2 },
-		{ pattern: 'embeddedGrit', outFrom: 1 }
+		{ pattern: 'embeddedGrit', outFrom: 1 },
+		{ pattern: 'jointsAligned' }
 	],
 	characteristics: [{ key: 'section', name: 'Section', unit: 'mm', wears: 'down', instrument: 'caliper' }]
 };

@@ -1,4 +1,5 @@
 import { runout } from './formCharacteristics';
+import { rodFit } from '../figures/packing';
 import type { PartType } from '../partType';
 
 /** Rod or packing sleeve: its surface sets the life of the seal that runs on it. */
@@ -22,6 +23,9 @@ export const sleeve: PartType = {
 	characteristics: [
 		{ key: 'diameter', name: 'Outside diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
 		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
+		{ key: 'scoreDepth', name: 'Deepest score', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
+		{ key: 'bore', name: 'Bore on the rod', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
 		runout
-	]
+	],
+	figures: rodFit
 };

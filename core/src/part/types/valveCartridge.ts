@@ -20,6 +20,7 @@ export const valveCartridge: PartType = {
 		{ pattern: 'wrongPart', outFrom: 1 }
 	],
 	characteristics: [
-		{ key: 'lift', name: 'Valve lift', unit: 'mm', wears: 'up', instrument: 'depth gauge', limitless: true }
+		{ key: 'lift', name: 'Valve lift', unit: 'mm', wears: 'up', instrument: 'depth gauge', limitless: true },
+		{ key: 'load', name: 'Spring load at a set height', unit: 'N', wears: 'down', instrument: 'spring tester' }
 	]
 };

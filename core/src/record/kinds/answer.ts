@@ -1,9 +1,13 @@
 import { z } from 'zod';
+import { finiteAnswer, requireThat } from '../../number';
+import { dimensionOf } from '../../quantity';
 import type { EntryProblem } from '../problem';
 import { allSteps, openedCylinders, type Ask, type Meaning, type ModelSheet, type Opening } from '../sheet';
 import { common, kind, typed, words } from './common';
 
-/** What a step asked, answered: seen, a count, one of the choices or one's own words, or how something was set. */
+const quantity = z.strictObject({ value: z.number().min(-1e9).max(1e9), typed });
+
+/** What a step asked, answered: seen, a count, one of the choices or one's own words, how something was set, or readings. */
 export const answerSchema = kind(
 	'answer',
 	common,
@@ -17,7 +21,8 @@ export const answerSchema = kind(
 			z.literal(true),
 			z.int().min(0).max(1000),
 			words,
-			z.strictObject({ value: z.number().min(-1e9).max(1e9), typed })
+			quantity,
+			z.strictObject({ readings: z.array(quantity).min(1).max(12) })
 		])
 	})
 );
@@ -30,6 +35,19 @@ export const askKey = (step: string, ask: number, cylinder?: number): string =>
 /** Where a question is asked: at each of these cylinders, or once. */
 export const askedAt = (ask: Ask, cylinders: readonly number[]): readonly (number | undefined)[] =>
 	ask.kind === 'choice' && ask.per === 'cylinder' ? cylinders : [undefined];
+
+/** The places of a question about readings, by cylinder or by name. */
+export const placesAsked = (
+	{ at }: Extract<Ask, { kind: 'readings' }>,
+	cylinders: readonly number[]
+): readonly (number | string)[] => (at === 'cylinders' ? cylinders : at);
+
+/** The largest of some readings less the smallest, in their base unit. Errors: PreconditionError where there is none. */
+export function differenceOf(readings: readonly { readonly value: number }[]): number {
+	requireThat(readings.length > 0, 'differenceOf', 'readings', readings.length, 'at least one');
+	const values = readings.map(({ value }) => value);
+	return finiteAnswer('differenceOf', Math.max(...values) - Math.min(...values));
+}
 
 /** A size is read at its part, and a photograph hangs there: neither is answered at the step. */
 const answeredHere = ({ kind }: Ask): boolean => kind !== 'size' && kind !== 'photo';
@@ -64,14 +82,20 @@ export const consequences = (
 	[...answers.values()].flatMap(({ payload: { step: key, ask: i, value, cylinder } }) => {
 		const step = steps.find((one) => one.key === key);
 		const ask = step?.asks.at(i);
-		if (!step || ask?.kind !== 'choice') return [];
+		if (!step) return [];
+		if (ask?.kind === 'readings' && typeof value === 'object' && 'readings' in value) {
+			if (!ask.most || differenceOf(value.readings) <= ask.most.difference) return [];
+			const answer = value.readings.map(({ typed }) => typed.text).join(' / ');
+			return [{ step: step.text, question: ask.text, answer, means: { hold: ask.most.hold } }];
+		}
+		if (ask?.kind !== 'choice') return [];
 		const means = ask.choices.find(({ text }) => text === value)?.means;
 		if (means === undefined || typeof means === 'string') return [];
 		const at = cylinder === undefined ? {} : { cylinder };
 		return [{ step: step.text, question: ask.text, answer: String(value), ...at, means }];
 	});
 
-function fits(value: Answer['payload']['value'], ask: Ask): boolean {
+function fits(value: Answer['payload']['value'], ask: Ask, cylinders: readonly number[]): boolean {
 	switch (ask.kind) {
 		case 'tick':
 			return value === true;
@@ -82,7 +106,14 @@ function fits(value: Answer['payload']['value'], ask: Ask): boolean {
 		case 'note':
 			return typeof value === 'string';
 		case 'setting':
-			return typeof value === 'object';
+			return typeof value === 'object' && 'value' in value;
+		case 'readings':
+			return (
+				typeof value === 'object' &&
+				'readings' in value &&
+				value.readings.length === placesAsked(ask, cylinders).length &&
+				value.readings.every(({ typed }) => dimensionOf(typed.unit) === dimensionOf(ask.unit))
+			);
 		default:
 			return false;
 	}
@@ -96,9 +127,10 @@ export function checkAnswer(
 	const step = allSteps(sheet, job).find(({ key }) => key === payload.step);
 	if (!step) return { code: 'unknownStep', step: payload.step };
 	const ask = step.asks.at(payload.ask);
-	if (!ask || !fits(payload.value, ask)) return { code: 'notAnAnswer', step: step.text };
+	const cylinders = openedCylinders(sheet, job);
+	if (!ask || !fits(payload.value, ask, cylinders)) return { code: 'notAnAnswer', step: step.text };
 	const { cylinder } = payload;
-	if (askedAt(ask, openedCylinders(sheet, job)).includes(cylinder)) return undefined;
+	if (askedAt(ask, cylinders).includes(cylinder)) return undefined;
 	return cylinder === undefined
 		? { code: 'notAnAnswer', step: step.text }
 		: { code: 'notAtCylinder', step: step.text, cylinder };

@@ -17,6 +17,10 @@ export const readingSchema = kind(
 		typed,
 		gauge: id.optional(),
 		partC: z.number().min(-40).max(150).optional(),
+		/** What the gauge was at, as it lay on the bench that day. */
+		gaugeC: z.number().min(-40).max(150).optional(),
+		/** The gauge's zero was checked that day. */
+		zeroSeen: z.literal(true).optional(),
 		/** Why a size that looks like a slip is right all the same. */
 		confirmed: words.max(400).optional()
 	})

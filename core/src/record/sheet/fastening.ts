@@ -39,7 +39,7 @@ export const fasteningSchema = z
 		/** Past hand-tight at most this far, else what lies below is crushed. */
 		mostTurnDeg: number.positive().max(720).optional(),
 		/** Whether power may loosen and run in; the shop may only forbid more. */
-		power: z.strictObject({ loosen: z.boolean(), runIn: z.boolean() }).optional()
+		power: z.strictObject({ loosen: z.boolean(), runIn: z.boolean(), why: text.optional() }).optional()
 	})
 	.refine(({ stages }) => stages.every((stage, i) => i === 0 || stage > stages[i - 1]) && stages.at(-1) === 1, {
 		message: 'must rise and end at 1',
@@ -65,3 +65,22 @@ export const fasteningSchema = z
 		}
 	});
 export type Fastening = z.infer<typeof fasteningSchema>;
+
+/** Whether power may turn a fastener, and who says so; undefined where neither sheet nor shop says anything. */
+export interface PowerSaid {
+	readonly may: boolean;
+	readonly by: 'sheet' | 'shop';
+	readonly why?: string;
+}
+
+/** What sheet and shop say of power tools on a fastener as it comes out or goes in. The shop can forbid, never allow. */
+export function powerOn(
+	{ power }: Pick<Fastening, 'power'>,
+	rule: 'sheet' | 'loosen' | 'never',
+	going: 'out' | 'in'
+): PowerSaid | undefined {
+	const may = power && (going === 'out' ? power.loosen : power.runIn);
+	if (may === false) return { may, by: 'sheet', ...(power?.why ? { why: power.why } : {}) };
+	if (rule === 'never' || (rule === 'loosen' && going === 'in')) return { may: false, by: 'shop' };
+	return may ? { may, by: 'sheet' } : undefined;
+}

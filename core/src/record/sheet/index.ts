@@ -1,5 +1,5 @@
 export * from './characteristic';
-export type { Fastening } from './fastening';
+export { powerOn, type Fastening, type PowerSaid } from './fastening';
 export * from './jsonSchema';
 export * from './lift';
 export * from './closing';

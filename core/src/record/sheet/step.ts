@@ -40,6 +40,22 @@ export const askSchema = z.discriminatedUnion('kind', [
 			.min(2)
 			.max(8)
 	}),
+	/** One size at each cylinder, or at places round it, by one unit: the gap round a rim, how far each plunger stands out. */
+	z.strictObject({
+		kind: z.literal('readings'),
+		text,
+		unit,
+		at: z.union([
+			z.literal('cylinders'),
+			z
+				.array(text)
+				.min(1)
+				.max(12)
+				.refine((places) => new Set(places).size === places.length, { message: 'names one place twice' })
+		]),
+		/** The largest difference between them, in the base unit, and what is said where it is larger. */
+		most: z.strictObject({ difference: number.positive(), hold: text }).optional()
+	}),
 	z.strictObject({ kind: z.literal('photo'), text }),
 	/** In one's own words: where each hose went. */
 	z.strictObject({ kind: z.literal('note'), text })

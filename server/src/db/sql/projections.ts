@@ -33,7 +33,8 @@ export const projections: readonly Projection[] = [
 			grid_column: `coalesce(payload->>'column', payload->>'angle')::smallint`,
 			value: `(payload->>'value')::double precision`,
 			gauge_id: `(payload->>'gauge')::uuid`,
-			part_c: `(payload->>'partC')::double precision`
+			part_c: `(payload->>'partC')::double precision`,
+			gauge_c: `(payload->>'gaugeC')::double precision`
 		}
 	},
 	{

@@ -24,4 +24,4 @@ export const standing = `NOT EXISTS (SELECT 1 FROM withdrawn_entry w WHERE w.sho
 
 /** The readings r of one size together, as the core takes them. */
 export const readings = `json_agg(jsonb_strip_nulls(jsonb_build_object('row', r.grid_row, 'column', r.grid_column, 'value', r.value,
-			'gauge', r.gauge_id, 'partC', r.part_c)))`;
+			'gauge', r.gauge_id, 'partC', r.part_c, 'gaugeC', r.gauge_c)))`;

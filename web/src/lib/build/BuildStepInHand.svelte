@@ -117,7 +117,7 @@
 			{cylinderOne}
 			count={sheet.cylinders}
 		/>{/if}
-	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="in" />
+	<StepFacts {step} {sheet} {job} policy={bench.bench.policy} going="in" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if minutes !== undefined && from && !done}
 		<p>

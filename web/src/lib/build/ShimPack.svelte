@@ -7,6 +7,7 @@
 	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence, quantitySentence } from '$lib/words/problems';
+	import type { LastTime } from '@exetasis/server/jobs/lastTime';
 	import { drawerText, keepDrawer, readDrawer } from './shimDrawer';
 
 	interface Props {
@@ -17,10 +18,15 @@
 	const units = unitsInUse();
 	const id = $props.id();
 
+	/** How a note of a pack begins. */
+	const KEPT = 'Shims:';
 	const WIDEST_MM = 20;
 	let drawer = $state(untrack(() => drawerText(page.data.shims ?? [])));
 	let said = $state('');
 	let gap = $state('');
+	const before = $derived(
+		(page.data as { lastTime?: LastTime }).lastTime?.notes.filter((text) => text.startsWith(KEPT)) ?? []
+	);
 
 	const read = $derived(readDrawer(drawer));
 	const wanted = $derived(gap.trim() === '' ? undefined : parseQuantity(gap, units().length));
@@ -54,6 +60,7 @@
 </script>
 
 <div class="pack" role="group" aria-label="Shim pack">
+	{#each before as text (text)}<p class="soft">Last rebuild: {text}</p>{/each}
 	<label for="{id}-gap">End gap, or movement, {unitLabel(units().length)}</label>
 	<input id="{id}-gap" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
 	<label for="{id}-drawer">In the drawer, mm × count</label>
@@ -75,7 +82,7 @@
 				: pack.offMm > 0
 					? `, ${formatDifference(pack.offMm, units().length)} too thick: it clamps before it seats. Look for a thinner one.`
 					: `, ${length(-pack.offMm)} stay open.`}
-			<button type="button" class="btn" onclick={() => onkeep(`Shims: ${words}.`)}>Keep with the part</button>
+			<button type="button" class="btn" onclick={() => onkeep(`${KEPT} ${words}.`)}>Keep with the part</button>
 		</p>
 	{/if}
 </div>

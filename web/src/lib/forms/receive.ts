@@ -51,6 +51,8 @@ export const receiveSchema = z
 		pressure: optional,
 		speed: optional,
 		inlet: optional,
+		inletPressure: optional,
+		starts: optional,
 		oldMeterHours: optional
 	})
 	.refine(({ complaint, complaints }) => complaint !== '' || complaints !== '', {

@@ -1,6 +1,7 @@
 <!-- @component Measure: a grid of stations × angles that takes the next reading, from the keyboard or any gauge that types, and moves on. -->
 <script lang="ts">
 	import { tick } from 'svelte';
+	import { browser } from '$app/environment';
 	import { partType } from '@exetasis/core/part';
 	import {
 		dimensionOf,
@@ -19,6 +20,8 @@
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
 	import type BoltMap from './BoltMap.svelte';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
+	import { keepBenchDay, readBenchDay } from './benchDay';
 	import Mates from './Mates.svelte';
 	import ReadingGrid from './ReadingGrid.svelte';
 	import SizeChoice from './SizeChoice.svelte';
@@ -72,6 +75,30 @@
 	);
 	const gauge = $derived(gauges.find((one) => one.id === (kind && bench.gaugeInHand[kind.instrument])) ?? gauges[0]);
 
+	// The server draws the page too, and keeps nothing of a bench.
+	const device = browser ? localStorage : { getItem: () => null, setItem: () => undefined };
+	// The bench's own day: asked once, then kept with every reading.
+	let today = $state(readBenchDay(device));
+	const zeroSeen = $derived(gauge !== undefined && today.zeroSeen.includes(gauge.id));
+	function say(said: Partial<typeof today>) {
+		today = { ...readBenchDay(device), ...said };
+		keepBenchDay(device, today);
+	}
+	function toggleZero() {
+		if (!gauge) return;
+		const others = today.zeroSeen.filter((one) => one !== gauge.id);
+		say({ zeroSeen: zeroSeen ? others : [...others, gauge.id] });
+	}
+	function gaugesAt(typed: string) {
+		problem = '';
+		if (typed.trim() === '') return say({ gaugeC: undefined });
+		const read = parseQuantity(typed, units().temperature);
+		if (read.kind === 'problem') problem = `Gauges: ${quantitySentence(read.problem, 'Type the temperature.')}`;
+		else if (read.base < -40 || read.base > 150)
+			problem = `Gauges: a bench has from ${formatQuantity(-40, units().temperature)} to ${formatQuantity(150, units().temperature)}.`;
+		else say({ gaugeC: read.base });
+	}
+
 	/** Puts the next typed character into the reading's field. */
 	export function focus(): void {
 		input?.focus();
@@ -121,7 +148,9 @@
 				value: parsed.base,
 				typed: { text: text.trim(), unit: parsed.unit },
 				...(gauge ? { gauge: gauge.id } : {}),
-				...(warmth ? { partC: warmth.base } : {})
+				...(warmth ? { partC: warmth.base } : {}),
+				...(gauge && today.gaugeC !== undefined ? { gaugeC: today.gaugeC } : {}),
+				...(zeroSeen ? { zeroSeen: true as const } : {})
 			}
 		});
 		text = problem = '';
@@ -210,9 +239,10 @@
 			<input
 				class="input figures"
 				aria-label="Part at, temperature"
+				title="What the part is at"
 				inputmode="decimal"
 				autocomplete="off"
-				placeholder="20 °C"
+				placeholder="part {formatNumber(today.gaugeC ?? 20)} °C"
 				bind:value={temperature}
 				disabled={locked}
 			/>
@@ -230,19 +260,43 @@
 				/>
 			{/await}
 		{:else}
-			<select
-				class="select gauge"
-				aria-label="With"
-				value={gauge?.id ?? ''}
-				disabled={locked || gauges.length === 0}
-				onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
-			>
-				{#each gauges as one (one.id)}<option value={one.id}
-						>With {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
-					>{/each}
-				{#if gauges.length === 0}<option value="">No {kind.instrument}: a shop caliper’s uncertainty is assumed</option
-					>{/if}
-			</select>
+			<div class="with">
+				<select
+					class="select gauge"
+					aria-label="With"
+					value={gauge?.id ?? ''}
+					disabled={locked || gauges.length === 0}
+					onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
+				>
+					{#each gauges as one (one.id)}<option value={one.id}
+							>With {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
+						>{/each}
+					{#if gauges.length === 0}<option value=""
+							>No {kind.instrument}: a shop caliper’s uncertainty is assumed</option
+						>{/if}
+				</select>
+				{#if gauge && sheet.unit === 'mm'}
+					<button
+						type="button"
+						class="btn zero"
+						aria-pressed={zeroSeen}
+						title="The zero of this gauge was checked today"
+						disabled={locked}
+						onclick={toggleZero}>Zero {zeroSeen ? '✓' : '?'}</button
+					>
+				{/if}
+				<input
+					class="input figures bench"
+					aria-label="Gauges at, temperature today"
+					title="What the gauges on this bench are at today: asked once a day, kept with every reading"
+					inputmode="decimal"
+					autocomplete="off"
+					placeholder="gauge ? °C"
+					value={today.gaugeC === undefined ? '' : formatQuantity(today.gaugeC, units().temperature)}
+					disabled={locked}
+					onchange={({ currentTarget }) => gaugesAt(currentTarget.value)}
+				/>
+			</div>
 		{/if}
 		<ReadingGrid {sheet} {size} name={kind.name} {place} onchoose={again} />
 		{#if !slip}<Mates mates={bench.matesOf(part)} {onmate} />{/if}
@@ -286,7 +340,22 @@
 	.take input:first-child {
 		font-size: 1.15rem;
 	}
+	.with {
+		display: flex;
+		gap: 5px;
+	}
 	.gauge {
+		flex: 1;
+		min-width: 0;
+		font-size: 0.82rem;
+	}
+	.zero {
+		padding: 0 0.5rem;
+		font-size: 0.82rem;
+		white-space: nowrap;
+	}
+	.bench {
+		width: 5.4rem;
 		font-size: 0.82rem;
 	}
 	.wrong {

@@ -4,7 +4,7 @@
 	import type { Bench } from '@exetasis/server/jobs/bench';
 	import { documentsAt } from '$lib/log/documents';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
-	import { formatQuantity } from '$lib/ui/numbers';
+	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 
 	interface Props {
@@ -32,6 +32,11 @@
 				job.duty.temperatureC !== undefined && formatQuantity(job.duty.temperatureC, units().temperature)
 			],
 			['Inlet', job.duty.inlet],
+			[
+				'Inlet pressure',
+				job.duty.inletPressureMPa !== undefined && formatQuantity(job.duty.inletPressureMPa, units().pressure)
+			],
+			['Starts since last rebuild', job.duty.starts !== undefined && formatNumber(job.duty.starts)],
 			['On the meter', formatQuantity(job.meterHours, 'h')],
 			...sheet.assemblies.map(({ name, massKg }) => [name, massKg && `${massKg} kg`] as const)
 		].filter(([, value]) => value)

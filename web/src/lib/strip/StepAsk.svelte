@@ -6,7 +6,9 @@
 	import type { Answer, Ask, ModelSheet } from '@exetasis/core/record';
 	import { formatQuantity } from '$lib/ui/numbers';
 	import { numberSentence, quantitySentence } from '$lib/words/problems';
-	import { askWords } from '$lib/words/steps';
+	import { day } from '$lib/ui/time';
+	import { answerWords, askWords } from '$lib/words/steps';
+	import ReadingsAsk from './ReadingsAsk.svelte';
 
 	interface Props {
 		ask: Ask;
@@ -17,11 +19,15 @@
 		locked: boolean;
 		/** How it was set when the pump came in. */
 		found?: Answer['payload']['value'];
+		/** What was measured or set at the pump's last rebuild, and when that was. */
+		before?: { readonly at: Date; readonly value: Answer['payload']['value'] };
+		/** The cylinders that the job opens. */
+		cylinders: readonly number[];
 		/** The cylinder that is asked about, where it is asked at each. */
 		cylinder?: number;
 		onanswer: (value: Answer['payload']['value']) => void;
 	}
-	let { ask, sheet, due, given, locked, cylinder, found, onanswer }: Props = $props();
+	let { ask, sheet, due, given, locked, cylinder, cylinders, found, before, onanswer }: Props = $props();
 	const named = $derived(
 		ask.kind === 'choice' && cylinder !== undefined ? { ...ask, text: `${ask.text}, cylinder ${cylinder}` } : ask
 	);
@@ -43,7 +49,7 @@
 	// Anybody's answer stands here, also one from another tablet.
 	$effect(() => {
 		if (typeof given === 'number' || typeof given === 'string') typed = String(given);
-		else if (typeof given === 'object') typed = formatQuantity(given.value, given.typed.unit);
+		else if (typeof given === 'object' && 'value' in given) typed = formatQuantity(given.value, given.typed.unit);
 	});
 	const differs = $derived(ask.kind === 'count' && typeof given === 'number' && given !== due);
 
@@ -84,9 +90,13 @@
 			>
 		{/each}
 		{#if follows}<b class="wrong">{follows}</b>{/if}
+	{:else if ask.kind === 'readings'}
+		<ReadingsAsk {ask} {cylinders} {given} {locked} {onanswer} />
 	{:else if ask.kind === 'count' || ask.kind === 'note' || ask.kind === 'setting'}
 		<label for={id}>{askWords(ask, sheet)}</label>
-		{#if typeof found === 'object'}<span>As found: {formatQuantity(found.value, found.typed.unit)}</span>{/if}
+		{#if typeof found === 'object' && 'value' in found}<span
+				>As found: {formatQuantity(found.value, found.typed.unit)}</span
+			>{/if}
 		{#if ask.kind === 'count'}<button
 				type="button"
 				class="btn"
@@ -111,6 +121,7 @@
 	{:else}
 		<span>{askWords(ask, sheet)}</span>
 	{/if}
+	{#if before}<span class="soft">Last rebuild, {day(before.at)}: {answerWords(before.value)}</span>{/if}
 	{#if differs}<b class="wrong">There should be {due}: look for the others.</b>{/if}
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>

@@ -9,6 +9,8 @@
 		type Ask,
 		type Step
 	} from '@exetasis/core/record';
+	import { page } from '$app/state';
+	import type { LastTime } from '@exetasis/server/jobs/lastTime';
 	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import StepAsk from './StepAsk.svelte';
 
@@ -48,6 +50,13 @@
 			...meant(ask, value, at)
 		);
 	const cylinders = $derived(openedCylinders(sheet, job));
+	// The same question at the pump's last rebuild: a trend is seen here.
+	const last = $derived((page.data as { lastTime?: LastTime }).lastTime);
+	function lastTime(ask: Ask) {
+		const question = ask.kind === 'readings' ? ask.text : ask.kind === 'setting' ? ask.name : undefined;
+		const found = question && last?.readings.find((one) => one.question === question);
+		return found ? { at: last!.receivedAt, value: found.value } : undefined;
+	}
 	// How it was set when the pump came in: it is set to that again.
 	function foundSetting(name: string): Answer['payload']['value'] | undefined {
 		for (const other of sheet.steps)
@@ -64,6 +73,8 @@
 			{sheet}
 			due={ask.kind === 'count' ? due(ask.station) : 0}
 			cylinder={at}
+			{cylinders}
+			before={lastTime(ask)}
 			given={bench.log.answers.get(askKey(step.key, i, at))?.payload.value}
 			found={ask.kind === 'setting' && ask.when === 'left' ? foundSetting(ask.name) : undefined}
 			{locked}

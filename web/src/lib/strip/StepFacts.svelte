@@ -5,7 +5,10 @@
 	import { wrenchKey } from './wrenches';
 	import { inSentence } from '$lib/words/place';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
+	import { powerWords } from '$lib/words/steps';
+	import type { Policy } from '@exetasis/core/decide';
 	import {
+		powerOn,
 		stationKeysOf,
 		stationsInScope,
 		staysIn,
@@ -18,12 +21,12 @@
 		step: Step;
 		sheet: ModelSheet;
 		job: Opening;
-		/** The most that one person lifts, by the shop's rule. */
-		liftAloneKg: number;
+		/** The shop's rules: the most that one person lifts, and where power tools may be used. */
+		policy: Pick<Policy, 'liftAloneKg' | 'powerTools'>;
 		/** Whether its parts come out or go in: other tools, and products. */
 		going: 'out' | 'in';
 	}
-	let { step, sheet, job, liftAloneKg, going }: Props = $props();
+	let { step, sheet, job, policy, going }: Props = $props();
 	/** The sizes of one's own wrenches, by model and tool. */
 	const wrenches = $derived((page.data.wrenches ?? {}) as Readonly<Record<string, string>>);
 	const sizeOf = (tool: string) => wrenches[wrenchKey({ model: sheet.model, tool })];
@@ -48,14 +51,11 @@
 		]);
 		return sheet.tools.filter(({ key }) => keys.has(key));
 	});
-	// What the sheet says of power tools on what is turned at this step; nothing where it says nothing.
+	// What sheet and shop say of power tools on what is turned at this step; nothing where neither says anything.
 	const power = $derived(
 		parts.flatMap(({ name, fastening }) => {
-			if (!fastening?.power) return [];
-			const may = going === 'out' ? fastening.power.loosen : fastening.power.runIn;
-			return [
-				`${name}: ${may ? (going === 'out' ? 'power may loosen' : 'power may run in, the last by the wrench') : 'by hand, no power tool'}`
-			];
+			const said = fastening && powerOn(fastening, policy.powerTools, going);
+			return said ? [`${name}: ${powerWords(said, going)}`] : [];
 		})
 	);
 	const lays = $derived(step.lays && sheet.assemblies.find(({ key }) => key === step.lays?.assembly));
@@ -89,9 +89,9 @@
 			? `; ${lays.massKg} kg`
 			: ''}
 	</p>{/if}
-{#if lays?.massKg && lays.massKg > liftAloneKg}
+{#if lays?.massKg && lays.massKg > policy.liftAloneKg}
 	<p class="risk">
-		{lays.massKg} kg: more than your shop’s {liftAloneKg} kg for one person. A second person or a hoist.
+		{lays.massKg} kg: more than your shop’s {policy.liftAloneKg} kg for one person. A second person or a hoist.
 	</p>
 {/if}
 

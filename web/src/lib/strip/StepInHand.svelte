@@ -99,7 +99,7 @@
 	{#if sheet.cylinderOne && cylinders.length > 1 && (step.stations.length > 0 || step.per === 'cylinder')}
 		<CylinderOne cylinderOne={sheet.cylinderOne} count={sheet.cylinders} />
 	{/if}
-	<StepFacts {step} {sheet} {job} liftAloneKg={bench.bench.policy.liftAloneKg} going="out" />
+	<StepFacts {step} {sheet} {job} policy={bench.bench.policy} going="out" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if kept}<p class="wrong">{kept}</p>{/if}
 	{#if waits.length > 0 && !signed}

@@ -129,6 +129,7 @@ const figureInputs: Readonly<Record<FigureInput, string>> = {
 	extrudedLipNow: 'Extruded lip now',
 	clearanceGap: 'Clearance gap',
 	boreNow: 'Bore now',
+	diameterNow: 'Diameter now',
 	lengthOfTheGap: 'Length of the gap',
 	ratedPressure: 'Rated pressure',
 	viscosity: 'Viscosity, mPa·s',

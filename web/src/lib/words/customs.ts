@@ -42,6 +42,15 @@ export const customChoices: readonly (readonly [Choice, string, readonly (readon
 		]
 	],
 	[
+		'powerTools',
+		'Power tools on bolts, nuts and caps',
+		[
+			['sheet', 'where the sheet allows them'],
+			['loosen', 'only to loosen'],
+			['never', 'nowhere']
+		]
+	],
+	[
 		'metal',
 		'Metal in the oil, a scored crosshead bore, a cracked manifold',
 		[

@@ -1,6 +1,6 @@
 import { inSentence } from './place';
-import type { Ask, BuildStep, ModelSheet, Step } from '@exetasis/core/record';
-import { unitLabel } from '@exetasis/core/quantity';
+import type { Answer, Ask, BuildStep, ModelSheet, PowerSaid, Step } from '@exetasis/core/record';
+import { unitLabel, type Unit } from '@exetasis/core/quantity';
 
 const nameOf = (sheet: Pick<ModelSheet, 'stations'>, key: string): string => {
 	const station = sheet.stations.find((one) => one.key === key);
@@ -16,6 +16,8 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 			return `Measure: ${nameOf(sheet, ask.station)}`;
 		case 'setting':
 			return `Note the setting, ${ask.name}, in ${unitLabel(ask.unit)}, as it is ${ask.when}`;
+		case 'readings':
+			return `Measure: ${ask.text}, in ${unitLabel(ask.unit)}`;
 		case 'choice':
 			return `${ask.text}: ${ask.choices.map(({ text }) => text).join(', ')}?`;
 		case 'photo':
@@ -43,4 +45,19 @@ export function crankWords({ stand, cylinder }: NonNullable<Step['crank']>): str
 				? 'the outer plungers'
 				: `the plunger of cylinder ${cylinder}`;
 	return `turned by hand until ${which} stands full ${stand}`;
+}
+
+/** Whether a power tool may turn a fastener, and who says so. */
+export function powerWords({ may, by, why }: PowerSaid, going: 'out' | 'in'): string {
+	if (may) return going === 'out' ? 'power may loosen' : 'power may run in; the wrench finishes';
+	const forbidden = `by hand, no power tool (${by === 'sheet' ? 'sheet' : 'shop rule'})`;
+	return why ? `${forbidden}. ${why}` : forbidden;
+}
+
+/** An answer that was measured, as it was typed. */
+export function answerWords(value: Answer['payload']['value']): string {
+	const said = ({ typed: { text, unit } }: { typed: { text: string; unit: Unit } }) =>
+		/[a-z]/i.test(text) ? text : `${text} ${unitLabel(unit)}`;
+	if (typeof value !== 'object') return String(value);
+	return 'readings' in value ? value.readings.map(said).join(', ') : said(value);
 }

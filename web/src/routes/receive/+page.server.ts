@@ -25,7 +25,7 @@ export async function load({ locals }) {
 
 /** Reads a quantity that may be left out; a problem is noted beside its field. */
 function optional(
-	field: 'temperature' | 'pressure' | 'speed' | 'oldMeterHours',
+	field: 'temperature' | 'pressure' | 'speed' | 'inletPressure' | 'starts' | 'oldMeterHours',
 	unit: Unit,
 	form: SuperValidated<Received>
 ): number | undefined {
@@ -54,6 +54,8 @@ export const actions = {
 		const temperatureC = optional('temperature', units.temperature, form);
 		const pressureMPa = optional('pressure', units.pressure, form);
 		const speedRpm = optional('speed', 'rpm', form);
+		const inletPressureMPa = optional('inletPressure', units.pressure, form);
+		const starts = optional('starts', 'pieces', form);
 		if (data.pump === 'new' && data.serial === '') setError(form, 'serial', 'A new pump needs its serial number.');
 		if (data.pump === 'new' && data.model === '')
 			setError(form, 'model', 'Choose the model: its sheet lays out the mat.');
@@ -92,7 +94,9 @@ export const actions = {
 				...(data.inlet && { inlet: data.inlet }),
 				temperatureC,
 				pressureMPa,
-				speedRpm
+				speedRpm,
+				inletPressureMPa,
+				starts
 			},
 			...(hoursOnOldMeter === undefined ? {} : { meterReplaced: { hoursOnOldMeter } })
 		};

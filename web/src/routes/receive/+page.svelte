@@ -219,6 +219,13 @@
 				bind:value={$form.inlet}
 				errors={$errors.inlet}
 			/>
+			<Field
+				name="inletPressure"
+				label="Inlet pressure, {unitLabel(data.units.pressure)}"
+				bind:value={$form.inletPressure}
+				errors={$errors.inletPressure}
+			/>
+			<Field name="starts" label="Starts since the last rebuild" bind:value={$form.starts} errors={$errors.starts} />
 		</fieldset>
 		{#if model}
 			<fieldset class="sheet wide">

@@ -1,6 +1,7 @@
 import { documentsOf } from '@exetasis/server/documents/documents';
 import { benchOf } from '@exetasis/server/jobs/bench';
 import { foreseen } from '@exetasis/server/jobs/forecasts';
+import { lastTimeOf } from '@exetasis/server/jobs/lastTime';
 import { casesToWatch } from '@exetasis/server/trace/cases';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
@@ -12,6 +13,7 @@ export const load = async ({ locals, params }) => {
 		// Until somebody has looked the work is at the steps, which ask for no odds.
 		bench: looked ? await foreseen(bench) : bench,
 		looked,
+		lastTime: await lastTimeOf(scope, bench.job),
 		cases: await casesToWatch(scope, [bench.job.pumpId]),
 		documents: await documentsOf(scope, bench.job.model),
 		wrenches: userOf(locals).preferences.wrenches ?? {}

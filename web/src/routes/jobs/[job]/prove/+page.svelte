@@ -12,6 +12,7 @@
 	} from '@exetasis/core/record';
 	import { shortTime } from '$lib/ui/time';
 	import { benchInUse } from '$lib/log/bench.svelte';
+	import ShimPack from '$lib/build/ShimPack.svelte';
 	import Rig from '$lib/prove/Rig.svelte';
 	import TestSheet from '$lib/prove/TestSheet.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
@@ -45,6 +46,17 @@
 			new Map([...bench.log.steps].map(([key, entry]) => [key, effectiveTime(entry)]))
 		).filter(({ until }) => until > Date.now())
 	);
+	// A cylinder that moves is shimmed: what an answer of this step keeps the pump back for, on a pump that has shims.
+	const shims = $derived(sheet.stations.find(({ type }) => type === 'shim'));
+	const shimmed = $derived(
+		shims !== undefined && step !== undefined && heldByAnswers([step], bench.log.answers).length > 0
+	);
+	let shimsKept = $state('');
+	function keepShims(text: string) {
+		const laid = [...bench.parts.values()].find(({ station }) => station.key === shims?.key);
+		bench.record({ kind: 'note', ...(laid ? { part: laid.cell.part } : {}), payload: { text } });
+		shimsKept = `Kept. ${text}`;
+	}
 	const fails = $derived(left.filter(({ what }) => what === 'holdFails' || what === 'drips' || what === 'held'));
 	const kept = $derived.by(() => {
 		const first = unbuilt && bench.build.steps.find(({ key }) => key === unbuilt.key);
@@ -71,6 +83,9 @@
 			{#if left.length === 0}<a class="btn main" href="/jobs/{job.id}/release">Release it</a>{/if}
 		</section>
 	{/if}
+	{#if shimmed}<section class="sheet">
+			<ShimPack onkeep={keepShims} />{#if shimsKept}<p role="status">{shimsKept}</p>{/if}
+		</section>{/if}
 	<TestSheet {bench} locked={locked || kept !== ''} />
 	<Rig {bench} locked={locked || kept !== ''} />
 

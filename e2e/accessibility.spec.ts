@@ -1,0 +1,52 @@
+// Named so that it runs early: the Floor draws every open job, and the other tests leave theirs open.
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { pageOf } from './people';
+
+async function seriousFaults(page: Page): Promise<string[]> {
+	const { violations } = await new AxeBuilder({ page }).analyze();
+	return violations
+		.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+		.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
+}
+
+test('axe finds no serious fault on any place, in light and dark', async ({ browser }) => {
+	test.setTimeout(400_000);
+	const page = await pageOf(browser, 'lead');
+	await page.goto('/pumps');
+	const pump = await page.getByRole('link', { name: 'MAR-0212' }).getAttribute('href');
+	const sheet = '/sheets';
+	await page.goto('/');
+	const job = (await page.getByRole('link', { name: 'MAR-0256' }).first().getAttribute('href'))!.replace(
+		/^(\/jobs\/[^/]+).*/,
+		'$1'
+	);
+	const paths = [
+		'/',
+		'/receive',
+		'/pumps',
+		pump!,
+		`/trace/pumps/${pump!.split('/').at(-1)}`,
+		'/trace/lives',
+		'/trace/cases',
+		'/trace/causes',
+		'/gauges',
+		sheet,
+		'/settings',
+		'/shop',
+		`${job}/strip`,
+		`${job}/inspect`,
+		`${job}/decide`,
+		`${job}/release`
+	];
+	for (const theme of ['light', 'dark']) {
+		for (const path of paths) {
+			await page.goto(path);
+			await expect(page.locator('html')).toHaveAttribute('data-mode', theme);
+			expect(await seriousFaults(page), `${path}, ${theme}`).toEqual([]);
+		}
+		await page.goto('/'); // on the bench the menu has it
+		await page.getByRole('button', { name: /^Switch to/ }).click();
+		await expect(page.getByRole('button', { name: `Switch to ${theme}` })).toBeVisible();
+	}
+});

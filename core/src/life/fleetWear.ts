@@ -32,6 +32,7 @@ const CLASS_SD = 0.15; // how far a class's own factor may lie from the sheet's
 const MOST_SWEEPS = 60;
 const SETTLED = 3e-3; // largest move of a pump's factor in the last sweep
 const TINY = 1e-30;
+const HOPELESS = 700; // logarithms that a path which explains nothing lies below the best
 const FORGOTTEN = 20; // logarithms below the best, from which nothing is passed on any more
 const UNHEARD = 1e-9; // share of a pump's belief, the same
 
@@ -300,15 +301,24 @@ function overhanging(logs: Float64Array, largest: number, beyond: number): Float
 	return out.fill(out[beyond], 0, beyond).fill(out[beyond + logs.length - 1], beyond + logs.length);
 }
 
-// Evidence of one part by path and rate; the largest is 1.
-function evidenceOf(history: WearHistory, prior: WearPrior, grid: RateGrid): Float64Array[] {
+/** What one part says under one path, by rate: the logarithm of the largest, and each as a share of it. */
+interface PathEvidence {
+	readonly logLargest: number;
+	readonly shares: Float64Array;
+}
+
+// A path that explains nothing keeps its own scale: against another it may be smaller than any number.
+function evidenceOf(history: WearHistory, prior: WearPrior, grid: RateGrid): PathEvidence[] {
 	const tracks = followWear(history, paths(prior), grid, 'fleet');
-	const largest = largestOf(tracks.flat().map(({ logEvidence }) => logEvidence));
-	return tracks.map((ages) =>
-		Float64Array.from({ length: grid.size }, (_, i) =>
-			ages.reduce((sum, { weight, logEvidence }) => sum + weight * Math.exp(logEvidence[i] - largest), 0)
-		)
-	);
+	const best = largestOf(tracks.flat().map(({ logEvidence }) => logEvidence));
+	return tracks.map((ages) => {
+		const logLargest = largestOf(ages.map(({ logEvidence }) => logEvidence));
+		if (logLargest === -Infinity) return { logLargest: best - HOPELESS, shares: new Float64Array(grid.size).fill(1) };
+		const shares = Float64Array.from({ length: grid.size }, (_, i) =>
+			ages.reduce((sum, { weight, logEvidence }) => sum + weight * Math.exp(logEvidence[i] - logLargest), 0)
+		);
+		return { logLargest, shares };
+	});
 }
 
 // The density of a part's rate about its kind's, at every whole number of steps between them.
@@ -318,13 +328,13 @@ function kernelOf(grid: RateGrid, between: number): Float64Array {
 }
 
 // Adds ln Σ_ρ density(ρ − m)·evidence(ρ) at every place m of the kind's rate.
-function addLog(sums: Float64Array, evidence: Float64Array, kernel: Float64Array): void {
+function addLog(sums: Float64Array, { logLargest, shares }: PathEvidence, kernel: Float64Array): void {
 	const size = sums.length;
-	const first = evidence.findIndex((one) => one > 0);
-	const last = evidence.findLastIndex((one) => one > 0);
+	const first = shares.findIndex((one) => one > 0);
+	const last = shares.findLastIndex((one) => one > 0);
 	for (let m = 0; m < size; m++) {
 		let sum = 0;
-		for (let i = first; i <= last; i++) sum += kernel[i - m + size - 1] * evidence[i];
-		sums[m] += Math.log(Math.max(sum, TINY));
+		for (let i = first; i <= last; i++) sum += kernel[i - m + size - 1] * shares[i];
+		sums[m] += logLargest + Math.log(Math.max(sum, TINY));
 	}
 }

@@ -6,8 +6,18 @@ import { MOST_NODES, type WearWindow } from './wearWindow';
 export interface Course {
 	/** Gamma shape of the steady process from its beginning to this look. */
 	readonly shape: number;
-	/** Density of the readings before, given that the wear stands at a place; undefined at the first look. */
-	readonly before?: Densities;
+	/** What the readings before say of a place; undefined at the first look. */
+	readonly before?: Before;
+}
+
+/**
+ * Density of the readings before, given that the wear stands at a place: `told` · exp(logScale + slope · place). Kept as a logarithm,
+ * because after a jump that the process hardly explains it is far below what a number can hold.
+ */
+export interface Before {
+	readonly told: Densities;
+	readonly logScale: number;
+	readonly slope: number;
 }
 
 /** Densities at the first `count` places, into `out`, whose lengths are multiples of four. */
@@ -39,18 +49,49 @@ export function bridge(last: BridgedLook, mores: readonly number[], window: Wear
 	const sharpness = Math.max(...last.courses.map(({ shape }, c) => sharpnessOf(last, shape, mores[c], middle)));
 	const count = window.nodesFor(half, sharpness);
 	const between = new BetweenLooks(last, mores);
-	const told = Array.from({ length: count }, (_, j) =>
-		between.at(middle - half * Math.cos(((j + 0.5) * Math.PI) / count))
+	const places = Float64Array.from(
+		{ length: count },
+		(_, j) => middle - half * Math.cos(((j + 0.5) * Math.PI) / count)
 	);
+	const logs = Array.from(places, (place) => between.at(place));
 	const courses = last.courses.map(({ shape }, c) => ({
 		shape: shape + mores[c],
-		before: interpolation(
-			middle,
-			half,
-			Float64Array.from(told, (one) => one[c])
+		before: told(
+			window,
+			places,
+			Float64Array.from(logs, (one) => one[c])
 		)
 	}));
 	return { window, courses, sharpness };
+}
+
+const STEEP = 12; // logarithms across a window, from which its slope is taken out before it is interpolated
+
+// The densities at Chebyshev's nodes, interpolated without what a number cannot hold: their scale, and where they are steep their slope.
+function told(window: WearWindow, places: Float64Array, logs: Float64Array): Before {
+	const half = (window.high - window.low) / 2;
+	const slope = slopeAtPeak(window, places, logs);
+	const level = logs.map((log, j) => log - slope * places[j]);
+	const largest = level.reduce((most, one) => Math.max(most, one), -Infinity);
+	const logScale = largest === -Infinity ? 0 : largest;
+	const values = level.map((log) => Math.exp(log - logScale));
+	return { told: interpolation(window.low + half, half, values), logScale, slope };
+}
+
+// The slope of the logarithms beside the likeliest place, the flatter of both sides; nought where they are not steep.
+function slopeAtPeak({ low, high, logLikelihood }: WearWindow, places: Float64Array, logs: Float64Array): number {
+	let peak = 0;
+	let most = -Infinity;
+	for (let j = 0; j < places.length; j++) {
+		const log = logs[j] + logLikelihood(places[j]);
+		if (log > most) [peak, most] = [j, log];
+	}
+	const sides = [peak - 1, peak + 1]
+		.filter((j) => j >= 0 && j < places.length)
+		.map((j) => (logs[j] - logs[peak]) / (places[j] - places[peak]));
+	if (!sides.every(Number.isFinite) || Math.min(...sides) * Math.max(...sides) <= 0) return 0;
+	const flatter = sides.reduce((a, b) => (Math.abs(b) < Math.abs(a) ? b : a));
+	return Math.abs(flatter) * (high - low) > STEEP ? flatter : 0;
 }
 
 // Of what the last look and those before it say, seen from the middle of the next window.
@@ -145,6 +186,9 @@ function interpolation(middle: number, half: number, values: Float64Array): Dens
 	};
 }
 
+// ln(eᵃ + eᵇ), b finite.
+const logOfSum = (a: number, b: number): number => Math.max(a, b) + Math.log1p(Math.exp(-Math.abs(a - b)));
+
 type End = 'below' | 'above';
 
 // The mean of what the last look and those before it say, over where it may have stood: for each course.
@@ -175,9 +219,10 @@ class BetweenLooks {
 		this.#steadiest = { shape: Math.max(...shapes), more: Math.max(...mores) };
 	}
 
+	/** The logarithms of the means, −∞ where it cannot have stood there. */
 	at(place: number): Float64Array {
 		const { low, high, root } = this.#last.window;
-		const sums = new Float64Array(this.#mores.length);
+		const sums = new Float64Array(this.#mores.length).fill(-Infinity);
 		if (place <= low) return sums;
 		const meets = place < high + NEAR * (high - low);
 		const to = meets ? 1 : high / place;
@@ -186,7 +231,7 @@ class BetweenLooks {
 			this.#addPiece(sums, place, 0, to / 2, 'below');
 			this.#addPiece(sums, place, to / 2, to, 'above');
 		} else this.#addPiece(sums, place, low / place, to, this.#bendsBelow ? 'below' : bendsAbove ? 'above' : undefined);
-		for (let c = 0; c < sums.length; c++) sums[c] *= root * Math.exp(this.#logNorms[c]);
+		for (let c = 0; c < sums.length; c++) sums[c] += Math.log(root) + this.#logNorms[c];
 		return sums;
 	}
 
@@ -223,16 +268,19 @@ class BetweenLooks {
 			const below = rule && singular === 'below' ? 0 : low;
 			const above = rule && singular === 'above' ? 0 : high;
 			const factors = rule ?? weights;
-			before?.(places, count, told);
+			before?.told(places, count, told);
+			const slope = before?.slope ?? 0;
 			let largest = -Infinity;
 			for (let j = 0; j < count; j++) {
-				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j];
+				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j] + slope * places[j];
 				courseLogs[j] = log;
 				if (log > largest) largest = log;
 			}
 			let sum = 0;
 			for (let j = 0; j < count; j++) sum += factors[j] * told[j] * expBelow(courseLogs[j] - largest);
-			sums[c] += sum * Math.exp(largest) * (rule ? long ** power : long / 2);
+			if (!(sum > 0)) continue;
+			const piece = Math.log(sum) + largest + (rule ? power * Math.log(long) : Math.log(long / 2));
+			sums[c] = logOfSum(sums[c], piece + (before?.logScale ?? 0));
 		}
 	}
 }

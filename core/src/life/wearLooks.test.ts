@@ -80,6 +80,28 @@ describe('followWear', () => {
 		for (const i of one.rates.keys())
 			expect(Math.abs(logEvidence[i] - one.log[i])).toBeLessThan(one.shapePer1000h > STEADY ? 2e-2 : 1e-3);
 	});
+	// numpy 2.4: Gauss and Legendre's rule with 900 nodes a look, summed as logarithms. A jump that wear hardly explains.
+	it.each([
+		{ shapePer1000h: 8.163, log: [-48.361195, -27.961337, -36.773456] },
+		{ shapePer1000h: 2.04, log: [-4.056139, 1.220758, -0.961677] }
+	])('keeps its evidence after a jump, at $shapePer1000h', ({ shapePer1000h, log }) => {
+		const jump = [0.08, 0.105, 0.13, 0.155, 1.2].map((worn, i) => [1000 * (i + 1), worn, 0.02] as const);
+		const paths = [{ shapePer1000h, exponent: 1 }];
+		const [[{ last, logEvidence }]] = followWear(seen(jump), paths, grid(0.1, 0.25, 0.5));
+		const { y, weightsOf } = last!.splitAt(1);
+		for (const [i, expected] of log.entries()) {
+			expect(logEvidence[i]).toBeCloseTo(expected, 4);
+			const beyond = y.reduce((sum, at, j) => sum + (at >= 1 ? weightsOf(i)[j] : 0), 0);
+			expect(beyond).toBeCloseTo(1, 9);
+		}
+	});
+	it('answers hundreds of looks, and as it does for the sixty of them that it reads', () => {
+		const often = Array.from({ length: 300 }, (_, i) => [100 * (i + 1), (0.9 * (i + 1)) / 300, 0.02] as const);
+		const [[{ logEvidence }]] = followWear(seen(often), [{ shapePer1000h: 8, exponent: 1 }], grid(0.01, 0.03, 0.1));
+		expect(logEvidence[1]).toBeGreaterThan(logEvidence[0]);
+		expect(logEvidence[1]).toBeGreaterThan(logEvidence[2]);
+		expect([...logEvidence].some(Number.isNaN)).toBe(false);
+	});
 	it('reads a fine look as the density of the process itself', () => {
 		const looks = [{ hours: 1500, worn: 0.3, u: 1e-4 }];
 		const [[{ logEvidence }]] = followWear({ before: NEW, looks }, [{ shapePer1000h: 2, exponent: 1 }], grid(0.1, 0.2));

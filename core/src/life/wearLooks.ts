@@ -95,12 +95,13 @@ function lookNodes(look: LastLook, splitAt: number): LookNodes {
 		const scale = root * (bends ? to ** (power + 1) : half);
 		for (let j = 0; j < nodes.length; j++) places[j] = from + half * (1 + nodes[j]);
 		told.fill(1);
-		before?.(places, nodes.length, told);
+		before?.told(places, nodes.length, told);
+		const slope = before?.slope ?? 0;
 		for (let j = 0; j < nodes.length; j++) {
 			const place = places[j];
 			y.push(raise(place, root));
 			factor.push(scale * rule[j] * told[j]);
-			logWeight.push(logLikelihood(place) + (bends ? 0 : power * Math.log(place)));
+			logWeight.push(logLikelihood(place) + slope * place + (bends ? 0 : power * Math.log(place)));
 		}
 	}
 	return {
@@ -108,7 +109,7 @@ function lookNodes(look: LastLook, splitAt: number): LookNodes {
 		factor: Float64Array.from(factor),
 		logWeight: Float64Array.from(logWeight),
 		shape,
-		logNorm: -gammaLn(shape)
+		logNorm: (before?.logScale ?? 0) - gammaLn(shape)
 	};
 }
 
@@ -150,12 +151,24 @@ function requireHistory({ before, looks }: WearHistory): void {
 	}
 }
 
+const MOST_LOOKS = 60;
+
+// The later half as it is, the others at even steps from the first.
+function thinned(looks: readonly WearLook[]): readonly WearLook[] {
+	if (looks.length <= MOST_LOOKS) return looks;
+	const half = MOST_LOOKS / 2;
+	const earlier = looks.length - half;
+	const spread = Array.from({ length: half }, (_, i) => looks[Math.floor((i * earlier) / half)]);
+	return [...spread, ...looks.slice(-half)];
+}
+
 /**
  * Evidence of one part's looks for each rate, its wear being a gamma process of that rate under one path (scatter, bending),
  * and where it stands at the last look: for each path, one track for each possible age.
  *
  * Given where the process stands at the last look, where it stood before does not depend on its rate (it is a gamma bridge):
  * all looks are so integrated once, whatever the rates, and only the last one rate by rate. Without looks the state is that at its age.
+ * Of more than 60 looks the last 30 are read, and as many spread evenly over those before: neighbours repeat each other.
  * Shape: hours ascending. Units: hours; wear in shares of the allowance. Errors: PreconditionError where they are not so.
  * Accuracy: 3e-8 in a chance of passing the limit, one look or several, readings that fall included (tested against direct
  * integration); 2e-5 where a part wears much more evenly than its gauge reads. ln evidence for a fleet:
@@ -172,11 +185,12 @@ export function followWear(
 	requireHistory(history);
 	for (const path of paths) requirePath(path);
 	requireThat(size === rates.length && rates.every((rate) => rate > 0), 'followWear', 'rates', size, 'rates above 0');
+	const { before, looks } = { before: history.before, looks: thinned(history.looks) };
 	const lasts = new Map(
-		[...new Set(paths.map(({ exponent }) => exponent))].map((e) => [e, lastOf(history, paths, e, fineness)])
+		[...new Set(paths.map(({ exponent }) => exponent))].map((e) => [e, lastOf({ before, looks }, paths, e, fineness)])
 	);
 	const slowest = Math.min(...rates);
-	return paths.map((path) =>
+	const tracks = paths.map((path) =>
 		history.before.map(({ hours, weight }, age) => {
 			const last = lasts.get(path.exponent);
 			if (!last) return { weight, logEvidence: new Float64Array(size), shape: shapeAt(history, path, hours) };
@@ -191,6 +205,10 @@ export function followWear(
 			};
 		})
 	);
+	// Looks that no rate of any path explains say nothing of either.
+	const explained = tracks.some((ages) => ages.some(({ logEvidence }) => logEvidence.some((one) => one > -Infinity)));
+	if (!explained) for (const { logEvidence } of tracks.flat()) logEvidence.fill(0);
+	return tracks;
 }
 
 type Path = Pick<WearShape, 'shapePer1000h' | 'exponent'>;
@@ -292,6 +310,5 @@ function evidenceByRate(
 	};
 	for (let i = start; i >= 0 && readAt(i); i--);
 	for (let i = start + 1; i < scales.length && readAt(i); i++);
-	// Looks that no rate explains at all say nothing of the rate.
-	return best === -Infinity ? logEvidence.fill(0) : logEvidence;
+	return logEvidence;
 }

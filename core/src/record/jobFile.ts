@@ -23,7 +23,7 @@ const dutySchema = z.strictObject({
 	pressureMPa: z.number().optional(),
 	speedRpm: z.number().optional(),
 	inlet: text.optional(),
-	/** At the inlet while it runs; below nought where it sucks. */
+	/** At the inlet while it runs. */
 	inletPressureMPa: z.number().optional(),
 	/** Since the rebuild before, by its counter or its owner. */
 	starts: z.number().optional()

@@ -249,15 +249,15 @@ const answers: Record<string, Walked> = {
 	displacementCm3: of(flowDrive),
 	theoreticalFlowLmin: of(flowDrive, 900),
 	forwardSpeed: of(drive, 200, 1),
-	flowRipple: of(drive),
 	volumetricEfficiency: of(drive, {
 		flowLmin: { value: 17, u: 0.2 },
 		speedRpm: { value: 1000, u: 5 },
 		boreMm: { value: 18, u: 0.01 }
 	}),
 	temperatureRiseK: of(10, 0.8),
+	pressurePerKelvin: of(20),
 	holdFinding: of(
-		{ fromMPa: 10, toMPa: 9.8, minutes: 5, u: 0.02 },
+		{ fromMPa: 10, toMPa: 9.8, minutes: 5, u: 0.02, cooled: { byK: 1, uK: 0.1, atC: 20 } },
 		{ minutes: 5, mostFallMPa: 0.3 },
 		{ volumeMm3: 36_000, bulkModulusMPa: 1800 }
 	),

@@ -33,6 +33,14 @@ describe('tighteningOrder', () => {
 		const marked = [at(-70, 45, 'pin'), at(70, 45, 'last'), at(-70, -45), at(70, -45), at(0, 80, 'doNotTouch')];
 		expect(order('cross', marked)).toEqual([2, 3, 0, 1]);
 	});
+	it('counts pins into the middle of the group: a circle with one of them is still gone round', () => {
+		const withPin = circle(8).map((bolt, i) => (i === 3 ? { ...bolt, mark: 'pin' as const } : bolt));
+		const round = order('circular', withPin);
+		const all = order('circular', circle(8));
+		expect(round).toEqual([...all.filter((i) => i !== 3), 3]);
+		const crossed = order('cross', withPin).slice(0, 6);
+		for (const pair of [0, 2, 4]) expect(Math.abs(crossed[pair] - crossed[pair + 1])).toBe(4);
+	});
 	it('takes every bolt once, whatever the pattern and the places', () =>
 		fc.assert(
 			fc.property(

@@ -55,29 +55,34 @@ export function tighteningOrder({ bolts, pattern }: Pick<BoltGroup, 'bolts' | 'p
 		requireThat(Number.isFinite(xMm) && Number.isFinite(yMm), 'tighteningOrder', 'bolts', `${xMm}, ${yMm}`, 'numbers');
 	const places = bolts.map((bolt, index): Place => ({ ...bolt, index }));
 	const of = (mark?: Bolt['mark']) => places.filter((one) => one.mark === mark);
-	return [...byPattern(of(), pattern), ...byPattern(of('pin'), pattern), ...of('last')].map(({ index }) => index);
+	// The middle is that of the whole group: what is marked lies in it as the others do.
+	const middle = middleOf(bolts);
+	const inOrder = (some: readonly Place[]) => byPattern(some, pattern, middle);
+	return [...inOrder(of()), ...inOrder(of('pin')), ...of('last')].map(({ index }) => index);
 }
 
-function byPattern(places: readonly Place[], pattern: BoltPattern): readonly Place[] {
+function byPattern(places: readonly Place[], pattern: BoltPattern, middle: Middle): readonly Place[] {
 	switch (pattern) {
 		case 'cross':
-			return crosswise(places);
+			return crosswise(places, middle);
 		case 'alternating':
-			return everySecond(clockwise(places));
+			return everySecond(clockwise(places, middle));
 		case 'middleOutward':
-			return rings(places).flatMap(crosswise);
+			return rings(places, middle).flatMap((ring) => crosswise(ring, middle));
 		case 'circular':
-			return rings(places).flatMap(clockwise);
+			return rings(places, middle).flatMap((ring) => clockwise(ring, middle));
 		case 'innerThenOuter':
-			return innerAndOuter(places).flatMap(crosswise);
+			return innerAndOuter(places, middle).flatMap((group) => crosswise(group, middle));
 		case 'asListed':
 			return places;
 	}
 }
 
-const apart = (a: Bolt, b: Pick<Bolt, 'xMm' | 'yMm'>): number => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
+const apart = (a: Middle, b: Middle): number => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm);
 
-function middleOf(places: readonly Bolt[]): { xMm: number; yMm: number } {
+type Middle = Pick<Bolt, 'xMm' | 'yMm'>;
+
+function middleOf(places: readonly Bolt[]): Middle {
 	const n = places.length;
 	return {
 		xMm: places.reduce((sum, { xMm }) => sum + xMm / n, 0),
@@ -91,8 +96,7 @@ function best<T>(list: readonly T[], worth: (one: T) => number): T {
 	return list.reduce((top, one) => (worth(one) > worth(top) + NEARLY ? one : top));
 }
 
-function crosswise(places: readonly Place[]): Place[] {
-	const middle = middleOf(places);
+function crosswise(places: readonly Place[], middle: Middle): Place[] {
 	const order: Place[] = [];
 	const left = [...places];
 	const take = (one: Place) => order.push(...left.splice(left.indexOf(one), 1));
@@ -107,8 +111,7 @@ function crosswise(places: readonly Place[]): Place[] {
 }
 
 // From the top, as the clock goes.
-function clockwise(places: readonly Place[]): Place[] {
-	const middle = middleOf(places);
+function clockwise(places: readonly Place[], middle: Middle): Place[] {
 	const angle = ({ xMm, yMm }: Place) => {
 		const turned = Math.atan2(xMm - middle.xMm, yMm - middle.yMm);
 		return turned < -NEARLY ? turned + 2 * Math.PI : turned;
@@ -124,8 +127,7 @@ function everySecond(places: readonly Place[]): Place[] {
 const SAME_RING_MM = 1;
 
 // Places equally far from the middle, the nearest first.
-function rings(places: readonly Place[]): Place[][] {
-	const middle = middleOf(places);
+function rings(places: readonly Place[], middle: Middle): Place[][] {
 	const groups: Place[][] = [];
 	for (const one of places.toSorted((a, b) => apart(a, middle) - apart(b, middle) || a.index - b.index)) {
 		const ring = groups.at(-1);
@@ -136,9 +138,8 @@ function rings(places: readonly Place[]): Place[][] {
 }
 
 // Parted where the distances from the middle leap most.
-function innerAndOuter(places: readonly Place[]): Place[][] {
-	const groups = rings(places);
-	const middle = middleOf(places);
+function innerAndOuter(places: readonly Place[], middle: Middle): Place[][] {
+	const groups = rings(places, middle);
 	const radius = (ring: readonly Place[]) => apart(ring[0], middle);
 	if (groups.length < 2) return groups;
 	const leap = best(groups.slice(1), (ring) => radius(ring) - radius(groups[groups.indexOf(ring) - 1]));

@@ -15,11 +15,11 @@ const PIN_PLAY_DEG = 1;
 
 /**
  * How far a slotted nut has to be turned on from its least torque until a slot stands at the hole of the rod. The hole goes
- * right through, so that each slot meets it twice a turn: an odd number of slots halves the way.
+ * right through, and the pin leaves the nut on both sides: slots lie in opposite pairs, their number is even.
  *
  * Units: `aheadDeg` degrees from the hole on to the next slot as the nut stands (any angle, taken within a slot's pitch);
- * torques N·m, their rise in N·m per degree, as read over the last part of the turn. Errors: PreconditionError for fewer than
- * three slots, an angle that is no number, a negative torque or rise.
+ * torques N·m, their rise in N·m per degree, as read over the last part of the turn. Errors: PreconditionError for slots
+ * that are not 4 to 12 in opposite pairs, an angle that is no number, a negative torque or rise.
  *
  * @example nextSlot({ slots: 6, aheadDeg: 22, torqueNm: 60, riseNmPerDeg: 0.5, mostNm: 75 }) // on by 22°, to 71 N·m
  */
@@ -31,12 +31,12 @@ export function nextSlot(nut: {
 	readonly mostNm?: number;
 }): SlotAhead {
 	const { slots, aheadDeg, torqueNm, riseNmPerDeg: rise, mostNm } = nut;
-	requireThat(Number.isInteger(slots) && slots >= 3 && slots <= 12, 'nextSlot', 'slots', slots, '3 to 12');
+	requireThat(slots % 2 === 0 && slots >= 4 && slots <= 12, 'nextSlot', 'slots', slots, 'even, 4 to 12');
 	requireThat(Number.isFinite(aheadDeg), 'nextSlot', 'aheadDeg', aheadDeg, 'a finite angle');
 	requireThat(torqueNm >= 0 && torqueNm < 1e6, 'nextSlot', 'torqueNm', torqueNm, 'at least 0');
 	requireThat(rise === undefined || (rise >= 0 && rise < 1e4), 'nextSlot', 'riseNmPerDeg', rise, 'at least 0');
 	requireThat(mostNm === undefined || (mostNm > 0 && mostNm < 1e6), 'nextSlot', 'mostNm', mostNm, 'above 0');
-	const pitch = (slots % 2 === 0 ? 360 : 180) / slots;
+	const pitch = 360 / slots;
 	const ahead = ((aheadDeg % pitch) + pitch) % pitch;
 	const turnDeg = Math.min(ahead, pitch - ahead) <= PIN_PLAY_DEG ? 0 : ahead;
 	if (turnDeg > 0 && rise === undefined) return { turnDeg };

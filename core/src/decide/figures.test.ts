@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { springFigures } from '../part/figures/spring';
 import { defaultPolicy, judge, type JudgeInput } from '.';
 import { clean, demoSheet, finding, inputFor, read, recordOf, stationOn } from './testing';
 
@@ -75,6 +76,13 @@ describe('spring', () => {
 		expect(figure(input, 'rate').value / figure(input, 'testedRate').value).toBeCloseTo(1, 1);
 		expect(figure(input, 'travelToSolid').value).toBeCloseTo(16.8 - 8.4, 9);
 		expect(figure(input, 'stress').value).toBeGreaterThan(150);
+	});
+	it('rate by geometry is as uncertain as its wire and outside diameter make it, both errors of the wire together', () => {
+		const sizes = { wire: { value: 1.2, u: 0.01 }, outsideDiameter: { value: 13, u: 0.02 }, coils: { value: 7, u: 0 } };
+		const { u } = springFigures({ sizes, asNew: {}, design: {}, mates: [] }).find(({ key }) => key === 'rate')!;
+		const rate = (wire: number, outside: number) => (81_500 * wire ** 4) / (8 * (outside - wire) ** 3 * 5);
+		const by = (wire: number, outside: number) => (rate(1.2 + wire, 13 + outside) - rate(1.2 - wire, 13 - outside)) / 2;
+		expect(u! / Math.hypot(by(0.01, 0), by(0, 0.02))).toBeCloseTo(1, 3);
 	});
 });
 

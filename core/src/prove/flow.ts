@@ -42,31 +42,6 @@ export function forwardSpeed(drive: CrankDrive, angleDeg: number, cylinder: numb
 	return finiteAnswer('forwardSpeed', -(r * Math.sin(theta) + (aside * r * Math.cos(theta)) / slant) / drive.strokeMm);
 }
 
-/** How much the flow of a pump rises and falls within a turn. */
-export interface FlowRipple {
-	/** Most and least flow as shares of the mean. */
-	readonly most: number;
-	readonly least: number;
-}
-
-const STEPS = 720;
-
-/**
- * The ripple of n cylinders that share a crank, every valve tight: most and least of the flow over a turn, in shares of its
- * mean, from the exact slider–crank at every half degree.
- *
- * Errors: PreconditionError. Source: sum of the plungers that go forward; three cylinders on long rods give 1.047 and 0.907
- * (π/3 and π·√3/6).
- */
-export function flowRipple(drive: CrankDrive): FlowRipple {
-	const flows = Array.from({ length: STEPS }, (_, i) => flowAt(drive, (360 * i) / STEPS));
-	const mean = flows.reduce((sum, flow) => sum + flow, 0) / STEPS;
-	return { most: Math.max(...flows) / mean, least: Math.min(...flows) / mean };
-}
-
-const flowAt = (drive: CrankDrive, angleDeg: number): number =>
-	drive.phasesDeg.reduce((sum, _, i) => sum + Math.max(0, forwardSpeed(drive, angleDeg, i + 1)), 0);
-
 /** A measured value and its standard uncertainty. */
 interface Measured {
 	readonly value: number;

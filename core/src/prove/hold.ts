@@ -1,4 +1,5 @@
 import { finiteAnswer, normalCdf, requireThat } from '../number';
+import { pressurePerKelvin } from './trappedWater';
 
 /** A hold test: the pressure at its start and end, and how long it was held. */
 export interface HoldTest {
@@ -7,11 +8,17 @@ export interface HoldTest {
 	readonly minutes: number;
 	/** Standard uncertainty of either reading, MPa. */
 	readonly u: number;
+	/** How far the water cooled meanwhile, K (below 0 where it warmed), its standard uncertainty, and the temperature about which it was. */
+	readonly cooled?: { readonly byK: number; readonly uK: number; readonly atC: number };
 }
+
+const COEFFICIENT_U = 0.1; // of the pressure per kelvin
 
 export interface HoldFinding {
 	readonly fallMPa: number;
-	/** What it would have fallen over the sheet's time, at the same rate. */
+	/** What of the fall cooling explains, below 0 where the water warmed, MPa. */
+	readonly coolingMPa: number;
+	/** What the rest of it would have fallen over the sheet's time, at the same rate. */
 	readonly fallOverSheetTimeMPa: number;
 	/** How probable it is that the true fall lies within what the sheet allows. */
 	readonly pWithin: number;
@@ -22,11 +29,12 @@ export interface HoldFinding {
 /**
  * What a hold test says of the leak of a whole pump, and whether the fall lies within what the sheet allows.
  *
- * Units: MPa, minutes, mm³. A fall over another time than the sheet's is set in proportion. Errors: PreconditionError for
+ * What cooling explains of the fall is no leak: trapped water follows its temperature by some tenths of a MPa a kelvin.
+ * Units: MPa, minutes, mm³, K, °C. A fall over another time than the sheet's is set in proportion. Errors: PreconditionError for
  * what is not above 0, an uncertainty below 0. Source: dp/dt = −K·Q/V (bulk modulus K, trapped volume V); JCGM 106:2012, 7.
  */
 export function holdFinding(
-	{ fromMPa, toMPa, minutes, u }: HoldTest,
+	{ fromMPa, toMPa, minutes, u, cooled }: HoldTest,
 	allowed: { readonly minutes: number; readonly mostFallMPa: number },
 	trapped?: { readonly volumeMm3: number; readonly bulkModulusMPa: number }
 ): HoldFinding {
@@ -45,15 +53,28 @@ export function holdFinding(
 	for (const [name, value] of Object.entries(above))
 		requireThat(value > 1e-9 && value < 1e12, fn, name, value, 'above 0');
 	const fallMPa = fromMPa - toMPa;
+	const cooling = coolingOf(cooled);
+	const leakedMPa = fallMPa - cooling.value;
 	const scale = allowed.minutes / minutes;
-	const spread = Math.SQRT2 * u * scale;
-	const room = allowed.mostFallMPa - fallMPa * scale;
+	const spread = Math.hypot(Math.SQRT2 * u, cooling.u) * scale;
+	const room = allowed.mostFallMPa - leakedMPa * scale;
 	return {
 		fallMPa,
-		fallOverSheetTimeMPa: finiteAnswer(fn, fallMPa * scale),
+		coolingMPa: cooling.value,
+		fallOverSheetTimeMPa: finiteAnswer(fn, leakedMPa * scale),
 		pWithin: spread > 0 ? normalCdf(Math.max(-40, Math.min(40, room / spread))) : room >= 0 ? 1 : 0,
 		...(trapped
-			? { leakMlMin: finiteAnswer(fn, ((fallMPa / minutes) * trapped.volumeMm3 * 1e-3) / trapped.bulkModulusMPa) }
+			? { leakMlMin: finiteAnswer(fn, ((leakedMPa / minutes) * trapped.volumeMm3 * 1e-3) / trapped.bulkModulusMPa) }
 			: {})
 	};
+}
+
+function coolingOf(cooled: HoldTest['cooled']): { readonly value: number; readonly u: number } {
+	if (!cooled) return { value: 0, u: 0 };
+	const { byK, uK, atC } = cooled;
+	requireThat(Math.abs(byK) <= 200, 'holdFinding', 'cooled.byK', byK, 'at most 200 K');
+	requireThat(uK >= 0 && uK <= 200, 'holdFinding', 'cooled.uK', uK, '0 to 200 K');
+	const perKelvin = pressurePerKelvin(atC);
+	const value = perKelvin * byK;
+	return { value, u: Math.hypot(perKelvin * uK, COEFFICIENT_U * value) };
 }

@@ -1,12 +1,12 @@
-// Flow, ripple, hold, and which valve a pressure trace tells of: against the book, and against pumps whose fault is known.
+// Flow, hold, and which valve a pressure trace tells of: against the book, and against pumps whose fault is known.
 import fc from 'fast-check';
 import { running, type Fault } from '../../../devices/src/pump';
 import { describe, expect, it } from 'vitest';
 import {
 	displacementCm3,
-	flowRipple,
 	forwardSpeed,
 	holdFinding,
+	pressurePerKelvin,
 	shaftOrders,
 	temperatureRiseK,
 	theoreticalFlowLmin,
@@ -17,20 +17,11 @@ import {
 
 const triplex = { strokeMm: 24, rodMm: 84, phasesDeg: [0, 120, 240], boreMm: 18 };
 const twin = { ...triplex, phasesDeg: [0, 180] };
-const long = (phasesDeg: number[]) => ({ strokeMm: 24, rodMm: 1e5, phasesDeg });
 
 describe('flow', () => {
 	it('is displacement times speed', () => {
 		expect(displacementCm3(triplex)).toBeCloseTo(18.32177, 5); // π/4 · 1.8² · 2.4 · 3 (by hand)
 		expect(theoreticalFlowLmin(triplex, 1000)).toBeCloseTo(18.32177, 5);
-	});
-	it('ripples as the book says on long rods', () => {
-		// Mean n/π of the largest speed; three: from cos 30° to 1; one: from 0 to 1; two at 180°: from 0 to 1.
-		expect(flowRipple(long([0, 120, 240])).most).toBeCloseTo(Math.PI / 3, 4);
-		expect(flowRipple(long([0, 120, 240])).least).toBeCloseTo((Math.PI * Math.sqrt(3)) / 6, 4);
-		expect(flowRipple(long([0])).most).toBeCloseTo(Math.PI, 4);
-		expect(flowRipple(long([0, 180])).most).toBeCloseTo(Math.PI / 2, 4);
-		expect(flowRipple(long([0, 180])).least).toBeCloseTo(0, 4);
 	});
 	it('draws in for the first half turn and delivers for the second', () => {
 		expect(forwardSpeed(triplex, 90, 1)).toBeLessThan(0);
@@ -59,6 +50,13 @@ describe('holdFinding', () => {
 		expect(test.fallOverSheetTimeMPa).toBeCloseTo(0.25, 12);
 		expect(test.pWithin).toBeCloseTo(0.7602, 3); // 0.05 ÷ (√2 · 0.02 · 2.5) = 0.7071 standard deviations
 		expect(holdFinding({ fromMPa: 10, toMPa: 9.75, minutes: 5, u: 0 }, allowed).pWithin).toBe(1);
+	});
+	it('follows the water’s expansion: none at 4 °C but the housing’s, more the warmer it is', () => {
+		// Kell 1975, table: 2.07e-4 at 20 °C, 3.85e-4 at 40 °C, less 5.1e-5 of the housing, times 2,200 MPa.
+		expect(pressurePerKelvin(20)).toBeCloseTo(2200 * (2.07e-4 - 5.1e-5), 2);
+		expect(pressurePerKelvin(40)).toBeCloseTo(2200 * (3.85e-4 - 5.1e-5), 2);
+		expect(pressurePerKelvin(4)).toBeLessThan(0);
+		expect(() => pressurePerKelvin(-1)).toThrow('0 to 100');
 	});
 	it('turns a fall into a leak where the volume is known', () =>
 		expect(

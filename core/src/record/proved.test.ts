@@ -68,20 +68,38 @@ describe('holdOn', () => {
 			overdue: false
 		}
 	};
-	const by = (to: number, known: readonly (typeof gauge)[]) =>
-		holdOn(
-			sheet,
-			lastProofs([proof({ test: 'hold', from: mpa(12), to: mpa(to), minutes: 5, gauge: gauge.id })]),
-			known
-		)!;
+	const celsius = (value: number) => ({ value, typed: { text: String(value), unit: 'C' } });
+	const steady = { fromC: celsius(4.2), toC: celsius(4.2) };
+	const heldAt = (to: number, warmth: object = steady) =>
+		lastProofs([proof({ test: 'hold', from: mpa(12), to: mpa(to), minutes: 5, gauge: gauge.id, ...warmth })]);
+	const by = (to: number, known: readonly (typeof gauge)[], warmth?: object) =>
+		holdOn(sheet, heldAt(to, warmth), known)!;
 	it('knows what its gauge can tell: a fall that a class 1 gauge leaves open is settled by a finer one', () => {
-		// u² = 0.015² + 0.008² + 0.01²/12 + 0.004²; the fall of 0.31 is 0.05 below the limit: Φ(0.05 / (√2 · 0.017720)).
-		expect(by(11.69, [gauge]).pWithin).toBeCloseTo(0.977, 3);
+		// u² = 0.015² + 0.008² + 0.01²/12 + 0.004², and √2 · 0.1 K at 0.105 MPa/K; the fall of 0.31 is 0.05 below the limit:
+		// Φ(0.05 / √(2 · 0.017720² + 0.0148²)).
+		expect(by(11.69, [gauge]).pWithin).toBeCloseTo(0.957, 3);
 		expect(by(11.69, [gauge]).gauge).toBe(gauge);
 		expect(by(11.69, []).pWithin).toBeLessThan(0.8);
-		const tests = lastProofs([proof({ test: 'hold', from: mpa(12), to: mpa(11.69), minutes: 5, gauge: gauge.id })]);
+		const tests = heldAt(11.69);
 		expect(unproved(sheet, tests, [gauge], risks).map(({ what }) => what)).not.toContain('holdTooClose');
 		expect(unproved(sheet, tests, [], risks).map(({ what }) => what)).toContain('holdTooClose');
+	});
+	it('takes what cooled for no leak, and what warmed for one', () => {
+		const [even, cooled, warmed] = [
+			[20, 20],
+			[21, 20],
+			[20, 21]
+		].map(([from, to]) => by(11.6, [gauge], { fromC: celsius(from), toC: celsius(to) }));
+		expect(even.coolingMPa).toBe(0);
+		// Kell's water at 20.5 °C in a housing of 17e-6/K: 0.353 MPa a kelvin.
+		expect(cooled.coolingMPa).toBeCloseTo(0.353, 2);
+		expect(cooled.pWithin).toBeGreaterThan(even.pWithin);
+		expect(warmed.pWithin).toBeLessThan(even.pWithin);
+	});
+	it('leaves more open where nobody noted the temperature, and says so', () => {
+		const [noted, not] = [by(11.75, [gauge], { fromC: celsius(20), toC: celsius(20) }), by(11.75, [gauge], {})];
+		expect([noted.noted, not.noted]).toEqual([true, false]);
+		expect(not.pWithin).toBeLessThan(noted.pWithin);
 	});
 	it('trusts an overdue one less, and assumes class 1 where it is none for pressure or nobody knows it', () => {
 		const overdue = { ...gauge, facts: { ...gauge.facts, overdue: true } };

@@ -12,6 +12,12 @@ const GAUGE_CLASS = 0.01;
 /** The kind of gauge that a hold is read by. */
 export const PRESSURE_GAUGE: GaugeKind = 'pressure gauge';
 
+/** A shop thermometer on a housing, K; what the water may have changed by where nobody noted it, K, and where it was then taken to be, °C. */
+const THERMOMETER_U_K = 0.1;
+const UNNOTED_K = 0.5;
+const UNNOTED_AT_C = 20;
+const betweenOf = (a: number, b: number): number => Math.min(100, Math.max(0, (a + b) / 2));
+
 /** The last of each test that stands; of drips the last at each place. */
 export interface Proofs {
 	readonly hold?: Of<'hold'>;
@@ -42,11 +48,14 @@ export interface PressureGauge {
 export interface Held<G> extends HoldFinding {
 	/** The gauge by which it was held; left out where a class 1 gauge was assumed. */
 	readonly gauge?: G;
+	/** False where nobody noted the water's temperature: it is taken to have changed by less than half a kelvin. */
+	readonly noted: boolean;
 }
 
 /**
  * What a hold test says against the sheet; undefined where nothing was held, or the sheet has no such test. Both pressures are
- * read with the uncertainty of the gauge's own budget, as if each had its own calibration, which is on the safe side.
+ * read with the uncertainty of the gauge's own budget, as if each had its own calibration, which is on the safe side. What the
+ * water cooled by is no leak.
  * Units: MPa, minutes. Errors: PreconditionError of `holdFinding` and `budgetOf`. Source: JCGM 100:2008, 5.1; JCGM 106:2012, 7.
  */
 export function holdOn<G extends PressureGauge>(
@@ -55,12 +64,17 @@ export function holdOn<G extends PressureGauge>(
 	gauges: readonly G[]
 ): Held<G> | undefined {
 	if (!hold || !proof) return undefined;
-	const { from, to, minutes } = hold;
+	const { from, to, minutes, fromC, toC } = hold;
 	const gauge = gauges.find(({ id, kind }) => id === hold.gauge && kind === PRESSURE_GAUGE);
 	const u = gauge
 		? budgetOf({ readings: [from.value], gauge: gauge.facts }).u
 		: (GAUGE_CLASS * from.value) / Math.sqrt(3);
-	return { ...holdFinding({ fromMPa: from.value, toMPa: to.value, minutes, u }, proof), ...(gauge ? { gauge } : {}) };
+	const noted = fromC !== undefined && toC !== undefined;
+	const cooled = noted
+		? { byK: fromC.value - toC.value, uK: Math.SQRT2 * THERMOMETER_U_K, atC: betweenOf(fromC.value, toC.value) }
+		: { byK: 0, uK: UNNOTED_K / Math.sqrt(3), atC: UNNOTED_AT_C };
+	const finding = holdFinding({ fromMPa: from.value, toMPa: to.value, minutes, u, cooled }, proof);
+	return { ...finding, noted, ...(gauge ? { gauge } : {}) };
 }
 
 /** What keeps a pump from being called proved. */

@@ -34,7 +34,7 @@ export interface Preferences {
 	units?: UnitPreference;
 	theme?: 'light' | 'dark';
 	/** The sign before decimals, and what stands between groups of three digits. */
-	numerals?: 'point-space' | 'point-comma' | 'comma-space' | 'comma-point';
+	numerals?: 'point-space' | 'comma-space';
 	/** The hand that touches: the panels that are touched most lie on its side. */
 	hand?: 'left' | 'right';
 	/** When the pad for readings is offered. */

@@ -73,9 +73,10 @@ function geometry({ sizes, design }: PartContext): Figure[] {
 		{ key: 'shearModulus', value: spring.shearModulus, unit: 'MPa' }
 	];
 	const rate = springRate(spring);
+	// The mean diameter is the outside one less the wire: an error of the wire makes d⁴ and D⁻³ both err the same way.
 	const relative = Math.hypot(
-		(4 * wire.u) / wire.value,
-		(3 * Math.hypot(outsideDiameter.u, wire.u)) / spring.meanDiameter
+		wire.u * (4 / wire.value + 3 / spring.meanDiameter),
+		(3 * outsideDiameter.u) / spring.meanDiameter
 	);
 	const figures: Figure[] = [
 		{

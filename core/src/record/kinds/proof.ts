@@ -24,6 +24,9 @@ export const proofSchema = kind(
 			from: quantity,
 			to: quantity,
 			minutes: z.number().gt(0).max(1440),
+			/** The water's temperature at its start and end: what cooled is no leak. */
+			fromC: quantity.optional(),
+			toC: quantity.optional(),
 			gauge: id.optional()
 		}),
 		z.strictObject({
@@ -51,6 +54,8 @@ export type Proof = z.infer<typeof proofSchema>;
 const measures: Readonly<Record<string, Dimension>> = {
 	from: 'pressure',
 	to: 'pressure',
+	fromC: 'temperature',
+	toC: 'temperature',
 	pressure: 'pressure',
 	flow: 'flow',
 	inlet: 'temperature',
@@ -68,9 +73,13 @@ export function checkProof({ payload }: Proof, { proof, cylinders }: ModelSheet)
 	}
 	if (payload.test === 'drips' && !proof?.places.includes(payload.place))
 		return { code: 'noSuchPlace', place: payload.place };
-	if (payload.test === 'hold' && payload.to.value > payload.from.value)
+	if (payload.test === 'hold' && payload.to.value > payload.from.value && !warmed(payload))
 		return { code: 'pressureRose', from: payload.from.value, to: payload.to.value };
 	if (payload.test === 'trace' && payload.verdicts.some(({ cylinder = 1 }) => cylinder > cylinders))
 		return { code: 'noSuchPlace', place: `cylinder ${cylinders + 1}` };
 	return undefined;
 }
+
+// Shut in and warmed, water rises by itself.
+const warmed = ({ fromC, toC }: { readonly fromC?: { value: number }; readonly toC?: { value: number } }): boolean =>
+	fromC !== undefined && toC !== undefined && toC.value > fromC.value;

@@ -34,8 +34,8 @@ export const fasteningSchema = z
 		onceMore: z.boolean().default(false),
 		/** Nominal diameter and friction, for the clamp load and its scatter. */
 		thread: z.strictObject({ diameterMm: number.positive(), friction: z.number().gt(0).max(1) }).optional(),
-		/** Castle nut: slots a turn; it is only ever turned on. */
-		slots: z.int().min(3).max(12).optional(),
+		/** Castle nut: slots a turn, in opposite pairs because the pin passes right through; it is only ever turned on. */
+		slots: z.int().min(4).max(12).multipleOf(2).optional(),
 		/** Past hand-tight at most this far, else what lies below is crushed. */
 		mostTurnDeg: number.positive().max(720).optional(),
 		/** Whether power may loosen and run in; the shop may only forbid more. */

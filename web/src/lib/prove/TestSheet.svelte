@@ -22,7 +22,18 @@
 	const proofs = $derived(lastProofs(bench.log.proofs));
 	const held = $derived(holdOn(sheet, proofs, known));
 
-	const fields = $state({ from: '', to: '', minutes: '', flow: '', pressure: '', speed: '', inlet: '', outlet: '' });
+	const fields = $state({
+		from: '',
+		to: '',
+		minutes: '',
+		fromC: '',
+		toC: '',
+		flow: '',
+		pressure: '',
+		speed: '',
+		inlet: '',
+		outlet: ''
+	});
 	const wrong = $state<Partial<Record<keyof typeof fields, string>>>({});
 	const seen = [
 		['none', 'none'],
@@ -45,11 +56,22 @@
 	function takeHold() {
 		const [from, to] = [quantity('from', units().pressure), quantity('to', units().pressure)];
 		const minutes = number('minutes', 1440);
-		if (!from || !to || minutes === undefined) return;
-		if (to.value > from.value)
+		const noted = fields.fromC.trim() !== '' || fields.toC.trim() !== '';
+		const fromC = noted ? quantity('fromC', units().temperature) : undefined;
+		const toC = noted ? quantity('toC', units().temperature) : undefined;
+		if (!from || !to || minutes === undefined || (noted && !(fromC && toC))) return;
+		const warmer = fromC && toC && toC.value > fromC.value;
+		if (to.value > from.value && !warmer)
 			return void (wrong.to = 'The pressure cannot rise while it is held: was it still being pumped?');
-		record({ test: 'hold', from, to, minutes, ...(gauge ? { gauge: gauge.id } : {}) });
-		fields.from = fields.to = fields.minutes = '';
+		record({
+			test: 'hold',
+			from,
+			to,
+			minutes,
+			...(fromC && toC ? { fromC, toC } : {}),
+			...(gauge ? { gauge: gauge.id } : {})
+		});
+		fields.from = fields.to = fields.minutes = fields.fromC = fields.toC = '';
 	}
 	function takeFlow() {
 		const [flow, pressure] = [quantity('flow', 'Lmin'), quantity('pressure', units().pressure)];
@@ -96,6 +118,8 @@
 				disabled={locked}
 				bind:value={fields.minutes}
 			/>
+			<Typed label="Water at" unit={units().temperature} {locked} bind:text={fields.fromC} wrong={wrong.fromC} />
+			<Typed label="at the end" unit={units().temperature} {locked} bind:text={fields.toC} wrong={wrong.toC} />
 			<select
 				class="select"
 				aria-label="Read by"

@@ -6,17 +6,14 @@ import {
 	formatWithUncertainty as withUncertainty
 } from '@exetasis/core/quantity';
 
-/** How numbers are written: the sign before decimals, and what stands between groups of three digits. */
-export const numerals = ['point-space', 'point-comma', 'comma-space', 'comma-point'] as const;
+/**
+ * How numbers are written: the sign before decimals. Groups of three digits are set apart by a thin space alone: "12.450" with a point
+ * between groups would be read as 12.45 where it is typed again (ISO 80000-1:2022, 7.3.1).
+ */
+export const numerals = ['point-space', 'comma-space'] as const;
 export type Numerals = (typeof numerals)[number];
 
-const THIN = '\u202f';
-const signs: Readonly<Record<Numerals, readonly [decimal: string, group: string]>> = {
-	'point-space': ['.', THIN],
-	'point-comma': ['.', ','],
-	'comma-space': [',', THIN],
-	'comma-point': [',', '.']
-};
+const decimalSign: Readonly<Record<Numerals, string>> = { 'point-space': '.', 'comma-space': ',' };
 let here: Numerals = 'point-space';
 let ofRequest: () => Numerals | undefined = () => undefined;
 
@@ -31,13 +28,8 @@ export function writeNumbersOfRequest(of: () => Numerals | undefined): void {
 }
 
 function write(text: string): string {
-	const [decimal, group] = signs[ofRequest() ?? here];
-	return text.replaceAll(/\d[\d.\u202f]*/g, (digits) =>
-		digits
-			.replace(/\.(?=\d)/, '\0')
-			.replaceAll(THIN, group)
-			.replace('\0', decimal)
-	);
+	const decimal = decimalSign[ofRequest() ?? here];
+	return decimal === '.' ? text : text.replaceAll(/(\d)\.(?=\d)/g, `$1${decimal}`);
 }
 
 export const formatNumber: typeof number = (...given) => write(number(...given));

@@ -31,20 +31,26 @@ export const testPressure = (mpa: number, { pressure }: UnitPreference): string 
 
 /** What a hold test says, with its figures. */
 export function holdWords(
-	{ fallMPa, fallOverSheetTimeMPa, pWithin }: HoldFinding,
+	{ fallMPa, coolingMPa, fallOverSheetTimeMPa, pWithin }: HoldFinding,
 	{ minutes, mostFallMPa }: { readonly minutes: number; readonly mostFallMPa: number },
 	preference: UnitPreference
 ): string {
 	const fell = `It fell by ${testPressure(fallMPa, preference)}`;
 	const scaled = `${testPressure(fallOverSheetTimeMPa, preference)} over the sheet’s ${formatNumber(minutes)} min`;
-	return `${fell}, that is ${scaled}; at most ${testPressure(mostFallMPa, preference)} is allowed. Within that with ${formatProbability(pWithin)}.`;
+	const cooled =
+		coolingMPa === 0
+			? ''
+			: `, of which ${coolingMPa > 0 ? 'cooling' : 'warming'} explains ${testPressure(coolingMPa, preference)}`;
+	return `${fell}${cooled}; that is ${scaled}; at most ${testPressure(mostFallMPa, preference)} is allowed. Within that with ${formatProbability(pWithin)}.`;
 }
 
 /** By which gauge it was held, and what to mind of it. */
-export const heldByWords = ({ gauge }: Held<PressureGauge>): string =>
-	gauge
+export function heldByWords({ gauge, noted }: Held<PressureGauge>): string {
+	const by = gauge
 		? `Read by ${gauge.name}${gauge.facts.overdue ? ', whose calibration is overdue: it counts twice' : ''}.`
 		: 'A class 1 gauge of that range is assumed.';
+	return noted ? by : `${by} No temperature was noted: up to half a kelvin of change is assumed.`;
+}
 
 /** What a trace may be of. */
 export function verdictWords(verdict: TraceVerdict): string {

@@ -87,6 +87,15 @@ describe('fleetRate', () => {
 		expect(relativeError(fleet.shape, 1.73110858)).toBeLessThan(1e-5);
 		expect(relativeError(fleet.rate, 2.11802714)).toBeLessThan(1e-5);
 	});
+	// scipy 1.17, Nelder–Mead from nine starts. The counts vary by less than chance, and a spread is likelier all the same.
+	it('finds a spread that the variance of the counts does not show', () => {
+		const exposures = [18.2, 335.9, 336.6, 691.1, 2.4, 2.5, 23.5, 1.42, 1.41, 17.4];
+		const events = [0, 0, 0, 3, 0, 0, 0, 0, 1, 0];
+		const rate = fleetRate(exposures.map((exposure, i) => ({ events: events[i], exposure })));
+		if (rate.kind !== 'spread') throw new Error(`one rate for all: ${rate.kind}`);
+		expect(rate.shape).toBeCloseTo(0.0863777, 5);
+		expect(rate.mean).toBeCloseTo(0.0360684, 5);
+	});
 	it('says one rate for all where nothing is spread, and none where nothing happened', () => {
 		expect(fleetRate([1, 1, 1, 1].map((events) => ({ events, exposure: 10 })))).toEqual({ kind: 'pooled', mean: 0.1 });
 		expect(fleetRate([{ events: 0, exposure: 10 }])).toEqual({ kind: 'none' });

@@ -12,13 +12,15 @@ export type FleetRate =
 const LOG_MEAN_STEPS = 60;
 // Past this shape a spread of rates cannot be told from none.
 const SAME = Math.log(1e5);
+/** Logarithms of shapes among which the top is looked for first. */
+const SHAPES = Array.from({ length: 14 }, (_, i) => Math.log(1e-3) + (i * (SAME - Math.log(1e-3))) / 13);
 
 /**
  * How the rate of one kind of event is spread over the members of a fleet: gamma–Poisson by the highest marginal likelihood.
  *
  * Shape: one count a member. Errors: PreconditionError for counts or exposures that cannot be.
  * Source: M. Greenwood, G. Yule, J. Royal Stat. Soc. 83 (1920) 255–279 (negative binomial); B. Carlin, T. Louis, Bayesian Methods
- * for Data Analysis (2009), ch. 5 (empirical Bayes). Without overdispersion the likelihood has no top but at one rate for all.
+ * for Data Analysis (2009), ch. 5 (empirical Bayes). Where no spread is likelier than one rate for all, that is the answer.
  */
 export function fleetRate(members: readonly Counted[]): FleetRate {
 	for (const { events, exposure } of members) {
@@ -29,18 +31,18 @@ export function fleetRate(members: readonly Counted[]): FleetRate {
 	const exposure = members.reduce((sum, one) => sum + one.exposure, 0);
 	if (events === 0) return { kind: 'none' };
 	const pooled = { kind: 'pooled', mean: events / exposure } as const;
-	// Against a common rate: more spread than chance, or there is no top within.
-	const excess = members.reduce(
-		(sum, one) => sum + (one.events - pooled.mean * one.exposure) ** 2 - pooled.mean * one.exposure,
-		0
-	);
-	if (members.length < 2 || !(excess > 0)) return pooled;
+	if (members.length < 2) return pooled;
+	// The top may lie within though the counts vary no more than chance would make them: it is looked for, not told from a moment.
+	const common = events * Math.log(pooled.mean) - events;
 	const given = (logShape: number) => {
 		const shape = Math.exp(logShape);
 		const rate = bestRate(members, shape, pooled.mean);
 		return { value: logMarginal(members, shape, rate), rate };
 	};
-	let [low, high] = [Math.log(1e-3), SAME];
+	const seen = SHAPES.map((logShape) => given(logShape).value);
+	const top = seen.indexOf(Math.max(...seen));
+	if (!(seen[top] > common)) return pooled;
+	let [low, high] = [SHAPES[Math.max(0, top - 1)], SHAPES[Math.min(SHAPES.length - 1, top + 1)]];
 	const golden = (Math.sqrt(5) - 1) / 2;
 	let [a, b] = [high - golden * (high - low), low + golden * (high - low)];
 	let [atA, atB] = [given(a).value, given(b).value];

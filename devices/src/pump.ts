@@ -5,6 +5,8 @@ export interface SimulatedPump {
 	readonly phasesDeg: readonly number[];
 	/** Pressure before the nozzle at the mean flow of a healthy pump. */
 	readonly meanMPa: number;
+	/** Ω·τ of the volume between pump and nozzle, τ = 2·(V/K)·p/Q; left out: none. */
+	readonly lag?: number;
 }
 
 /** What is planted: a valve that leaks at a cylinder, as a share of the mean flow, or air that delays each delivery. */
@@ -44,20 +46,38 @@ export function* running(pump: SimulatedPump, fault: Fault, run: Running): Gener
 	const cylinders = pump.phasesDeg.length;
 	const lambda = pump.strokeMm / 2 / pump.rodMm;
 	let angle = run.startDeg;
+	let stored = 1; // pressure before the nozzle, where a volume holds it
 	for (let i = 0; ; i++) {
 		const minutes = i / run.sampleHz / 60;
 		const next = angle + (6 * run.rpm * (1 + run.driftAMinute * minutes)) / run.sampleHz;
-		let flow = 0;
-		for (const [c, phase] of pump.phasesDeg.entries())
-			flow += delivered(c + 1, angle + phase, { lambda, cylinders, fault });
+		const flowAt = (deg: number) =>
+			pump.phasesDeg.reduce((sum, phase, c) => sum + delivered(c + 1, deg + phase, { lambda, cylinders, fault }), 0);
+		const pressure = pump.lag ? stored : Math.max(0, flowAt(angle)) ** 2;
 		const turns = Math.floor(next / 360) > Math.floor(angle / 360);
 		const markAt = turns ? (360 * Math.ceil(angle / 360) - angle) / (next - angle) : undefined;
 		yield {
-			pressureMPa: pump.meanMPa * (Math.max(0, flow) ** 2 + run.noise * noise()),
+			pressureMPa: pump.meanMPa * (pressure + run.noise * noise()),
 			...(markAt === undefined ? {} : { markAt })
 		};
+		if (pump.lag) stored = filled(stored, flowAt, angle, next, pump.lag);
 		angle = next;
 	}
+}
+
+const STEPS = 8;
+
+// The volume before the nozzle over a step of the shaft, by small steps: dp/dφ = 2·(flow in − √p)/Ωτ, midpoint rule.
+function filled(pressure: number, flowAt: (deg: number) => number, from: number, to: number, lag: number): number {
+	const step = (to - from) / STEPS;
+	const radians = (step * Math.PI) / 180;
+	const rise = (p: number, deg: number) => (2 * (flowAt(deg) - Math.sqrt(Math.max(0, p)))) / lag;
+	let p = pressure;
+	for (let i = 0; i < STEPS; i++) {
+		const deg = from + i * step;
+		const middle = p + (rise(p, deg) * radians) / 2;
+		p = Math.max(0, p + rise(middle, deg + step / 2) * radians);
+	}
+	return p;
 }
 
 function delivered(

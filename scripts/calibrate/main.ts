@@ -10,7 +10,7 @@ import { badLots, markedMates, wornLots } from './badLot';
 import { verdicts, type Shape } from './conformity';
 import { plantedTruth } from './causes';
 import { falseAlarms } from './falseAlarms';
-import { saidOfLeaks } from './leaks';
+import { heardAtLag, saidOfLeaks, type HeardAtLag } from './leaks';
 import { fastParts, oneLookALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
 import type { ShopForecasts } from './forecasts';
@@ -219,7 +219,21 @@ console.log(
 
 console.log('\nLeaks planted on the test rig, three plungers and two at 180°');
 const LEAKING = 40;
+/** Pumps of three at one lag, a seed. */
+const HEARD_A_LAG = 20;
 saidAndSo(seeds.flatMap((seed) => saidOfLeaks(LEAKING, seed)));
+
+console.log(
+	'\n### Rig by the lag of its line: healthy pumps blamed (target 1 % at most), leaks of 3 % or more named (95 % up to 0.3)\n'
+);
+head('Ω·τ', 'healthy', 'blamed', 'leaking', 'named right', 'cannot be told');
+for (const lag of [0, 0.03, 0.1, 0.3, 1, 5]) {
+	const heard = seeds.map((seed) => heardAtLag(lag, HEARD_A_LAG, seed));
+	const sum = (key: keyof HeardAtLag) => heard.reduce((total, one) => total + one[key], 0);
+	const [leaking, blamed] = [sum('leaking'), sum('blamed')];
+	const named = leaking > 0 ? percent(sum('named') / leaking) : 'none';
+	row(lag, sum('healthy'), percent(blamed / Math.max(1, sum('healthy'))), leaking, named, sum('hidden'));
+}
 
 /** What was said in bins of how likely, and how often it was so. */
 function saidAndSo(said: readonly { readonly p: number; readonly so: boolean }[]): void {

@@ -69,10 +69,11 @@ describe('holdFinding', () => {
 function rig(
 	drive: typeof triplex,
 	fault: Fault,
-	{ seconds = 8, hz = 4000, rpm = 900, noise = 0.01, drift = 0, index = true, seed = 1, startDeg = 40 } = {}
+	{ seconds = 8, hz = 4000, rpm = 900, noise = 0.01, drift = 0, index = true, seed = 1, startDeg = 40, lag = 0 } = {}
 ): PressureTrace {
 	const run = { sampleHz: hz, rpm, noise, driftAMinute: (60 * drift) / seconds, startDeg, seed };
-	const source = running({ ...drive, meanMPa: 10 }, fault, run);
+	const source = running({ ...drive, meanMPa: 10, lag }, fault, run);
+	if (lag > 0) for (let i = 0; i < 2 * hz; i++) source.next(); // until the line is full
 	const pressureMPa: number[] = [];
 	const indexS: number[] = [];
 	for (let i = 0; i < seconds * hz; i++) {
@@ -147,6 +148,19 @@ describe('whichValve', () => {
 			expect(verdicts[0].probability).toBeGreaterThan(0.95);
 			expect(Math.abs(lost.share - 0.15 / 2)).toBeLessThan(0.02); // half of the turn it loses
 		}
+	});
+	// 33 cm³ of water before the nozzle at 17 L/min, 10 MPa and 900 rpm: Ω·τ = 94.2 · 2 · (33e-6/2.2e9) · 10e6/(17e-3/60) = 0.1.
+	it.each([0.03, 0.1, 0.3, 1])('blames no healthy pump behind a line that lags by %s, and names what leaks', (lag) => {
+		const sound = told(triplex, {}, { lag });
+		expect(sound.verdicts[0].what).toBe('healthy');
+		expect(Math.abs(sound.lag / lag - 1)).toBeLessThan(0.05);
+		for (const what of ['inlet', 'discharge'] as const)
+			expect(told(triplex, { [what]: [2, 0.05] }, { lag }).verdicts[0]).toMatchObject({ what, cylinder: 2 });
+	});
+	it('says that it cannot tell where a damper hides a leak of 3 %, and where two cylinders have no mark', () => {
+		expect(told(triplex, {}, { lag: 5, seconds: 4 }).hidden).toBe('lag');
+		expect(told(twin, {}, { index: false }).hidden).toBe('noMark');
+		expect(told(triplex, {}).hidden).toBeUndefined();
 	});
 	it('tells air in the suction from any valve', () =>
 		expect(told(triplex, { airDeg: 25 }).verdicts[0]).toMatchObject({ what: 'air' }));

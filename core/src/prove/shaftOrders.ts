@@ -17,6 +17,8 @@ export interface ShaftOrder {
 	readonly sin: number;
 	/** Standard uncertainty of either part. */
 	readonly u: number;
+	/** The same harmonic of the pressure, as a share of that at the mean flow: what its rise and fall store in the line. */
+	readonly pressure: { readonly cos: number; readonly sin: number };
 }
 
 export interface ShaftOrders {
@@ -208,7 +210,14 @@ function ordersOf(marks: readonly number[], durations: readonly number[], trace:
 		const square = re.reduce((sum, value, turn) => sum + (value - ownCos) ** 2 + (im[turn] - ownSin) ** 2, 0);
 		const u = Math.sqrt(square / (2 * (turns - 1) * turns));
 		const { cos, sin } = harmonic(whole, i + 1);
-		return { order: i + 1, cos: cos / mean, sin: sin / mean, u: u / mean };
+		const stored = harmonic(pressure, i + 1);
+		return {
+			order: i + 1,
+			cos: cos / mean,
+			sin: sin / mean,
+			u: u / mean,
+			pressure: { cos: stored.cos / mean ** 2, sin: stored.sin / mean ** 2 }
+		};
 	});
 }
 

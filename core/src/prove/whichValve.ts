@@ -18,6 +18,10 @@ export interface TraceFinding {
 	readonly verdicts: readonly TraceVerdict[];
 	/** How much of the flow is lost where the first of them is true, as a share, with its standard uncertainty. */
 	readonly lost: { readonly share: number; readonly u: number };
+	/** How far the pressure lags behind the flow, as a share of a turn's radian: Ω·τ of the volume before the nozzle. */
+	readonly lag: number;
+	/** Why nothing can be told: two cylinders without a mark look alike either way, or the lag hides a leak worth finding. */
+	readonly hidden?: 'noMark' | 'lag';
 }
 
 const POINTS = 360;
@@ -27,6 +31,12 @@ const MODEL_OFF = 0.0015;
 const LEAST_LEAK = 0.01;
 const MOST_LEAK = 0.7;
 const LEAKS = 36;
+// Lags from none to a damper's, and from which on the line itself lets nothing be cut off at nought.
+const LAGS = [0, ...Array.from({ length: 22 }, (_, i) => 0.01 * 2000 ** (i / 21))];
+const STEADYING_LAG = 0.02;
+// A leak that has to show: where it moves the orders by less than this many logarithms, nothing is said.
+const WORTH_FINDING = 0.03;
+const LEAST_DISTANCE = 6;
 const AIR_DEG = Array.from({ length: 24 }, (_, i) => 3 + 3 * i);
 
 interface Candidate {
@@ -43,7 +53,9 @@ interface Candidate {
  * while it draws in, and air delays every cylinder's delivery alike. Each is laid beside the orders at every severity, evenly
  * in its logarithm, and weighed by how well it fits (Bayes, with one half for a healthy pump before anything is seen).
  *
- * How strongly the load answers to the flow is fitted along. With cylinders at 180° the inlet valve of one and the discharge
+ * What rises in pressure before the nozzle is stored in the line and comes out later: flow in = √p + (τ/2)·dp/dt, in shares of the
+ * mean. That lag is fitted along, from none to a damper's; where it hides a leak of 3 %, nothing is said. How strongly the load
+ * answers to the flow is fitted along as well. With cylinders at 180° the inlet valve of one and the discharge
  * valve of the other lose the same flow, since one delivers exactly while the other draws in and a nozzle lets nothing back:
  * no order tells them apart, and both are named, each with half of what the trace says. Without a mark on the
  * shaft every position of it is tried, and no cylinder is named. At most one valve is taken to leak: of several, the worst shows.
@@ -56,6 +68,8 @@ export function whichValve(drive: CrankDrive, { orders, marked }: ShaftOrders): 
 		const flows = candidate.flows.map((flow) => ({ ...weigh(flow, orders, marked), lost: 1 - meanOf(flow) }));
 		return { ...candidate, flows };
 	});
+	const fits = weighed.flatMap(({ what, flows }) => flows.map((one) => ({ what, ...one })));
+	const fit = fits.reduce((first, one) => (one.logLikelihood > first.logLikelihood ? one : first));
 	const top = Math.max(...weighed.flatMap(({ flows }) => flows.map(({ logLikelihood }) => logLikelihood)));
 	const evidence = weighed.map(({ prior, flows }) => {
 		const each = flows.map(({ logLikelihood }) => (prior / flows.length) * Math.exp(logLikelihood - top));
@@ -65,7 +79,31 @@ export function whichValve(drive: CrankDrive, { orders, marked }: ShaftOrders): 
 	const verdicts = weighed.map(({ what, cylinder }, i) => ({ what, cylinder, probability: evidence[i].sum / total }));
 	const best = evidence.reduce((first, one, i) => (one.sum > evidence[first].sum ? i : first), 0);
 	const share = spread(evidence[best].each, weighed[best].flows);
-	return { verdicts: named(verdicts, marked).sort((a, b) => b.probability - a.probability), lost: share };
+	const sorted = named(verdicts, marked).sort((a, b) => b.probability - a.probability);
+	const hidden = hiddenBy(drive, orders, marked, fit.lag);
+	return { verdicts: sorted, lost: share, lag: fit.lag, ...(hidden ? { hidden } : {}) };
+}
+
+// Whether the least leak worth finding would move the orders far enough, as the line blurs them.
+function hiddenBy(
+	drive: CrankDrive,
+	orders: readonly ShaftOrder[],
+	marked: boolean,
+	lag: number
+): TraceFinding['hidden'] {
+	if (!marked && drive.phasesDeg.length === 2) return 'noMark';
+	const [healthy, leaking] = [0, WORTH_FINDING].map((leak) => {
+		const { delivers, sound } = flowsOf(drive);
+		return harmonicsOf(
+			sound.map((flow, i) => flow - Math.min(leak, delivers[0][i])),
+			orders.length
+		);
+	});
+	const distance = orders.reduce((sum, { order, u }, i) => {
+		const moved = (leaking[i].re - healthy[i].re) ** 2 + (leaking[i].im - healthy[i].im) ** 2;
+		return sum + moved / (2 * (u ** 2 + MODEL_OFF ** 2) * (1 + (lag * order) ** 2));
+	}, 0);
+	return distance < LEAST_DISTANCE ? 'lag' : undefined;
 }
 
 interface Weighed {
@@ -94,13 +132,19 @@ function spread(weights: readonly number[], flows: readonly { lost: number }[]):
 
 const meanOf = (flow: Float64Array): number => flow.reduce((sum, one) => sum + one, 0) / flow.length;
 
-function candidatesOf(drive: CrankDrive): Candidate[] {
-	const cylinders = drive.phasesDeg.map((_, c) =>
+// Each plunger's speed over a turn, what each cylinder delivers, and what a sound pump does, the mean of which is 1.
+function flowsOf(drive: CrankDrive) {
+	const speeds = drive.phasesDeg.map((_, c) =>
 		Float64Array.from({ length: POINTS }, (_, deg) => forwardSpeed(drive, deg, c + 1))
 	);
-	const mean = cylinders.reduce((sum, one) => sum + meanOf(one.map((speed) => Math.max(0, speed))), 0);
-	const delivers = cylinders.map((one) => one.map((speed) => Math.max(0, speed) / mean));
-	const healthy = delivers.reduce((sum, one) => sum.map((flow, i) => flow + one[i]), new Float64Array(POINTS));
+	const mean = speeds.reduce((sum, one) => sum + meanOf(one.map((speed) => Math.max(0, speed))), 0);
+	const delivers = speeds.map((one) => one.map((speed) => Math.max(0, speed) / mean));
+	const sound = delivers.reduce((sum, one) => sum.map((flow, i) => flow + one[i]), new Float64Array(POINTS));
+	return { speeds, delivers, sound };
+}
+
+function candidatesOf(drive: CrankDrive): Candidate[] {
+	const { speeds: cylinders, delivers, sound: healthy } = flowsOf(drive);
 	const leaks = Array.from({ length: LEAKS }, (_, i) => LEAST_LEAK * (MOST_LEAK / LEAST_LEAK) ** (i / (LEAKS - 1)));
 	const valve = { prior: 0.4 / (2 * cylinders.length) };
 	return [
@@ -117,8 +161,7 @@ function candidatesOf(drive: CrankDrive): Candidate[] {
 				...valve,
 				what: 'discharge',
 				cylinder: c + 1,
-				// A nozzle lets nothing back.
-				flows: leaks.map((leak) => healthy.map((flow, i) => Math.max(0, flow - (speeds[i] < 0 ? leak : 0))))
+				flows: leaks.map((leak) => healthy.map((flow, i) => flow - (speeds[i] < 0 ? leak : 0)))
 			}
 		])
 	];
@@ -154,31 +197,56 @@ function harmonicsOf(flow: Float64Array, count: number): Harmonic[] {
 	});
 }
 
-function weigh(flow: Float64Array, orders: readonly ShaftOrder[], marked: boolean): { logLikelihood: number } {
-	const harmonics = harmonicsOf(flow, orders.length);
-	if (marked) return { logLikelihood: logLikelihood(harmonics, orders, 0) };
-	let [best, top] = [0, -Infinity];
-	const attempt = (deg: number) => {
-		const value = logLikelihood(harmonics, orders, deg);
-		if (value > top) [best, top] = [deg, value];
-	};
-	for (let deg = 0; deg < 360; deg += 2) attempt(deg);
-	for (let width = 1; width > 0.005; width /= 2) for (const deg of [best - width, best + width]) attempt(deg);
-	return { logLikelihood: top };
+interface Fit {
+	readonly logLikelihood: number;
+	readonly lag: number;
 }
 
-// The shaft turned on by so many degrees; how strongly the load answers is fitted, and never below nought.
-function logLikelihood(harmonics: readonly Harmonic[], orders: readonly ShaftOrder[], turnedDeg: number): number {
+function weigh(flow: Float64Array, orders: readonly ShaftOrder[], marked: boolean): Fit {
+	const stored = harmonicsOf(flow, orders.length);
+	// Without a volume before it a nozzle lets nothing back.
+	const bare = flow.some((one) => one < 0)
+		? harmonicsOf(
+				flow.map((one) => Math.max(0, one)),
+				orders.length
+			)
+		: stored;
+	const at = (deg: number, lag: number) => logLikelihood(lag < STEADYING_LAG ? bare : stored, orders, { deg, lag });
+	let best: Fit & { readonly deg: number } = { logLikelihood: -Infinity, lag: 0, deg: 0 };
+	const attempt = (deg: number, lag: number) => {
+		const value = at(deg, lag);
+		if (value > best.logLikelihood) best = { logLikelihood: value, lag, deg };
+	};
+	for (const lag of LAGS) for (let deg = 0; deg < (marked ? 1 : 360); deg += 3) attempt(deg, lag);
+	for (let width = 1; width > 0.005; width /= 2) {
+		const { deg, lag } = best;
+		for (const factor of [1 - 0.3 * width, 1 + 0.3 * width]) attempt(deg, lag * factor);
+		if (!marked) for (const turned of [-1.5 * width, 1.5 * width]) attempt(best.deg + turned, best.lag);
+	}
+	return best;
+}
+
+// The shaft turned on by so many degrees, the pressure lagging by so much. What comes in is what leaves by the nozzle and what the
+// rising pressure stores; a lag makes noise of high orders larger in it by as much, so that it weighs less. How strongly the load
+// answers is fitted, and never below nought.
+function logLikelihood(
+	harmonics: readonly Harmonic[],
+	orders: readonly ShaftOrder[],
+	{ deg, lag }: { readonly deg: number; readonly lag: number }
+): number {
 	let [across, own, square] = [0, 0, 0];
-	for (const [i, { order, cos, sin, u }] of orders.entries()) {
-		const angle = (order * turnedDeg * Math.PI) / 180;
+	for (const [i, { order, cos, sin, u, pressure }] of orders.entries()) {
+		const angle = (order * deg * Math.PI) / 180;
 		const [c, s] = [Math.cos(angle), Math.sin(angle)];
 		const { re, im } = harmonics[i];
 		const [modelCos, modelSin] = [re * c - im * s, re * s + im * c];
-		const weight = 1 / (u ** 2 + MODEL_OFF ** 2);
-		across += weight * (modelCos * cos + modelSin * sin);
+		// A cosine rises as a minus sine: the derivative of cos(nφ) and sin(nφ), n times as large.
+		const half = (lag * order) / 2;
+		const [inCos, inSin] = [cos + half * pressure.sin, sin - half * pressure.cos];
+		const weight = 1 / ((u ** 2 + MODEL_OFF ** 2) * (1 + (lag * order) ** 2));
+		across += weight * (modelCos * inCos + modelSin * inSin);
 		own += weight * (modelCos ** 2 + modelSin ** 2);
-		square += weight * (cos ** 2 + sin ** 2);
+		square += weight * (inCos ** 2 + inSin ** 2);
 	}
 	const answer = Math.max(0, across / own);
 	return -(square - 2 * answer * across + answer ** 2 * own) / 2;

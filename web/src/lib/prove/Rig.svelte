@@ -8,7 +8,7 @@
 	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import Working from '$lib/ui/Working.svelte';
-	import { deviceEndWords, testPressure, traceProblemWords, verdictWords } from '$lib/words/proof';
+	import { deviceEndWords, hiddenWords, testPressure, traceProblemWords, verdictWords } from '$lib/words/proof';
 	import { placeName } from '$lib/words/place';
 	import { opensAgain } from './opensAgain';
 	import { RigTrace } from './rigTrace.svelte';
@@ -25,7 +25,9 @@
 	const drive = $derived(flowDriveOf(sheet));
 	const kept = $derived(lastProofs(bench.log.proofs).trace);
 	const told = $derived(trace.answer?.kind === 'told' ? trace.answer : undefined);
-	const likely = $derived(told?.finding.verdicts.filter(({ probability }) => probability >= 0.02) ?? []);
+	const likely = $derived(
+		told && !told.finding.hidden ? told.finding.verdicts.filter(({ probability }) => probability >= 0.02) : []
+	);
 	const [first] = $derived(likely);
 	// Pressures far beyond what the pump is made for were most likely sent in another unit than the rig says.
 	const tooHigh = $derived(told && told.orders.meanMPa > 2 * sheet.ratedPressureMPa);
@@ -96,6 +98,7 @@
 			{#if tooHigh}<p class="wrong" role="alert">
 					That is more than twice what this pump is rated for: does the rig send another unit than it says?
 				</p>{/if}
+			{#if told.finding.hidden}<p class="wrong" role="alert">{hiddenWords[told.finding.hidden]}</p>{/if}
 			<ol aria-label="What the trace may be of">
 				{#each likely as verdict (JSON.stringify(verdict))}
 					<li><b class="figures">{formatProbability(verdict.probability)}</b> {verdictWords(verdict)}</li>
@@ -115,10 +118,13 @@
 				up="% of the flow"
 			/>
 			<p class="soft">
-				At most one valve is taken to leak, a hundredth of the flow or more, and the load to be a nozzle: a damper
-				before it blurs what is said here. Before anything is seen a healthy pump counts with one half.
+				At most one valve is taken to leak, 1 % of the flow or more, and the load to be a nozzle. The volume before it
+				makes the pressure lag: by {formatNumber((told.finding.lag * 180) / Math.PI)}° here, which is allowed for.
+				Before anything is seen a healthy pump counts with one half.
 			</p>
-			<button type="button" class="btn" disabled={locked} onclick={keep}>Keep this result</button>
+			<button type="button" class="btn" disabled={locked || told.finding.hidden !== undefined} onclick={keep}
+				>Keep this result</button
+			>
 		{/if}
 		{#if toOpen.length > 0}
 			<p class="line">

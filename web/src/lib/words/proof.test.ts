@@ -31,12 +31,14 @@ describe('what the test of a pump still lacks', () => {
 });
 
 describe('the gauge of a hold', () => {
-	const held = { fallMPa: 0.1, fallOverSheetTimeMPa: 0.1, pWithin: 1 };
+	const held = { coolingMPa: 0, noted: true, fallMPa: 0.1, fallOverSheetTimeMPa: 0.1, pWithin: 1 };
 	const facts = { resolution: 0.01, calibrationU: 0.03, calibrationK: 2, repeatability: 0.008, repeatabilityDof: 20 };
 	const gauge = (overdue: boolean) => ({
 		...{ id: 'g', name: 'Digital test gauge', kind: 'pressure gauge' },
 		facts: { ...facts, reproducibility: 0, expansionPerKelvin: 0, overdue }
 	});
+	it('is said to have been read without a temperature, where nobody noted one', () =>
+		expect(heldByWords({ ...held, noted: false })).toContain('half a kelvin'));
 	it('is named, with what to mind of it, or what was assumed', () => {
 		expect(heldByWords({ ...held, gauge: gauge(false) })).toBe('Read by Digital test gauge.');
 		expect(heldByWords({ ...held, gauge: gauge(true) })).toContain('calibration is overdue');
@@ -51,16 +53,19 @@ describe('a pressure of a test', () => {
 		expect(plain(testPressure(12.34, psi))).toBe('1 790 psi');
 	});
 	it('is said with what it fell by, what that is over the sheet’s time, and how sure it is', () => {
-		const finding = { fallMPa: 0.4, fallOverSheetTimeMPa: 0.8, pWithin: 0.93 };
+		const finding = { fallMPa: 0.4, coolingMPa: 0, fallOverSheetTimeMPa: 0.8, pWithin: 0.93 };
 		expect(plain(holdWords(finding, { minutes: 10, mostFallMPa: 1 }, metric))).toBe(
-			'It fell by 4.0 bar, that is 8.0 bar over the sheet’s 10 min; at most 10.0 bar is allowed. Within that with 93 %.'
+			'It fell by 4.0 bar; that is 8.0 bar over the sheet’s 10 min; at most 10.0 bar is allowed. Within that with 93 %.'
+		);
+		expect(plain(holdWords({ ...finding, coolingMPa: 0.3 }, { minutes: 10, mostFallMPa: 1 }, metric))).toContain(
+			'of which cooling explains 3.0 bar'
 		);
 	});
 });
 
 describe('what a trace says', () => {
 	it('names the valve and the cylinder, or that nobody can', () => {
-		expect(verdictWords({ what: 'healthy', probability: 0.9 })).toBe('Every valve tight');
+		expect(verdictWords({ what: 'healthy', probability: 0.9 })).toBe('No leak above 1 % of the flow');
 		expect(verdictWords({ what: 'air', probability: 0.9 })).toContain('Air in the suction');
 		expect(verdictWords({ what: 'inlet', cylinder: 2, probability: 0.9 })).toBe(
 			'Inlet valve of cylinder 2 leaks, or its packing'

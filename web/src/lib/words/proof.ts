@@ -1,4 +1,4 @@
-import type { HoldFinding, TraceProblem, TraceVerdict } from '@exetasis/core/prove';
+import type { HoldFinding, TraceFinding, TraceProblem, TraceVerdict } from '@exetasis/core/prove';
 import type { UnitPreference } from '@exetasis/core/quantity';
 import type { DeviceEnd } from '@exetasis/server/devices/lines';
 import type { Held, PressureGauge, Unproved } from '@exetasis/core/record';
@@ -56,7 +56,7 @@ export function heldByWords({ gauge, noted }: Held<PressureGauge>): string {
 export function verdictWords(verdict: TraceVerdict): string {
 	switch (verdict.what) {
 		case 'healthy':
-			return 'Every valve tight';
+			return 'No leak above 1 % of the flow';
 		case 'air':
 			return 'Air in the suction: every cylinder delivers late';
 		case 'inlet':
@@ -67,6 +67,13 @@ export function verdictWords(verdict: TraceVerdict): string {
 			return 'One valve or packing leaks; without a mark on the shaft nobody can say which';
 	}
 }
+
+/** Why nothing can be said of a trace that was read, and what to do. */
+export const hiddenWords: Readonly<Record<NonNullable<TraceFinding['hidden']>, string>> = {
+	noMark:
+		'Cannot tell: without a mark on the shaft, two cylinders look alike either way. Fit the mark for cylinder 1 and listen again.',
+	lag: 'Cannot tell: a damper, a long line or noise between pump and sensor hides a leak of 3 %. Put sensor and nozzle at the pump, or listen for longer.'
+};
 
 /** Why a trace says nothing, and what to do. */
 export function traceProblemWords({ code, found, wanted }: TraceProblem): string {

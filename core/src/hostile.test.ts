@@ -600,7 +600,11 @@ const answers: Record<string, Walked> = {
 		],
 		0.95
 	),
-	repairTrend: of([{ until: 1000, at: [300, 700] }], 0.95),
+	turnbullBand: of(lived, [500, 1500], 0.95),
+	repairTrend: of(
+		[1, 2, 3].map((n) => ({ visits: [0, 900, 2000, 3100], replaced: [n, 2, 3] })),
+		0.95
+	),
 	fisherExact: of([
 		[3, 1],
 		[1, 3]

@@ -9,6 +9,7 @@ import {
 	repairTrend,
 	stepCurves,
 	turnbull,
+	turnbullBand,
 	type ObservedLife
 } from '.';
 import { relativeError } from '../number/testing';
@@ -139,19 +140,103 @@ describe('meanCumulative', () => {
 		expect(() => meanCumulative([{ until: 100, at: [200] }])).toThrow('at'));
 });
 
-describe('repairTrend', () => {
-	it('agrees with the formulas worked by hand', () => {
-		const trend = repairTrend([{ until: 1000, at: [700, 800, 900, 950] }]);
-		const sum = [700, 800, 900, 950].reduce((total, t) => total + Math.log(1000 / t), 0);
-		expect(trend.exponent!.value).toBeCloseTo(4 / sum, 10);
-		expect(trend.exponent!.low!).toBeLessThan(4 / sum);
-		expect(trend.exponent!.low!).toBeGreaterThan(1); // worse and worse, told from four
-		expect(trend.pMilHandbook!).toBeLessThan(0.05);
-		expect(trend.pLaplace!).toBeLessThan(0.05);
+describe('turnbullBand', () => {
+	it('holds the exact case by its binomial limits, and is one line there', () => {
+		const lives = [500, 900, 1500, 2200].map(endedAt);
+		const [at] = turnbullBand(lives, [1000]);
+		expect([at.least, at.most]).toEqual([0.5, 0.5]);
+		// Clopper and Pearson, 2 of 4: 0.0676 to 0.9324.
+		expect(at.low).toBeLessThanOrEqual(0.0676 + 1e-3);
+		expect(at.high).toBeGreaterThanOrEqual(0.9324 - 1e-3);
 	});
-	it('sees nothing in evenly spread repairs, and says nothing of none', () => {
-		const even = Array.from({ length: 20 }, (_, i) => 50 * i + 25);
-		expect(repairTrend([{ until: 1000, at: even }]).pLaplace).toBeCloseTo(1, 6);
-		expect(repairTrend([{ until: 1000, at: [] }])).toEqual({ events: 0 });
+	it('leaves open what the looks leave open', () => {
+		const [inside, after] = turnbullBand([endedBetween(500, 1500), heldTo(3000)], [1000, 2000]);
+		expect([inside.least, inside.most]).toEqual([0.5, 1]);
+		expect([after.least, after.most]).toEqual([0.5, 0.5]);
+	});
+	it('covers a known survival at its level, where Kaplan–Meier at the hours of discovery does not', () => {
+		const truth = Math.exp(-((2000 / 3000) ** 2.2));
+		let [covered, byDiscovery] = [0, 0];
+		const runs = 60;
+		for (let seed = 1; seed <= runs; seed++) {
+			let state = 7919 * seed;
+			const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647;
+			for (let i = 0; i < 10; i++) uniform();
+			const lives = Array.from({ length: 60 }, () => {
+				const life = 3000 * (-Math.log(1 - uniform())) ** (1 / 2.2);
+				const watched = 1000 + 6000 * uniform();
+				for (let looked = 0; ;) {
+					const next = looked + 700 + 1600 * uniform();
+					if (next > watched) return heldTo(looked);
+					if (life <= next) return endedBetween(looked, next);
+					looked = next;
+				}
+			}).filter(({ after, by }) => !(after === 0 && by === Infinity));
+			const [{ low, high }] = turnbullBand(lives, [2000]);
+			if (low <= truth && truth <= high) covered++;
+			const naive = stepCurves(
+				lives.map(({ after, by }) => ({ hours: by === Infinity ? after : by, ended: by < Infinity }))
+			);
+			const step = naive.findLast(({ hours }) => hours <= 2000);
+			if (step && step.low <= truth && truth <= step.high) byDiscovery++;
+		}
+		expect(covered / runs).toBeGreaterThan(0.9);
+		expect(byDiscovery / runs).toBeLessThan(0.5);
+	});
+});
+
+describe('repairTrend', () => {
+	const pump = (visits: number[], ...replaced: number[]) => ({ visits, replaced });
+	// By hand: three pumps alike, intervals (0, 1] and (1, 2] with counts 1 and 3: (½)ᵝ = ¼, so that the exponent is 2.
+	it('agrees with a case worked by hand, whatever the rate of each pump', () => {
+		const alike = [1, 1, 1].map(() => pump([0, 1000, 2000], 1, 3));
+		expect(repairTrend(alike).exponent!.value).toBeCloseTo(2, 5);
+		const unlike = [1, 2, 5].map((times) => pump([0, 1000, 2000], times, 3 * times));
+		expect(repairTrend(unlike).exponent!.value).toBeCloseTo(2, 5);
+	});
+	it('is not moved by a pump that came under watch late', () => {
+		// A true exponent of 3: counts in proportion to 4³ − 3³ = 37 and 5³ − 4³ = 61.
+		const late = [1, 1, 1].map(() => pump([3000, 4000, 5000], 37, 61));
+		expect(repairTrend(late).exponent!.value).toBeCloseTo(3, 4);
+	});
+	it('sees nothing in a steady rate over unequal intervals', () => {
+		const steady = [1, 1, 1, 1].map(() => pump([0, 500, 2000, 2500], 1, 3, 1));
+		const { exponent, pSteady } = repairTrend(steady);
+		expect(exponent!.value).toBeCloseTo(1, 5);
+		expect(pSteady).toBeCloseTo(1, 4);
+	});
+	it('covers the truth, and calls a steady shop worse in one of twenty at most', () => {
+		let [covers, worse] = [0, 0];
+		const runs = 300;
+		for (let seed = 1; seed <= runs; seed++) {
+			let state = seed * 7919;
+			const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647;
+			for (let i = 0; i < 10; i++) uniform();
+			const pumps = Array.from({ length: 12 }, () => {
+				const visits = [3000 * uniform()];
+				for (let i = 0; i < 3 + 5 * uniform(); i++) visits.push(visits.at(-1)! + 500 + 2000 * uniform());
+				// Sets of three that go together, at 0.4 sets in 1,000 h.
+				const replaced = visits.slice(1).map((to, i) => {
+					let [sets, left] = [0, (0.4 * (to - visits[i])) / 1000];
+					while ((left += Math.log(uniform())) > 0) sets++;
+					return 3 * sets;
+				});
+				return { visits, replaced };
+			});
+			const { exponent } = repairTrend(pumps);
+			if (exponent!.low! <= 1 && exponent!.high! >= 1) covers++;
+			if (exponent!.low! > 1) worse++;
+		}
+		expect(covers / runs).toBeGreaterThan(0.92);
+		expect(worse / runs).toBeLessThan(0.05);
+	});
+	it('says nothing of fewer than three pumps that tell, and counts all the same', () => {
+		expect(repairTrend([pump([0, 1000, 2000], 1, 3)])).toEqual({ events: 4 });
+		expect(repairTrend([1, 2, 3].map(() => pump([0, 1000], 2)))).toEqual({ events: 6 });
+	});
+	it('refuses visits that do not rise, and counts that are none', () => {
+		expect(() => repairTrend([pump([0, 1000, 1000], 1, 1)])).toThrow('hours that rise');
+		expect(() => repairTrend([pump([0, 1000], 1.5)])).toThrow('a count');
+		expect(() => repairTrend([pump([0, 1000], 1, 2)])).toThrow('1 counts');
 	});
 });

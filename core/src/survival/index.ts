@@ -5,3 +5,5 @@ export * from './stepCurves';
 export * from './logRank';
 export * from './turnbull';
 export * from './repairs';
+export * from './panelTrend';
+export * from './turnbullBand';

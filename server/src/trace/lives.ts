@@ -42,6 +42,8 @@ export interface ShopLives {
 		readonly pump: string;
 		readonly from: number;
 		readonly until: number;
+		/** Its hours at each rebuild, ascending. */
+		readonly visits: readonly number[];
 		/** Hours at which a part was taken out here, of known age or not. */
 		readonly replacedAt: readonly number[];
 	}[];
@@ -59,19 +61,21 @@ export async function livesAt(
 	const found = await livesOfShop(scope, model, station, grouping === 'mate' ? matesOf(sheet, station) : []);
 	const pumpIds = [...new Set(found.map(({ pump }) => pump))];
 	const jobs = await of(scope, 'job').all({ pumpId: pumpIds }, { attributes: ['pumpId', 'pumpHours'] });
-	const hoursNow = new Map<string, number>();
-	const hoursFirst = new Map<string, number>();
-	for (const { pumpId, pumpHours } of jobs) {
-		hoursNow.set(pumpId, Math.max(pumpHours, hoursNow.get(pumpId) ?? 0));
-		hoursFirst.set(pumpId, Math.min(pumpHours, hoursFirst.get(pumpId) ?? Infinity));
-	}
+	const visitsOf = new Map<string, number[]>();
+	for (const { pumpId, pumpHours } of jobs) visitsOf.set(pumpId, [...(visitsOf.get(pumpId) ?? []), pumpHours]);
+	for (const [pump, hours] of visitsOf)
+		visitsOf.set(
+			pump,
+			[...new Set(hours)].sort((a, b) => a - b)
+		);
 	const known = found.filter((life): life is LifeInShop & { fittedHours: number } => life.fittedHours !== null);
 	return {
 		unknownAge: found.length - known.length,
 		watched: pumpIds.map((pump) => ({
 			pump,
-			from: hoursFirst.get(pump) ?? 0,
-			until: hoursNow.get(pump) ?? 0,
+			from: visitsOf.get(pump)?.at(0) ?? 0,
+			until: visitsOf.get(pump)?.at(-1) ?? 0,
+			visits: visitsOf.get(pump) ?? [],
 			replacedAt: found.flatMap((life) => (life.pump === pump && life.removedHours !== null ? [life.removedHours] : []))
 		})),
 		lives: known.map((life) => ({
@@ -81,7 +85,7 @@ export async function livesAt(
 			cylinder: life.cylinder,
 			fittedHours: life.fittedHours,
 			group: groupOf(life, grouping, sheet),
-			hours: Math.max(0, (life.removedHours ?? hoursNow.get(life.pump) ?? life.fittedHours) - life.fittedHours),
+			hours: Math.max(0, (life.removedHours ?? visitsOf.get(life.pump)?.at(-1) ?? life.fittedHours) - life.fittedHours),
 			removed: life.removedHours !== null,
 			endReason: life.endReason
 		}))

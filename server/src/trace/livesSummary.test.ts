@@ -85,13 +85,21 @@ describe('lives worked out for the page', () => {
 	});
 	it('counts replacements from the first sight of each pump, and pumps that were seen once not at all', () => {
 		const watched = [
-			{ pump: 'a', from: 1000, until: 5000, replacedAt: [1000, 2500, 5000] },
-			{ pump: 'b', from: 0, until: 4000, replacedAt: [] },
-			{ pump: 'c', from: 700, until: 700, replacedAt: [700] }
+			{ pump: 'a', from: 1000, until: 5000, visits: [1000, 2500, 5000], replacedAt: [1000, 2500, 5000] },
+			{ pump: 'b', from: 0, until: 4000, visits: [0, 4000], replacedAt: [] },
+			{ pump: 'c', from: 700, until: 700, visits: [700], replacedAt: [700] }
 		];
 		const { pumps, replacements } = summaryOf(shop([ended(1500)], { watched, unknownAge: 3 }), []);
 		expect(pumps).toBe(2);
 		expect(replacements.at(-1)).toMatchObject({ hours: 4000, mean: expect.closeTo(1, 9) });
+	});
+	it('draws survival by Turnbull where an end lies between two looks, by Kaplan and Meier where all are exact', () => {
+		const looked = summaryOf(shop([between(500, 1500), ended(2000), held(3000)]), []);
+		expect(looked.steps).toEqual([]);
+		expect(looked.ranges.at(-1)).toMatchObject({ least: expect.closeTo(1 / 3, 6), most: expect.closeTo(1 / 3, 6) });
+		const exact = summaryOf(shop([ended(1500), held(3000)]), []);
+		expect(exact.ranges).toEqual([]);
+		expect(exact.steps).toHaveLength(1);
 	});
 	it('stays silent, not wrong, where there is nothing', () => {
 		const empty = summaryOf(shop([]), []);

@@ -4,14 +4,17 @@ import {
 	endedShare,
 	fitWeibull,
 	hasEnded,
+	isExact,
 	leastScale,
 	logRank,
 	meanCumulative,
 	repairTrend,
 	stepCurves,
 	turnbull,
+	turnbullBand,
 	type ExactLife,
-	type ObservedLife
+	type ObservedLife,
+	type PanelHistory
 } from '@exetasis/core/survival';
 import type { Life, ShopLives } from './lives';
 
@@ -68,11 +71,29 @@ export function summaryOf({ lives, unknownAge, watched }: ShopLives, asked: read
 						logRank: logRank(chosen.map(([, some]) => failures(some)))
 					}
 				: undefined,
-		steps: stepCurves(failures(lives)),
+		...survivalOf(lives, failures(lives)),
 		replacements: meanCumulative(histories),
-		trend: repairTrend(histories),
+		trend: repairTrend(watched.filter(({ visits }) => visits.length > 0).map(panelOf)),
 		pumps: histories.length
 	};
+}
+
+// What was taken out at the first sight of a pump belongs to a time that nobody watched.
+const panelOf = ({ visits, replacedAt }: ShopLives['watched'][number]): PanelHistory => ({
+	visits,
+	replaced: visits.slice(1).map((hours) => replacedAt.filter((at) => at === hours).length)
+});
+
+/**
+ * Survival of all lives: by Kaplan and Meier where every end is known to the hour; else by Turnbull, since at the hours at which ends
+ * were found it would come out too high.
+ */
+function survivalOf(lives: readonly Life[], failures: readonly ExactLife[]) {
+	if (lives.every((life) => !hasEnded(life) || isExact(life))) return { steps: stepCurves(failures), ranges: [] };
+	const aged = lives.filter(({ after, by }) => by > 0 && !(after === 0 && by === Infinity));
+	const longest = aged.reduce((most, { after, by }) => Math.max(most, by === Infinity ? after : by), 0);
+	const hours = Array.from({ length: POINTS }, (_, i) => (longest * (i + 1)) / POINTS);
+	return { steps: [], ranges: turnbullBand(aged, hours) };
 }
 
 function groupSummary(name: string, lives: readonly Life[]): GroupSummary {

@@ -46,10 +46,10 @@ export function comparisonSentence(
 }
 
 /** Whether pumps get better or worse, as a sentence. */
-export function trendSentence({ events, exponent, pLaplace, pMilHandbook }: RepairTrend, pumps: number): string {
-	if (!exponent || pLaplace === undefined || pMilHandbook === undefined)
-		return `${events} replacements on ${pumps} pumps: too few for a trend.`;
+export function trendSentence({ events, exponent, pSteady }: RepairTrend, pumps: number): string {
+	if (!exponent || pSteady === undefined)
+		return `${events} replacements on ${pumps} pumps: too few for a trend. It takes three pumps with two intervals each.`;
 	const steady = (exponent.low ?? 0) <= 1 && (exponent.high ?? Infinity) >= 1;
 	const way = steady ? 'neither better nor worse, as far as can be told' : exponent.value > 1 ? 'worse' : 'better';
-	return `As they run, pumps get ${way}: exponent ${limitsWords(exponent, 2)} of ${events} replacements on ${pumps} pumps; no trend would look so with ${formatProbability(pMilHandbook)} (MIL-HDBK-189), ${formatProbability(pLaplace)} (Laplace).`;
+	return `As they run, pumps get ${way}: exponent ${limitsWords(exponent, 2)} of ${events} replacements on ${pumps} pumps, counted from rebuild to rebuild; a steady rate would look so with ${formatProbability(pSteady)}.`;
 }

@@ -53,7 +53,7 @@ describe('words of lives', () => {
 	});
 	it('say of a trend only what its limits allow', () => {
 		const trend = (low: number, high: number) =>
-			trendSentence({ events: 9, exponent: { value: 1.5, low, high }, pLaplace: 0.2, pMilHandbook: 0.1 }, 3);
+			trendSentence({ events: 9, exponent: { value: 1.5, low, high }, pSteady: 0.1 }, 3);
 		expect(trend(0.8, 2.4)).toContain('neither better nor worse');
 		expect(trend(1.1, 2.4)).toContain('pumps get worse');
 		expect(trendSentence({ events: 0 }, 3)).toContain('too few for a trend');

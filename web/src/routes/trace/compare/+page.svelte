@@ -131,9 +131,11 @@
 	Each group is held against all others of the same part and model, {#if data.by !== 'age'}parts against parts that had
 		been in about as long,
 	{/if}by the exact test of two rates; “by chance” is the share of false alarms among all that are no less surprising,
-	over every comparison made by this heading. People are never compared with each other. A mark counts when it is new or has grown, a size when it is first found
-	beyond its limit. Of two groups the one with the higher rate is shown. Pumps differ in more than one way: a lot that
-	went into one harsh pump alone looks bad by its pump. Of {formatNumber(comparisons)} the surest 200 are listed.
+	over every comparison made by this heading. People are never compared with each other. A mark counts when it is new or
+	has grown, a size when it is first found beyond its limit. Of two groups the one with the higher rate is shown. Pumps
+	differ in more than one way: a lot that went into one harsh pump alone looks bad by its pump. Of {formatNumber(
+		comparisons
+	)} the surest 200 are listed.
 </p>
 
 <style>

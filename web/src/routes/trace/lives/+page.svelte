@@ -78,26 +78,37 @@
 			];
 		})
 	);
-	const steps: Series[] = $derived([
-		{
-			name: 'survival',
-			kind: 'steps',
-			points: [
-				{ x: 0, y: 100 },
-				...(summary?.steps ?? []).map(({ hours, survival }) => ({ x: hours, y: 100 * survival }))
-			]
-		},
-		{
-			name: 'survival',
-			kind: 'band',
-			points: (summary?.steps ?? []).map(({ hours, low }) => ({ x: hours, y: 100 * low }))
-		},
-		{
-			name: 'survival',
-			kind: 'band',
-			points: (summary?.steps ?? []).map(({ hours, high }) => ({ x: hours, y: 100 * high }))
-		}
-	]);
+	// Between looks nobody knows when an end came: survival is then a range, with its limits about it.
+	const still: Series[] = $derived.by(() => {
+		const [steps, ranges] = [summary?.steps ?? [], summary?.ranges ?? []];
+		const whole = { x: 0, y: 100 };
+		const line = (kind: Series['kind'], points: Series['points']): Series => ({ name: 'survival', kind, points });
+		if (ranges.length > 0)
+			return [
+				line('line', [whole, ...ranges.map(({ hours, most }) => ({ x: hours, y: 100 * most }))]),
+				line('line', [whole, ...ranges.map(({ hours, least }) => ({ x: hours, y: 100 * least }))]),
+				line('band', [whole, ...ranges.map(({ hours, low }) => ({ x: hours, y: 100 * low }))]),
+				line('band', [whole, ...ranges.map(({ hours, high }) => ({ x: hours, y: 100 * high }))])
+			];
+		return [
+			line('steps', [whole, ...steps.map(({ hours, survival }) => ({ x: hours, y: 100 * survival }))]),
+			line(
+				'band',
+				steps.map(({ hours, low }) => ({ x: hours, y: 100 * low }))
+			),
+			line(
+				'band',
+				steps.map(({ hours, high }) => ({ x: hours, y: 100 * high }))
+			)
+		];
+	});
+	const stillWords = $derived.by(() => {
+		const last = summary?.ranges.at(-1);
+		if (last)
+			return `From ${formatNumber(100 * last.low)} to ${formatNumber(100 * last.high)} % after ${formatNumber(last.hours)} h`;
+		const step = summary?.steps.at(-1);
+		return `${summary?.steps.length ?? 0} steps; ${step ? `${formatNumber(100 * step.survival)} % after the last` : 'none'}`;
+	});
 	const replaced: Series[] = $derived([
 		{
 			name: 'replacements',
@@ -243,12 +254,12 @@
 				/>
 			{/if}
 			<LivesChart
-				title="Still good, %, at the hours at which the end was found"
-				series={steps}
+				title={summary.ranges.length > 0
+					? 'Still good, %: between both lines, since ends are known from look to look (Turnbull)'
+					: 'Still good, % (Kaplan–Meier)'}
+				series={still}
 				y="Still good, %"
-				words="{summary.steps.length} steps; {summary.steps.at(-1)
-					? `${formatNumber(100 * summary.steps.at(-1)!.survival)} % after the last`
-					: 'none'}"
+				words={stillWords}
 				file="{file}-survival"
 			/>
 			<LivesChart

@@ -727,3 +727,24 @@ describe.each(Object.entries(packages))('%s', (_, offered) => {
 		}
 	);
 });
+
+describe('what is empty, or no name', () => {
+	const steady = [{ shapePer1000h: 5e-324, exponent: 1 }];
+	it.each<[string, () => unknown]>([
+		['a unit that is a property of every object', () => quantity.toBase(1, 'toString' as never)],
+		['a pump without cylinders', () => prove.whichValve({ ...drive, phasesDeg: [] }, heard)],
+		['a trace without orders', () => prove.whichValve(drive, { ...heard, orders: [] })],
+		['wear that only ever jumps', () => life.followWear(history, steady, grid)],
+		['no equations', () => number.solveLinear([], [])],
+		['equations that are not square', () => number.solveLinear([[1, 2]], [1])],
+		['a fit without columns', () => number.chebyshevFit([], [])],
+		['no rebuild', () => decide.pastOf({ ...cell, fromHours: 0 }, station, sheet, [], [], [])],
+		['no evidence', () => trace.beliefsOf(trace.startingNetwork, sheet, [], [])],
+		['no table', () => trace.fisherExact([] as never)]
+	])('%s is refused with a typed error', (_, call) => expect(call).toThrow(number.PreconditionError));
+	it('a fleet without a record is at its priors', () =>
+		expect(decide.learnFleet(sheet, { jobs: [], lives: [], sizes: [] }, [])).toMatchObject({
+			settled: true,
+			wear: {}
+		}));
+});

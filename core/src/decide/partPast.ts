@@ -33,6 +33,7 @@ export function pastOf(
 	gauges: readonly ShopGauge[]
 ): PartPast {
 	requireThat(Number.isFinite(hours ?? 0) && (hours ?? 0) >= 0, 'pastOf', 'hours', hours, 'at least 0, or null');
+	requireThat(jobs.length > 0, 'pastOf', 'jobs', 'none', 'at least the rebuild in hand');
 	const now = jobs.at(-1)!.pumpHours;
 	const stretches = stretchesOf(jobs, sheet);
 	const earlier = sizes.flatMap((size): EarlierLook[] => {

@@ -57,7 +57,8 @@ const LEAST_HOURS = 1;
 export const MOST_HOURS = 1e7;
 const MOST_WORN = 1e6;
 const MOST_STEADY = 1e6;
-const STEADY = `above 0, at most ${MOST_STEADY} in 1000 h`;
+const LEAST_STEADY = 1e-6; // jumpier wear than this is no wear
+const STEADY = `${LEAST_STEADY} to ${MOST_STEADY} in 1000 h`;
 const MOST_BENT = 10;
 const OUT_OF_THE_QUESTION = 20; // logarithms below the likeliest rate
 const WIDEST = 5; // highest place of a piece over its lowest
@@ -214,7 +215,13 @@ export function followWear(
 type Path = Pick<WearShape, 'shapePer1000h' | 'exponent'>;
 
 function requirePath({ shapePer1000h, exponent }: Path): void {
-	requireThat(shapePer1000h > 0 && shapePer1000h <= MOST_STEADY, 'followWear', 'shapePer1000h', shapePer1000h, STEADY);
+	requireThat(
+		shapePer1000h >= LEAST_STEADY && shapePer1000h <= MOST_STEADY,
+		'followWear',
+		'shapePer1000h',
+		shapePer1000h,
+		STEADY
+	);
 	requireThat(
 		exponent > 0 && exponent <= MOST_BENT,
 		'followWear',

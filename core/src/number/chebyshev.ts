@@ -29,6 +29,7 @@ const LOOSEN_AFTER = 400; // exchanges without an end: rounding hides it, so the
  */
 export function chebyshevFit(rows: readonly (readonly number[])[], values: readonly number[]): ChebyshevFit {
 	const columns = rows[0]?.length ?? 0;
+	requireThat(columns > 0, 'chebyshevFit', 'columns', columns, 'at least one');
 	requireThat(rows.length > columns, 'chebyshevFit', 'rows', rows.length, `more than ${columns} rows`);
 	requireThat(
 		[...rows.flat(), ...values].every(Number.isFinite) && values.length === rows.length,

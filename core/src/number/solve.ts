@@ -1,3 +1,5 @@
+import { requireThat } from './require';
+
 /**
  * x with matrix·x = right, by elimination with row exchange; undefined where the matrix is singular to rounding, or a number not finite.
  * Shape: a square matrix of a few rows; neither argument is changed.
@@ -7,6 +9,14 @@ export function solveLinear(
 	right: readonly number[]
 ): readonly number[] | undefined {
 	const n = right.length;
+	requireThat(n > 0, 'solveLinear', 'right', 'empty', 'at least one value');
+	requireThat(
+		matrix.length === n && matrix.every((row) => row.length === n),
+		'solveLinear',
+		'matrix',
+		matrix.length,
+		`${n} rows of ${n} values`
+	);
 	const m = matrix.map((row, i) => [...row, right[i]]);
 	const scale = Math.max(...matrix.flat().map(Math.abs));
 	for (let column = 0; column < n; column++) {

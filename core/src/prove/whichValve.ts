@@ -1,4 +1,5 @@
 import type { CrankDrive } from '../mechanics';
+import { requireThat } from '../number';
 import { forwardSpeed } from './flow';
 import type { ShaftOrder, ShaftOrders } from './shaftOrders';
 
@@ -64,6 +65,8 @@ interface Candidate {
  * hypotheses).
  */
 export function whichValve(drive: CrankDrive, { orders, marked }: ShaftOrders): TraceFinding {
+	requireThat(drive.phasesDeg.length > 0, 'whichValve', 'phasesDeg', 'none', 'one a cylinder');
+	requireThat(orders.length > 0, 'whichValve', 'orders', 'none', 'at least one');
 	const weighed = candidatesOf(drive).map((candidate) => {
 		const flows = candidate.flows.map((flow) => ({ ...weigh(flow, orders, marked), lost: 1 - meanOf(flow) }));
 		return { ...candidate, flows };

@@ -92,7 +92,10 @@ const definitions = {
 
 export type Unit = keyof typeof definitions;
 export const units = Object.keys(definitions) as Unit[];
-const definitionOf = (unit: Unit): UnitDefinition => definitions[unit];
+function definitionOf(unit: Unit): UnitDefinition {
+	requireThat(Object.hasOwn(definitions, unit), 'definitionOf', 'unit', unit, 'a unit that is known here');
+	return definitions[unit];
+}
 
 /** The unit in which a dimension is computed and stored. */
 export const baseUnit: Readonly<Record<Dimension, Unit>> = {

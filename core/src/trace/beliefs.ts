@@ -72,6 +72,7 @@ export function beliefsOf(
 	rebuilds: readonly RebuildEvidence[],
 	actions: readonly Action[]
 ): Beliefs {
+	requireThat(rebuilds.length > 0, 'beliefsOf', 'rebuilds', 'none', 'at least one');
 	const found = rebuilds.map((rebuild) => findingsAt(network, sheet, rebuild));
 	const seen = found.map((all) => all.filter(({ present }) => present !== undefined));
 	const causes = causesAt(network, sheet.cylinders);

@@ -15,7 +15,10 @@ export function requireCount(fn: string, argument: string, value: number, most =
  *
  * @example fisherExact([[3, 1], [1, 3]]) // 0.4857
  */
-export function fisherExact([[a, b], [c, d]]: readonly [readonly [number, number], readonly [number, number]]): number {
+export function fisherExact(table: readonly [readonly [number, number], readonly [number, number]]): number {
+	const square = table.length === 2 && table.every((row) => Array.isArray(row) && row.length === 2);
+	requireThat(square, 'fisherExact', 'table', table.length, 'two rows of two counts');
+	const [[a, b], [c, d]] = table;
 	for (const [name, value] of Object.entries({ a, b, c, d })) requireCount('fisherExact', name, value);
 	const [row, column, all] = [a + b, a + c, a + b + c + d];
 	const choose = (n: number, k: number) => gammaLn(n + 1) - gammaLn(k + 1) - gammaLn(n - k + 1);

@@ -46,19 +46,19 @@ test('numbers are written as the person has chosen, and read either way', { tag:
 		await Promise.all([page.waitForEvent('load'), page.getByRole('button', { name: 'Write them so' }).click()]);
 		await expect(page.getByLabel('Written as').getByRole('option', { name: as, selected: true })).toHaveCount(1);
 	};
-	await write('12.345,6');
+	await write('12 345,6');
 	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
 	const field = page.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
-	await field.fill('1.234,5');
+	await field.fill('1 234,5');
 	await field.press('Enter');
-	await expect(page.getByRole('alert')).toHaveText(/1\.234,500\smm cannot be right for a part of 18,000\smm/);
+	await expect(page.getByRole('alert')).toHaveText(/1\s234,500\smm cannot be right for a part of 18,000\smm/);
 	await field.fill('17,98');
 	await field.press('Enter');
 	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 17,980 mm/ })).toBeVisible();
 	await expect(
 		page
-			.getByText('“Water leak” · Packing and low-pressure seal · 1.200 h')
-			.or(page.getByText(/1\.200 h/))
+			.getByText('“Water leak” · Packing and low-pressure seal · 1 200 h')
+			.or(page.getByText(/1\s200 h/))
 			.first()
 	).toBeVisible();
 	// Another person on the same server keeps their own signs.

@@ -6,10 +6,10 @@ export default defineConfig({
 	timeout: 180_000, // a busy machine is slow, not wrong
 	expect: { timeout: 20_000 },
 	workers: 2,
-	// What changes the shop, a person's own settings or the machine's load runs by itself, before the rest.
+	// What changes the shop, a person's own settings or the machine's load runs by itself, after the rest.
 	projects: [
-		{ name: 'alone', grep: /@alone/, workers: 1 },
-		{ name: 'beside', grepInvert: /@alone/, dependencies: ['alone'] }
+		{ name: 'beside', grepInvert: /@alone/ },
+		{ name: 'alone', grep: /@alone/, workers: 1, dependencies: ['beside'] }
 	],
 	reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
 	outputDir: 'test-results',

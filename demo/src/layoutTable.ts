@@ -97,7 +97,6 @@ export const layoutTable: Readonly<Record<string, string>> = {
 		lowPressureSeal cylinder P kit
 		sealRetainer cylinder P inspect
 		sleeve cylinder C inspect
-		rod cylinder either inspect
 		rodORingOuter cylinder either kit
 		rodBackup cylinder mate kit
 		rodORing cylinder either kit

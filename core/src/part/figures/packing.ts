@@ -117,14 +117,13 @@ export function cylinderClearance(context: PartContext): readonly Figure[] {
 }
 
 /** Gap between a sleeve and the rod that carries it. */
-export function rodFit(context: PartContext): readonly Figure[] {
-	const { bore } = context.sizes;
-	const rod = mateWith(context, 'trackDiameter');
-	if (!bore || !rod) return [];
-	const { interference, u } = fitOf(bore, rod.size);
+export function rodFit({ sizes }: PartContext): readonly Figure[] {
+	const { bore, rodDiameter } = sizes;
+	if (!bore || !rodDiameter) return [];
+	const { interference, u } = fitOf(bore, rodDiameter);
 	const inputs: Figure['inputs'] = [
 		{ key: 'boreNow', value: bore.value, unit: 'mm' },
-		{ key: 'mateDiameter', of: rod.name, value: rod.size.value, unit: 'mm' }
+		{ key: 'diameterNow', value: rodDiameter.value, unit: 'mm' }
 	];
 	return [{ key: 'clearance', value: interference, u, unit: 'mm', inputs }];
 }

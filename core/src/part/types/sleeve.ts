@@ -25,6 +25,7 @@ export const sleeve: PartType = {
 		{ key: 'roughness', name: 'Roughness Ra', unit: 'um', wears: 'up', instrument: 'roughness tester' },
 		{ key: 'scoreDepth', name: 'Deepest score', unit: 'mm', wears: 'up', instrument: 'dial indicator' },
 		{ key: 'bore', name: 'Bore on the rod', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
+		{ key: 'rodDiameter', name: 'Rod under it, diameter', unit: 'mm', wears: 'down', instrument: 'micrometer' },
 		runout
 	],
 	figures: rodFit

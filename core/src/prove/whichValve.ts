@@ -32,9 +32,8 @@ const MODEL_OFF = 0.0015;
 const LEAST_LEAK = 0.01;
 const MOST_LEAK = 0.7;
 const LEAKS = 36;
-// Lags from none to a damper's, and from which on the line itself lets nothing be cut off at nought.
+// Lags from none to a damper's.
 const LAGS = [0, ...Array.from({ length: 22 }, (_, i) => 0.01 * 2000 ** (i / 21))];
-const STEADYING_LAG = 0.02;
 // A leak that has to show: where it moves the orders by less than this many logarithms, nothing is said.
 const WORTH_FINDING = 0.03;
 const LEAST_DISTANCE = 6;
@@ -206,15 +205,12 @@ interface Fit {
 }
 
 function weigh(flow: Float64Array, orders: readonly ShaftOrder[], marked: boolean): Fit {
-	const stored = harmonicsOf(flow, orders.length);
-	// Without a volume before it a nozzle lets nothing back.
-	const bare = flow.some((one) => one < 0)
-		? harmonicsOf(
-				flow.map((one) => Math.max(0, one)),
-				orders.length
-			)
-		: stored;
-	const at = (deg: number, lag: number) => logLikelihood(lag < STEADYING_LAG ? bare : stored, orders, { deg, lag });
+	// An empty line lets nothing back, a full one makes up for it: which of both, the trace says.
+	const lines = [flow, ...(flow.some((one) => one < 0) ? [flow.map((one) => Math.max(0, one))] : [])].map((one) =>
+		harmonicsOf(one, orders.length)
+	);
+	const at = (deg: number, lag: number) =>
+		Math.max(...lines.map((harmonics) => logLikelihood(harmonics, orders, { deg, lag })));
 	let best: Fit & { readonly deg: number } = { logLikelihood: -Infinity, lag: 0, deg: 0 };
 	const attempt = (deg: number, lag: number) => {
 		const value = at(deg, lag);

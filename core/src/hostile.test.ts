@@ -633,7 +633,7 @@ const answers: Record<string, Walked> = {
 		{ receivedAt: new Date(0), hours: 1000, found: true },
 		{ receivedAt: new Date(2e10), hours: 900, found: false }
 	]),
-	fixWorked: of({ events: 3, exposure: 3000 }, { events: 0, exposure: 1000 }, 0.95),
+	fixWorked: of({ events: 3, exposure: 3000, inspections: 3 }, { events: 0, exposure: 1000, inspections: 1 }, 0.95),
 	readNetwork: of(trace.startingNetwork),
 	stationsOf: { args: [trace.startingNetwork.findings[0], sheet], held: sheetIsChecked },
 	findingsAt: { args: [trace.startingNetwork, sheet, rebuilt], held: ['1'] },

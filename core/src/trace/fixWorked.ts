@@ -1,46 +1,75 @@
-import { finiteAnswer, requireThat } from '../number';
+import { gammaLn, requireThat } from '../number';
 import { compareRates, type Counted, type RateComparison } from './exactTests';
+
+/** What was found at a place on one side of a fix: in how many of its inspections, and over how many hours. */
+export interface Inspected extends Counted {
+	readonly inspections: number;
+}
 
 export interface FixWorked {
 	/** Left out where the place has not been looked at since. */
 	readonly comparison?: RateComparison;
-	/** Worked: rarer since, at this level. Open: too few hours to tell. Not: as often as before, or more often. */
+	/** Worked: found in fewer inspections since, at this level. Not: even half as often as before is excluded. Open: neither can be told. */
 	readonly verdict: 'worked' | 'open' | 'not';
-	/** Hours without recurrence, from the fix on, that would show it; undefined where nothing had happened before, or it has recurred. */
-	readonly hoursNeeded?: number;
-	readonly hoursStillNeeded?: number;
+	/** Clean inspections from the fix on that would show it, and those still wanted; undefined where nothing had been found before, or it came again. */
+	readonly inspectionsNeeded?: number;
+	readonly inspectionsStillNeeded?: number;
 }
 
+/** What a fix is expected to bring at least: half as often. */
+const PROMISED = 0.5;
+const MOST_INSPECTIONS = 1000;
+
 /**
- * Did the fix work? What happened before it and since, compared exactly, and how long it must still be quiet to show it.
+ * Did the fix work? In how many inspections it was found before and since, by the exact one-sided test of two shares; and how many
+ * must still be clean to show it. By hours alone a few clean inspections could not: that they were clean says more than how long
+ * they were apart. That it has not worked is said only where the limits of the rates exclude what a fix brings at least, a half.
  *
- * With nothing since, the chance of so quiet a time were the rate unchanged is (E₁/(E₁ + E₂))^y₁, which allows for how little is known of
- * the rate before. Units: hours. Errors: PreconditionError for counts or hours that cannot be, or a level outside (0, 1).
- * Source: J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323.
+ * Units: hours. Errors: PreconditionError for counts or hours that cannot be, more finds than inspections, or a level outside (0, 1).
+ * Source: R. Fisher, Statistical Methods for Research Workers (1934), 21.02; J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323.
  *
- * @example fixWorked({ events: 3, exposure: 3000 }, { events: 0, exposure: 1000 }).hoursNeeded // 5143 h at 95 %
+ * @example fixWorked({ events: 3, exposure: 3000, inspections: 3 }, { events: 0, exposure: 3000, inspections: 3 }).verdict // 'worked': 1/20
  */
-export function fixWorked(before: Counted, since: Counted, level = 0.95): FixWorked {
+export function fixWorked(before: Inspected, since: Inspected, level = 0.95): FixWorked {
 	requireThat(level > 0 && level < 1, 'fixWorked', 'level', level, 'between 0 and 1');
+	for (const { events, inspections } of [before, since]) {
+		requireThat(Number.isInteger(events) && events >= 0 && events <= 1e5, 'fixWorked', 'events', events, 'a count');
+		requireThat(
+			Number.isInteger(inspections) && inspections >= events && inspections <= 1e6,
+			'fixWorked',
+			'inspections',
+			inspections,
+			`a count of at least ${events}`
+		);
+	}
 	const alpha = 1 - level;
-	const needed =
-		before.events > 0 && since.events === 0 ? before.exposure * (alpha ** (-1 / before.events) - 1) : undefined;
-	const wait =
-		needed === undefined
-			? {}
-			: {
-					hoursNeeded: finiteAnswer('fixWorked', needed),
-					hoursStillNeeded: Math.max(0, needed - since.exposure)
-				};
-	// Nobody has looked since: how long it must be quiet is all that can be said.
-	if (since.exposure === 0 && since.events === 0) return { verdict: 'open', ...wait };
+	const wait = waitFor(before, since, alpha);
+	// Nobody has looked since: how long it must be clean is all that can be said.
+	if (since.inspections === 0 || since.exposure === 0) return { verdict: 'open', ...wait };
 	const comparison = compareRates(since, before, level);
-	const rarer = (comparison.ratio ?? 1) < 1;
-	// One-sided: a fix is expected to make it rarer.
-	const p = rarer ? comparison.p / 2 : 1;
-	return {
-		comparison,
-		verdict: rarer && p <= alpha ? 'worked' : !rarer && since.events > 0 ? 'not' : 'open',
-		...wait
-	};
+	if (since.inspections > 0 && chanceOfSoFew(before, since) <= alpha * (1 + ROUNDING))
+		return { comparison, verdict: 'worked', ...wait };
+	return { comparison, verdict: since.events > 0 && comparison.low > PROMISED ? 'not' : 'open', ...wait };
+}
+
+const ROUNDING = 1e-9;
+const logChoose = (n: number, k: number): number => gammaLn(n + 1) - gammaLn(k + 1) - gammaLn(n - k + 1);
+
+// P(as few finds since, or fewer, given all), were every inspection alike.
+function chanceOfSoFew(before: Inspected, since: Inspected): number {
+	const [all, found] = [before.inspections + since.inspections, before.events + since.events];
+	let chance = 0;
+	for (let few = Math.max(0, found - before.inspections); few <= since.events; few++)
+		chance += Math.exp(
+			logChoose(since.inspections, few) + logChoose(before.inspections, found - few) - logChoose(all, found)
+		);
+	return chance;
+}
+
+function waitFor(before: Inspected, since: Inspected, alpha: number) {
+	if (before.events === 0 || since.events > 0) return {};
+	for (let needed = 1; needed <= MOST_INSPECTIONS; needed++)
+		if (chanceOfSoFew(before, { ...since, inspections: needed }) <= alpha * (1 + ROUNDING))
+			return { inspectionsNeeded: needed, inspectionsStillNeeded: Math.max(0, needed - since.inspections) };
+	return {};
 }

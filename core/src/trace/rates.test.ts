@@ -122,30 +122,53 @@ describe('againstFleet', () => {
 });
 
 describe('fixWorked', () => {
-	it('says how long it must be quiet', () => {
-		const { hoursNeeded, hoursStillNeeded, verdict } = fixWorked(
-			{ events: 3, exposure: 3000 },
-			{ events: 0, exposure: 1000 }
-		);
-		expect((3000 / (3000 + hoursNeeded!)) ** 3).toBeCloseTo(0.05, 12);
-		expect(hoursStillNeeded).toBeCloseTo(hoursNeeded! - 1000, 9);
-		expect(verdict).toBe('open');
+	const side = (events: number, inspections: number, exposure = 1000 * inspections) => ({
+		events,
+		inspections,
+		exposure
 	});
-	it('is proved where it has been quiet for so long, and not a moment before', () => {
-		const before = { events: 3, exposure: 3000 };
-		const needed = fixWorked(before, { events: 0, exposure: 1 }).hoursNeeded!;
-		expect(fixWorked(before, { events: 0, exposure: needed * 1.001 }).verdict).toBe('worked');
-		expect(fixWorked(before, { events: 0, exposure: needed * 0.999 }).verdict).toBe('open');
+	it('is proved by as many clean inspections as the exact test wants, and not by one less', () => {
+		// Found in all of three: 1/C(3 + m, 3) ≤ 0.05 from m = 3 on, 1/20.
+		expect(fixWorked(side(3, 3), side(0, 3)).verdict).toBe('worked');
+		expect(fixWorked(side(3, 3), side(0, 2))).toMatchObject({
+			verdict: 'open',
+			inspectionsNeeded: 3,
+			inspectionsStillNeeded: 1
+		});
 	});
-	it('has not worked where it comes as often', () =>
-		expect(fixWorked({ events: 2, exposure: 3000 }, { events: 2, exposure: 2000 }).verdict).toBe('not'));
-	it('says how long to wait, and compares nothing, where nobody has looked since', () => {
-		const told = fixWorked({ events: 14, exposure: 12_405 }, { events: 0, exposure: 0 });
-		expect(told.verdict).toBe('open');
+	it('agrees with scipy 1.17, fisher_exact, one-sided', () => {
+		// [[0, 6], [4, 4]]: 0.0699; [[0, 9], [4, 4]]: 0.0294.
+		expect(fixWorked(side(4, 8), side(0, 6)).verdict).toBe('open');
+		expect(fixWorked(side(4, 8), side(0, 9)).verdict).toBe('worked');
+	});
+	it('has not worked only where the limits exclude half as often', () => {
+		expect(fixWorked(side(2, 3), side(2, 2)).verdict).toBe('open');
+		expect(fixWorked(side(10, 20), side(40, 50, 20_000)).verdict).toBe('not');
+	});
+	it('says by inspections how long to wait, and compares nothing, where nobody has looked since', () => {
+		const told = fixWorked(side(14, 20), side(0, 0));
+		expect(told).toMatchObject({ verdict: 'open', inspectionsStillNeeded: told.inspectionsNeeded });
 		expect(told.comparison).toBeUndefined();
-		expect(told.hoursStillNeeded).toBe(told.hoursNeeded);
-		expect((12_405 / (12_405 + told.hoursNeeded!)) ** 14).toBeCloseTo(0.05, 12);
 	});
-	it('has nothing to wait for where nothing had happened', () =>
-		expect(fixWorked({ events: 0, exposure: 3000 }, { events: 0, exposure: 1 }).hoursNeeded).toBeUndefined());
+	it('has nothing to wait for where nothing had been found, or it came again', () => {
+		expect(fixWorked(side(0, 3), side(0, 1)).inspectionsNeeded).toBeUndefined();
+		expect(fixWorked(side(3, 3), side(1, 4)).inspectionsNeeded).toBeUndefined();
+	});
+	it('claims a fix that does nothing in one case of twenty at most, whatever the share found', () => {
+		for (const share of [0.2, 0.5, 0.8]) {
+			const chance = (n: number, k: number) => {
+				let choose = 1;
+				for (let i = 0; i < k; i++) choose = (choose * (n - i)) / (i + 1);
+				return choose * share ** k * (1 - share) ** (n - k);
+			};
+			let claimed = 0;
+			for (let before = 0; before <= 6; before++)
+				for (let since = 0; since <= 4; since++)
+					if (fixWorked(side(before, 6), side(since, 4)).verdict === 'worked')
+						claimed += chance(6, before) * chance(4, since);
+			expect(claimed).toBeLessThan(0.05);
+		}
+	});
+	it('refuses more finds than inspections', () =>
+		expect(() => fixWorked(side(3, 2), side(0, 1))).toThrow('at least 3'));
 });

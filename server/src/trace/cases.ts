@@ -226,7 +226,8 @@ export async function workedOf(scope: ShopScope, one: CaseListing): Promise<Work
 	const here = looks.filter(({ station, cylinder }) => station === one.station && cylinder === one.cylinder);
 	const counted = (some: typeof here) => ({
 		events: some.filter(({ patterns }) => patterns.includes(one.pattern)).length,
-		exposure: some.reduce((sum, { hours = 0 }) => sum + hours, 0)
+		exposure: some.reduce((sum, { hours = 0 }) => sum + hours, 0),
+		inspections: some.length
 	});
 	const exposed = here.filter(({ hours }) => hours !== undefined);
 	const before = counted(exposed.filter(({ pumpHours }) => pumpHours <= acted.pumpHours));

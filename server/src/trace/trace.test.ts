@@ -309,7 +309,7 @@ describe('cases', () => {
 		expect((await actOn(shop.scope, lead, id, { ...taken, jobId: jobs[2] })).kind).toBe('done');
 		const worked = (await workedOf(shop.scope, (await caseById(shop.scope, id))!))!;
 		expect(worked.verdict).toBe('open');
-		expect(worked.hoursStillNeeded).toBeGreaterThan(0);
+		expect(worked.inspectionsStillNeeded).toBeGreaterThan(0);
 		expect(worked.lives).toEqual({ before: 2, since: 2, p: expect.any(Number) });
 		const taught = async () => (await beliefsOfPump(shop.scope, { id: pumpId, model: 'Marram' }))!.taughtBy;
 		expect(await taught()).toBe(0);

@@ -80,8 +80,9 @@
 				<p><b>{verdicts[worked.verdict]}</b></p>
 				<p>
 					{sinceWords(worked.comparison)}
-					{#if worked.hoursStillNeeded !== undefined && worked.hoursStillNeeded > 0}
-						Still <b class="figures">{formatNumber(worked.hoursStillNeeded)} h</b> without it would show that it has worked
+					{#if worked.inspectionsStillNeeded !== undefined && worked.inspectionsStillNeeded > 0}
+						Still <b class="figures">{formatNumber(worked.inspectionsStillNeeded)}</b>
+						{worked.inspectionsStillNeeded === 1 ? 'inspection' : 'inspections'} without it would show that it has worked
 						(95 %).
 					{/if}
 				</p>
@@ -93,8 +94,9 @@
 					</p>
 				{/if}
 				<p class="soft">
-					Two exact Poisson counts at this place, given their total. That a case is watched as long as one likes is not
-					allowed for.
+					Inspections of this place with and without it, before and since, by the exact test of two shares. “Has not
+					worked” is said only where even half as often as before is excluded. Two things are not allowed for: that a
+					case is watched as long as one likes, and that a place chosen as the worst gets better by itself.
 				</p>
 			{:else}<p class="soft">
 					Before it, nobody had looked at this place twice: there is nothing to compare with.

@@ -45,12 +45,16 @@ export async function answerWhatIsAsked(page: Page): Promise<number> {
 		touches++;
 		await button.click();
 	};
-	for (const group of await step.getByRole('group', { name: /^(See that|Count|Note|.*\?$)/ }).all()) {
+	for (const group of await step.getByRole('group', { name: /^(See that|Count|Note|Measure|.*\?$)/ }).all()) {
 		const seen = group.getByRole('button', { name: /^(Seen|All \d+)$/ });
 		const take = group.getByRole('button', { name: 'Take' });
 		const setting = (await group.getByText(/^Note the setting/).count()) > 0;
+		const measured = ((await group.getAttribute('aria-label')) ?? '').startsWith('Measure');
 		if ((await seen.count()) > 0) await touch(seen);
-		else if ((await take.count()) > 0) {
+		else if (measured) {
+			for (const place of await group.getByRole('textbox').all()) await place.fill('0.5');
+			if ((await take.count()) > 0) await touch(take);
+		} else if ((await take.count()) > 0) {
 			await group.getByRole('textbox').fill(setting ? '6 MPa' : 'Nothing to note');
 			await touch(take);
 		} else if ((await group.getByRole('button', { pressed: true }).count()) === 0)

@@ -24,7 +24,7 @@
 	let wrongAt = $state<number | string>();
 	// Anybody's answer stands here, also one from another tablet.
 	$effect(() => {
-		typed = Object.fromEntries(taken.map(({ typed }, i) => [places[i], typed.text]));
+		for (const [i, { typed: given }] of taken.entries()) typed[places[i]] = given.text;
 	});
 	const difference = $derived(taken.length > 1 ? differenceOf(taken) : undefined);
 	const tooFar = $derived(ask.most && difference !== undefined && difference > ask.most.difference);

@@ -78,7 +78,11 @@ describe('spring', () => {
 		expect(figure(input, 'stress').value).toBeGreaterThan(150);
 	});
 	it('rate by geometry is as uncertain as its wire and outside diameter make it, both errors of the wire together', () => {
-		const sizes = { wire: { value: 1.2, u: 0.01 }, outsideDiameter: { value: 13, u: 0.02 }, coils: { value: 7, u: 0 } };
+		const sizes = {
+			wire: { value: 1.2, u: 0.01, dof: 50 },
+			outsideDiameter: { value: 13, u: 0.02, dof: 50 },
+			coils: { value: 7, u: 0, dof: 50 }
+		};
 		const { u } = springFigures({ sizes, asNew: {}, design: {}, mates: [] }).find(({ key }) => key === 'rate')!;
 		const rate = (wire: number, outside: number) => (81_500 * wire ** 4) / (8 * (outside - wire) ** 3 * 5);
 		const by = (wire: number, outside: number) => (rate(1.2 + wire, 13 + outside) - rate(1.2 - wire, 13 - outside)) / 2;

@@ -242,7 +242,7 @@
 				title="What the part is at"
 				inputmode="decimal"
 				autocomplete="off"
-				placeholder="part {formatNumber(today.gaugeC ?? 20)} °C"
+				placeholder="{formatNumber(today.gaugeC ?? 20)} °C"
 				bind:value={temperature}
 				disabled={locked}
 			/>
@@ -291,7 +291,7 @@
 					title="What the gauges on this bench are at today: asked once a day, kept with every reading"
 					inputmode="decimal"
 					autocomplete="off"
-					placeholder="gauge ? °C"
+					placeholder="? °C"
 					value={today.gaugeC === undefined ? '' : formatQuantity(today.gaugeC, units().temperature)}
 					disabled={locked}
 					onchange={({ currentTarget }) => gaugesAt(currentTarget.value)}
@@ -355,7 +355,7 @@
 		white-space: nowrap;
 	}
 	.bench {
-		width: 5.4rem;
+		width: 4.6rem;
 		font-size: 0.82rem;
 	}
 	.wrong {

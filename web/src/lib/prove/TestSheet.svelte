@@ -118,6 +118,9 @@
 				disabled={locked}
 				bind:value={fields.minutes}
 			/>
+			{#if wrong.minutes}<span class="wrong">{wrong.minutes}</span>{/if}
+		</div>
+		<div class="line">
 			<Typed label="Water at" unit={units().temperature} {locked} bind:text={fields.fromC} wrong={wrong.fromC} />
 			<Typed label="at the end" unit={units().temperature} {locked} bind:text={fields.toC} wrong={wrong.toC} />
 			<select
@@ -133,7 +136,6 @@
 				{#if gauges.length === 0}<option value="">No pressure gauge: class 1 is assumed</option>{/if}
 			</select>
 			<button type="button" class="btn" disabled={locked} onclick={takeHold}>Take the hold</button>
-			{#if wrong.minutes}<span class="wrong">{wrong.minutes}</span>{/if}
 		</div>
 		{#if held}<p role="status">
 				{holdWords(held, sheet.proof, units())}

@@ -53,6 +53,7 @@ export interface Judgement extends Omit<Forecast, 'of'> {
 const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 	singleUse: 'replace',
 	softRenewed: 'replace',
+	newAdvised: 'replace',
 	customRenewed: 'replace',
 	withItsSet: 'replace',
 	patternOut: 'replace',
@@ -187,6 +188,7 @@ function ruleReasons(station: Station, policy: Policy): Reason[] {
 	const custom = kind ? policy[kind] : 'sheet';
 	// What the sheet renews always no rule of a shop undoes.
 	if (station.renewal === 'always') return [{ code: 'singleUse' }];
+	if (station.newAdvised) return [{ code: 'newAdvised', why: station.newAdvised }];
 	if (kind && custom === 'always') return [{ code: 'customRenewed', kind }];
 	if (kind && custom === 'inspect') return station.renewal === 'inspect' ? [] : [{ code: 'customInspected', kind }];
 	const renewSoft = policy.school === 'renewSoft' && soft && station.renewal !== 'inspect';

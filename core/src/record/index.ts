@@ -44,6 +44,7 @@ export * from './onTheBench';
 export * from './problem';
 export * from './proved';
 export * from './reconcile';
+export * from './powerTools';
 export * from './sheet';
 export * from './sheetText';
 export * from './stepOrder';

@@ -1,5 +1,5 @@
 export * from './characteristic';
-export { powerOn, type Fastening, type PowerSaid } from './fastening';
+export type { Fastening } from './fastening';
 export * from './jsonSchema';
 export * from './lift';
 export * from './closing';

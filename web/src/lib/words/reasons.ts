@@ -50,6 +50,8 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 	switch (reason.code) {
 		case 'singleUse':
 			return 'Never reused: the sheet says always new.';
+		case 'newAdvised':
+			return `A new one is advised: ${reason.why}`;
 		case 'softRenewed':
 			return 'Soft part: your shop renews these whenever the pump is open.';
 		case 'patternOut':

@@ -64,7 +64,7 @@ describe('judgeCharacteristic', () => {
 		const { worst } = judged([reading(18, 0, 0, { partC: 35, gaugeC: 35 })]);
 		expect(worst.value).toBeCloseTo((18 * (1 + 11.5e-6 * 15)) / (1 + 8e-6 * 15), 9);
 	});
-	it('takes a part that nobody gave a temperature to be as warm as its gauge', () =>
+	it('takes a part without a temperature of its own to be as warm as its gauge', () =>
 		expect(judged([reading(18, 0, 0, { gaugeC: 35 })]).worst.value).toBeCloseTo(
 			judged([reading(18, 0, 0, { partC: 35, gaugeC: 35 })]).worst.value,
 			12

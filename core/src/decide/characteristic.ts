@@ -98,7 +98,7 @@ export const ASSUMED_GAUGE: GaugeFacts = {
 	overdue: false
 };
 
-/** Both temperatures as far as they were typed. A part that nobody gave one has lain on the bench, with its gauge. */
+/** Both temperatures as far as they were typed. A part without one has lain on the bench, with its gauge. */
 function thermalOf(
 	type: PartTypeKey,
 	unit: string,
@@ -115,7 +115,7 @@ function thermalOf(
 	};
 }
 
-// A gauge beside a warm part may be as warm as the part, where nobody said what the bench was at.
+// A gauge beside a warm part may be as warm as the part, where the bench's temperature was not noted.
 const gaugeHalfWidth = ({ partC, gaugeC }: Pick<Reading['payload'], 'partC' | 'gaugeC'>): number =>
 	gaugeC === undefined && partC !== undefined
 		? Math.max(ASSUMED_TEMPERATURE_HALF_WIDTH_K, Math.abs(partC - REFERENCE_TEMPERATURE_C))

@@ -8,7 +8,7 @@ import type { Slip } from './slips';
 export type Reason =
 	| { readonly code: 'singleUse' }
 	| { readonly code: 'softRenewed' }
-	/** The sheet advises a new one, and says why: who keeps the old one gives a reason. */
+	/** The sheet advises a new one, and says why: keeping the old one needs a reason. */
 	| { readonly code: 'newAdvised'; readonly why: string }
 	/** The shop's own custom renews these always, or inspects what the sheet would renew. */
 	| { readonly code: 'customRenewed' | 'customInspected'; readonly kind: CustomKind }

@@ -14,7 +14,7 @@ const KELL_BELOW = 16.87985e-3;
  * Units: °C. Errors: PreconditionError outside 0 to 100 °C. Accuracy: 10 % for water in a metal housing without air.
  * Source: G. Kell, J. Chem. Eng. Data 20 (1975) 97–105, eq. (16); dp/dT = K·β at constant volume.
  *
- * @example pressurePerKelvin(20) // 0.3427, of which the housing takes 0.112
+ * @example pressurePerKelvin(20) // 0.3427; 0.455 without the housing
  */
 export function pressurePerKelvin(celsius: number): number {
 	requireThat(celsius >= 0 && celsius <= 100, 'pressurePerKelvin', 'celsius', celsius, '0 to 100');

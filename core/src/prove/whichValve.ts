@@ -134,7 +134,7 @@ function spread(weights: readonly number[], flows: readonly { lost: number }[]):
 
 const meanOf = (flow: Float64Array): number => flow.reduce((sum, one) => sum + one, 0) / flow.length;
 
-// Each plunger's speed over a turn, what each cylinder delivers, and what a sound pump does, the mean of which is 1.
+// Each plunger's speed over a turn, what each cylinder delivers, and what a sound pump does, whose mean is 1.
 function flowsOf(drive: CrankDrive) {
 	const speeds = drive.phasesDeg.map((_, c) =>
 		Float64Array.from({ length: POINTS }, (_, deg) => forwardSpeed(drive, deg, c + 1))

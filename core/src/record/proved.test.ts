@@ -96,7 +96,7 @@ describe('holdOn', () => {
 		expect(cooled.pWithin).toBeGreaterThan(even.pWithin);
 		expect(warmed.pWithin).toBeLessThan(even.pWithin);
 	});
-	it('leaves more open where nobody noted the temperature, and says so', () => {
+	it('leaves more open where the temperature was not noted, and says so', () => {
 		const [noted, not] = [by(11.75, [gauge], { fromC: celsius(20), toC: celsius(20) }), by(11.75, [gauge], {})];
 		expect([noted.noted, not.noted]).toEqual([true, false]);
 		expect(not.pWithin).toBeLessThan(noted.pWithin);

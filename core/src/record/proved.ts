@@ -12,7 +12,7 @@ const GAUGE_CLASS = 0.01;
 /** The kind of gauge that a hold is read by. */
 export const PRESSURE_GAUGE: GaugeKind = 'pressure gauge';
 
-/** A shop thermometer on a housing, K; what the water may have changed by where nobody noted it, K, and where it was then taken to be, °C. */
+/** A shop thermometer on a housing, K; the most that the water may have changed by where that was not noted, K, and the temperature that is assumed then, °C. */
 const THERMOMETER_U_K = 0.1;
 const UNNOTED_K = 0.5;
 const UNNOTED_AT_C = 20;
@@ -48,7 +48,7 @@ export interface PressureGauge {
 export interface Held<G> extends HoldFinding {
 	/** The gauge by which it was held; left out where a class 1 gauge was assumed. */
 	readonly gauge?: G;
-	/** False where nobody noted the water's temperature: it is taken to have changed by less than half a kelvin. */
+	/** False where the water's temperature was not noted: it is taken to have changed by less than half a kelvin. */
 	readonly noted: boolean;
 }
 

@@ -44,7 +44,7 @@ export function fixWorked(before: Inspected, since: Inspected, level = 0.95): Fi
 	}
 	const alpha = 1 - level;
 	const wait = waitFor(before, since, alpha);
-	// Nobody has looked since: how long it must be clean is all that can be said.
+	// Not inspected since: how long it must be clean is all that can be said.
 	if (since.inspections === 0 || since.exposure === 0) return { verdict: 'open', ...wait };
 	const comparison = compareRates(since, before, level);
 	if (since.inspections > 0 && chanceOfSoFew(before, since) <= alpha * (1 + ROUNDING))

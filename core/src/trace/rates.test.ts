@@ -145,7 +145,7 @@ describe('fixWorked', () => {
 		expect(fixWorked(side(2, 3), side(2, 2)).verdict).toBe('open');
 		expect(fixWorked(side(10, 20), side(40, 50, 20_000)).verdict).toBe('not');
 	});
-	it('says by inspections how long to wait, and compares nothing, where nobody has looked since', () => {
+	it('says by inspections how long to wait, and compares nothing, before the first inspection since', () => {
 		const told = fixWorked(side(14, 20), side(0, 0));
 		expect(told).toMatchObject({ verdict: 'open', inspectionsStillNeeded: told.inspectionsNeeded });
 		expect(told.comparison).toBeUndefined();

@@ -78,7 +78,7 @@ export function summaryOf({ lives, unknownAge, watched }: ShopLives, asked: read
 	};
 }
 
-// What was taken out at the first sight of a pump belongs to a time that nobody watched.
+// What was taken out at the first sight of a pump belongs to the time before it was watched.
 const panelOf = ({ visits, replacedAt }: ShopLives['watched'][number]): PanelHistory => ({
 	visits,
 	replaced: visits.slice(1).map((hours) => replacedAt.filter((at) => at === hours).length)

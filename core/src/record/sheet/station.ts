@@ -82,7 +82,7 @@ export const stationSchema = z.strictObject({
 	/** Split rings: how far the joints of neighbours are turned apart. */
 	joints: z.strictObject({ apartDeg: z.number().gt(0).lt(360) }).optional(),
 	renewal: z.enum(['always', 'kit', 'inspect', 'inspectOrKit', 'sheet']),
-	/** Why a new one is advised though the old one may pass: whoever keeps it gives a reason. */
+	/** Why a new one is advised though the old one may pass: keeping it needs a reason. */
 	newAdvised: text.optional(),
 	scopes: z.array(key).min(1).max(12),
 	/** How many identical pieces the station holds. */

@@ -21,7 +21,7 @@ describe('what holds for a bench on one day', () => {
 		expect(readBenchDay(stored, '2026-11-30')).toEqual({ day: '2026-11-30', zeroSeen: [] });
 	});
 	it.each(['', '{', '{"day":"2026-11-29","gaugeC":"hot","zeroSeen":[]}', 'null', '[]'])(
-		'starts anew where %s lies there',
+		'starts empty where %s lies there',
 		(holds) => expect(readBenchDay({ getItem: () => holds }, '2026-11-29')).toEqual({ day: '2026-11-29', zeroSeen: [] })
 	);
 	it('goes on where the device keeps nothing', () => {

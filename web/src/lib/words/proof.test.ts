@@ -37,7 +37,7 @@ describe('the gauge of a hold', () => {
 		...{ id: 'g', name: 'Digital test gauge', kind: 'pressure gauge' },
 		facts: { ...facts, reproducibility: 0, expansionPerKelvin: 0, overdue }
 	});
-	it('is said to have been read without a temperature, where nobody noted one', () =>
+	it('is said to have been read without a temperature, where none was noted', () =>
 		expect(heldByWords({ ...held, noted: false })).toContain('half a kelvin'));
 	it('is named, with what to mind of it, or what was assumed', () => {
 		expect(heldByWords({ ...held, gauge: gauge(false) })).toBe('Read by Digital test gauge.');
@@ -58,7 +58,7 @@ describe('a pressure of a test', () => {
 			'It fell by 4.0 bar; that is 8.0 bar over the sheet’s 10 min; at most 10.0 bar is allowed. Within that with 93 %.'
 		);
 		expect(plain(holdWords({ ...finding, coolingMPa: 0.3 }, { minutes: 10, mostFallMPa: 1 }, metric))).toContain(
-			'of which cooling explains 3.0 bar'
+			'cooling explains 3.0 bar of it'
 		);
 	});
 });

@@ -37,11 +37,12 @@ export function holdWords(
 ): string {
 	const fell = `It fell by ${testPressure(fallMPa, preference)}`;
 	const scaled = `${testPressure(fallOverSheetTimeMPa, preference)} over the sheet’s ${formatNumber(minutes)} min`;
-	const cooled =
+	const explained = testPressure(coolingMPa, preference);
+	const rest =
 		coolingMPa === 0
-			? ''
-			: `, of which ${coolingMPa > 0 ? 'cooling' : 'warming'} explains ${testPressure(coolingMPa, preference)}`;
-	return `${fell}${cooled}; that is ${scaled}; at most ${testPressure(mostFallMPa, preference)} is allowed. Within that with ${formatProbability(pWithin)}.`;
+			? `; that is ${scaled}`
+			: `; ${coolingMPa > 0 ? 'cooling' : 'warming'} explains ${explained} of it. The rest is ${scaled}`;
+	return `${fell}${rest}; at most ${testPressure(mostFallMPa, preference)} is allowed. Within that with ${formatProbability(pWithin)}.`;
 }
 
 /** By which gauge it was held, and what to mind of it. */

@@ -78,7 +78,7 @@
 			];
 		})
 	);
-	// Between looks nobody knows when an end came: survival is then a range, with its limits about it.
+	// When an end came between two looks is not known: survival is then a range, with limits about it.
 	const still: Series[] = $derived.by(() => {
 		const [steps, ranges] = [summary?.steps ?? [], summary?.ranges ?? []];
 		const whole = { x: 0, y: 100 };

@@ -286,3 +286,36 @@ test('how it was connected is photographed as it comes in, and stands there agai
 	await expect(other.getByRole('img', { name: /^Photograph by Ines/ })).toBeVisible();
 	await expect(other.getByLabel('Photograph of the pump')).toHaveCount(0);
 });
+
+test('a step takes readings at its places, names the one that is none, and says their difference', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await receivePump(page, { model: 'Orache', scope: 'drive' });
+	const sign = page.getByRole('button', { name: /^Sign off/ });
+	const measure = (what: RegExp) => stepInHand(page).getByRole('group', { name: what });
+	while ((await measure(/Oil drained/).count()) === 0) {
+		const before = await stepInHand(page).getByRole('heading', { level: 1 }).textContent();
+		await answerWhatIsAsked(page);
+		await sign.click();
+		await expect(page.getByRole('heading', { level: 1, name: before! })).toHaveCount(0);
+	}
+	const oil = measure(/Oil drained/);
+	await oil.getByLabel('Drained').fill('much');
+	await oil.getByRole('button', { name: 'Take' }).click();
+	await expect(oil.getByRole('alert')).toContainText('Drained: “much”');
+	await expect(sign).toBeDisabled();
+	await oil.getByLabel('Drained').fill('600 mL');
+	await oil.getByRole('button', { name: 'Take' }).click();
+	await expect(oil.getByRole('button', { name: 'Change' })).toBeVisible();
+	await stepInHand(page).getByRole('button', { name: 'clear', exact: true }).click();
+	await sign.click();
+	const play = measure(/Play of the shaft/);
+	await play.getByLabel('Up and down').fill('0.02');
+	await play.getByLabel('Along the shaft').fill('0.05');
+	await play.getByRole('button', { name: 'Take' }).click();
+	await expect(play.getByRole('status')).toContainText(/Largest difference 0\.030.mm.*no limit stated/);
+	// Another tablet, or a reload, shows what was taken.
+	await page.reload();
+	await expect(measure(/Play of the shaft/).getByLabel('Along the shaft')).toHaveValue('0.05');
+});

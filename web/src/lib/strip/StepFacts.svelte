@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { documentsAt } from '$lib/log/documents';
 	import { page } from '$app/state';
-	import { wrenchKey } from './wrenches';
+	import { fastenersOf, wrenchKey } from './wrenches';
 	import { inSentence } from '$lib/words/place';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
 	import { powerWords } from '$lib/words/steps';
@@ -29,7 +29,15 @@
 	let { step, sheet, job, policy, going }: Props = $props();
 	/** The sizes of one's own wrenches, by model and tool. */
 	const wrenches = $derived((page.data.wrenches ?? {}) as Readonly<Record<string, string>>);
-	const sizeOf = (tool: string) => wrenches[wrenchKey({ model: sheet.model, tool })];
+	// By the fasteners of this step where the tool turns several groups, else of the tool itself.
+	function sizeOf(tool: string): string | undefined {
+		const groups = fastenersOf(stationsInScope(sheet, job), tool).filter(({ key }) => handled.includes(key));
+		const own = groups.flatMap(({ key, short }) => {
+			const size = wrenches[wrenchKey({ model: sheet.model, tool, fastener: key })];
+			return size ? [groups.length > 1 ? `${size} (${inSentence(short)})` : size] : [];
+		});
+		return own.length > 0 ? own.join(', ') : wrenches[wrenchKey({ model: sheet.model, tool })];
+	}
 	// How a tool grips each part, where the sheet says so.
 	const grips = (tool: string) =>
 		parts.flatMap((part) =>

@@ -1,7 +1,7 @@
 <!-- @component Every tool that the job wants, on one list to be laid out, or printed, before the pump is opened. -->
 <script lang="ts">
-	import { toolsInScope, type ModelSheet } from '@exetasis/core/record';
-	import { keepWrench, wrenchKey } from './wrenches';
+	import { stationsInScope, toolsInScope, type ModelSheet } from '@exetasis/core/record';
+	import { fastenersOf, keepWrench, wrenchKey } from './wrenches';
 	import type { Bench } from '@exetasis/server/jobs/bench';
 
 	interface Props {
@@ -13,11 +13,14 @@
 	let { sheet, job, wrenches }: Props = $props();
 	let typed = $state<Record<string, string>>({});
 	let lost = $state(false);
-	const sizeOf = (tool: string) => typed[tool] ?? wrenches[wrenchKey({ model: sheet.model, tool })] ?? '';
-	async function keep(tool: string, size: string) {
-		typed[tool] = size;
-		lost = !(await keepWrench({ model: sheet.model, tool, size }));
+	const keyOf = (tool: string, fastener?: string) => wrenchKey({ model: sheet.model, tool, fastener });
+	const sizeOf = (tool: string, fastener?: string) =>
+		typed[keyOf(tool, fastener)] ?? wrenches[keyOf(tool, fastener)] ?? '';
+	async function keep(size: string, tool: string, fastener?: string) {
+		typed[keyOf(tool, fastener)] = size;
+		lost = !(await keepWrench({ model: sheet.model, tool, size, ...(fastener ? { fastener } : {}) }));
 	}
+	const opened = $derived(stationsInScope(sheet, job));
 	const tools = $derived(toolsInScope(sheet, job));
 	const said = { atHand: 'at hand', borrow: 'to be borrowed' } as const;
 	const saidOf = (key: string): string => {
@@ -26,20 +29,29 @@
 	};
 </script>
 
+{#snippet size(what: string, tool: string, fastener?: string)}
+	<input
+		class="input size"
+		aria-label="Your size: {what}"
+		placeholder="your size"
+		maxlength="40"
+		value={sizeOf(tool, fastener)}
+		onchange={({ currentTarget }) => void keep(currentTarget.value, tool, fastener)}
+	/>
+{/snippet}
+
 <details>
 	<summary>{tools.length} tools for this job</summary>
 	<ul>
 		{#each tools as { key, name, special, substitutes } (key)}
 			<li>
 				{name}{special ? ' (special)' : ''}{#if saidOf(key)}: <b>{saidOf(key)}</b>{/if}
-				<input
-					class="input size"
-					aria-label="Your size: {name}"
-					placeholder="your size"
-					maxlength="40"
-					value={sizeOf(key)}
-					onchange={({ currentTarget }) => void keep(key, currentTarget.value)}
-				/>
+				{#each fastenersOf(opened, key) as fastener (fastener.key)}
+					<label class="group"
+						>{fastener.short}
+						{@render size(`${name}, ${fastener.short}`, key, fastener.key)}</label
+					>
+				{:else}{@render size(name, key)}{/each}
 				{#each substitutes as other (other.name)}<span class="risk"
 						>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
 					>{/each}
@@ -63,6 +75,9 @@
 		padding-left: 1.1rem;
 		font-size: 0.86rem;
 		line-height: 1.35;
+	}
+	.group {
+		display: block;
 	}
 	.size {
 		width: 7rem;

@@ -4,6 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import {
 	askedAt,
 	openedCylinders,
+	placesAsked,
 	piecesInPump,
 	stepsInScope,
 	type Ask,
@@ -115,6 +116,10 @@ function answerOf(ask: Ask, { sheet, job }: Bench): unknown {
 			return (ask.choices.find(({ means }) => means === 'harmless') ?? ask.choices[0]).text;
 		case 'setting':
 			return { value: 6, typed: { text: '6', unit: ask.unit } };
+		case 'readings': {
+			const alike = { value: 0.5, typed: { text: '0.5', unit: ask.unit } };
+			return { readings: placesAsked(ask, openedCylinders(sheet, job)).map(() => alike) };
+		}
 		default:
 			return ask.kind === 'tick' ? true : 'Nothing to note';
 	}

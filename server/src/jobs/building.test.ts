@@ -128,7 +128,8 @@ it('a pump goes once it is built and proved; before that only by a lead, who say
 	}
 	// What class 1 leaves open is settled by the shop's own gauge, which knows where it was used.
 	const gauge = await testGauge();
-	const close = { test: 'hold', from: mpa(12), to: mpa(11.69), minutes: 5 };
+	const celsius = { value: 8, typed: { text: '8', unit: 'C' } };
+	const close = { test: 'hold', from: mpa(12), to: mpa(11.69), minutes: 5, fromC: celsius, toC: celsius };
 	expect(await prove({ ...close, gauge: uuidv7() })).toEqual(['unknownGauge']);
 	const byGauge = entryOf(bench, technician, 'proof', { ...close, gauge });
 	expect(await send(bench, byGauge)).toEqual(['accepted']);

@@ -167,6 +167,7 @@ const answers: Record<string, Walked> = {
 	mean: of([1, 2]),
 	sampleVariance: of([1, 2]),
 	chebyshevFit: of(square, [1, 2, 3, 6]),
+	highestAt: { args: [(x: number) => -((x - 2) ** 2), 0, 5, 1e-6] },
 	solveLinear: of(
 		[
 			[1, 2],

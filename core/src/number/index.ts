@@ -8,3 +8,4 @@ export * from './chebyshev';
 export * from './solve';
 export * from './gaussLegendre';
 export * from './powerRule';
+export * from './goldenSection';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gammaLn, gammaUpper, gaussLegendre } from '.';
+import { gammaLn, gammaUpper, gaussLegendre, highestAt } from '.';
 import { expBelow } from './expBelow';
 import { relativeError } from './testing';
 
@@ -63,5 +63,17 @@ describe('expBelow', () => {
 			{ seed: 13 }
 		);
 		expect([expBelow(0), expBelow(-40.1), expBelow(-Infinity)]).toEqual([1, 0, 0]);
+	});
+});
+
+describe('highestAt', () => {
+	it('finds the top of a curve with one, at an end as well', () => {
+		// x·e^(−x/3) is highest at 3.
+		expect(Math.abs(highestAt((x) => x * Math.exp(-x / 3), 0.1, 20, 1e-7) - 3)).toBeLessThan(1e-6);
+		expect(highestAt((x) => x, 0, 5, 1e-9)).toBeCloseTo(5, 8);
+	});
+	it('refuses ends that are none', () => {
+		expect(() => highestAt((x) => x, 2, 1, 1e-6)).toThrow('above 2');
+		expect(() => highestAt((x) => x, 0, 1, 0)).toThrow('above 0');
 	});
 });

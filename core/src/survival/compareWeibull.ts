@@ -1,4 +1,4 @@
-import { chiSquareQuantile, chiSquareUpper, requireThat } from '../number';
+import { chiSquareQuantile, chiSquareUpper, highestAt, requireThat } from '../number';
 import { requireLives, type ObservedLife } from './observedLife';
 import { fitWeibull, weibullLogLikelihood, type NoMaximum } from './weibull';
 import type { Estimate } from './weibullLimits';
@@ -79,21 +79,6 @@ function highest(of: (x: number) => number): { at: number; value: number } {
 	const grid = Array.from({ length: 41 }, (_, i) => -FURTHEST + (i * FURTHEST) / 20);
 	const values = grid.map(of);
 	const top = values.indexOf(Math.max(...values));
-	let [low, high] = [grid[Math.max(0, top - 1)], grid[Math.min(grid.length - 1, top + 1)]];
-	const golden = (Math.sqrt(5) - 1) / 2;
-	let a = high - golden * (high - low);
-	let b = low + golden * (high - low);
-	let [atA, atB] = [of(a), of(b)];
-	while (high - low > 1e-7)
-		if (atA > atB) {
-			[high, b, atB] = [b, a, atA];
-			a = high - golden * (high - low);
-			atA = of(a);
-		} else {
-			[low, a, atA] = [a, b, atB];
-			b = low + golden * (high - low);
-			atB = of(b);
-		}
-	const at = (low + high) / 2;
+	const at = highestAt(of, grid[Math.max(0, top - 1)], grid[Math.min(grid.length - 1, top + 1)], 1e-7);
 	return { at, value: of(at) };
 }

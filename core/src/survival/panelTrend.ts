@@ -1,4 +1,4 @@
-import { studentCdf, studentQuantile, requireThat } from '../number';
+import { highestAt, requireThat, studentCdf, studentQuantile } from '../number';
 import type { Estimate } from './weibullLimits';
 
 /** One pump's rebuilds in its own hours, the first of them that at which it came under watch, and what was replaced at each later one. */
@@ -45,7 +45,7 @@ export function repairTrend(pumps: readonly PanelHistory[], level = LEVEL): Repa
 	const telling = pumps.filter(({ replaced }) => replaced.length > 1 && replaced.some((count) => count > 0));
 	if (telling.length < FEWEST_PUMPS) return { events };
 	const whole = (log: number) => telling.reduce((sum, pump) => sum + logLikelihood(pump, log), 0);
-	const best = top(whole);
+	const best = highestAt(whole, LOWEST, HIGHEST, 1e-9);
 	const each = telling.map((pump) => {
 		const [below, here, above] = [best - STEP, best, best + STEP].map((log) => logLikelihood(pump, log));
 		return { score: (above - below) / (2 * STEP), information: -(above - 2 * here + below) / STEP ** 2 };
@@ -77,25 +77,6 @@ function logLikelihood({ visits, replaced }: PanelHistory, log: number): number 
 		(sum, count, i) => (count === 0 ? sum : sum + count * (Math.log(upTo[i + 1] - upTo[i]) - all)),
 		0
 	);
-}
-
-// The highest point, by golden section: the likelihood has one.
-function top(of: (log: number) => number): number {
-	const golden = (Math.sqrt(5) - 1) / 2;
-	let [low, high] = [LOWEST, HIGHEST];
-	let [a, b] = [high - golden * (high - low), low + golden * (high - low)];
-	let [atA, atB] = [of(a), of(b)];
-	while (high - low > 1e-9)
-		if (atA > atB) {
-			[high, b, atB] = [b, a, atA];
-			a = high - golden * (high - low);
-			atA = of(a);
-		} else {
-			[low, a, atA] = [a, b, atB];
-			b = low + golden * (high - low);
-			atB = of(b);
-		}
-	return (low + high) / 2;
 }
 
 const MOST_HOURS = 1e7;

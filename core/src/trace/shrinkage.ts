@@ -1,5 +1,5 @@
 import gammainc from '@stdlib/math-base-special-gammainc';
-import { chiSquareQuantile, finiteAnswer, gammaLn, requireThat } from '../number';
+import { chiSquareQuantile, finiteAnswer, gammaLn, highestAt, requireThat } from '../number';
 import type { Counted } from './exactTests';
 
 /** How a rate is spread over a fleet: gamma with this shape and rate; `pooled` where the record shows no spread at all. */
@@ -42,21 +42,8 @@ export function fleetRate(members: readonly Counted[]): FleetRate {
 	const seen = SHAPES.map((logShape) => given(logShape).value);
 	const top = seen.indexOf(Math.max(...seen));
 	if (!(seen[top] > common)) return pooled;
-	let [low, high] = [SHAPES[Math.max(0, top - 1)], SHAPES[Math.min(SHAPES.length - 1, top + 1)]];
-	const golden = (Math.sqrt(5) - 1) / 2;
-	let [a, b] = [high - golden * (high - low), low + golden * (high - low)];
-	let [atA, atB] = [given(a).value, given(b).value];
-	while (high - low > 1e-9)
-		if (atA > atB) {
-			[high, b, atB] = [b, a, atA];
-			a = high - golden * (high - low);
-			atA = given(a).value;
-		} else {
-			[low, a, atA] = [a, b, atB];
-			b = low + golden * (high - low);
-			atB = given(b).value;
-		}
-	const logShape = (low + high) / 2;
+	const [low, high] = [SHAPES[Math.max(0, top - 1)], SHAPES[Math.min(SHAPES.length - 1, top + 1)]];
+	const logShape = highestAt((log) => given(log).value, low, high, 1e-9);
 	if (logShape > SAME - 0.01) return pooled;
 	const shape = Math.exp(logShape);
 	const { rate } = given(logShape);

@@ -360,6 +360,13 @@ const answers: Record<string, Walked> = {
 	askedAt: { args: [{ kind: 'tick', text: 'x' }, [1]], held: ['0', '1'] },
 	placesAsked: { args: [{ kind: 'readings', text: 'x', unit: 'mm', at: 'cylinders' }, [1]], held: ['1'] },
 	differenceOf: of([{ value: 0.1 }, { value: 0.3 }]),
+	tooFarApart: {
+		args: [
+			{ kind: 'readings', text: 'x', unit: 'mm', at: 'cylinders', most: { difference: 0.1, hold: 'x' } },
+			[{ value: 0.1 }]
+		],
+		held: ['0']
+	},
 	powerOn: { args: [{ power: { loosen: true, runIn: false } }, 'sheet', 'in'] },
 	consequences: { args: [sheet.steps, new Map()], held: ['0'] },
 	heldByAnswers: { args: [sheet.steps, new Map()], held: ['0'] },

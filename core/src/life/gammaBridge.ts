@@ -78,7 +78,7 @@ function told(window: WearWindow, places: Float64Array, logs: Float64Array): Bef
 	return { told: interpolation(window.low + half, half, values), logScale, slope };
 }
 
-// The slope of the logarithms beside the likeliest place, the flatter of both sides; nought where they are not steep.
+// The slope of the logarithms beside the likeliest place, the flatter of both sides; 0 if they are not steep.
 function slopeAtPeak({ low, high, logLikelihood }: WearWindow, places: Float64Array, logs: Float64Array): number {
 	let peak = 0;
 	let most = -Infinity;

@@ -19,8 +19,9 @@ export interface TraceFinding {
 	readonly verdicts: readonly TraceVerdict[];
 	/** How much of the flow is lost where the first of them is true, as a share, with its standard uncertainty. */
 	readonly lost: { readonly share: number; readonly u: number };
-	/** How far the pressure lags behind the flow, as a share of a turn's radian: Ω·τ of the volume before the nozzle. */
+	/** Ω·τ of the volume before the nozzle, and the degrees of the shaft by which the once-a-turn wave is late in it: atan(Ω·τ). */
 	readonly lag: number;
+	readonly lagDeg: number;
 	/** Why nothing can be told: two cylinders without a mark look alike either way, or the lag hides a leak worth finding. */
 	readonly hidden?: 'noMark' | 'lag';
 }
@@ -83,7 +84,13 @@ export function whichValve(drive: CrankDrive, { orders, marked }: ShaftOrders): 
 	const share = spread(evidence[best].each, weighed[best].flows);
 	const sorted = named(verdicts, marked).sort((a, b) => b.probability - a.probability);
 	const hidden = hiddenBy(drive, orders, marked, fit.lag);
-	return { verdicts: sorted, lost: share, lag: fit.lag, ...(hidden ? { hidden } : {}) };
+	return {
+		verdicts: sorted,
+		lost: share,
+		lag: fit.lag,
+		lagDeg: (Math.atan(fit.lag) * 180) / Math.PI,
+		...(hidden ? { hidden } : {})
+	};
 }
 
 // Whether the least leak worth finding would move the orders far enough, as the line blurs them.
@@ -94,13 +101,13 @@ function hiddenBy(
 	lag: number
 ): TraceFinding['hidden'] {
 	if (!marked && drive.phasesDeg.length === 2) return 'noMark';
-	const [healthy, leaking] = [0, WORTH_FINDING].map((leak) => {
-		const { delivers, sound } = flowsOf(drive);
-		return harmonicsOf(
+	const { delivers, sound } = flowsOf(drive);
+	const [healthy, leaking] = [0, WORTH_FINDING].map((leak) =>
+		harmonicsOf(
 			sound.map((flow, i) => flow - Math.min(leak, delivers[0][i])),
 			orders.length
-		);
-	});
+		)
+	);
 	const distance = orders.reduce((sum, { order, u }, i) => {
 		const moved = (leaking[i].re - healthy[i].re) ** 2 + (leaking[i].im - healthy[i].im) ** 2;
 		return sum + moved / (2 * (u ** 2 + MODEL_OFF ** 2) * (1 + (lag * order) ** 2));
@@ -227,7 +234,7 @@ function weigh(flow: Float64Array, orders: readonly ShaftOrder[], marked: boolea
 
 // The shaft turned on by so many degrees, the pressure lagging by so much. What comes in is what leaves by the nozzle and what the
 // rising pressure stores; a lag makes noise of high orders larger in it by as much, so that it weighs less. How strongly the load
-// answers is fitted, and never below nought.
+// answers is fitted, and never below 0.
 function logLikelihood(
 	harmonics: readonly Harmonic[],
 	orders: readonly ShaftOrder[],

@@ -12,6 +12,7 @@ export {
 	consequences,
 	differenceOf,
 	placesAsked,
+	tooFarApart,
 	unanswered,
 	type Answer,
 	type Consequence
@@ -37,7 +38,7 @@ export { boltStates, groupTightened, nextBolt, tightenedBy, type BoltState, type
 export { unitPlace, type UnitIn } from './kinds/unitIn';
 export { PHOTO_MOST, photoName, type Photo } from './kinds/photo';
 export type { Mark } from './kinds/mark';
-export type { Reading } from './kinds/reading';
+export { BENCH_C, type Reading } from './kinds/reading';
 export { checkPlausible } from './kinds/size';
 export * from './jobFile';
 export * from './onTheBench';

@@ -47,8 +47,7 @@ export function fixWorked(before: Inspected, since: Inspected, level = 0.95): Fi
 	// Not inspected since: how long it must be clean is all that can be said.
 	if (since.inspections === 0 || since.exposure === 0) return { verdict: 'open', ...wait };
 	const comparison = compareRates(since, before, level);
-	if (since.inspections > 0 && chanceOfSoFew(before, since) <= alpha * (1 + ROUNDING))
-		return { comparison, verdict: 'worked', ...wait };
+	if (chanceOfSoFew(before, since) <= alpha * (1 + ROUNDING)) return { comparison, verdict: 'worked', ...wait };
 	return { comparison, verdict: since.events > 0 && comparison.low > PROMISED ? 'not' : 'open', ...wait };
 }
 

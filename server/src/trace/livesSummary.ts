@@ -85,8 +85,8 @@ const panelOf = ({ visits, replacedAt }: ShopLives['watched'][number]): PanelHis
 });
 
 /**
- * Survival of all lives: by Kaplan and Meier where every end is known to the hour; else by Turnbull, since at the hours at which ends
- * were found it would come out too high.
+ * Survival of all lives: by Kaplan and Meier where every end is known to the hour; else by Turnbull, because at the hours at which
+ * ends were found it would come out too high.
  */
 function survivalOf(lives: readonly Life[], failures: readonly ExactLife[]) {
 	if (lives.every((life) => !hasEnded(life) || isExact(life))) return { steps: stepCurves(failures), ranges: [] };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { finiteAnswer, requireThat } from '../../number';
-import { dimensionOf } from '../../quantity';
+import { dimensionOf, isAsTyped } from '../../quantity';
 import type { EntryProblem } from '../problem';
 import { allSteps, openedCylinders, type Ask, type Meaning, type ModelSheet, type Opening } from '../sheet';
 import { common, kind, typed, words } from './common';
@@ -49,6 +49,12 @@ export function differenceOf(readings: readonly { readonly value: number }[]): n
 	return finiteAnswer('differenceOf', Math.max(...values) - Math.min(...values));
 }
 
+/** What keeps the pump back when readings differ by more than the sheet allows; undefined when they do not. Base units. */
+export const tooFarApart = (
+	{ most }: Extract<Ask, { kind: 'readings' }>,
+	readings: readonly { readonly value: number }[]
+): string | undefined => (most && differenceOf(readings) > most.difference ? most.hold : undefined);
+
 /** A size is read at its part, and a photograph hangs there: neither is answered at the step. */
 const answeredHere = ({ kind }: Ask): boolean => kind !== 'size' && kind !== 'photo';
 
@@ -84,9 +90,10 @@ export const consequences = (
 		const ask = step?.asks.at(i);
 		if (!step) return [];
 		if (ask?.kind === 'readings' && typeof value === 'object' && 'readings' in value) {
-			if (!ask.most || differenceOf(value.readings) <= ask.most.difference) return [];
+			const hold = tooFarApart(ask, value.readings);
+			if (hold === undefined) return [];
 			const answer = value.readings.map(({ typed }) => typed.text).join(' / ');
-			return [{ step: step.text, question: ask.text, answer, means: { hold: ask.most.hold } }];
+			return [{ step: step.text, question: ask.text, answer, means: { hold } }];
 		}
 		if (ask?.kind !== 'choice') return [];
 		const means = ask.choices.find(({ text }) => text === value)?.means;
@@ -112,7 +119,9 @@ function fits(value: Answer['payload']['value'], ask: Ask, cylinders: readonly n
 				typeof value === 'object' &&
 				'readings' in value &&
 				value.readings.length === placesAsked(ask, cylinders).length &&
-				value.readings.every(({ typed }) => dimensionOf(typed.unit) === dimensionOf(ask.unit))
+				value.readings.every(
+					({ value, typed }) => dimensionOf(typed.unit) === dimensionOf(ask.unit) && isAsTyped(value, typed)
+				)
 			);
 		default:
 			return false;

@@ -4,6 +4,9 @@ import { placesToRead, type Station } from '../sheet';
 import { id, kind, ofPart, typed, words } from './common';
 import { checkSize } from './size';
 
+/** Temperatures that a part or a gauge may have on a bench, °C. */
+export const BENCH_C = { least: -40, most: 150 } as const;
+
 /** One reading, in the base unit of its characteristic; what was typed is kept as typed. */
 export const readingSchema = kind(
 	'reading',
@@ -16,9 +19,9 @@ export const readingSchema = kind(
 		value: z.number().finite(),
 		typed,
 		gauge: id.optional(),
-		partC: z.number().min(-40).max(150).optional(),
-		/** What the gauge was at, as it lay on the bench that day. */
-		gaugeC: z.number().min(-40).max(150).optional(),
+		partC: z.number().min(BENCH_C.least).max(BENCH_C.most).optional(),
+		/** Temperature of the gauge on the bench that day. */
+		gaugeC: z.number().min(BENCH_C.least).max(BENCH_C.most).optional(),
 		/** The gauge's zero was checked that day. */
 		zeroSeen: z.literal(true).optional(),
 		/** Why a size that looks like a slip is right all the same. */

@@ -14,7 +14,7 @@
 	} from '@exetasis/core/quantity';
 	import Calculator from '@lucide/svelte/icons/calculator';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { checkPlausible } from '@exetasis/core/record';
+	import { BENCH_C, checkPlausible } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { readingPlace } from '$lib/words/nextAct';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
@@ -94,8 +94,8 @@
 		if (typed.trim() === '') return say({ gaugeC: undefined });
 		const read = parseQuantity(typed, units().temperature);
 		if (read.kind === 'problem') problem = `Gauges: ${quantitySentence(read.problem, 'Type the temperature.')}`;
-		else if (read.base < -40 || read.base > 150)
-			problem = `Gauges: a bench has from ${formatQuantity(-40, units().temperature)} to ${formatQuantity(150, units().temperature)}.`;
+		else if (read.base < BENCH_C.least || read.base > BENCH_C.most)
+			problem = `The gauges: type a temperature from ${formatQuantity(BENCH_C.least, units().temperature)} to ${formatQuantity(BENCH_C.most, units().temperature)}.`;
 		else say({ gaugeC: read.base });
 	}
 
@@ -239,7 +239,7 @@
 			<input
 				class="input figures"
 				aria-label="Part at, temperature"
-				title="What the part is at"
+				title="Temperature of the part"
 				inputmode="decimal"
 				autocomplete="off"
 				placeholder="{formatNumber(today.gaugeC ?? 20)} °C"
@@ -287,8 +287,8 @@
 				{/if}
 				<input
 					class="input figures bench"
-					aria-label="Gauges at, temperature today"
-					title="What the gauges on this bench are at today: asked once a day, kept with every reading"
+					aria-label="Temperature of the gauges today"
+					title="Temperature of the gauges today: asked once a day, kept with every reading"
 					inputmode="decimal"
 					autocomplete="off"
 					placeholder="? °C"

@@ -1,10 +1,11 @@
-// What holds for this bench today: what the gauges are at, and which were checked at zero. Kept on the device until tomorrow.
+// The state of this bench today: the temperature of the gauges, and which were checked at zero. Kept on the device until tomorrow.
 import { z } from 'zod';
+import { BENCH_C } from '@exetasis/core/record';
 
 const KEY = 'exetasis-bench-day';
 const schema = z.strictObject({
 	day: z.string(),
-	gaugeC: z.number().min(-40).max(150).optional(),
+	gaugeC: z.number().min(BENCH_C.least).max(BENCH_C.most).optional(),
 	zeroSeen: z.array(z.string()).max(500)
 });
 export type BenchDay = z.infer<typeof schema>;

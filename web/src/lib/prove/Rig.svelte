@@ -119,8 +119,8 @@
 			/>
 			<p class="soft">
 				At most one valve is taken to leak, 1 % of the flow or more, and the load to be a nozzle. The volume before it
-				makes the pressure lag: by {formatNumber((told.finding.lag * 180) / Math.PI)}° here, which is allowed for.
-				Before anything is seen a healthy pump counts with one half.
+				makes the pressure lag: by {formatNumber(told.finding.lagDeg)}° here, which is allowed for. Before anything is
+				seen a healthy pump counts with one half.
 			</p>
 			<button type="button" class="btn" disabled={locked || told.finding.hidden !== undefined} onclick={keep}
 				>Keep this result</button

@@ -1,7 +1,7 @@
 <!-- @component Readings that a step asks for, at each cylinder or at places round the pump, with their difference. -->
 <script lang="ts">
 	import { parseQuantity, unitLabel, type Unit } from '@exetasis/core/quantity';
-	import { differenceOf, placesAsked, type Answer, type Ask } from '@exetasis/core/record';
+	import { differenceOf, placesAsked, tooFarApart, type Answer, type Ask } from '@exetasis/core/record';
 	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
 	import { quantitySentence } from '$lib/words/problems';
 
@@ -22,12 +22,12 @@
 	let typed = $state<Record<string, string>>({});
 	let problem = $state('');
 	let wrongAt = $state<number | string>();
-	// Anybody's answer stands here, also one from another tablet.
+	// An answer from another tablet is shown as well.
 	$effect(() => {
 		for (const [i, { typed: given }] of taken.entries()) typed[places[i]] = given.text;
 	});
 	const difference = $derived(taken.length > 1 ? differenceOf(taken) : undefined);
-	const tooFar = $derived(ask.most && difference !== undefined && difference > ask.most.difference);
+	const hold = $derived(taken.length > 0 ? tooFarApart(ask, taken) : undefined);
 
 	function take() {
 		problem = '';
@@ -73,7 +73,7 @@
 			)}{:else if places.length > 1}<span class="soft">&nbsp;(no limit stated)</span>{/if}
 	</span>
 {/if}
-{#if tooFar}<b class="wrong">{ask.most?.hold}</b>{/if}
+{#if hold}<b class="wrong">{hold}</b>{/if}
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 
 <style>

@@ -255,7 +255,7 @@
 			{/if}
 			<LivesChart
 				title={summary.ranges.length > 0
-					? 'Still good, %: between both lines, since ends are known from look to look (Turnbull)'
+					? 'Still good, % (between the lines: the end is known only between two inspections; Turnbull)'
 					: 'Still good, % (Kaplan–Meier)'}
 				series={still}
 				y="Still good, %"

@@ -94,9 +94,9 @@
 					</p>
 				{/if}
 				<p class="soft">
-					Inspections of this place with and without it, before and since, by the exact test of two shares. “Has not
-					worked” is said only where even half as often as before is excluded. Two things are not allowed for: that a
-					case is watched as long as one likes, and that a place chosen as the worst gets better by itself.
+					Exact test of how many inspections found it, before the action and after it. “Has not worked” is said only if
+					the data exclude even half the former rate. Two effects are not corrected: repeated checking of an open case,
+					and that a place chosen because it was the worst tends to improve by itself.
 				</p>
 			{:else}<p class="soft">
 					Before it, nobody had looked at this place twice: there is nothing to compare with.

@@ -11,6 +11,7 @@ import {
 	type Entry,
 	type Step
 } from '@exetasis/core/record';
+import { toBase } from '@exetasis/core/quantity';
 import type { Role } from './access';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { append } from './benchLog/append';
@@ -117,7 +118,7 @@ function answerOf(ask: Ask, { sheet, job }: Bench): unknown {
 		case 'setting':
 			return { value: 6, typed: { text: '6', unit: ask.unit } };
 		case 'readings': {
-			const alike = { value: 0.5, typed: { text: '0.5', unit: ask.unit } };
+			const alike = { value: toBase(0.5, ask.unit), typed: { text: '0.5', unit: ask.unit } };
 			return { readings: placesAsked(ask, openedCylinders(sheet, job)).map(() => alike) };
 		}
 		default:

@@ -1,6 +1,7 @@
 // What was measured at the steps of a pump's last rebuild, and what was noted: shown where the same is asked again.
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { toBase } from '@exetasis/core/quantity';
 import { append } from '../benchLog/append';
 import type { Database } from '../db/connection';
 import { addSheet } from '../sheets';
@@ -39,7 +40,7 @@ it('is that of the last released rebuild of the same pump, in the same shop', as
 		expect.arrayContaining(['Oil drained, by jug', 'Play of the shaft in its bearings, by dial indicator'])
 	);
 	expect(last.readings.find(({ question }) => question.startsWith('Oil'))?.value).toEqual({
-		readings: [{ value: 0.5, typed: { text: '0.5', unit: 'L' } }]
+		readings: [{ value: toBase(0.5, 'L'), typed: { text: '0.5', unit: 'L' } }]
 	});
 	expect(last.notes).toEqual(['Shims: 0.10 mm.']);
 	expect(await lastTimeOf(other.scope, second.job)).toBeUndefined();

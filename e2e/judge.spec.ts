@@ -220,3 +220,42 @@ test('by touch alone: a band is painted with a finger, a size is typed, a verdic
 	await expect(cell(tablet, 'Ceramic plunger, cylinder 3')).toHaveAccessibleName(/decided: Reuse/);
 	await touch.close();
 });
+
+test('a finding is graded by its picture, and a part lies beside a new one, at a later pump of the model too', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	const look = page.getByRole('region', { name: 'Look' });
+	await openMat(page);
+	await cell(page, 'Ceramic plunger, cylinder 3').click();
+	await look.getByRole('button', { name: /One-sided wear/ }).click();
+	const grades = look.getByRole('group', { name: 'How far it has gone' });
+	await expect(grades.getByRole('button', { name: 'slight' })).toHaveAttribute('aria-pressed', 'true');
+	await grades.getByRole('button', { name: 'severe' }).click();
+	await expect(look.getByRole('button', { name: /One-sided wear/ })).toContainText('severe');
+
+	await look.getByRole('button', { name: /^Notes/ }).click();
+	await look.getByRole('button', { name: 'Compare' }).click();
+	const compare = page.getByRole('dialog');
+	await expect(compare).toContainText('Compare: Ceramic plunger, cylinder 3');
+	await compare.getByRole('button', { name: 'Close' }).click();
+	const picture = async (label: string) =>
+		look.getByLabel(label).setInputFiles({ name: 'part.png', mimeType: 'image/png', buffer: await page.screenshot() });
+	await picture('Photograph of this part');
+	await expect(look.getByRole('button', { name: /^Photograph by/ })).toBeVisible();
+	await picture('Photograph of a new part, to compare with');
+	await expect(look.getByRole('button', { name: /^New part, photograph by/ })).toBeVisible();
+	await expect(page.getByText('All saved')).toBeVisible();
+	await look.getByRole('button', { name: 'Compare' }).click();
+	await expect(compare.getByRole('img')).toHaveCount(2);
+	await expect(compare.getByRole('img', { name: /^This part/ })).toBeVisible();
+	await expect(compare.getByRole('img', { name: /^New part/ })).toBeVisible();
+	await compare.getByRole('button', { name: 'Close' }).click();
+
+	await openMat(page);
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await look.getByRole('button', { name: /^Notes/ }).click();
+	await look.getByRole('button', { name: 'Compare' }).click();
+	const reference = compare.getByRole('img', { name: /^New part/ }).first();
+	await expect.poll(() => reference.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(300);
+});

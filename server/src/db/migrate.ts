@@ -18,6 +18,7 @@ import * as countedSizes from './migrations/0015-counted-sizes';
 import * as shims from './migrations/0016-shims';
 import * as sheetsOfVersion3 from './migrations/0017-sheets-of-version-3';
 import * as gaugeTemperature from './migrations/0018-gauge-temperature';
+import * as photosOfStations from './migrations/0019-photos-of-stations';
 
 interface Migration {
 	readonly name: string;
@@ -43,7 +44,8 @@ const migrations: readonly Migration[] = [
 	countedSizes,
 	shims,
 	sheetsOfVersion3,
-	gaugeTemperature
+	gaugeTemperature,
+	photosOfStations
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { PHOTO_MOST, type EntryOf } from '@exetasis/core/record';
 import { of, wasTaken, type ShopScope } from '../db/scope';
+import { photosToCompare, type PhotoToCompare } from '../db/sql/photosToCompare';
 import { readJpeg, type JpegProblem } from './jpeg';
 
 export type PhotoProblem = JpegProblem | 'tooHeavy' | 'otherName' | 'released';
@@ -34,6 +35,16 @@ export async function keepPhoto(
 /** The bytes of a photograph of a job; undefined where there is none of that name. */
 export const photoOf = async (scope: ShopScope, jobId: string, sha256: string): Promise<Buffer | undefined> =>
 	(await of(scope, 'photo').one({ jobId, sha256 }, { attributes: ['jpeg'] }))?.jpeg;
+
+/** Photographs of other jobs that the part at this place can be held against; undefined where the shop has no such job. */
+export async function photosBeside(
+	scope: ShopScope,
+	jobId: string,
+	place: { readonly station: string; readonly cylinder: number }
+): Promise<readonly PhotoToCompare[] | undefined> {
+	const job = await of(scope, 'job').one({ id: jobId }, { attributes: ['id', 'pumpId'] });
+	return job && photosToCompare(scope, job, place);
+}
 
 /** Of the photographs that these entries speak of, those whose bytes are there. */
 export async function photosThere(

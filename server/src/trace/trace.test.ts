@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { discardLimit } from '@exetasis/core/record';
 import { countedLooks, startingNetwork } from '@exetasis/core/trace';
@@ -12,6 +13,7 @@ import { actOn, caseById, casesOf, casesToWatch, closeCase, openCase, reopenCase
 import { contrastsOf } from './contrasts';
 import { livesAt } from './lives';
 import { keepNetwork, networkOf } from './network';
+import { addSheet } from '../sheets';
 import { traceOfShop } from './ofShop';
 import { upToDate } from './upToDate';
 
@@ -228,6 +230,40 @@ describe('contrasts', () => {
 		expect(new Set(kits.map(({ group }) => group))).toEqual(new Set(['MAR-P', 'byItself']));
 		const byMate = await livesAt(bad.scope, 'Marram', 'packing', 'mate');
 		expect(new Set(byMate.lives.map(({ group }) => group))).toEqual(new Set(['new']));
+	});
+});
+
+describe('ways of fitting', () => {
+	it('are held against what is found on the seals afterwards', async () => {
+		const ways = await makeShop(database.db, 'Ways');
+		const { technician } = ways.people;
+		await addSheet(ways.scope, readFileSync(new URL('../../../demo/sheets/campion.json', import.meta.url), 'utf8'));
+		let pump: Parameters<typeof openJob>[1] = { pump: { serial: 'C-1', model: 'Campion' } };
+		for (const [i, meterHours] of [1000, 2000, 3000, 4000, 5000, 6000].entries()) {
+			const bench = await openJob(ways, { ...pump, meterHours, scope: 'full' });
+			pump = { pump: { id: bench.job.pumpId } };
+			const longAgo = new Date(Date.now() - 600_000).toISOString(); // off the network: the steps before it are not asked for
+			const wasDriven = i > 0 && i % 2 === 1; // at the rebuild before this one
+			const seals = bench.cells.filter(({ station }) => station === 'highPressureSeal').map(({ part }) => part);
+			const torn = { pattern: 'lipTorn', severity: 2, onset: 'service' };
+			const answers = await append(ways.scope, technician, bench.job.id, [
+				...decideAll(bench, technician, 'replace'),
+				...(wasDriven ? seals.map((part) => entryOf(bench, technician, 'finding', torn, part)) : []),
+				{
+					...entryOf(bench, technician, 'step', { step: 'sealsIn', way: i % 2 === 0 ? 'driver' : 'hand' }),
+					at: longAgo
+				}
+			]);
+			expect(answers!.filter(({ result }) => result === 'refused')).toEqual([]);
+			expect((await letGo(ways, bench.job.id)).kind).toBe('released');
+		}
+		const { contrasts } = await contrastsOf(ways.scope, 'way');
+		const seal = contrasts.find(({ station, pattern }) => station === 'highPressureSeal' && pattern === 'lipTorn')!;
+		const driven = seal.group.startsWith('Pushed home') ? seal : { events: seal.others.events };
+		expect(driven.events).toBe(seal.events + seal.others.events);
+		expect(driven.events).toBeGreaterThanOrEqual(9);
+		expect(seal.q).toBeLessThan(0.05);
+		expect((await contrastsOf(other.scope, 'way')).contrasts).toEqual([]);
 	});
 });
 

@@ -13,7 +13,14 @@ const edge = z.int().min(1).max(PHOTO_MOST.edge);
 export const photoSchema = kind(
 	'photo',
 	{ ...common, part: id.optional() },
-	z.strictObject({ sha256: photoName, width: edge, height: edge, caption: words.optional() })
+	z.strictObject({
+		sha256: photoName,
+		width: edge,
+		height: edge,
+		caption: words.optional(),
+		/** Of a new part, to hold this one against; left out: of the part itself. */
+		of: z.literal('newPart').optional()
+	})
 );
 export type Photo = z.infer<typeof photoSchema>;
 

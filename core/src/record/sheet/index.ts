@@ -8,5 +8,5 @@ export type { Caution, Face, OnlyWith } from './primitives';
 export * from './schema';
 export type { Station } from './station';
 export type { Ask, Meaning, Stage, Step } from './step';
-export type { Kit, Product, Tool } from './supplies';
+export { toolKinds, type Kit, type Product, type Tool, type ToolKind } from './supplies';
 export * from './variants';

@@ -1,10 +1,50 @@
 import { z } from 'zod';
 import { key, number, onlyWithSchema, text } from './primitives';
 
+/** Kinds of tools by how they grip; each is drawn at its work. */
+export const toolKinds = [
+	'fingers',
+	'blade',
+	'twoBlades',
+	'pick',
+	'hook',
+	'expandingPliers',
+	'collet',
+	'threadedExtractor',
+	'puller',
+	'slideHammer',
+	'softHammer',
+	'punch',
+	'hexKey',
+	'socket',
+	'wrench',
+	'torqueWrench',
+	'pinWrench',
+	'screwdriver',
+	'pliers',
+	'needlePliers',
+	'cutters',
+	'knife',
+	'scraper',
+	'brush',
+	'abrasive',
+	'cloth',
+	'straightEdge',
+	'guidePins',
+	'hoist',
+	'inserter',
+	'pusher',
+	'vise',
+	'blocks'
+] as const;
+export type ToolKind = (typeof toolKinds)[number];
+
 /** A tool that a step or a part needs, with what may stand in for it. */
 export const toolSchema = z.strictObject({
 	key,
 	name: text,
+	/** How it grips, for its picture. */
+	kind: z.enum(toolKinds).optional(),
 	/** Made for this work alone: to be had before the pump is opened. */
 	special: z.boolean().default(false),
 	substitutes: z

@@ -1,17 +1,18 @@
-<!-- @component Photographs of a part, or of the job: taken with the tablet's camera or chosen, small here, large when touched. -->
+<!-- @component Photographs of a part, or of the job: taken with the tablet's camera or chosen, small here, large when touched, of a part beside a new one or the last. -->
 <script lang="ts">
+	import ComparePhotos from './ComparePhotos.svelte';
 	import { Dialog, FileUpload, Portal } from '@skeletonlabs/skeleton-svelte';
 	import Camera from '@lucide/svelte/icons/camera';
 	import { shortTime } from '$lib/ui/time';
 	import type { EntryOf } from '@exetasis/core/record';
-	import type { BenchState } from './bench.svelte';
+	import type { BenchPart, BenchState } from './bench.svelte';
 	import { pictureFrom } from './photo';
 
 	interface Props {
 		bench: BenchState;
 		photos: readonly EntryOf<'photo'>[];
 		/** Of this part; left out: of the job. */
-		part?: string;
+		part?: BenchPart;
 		locked: boolean;
 	}
 	let { bench, photos, part, locked }: Props = $props();
@@ -32,23 +33,37 @@
 	}
 	$effect(() => () => Object.values(sources).forEach((url) => URL.revokeObjectURL(url)));
 
-	async function take(files: readonly File[]) {
+	async function take(files: readonly File[], ofNew = false) {
 		problem = '';
 		busy = true;
 		for (const file of files) {
 			const picture = await pictureFrom(file);
-			if (picture) await bench.photograph(part, picture);
+			if (picture) await bench.photograph({ ...(part ? { part: part.cell.part } : {}), ofNew }, picture);
 			else problem = `“${file.name}” cannot be read as a picture. Take it again, or choose a JPEG or PNG.`;
 		}
 		busy = false;
 	}
 </script>
 
+{#snippet camera(label: string, short: string, ofNew: boolean)}
+	<FileUpload
+		accept="image/*"
+		capture="environment"
+		maxFiles={10}
+		onFileAccept={({ files }) => void take(files, ofNew)}
+		disabled={busy}
+	>
+		<FileUpload.Trigger class="btn"><Camera size={18} aria-hidden="true" /> {short}</FileUpload.Trigger>
+		<FileUpload.HiddenInput aria-label={label} />
+	</FileUpload>
+{/snippet}
+
 <div class="photos">
 	{#each photos as photo (photo.id)}
-		{@const label = `Photograph by ${bench.bench.people[photo.by] ?? 'somebody'}, ${shortTime(photo.at)}`}
+		{@const label = `${photo.payload.of === 'newPart' ? 'New part, photograph' : 'Photograph'} by ${bench.bench.people[photo.by] ?? 'somebody'}, ${shortTime(photo.at)}`}
 		<button type="button" class="btn small" onclick={() => (large = photo.id)}>
 			<img src={sources[photo.payload.sha256]} alt={label} width="72" height="54" />
+			{#if photo.payload.of === 'newPart'}<span aria-hidden="true">new</span>{/if}
 		</button>
 		<Dialog open={large === photo.id} onOpenChange={(details) => !details.open && (large = undefined)}>
 			<Portal>
@@ -76,17 +91,10 @@
 		</Dialog>
 	{/each}
 	{#if !locked}
-		<FileUpload
-			accept="image/*"
-			capture="environment"
-			maxFiles={10}
-			onFileAccept={({ files }) => void take(files)}
-			disabled={busy}
-		>
-			<FileUpload.Trigger class="btn"><Camera size={18} aria-hidden="true" /> Photograph</FileUpload.Trigger>
-			<FileUpload.HiddenInput aria-label={part ? 'Photograph of this part' : 'Photograph of the pump'} />
-		</FileUpload>
+		{@render camera(part ? 'Photograph of this part' : 'Photograph of the pump', 'Photograph', false)}
+		{#if part}{@render camera('Photograph of a new part, to compare with', 'A new one', true)}{/if}
 	{/if}
+	{#if part}<ComparePhotos {bench} {part} {photos} {sources} />{/if}
 </div>
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 
@@ -98,7 +106,16 @@
 		margin-top: 8px;
 	}
 	.small {
+		position: relative;
 		padding: 2px;
+	}
+	.small span {
+		position: absolute;
+		left: 2px;
+		bottom: 2px;
+		padding: 0 4px;
+		font-size: 0.75rem;
+		background: var(--sheet);
 	}
 	.small img {
 		object-fit: cover;

@@ -163,9 +163,16 @@ export class BenchState {
 	}
 
 	/** Records a photograph of a part, or of the job where none is named: its bytes are safe in this browser before its entry is there. */
-	async photograph(part: string | undefined, { sha256, width, height, ...bytes }: Picture): Promise<void> {
+	async photograph(
+		{ part, ofNew = false }: { readonly part?: string; readonly ofNew?: boolean },
+		{ sha256, width, height, ...bytes }: Picture
+	): Promise<void> {
 		await this.outbox?.hold({ sha256, width, height, ...bytes }).catch(() => undefined); // then it is held in memory
-		this.record({ kind: 'photo', ...(part ? { part } : {}), payload: { sha256, width, height } });
+		this.record({
+			kind: 'photo',
+			...(part ? { part } : {}),
+			payload: { sha256, width, height, ...(ofNew ? { of: 'newPart' as const } : {}) }
+		});
 	}
 
 	/** Takes an entry back: it stays in the log and counts no more. */

@@ -1,12 +1,13 @@
 <!-- @component Look: the damage patterns of this part on letters under the left hand, severity by pressing again, and when it was done. -->
 <script lang="ts">
-	import { partType, patternName } from '@exetasis/core/part';
+	import { partType, patternName, type Severity } from '@exetasis/core/part';
 	import { onsets, type Onset } from '@exetasis/core/record';
 	import { onsetName, onsetShort, severityName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Notes from '$lib/log/Notes.svelte';
 	import type PhotosOfPart from '$lib/log/Photos.svelte';
 	import { lettersInUse } from '$lib/mat/letters.svelte';
+	import Grades from './Grades.svelte';
 	import type SurfacePanel from './SurfacePanel.svelte';
 
 	interface Props {
@@ -41,9 +42,9 @@
 		if (face === 'notes' && !Photos) void import('$lib/log/Photos.svelte').then((module) => (Photos = module.default));
 	});
 
-	function setOnset(onset: Onset) {
+	function sayOfLast(more: { readonly onset: Onset } | { readonly severity: Severity }) {
 		if (!last) return;
-		bench.record({ kind: 'finding', part: part.cell.part, payload: { ...last.payload, onset } });
+		bench.record({ kind: 'finding', part: part.cell.part, payload: { ...last.payload, ...more } });
 	}
 </script>
 
@@ -72,7 +73,7 @@
 		<Surface {bench} {part} surface={part.station.surface} {locked} />
 	{:else if shown === 'notes'}
 		<Notes {bench} {part} {locked} />
-		{#if Photos}<Photos {bench} photos={part.record.photos} part={part.cell.part} {locked} />{/if}
+		{#if Photos}<Photos {bench} photos={part.record.photos} {part} {locked} />{/if}
 	{:else}
 		{#if part.station.lookFor}<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>{/if}
 		<div class="patterns">
@@ -108,6 +109,7 @@
 			{/each}
 		</div>
 		{#if last}
+			<Grades type={part.station.type} finding={last} {locked} onchoose={(severity) => sayOfLast({ severity })} />
 			<fieldset class="onset">
 				<legend>When did “{patternName(last.payload.pattern)}” happen?</legend>
 				{#each onsets as onset (onset)}
@@ -118,7 +120,7 @@
 						title={onsetName[onset]}
 						aria-pressed={last.payload.onset === onset}
 						disabled={locked}
-						onclick={() => setOnset(onset)}
+						onclick={() => sayOfLast({ onset })}
 					>
 						{onsetShort[onset]}
 					</button>

@@ -25,6 +25,19 @@ export function found<T>(thing: T | undefined): T {
 	return thing;
 }
 
+const MOST_CYLINDERS = 100;
+
+/** A place of a pump: a station and its cylinder, 0 for the pump as a whole; or 404 where there can be none. */
+export function placeFrom(
+	station: string | null,
+	cylinder: string | null
+): { readonly station: string; readonly cylinder: number } {
+	const number = Number(cylinder ?? Number.NaN);
+	if (!station || station.length > 100 || !Number.isInteger(number) || number < 0 || number > MOST_CYLINDERS)
+		error(404, 'There is no such page.');
+	return { station: station.replaceAll('\0', ''), cylinder: number };
+}
+
 /** A text from the address's query, as far as it can be looked for; left out: nothing. */
 export const textFrom = (url: URL, name: string): string =>
 	(url.searchParams.get(name) ?? '').replaceAll('\0', '').toWellFormed().trim().slice(0, 100);

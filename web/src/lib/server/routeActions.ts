@@ -26,6 +26,7 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/jobs/[job]/events': { GET: 'look' },
 	'/jobs/[job]/places/[station]/[cylinder]': { GET: 'look' },
 	'/jobs/[job]/history': { GET: 'look' },
+	'/jobs/[job]/photos': { GET: 'look' },
 	'/jobs/[job]/photos/[sha256]': { GET: 'look', POST: 'work' },
 	'/devices/rig': { GET: 'work' },
 	'/devices/wrench': { GET: 'work' },

@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import { fastenersOf, wrenchKey } from './wrenches';
 	import { inSentence } from '$lib/words/place';
+	import ToolPicture from '$lib/glyph/ToolPicture.svelte';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
 	import { powerWords } from '$lib/words/steps';
 	import type { Policy } from '@exetasis/core/decide';
@@ -78,15 +79,21 @@
 	</p>
 {/if}
 {#if tools.length > 0}
-	<p>
-		Tools: {#each tools as tool, i (tool.key)}{i > 0 ? ' · ' : ''}{tool.name}{#if sizeOf(tool.key)}&nbsp;<b
-					>{sizeOf(tool.key)}</b
-				>{/if}{grips(tool.key).length > 0
-				? ` (${grips(tool.key).join('; ')})`
-				: ''}{#each tool.substitutes as other (other.name)}<span class="risk"
-					>; or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
-				>{/each}{/each}
-	</p>
+	<ul class="tools" aria-label="Tools">
+		{#each tools as tool (tool.key)}
+			<li>
+				{#if tool.kind}<ToolPicture kind={tool.kind} />{/if}
+				<span>
+					{tool.name}{#if sizeOf(tool.key)}&nbsp;<b>{sizeOf(tool.key)}</b>{/if}{#if grips(tool.key).length > 0}<span
+							class="soft">: {grips(tool.key).join('; ')}</span
+						>{/if}
+					{#each tool.substitutes as other (other.name)}<span class="risk"
+							>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
+						>{/each}
+				</span>
+			</li>
+		{/each}
+	</ul>
 {/if}
 <DocumentLinks documents={documentsAt({ step: step.key, stations: step.stations })} />
 {#if power.length > 0}<p>{power.join(' · ')}</p>{/if}
@@ -110,5 +117,20 @@
 	}
 	.risk {
 		color: var(--doubt);
+	}
+	.tools {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+		gap: 4px 12px;
+		font-size: 0.88rem;
+		line-height: 1.2;
+	}
+	.tools .risk {
+		display: block;
+	}
+	.tools li {
+		display: flex;
+		align-items: center;
+		gap: 8px;
 	}
 </style>

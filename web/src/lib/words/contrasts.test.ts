@@ -5,7 +5,7 @@ import { ageWords, contrastWords, kitWords } from './contrasts';
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, ' ');
 
 describe('what recurrences are set side by side by', () => {
-	it('has a word of its own each', () => expect(new Set(Object.values(contrastWords)).size).toBe(7));
+	it('has a word of its own each', () => expect(new Set(Object.values(contrastWords)).size).toBe(8));
 	it('names a kit by its number, and what came without one', () => {
 		expect(kitWords('MAR-P')).toBe('MAR-P');
 		expect(kitWords(BY_ITSELF)).toBe('by itself');

@@ -11,6 +11,7 @@ export const contrastWords: Readonly<Record<Contrast, string>> = {
 	liquid: 'Liquid',
 	season: 'Season',
 	age: 'Hours since fitting',
+	way: 'Way it was fitted',
 	duty: 'Duty'
 };
 

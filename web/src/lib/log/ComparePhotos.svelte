@@ -1,0 +1,151 @@
+<!-- @component Two photographs side by side: this part, and a new one or what lay here before. -->
+<script lang="ts">
+	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+	import Columns2 from '@lucide/svelte/icons/columns-2';
+	import { day, shortTime } from '$lib/ui/time';
+	import type { EntryOf } from '@exetasis/core/record';
+	import { placeName } from '$lib/words/place';
+	import type { BenchPart, BenchState } from './bench.svelte';
+	import { photosToCompareSchema } from './photosToCompare';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		photos: readonly EntryOf<'photo'>[];
+		/** Where the photographs of this job are shown from, by their name. */
+		sources: Readonly<Record<string, string>>;
+	}
+	let { bench, part, photos, sources }: Props = $props();
+
+	interface Shown {
+		readonly key: string;
+		readonly src: string | undefined;
+		readonly label: string;
+		readonly newPart: boolean;
+	}
+	let open = $state(false);
+	let elsewhere = $state.raw<readonly Shown[]>([]);
+	let problem = $state('');
+
+	const here = $derived(
+		photos.map((photo): Shown => {
+			const newPart = photo.payload.of === 'newPart';
+			return {
+				key: photo.id,
+				src: sources[photo.payload.sha256],
+				label: `${newPart ? 'New part' : 'This part'}, ${shortTime(photo.at)}`,
+				newPart
+			};
+		})
+	);
+	const all = $derived([...here, ...elsewhere]);
+	let chosen = $state<[string?, string?]>([]);
+	// Left: this part as it is now. Right: a new one, else what lay here before.
+	const left = $derived(all.find(({ key }) => key === chosen[0]) ?? here.findLast(({ newPart }) => !newPart) ?? all[0]);
+	const right = $derived(
+		all.find(({ key }) => key === chosen[1]) ??
+			all.find(({ newPart }) => newPart) ??
+			elsewhere[0] ??
+			all.find(({ key }) => key !== left?.key)
+	);
+
+	async function show() {
+		open = true;
+		problem = '';
+		const { station, cell } = part;
+		try {
+			const answer = await fetch(
+				`/jobs/${bench.bench.job.id}/photos?station=${encodeURIComponent(station.key)}&cylinder=${cell.cylinder}`
+			);
+			if (!answer.ok) throw new Error(`${answer.status}`);
+			elsewhere = photosToCompareSchema.parse(await answer.json()).map(({ job, sha256, of, takenAt }) => ({
+				key: `${job}/${sha256}`,
+				src: `/jobs/${job}/photos/${sha256}`,
+				label: `${of === 'newPart' ? 'New part' : 'Here before'}, ${day(takenAt)}`,
+				newPart: of === 'newPart'
+			}));
+		} catch {
+			problem = 'Photographs of other jobs could not be looked up: the network does not answer.';
+		}
+	}
+</script>
+
+<button type="button" class="btn" onclick={() => void show()}>
+	<Columns2 size={18} aria-hidden="true" /> Compare
+</button>
+<Dialog {open} onOpenChange={(details) => (open = details.open)}>
+	<Portal>
+		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/60" />
+		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-3">
+			<Dialog.Content class="sheet compare">
+				<header>
+					<Dialog.Title><h2>Compare: {placeName(part.station.name, part.cell.cylinder)}</h2></Dialog.Title>
+					<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
+				</header>
+				{#if all.length === 0}
+					<p>
+						No photograph yet. Take one of this part and one of a new part beside it. A new part's photograph is offered
+						at every later rebuild of this model.
+					</p>
+				{:else}
+					<div class="pair">
+						{#each [left, right] as one, side (side)}
+							<figure>
+								{#if one}<img src={one.src} alt={one.label} />
+								{:else}<p class="soft">Nothing to compare with yet. Photograph a new part.</p>{/if}
+								<figcaption>
+									{#each all as other (other.key)}
+										<button
+											type="button"
+											class="btn"
+											aria-pressed={other.key === one?.key}
+											onclick={() => (chosen = side === 0 ? [other.key, right?.key] : [left?.key, other.key])}
+											>{other.label}</button
+										>
+									{/each}
+								</figcaption>
+							</figure>
+						{/each}
+					</div>
+				{/if}
+				{#if problem}<p class="soft" role="status">{problem}</p>{/if}
+			</Dialog.Content>
+		</Dialog.Positioner>
+	</Portal>
+</Dialog>
+
+<style>
+	:global(.compare) {
+		width: min(96vw, 1240px);
+		max-height: 94vh;
+		overflow-y: auto;
+		padding: 10px;
+	}
+	:global(.compare header) {
+		display: flex;
+		align-items: center;
+		justify-content: space-between;
+		gap: 0.5rem;
+		margin-bottom: 6px;
+	}
+	.pair {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 10px;
+	}
+	img {
+		width: 100%;
+		max-height: 66vh;
+		object-fit: contain;
+		background: var(--line);
+	}
+	figcaption {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 5px;
+		margin-top: 6px;
+	}
+	figcaption .btn {
+		font-size: 0.85rem;
+	}
+</style>

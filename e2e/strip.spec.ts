@@ -22,7 +22,7 @@ test('a step asks: pieces are counted, and nothing is signed off unanswered', as
 	await sign(page);
 	const screws = stepInHand(page);
 	await expect(screws).toContainText('Comes out: Socket head screws (8)');
-	await expect(screws).toContainText('Tools: Hex key');
+	await expect(screws).toContainText('Hex key');
 	const button = screws.getByRole('button', { name: /^Sign off/ });
 	await expect(button).toBeDisabled();
 	const count = screws.getByRole('textbox', { name: 'Count: socket head screws' });

@@ -73,18 +73,40 @@ export function costOf(parts: readonly SetPart[], choices: ReadonlyMap<string, C
  */
 export function decideSet(parts: readonly SetPart[], opening: number): SetChoice {
 	check(parts, opening);
-	const settled = new Map(parts.map((part) => [part.id, part.fixed ?? ('reuse' as Choice)]));
-	for (const part of parts) if (!part.fixed && isDragged(part, parts)) settled.set(part.id, 'replace');
-	const items = choosable(parts).map(itemOf);
-	const candidates = [...prefixes(items), byThemselves(items)];
-	let best: SetChoice | undefined;
-	for (const replaced of candidates) {
-		const choices = new Map(settled);
-		for (const item of items) for (const id of item.ids) choices.set(id, replaced.has(item) ? 'replace' : 'reuse');
-		const cost = costOf(parts, choices, opening);
-		if (!best || cost.total < best.cost.total) best = { choices, cost };
+	const gone = new Set(parts.flatMap(({ set, fixed }) => (set !== undefined && fixed === 'replace' ? [set] : [])));
+	const settled = new Map(
+		parts.map((part) => [part.id, part.fixed ?? (isDragged(part, gone) ? 'replace' : ('reuse' as Choice))] as const)
+	);
+	const items = choosable(parts, gone).map(itemOf);
+	const free = new Set(items.flatMap(({ ids }) => ids));
+	const kept = new Map(settled);
+	const rest = costOf(
+		parts.filter(({ id }) => !free.has(id)),
+		kept,
+		opening
+	);
+	let best = new Set(byThemselves(items));
+	let least = Infinity;
+	const weigh = (replaced: ReadonlySet<Item>) => {
+		const total = totalOf(items, replaced, rest, opening);
+		if (total < least) [best, least] = [new Set(replaced), total];
+	};
+	for (const replaced of prefixes(items)) weigh(replaced);
+	weigh(byThemselves(items));
+	for (const item of items) for (const id of item.ids) kept.set(id, best.has(item) ? 'replace' : 'reuse');
+	return { choices: kept, cost: costOf(parts, kept, opening) };
+}
+
+// What a choice costs, as far as choices differ: by the items alone, since every prefix is weighed.
+function totalOf(items: readonly Item[], replaced: ReadonlySet<Item>, rest: SetCost, opening: number): number {
+	let cost = 0;
+	let logNone = Math.log1p(-rest.pAnyFailure);
+	for (const item of items) {
+		const changed = replaced.has(item);
+		if (changed) cost += item.cost;
+		logNone += changed ? item.fresh : item.reused;
 	}
-	return best!;
+	return cost - Math.expm1(logNone) * opening;
 }
 
 /** What is replaced as one: what that costs more than keeping it, and what it adds to the log of the set's survival. */
@@ -92,6 +114,9 @@ interface Item {
 	readonly ids: readonly string[];
 	readonly cost: number;
 	readonly gain: number;
+	/** Log of P(it does not fail), kept and new. */
+	readonly reused: number;
+	readonly fresh: number;
 }
 
 function itemOf(together: readonly SetPart[]): Item {
@@ -105,17 +130,18 @@ function itemOf(together: readonly SetPart[]): Item {
 	}
 	// Certain failure either way is neither gain nor loss.
 	const gain = reused === fresh ? 0 : fresh - reused;
-	return { ids: together.map(({ id }) => id), cost, gain };
+	return { ids: together.map(({ id }) => id), cost, gain, reused, fresh };
 }
 
 // The best choices for every price of log-survival from 0 up: an item changes where that price passes its cost over gain.
+// One set all along, changed from one to the next.
 function* prefixes(items: readonly Item[]): Generator<ReadonlySet<Item>> {
 	const chosen = new Set(
 		items.filter(
 			({ cost, gain }) => gain === Infinity || (gain !== -Infinity && (cost < 0 || (cost === 0 && gain > 0)))
 		)
 	);
-	yield new Set(chosen);
+	yield chosen;
 	const turns = items
 		.filter(({ cost, gain }) => (cost > 0 && gain > 0) || (cost < 0 && gain < 0))
 		.filter(({ gain }) => Number.isFinite(gain))
@@ -123,7 +149,7 @@ function* prefixes(items: readonly Item[]): Generator<ReadonlySet<Item>> {
 	for (const item of turns) {
 		if (item.gain > 0) chosen.add(item);
 		else chosen.delete(item);
-		yield new Set(chosen);
+		yield chosen;
 	}
 }
 
@@ -131,14 +157,13 @@ function* prefixes(items: readonly Item[]): Generator<ReadonlySet<Item>> {
 const byThemselves = (items: readonly Item[]): ReadonlySet<Item> => new Set(items.filter(({ cost }) => cost < 0));
 
 // A part of a set goes with one of the set that has to go.
-const isDragged = ({ set }: SetPart, parts: readonly SetPart[]): boolean =>
-	set !== undefined && parts.some((other) => other.set === set && other.fixed === 'replace');
+const isDragged = ({ set }: SetPart, gone: ReadonlySet<string>): boolean => set !== undefined && gone.has(set);
 
 // What can still be chosen: parts by themselves, and the undecided parts of a set as one.
-function choosable(parts: readonly SetPart[]): SetPart[][] {
+function choosable(parts: readonly SetPart[], gone: ReadonlySet<string>): SetPart[][] {
 	const together = new Map<string, SetPart[]>();
 	for (const part of parts) {
-		if (part.fixed || isDragged(part, parts)) continue;
+		if (part.fixed || isDragged(part, gone)) continue;
 		const name = part.set === undefined ? `part ${part.id}` : `set ${part.set}`;
 		together.set(name, [...(together.get(name) ?? []), part]);
 	}

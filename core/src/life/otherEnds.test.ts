@@ -10,9 +10,10 @@ const known = (hours: number) => ({ kind: 'known' as const, hours });
 
 describe('other ends', () => {
 	it('agrees with direct integration over scale and shape', () => {
-		// scipy 1.17: Weibull, lives 3000+, (1500, 3000], (0, 1500], 4500+; normal prior of ln scale, five shapes.
+		// numpy 2: Weibull, lives 3000+, (1500, 3000], (0, 1500], 4500+; 801 shapes by 1601 scales, the prior's share held at
+		// 14,257 h = 20,000·(2625/20,000)^(4/24).
 		const { s } = fitOtherEnds([record('s', 't', [life(3000), life(1500, 3000), life(0, 1500), life(4500)])]);
-		expect(oddsOfOtherEnd(s, known(1000), 2000).probability).toBeCloseTo(0.14116655835432784, 2);
+		expect(oddsOfOtherEnd(s, known(1000), 2000).probability).toBeCloseTo(0.1496114890451749, 3);
 		expect([s.events, s.lives]).toEqual([2, 4]);
 	});
 	it('stays at its prior where a record says nothing: one look a life, nothing found', () => {
@@ -27,7 +28,22 @@ describe('other ends', () => {
 		const fresh = oddsOfOtherEnd(s, known(0), 1500).probability;
 		expect(used).toBeGreaterThan(fresh); // the prior's shape decides, and it wears out
 		expect(used).toBeLessThan(6 * fresh);
-		expect(Math.max(...s.nodes.map(({ scale }) => scale))).toBeLessThan(1e6);
+		expect(fresh).toBeLessThan(oddsOfOtherEnd(endsBefore(prior), known(0), 1500).probability);
+	});
+	it('learns from seven ends in three hundred lives that parts wear out, or that they fail young', () => {
+		// Shape 2.5 and 0.7, seven ends expected by 3000 h; a part 3000 h old, 2000 h on: true 19.0 and 1.7 %.
+		const said = (shape: number) => {
+			const scale = 3000 / ((7 / 300) * (shape + 1)) ** (1 / shape);
+			const lives = Array.from({ length: 300 }, (_, i) => {
+				const age = (3000 * (i + 0.5)) / 300;
+				const ended = scale * (-Math.log(1 - (((i + 0.5) * 0.618034) % 1))) ** (1 / shape);
+				const from = Math.floor(ended / 1000) * 1000;
+				return ended < age ? life(from, Math.min(age, from + 1000)) : life(age);
+			});
+			return oddsOfOtherEnd(fitOtherEnds([record('s', 't', lives)]).s, known(3000), 2000).probability;
+		};
+		expect(said(2.5)).toBeGreaterThan(0.1);
+		expect(said(0.7)).toBeLessThan(said(2.5) / 2);
 	});
 	it('is quiet after many good hours and loud after many ends', () => {
 		const chance = (lives: readonly OtherLife[]) =>

@@ -54,14 +54,11 @@ export interface EndsOnRecord {
 const STEP = 0.15; // of ln scale
 const HALF = 26; // scales from e^−3.9 to e^3.9 of the prior's
 const OFFSETS = Array.from({ length: 2 * HALF + 1 }, (_, i) => (i - HALF) * STEP);
-const WIDEST_SHAPE = 0.35; // spread of ln shape, however little the prior is worth
-const SHAPES = [
-	{ z: -2.857, weight: 0.01126 },
-	{ z: -1.3556, weight: 0.22208 },
-	{ z: 0, weight: 0.53333 },
-	{ z: 1.3556, weight: 0.22208 },
-	{ z: 2.857, weight: 0.01126 }
-] as const; // Gauss–Hermite, five points
+const WIDEST_SHAPE = 0.5; // spread of ln shape, however little the prior is worth
+const SHAPES = [-2.6, -2.08, -1.56, -1.04, -0.52, 0, 0.52, 1.04, 1.56, 2.08, 2.6].map((z) => ({
+	z,
+	weight: Math.exp((-z * z) / 2)
+}));
 // Of what a station's scale leaves open, the shares that it has in common with the shop and with its part type.
 const SHARED = { shop: 0.25, type: 0.25 } as const;
 const FORGOTTEN = 1e-4;
@@ -71,10 +68,34 @@ const shapeAt = ({ shape, worth }: LifePrior, z: number): number =>
 	shape * Math.exp(z * Math.min(WIDEST_SHAPE, Math.sqrt(6) / Math.PI / Math.sqrt(worth)));
 const openScale = ({ shape, worth }: LifePrior): number => 1 / (shape * Math.sqrt(worth));
 
+const LIVES_FOR_HALF = 20;
+
+/**
+ * The age at which what the prior says of how many have ended does not hang on the shape. Without a record that is the prior's
+ * scale. Nobody has seen parts of such an age: the more lives are on record, the nearer it lies to theirs, so that the shape is
+ * free to say what comes later.
+ */
+function pivotOf({ scaleHours }: LifePrior, lives: readonly OtherLife[]): number {
+	const ages = lives
+		.map(({ before, held, endedBy = held }) => {
+			const mean = before.reduce((sum, { hours, weight }) => sum + hours * weight, 0);
+			return mean + (held + endedBy) / 2;
+		})
+		.filter((age) => age > 0);
+	if (ages.length === 0) return scaleHours;
+	const mean = ages.reduce((sum, age) => sum + age, 0) / ages.length;
+	const nearer = (Math.log(scaleHours / mean) * ages.length) / (ages.length + LIVES_FOR_HALF);
+	return scaleHours * Math.exp(-Math.max(0, nearer));
+}
+
+// ln scale at an offset of the prior's own, for another shape: the same share has ended at the pivot.
+const logScaleAt = ({ scaleHours, shape }: LifePrior, pivot: number, x: number, other: number): number =>
+	Math.log(pivot) + ((Math.log(scaleHours) + x - Math.log(pivot)) * shape) / other;
+
 /**
  * Ends other than measured wear at every station of a model, prior and record integrated.
  *
- * The log scale of a station is its prior's + the shop's + its part type's + its own; the shape has the prior's spread. Finds at
+ * The log scale of a station is its prior's + the shop's + its part type's + its own; the shape has a spread of its own about the prior's. Finds at
  * a strip-down lie between two looks; running lives are held to their last look. Everything is summed over a grid, so a
  * record that leaves shape or scale open (every end at one interval, one look a life) stays near the prior by itself.
  * Shape: one entry a station. Errors: PreconditionError for an end before its part held, or hours below 0.
@@ -108,7 +129,7 @@ export function* fittingOtherEnds(
 				...members.get(type)!.flatMap((j) => (j === i ? [] : [toType[j]]))
 			]);
 			const before = blurred(exponentials(forType), own[i].own);
-			return [station, posterior(prior, before, evidence[i].byShape, lives)];
+			return [station, posterior(prior, before, evidence[i], lives)];
 		})
 	);
 }
@@ -121,7 +142,7 @@ export const endsBefore = (prior: LifePrior): OtherEnds => {
 	return posterior(
 		prior,
 		before,
-		SHAPES.map(() => new Float64Array(OFFSETS.length)),
+		{ byShape: SHAPES.map(() => new Float64Array(OFFSETS.length)), pivot: pivotOf(prior, []) },
 		[]
 	);
 };
@@ -155,29 +176,37 @@ function blurred(weights: Float64Array, sd: number): Float64Array {
 
 // ln P(record | scale, shape), by shape and offset; and over the shapes.
 interface Evidence {
-	readonly byShape: Float64Array[];
+	readonly byShape: readonly Float64Array[];
 	readonly byScale: Float64Array;
+	readonly pivot: number;
 }
 
 function* evidenceOf({ prior, lives }: EndsOnRecord): Generator<void, Evidence> {
 	requirePrior(prior);
 	for (const life of lives) requireLife(life);
+	const pivot = pivotOf(prior, lives);
 	const byShape = SHAPES.map(() => new Float64Array(OFFSETS.length));
-	for (const life of lives) {
-		for (const [s, { z }] of SHAPES.entries()) {
-			const shape = shapeAt(prior, z);
-			for (const [i, x] of OFFSETS.entries())
-				byShape[s][i] += logLikelihood(life, Math.log(prior.scaleHours) + x, shape);
+	// Parts of a known age that still run say the same at every scale, but for one factor.
+	const stillRuns = ({ before, endedBy }: OtherLife) => before.length === 1 && endedBy === undefined;
+	const running = lives.filter(stillRuns);
+	const others = lives.filter((life) => !stillRuns(life));
+	for (const [s, { z }] of SHAPES.entries()) {
+		const shape = shapeAt(prior, z);
+		const ran = running.reduce((sum, { before, held }) => sum + ((before[0].hours + held) / pivot) ** shape, 0);
+		const scales = OFFSETS.map((x) => logScaleAt(prior, pivot, x, shape));
+		for (const [i, logScale] of scales.entries()) byShape[s][i] -= ran * Math.exp(shape * (Math.log(pivot) - logScale));
+		for (const life of others) {
+			for (const [i, logScale] of scales.entries()) byShape[s][i] += logLikelihood(life, logScale, shape);
+			yield;
 		}
-		yield;
 	}
+	const weights = SHAPES.reduce((sum, { weight }) => sum + weight, 0);
 	const byScale = Float64Array.from(OFFSETS, (_, i) => {
 		const largest = Math.max(...byShape.map((one) => one[i]));
-		return (
-			largest + Math.log(SHAPES.reduce((sum, { weight }, s) => sum + weight * Math.exp(byShape[s][i] - largest), 0))
-		);
+		const sum = SHAPES.reduce((total, { weight }, s) => total + weight * Math.exp(byShape[s][i] - largest), 0);
+		return largest + Math.log(sum / weights);
 	});
-	return { byShape, byScale };
+	return { byShape, byScale, pivot };
 }
 
 function requirePrior({ scaleHours, shape, worth }: LifePrior): void {
@@ -226,7 +255,7 @@ function logLikelihood({ before, held, endedBy }: OtherLife, logScale: number, s
 function posterior(
 	prior: LifePrior,
 	before: Float64Array,
-	byShape: readonly Float64Array[],
+	{ byShape, pivot }: Pick<Evidence, 'byShape' | 'pivot'>,
 	lives: readonly OtherLife[]
 ): OtherEnds {
 	const log = Float64Array.from(
@@ -235,13 +264,14 @@ function posterior(
 		)
 	);
 	const weights = exponentials(log);
-	const kept = SHAPES.flatMap(({ z }, s) =>
-		OFFSETS.map((x, i) => ({
-			scale: prior.scaleHours * Math.exp(x),
-			shape: shapeAt(prior, z),
+	const kept = SHAPES.flatMap(({ z }, s) => {
+		const shape = shapeAt(prior, z);
+		return OFFSETS.map((x, i) => ({
+			scale: Math.exp(logScaleAt(prior, pivot, x, shape)),
+			shape,
 			weight: weights[s * OFFSETS.length + i]
-		}))
-	).filter(({ weight }) => weight > FORGOTTEN);
+		}));
+	}).filter(({ weight }) => weight > FORGOTTEN);
 	const total = kept.reduce((sum, { weight }) => sum + weight, 0);
 	return {
 		prior,

@@ -80,8 +80,8 @@ export function shaftOrders(trace: PressureTrace): ShaftOrders | TraceProblem {
 		const p = pressureMPa[i];
 		if (!(Math.abs(p) < 1e4)) return problem('notNumbers', i, n);
 		sum += p;
-		least = Math.min(least, p);
-		most = Math.max(most, p);
+		if (p < least) least = p;
+		if (p > most) most = p;
 	}
 	if (n === 0 || !(sum / n > LEAST_MPA)) return problem('silent', n === 0 ? 0 : sum / n, LEAST_MPA);
 	const perTurn = (60 * sampleHz) / speedRpm;
@@ -114,14 +114,14 @@ function marked(indexS: readonly number[], lengthS: number): number[] | TracePro
 // Turns by the clock, at the speed that the trace itself shows.
 function counted(trace: PressureTrace): number[] | TraceProblem {
 	const n = trace.pressureMPa.length;
-	const thinned = thin(trace);
-	const middle = Math.floor(thinned.values.length / 2);
-	const [first, second] = [thinned.values.subarray(0, middle), thinned.values.subarray(middle)].map((values) =>
-		turningHz({ ...thinned, values }, trace.speedRpm / 60)
-	);
+	const all = thin(trace);
+	const near = firstGuess(all, trace.speedRpm / 60);
+	const mixed = mixedDown(all, near);
+	const middle = Math.floor(mixed.re[0].length / 2);
+	const [first, second] = [turningHz(mixed, near, 0, middle), turningHz(mixed, near, middle)];
 	const drift = Math.max(first / second, second / first);
 	if (drift > DRIFT) return problem('speedDrifts', drift, DRIFT);
-	const hz = turningHz(thinned, trace.speedRpm / 60);
+	const hz = turningHz(mixed, near);
 	const turns = Math.floor(((n - 1) / trace.sampleHz) * hz);
 	return Array.from({ length: turns + 1 }, (_, i) => i / hz);
 }
@@ -135,54 +135,125 @@ interface Thinned {
 function thin({ sampleHz, pressureMPa, speedRpm }: PressureTrace): Thinned {
 	const every = Math.max(1, Math.floor((60 * sampleHz) / speedRpm / LEAST_SAMPLES_A_TURN));
 	const values = new Float64Array(Math.floor(pressureMPa.length / every));
-	for (let i = 0; i < values.length * every; i++) values[Math.floor(i / every)] += pressureMPa[i] / every;
-	const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-	return { values: values.map((value) => value - mean), hz: sampleHz / every };
+	let total = 0;
+	for (let i = 0, from = 0; i < values.length; i++, from += every) {
+		let sum = 0;
+		for (let j = 0; j < every; j++) sum += pressureMPa[from + j];
+		values[i] = sum / every;
+		total += values[i];
+	}
+	const mean = total / values.length;
+	for (let i = 0; i < values.length; i++) values[i] -= mean;
+	return { values, hz: sampleHz / every };
 }
 
 const FIRST_TURNS = 20;
 /** Steps of the search in a line of the transform: fine enough for the sixth order. */
 const STEPS_A_LINE = 12;
+const LOWER_ORDERS = [1, 2, 3, 4, 6];
 
-// The speed near the one that is said at which the lower orders hold most: found over few turns, then ever finer over more.
-function turningHz({ values, hz: rate }: Thinned, said: number): number {
-	let length = Math.min(values.length, Math.ceil((FIRST_TURNS * rate) / said));
-	const strongest = (from: number, to: number, step: number): number => {
-		let [best, top] = [from, -1];
-		for (let hz = from; hz <= to; hz += step) {
-			const power = powerAt(values, length, hz / rate);
-			if (power > top) [best, top] = [hz, power];
-		}
-		return best;
-	};
-	let step = rate / length / STEPS_A_LINE;
-	let best = strongest(0.9 * said, 1.1 * said, step);
-	while (length < values.length) {
-		length = Math.min(values.length, 2 * length);
-		best = strongest(best - 1.5 * step, best + 1.5 * step, rate / length / STEPS_A_LINE);
-		step = rate / length / STEPS_A_LINE;
+function strongest(powerAt: (hz: number) => number, from: number, to: number, step: number): number {
+	let [best, top] = [from, -1];
+	for (let hz = from; hz <= to; hz += step) {
+		const power = powerAt(hz);
+		if (power > top) [best, top] = [hz, power];
 	}
-	for (let width = step; width > 1e-7 * said; width /= 3) best = strongest(best - width, best + width, width / 3);
 	return best;
 }
 
-// What the lower orders of so many turns a sample hold, without a table: each angle is turned on from the last.
-function powerAt(values: Float64Array, length: number, turnsASample: number): number {
-	let power = 0;
-	for (const order of [1, 2, 3, 4, 6]) {
-		const step = 2 * Math.PI * order * turnsASample;
-		const [turnCos, turnSin] = [Math.cos(step), Math.sin(step)];
-		let [c, s, re, im] = [1, 0, 0, 0];
-		for (let i = 0; i < length; i++) {
-			re += values[i] * c;
-			im += values[i] * s;
-			const turned = c * turnCos - s * turnSin;
-			s = s * turnCos + c * turnSin;
-			c = turned;
+// The speed within a tenth of the one that is said at which the lower orders hold most, over few turns.
+function firstGuess({ values, hz: rate }: Thinned, said: number): number {
+	const length = Math.min(values.length, Math.ceil((FIRST_TURNS * rate) / said));
+	const step = rate / length / STEPS_A_LINE;
+	return strongest((hz) => powerAt(values, length, hz / rate), 0.9 * said, 1.1 * said, step);
+}
+
+/** The lower orders at a speed near the true one, turn by turn: what is left of them turns slowly. */
+interface MixedDown {
+	readonly re: readonly Float64Array[];
+	readonly im: readonly Float64Array[];
+	/** Blocks a second. */
+	readonly hz: number;
+}
+
+function mixedDown({ values, hz: rate }: Thinned, near: number): MixedDown {
+	const block = Math.max(1, Math.round(rate / near));
+	const blocks = Math.floor(values.length / block);
+	const re = LOWER_ORDERS.map(() => new Float64Array(blocks));
+	const im = LOWER_ORDERS.map(() => new Float64Array(blocks));
+	for (const [k, order] of LOWER_ORDERS.entries()) {
+		const step = (2 * Math.PI * order * near) / rate;
+		for (let i = 0; i < blocks; i++) {
+			// Each block begins at its own angle, so that no rounding adds up over millions of samples.
+			const start = (step * i * block) % (2 * Math.PI);
+			[re[k][i], im[k][i]] = transformed(values, i * block, block, start, step);
 		}
-		power += re * re + im * im;
 	}
-	return power;
+	return { re, im, hz: rate / block };
+}
+
+// The speed at which the lower orders hold most between two blocks: over few turns, then ever finer over more.
+function turningHz({ re, im, hz: rate }: MixedDown, near: number, from = 0, to = re[0].length): number {
+	const most = to - from;
+	let length = Math.min(most, FIRST_TURNS);
+	let step = rate / length / STEPS_A_LINE;
+	const power = (hz: number): number => {
+		let sum = 0;
+		for (const [k, order] of LOWER_ORDERS.entries()) {
+			const turn = (2 * Math.PI * order * (hz - near)) / rate;
+			const [turnCos, turnSin] = [Math.cos(turn), Math.sin(turn)];
+			const [real, imaginary] = [re[k], im[k]];
+			let [c, s, x, y] = [1, 0, 0, 0];
+			for (let i = from; i < from + length; i++) {
+				// What turns on by the difference in speed is turned back.
+				x += real[i] * c + imaginary[i] * s;
+				y += imaginary[i] * c - real[i] * s;
+				const turned = c * turnCos - s * turnSin;
+				s = s * turnCos + c * turnSin;
+				c = turned;
+			}
+			sum += x * x + y * y;
+		}
+		return sum;
+	};
+	let best = strongest(power, near - 3 * step, near + 3 * step, step);
+	while (length < most) {
+		length = Math.min(most, 2 * length);
+		const finer = rate / length / STEPS_A_LINE;
+		best = strongest(power, best - 1.5 * step, best + 1.5 * step, finer);
+		step = finer;
+	}
+	for (let width = step; width > 1e-7 * near; width /= 3)
+		best = strongest(power, best - width, best + width, width / 3);
+	return best;
+}
+
+// Σ value·e^−i(start + step·k), without a table: each angle is turned on from the last.
+function transformed(
+	values: Float64Array,
+	from: number,
+	length: number,
+	start: number,
+	step: number
+): readonly [number, number] {
+	const [turnCos, turnSin] = [Math.cos(step), Math.sin(step)];
+	let [c, s, re, im] = [Math.cos(start), Math.sin(start), 0, 0];
+	for (let i = from; i < from + length; i++) {
+		re += values[i] * c;
+		im -= values[i] * s;
+		const turned = c * turnCos - s * turnSin;
+		s = s * turnCos + c * turnSin;
+		c = turned;
+	}
+	return [re, im];
+}
+
+// What the lower orders of so many turns a sample hold.
+function powerAt(values: Float64Array, length: number, turnsASample: number): number {
+	return LOWER_ORDERS.reduce((power, order) => {
+		const [re, im] = transformed(values, 0, length, 0, 2 * Math.PI * order * turnsASample);
+		return power + re * re + im * im;
+	}, 0);
 }
 
 // From the pressure in the mean of all turns: a root of each turn's own would make of its noise a flow that is not there,
@@ -221,13 +292,20 @@ function ordersOf(marks: readonly number[], durations: readonly number[], trace:
 	});
 }
 
-const COSINES = Array.from({ length: POINTS }, (_, i) => Math.cos((2 * Math.PI * i) / POINTS));
+// Of each order at each point of a turn.
+const wave = (of: (angle: number) => number) =>
+	Array.from({ length: ORDERS + 1 }, (_, order) =>
+		Float64Array.from({ length: POINTS }, (_, i) => of((2 * Math.PI * ((order * i) % POINTS)) / POINTS))
+	);
+const COSINES = wave(Math.cos);
+const SINES = wave(Math.sin);
 
 function harmonic(flow: Float64Array, order: number): { cos: number; sin: number } {
+	const [cosines, sines] = [COSINES[order], SINES[order]];
 	let [cos, sin] = [0, 0];
 	for (let i = 0; i < POINTS; i++) {
-		cos += flow[i] * COSINES[(order * i) % POINTS];
-		sin += flow[i] * COSINES[(order * i + (3 * POINTS) / 4) % POINTS];
+		cos += flow[i] * cosines[i];
+		sin += flow[i] * sines[i];
 	}
 	return { cos: (2 * cos) / POINTS, sin: (2 * sin) / POINTS };
 }

@@ -1,7 +1,9 @@
 import { chiSquareQuantile, chiSquareUpper, highestAt, requireThat } from '../number';
-import { requireLives, type ObservedLife } from './observedLife';
+import { requireLives, withAge, type ObservedLife } from './observedLife';
 import { fitWeibull, weibullLogLikelihood, type NoMaximum } from './weibull';
-import type { Estimate } from './weibullLimits';
+import { logLives, type LogLives } from './weibullLikelihood';
+import type { Estimate, Maximum } from './weibullLimits';
+import { likeliest } from './weibullMaximum';
 
 export type WeibullComparison =
 	| {
@@ -18,10 +20,22 @@ export type WeibullComparison =
 const LEVEL = 0.95;
 const FURTHEST = Math.log(1e4);
 
-const scaled = (lives: readonly ObservedLife[], by: number): ObservedLife[] =>
-	lives.map(({ after, by: to }) => ({ after: after * by, by: to * by }));
-const exactEnds = (lives: readonly ObservedLife[]): number =>
-	lives.filter(({ after, by }) => after === by && after > 0).length;
+// Both groups as one, the logarithms of the second's hours moved by so much.
+function joined(first: LogLives, second: LogLives, by: number): LogLives {
+	const both = (key: 'exact' | 'held' | 'from' | 'to') => {
+		const all = new Float64Array(first[key].length + second[key].length);
+		all.set(first[key]);
+		for (let i = 0; i < second[key].length; i++) all[first[key].length + i] = second[key][i] + by;
+		return all;
+	};
+	return {
+		exact: both('exact'),
+		held: both('held'),
+		from: both('from'),
+		to: both('to'),
+		ended: first.ended + second.ended
+	};
+}
 
 /**
  * Whether two groups of lives have the same scale, by the likelihood ratio at a common shape; any censoring.
@@ -40,13 +54,20 @@ export function compareWeibull(
 	requireThat(level > 0 && level < 1, 'compareWeibull', 'level', level, 'between 0 and 1');
 	const pooled = fitWeibull([...first, ...second], level);
 	if (pooled.kind === 'noMaximum') return pooled;
-	const exact = exactEnds(second);
+	const [logsOfFirst, logsOfSecond] = [first, second].map((lives) => logLives(withAge(lives).lives));
+	const topAt = (logRatio: number, near?: Maximum) => likeliest(joined(logsOfFirst, logsOfSecond, -logRatio), near);
+	// Dividing hours changes the unit in which a known moment's density is given.
+	const valueOf = (top: Maximum | undefined, logRatio: number): number =>
+		top ? top.at.value - logsOfSecond.exact.length * logRatio : -Infinity;
+	const [coarse, top] = highestOnGrid(topAt, valueOf);
+	let near = top;
 	const profile = (logRatio: number): number => {
-		const fit = fitWeibull([...first, ...scaled(second, Math.exp(-logRatio))], level);
-		// Dividing hours changes the unit in which a known moment's density is given.
-		return fit.kind === 'fitted' ? fit.logLikelihood - exact * logRatio : -Infinity;
+		const found = topAt(logRatio, near) ?? topAt(logRatio);
+		near = found ?? near;
+		return valueOf(found, logRatio);
 	};
-	const best = highest(profile);
+	const at = highestAt(profile, coarse - STEP, coarse + STEP, 1e-7);
+	const best = { at, value: profile(at) };
 	if (Math.abs(best.at) > FURTHEST - 0.01) return { kind: 'noMaximum', reason: 'noEnds' };
 	const drop = chiSquareQuantile(level, 1) / 2;
 	const limit = (sign: 1 | -1): number | undefined => {
@@ -74,11 +95,19 @@ export function compareWeibull(
 	};
 }
 
-// The top of a curve with one top: a coarse walk, then the golden section.
-function highest(of: (x: number) => number): { at: number; value: number } {
-	const grid = Array.from({ length: 41 }, (_, i) => -FURTHEST + (i * FURTHEST) / 20);
-	const values = grid.map(of);
-	const top = values.indexOf(Math.max(...values));
-	const at = highestAt(of, grid[Math.max(0, top - 1)], grid[Math.min(grid.length - 1, top + 1)], 1e-7);
-	return { at, value: of(at) };
+const STEP = FURTHEST / 20;
+
+// The highest of a coarse walk over all ratios, each sought by itself.
+function highestOnGrid(
+	topAt: (logRatio: number) => Maximum | undefined,
+	valueOf: (top: Maximum | undefined, logRatio: number) => number
+): [number, Maximum | undefined] {
+	let best: [number, Maximum | undefined] = [0, undefined];
+	let highest = -Infinity;
+	for (let at = -FURTHEST; at < FURTHEST + STEP / 2; at += STEP) {
+		const top = topAt(at);
+		const value = valueOf(top, at);
+		if (value > highest) [best, highest] = [[at, top], value];
+	}
+	return best;
 }

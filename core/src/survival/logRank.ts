@@ -17,34 +17,39 @@ export interface LogRank {
  */
 export function logRank(groups: readonly (readonly ExactLife[])[]): LogRank {
 	requireThat(groups.length >= 2, 'logRank', 'groups', groups.length, 'at least two');
-	for (const { hours } of groups.flat())
-		requireThat(hours >= 0 && Number.isFinite(hours), 'logRank', 'hours', hours, 'at least 0');
-	const all = groups
-		.flatMap((lives, group) => lives.map((life) => ({ ...life, group })))
-		.toSorted((a, b) => a.hours - b.hours);
-	const running = groups.map(({ length }) => length);
-	const seen = groups.map(() => 0);
+	for (const lives of groups)
+		for (const { hours } of lives)
+			requireThat(hours >= 0 && Number.isFinite(hours), 'logRank', 'hours', hours, 'at least 0');
+	const sorted = groups.map((lives) => ({
+		ends: hoursOf(lives, true),
+		held: hoursOf(lives, false),
+		ended: 0,
+		left: 0
+	}));
 	const expected = groups.map(() => 0);
 	const covariance = groups.map(() => groups.map(() => 0));
-	for (let i = 0; i < all.length;) {
-		const { hours } = all[i];
-		const n = all.length - i;
-		const leaving = groups.map(() => 0);
-		let ended = 0;
-		for (; i < all.length && all[i].hours === hours; i++) {
-			leaving[all[i].group]++;
-			if (!all[i].ended) continue;
-			ended++;
-			seen[all[i].group]++;
+	const running = groups.map(() => 0);
+	for (;;) {
+		let now = Infinity;
+		for (const { ends, ended } of sorted) if (ended < ends.length && ends[ended] < now) now = ends[ended];
+		if (now === Infinity) break;
+		let [n, together] = [0, 0];
+		for (const [i, group] of sorted.entries()) {
+			const { ends, held } = group;
+			while (group.left < held.length && held[group.left] < now) group.left++;
+			n += running[i] = ends.length - group.ended + held.length - group.left;
+			const before = group.ended;
+			while (group.ended < ends.length && ends[group.ended] === now) group.ended++;
+			together += group.ended - before;
 		}
-		const spread = n > 1 ? (ended * (n - ended)) / (n - 1) : 0;
+		const spread = n > 1 ? (together * (n - together)) / (n - 1) : 0;
 		for (let a = 0; a < groups.length; a++) {
-			expected[a] += (ended * running[a]) / n;
+			expected[a] += (together * running[a]) / n;
 			for (let b = 0; b < groups.length; b++)
 				covariance[a][b] += spread * (running[a] / n) * ((a === b ? 1 : 0) - running[b] / n);
 		}
-		for (let a = 0; a < groups.length; a++) running[a] -= leaving[a];
 	}
+	const seen = sorted.map(({ ends }) => ends.length);
 	// The groups' differences sum to nought: the last one follows from the others.
 	const free = groups.length - 1;
 	const differences = seen.slice(0, free).map((count, group) => count - expected[group]);
@@ -59,4 +64,12 @@ export function logRank(groups: readonly (readonly ExactLife[])[]): LogRank {
 		dof: free,
 		...(solved ? { p: chiSquareUpper(Math.max(0, chiSquare), free) } : {})
 	};
+}
+
+// Of the lives that ended, or that did not, shortest first.
+function hoursOf(lives: readonly ExactLife[], ended: boolean): Float64Array {
+	const hours = new Float64Array(lives.length);
+	let count = 0;
+	for (const life of lives) if (life.ended === ended) hours[count++] = life.hours;
+	return hours.subarray(0, count).sort();
 }

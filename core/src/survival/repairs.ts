@@ -27,20 +27,33 @@ export function meanCumulative(pumps: readonly RepairHistory[], level = LEVEL): 
 	requireHistories('meanCumulative', pumps);
 	requireThat(level > 0 && level < 1, 'meanCumulative', 'level', level, 'between 0 and 1');
 	const z = normalQuantile((1 + level) / 2);
-	const hours = [...new Set(pumps.flatMap(({ at }) => at))].sort((a, b) => a - b);
+	const repairs = pumps
+		.flatMap(({ at }, pump) => at.map((hours) => ({ hours, pump })))
+		.sort((a, b) => a.hours - b.hours);
+	const ends = Float64Array.from(pumps, ({ until }) => until);
+	const inOrder = ends.toSorted();
 	const ownSums = new Float64Array(pumps.length);
+	const steps: CumulativeStep[] = [];
 	let mean = 0;
-	return hours.map((now) => {
-		const watched = pumps.filter(({ until }) => until >= now).length;
-		const happened = pumps.map(({ at }) => at.filter((one) => one === now).length);
-		const rise = happened.reduce((sum, count) => sum + count, 0) / watched;
+	for (let next = 0, ended = 0; next < repairs.length;) {
+		const now = repairs[next].hours;
+		while (inOrder[ended] < now) ended++;
+		const watched = pumps.length - ended;
+		const from = next;
+		while (next < repairs.length && repairs[next].hours === now) next++;
+		const rise = (next - from) / watched;
 		mean += rise;
-		for (const [i, { until }] of pumps.entries()) if (until >= now) ownSums[i] += (happened[i] - rise) / watched;
-		const u = Math.sqrt(ownSums.reduce((sum, value) => sum + value * value, 0));
+		for (let i = from; i < next; i++) ownSums[repairs[i].pump] += 1 / watched;
+		let squares = 0;
+		for (let pump = 0; pump < ends.length; pump++) {
+			if (ends[pump] >= now) ownSums[pump] -= rise / watched;
+			squares += ownSums[pump] * ownSums[pump];
+		}
 		// On the logarithm, so that no limit falls below nought.
-		const spread = Math.exp((z * u) / mean);
-		return { hours: now, pumps: watched, mean, low: mean / spread, high: mean * spread };
-	});
+		const spread = Math.exp((z * Math.sqrt(squares)) / mean);
+		steps.push({ hours: now, pumps: watched, mean, low: mean / spread, high: mean * spread });
+	}
+	return steps;
 }
 
 function requireHistories(fn: string, pumps: readonly RepairHistory[]): void {

@@ -4,7 +4,7 @@ import { betaCdf, betaQuantile, finiteAnswer, gammaLn, requireThat } from '../nu
 export const LEVEL = 0.95;
 
 /** Errors: PreconditionError unless it is a count. */
-export function requireCount(fn: string, argument: string, value: number, most = 1e5): void {
+export function requireCount(fn: string, argument: string, value: number, most = 99_999): void {
 	requireThat(Number.isInteger(value) && value >= 0 && value <= most, fn, argument, value, `a count up to ${most}`);
 }
 

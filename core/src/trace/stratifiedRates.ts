@@ -1,4 +1,4 @@
-import { gammaLn, requireThat } from '../number';
+import { gammaLn, normalQuantile, requireThat } from '../number';
 import { LEVEL, requireCount, type Counted, type RateComparison } from './exactTests';
 
 /** Two groups where they are alike but for what is compared: parts that had been in equally long, for instance. */
@@ -13,7 +13,11 @@ interface Shared {
 	readonly odds: number;
 }
 
-const NEGLIGIBLE = 1e-18; // of a distribution's highest step
+const NEGLIGIBLE = 1e-24; // of a distribution's highest step: it reaches ten standard deviations to either side
+/** Standard errors over which one convolution serves: what was left out stays below 1e-13. */
+const NEAR = 2.5;
+/** Few events are no normal distribution: then it serves less far than their standard error reaches. */
+const LEAST_SPREAD = 5;
 const CLOSE = 1e-10; // of a logarithm
 const FURTHEST = 256; // a logarithm beyond it is no number any more
 const MOST_TURNS = 60;
@@ -34,22 +38,34 @@ export function compareRatesWithin(strata: readonly Stratum[], level = LEVEL): R
 	const tail = (1 - level) / 2;
 	const start = Math.log((count + 0.5) / (total - count + 0.5)) - Math.log(meanOdds(shared, total));
 	const expected = (log: number) => shared.reduce((sum, one) => sum + one.events * shareOf(one, log), 0);
+	const known = count > 0 && count < total;
+	const likeliest = known ? crossing((log) => expected(log) - count, start, 'atLeast') : start;
+	// Of the logarithm: limits are sought where they would be, were it normal.
+	const error = Math.min(1, 1 / spreadOf(shared, likeliest));
+	const reach = normalQuantile(1 - tail) * error;
+	const tails = tailsNear(shared, count);
+	tails(likeliest);
 	const limit = (side: keyof Tails) =>
-		Math.exp(crossing((log) => logit(tailsOf(shared, log, count)[side]) - logit(tail), start, side));
+		Math.exp(
+			crossing(
+				(log) => logit(tails(log)[side]) - logit(tail),
+				likeliest + (side === 'atLeast' ? -reach : reach),
+				side,
+				error / 4
+			)
+		);
 	return {
-		...(count < total
-			? { ratio: count === 0 ? 0 : Math.exp(crossing((log) => expected(log) - count, start, 'atLeast')) }
-			: {}),
+		...(count < total ? { ratio: count === 0 ? 0 : Math.exp(likeliest) } : {}),
 		low: count === 0 ? 0 : limit('atLeast'),
 		...(count < total ? { high: limit('atMost') } : {}),
-		p: twoSided(tailsOf(shared, 0, count))
+		p: twoSided(tails(0))
 	};
 }
 
 /** P(as far apart or further, were both rates the same) alone, of `compareRatesWithin`. Errors: as there. */
 export function chanceWithin(strata: readonly Stratum[]): number | undefined {
 	const told = toldBy(strata);
-	return told && twoSided(tailsOf(told.shared, 0, told.count));
+	return told && twoSided(tailsNear(told.shared, told.count)(0));
 }
 
 function toldBy(strata: readonly Stratum[]) {
@@ -86,21 +102,65 @@ interface Tails {
 
 const twoSided = ({ atMost, atLeast }: Tails): number => Math.min(1, 2 * Math.min(atMost, atLeast));
 
-function tailsOf(shared: readonly Shared[], logRatio: number, count: number): Tails {
+/** The first group's count over all strata at one ratio of rates, as far as its steps are not negligible. */
+interface Sum {
+	readonly logRatio: number;
+	readonly from: number;
+	readonly steps: Float64Array;
+}
+
+const spreadOf = (shared: readonly Shared[], logRatio: number): number =>
+	Math.sqrt(
+		shared.reduce((sum, one) => {
+			const share = shareOf(one, logRatio);
+			return sum + one.events * share * (1 - share);
+		}, 0)
+	);
+
+function sumAt(shared: readonly Shared[], logRatio: number): Sum {
 	let from = 0;
 	let steps: Float64Array = Float64Array.of(1);
 	for (const one of shared) {
 		const binomial = binomialSteps(one.events, shareOf(one, logRatio));
-		steps = convolved(steps, binomial.steps);
-		from += binomial.from;
+		const all = convolved(steps, binomial.steps);
+		const [first, last] = notNegligible(all);
+		steps = all.subarray(first, last + 1);
+		from += binomial.from + first;
 	}
-	const sum = (some: Float64Array) => some.reduce((total, step) => total + step, 0);
-	const at = Math.min(steps.length, Math.max(0, count - from));
-	const all = sum(steps);
-	const inside = (p: number) => Math.min(1 - Number.EPSILON, Math.max(Number.MIN_VALUE, p)); // so that it has a logit
-	return {
-		atMost: inside(sum(steps.subarray(0, count < from ? 0 : at + 1)) / all),
-		atLeast: inside(sum(steps.subarray(at)) / all)
+	return { logRatio, from, steps };
+}
+
+function notNegligible(steps: Float64Array): [number, number] {
+	const least = NEGLIGIBLE * steps.reduce((most, step) => Math.max(most, step), 0);
+	let [first, last] = [0, steps.length - 1];
+	while (steps[first] < least) first++;
+	while (steps[last] < least) last--;
+	return [first, last];
+}
+
+/**
+ * Tails at any ratio. With the totals given, a ratio turns every step k by ratioᵏ alone, so that one convolution serves all
+ * ratios near it.
+ */
+function tailsNear(shared: readonly Shared[], count: number): (logRatio: number) => Tails {
+	let last: Sum | undefined;
+	return (logRatio) => {
+		if (!last || Math.abs(logRatio - last.logRatio) > NEAR / Math.max(LEAST_SPREAD, spreadOf(shared, last.logRatio)))
+			last = sumAt(shared, logRatio);
+		const { from, steps } = last;
+		const turn = logRatio - last.logRatio;
+		const at = Math.min(steps.length, Math.max(0, count - from));
+		let [below, own, above] = [0, 0, 0];
+		for (let k = 0; k < steps.length; k++) {
+			const step = steps[k] * Math.exp(turn * (k - at));
+			if (k < at || count < from) below += step;
+			else if (k === at) own = step;
+			else above += step;
+		}
+		if (count < from) [below, above] = [0, below]; // all of it lies above the count
+		const all = below + own + above;
+		const inside = (p: number) => Math.min(1 - Number.EPSILON, Math.max(Number.MIN_VALUE, p)); // so that it has a logit
+		return { atMost: inside((below + own) / all), atLeast: inside((own + above) / all) };
 	};
 }
 
@@ -128,20 +188,25 @@ function binomialSteps(n: number, share: number): { readonly from: number; reado
 
 function convolved(one: Float64Array, other: Float64Array): Float64Array {
 	const sums = new Float64Array(one.length + other.length - 1);
-	for (let i = 0; i < one.length; i++) for (let j = 0; j < other.length; j++) sums[i + j] += one[i] * other[j];
+	const [many, few] = one.length > other.length ? [one, other] : [other, one];
+	for (let i = 0; i < few.length; i++) {
+		const times = few[i];
+		const into = sums.subarray(i, i + many.length);
+		for (let j = 0; j < many.length; j++) into[j] += times * many[j];
+	}
 	return sums;
 }
 
 // Where a monotone function of a logarithm crosses nought: false position, the value at an end that stays twice being halved.
 // Source: M. Dowell, P. Jarratt, BIT 11 (1971) 168–174. Rising where it is the tail from the count upwards, falling for the other.
-function crossing(f: (log: number) => number, start: number, side: keyof Tails): number {
+function crossing(f: (log: number) => number, start: number, side: keyof Tails, reach = 1): number {
 	const g = side === 'atLeast' ? f : (log: number) => -f(log);
-	let low = start - 1;
+	let low = start - reach;
 	let atLow = g(low);
-	for (let step = 2; atLow > 0 && step < FURTHEST; step *= 2) atLow = g((low -= step));
-	let high = start + 1;
+	for (let step = 2 * reach; atLow > 0 && step < FURTHEST; step *= 2) atLow = g((low -= step));
+	let high = start + reach;
 	let atHigh = g(high);
-	for (let step = 2; atHigh < 0 && step < FURTHEST; step *= 2) atHigh = g((high += step));
+	for (let step = 2 * reach; atHigh < 0 && step < FURTHEST; step *= 2) atHigh = g((high += step));
 	let stayed: 'low' | 'high' | undefined;
 	for (let turn = 0; turn < MOST_TURNS && high - low > CLOSE; turn++) {
 		const middle = (low * atHigh - high * atLow) / (atHigh - atLow);

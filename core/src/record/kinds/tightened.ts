@@ -74,7 +74,8 @@ export const tightenedBy = (
 	{ tightened }: Tightenings
 ): 'wrench' | 'feel' | undefined => {
 	if (!fastening || tightened.length === 0) return undefined;
-	return fastening.torqueNm === undefined || tightened.some(({ payload }) => payload.byFeel) ? 'feel' : 'wrench';
+	const standing = new Map(tightened.map(({ payload }) => [`${payload.pass}/${payload.bolt}`, payload]));
+	return fastening.torqueNm === undefined || [...standing.values()].some(({ byFeel }) => byFeel) ? 'feel' : 'wrench';
 };
 
 /** Whether a bolt can be tightened so: it is of this group, its turn has come, and what was typed is a torque. */

@@ -50,15 +50,25 @@
 		margin-top: 4px;
 	}
 	.btn {
-		flex-direction: column;
-		gap: 0;
-		padding: 2px;
-		font-size: 0.8rem;
+		gap: 4px;
+		padding: 1px 3px;
+		font-size: 0.78rem;
 		line-height: 1.1;
 	}
+	.btn span {
+		display: grid;
+		text-align: left;
+	}
 	svg {
-		height: 40px;
-		width: 60px;
+		flex: none;
+		height: 38px;
+		width: 57px;
+	}
+	/* Where so little room is left, the pattern itself is pressed again for its next grade. */
+	@container panels (height < 458px) {
+		.grades {
+			display: none;
+		}
 	}
 	path {
 		fill: none;

@@ -51,6 +51,9 @@
 <section aria-label="Look">
 	<header>
 		<h2>Look</h2>
+		{#if part.station.lookFor && shown === 'patterns'}
+			<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>
+		{/if}
 		<span class="faces" role="group" aria-label="What stands here">
 			{#if part.station.surface}
 				<button
@@ -75,7 +78,6 @@
 		<Notes {bench} {part} {locked} />
 		{#if Photos}<Photos {bench} photos={part.record.photos} {part} {locked} />{/if}
 	{:else}
-		{#if part.station.lookFor}<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>{/if}
 		<div class="patterns">
 			<button
 				type="button"
@@ -134,12 +136,14 @@
 	header {
 		display: flex;
 		align-items: center;
-		justify-content: space-between;
+		gap: 8px;
 		min-height: 44px;
 	}
 	.faces {
 		display: flex;
+		flex: none;
 		gap: 6px;
+		margin-left: auto;
 	}
 	.faces .btn {
 		padding: 0 0.7rem;
@@ -149,8 +153,10 @@
 		font-size: 0.8rem;
 		line-height: 1.2;
 		overflow: hidden;
-		white-space: nowrap;
-		text-overflow: ellipsis;
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: 2;
+		line-clamp: 2;
 	}
 	.patterns {
 		display: grid;

@@ -45,9 +45,9 @@
 	<span class="end open">▸</span> running; dashed: fitted before the record began
 </p>
 <div class="lines" role="list" aria-label="Part lives over {formatNumber(hoursNow)} pump hours">
-	{#each shown as { station, cylinder, lives } (`${station.key}/${cylinder}`)}
+	{#each shown as { station, cylinder, lives }, i (`${station.key}/${cylinder}`)}
 		<div class="place" role="listitem">
-			<span class="name">{cylinder <= 1 ? station.name : ''}</span>
+			<span class="name">{shown[i - 1]?.station === station ? '' : station.name}</span>
 			<span class="figures">{cylinder || ''}</span>
 			<span class="track">
 				{#each lives as life (life.part)}

@@ -287,6 +287,7 @@
 		display: none;
 	}
 	.panels {
+		container: panels / size;
 		flex: 1;
 		min-height: 0;
 		display: grid;

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { cell, goTo, inFull, openMat, reading, receivePump, signOffAll } from './job';
 import { accounts, pageOf } from './people';
 
@@ -184,4 +184,47 @@ test('a click on nothing signed off records nothing: the mat says what comes fir
 	await expect(page.getByText('Stored pressure injects fluid')).toBeVisible();
 	await page.getByRole('link', { name: 'To the mat' }).click();
 	await expect(page.getByText('Not safe to work on yet')).toHaveCount(0);
+});
+
+test('twelve tabs of one browser share one stream: a save goes through, and its other tab hears of it', async ({
+	browser
+}) => {
+	test.setTimeout(180_000);
+	const page = await pageOf(browser, 'technician');
+	await openMat(page);
+	const mat = page.url();
+	await page.goto('/');
+	const jobs = await page
+		.getByRole('link')
+		.evaluateAll((links) => [
+			...new Set(links.flatMap((link) => /^\/jobs\/[0-9a-f-]{36}/.exec(link.getAttribute('href') ?? '')?.[0] ?? []))
+		]);
+	expect(jobs.length).toBeGreaterThanOrEqual(10);
+	const tabs: Page[] = [];
+	for (const path of jobs.slice(0, 10)) {
+		const tab = await page.context().newPage();
+		tabs.push(tab);
+		await tab.goto(`${path}/inspect`);
+		await expect(tab.getByText('All saved')).toBeVisible();
+	}
+	await page.goto(mat);
+	const twin = await page.context().newPage();
+	await twin.goto(mat);
+	for (const one of [page, twin]) await cell(one, 'Ceramic plunger, cylinder 2').click();
+	await page
+		.getByRole('region', { name: 'Look' })
+		.getByRole('button', { name: /Scale or residue/ })
+		.click();
+	await expect(page.getByText('All saved')).toBeVisible();
+	const seen = twin.getByRole('region', { name: 'Look' }).getByRole('button', { name: /Scale or residue/ });
+	await expect(seen).toContainText('slight');
+	// The first tab held the stream: another takes it over.
+	await page.close();
+	await twin
+		.getByRole('region', { name: 'Look' })
+		.getByRole('button', { name: /Scale or residue/ })
+		.click();
+	await expect(seen).toContainText('moderate');
+	await expect(twin.getByText('All saved')).toBeVisible();
+	await Promise.all(tabs.map((tab) => tab.close()));
 });

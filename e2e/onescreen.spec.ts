@@ -146,10 +146,11 @@ const outside = (page: Page) =>
 		}
 		within('direction', document.querySelector('.direction'));
 		// The pictures of a finding's grades stand only where they have room.
-		const shown = Array.from(region('Look').querySelectorAll('button')).filter((one) => one.getClientRects().length > 0);
+		const shown = Array.from(region('Look').querySelectorAll('button')).filter(
+			(one) => one.getClientRects().length > 0
+		);
 		if (shown.length < 3) faults.push('Look is empty');
-		for (const button of shown)
-			within(`Look: ${button.textContent?.trim()}`, button, touch);
+		for (const button of shown) within(`Look: ${button.textContent?.trim()}`, button, touch);
 		const measure = region('Measure');
 		if (measure.querySelector('input')) {
 			within('reading', measure.querySelector('input'), touch);

@@ -131,7 +131,26 @@ test('a lead invites somebody, who signs in; another role ends their session at 
 	await theirs.goto('/signin');
 	await theirs.getByLabel('E-mail').fill(email);
 	await theirs.getByLabel('Password').fill(password);
-	await theirs.getByRole('button', { name: 'Sign in' }).click();
+	await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
+	// The first password was told by somebody else: nothing else before it is changed, and not to one that is guessed quickly.
+	await expect(theirs.getByText('Somebody else has seen your password')).toBeVisible();
+	await theirs.goto('/pumps');
+	await expect(theirs).toHaveURL(/settings/);
+	const change = async (next: string) => {
+		await theirs.getByLabel('Password now').fill(password);
+		await theirs.getByLabel('New password').fill(next);
+		await theirs.getByRole('button', { name: 'Change the password' }).click();
+	};
+	for (const weak of ['password12', 'aaaaaaaaaa', `Ebba ${salt}`]) {
+		await change(weak);
+		await expect(theirs.getByText('This password is guessed quickly')).toBeVisible();
+	}
+	const own = 'plover ladle quarry mast';
+	await change(own);
+	await expect(theirs).toHaveURL(/signin/);
+	await theirs.getByLabel('E-mail').fill(email);
+	await theirs.getByLabel('Password').fill(own);
+	await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
 	await expect(theirs.getByRole('link', { name: 'Receive a pump' })).toBeVisible();
 
 	await page.getByRole('button', { name: `Change: Ebba ${salt}` }).click();

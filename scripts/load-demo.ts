@@ -74,6 +74,7 @@ async function addPerson(
 		emailVerified: true,
 		image: null,
 		active: true,
+		firstPassword: false,
 		...common
 	} as never);
 	const password = await hashPassword(demoPassword);
@@ -85,7 +86,7 @@ async function addPerson(
 		password,
 		...common
 	});
-	return { id, name, role, shopId, preferences: {} };
+	return { id, name, role, shopId, preferences: {}, firstPassword: false };
 }
 
 async function addShop(name: string, currency: string): Promise<ShopScope> {

@@ -35,6 +35,7 @@ await db.models.user.create({
 	emailVerified: true,
 	image: null,
 	active: true,
+	firstPassword: false,
 	role: 'technician',
 	preferences: {},
 	createdAt: now,

@@ -75,6 +75,7 @@ export async function addPerson(db: Database, shopId: string, role: Role, shopNa
 		emailVerified: true,
 		image: null,
 		active: true,
+		firstPassword: false,
 		role,
 		preferences: {},
 		...dates
@@ -88,7 +89,7 @@ export async function addPerson(db: Database, shopId: string, role: Role, shopNa
 		password,
 		...dates
 	});
-	return { id, name: `${role} of ${shopName}`, role, shopId, preferences: {} };
+	return { id, name: `${role} of ${shopName}`, role, shopId, preferences: {}, firstPassword: false };
 }
 
 let serial = 0;

@@ -47,12 +47,19 @@ function refuseTooLarge(routeId: string | null, request: Request): void {
 		error(413, 'This is larger than 4 MB and was not read. Send less at once.');
 }
 
+// Until the password is one's own.
+const whileFirstPassword: readonly string[] = ['/settings', '/signout'];
+
 function refuseUnlessAllowed(routeId: string | null, method: string, user: App.Locals['user']): void {
 	if (routeId === null) return; // no such page: the framework answers 404
 	if (publicRoutes.includes(routeId)) return;
 	if (!user) {
 		if (method === 'GET') redirect(303, '/signin');
 		error(401, 'You are signed out. Sign in again; what you typed is kept.');
+	}
+	if (user.firstPassword && !whileFirstPassword.includes(routeId)) {
+		if (method === 'GET') redirect(303, '/settings');
+		error(403, 'Choose a password of your own under Settings first.');
 	}
 	const action = routeActions[routeId]?.[method === 'HEAD' ? 'GET' : (method as 'GET' | 'POST')];
 	if (!action || !may(user.role, action)) {

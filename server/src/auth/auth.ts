@@ -29,6 +29,7 @@ function createAuth(db: Database) {
 				shopId: { type: 'string', required: true, input: false },
 				role: { type: [...roles], required: true, input: false },
 				active: { type: 'boolean', required: true, input: false },
+				firstPassword: { type: 'boolean', required: true, input: false },
 				preferences: { type: 'json', required: true, input: false }
 			}
 		},
@@ -54,15 +55,18 @@ export interface SignedIn {
 	readonly role: Role;
 	readonly shopId: string;
 	readonly preferences: Preferences;
+	/** Signed in with a password that somebody else has seen: it has to be changed before anything else. */
+	readonly firstPassword: boolean;
 }
 
 /** Who is signed in by these cookies, or undefined. */
 export async function whoIs(headers: Headers): Promise<SignedIn | undefined> {
 	const session = await auth().api.getSession({ headers });
 	if (!session) return undefined;
-	const { id, name, role, shopId, active, preferences } = session.user;
+	const { id, name, role, shopId, active, preferences, firstPassword } = session.user;
 	if (!active) return undefined;
-	return { id, name, role: role as Role, shopId, preferences: (preferences ?? {}) as Preferences };
+	const own = (preferences ?? {}) as Preferences;
+	return { id, name, role: role as Role, shopId, preferences: own, firstPassword };
 }
 
 export type SignInResult =

@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '../db/connection';
-import { changePassword, setActive } from '../people';
+import { changePassword, invite, resetPassword, setActive } from '../people';
 import { purgeSignIn } from './purge';
 import { freshDatabase, makeShop, PASSWORD, type TestShop } from '../testing';
 
+const STRONG = 'plover ladle quarry mast';
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
 let auth: typeof import('../auth/auth');
@@ -97,16 +98,45 @@ describe('sign-in', () => {
 	it('everywhere ends where the password changes', async () => {
 		const cookies = [await signedIn(PASSWORD), await signedIn(PASSWORD, '198.51.100.3')];
 		const { id } = shop.people.technician;
-		expect(await changePassword(shop.scope, id, 'wrong', 'a longer one')).toBe('wrongPassword');
+		expect(await changePassword(shop.scope, id, 'wrong', STRONG)).toBe('wrongPassword');
 		expect(await auth.whoIs(cookies[0])).toBeDefined();
-		expect(await changePassword(shop.scope, id, PASSWORD, 'a longer one')).toBe('changed');
+		expect(await changePassword(shop.scope, id, PASSWORD, STRONG)).toBe('changed');
 		for (const one of cookies) expect(await auth.whoIs(one)).toBeUndefined();
 		expect((await attempt(PASSWORD, '198.51.100.4')).kind).toBe('refused');
-		expect((await attempt('a longer one', '198.51.100.4')).kind).toBe('signedIn');
-		await changePassword(shop.scope, id, 'a longer one', PASSWORD);
+		expect((await attempt(STRONG, '198.51.100.4')).kind).toBe('signedIn');
+		const back = { password: await auth.hashPassword(PASSWORD) };
+		await database.db.models.account.update(back, { where: { userId: id } });
 		const guesses = [];
-		for (let i = 0; i < 12; i++) guesses.push(await changePassword(shop.scope, id, 'guess', 'a longer one'));
+		for (let i = 0; i < 12; i++) guesses.push(await changePassword(shop.scope, id, 'guess', `${STRONG} ${i}`));
 		expect([guesses[0], guesses.at(-1)]).toEqual(['wrongPassword', 'tooMany']);
+	});
+	it('with a first password says so until it is changed; a lost one is given anew from the server', async () => {
+		const asked = { name: 'Tova Brandt', email: 'tova@harrow.example', role: 'lead' as const };
+		const invited = await invite(shop.scope, asked);
+		if (invited.kind !== 'invited') throw new Error(invited.kind);
+		const cookiesOf = async (password: string) => {
+			const result = await auth.signIn({ email: asked.email, password }, '198.51.100.7');
+			if (result.kind !== 'signedIn') throw new Error(result.kind);
+			return new Headers({
+				cookie: result.headers
+					.getSetCookie()
+					.map((cookie) => cookie.split(';')[0])
+					.join('; ')
+			});
+		};
+		const first = await auth.whoIs(await cookiesOf(invited.password));
+		expect(first?.firstPassword).toBe(true);
+		const change = (current: string, next: string) => changePassword(shop.scope, first!.id, current, next);
+		expect(await change(invited.password, invited.password)).toBe('sameAsBefore');
+		expect(await change(invited.password, 'Tova Brandt1')).toBe('guessedQuickly');
+		expect(await change(invited.password, STRONG)).toBe('changed');
+		const own = await cookiesOf(STRONG);
+		expect((await auth.whoIs(own))?.firstPassword).toBe(false);
+
+		expect(await resetPassword(database.db, 'nobody@harrow.example')).toBeUndefined();
+		const again = (await resetPassword(database.db, 'Tova@harrow.example'))!;
+		expect(await auth.whoIs(own)).toBeUndefined();
+		expect((await auth.whoIs(await cookiesOf(again)))?.firstPassword).toBe(true);
 	});
 	it('leaves nothing behind that has run out', async () => {
 		await signedIn(PASSWORD);

@@ -19,6 +19,7 @@ import * as shims from './migrations/0016-shims';
 import * as sheetsOfVersion3 from './migrations/0017-sheets-of-version-3';
 import * as gaugeTemperature from './migrations/0018-gauge-temperature';
 import * as photosOfStations from './migrations/0019-photos-of-stations';
+import * as firstPasswords from './migrations/0020-first-passwords';
 
 interface Migration {
 	readonly name: string;
@@ -45,7 +46,8 @@ const migrations: readonly Migration[] = [
 	shims,
 	sheetsOfVersion3,
 	gaugeTemperature,
-	photosOfStations
+	photosOfStations,
+	firstPasswords
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

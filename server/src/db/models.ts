@@ -307,6 +307,7 @@ export function defineModels(sequelize: Sequelize) {
 			emailVerified: flag,
 			image: text,
 			active: { ...flag, defaultValue: true },
+			firstPassword: { ...flag, defaultValue: false },
 			role: text,
 			preferences: { ...json, defaultValue: {} },
 			createdAt: date,

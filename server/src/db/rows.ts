@@ -25,6 +25,8 @@ export interface UserRow {
 	emailVerified: boolean;
 	image: string | null;
 	active: boolean;
+	/** Signs in with a password that somebody else has seen, and has to change it. */
+	firstPassword: boolean;
 	role: Role;
 	preferences: Preferences;
 	createdAt: Date;

@@ -67,6 +67,7 @@ export async function keepPeople(scope: ShopScope, people: JobFile['people']): P
 			emailVerified: false,
 			image: null,
 			active: false,
+			firstPassword: false,
 			role: 'viewer',
 			preferences: {},
 			createdAt: now,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@exetasis/server/people';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@exetasis/server/auth/passwords';
 import { numerals } from '$lib/ui/numbers';
 
 export const unitsSchema = z.object({

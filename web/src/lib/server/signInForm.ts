@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LONGEST_PASSWORD } from '@exetasis/server/people';
+import { LONGEST_PASSWORD } from '@exetasis/server/auth/passwords';
 import { wordsField } from '$lib/forms/fields';
 
 export const signInSchema = z.object({

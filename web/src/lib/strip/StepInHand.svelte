@@ -77,7 +77,8 @@
 			].map((one) => [one.caution.text, one] as const)
 		).values()
 	]);
-	const safe = $derived(step.blocking || blockedBy(steps, done).length === 0);
+	// What makes the pump safe gives way to no reason, and neither does what waits for it.
+	const safe = $derived(!step.blocking && blockedBy(steps, done).length === 0);
 	const onlyOrder = $derived(
 		safe && !shut && waits.length > 0 && left === 0 && cylinderLeft === undefined && (step.ways.length === 0 || way)
 	);

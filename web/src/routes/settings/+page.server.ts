@@ -10,6 +10,7 @@ import { scopeOf, userOf } from '$lib/server/request';
 export const load = async ({ locals }) => {
 	const { units = metric, numerals = 'point-space', hand = 'right', pad = 'touch' } = userOf(locals).preferences;
 	return {
+		firstPassword: userOf(locals).firstPassword,
 		unitsForm: await superValidate(units, zod4(unitsSchema), { id: 'units' }),
 		writtenForm: await superValidate({ numerals }, zod4(numeralsSchema), { id: 'numerals' }),
 		handsForm: await superValidate({ hand, pad }, zod4(handsSchema), { id: 'hands' }),
@@ -59,6 +60,9 @@ export const actions = {
 		const result = await changePassword(scopeOf(locals), userOf(locals).id, current, next);
 		if (result === 'tooMany')
 			return setError(form, 'current', 'Too many wrong attempts. Wait a quarter of an hour.', { status: 429 });
+		if (result === 'sameAsBefore') return setError(form, 'next', 'That is the password you have. Choose another.');
+		if (result === 'guessedQuickly')
+			return setError(form, 'next', 'This password is guessed quickly. Use four words that do not belong together.');
 		if (result === 'wrongPassword') return setError(form, 'current', 'That is not your password now. Try again.');
 		redirect(303, '/signin');
 	}

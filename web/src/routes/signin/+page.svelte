@@ -57,9 +57,11 @@
 			</p>
 			<div class="accounts">
 				{#each accounts as [address, role] (address)}
-					<button type="button" class="btn" onclick={() => ($form = { email: address, password: 'harrow-sound' })}
-						>{role}</button
-					>
+					<form method="post">
+						<input type="hidden" name="email" value={address} />
+						<input type="hidden" name="password" value="harrow-sound" />
+						<button class="btn">{role}</button>
+					</form>
 				{/each}
 			</div>
 		</div>
@@ -90,6 +92,7 @@
 	}
 	.accounts {
 		display: flex;
+		flex-wrap: wrap;
 		gap: 8px;
 		margin-top: 0.6rem;
 	}

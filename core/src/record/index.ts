@@ -46,6 +46,7 @@ export * from './problem';
 export * from './proved';
 export * from './reconcile';
 export * from './powerTools';
+export { nameText } from './nameText';
 export * from './sheet';
 export * from './sheetText';
 export * from './stepOrder';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { nameText } from './nameText';
 import { chosenSchema } from './sheet';
 
 /** Longest job file that is read, in bytes: some twenty photographs beside the log. */
@@ -8,6 +9,7 @@ const text = z
 	.string()
 	.max(4000)
 	.refine((one) => !one.includes('\0') && one.isWellFormed(), 'holds a character that cannot be stored');
+const name = nameText(200);
 const moment = z.iso.datetime({ offset: true });
 const hours = z.number().min(0).max(10_000_000);
 const count = z.number().int();
@@ -33,14 +35,14 @@ const partSchema = z.strictObject({
 	place,
 	type: text,
 	asFitted: z.record(z.string(), z.number()),
-	lot: text.nullable(),
-	supplier: text.nullable(),
-	kit: text.nullable()
+	lot: name.nullable(),
+	supplier: name.nullable(),
+	kit: name.nullable()
 });
 
 const gaugeSchema = z.strictObject({
-	name: text.min(1),
-	kind: text,
+	name: name.min(1),
+	kind: name,
 	resolution: z.number().positive(),
 	repeatability: z.number().min(0),
 	repeatabilityDof: z.number().positive(),
@@ -50,7 +52,7 @@ const gaugeSchema = z.strictObject({
 	certificates: z
 		.array(
 			z.strictObject({
-				certificate: text,
+				certificate: name,
 				calibratedOn: z.iso.date(),
 				dueOn: z.iso.date(),
 				expandedU: z.number().positive(),
@@ -72,9 +74,9 @@ export const jobFileSchema = z.strictObject({
 	version: z.literal(1),
 	sheet: facts,
 	pump: z.strictObject({
-		serial: text.min(1),
-		site: text.nullable(),
-		tag: text.nullable(),
+		serial: name.min(1),
+		site: name.nullable(),
+		tag: name.nullable(),
 		duty: dutySchema,
 		variants: chosenSchema
 	}),

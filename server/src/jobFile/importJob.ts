@@ -13,6 +13,7 @@ import {
 } from '@exetasis/core/record';
 import { projectWithdrawn } from '../benchLog/withdrawals';
 import type { RestedOn } from '../db/rows';
+import { restedOnFrom } from '../jobs/restedOn';
 import { codeOf, inTransaction, of, wasTaken, type ShopScope } from '../db/scope';
 import { benchOf } from '../jobs/bench';
 import { keepLog, keepPhotos } from './importLog';
@@ -78,7 +79,7 @@ async function take(scope: ShopScope, file: JobFile): Promise<string> {
 		releasedAt: releasedAt === null ? null : new Date(releasedAt),
 		releasedBy: releasedBy === null ? null : (named(releasedBy, ids) as string),
 		arrival: named(arrival, ids) as Partial<ArrivalFacts>,
-		restedOn: named(restedOn, ids) as RestedOn | null
+		restedOn: restedOnAs(named(restedOn, ids))
 	});
 	await keepParts(scope, { id: jobId, pumpId }, file, sheet, parts);
 	await keepPhotos(scope, jobId, file.photos, ids);
@@ -86,6 +87,13 @@ async function take(scope: ShopScope, file: JobFile): Promise<string> {
 	await projectWithdrawn(scope, jobId);
 	await mustBeJudged(scope, jobId);
 	return jobId;
+}
+
+function restedOnAs(value: unknown): RestedOn | null {
+	if (value === null) return null;
+	return (
+		restedOnFrom(value) ?? refuse({ kind: 'fault', path: 'job.restedOn', message: 'is not what a release rests on' })
+	);
 }
 
 // What every page of a job does: a file that breaks it is not taken in.

@@ -234,7 +234,17 @@ describe('a job as a file', () => {
 		[
 			'rules that nobody can judge by',
 			() => changed(released, (file) => (file.job.restedOn = {})),
-			{ kind: 'unworkable' }
+			{ kind: 'fault', path: 'job.restedOn' }
+		],
+		[
+			'a lead’s word that nobody could print',
+			() => changed(released, (file) => (file.job.restedOn.unbuilt = { steps: 'all', why: 7 })),
+			{ kind: 'fault', path: 'job.restedOn' }
+		],
+		[
+			'a serial number of two lines',
+			() => changed(released, (file) => (file.pump.serial = 'A-1\nATTENDEE:mailto:x@example.org')),
+			{ kind: 'fault', path: 'pump.serial' }
 		]
 	])('with %s is refused, and leaves nothing behind', async (name, text, refused) => {
 		const scope = await emptyShop(name);

@@ -7,6 +7,7 @@ import { earlierOnMat, type EarlierAtPlace } from '../db/sql/earlierOnMat';
 import { entriesOf } from '../benchLog/entries';
 import type { JobRow, PumpRow, RestedOn } from '../db/rows';
 import { of, type ShopScope } from '../db/scope';
+import { restedOnFrom } from './restedOn';
 import { earlierSizes } from '../db/sql/earlierSizes';
 import { matCells, type LaidCell } from '../db/sql/matCells';
 import { fleetOf, jobsOnRecord, METHOD } from '../fleet';
@@ -41,7 +42,8 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 		{ include: [{ association: 'pump', include: ['site'] }] }
 	);
 	if (!found) return undefined;
-	const { pump, modelSheetId, restedOn, shopId: _, ...job } = found;
+	const { pump, modelSheetId, restedOn: kept, shopId: _, ...job } = found;
+	const restedOn = kept === null ? undefined : restedOnFrom(kept);
 	const sheet = await pinnedSheet(scope, modelSheetId);
 	const inScope = stationsInScope(sheet, job).map(({ key }) => key);
 	// One after the other: inside a transaction they share its one connection.

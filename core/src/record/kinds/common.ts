@@ -12,7 +12,10 @@ export const words = z
 	.refine((text) => !text.includes('\0') && text.isWellFormed(), 'holds a character that cannot be stored');
 
 const EARLIEST = '1970-01-01T00:00:00Z';
-const LATEST = '9999-12-31T23:59:59.999Z';
+const LATEST = '2100-12-31T23:59:59.999Z';
+
+/** A tablet without a battery counts from 1970, sixty years behind: no clock is further off. */
+const MOST_OFFSET_MS = 70 * 366 * 86_400_000;
 
 /** What every entry carries. */
 export const common = {
@@ -20,9 +23,9 @@ export const common = {
 	job: id,
 	by: z.string().min(1).max(64),
 	/** The moment by the clock of the tablet that made it, right or wrong. */
-	at: z.iso.datetime().refine((at) => at >= EARLIEST && at <= LATEST, 'lies outside of the years 1970 to 9999'),
+	at: z.iso.datetime().refine((at) => at >= EARLIEST && at <= LATEST, 'lies outside of the years 1970 to 2100'),
 	/** What that clock was behind the server's when last compared, in ms; left out where nobody compared it. */
-	offsetMs: z.int().min(-1e13).max(1e13).optional(),
+	offsetMs: z.int().min(-MOST_OFFSET_MS).max(MOST_OFFSET_MS).optional(),
 	/** Counts this tablet's entries, to tell apart those of one moment. */
 	seq: z.int().min(0).optional()
 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { wordsField } from './fields';
+import { nameField } from './fields';
 
 /** Where a document belongs: the sheet as a whole, `step/KEY` or `station/KEY`. */
 export const attachSchema = z.object({
@@ -7,6 +7,6 @@ export const attachSchema = z.object({
 		.string()
 		.regex(/^(sheet|(step|station)\/[A-Za-z0-9]{1,60})$/, 'Choose where it belongs.')
 		.default('sheet'),
-	name: wordsField('Say what it shows, in a few words.', 120),
+	name: nameField('Say what it shows, in a few words.', 120),
 	file: z.string().default('')
 });

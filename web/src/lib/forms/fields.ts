@@ -1,10 +1,19 @@
 import { z } from 'zod';
 import { parseNumber, type NumberRange } from '@exetasis/core/quantity';
+import { nameText } from '@exetasis/core/record';
 import { numberSentence } from '../words/problems';
+
+const ONE_LINE = 'Type it on one line, without hidden characters.';
 
 /** A text that has to say something, with the sentence for when it does not. */
 export const wordsField = (sentence: string, most = 200) =>
 	z.string().trim().min(1, sentence).max(most, `At most ${most} characters.`);
+
+/** A name that has to be there, on one line. */
+export const nameField = (sentence: string, most: number) => nameText(most, ONE_LINE).min(1, sentence);
+
+/** A name that may be left out. */
+export const optionalName = (most: number) => nameText(most, ONE_LINE).default('');
 
 /** A number as people type it, kept as text until the form holds; `empty`: the sentence where nothing is typed. */
 export const numberField = (range: NumberRange, empty: string) =>

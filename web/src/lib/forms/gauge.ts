@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { gaugeKinds } from '@exetasis/core/part';
 import type { Certificate, GaugeFacts, NewGauge } from '@exetasis/server/gauges';
-import { dayField, numberField, numberIn, wordsField } from './fields';
+import { dayField, numberField, numberIn, nameField } from './fields';
 
 const spread = { least: 0, most: 1e4 };
 const step = { least: 1e-9, most: 1e4 };
@@ -11,7 +11,7 @@ const coverage = { least: 1, most: 10 };
 
 /** What a gauge is worth, in the unit in which its kind reads. */
 const facts = {
-	name: wordsField('Give it the name that stands on it.', 80),
+	name: nameField('Give it the name that stands on it.', 80),
 	kind: z.enum(gaugeKinds, 'Choose what kind of gauge it is.'),
 	resolution: numberField(step, 'Type the smallest step that it shows.'),
 	repeatability: numberField(
@@ -30,7 +30,7 @@ const certificate = {
 	dueOn: dayField,
 	expandedU: numberField(spread, 'Type the expanded uncertainty of the certificate.'),
 	k: numberField(coverage, 'Type the coverage factor of the certificate, most often 2.'),
-	certificate: wordsField('Type the number of the certificate.', 120)
+	certificate: nameField('Type the number of the certificate.', 120)
 };
 const later = { message: 'It is due after it was calibrated.', path: ['dueOn'] };
 

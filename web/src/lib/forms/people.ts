@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import type { Role } from '@exetasis/server/access';
-import { wordsField } from './fields';
+import { nameField } from './fields';
 
 export const roles = ['technician', 'lead', 'viewer'] as const satisfies readonly Role[];
-const name = wordsField('Type the name.', 80);
+const name = nameField('Type the name.', 80);
 const role = z.enum(roles, 'Choose a role.');
 
 export const inviteSchema = z.object({

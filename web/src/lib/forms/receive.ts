@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { optionalName } from './fields';
 import {
 	arrivalFactsSchema,
 	chosenSchema,
@@ -19,10 +20,10 @@ export const receiveSchema = z
 		}),
 		/** The chosen pump in words, so that it stands there again. */
 		pumpLine: optional,
-		serial: optional,
+		serial: optionalName(120),
 		model: optional,
 		site: z.uuid().or(z.literal('')).default(''),
-		tag: optional,
+		tag: optionalName(120),
 		/** How far the job goes: a scope of the model's sheet. */
 		scope: z.string().max(60).default(''),
 		/** What the sheet asks of this very pump, as JSON. */

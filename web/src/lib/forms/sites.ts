@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { wordsField } from './fields';
+import { nameField } from './fields';
 
 export const siteSchema = z.object({
 	id: z.uuid().or(z.literal('')).default(''),
-	name: wordsField('Type the site’s name.', 120)
+	name: nameField('Type the site’s name.', 120)
 });
 export const moveSchema = z.object({
 	site: z.uuid().or(z.literal('')).default(''),

@@ -228,3 +228,32 @@ test('twelve tabs of one browser share one stream: a save goes through, and its 
 	await expect(twin.getByText('All saved')).toBeVisible();
 	await Promise.all(tabs.map((tab) => tab.close()));
 });
+
+test('what was never opened before opens without the network: notes, dialogs, the pages of the job', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	let fetched = Date.now();
+	page.on('requestfinished', () => (fetched = Date.now()));
+	await openMat(page);
+	// Once the page is idle it fetches the rest by itself.
+	await expect.poll(() => Date.now() - fetched, { timeout: 30_000 }).toBeGreaterThan(3000);
+	await page.context().setOffline(true);
+	await cell(page, 'Ceramic plunger, cylinder 2').click();
+	const look = page.getByRole('region', { name: 'Look' });
+	await look.getByRole('button', { name: /^Notes/ }).click();
+	await look.getByRole('textbox', { name: 'Note on this part' }).fill('Dry');
+	await look.getByRole('button', { name: 'Save note' }).click();
+	await expect(look.getByLabel('Photograph of this part')).toBeAttached();
+	await page.getByRole('button', { name: 'Why, in full' }).click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+	await page.getByRole('button', { name: 'Find' }).click();
+	await expect(page.getByRole('dialog')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await page.getByRole('link', { name: 'Prove' }).click();
+	await expect(page.getByRole('region', { name: 'Test sheet' })).toBeVisible();
+	await page.getByRole('link', { name: 'Strip' }).click();
+	await expect(page.getByRole('list', { name: 'Steps' })).toBeVisible();
+	await page.context().setOffline(false);
+	await expect(page.getByText('All saved')).toBeVisible({ timeout: 60_000 });
+});

@@ -5,11 +5,14 @@ import { pageOf } from './people';
 const surface = (page: Page) => page.getByRole('region', { name: 'Surface' });
 const judge = (page: Page) => page.getByRole('region', { name: 'Judge' });
 
-const openSurface = (page: Page) =>
-	page
-		.getByRole('region', { name: 'Look' })
-		.getByRole('button', { name: /^Surface/ })
-		.click();
+async function openSurface(page: Page): Promise<void> {
+	const button = page.getByRole('region', { name: 'Look' }).getByRole('button', { name: /^Surface/ });
+	// A page that was just loaded may not hear the first click yet.
+	await expect(async () => {
+		if ((await surface(page).count()) === 0) await button.click();
+		await expect(surface(page)).toBeVisible({ timeout: 2000 });
+	}).toPass();
+}
 
 async function read(page: Page, size: RegExp, value: string) {
 	const measure = page.getByRole('region', { name: 'Measure' });

@@ -84,7 +84,7 @@
 				</header>
 				{#if all.length === 0}
 					<p>
-						No photograph yet. Take one of this part and one of a new part beside it. A new part's photograph is offered
+						No photograph yet. Take one of this part and one of a new part beside it. A new part’s photograph is offered
 						at every later rebuild of this model.
 					</p>
 				{:else}

@@ -6,6 +6,7 @@
 	import Bar from '$lib/bar/Bar.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
+	import { preloadJob } from './preload';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import Tabs from '$lib/ui/Tabs.svelte';
@@ -17,6 +18,7 @@
 	const bench = $derived(new BenchState(data.bench, data.user!.id, outboxOf()));
 	provideBench(() => bench);
 	$effect(() => bench.follower.start());
+	$effect(() => preloadJob(data.bench.job.id));
 
 	const job = $derived(data.bench.job);
 	const stages = $derived([

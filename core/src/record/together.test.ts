@@ -347,6 +347,8 @@ describe('a build step', () => {
 	it('is signed off only with its parts in, its bolts tight and what it comes after done', () => {
 		const job = bench(marram, 'packing');
 		expect(job.take(sign('level'))).toMatchObject({ code: 'stepTooEarly' });
+		expect(job.take(sign('ringsFirst'))).toMatchObject({ code: 'stepUnanswered' });
+		job.log.push(entry('answer', { step: 'ringsFirst', ask: 0, value: true }));
 		expect(job.take(sign('ringsFirst'))).toMatchObject({ code: 'notAllIn', cylinder: 1 });
 		for (const cylinder of [1, 2, 3])
 			for (const station of ['retainerGasket', 'retainerORing', 'retainerBackup', 'plunger', 'plungerRetainer'])

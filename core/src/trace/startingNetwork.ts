@@ -159,7 +159,7 @@ const findings: FindingNode[] = [
 		['pryMark', 'residue', 'scoredBore'],
 		0.02
 	),
-	mark('ceramicCracked', 'Ceramic cracked without scores', ['plunger', 'sleeve'], ['crack', 'chip'], 0.02),
+	mark('ceramicCracked', 'Ceramic cracked without scores', ['plunger', 'sleeve', 'cylinder'], ['crack', 'chip'], 0.02),
 	mark(
 		'lowSealWorn',
 		'Low-pressure seal worn or weeping',
@@ -292,6 +292,7 @@ const causes: Cause[] = [
 	cause('rodOutOfLine', 'Rod or crosshead out of line', 'cylinder', 'service', 'late', [0.02, 0.005], { sealOneSided: 0.8, plungerOneSided: 0.7, runout: 0.85, oilMetal: 0.3, oilSealBad: 0.2, driveWorn: 0.3, sealEarly: 0.3 }, 'Measure runout at the rod; put the crosshead or bearing right.'),
 	cause('pinched', 'Ring cut or pinched when assembled', 'cylinder', 'assembly', 'early', [0.03, 0.01], { ringPinched: 0.7, ringCut: 0.5 }, 'Grease the ring, use the sleeve, look before the head goes on.'),
 	cause('mixedUp', 'Part reversed, mixed up or of the wrong revision', 'cylinder', 'assembly', 'early', [0.02, 0.005], { foundWrong: 0.85, sealEarly: 0.3, springShort: 0.15, wrongPart: 0.5, dampingLost: 0.15, clampLost: 0.1, wickDry: 0.15, ropesAligned: 0.3 }, 'Lay the stack out in order; compare with the drawing.'),
+	cause('sideLoaded', 'Head pulled on or off askew', 'pump', 'assembly', 'early', [0.02, 0.005], { ceramicCracked: 0.4 }, 'Two blades opposite each other, the weight held, pulled straight; plungers level before it goes on.'),
 	cause('overTightened', 'Over-tightened', 'cylinder', 'assembly', 'early', [0.02, 0.005], { crushed: 0.7, ceramicCracked: 0.4, threadHurt: 0.4, headWarped: 0.15 }, 'Torque by wrench and in passes.'),
 	cause('workedLoose', 'Under-tightened, worked loose', 'cylinder', 'assembly', 'any', [0.02, 0.01], { loose: 0.7, ringNibbled: 0.3, seatHammered: 0.15, jointBlown: 0.3, cotterBroken: 0.3, clampLost: 0.15 }, 'Torque by wrench; renew what locks it.'),
 	cause('dirtyFace', 'Dirty or scratched sealing face at assembly', 'cylinder', 'assembly', 'early', [0.02, 0.005], { pryMark: 0.7, sealEarly: 0.25, runningFaceScarred: 0.3, threadSoiled: 0.3 }, 'Clean and look at the face before the seal goes in; no blades.'),

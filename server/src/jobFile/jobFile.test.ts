@@ -238,7 +238,8 @@ describe('a job as a file', () => {
 		],
 		[
 			'a lead’s word that nobody could print',
-			() => changed(released, (file) => (file.job.restedOn.unbuilt = { steps: 'all', why: 7 })),
+			() =>
+				changed(released, (file) => (file.job.restedOn = { ...file.job.restedOn, unbuilt: { steps: 'all', why: 7 } })),
 			{ kind: 'fault', path: 'job.restedOn' }
 		],
 		[

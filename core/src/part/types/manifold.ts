@@ -21,6 +21,7 @@ export const manifold: PartType = {
 	characteristics: [
 		...faceFlatness,
 		{ key: 'portWear', name: 'Port worn, widest', unit: 'mm', wears: 'up', instrument: 'caliper' },
+		{ key: 'packingBore', name: 'Packing bore', unit: 'mm', wears: 'up', instrument: 'bore gauge' },
 		{ key: 'pitDepth', name: 'Deepest pit', unit: 'mm', wears: 'up', instrument: 'dial indicator' }
 	]
 };

@@ -267,6 +267,7 @@ const answers: Record<string, Walked> = {
 	neededParts: of([inPlace]),
 	consumables: { args: [sheet, full], held: sheetIsChecked.concat('0') },
 	coverProgramme: of(toCover),
+	around: of(toCover, { K: 1 }),
 	coverWith: of(toCover, { K: 2 }),
 	uncovered: of(toCover),
 	readCover: of(toCover, { x0: 1, s0: 1 }),
@@ -676,7 +677,7 @@ answers.learningFleet = {
 
 // What checks others' conditions or is one, takes no numbers to be walked.
 const notWalked = [
-	...['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd'],
+	...['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd', 'nameText'],
 	...['endedAt', 'endedBetween', 'heldTo', 'hasEnded', 'isExact', 'withAge']
 ];
 // Infinite where the book says so: degrees of freedom that are known exactly.

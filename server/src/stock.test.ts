@@ -68,6 +68,19 @@ describe('the order of a job', () => {
 		const after = (await orderOf(shop.scope, job.id))!;
 		expect(after.problem.needs.find(({ station }) => station === 'sealCase')?.pieces).toBe(1);
 	});
+	it('covers the rest anew around what somebody wants: a kit by hand keeps none of the single parts that it holds', async () => {
+		const { job } = await renewed();
+		const cheapest = (await orderOf(shop.scope, job.id))!;
+		const price = (order: typeof cheapest) => coverWith(order.problem, order.bought).price;
+		const without = (await orderOf(shop.scope, job.id, { chosen: { 'MAR-P': 0 } }))!;
+		expect(without.bought['MAR-P']).toBe(0);
+		expect(coverWith(without.problem, without.bought).missing).toEqual([]);
+		expect(price(without)).toBeGreaterThan(price(cheapest));
+		// The kit again, by hand: what it holds is not bought besides.
+		const again = (await orderOf(shop.scope, job.id, { chosen: { 'MAR-P': 1 } }))!;
+		expect(price(again)).toBeCloseTo(price(cheapest), 6);
+		expect((await orderOf(shop.scope, job.id, { chosen: { 'of-another-shop': 3 } }))!.chosen).toEqual({});
+	});
 	it('gives new parts the lot and supplier of their bag', async () => {
 		const { technician } = shop.people;
 		const bench = await renewed();

@@ -86,6 +86,17 @@ export function uncovered(problem: CoverProblem): Uncovered[] {
 	});
 }
 
+/**
+ * What is left of a need once so much is bought whatever it costs, 0 of an offer included: the rest is covered by the other offers.
+ *
+ * Errors: as `coverWith`.
+ */
+export function around(problem: CoverProblem, chosen: Bought): CoverProblem {
+	checked(problem);
+	const { missing } = coverWith({ ...problem, stock: [] }, chosen);
+	return { ...problem, needs: missing, offers: problem.offers.filter(({ number }) => chosen[number] === undefined) };
+}
+
 /** How many of an offer cover all that it could. */
 const enoughOf = (offer: Offer, { needs }: CoverProblem): number =>
 	needs.reduce((most, { station, pieces }) => {

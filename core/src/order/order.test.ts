@@ -2,7 +2,16 @@
 import { describe, expect, it } from 'vitest';
 import { demoSheet } from '../decide/testing';
 import { entrySchema, fold, stationsInScope, together } from '../record';
-import { consumables, coverProgramme, coverWith, neededParts, readCover, uncovered, type CoverProblem } from '.';
+import {
+	around,
+	consumables,
+	coverProgramme,
+	coverWith,
+	neededParts,
+	readCover,
+	uncovered,
+	type CoverProblem
+} from '.';
 
 const kit = {
 	number: 'K',
@@ -98,6 +107,21 @@ describe('coverWith', () => {
 	});
 	it('refuses half a kit', () =>
 		expect(() => coverWith(problem, { K: 0.5 })).toThrow(expect.objectContaining({ argument: 'bought' })));
+});
+
+describe('around what somebody wants', () => {
+	it('the rest of the need is left, for the other offers', () => {
+		const left = around(problem, { K: 1 });
+		const held = kit.holds.find(({ station }) => station === 'seal')!.pieces;
+		const wanted = problem.needs.find(({ station }) => station === 'seal')!.pieces;
+		expect(left.needs.find(({ station }) => station === 'seal')?.pieces ?? 0).toBe(Math.max(0, wanted - held));
+		expect(left.offers.map(({ number }) => number)).not.toContain('K');
+	});
+	it('none of an offer leaves all of it to the others', () => {
+		const left = around(problem, { K: 0 });
+		expect(left.needs).toEqual(problem.needs);
+		expect(left.offers).toHaveLength(problem.offers.length - 1);
+	});
 });
 
 describe('uncovered', () => {

@@ -33,7 +33,7 @@ const MOST_INSPECTIONS = 1000;
 export function fixWorked(before: Inspected, since: Inspected, level = 0.95): FixWorked {
 	requireThat(level > 0 && level < 1, 'fixWorked', 'level', level, 'between 0 and 1');
 	for (const { events, inspections } of [before, since]) {
-		requireThat(Number.isInteger(events) && events >= 0 && events <= 1e5, 'fixWorked', 'events', events, 'a count');
+		requireThat(Number.isInteger(events) && events >= 0 && events <= 99_999, 'fixWorked', 'events', events, 'a count');
 		requireThat(
 			Number.isInteger(inspections) && inspections >= events && inspections <= 1e6,
 			'fixWorked',

@@ -1,4 +1,5 @@
 import {
+	around,
 	consumables,
 	neededParts,
 	uncovered,
@@ -17,6 +18,9 @@ export interface JobOrder {
 	readonly problem: CoverProblem;
 	/** The cheapest cover of all that can be had; undefined where none was found in time. */
 	readonly cheapest: Bought | undefined;
+	/** What somebody wants whatever it costs, by number of the offer, and all that is bought with it: the rest as cheaply as it comes. */
+	readonly chosen: Bought;
+	readonly bought: Bought;
 	/** False where the search for it was broken off: there may be a cheaper one. */
 	readonly proved: boolean;
 	readonly uncovered: readonly Uncovered[];
@@ -49,7 +53,11 @@ function offersOf({ sheet, job }: Bench): CoverProblem['offers'] {
  * What is to be ordered for a job, by the decisions that stand, of what is here within so many days where that is asked;
  * undefined where the shop has no such job.
  */
-export async function orderOf(scope: ShopScope, jobId: string, withinDays?: number): Promise<JobOrder | undefined> {
+export async function orderOf(
+	scope: ShopScope,
+	jobId: string,
+	{ withinDays, chosen = {} }: { readonly withinDays?: number; readonly chosen?: Bought } = {}
+): Promise<JobOrder | undefined> {
 	const bench = await benchOf(scope, jobId);
 	if (!bench) return undefined;
 	const { sheet, job, cells, entries } = bench;
@@ -72,16 +80,30 @@ export async function orderOf(scope: ShopScope, jobId: string, withinDays?: numb
 		...(withinDays === undefined ? {} : { withinDays })
 	};
 	const keys = new Set(consumables(sheet, job));
+	const known = new Set(problem.offers.map(({ number }) => number));
+	const kept = Object.fromEntries(Object.entries(chosen).filter(([number]) => known.has(number)));
 	const lacking = uncovered(problem);
 	const most = new Map(lacking.map(({ station, available }) => [station, available]));
 	const canBeHad = needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
-	const found = await cheapestCover({ ...problem, needs: canBeHad });
+	const wanted = { ...problem, needs: canBeHad };
+	const found = await cheapestCover(wanted);
+	const bought = Object.keys(kept).length > 0 ? await coverAround(wanted, kept) : (found?.bought ?? {});
 	return {
 		problem,
 		cheapest: found?.bought,
+		bought,
+		chosen: kept,
 		proved: found?.proved ?? false,
 		uncovered: lacking,
 		stock,
 		consumables: sheet.products.filter(({ key }) => keys.has(key)).map(({ name }) => name)
 	};
+}
+
+// The rest as cheaply as it comes; what nobody offers besides stays missing.
+async function coverAround(problem: CoverProblem, chosen: Bought): Promise<Bought> {
+	const rest = around(problem, chosen);
+	const most = new Map(uncovered(rest).map(({ station, available }) => [station, available]));
+	const needs = rest.needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
+	return { ...(await cheapestCover({ ...rest, needs }))?.bought, ...chosen };
 }

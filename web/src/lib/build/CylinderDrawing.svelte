@@ -4,7 +4,7 @@
 	import { inPump } from '@exetasis/core/record';
 	import { drawingOf } from '$lib/glyph/drawing';
 	import type { BenchState } from '$lib/log/bench.svelte';
-	import { BOX, cylinderSection } from './section';
+	import { BOX, cylinderSection, labelled } from './section';
 
 	interface Props {
 		bench: BenchState;
@@ -28,7 +28,18 @@
 
 	const WALL = 7; // of the housing above and below
 	const AXIS = WALL + BOX / 2;
-	const height = $derived(2 * WALL + BOX + (named ? 12 : 0));
+	const LINE = 11;
+	const nameOf = (key: string) => sheet.assemblies.find((one) => one.key === key)?.name ?? '';
+	const labels = $derived(
+		named
+			? labelled(
+					section.assemblies.map((one) => ({ ...one, name: nameOf(one.key) })),
+					section.width
+				)
+			: []
+	);
+	const lines = $derived(labels.reduce((most, { line }) => Math.max(most, line + 1), 0));
+	const height = $derived(2 * WALL + BOX + (lines > 0 ? 1 + LINE * lines : 0));
 	const THICK: Readonly<Record<string, number>> = { rod: 5, sleeve: 13 };
 	const thick = (type: string) => THICK[type] ?? 11;
 </script>
@@ -41,9 +52,9 @@
 	{#each section.assemblies as { key, from, to } (key)}
 		<rect class="wall" x={from + 0.5} y="0.5" width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />
 		<rect class="wall" x={from + 0.5} y={WALL + BOX} width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />
-		{#if named}<text x={(from + to) / 2} y={height - 2}
-				>{sheet.assemblies.find((one) => one.key === key)?.name ?? ''}</text
-			>{/if}
+	{/each}
+	{#each labels as { key, at, line } (key)}
+		<text x={at} y={2 * WALL + BOX + LINE * (line + 1) - 2}>{nameOf(key)}</text>
 	{/each}
 	<path class="axis" d="M-2 {AXIS}H{section.width + 2}" />
 	{#each section.pieces as { station, from, to, through } (station.key)}

@@ -41,10 +41,15 @@
 		const ticking = setInterval(look, 1000);
 		return () => clearInterval(ticking);
 	});
+	let height = $state(0);
+	// Pages that fill the window leave it its room.
+	$effect(() => {
+		document.documentElement.style.setProperty('--timers', `${timers.length > 0 ? height : 0}px`);
+	});
 </script>
 
 {#if timers.length > 0}
-	<div class="timers" role="timer" aria-label="Times that run out">
+	<div class="timers" role="timer" aria-label="Times that run out" bind:clientHeight={height}>
 		{#each timers as { job, step, pump, todo, until } (job + step)}
 			<a href="/jobs/{job}/build" class:over={until <= now}
 				><b class="figures">{timeLeft(until, now)}</b> {pump}: {todo}</a
@@ -54,25 +59,28 @@
 {/if}
 
 <style>
+	/* Above the page, not over it: nothing that is pressed lies under it. */
 	.timers {
-		position: fixed;
-		right: 10px;
-		bottom: 10px;
+		position: sticky;
+		top: 0;
 		z-index: 20;
-		display: grid;
-		gap: 4px;
-		max-width: min(26rem, 90vw);
+		display: flex;
+		flex-wrap: wrap;
+		background: var(--sheet);
 	}
 	a {
-		display: block;
-		padding: 10px 14px;
-		background: var(--sheet);
-		border: 2px solid var(--mark);
+		flex: 1 1 20rem;
+		min-width: 0;
+		padding: 11px 14px;
+		border-bottom: 3px solid var(--mark);
 		color: var(--ink);
 		line-height: 1.25;
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
 	}
 	a.over {
-		border: 3px solid var(--pencil);
+		border-bottom-color: var(--pencil);
 		font-weight: 650;
 	}
 </style>

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readSheet, type ModelSheet, type Station } from '@exetasis/core/record';
-import { BOX, cylinderSection } from './section';
+import { BOX, cylinderSection, labelled } from './section';
 
 const folder = new URL('../../../../demo/sheets/', import.meta.url);
 const sheets = readdirSync(folder)
@@ -47,6 +47,26 @@ describe('a cylinder in section', () => {
 			const inLine = pieces.filter(({ through }) => !through);
 			for (const [i, one] of inLine.entries()) expect(one.from).toBe(inLine[i - 1]?.to ?? 0);
 			expect(pieces.every(({ from, to }) => from >= 0 && to > from && to <= width)).toBe(true);
+		}
+	);
+	it.each(sheets.map((sheet) => [sheet.model, sheet] as const))(
+		'of %s names its assemblies so that no name meets another',
+		(_, sheet) => {
+			const { assemblies, width } = cylinderSection(sheet.stations.filter(({ per }) => per === 'cylinder'));
+			const names = assemblies.map((one) => ({
+				...one,
+				name: sheet.assemblies.find(({ key }) => key === one.key)!.name
+			}));
+			const labels = labelled(names, width).map((label) => {
+				const half = Math.min(width / 2, names.find(({ key }) => key === label.key)!.name.length * 2.5);
+				return { ...label, from: label.at - half, to: label.at + half };
+			});
+			for (const [i, one] of labels.entries()) {
+				expect(one.from).toBeGreaterThanOrEqual(-1e-9);
+				expect(one.to).toBeLessThanOrEqual(width + 1e-9);
+				for (const other of labels.slice(i + 1))
+					if (other.line === one.line) expect(other.from >= one.to || other.to <= one.from).toBe(true);
+			}
 		}
 	);
 });

@@ -38,6 +38,33 @@ const WIDTH = 34;
 
 const widthOf = (type: PartTypeKey): number => (rings.includes(type) ? RING_WIDTH : WIDTH);
 
+/** A name under the drawing: where its middle lies, and in which line it stands so that it meets no other. */
+export interface Label {
+	readonly key: string;
+	readonly at: number;
+	readonly line: number;
+}
+
+const LETTER = 5; // of a label's type, on average
+
+/** Sets names under what they name, each in the first line in which it meets no other, and none beyond the drawing's ends. */
+export function labelled(
+	names: readonly { readonly key: string; readonly name: string; readonly from: number; readonly to: number }[],
+	width: number
+): Label[] {
+	const ends: number[] = [];
+	return names
+		.toSorted((a, b) => a.from + a.to - b.from - b.to)
+		.map(({ key, name, from, to }) => {
+			const half = Math.min(width / 2, (name.length * LETTER) / 2);
+			const at = Math.min(width - half, Math.max(half, (from + to) / 2));
+			const free = ends.findIndex((end) => at - half >= end + LETTER);
+			const line = free < 0 ? ends.length : free;
+			ends[line] = at + half;
+			return { key, at, line };
+		});
+}
+
 /** Lays a cylinder's stations out along its axis: one behind the other, what runs in them through them all. */
 export function cylinderSection<S extends Drawn>(stations: readonly S[]): CylinderSection<S> {
 	const fitting = ({ key }: S) => stations.filter(({ mates }) => mates.includes(key));

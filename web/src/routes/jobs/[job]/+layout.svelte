@@ -138,7 +138,7 @@
 	.fills {
 		display: flex;
 		flex-direction: column;
-		height: calc(100dvh - 50px);
+		height: calc(100dvh - 50px - var(--timers, 0px));
 		padding-block: 4px 0;
 	}
 	@media (max-width: 1000px) {
@@ -163,7 +163,7 @@
 			border-top: 1.5px solid var(--ink);
 		}
 		.fills {
-			height: calc(100dvh - 98px);
+			height: calc(100dvh - 98px - var(--timers, 0px));
 		}
 	}
 </style>

@@ -3,7 +3,8 @@ import { message, setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { orderOf } from '@exetasis/server/jobs/order';
 import { takeFromStock } from '@exetasis/server/stock';
-import { takeSchema } from '$lib/forms/order';
+import type { Bought } from '@exetasis/core/order';
+import { boughtSchema, takeSchema } from '$lib/forms/order';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
@@ -13,10 +14,20 @@ function daysFrom(url: URL): number | undefined {
 	return Number.isInteger(days) && days >= 0 && days <= 1000 ? days : undefined;
 }
 
-export const load = async ({ locals, params, url }) => ({
-	within: daysFrom(url),
-	order: found(await orderOf(scopeOf(locals), idFrom(params.job), daysFrom(url)))
-});
+/** Counts that somebody wants whatever they cost, by number of the offer. */
+function chosenFrom(url: URL): Bought {
+	try {
+		return boughtSchema.parse(JSON.parse(url.searchParams.get('chosen') ?? '{}'));
+	} catch {
+		return {}; // an address that somebody has changed by hand
+	}
+}
+
+export const load = async ({ locals, params, url }) => {
+	const withinDays = daysFrom(url);
+	const asked = { ...(withinDays === undefined ? {} : { withinDays }), chosen: chosenFrom(url) };
+	return { within: withinDays, order: found(await orderOf(scopeOf(locals), idFrom(params.job), asked)) };
+};
 
 export const actions = {
 	default: async ({ locals, params, request }) => {

@@ -15,12 +15,11 @@
 	let { data, form } = $props();
 	const bench = $derived(benchInUse()());
 	const { job, sheet } = $derived(bench.bench);
-	const { problem, cheapest, proved, uncovered, stock, consumables } = $derived(data.order);
+	const { problem, cheapest, proved, uncovered, stock, consumables, chosen } = $derived(data.order);
 	const currency = $derived(data.shop?.currency ?? '');
 	const locked = $derived(job.releasedAt !== null || !data.mayWork);
-	/** What somebody wants otherwise than it would be cheapest. */
-	let changed = $state<Bought>();
-	const bought = $derived(changed ?? cheapest ?? {});
+	const changed = $derived(Object.keys(chosen).length > 0);
+	const { bought } = $derived(data.order);
 	const cover = $derived(coverWith(problem, bought));
 	const least = $derived(cheapest && coverWith(problem, cheapest).price);
 	const stationOf = (key: string) => sheet.stations.find((one) => one.key === key)!;
@@ -39,7 +38,17 @@
 	const here = $derived(bench.log.arrivals);
 	let arriving = $state<string>();
 
-	const set = (number: string, count: number) => (changed = { ...bought, [number]: Math.max(0, count) });
+	// What somebody wants otherwise than it would be cheapest stays; the rest is covered anew around it.
+	function ask(change: { readonly within?: string; readonly chosen?: Bought }) {
+		const within = change.within ?? (data.within === undefined ? '' : String(data.within));
+		const wanted = change.chosen ?? {};
+		const query = new URLSearchParams({
+			...(within === '' ? {} : { within }),
+			...(Object.keys(wanted).length > 0 ? { chosen: JSON.stringify(wanted) } : {})
+		});
+		void goto(`?${query}`, { keepFocus: true, noScroll: true });
+	}
+	const set = (number: string, count: number) => ask({ chosen: { ...chosen, [number]: Math.max(0, count) } });
 	const list = (as: string) => `/jobs/${job.id}/order/list?as=${as}&buy=${encodeURIComponent(JSON.stringify(bought))}`;
 	const names = (lines: readonly { station: string; pieces: number }[]) =>
 		lines.map(({ station, pieces }) => `${pieces} × ${inSentence(stationOf(station).name)}`).join(', ');
@@ -87,8 +96,7 @@
 				: ''}.
 		{/if}
 	</p>
-	{#if changed}<button type="button" class="btn" onclick={() => (changed = undefined)}>Back to the cheapest</button
-		>{/if}
+	{#if changed}<button type="button" class="btn" onclick={() => ask({})}>Back to the cheapest</button>{/if}
 	{#each ['pdf', 'xlsx', 'csv'] as as (as)}<a class="btn" href={list(as)} download data-sveltekit-reload
 			>{as.toUpperCase()}</a
 		>{/each}
@@ -99,11 +107,7 @@
 		<select
 			class="select"
 			value={String(data.within ?? '')}
-			onchange={(event) => {
-				changed = undefined;
-				const within = event.currentTarget.value;
-				void goto(within === '' ? '?' : `?within=${within}`, { keepFocus: true, noScroll: true });
-			}}
+			onchange={(event) => ask({ within: event.currentTarget.value })}
 		>
 			<option value="">however long it takes</option>
 			{#each waits as wait (wait)}<option value={String(wait)}

@@ -14,4 +14,6 @@ if (!password) {
 	console.error(`Nobody signs in as ${address}.`);
 	process.exit(1);
 }
-console.log(`New password of ${address}: ${password}\nIt has to be changed at the next sign-in; all sessions have ended.`);
+console.log(
+	`New password of ${address}: ${password}\nIt has to be changed at the next sign-in; all sessions have ended.`
+);

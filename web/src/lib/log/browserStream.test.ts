@@ -62,7 +62,10 @@ beforeEach(() => {
 	Stream.opened.length = 0;
 	vi.stubGlobal('EventSource', Stream);
 });
-afterEach(() => vi.useRealTimers());
+afterEach(() => {
+	vi.useRealTimers();
+	vi.unstubAllGlobals();
+});
 
 describe('the stream of a browser', () => {
 	function browser(tabs: number) {
@@ -128,6 +131,12 @@ describe('the stream of a browser', () => {
 		all[1].follow('job', heard);
 		vi.advanceTimersByTime(61_000);
 		expect(heard.hears).toHaveBeenLastCalledWith(false);
+	});
+	it('waits for no timer in a tab that is hidden: a browser holds them back', () => {
+		vi.stubGlobal('document', { visibilityState: 'hidden' });
+		const { all } = browser(2);
+		all[1].follow('job', listener());
+		expect(standing().map(({ url }) => url)).toEqual(['/events?job=job']);
 	});
 	it('is a tab’s own where the browser has no locks', () => {
 		const alone = new BrowserStream(undefined, undefined);

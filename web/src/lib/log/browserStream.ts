@@ -127,7 +127,9 @@ export class BrowserStream {
 	#gather(anew = false): void {
 		if (anew) this.#open = '';
 		clearTimeout(this.#gathering);
-		this.#gathering = setTimeout(() => this.#connect(), GATHER_MS);
+		// A hidden tab's timers may be held back for a minute.
+		if (globalThis.document?.visibilityState === 'hidden') this.#connect();
+		else this.#gathering = setTimeout(() => this.#connect(), GATHER_MS);
 	}
 
 	#connect(): void {

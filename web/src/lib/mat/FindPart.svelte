@@ -46,7 +46,10 @@
 		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
 		<Dialog.Positioner class="fixed inset-0 z-50 flex justify-center p-4 pt-16">
 			<Dialog.Content class="sheet h-fit w-full max-w-xl p-5">
-				<Dialog.Title><h2>Find a part</h2></Dialog.Title>
+				<header class="flex items-center justify-between gap-2">
+					<Dialog.Title><h2>Find a part</h2></Dialog.Title>
+					<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
+				</header>
 				<Combobox
 					{collection}
 					open

@@ -22,7 +22,7 @@ test('what has to be had is covered by kits at least cost; another choice says w
 	await expect(page.getByText(/^Stays over, as spares: .*V-packing/)).toBeVisible();
 	await kit.getByRole('button', { name: 'one fewer' }).click();
 	await expect(page.getByText(/more than the cheapest/)).toHaveCount(0);
-	// Without the kit its parts are bought one by one: the rest is covered anew around what somebody wants.
+	// Without the kit its parts are bought one by one: the rest of the order is worked out again.
 	await kit.getByRole('button', { name: 'one fewer' }).click();
 	await expect(kit.getByText('0', { exact: true })).toBeVisible();
 	await expect(page.getByText(/more than the cheapest/)).toBeVisible();

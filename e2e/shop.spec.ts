@@ -132,8 +132,8 @@ test('a lead invites somebody, who signs in; another role ends their session at 
 	await theirs.getByLabel('E-mail').fill(email);
 	await theirs.getByLabel('Password').fill(password);
 	await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
-	// The first password was told by somebody else: nothing else before it is changed, and not to one that is guessed quickly.
-	await expect(theirs.getByText('Somebody else has seen your password')).toBeVisible();
+	// Other people have seen the first password: it must be changed before anything else, and not to one that is guessed quickly.
+	await expect(theirs.getByText('Other people have seen your password')).toBeVisible();
 	await theirs.goto('/pumps');
 	await expect(theirs).toHaveURL(/settings/);
 	const change = async (next: string) => {

@@ -4,14 +4,14 @@ import { resetPassword } from '@exetasis/server/people';
 
 const [address] = process.argv.slice(2);
 if (!address || !process.env.DATABASE_URL) {
-	console.error('Say whose, with DATABASE_URL set: npm run password:reset -- somebody@example.org');
+	console.error('Set DATABASE_URL and give the e-mail address: npm run password:reset -- somebody@example.org');
 	process.exit(1);
 }
 const db = database();
 const password = await resetPassword(db, address);
 await db.sequelize.close();
 if (!password) {
-	console.error(`Nobody signs in as ${address}.`);
+	console.error(`No person has the address ${address}.`);
 	process.exit(1);
 }
 console.log(

@@ -47,7 +47,7 @@ const FIRST_PASSWORD_BYTES = 9; // twelve characters
 
 const firstPassword = (): string => randomBytes(FIRST_PASSWORD_BYTES).toString('base64url');
 
-/** Adds a person, with a first password that is told once, to whoever invites, and has to be changed at the first sign-in. */
+/** Adds a person, with a first password that is shown once to the lead and has to be changed at the first sign-in. */
 export async function invite(
 	scope: ShopScope,
 	{ name, email, role }: Pick<Person, 'name' | 'email' | 'role'>
@@ -132,8 +132,8 @@ function changeNow(scope: ShopScope, id: string, current: string, next: string):
 }
 
 /**
- * Gives a person a first password again, which is answered once; their sessions end. For whoever has the server in hand: there is
- * nobody else to ask where a shop's only lead has lost theirs. Undefined where nobody has this address.
+ * Gives a person a first password again, which is answered once; their sessions end. For use on the server, if a shop's
+ * only lead has lost theirs. Undefined if no person has this address.
  */
 export async function resetPassword(db: ShopScope['db'], email: string): Promise<string | undefined> {
 	const person = await db.models.user.findOne({ where: { email: email.toLowerCase() } });

@@ -68,7 +68,7 @@ describe('the order of a job', () => {
 		const after = (await orderOf(shop.scope, job.id))!;
 		expect(after.problem.needs.find(({ station }) => station === 'sealCase')?.pieces).toBe(1);
 	});
-	it('covers the rest anew around what somebody wants: a kit by hand keeps none of the single parts that it holds', async () => {
+	it('works the rest out again around counts chosen by hand: a kit replaces the single parts that it holds', async () => {
 		const { job } = await renewed();
 		const cheapest = (await orderOf(shop.scope, job.id))!;
 		const price = (order: typeof cheapest) => coverWith(order.problem, order.bought).price;

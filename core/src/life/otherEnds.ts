@@ -72,7 +72,7 @@ const LIVES_FOR_HALF = 20;
 
 /**
  * The age at which what the prior says of how many have ended does not hang on the shape. Without a record that is the prior's
- * scale. Nobody has seen parts of such an age: the more lives are on record, the nearer it lies to theirs, so that the shape is
+ * scale. Parts of such an age are not on record: the more lives are on record, the nearer it lies to theirs, so that the shape is
  * free to say what comes later.
  */
 function pivotOf({ scaleHours }: LifePrior, lives: readonly OtherLife[]): number {

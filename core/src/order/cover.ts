@@ -87,7 +87,9 @@ export function uncovered(problem: CoverProblem): Uncovered[] {
 }
 
 /**
- * What is left of a need once so much is bought whatever it costs, 0 of an offer included: the rest is covered by the other offers.
+ * What is still needed once these counts are bought (0 counts as a choice). The other offers cover it.
+ *
+ * Shape: counts by number of the offer; needs in pieces.
  *
  * Errors: as `coverWith`.
  */

@@ -55,7 +55,7 @@ export interface SignedIn {
 	readonly role: Role;
 	readonly shopId: string;
 	readonly preferences: Preferences;
-	/** Signed in with a password that somebody else has seen: it has to be changed before anything else. */
+	/** Signed in with a password that other people have seen: it has to be changed before anything else. */
 	readonly firstPassword: boolean;
 }
 

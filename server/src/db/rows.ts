@@ -25,7 +25,7 @@ export interface UserRow {
 	emailVerified: boolean;
 	image: string | null;
 	active: boolean;
-	/** Signs in with a password that somebody else has seen, and has to change it. */
+	/** Signs in with a password that other people have seen, and has to change it. */
 	firstPassword: boolean;
 	role: Role;
 	preferences: Preferences;

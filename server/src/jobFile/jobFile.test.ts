@@ -237,7 +237,7 @@ describe('a job as a file', () => {
 			{ kind: 'fault', path: 'job.restedOn' }
 		],
 		[
-			'a lead’s word that nobody could print',
+			'a lead’s reason that cannot be printed',
 			() =>
 				changed(released, (file) => (file.job.restedOn = { ...file.job.restedOn, unbuilt: { steps: 'all', why: 7 } })),
 			{ kind: 'fault', path: 'job.restedOn' }

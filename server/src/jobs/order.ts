@@ -18,7 +18,7 @@ export interface JobOrder {
 	readonly problem: CoverProblem;
 	/** The cheapest cover of all that can be had; undefined where none was found in time. */
 	readonly cheapest: Bought | undefined;
-	/** What somebody wants whatever it costs, by number of the offer, and all that is bought with it: the rest as cheaply as it comes. */
+	/** Counts chosen by hand, by number of the offer, and all that is bought with them: the rest at least cost. */
 	readonly chosen: Bought;
 	readonly bought: Bought;
 	/** False where the search for it was broken off: there may be a cheaper one. */
@@ -100,7 +100,7 @@ export async function orderOf(
 	};
 }
 
-// The rest as cheaply as it comes; what nobody offers besides stays missing.
+// The rest at least cost. What no other offer holds stays missing.
 async function coverAround(problem: CoverProblem, chosen: Bought): Promise<Bought> {
 	const rest = around(problem, chosen);
 	const most = new Map(uncovered(rest).map(({ station, available }) => [station, available]));

@@ -1,4 +1,4 @@
-/** Photographs are looked up over the jobs of a model, of which each has few. */
+/** Photographs are looked up over all jobs of a model; each job has few. */
 export const name = '0019-photos-of-stations';
 
 export const sql = `

@@ -1,4 +1,4 @@
-/** A password that was told by somebody else has to be changed at the first sign-in. */
+/** A password that other people have seen has to be changed at the first sign-in. */
 export const name = '0020-first-passwords';
 
 export const sql = `

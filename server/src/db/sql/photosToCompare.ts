@@ -14,7 +14,7 @@ const MOST_OF_EACH = 3;
 
 /**
  * Photographs from other jobs: of what lay at this place of the pump, and of a new part at this station of the model, on
- * whichever pump; of each the newest.
+ * any pump; the newest of each.
  */
 export const photosToCompare = (
 	scope: ShopScope,

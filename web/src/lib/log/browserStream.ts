@@ -96,7 +96,7 @@ export class BrowserStream {
 			case 'follows':
 				if (said.jobs.length > 0) this.#followed.set(said.tab, said.jobs);
 				else this.#followed.delete(said.tab);
-				// A tab that follows a job anew waits for its log, though the stream had it already.
+				// A tab that has just begun to follow a job waits for its log, though the stream had it already.
 				if (this.#holds) this.#gather(said.jobs.length > 0);
 				return;
 			case 'who':

@@ -131,9 +131,7 @@
 		<Fields>
 			<h2>Password</h2>
 			{#if data.firstPassword}
-				<p class="wrong" role="status">
-					Somebody else has seen your password. Choose one of your own before you go on.
-				</p>
+				<p class="wrong" role="status">Other people have seen your password. Choose your own before you go on.</p>
 			{/if}
 			<p class="soft">A new password signs you out everywhere; then sign in with it.</p>
 			<Field

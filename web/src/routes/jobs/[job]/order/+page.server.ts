@@ -14,12 +14,12 @@ function daysFrom(url: URL): number | undefined {
 	return Number.isInteger(days) && days >= 0 && days <= 1000 ? days : undefined;
 }
 
-/** Counts that somebody wants whatever they cost, by number of the offer. */
+/** Counts chosen by hand, by number of the offer. */
 function chosenFrom(url: URL): Bought {
 	try {
 		return boughtSchema.parse(JSON.parse(url.searchParams.get('chosen') ?? '{}'));
 	} catch {
-		return {}; // an address that somebody has changed by hand
+		return {}; // an address that was changed by hand
 	}
 }
 

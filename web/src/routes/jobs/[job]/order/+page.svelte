@@ -38,7 +38,7 @@
 	const here = $derived(bench.log.arrivals);
 	let arriving = $state<string>();
 
-	// What somebody wants otherwise than it would be cheapest stays; the rest is covered anew around it.
+	// Counts chosen by hand stay; the rest of the order is worked out again.
 	function ask(change: { readonly within?: string; readonly chosen?: Bought }) {
 		const within = change.within ?? (data.within === undefined ? '' : String(data.within));
 		const wanted = change.chosen ?? {};

@@ -1,11 +1,22 @@
 import { defineConfig } from 'vitest/config';
 import { fileURLToPath } from 'node:url';
 
+const alias = { $lib: fileURLToPath(new URL('web/src/lib', import.meta.url)) };
+const patience = { testTimeout: 30_000, hookTimeout: 60_000 };
+
 export default defineConfig({
-	resolve: { alias: { $lib: fileURLToPath(new URL('web/src/lib', import.meta.url)) } },
 	test: {
-		include: ['{core,server,demo,web}/src/**/*.test.ts', 'scripts/**/*.test.ts'],
-		testTimeout: 30_000,
-		hookTimeout: 60_000
+		maxWorkers: 2, // all that the least machine has; without it one core stands idle
+		projects: [
+			// What keeps no connection shares its loaded modules: loading them anew costs half of the time.
+			{
+				resolve: { alias },
+				test: { name: 'pure', include: ['{core,demo,web}/src/**/*.test.ts'], isolate: false, ...patience }
+			},
+			{
+				resolve: { alias },
+				test: { name: 'server', include: ['server/src/**/*.test.ts', 'scripts/**/*.test.ts'], ...patience }
+			}
+		]
 	}
 });

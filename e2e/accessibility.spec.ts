@@ -3,8 +3,10 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { pageOf } from './people';
 
-async function seriousFaults(page: Page): Promise<string[]> {
-	const { violations } = await new AxeBuilder({ page }).analyze();
+/** In the dark only what colours can change is looked at again. */
+async function seriousFaults(page: Page, theme: 'light' | 'dark'): Promise<string[]> {
+	const axe = new AxeBuilder({ page });
+	const { violations } = await (theme === 'dark' ? axe.withRules(['color-contrast']) : axe).analyze();
 	return violations
 		.filter(({ impact }) => impact === 'serious' || impact === 'critical')
 		.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
@@ -39,11 +41,11 @@ test('axe finds no serious fault on any place, in light and dark', async ({ brow
 		`${job}/decide`,
 		`${job}/release`
 	];
-	for (const theme of ['light', 'dark']) {
+	for (const theme of ['light', 'dark'] as const) {
 		for (const path of paths) {
 			await page.goto(path);
 			await expect(page.locator('html')).toHaveAttribute('data-mode', theme);
-			expect(await seriousFaults(page), `${path}, ${theme}`).toEqual([]);
+			expect(await seriousFaults(page, theme), `${path}, ${theme}`).toEqual([]);
 		}
 		await page.goto('/'); // on the bench the menu has it
 		await page.getByRole('button', { name: /^Switch to/ }).click();

@@ -32,9 +32,14 @@
 		}, FETCH_AFTER_MS);
 		return () => clearTimeout(later);
 	});
+
+	const close = () => (shown = undefined);
+	/** Escape closes it from the moment it is drawn; the dialog itself listens only some frames later. */
+	const closeByKey = (event: KeyboardEvent) => event.key === 'Escape' && close();
 </script>
 
+<svelte:window onkeydowncapture={closeByKey} />
 {#if shown}
 	{@const Over = shown}
-	<Over {bench} {part} {onfind} onclose={() => (shown = undefined)} />
+	<Over {bench} {part} {onfind} onclose={close} />
 {/if}

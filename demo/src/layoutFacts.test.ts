@@ -73,14 +73,19 @@ const chains = ({ before }: LayoutFacts) =>
 		})
 	);
 
-/** The cautions that stand at a step: its own, and those of the parts that it handles, coming out or going in. */
-function cautionsAt(sheet: ModelSheet, step: Step): string {
-	const going = step.stage === 'build' ? 'in' : 'out';
+/** The parts that a step handles, those of the sub-assemblies that it joins or loads included. */
+function partsHandled(sheet: ModelSheet, step: Step): string[] {
 	const within = (key: string): string[] => {
 		const joined = sheet.subAssemblies.find((one) => one.key === key);
 		return joined ? joined.parts.flatMap(within) : [key];
 	};
-	const handled = [...step.stations, ...(step.joins ? [step.joins] : [])].flatMap(within);
+	return [...step.stations, ...(step.joins ? [step.joins] : [])].flatMap(within);
+}
+
+/** The cautions that stand at a step: its own, and those of the parts that it handles, coming out or going in. */
+function cautionsAt(sheet: ModelSheet, step: Step): string {
+	const going = step.stage === 'build' ? 'in' : 'out';
+	const handled = partsHandled(sheet, step);
 	const ofParts = sheet.stations
 		.filter(({ key }) => handled.includes(key))
 		.flatMap(({ cautions }) => cautions.filter(({ when }) => when === 'both' || when === going));
@@ -160,6 +165,14 @@ describe.each(all)('%s', (_, sheet, facts) => {
 			expect(step, `${sheet.model}: step ${key}`).toBeDefined();
 			expect(cautionsAt(sheet, step!), `${sheet.model}: ${key}`).toContain(words.join(' '));
 		}
+	});
+	it('asks whether rings and seals are lubricated wherever one goes in', () => {
+		const rubbed = ['oRing', 'backupRing', 'lipSeal', 'vRing', 'cup', 'ropePacking', 'oilSeal', 'regulatorPacking'];
+		const asksForIt = ({ stage, asks }: Step) =>
+			stage === 'build' && asks.some((ask) => ask.kind === 'tick' && /lubricated|greased/.test(ask.text));
+		const asked = sheet.steps.filter(asksForIt).flatMap((step) => partsHandled(sheet, step));
+		for (const { key, type } of sheet.stations)
+			if (rubbed.includes(type)) expect(asked, `${sheet.model}: ${key}`).toContain(key);
 	});
 	it('has a consequence for every answer', () => {
 		const given = sheet.steps.flatMap(({ key, asks }) =>

@@ -634,6 +634,13 @@ const answers: Record<string, Walked> = {
 		]),
 		() => 'model'
 	),
+	harshnessOf: of(
+		'model',
+		[1, 2, 3].flatMap((p) => [
+			{ pump: `${p}`, station: 's', cylinder: 1, pattern: null, events: 0, hours: 1000 },
+			{ pump: `${p}`, station: 's', cylinder: 1, pattern: 'x', events: p, hours: 0 }
+		])
+	),
 	spreadOverCylinders: of([
 		{ events: 3, exposure: 1000 },
 		{ events: 0, exposure: 900 }

@@ -3,6 +3,7 @@ import {
 	comparePlaces,
 	countedLooks,
 	falseDiscovery,
+	harshnessOf,
 	recurrences,
 	standsOut,
 	type CountedLook,
@@ -70,36 +71,63 @@ export interface FalseAlarms {
 	/** Fleets without a cause in which anything stands out within a pump, and against the other pumps. */
 	readonly alarms: number;
 	readonly shopAlarms: number;
+	/** Fleets in which a pump is called harsh as a whole: the first one, and any other. */
+	readonly firstHarsh: number;
+	readonly otherHarsh: number;
 }
 
+/** What pumps differ by. */
+export type PumpRates =
+	/** Nothing: all at the rates of their model. */
+	| 'alike'
+	/** The rates of each kind of event, over one and a half decades. */
+	| 'own'
+	/** One factor each on all their rates, over a decade. */
+	| 'tenfold'
+	/** The first pump has four times the rates of the others. */
+	| 'firstHarsh';
+
+const FACTOR: Readonly<Record<PumpRates, (random: Random, pump: number) => number>> = {
+	alike: () => 1,
+	own: () => 1,
+	tenfold: (random) => 10 ** random.between(-0.5, 0.5),
+	firstHarsh: (_, pump) => (pump === 0 ? 4 : 1)
+};
+
 /**
- * How often anything stands out in fleets without a cause: cylinders of a pump alike, and either every pump at rates of its own, or
- * (`alike`) all at those of their model. Against other pumps a pump of a rate of its own may rightly stand out; only the second counts there.
+ * How often anything stands out in fleets without a cause at any one place: cylinders of a pump alike, pumps as `rates` says. Against other
+ * pumps a pump of rates of its own may rightly stand out; where pumps differ by one factor only, no place of theirs may.
  */
-export function falseAlarms(fleets: number, seed: number, alike: boolean): FalseAlarms {
+export function falseAlarms(fleets: number, seed: number, rates: PumpRates): FalseAlarms {
 	const random = new Random(seed);
-	const drawn = (spread: readonly [number, number]) =>
+	const drawn = () =>
 		Array.from({ length: STATIONS }, () =>
-			Array.from({ length: PATTERNS }, () => 0.02 * 10 ** random.between(...spread))
+			Array.from({ length: PATTERNS }, () => 0.02 * 10 ** random.between(-0.5, 1))
 		);
-	let alarms = 0;
-	let shopAlarms = 0;
+	const count = { alarms: 0, shopAlarms: 0, firstHarsh: 0, otherHarsh: 0 };
 	for (let fleet = 0; fleet < fleets; fleet++) {
 		let any = false;
-		const model = drawn([-0.5, 1]);
+		const model = drawn();
 		const rows: EventsAtPlace[] = [];
 		for (let pump = 0; pump < PUMPS; pump++) {
-			const rates = alike ? model : drawn([-0.5, 1]);
-			const counted = countedLooks(looksOf(random, rates)).flatMap(({ hours, ...look }) =>
+			const factor = FACTOR[rates](random, pump);
+			const own = (rates === 'own' ? drawn() : model).map((station) => station.map((rate) => rate * factor));
+			const counted = countedLooks(looksOf(random, own)).flatMap(({ hours, ...look }) =>
 				hours === undefined ? [] : [{ ...look, hours }]
 			);
 			const [worst] = recurrences(counted);
 			any ||= worst !== undefined && standsOut(worst, PUMPS);
 			rows.push(...eventsOf(String(pump), counted));
 		}
-		if (any) alarms++;
-		const qs = falseDiscovery(comparePlaces(rows, () => 'model').map(({ p }) => p));
-		if (qs.some((q) => q <= 0.05)) shopAlarms++;
+		if (any) count.alarms++;
+		const harshness = harshnessOf('model', rows);
+		const compared = comparePlaces(rows, () => 'model', undefined, new Map([['model', harshness]]));
+		const qs = falseDiscovery(compared.map(({ p }) => p));
+		if (qs.some((q) => q <= 0.05)) count.shopAlarms++;
+		const harshQs = falseDiscovery(harshness.pumps.map(({ p }) => p));
+		const harsh = harshness.pumps.filter((_, i) => harshQs[i] <= 0.05);
+		if (harsh.some(({ pump }) => pump === '0')) count.firstHarsh++;
+		if (harsh.some(({ pump }) => pump !== '0')) count.otherHarsh++;
 	}
-	return { fleets, alarms, shopAlarms };
+	return { fleets, ...count };
 }

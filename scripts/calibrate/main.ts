@@ -193,14 +193,19 @@ for (const k of [1, 2, 6, 12])
 		row(k, off, percent(inside), percent(tooClose), percent(beyond));
 	}
 
-const alarms = falseAlarms(200, from, true);
 console.log(
-	`\nFleets of 12 pumps without a cause, marks kept: anything stands out within a pump in ${alarms.alarms} of ${alarms.fleets}, against the other pumps in ${alarms.shopAlarms}.`
+	'\nFleets of 12 pumps without a cause at any one place, marks kept: in how many of 200 anything stands out'
 );
-const unlike = falseAlarms(200, from, false);
-console.log(
-	`The same, every pump at rates of its own over one and a half decades: within a pump in ${unlike.alarms} of ${unlike.fleets}; against the others, where some do differ, in ${unlike.shopAlarms}.`
-);
+head('pumps', 'within a pump', 'against other pumps', 'first pump as a whole', 'another as a whole');
+for (const [rates, name] of [
+	['alike', 'all at the rates of their model'],
+	['tenfold', 'one factor each, over a decade'],
+	['firstHarsh', 'the first at four times the rates'],
+	['own', 'rates of their own over one and a half decades']
+] as const) {
+	const { alarms, shopAlarms, firstHarsh, otherHarsh } = falseAlarms(200, from, rates);
+	row(name, alarms, shopAlarms, firstHarsh, otherHarsh);
+}
 
 console.log('\nCauses planted from the network itself, four rebuilds a pump');
 const told = seeds.map((seed) => plantedTruth(sheetOfCauses, 20, seed));

@@ -1,6 +1,7 @@
 import { groupBy } from '../list';
 import { requireThat } from '../number';
 import { compareRates, type RateComparison } from './exactTests';
+import type { ModelHarshness, PumpFactor } from './harshPumps';
 import { againstFleet, fleetRate, type FleetRate, type ShrunkenRate } from './shrinkage';
 
 /** Events of one pattern at one place of one pump; `pattern` null: the place's exposure alone. Hours. */
@@ -36,12 +37,15 @@ export interface ComparedPlace<R extends EventsAtPlace> {
  * would be expected, how many times that it is, and the chance of as many. The pump itself is left out of what it is held against. Where at
  * least eleven others are of its duty it is held against these, so that a hard duty is no alarm; else against all.
  * What came up once at most has the chance 1: it is compared, and never called surprising.
+ * With `harshness` each pump counts at its own factor, that of the kind in question left out: what is common to a pump's places is no
+ * surprise at any one of them.
  * Shape: one row of exposure a place (`pattern` null), one of events a place and pattern. Errors: PreconditionError as `fleetRate`.
  */
 export function comparePlaces<R extends EventsAtPlace>(
 	rows: readonly R[],
 	modelOf: (pump: string) => string | undefined,
-	dutyOf: (pump: string) => string | undefined = () => undefined
+	dutyOf: (pump: string) => string | undefined = () => undefined,
+	harshness: ReadonlyMap<string, ModelHarshness> = new Map()
 ): ComparedPlace<R>[] {
 	for (const { cylinder, events, hours } of rows) {
 		requireThat(Number.isInteger(cylinder) && cylinder >= 0, 'comparePlaces', 'cylinder', cylinder, 'a whole number');
@@ -60,10 +64,18 @@ export function comparePlaces<R extends EventsAtPlace>(
 	return [...events.values()].flatMap((found) => {
 		const members = places.get(kind(found[0])) ?? [];
 		const count = new Map(found.map((row) => [`${row.pump}/${row.cylinder}`, row.events]));
+		const ofModel = harshness.get(modelOf(found[0].pump) ?? '');
+		const factors = new Map(
+			[...new Set(members.map(({ pump }) => pump))].map((pump) => [
+				pump,
+				ofModel?.factorOf(pump, `${found[0].station}/${found[0].pattern}`) ?? ALIKE
+			])
+		);
+		// Hours as the model's pumps would have to run for as much.
 		const counted = members.map(({ pump, cylinder, hours }) => ({
 			pump,
 			events: count.get(`${pump}/${cylinder}`) ?? 0,
-			exposure: hours
+			exposure: hours * factors.get(pump)!.factor
 		}));
 		const ofDuty = groupBy([...new Set(members.map(({ pump }) => pump))], (pump) => dutyOf(pump) ?? '');
 		const fleets = new Map<string, Others>();
@@ -84,16 +96,27 @@ export function comparePlaces<R extends EventsAtPlace>(
 			const { fleet, ...all } = othersOf(place.pump);
 			if (all.exposure === 0) return { row, hours: place.hours, p: 1 };
 			const own = counted[i];
-			if (fleet.kind === 'spread') {
-				const shrunken = againstFleet(own, fleet)!;
-				return { row, hours: place.hours, expected: fleet.mean * place.hours, shrunken, p: shrunken.p };
+			const spread = widened(fleet, factors.get(place.pump)!, all.events);
+			if (spread.kind === 'spread') {
+				const shrunken = againstFleet(own, spread)!;
+				return { row, hours: place.hours, expected: spread.mean * own.exposure, shrunken, p: shrunken.p };
 			}
 			const crude = compareRates(own, all);
 			// One-sided: only what comes more often is called recurring; what the others never had does.
 			const p = (crude.ratio ?? Infinity) > 1 ? crude.p / 2 : 1;
-			return { row, hours: place.hours, expected: (all.events / all.exposure) * place.hours, crude, p };
+			return { row, hours: place.hours, expected: (all.events / all.exposure) * own.exposure, crude, p };
 		});
 	});
+}
+
+const ALIKE: PumpFactor = { factor: 1, variation: 0 };
+
+// What is not known of the pump's factor, and of the others' mean, widens the spread that its place is held against: variances multiply.
+function widened(fleet: FleetRate, { variation }: PumpFactor, events: number): FleetRate {
+	if (fleet.kind === 'none' || variation === 0 || events === 0) return fleet;
+	const between = fleet.kind === 'spread' ? 1 / fleet.shape : 0;
+	const all = (1 + between) * (1 + variation) * (1 + 1 / events) - 1;
+	return { kind: 'spread', shape: 1 / all, rate: 1 / (all * fleet.mean), mean: fleet.mean };
 }
 
 interface Others {

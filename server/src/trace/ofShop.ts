@@ -1,9 +1,12 @@
 import { dutyClassOf } from '@exetasis/core/life';
+import { groupBy } from '@exetasis/core/list';
 import {
 	comparePlaces,
 	type ComparedPlace,
 	FALSE_ALARM,
 	falseDiscovery,
+	harshnessOf,
+	type PumpHarshness,
 	type RateComparison,
 	type ShrunkenRate
 } from '@exetasis/core/trace';
@@ -47,7 +50,17 @@ export interface ShopRecurrence {
 	readonly caseState?: CaseState;
 }
 
+/** A pump all of whose parts together are damaged more often than those of its model's other pumps. */
+export interface HarshPump extends PumpHarshness {
+	readonly serial: string;
+	readonly tag: string | null;
+	/** The chance of it, all the shop's pumps allowed for. */
+	readonly q: number;
+}
+
 export interface ShopTrace {
+	/** Pumps that stand out as a whole, harshest first: their places are held against their own factor. */
+	readonly harsh: readonly HarshPump[];
 	readonly recurrences: readonly ShopRecurrence[];
 	/** Comparisons made: every place and pattern with events, and those that had none but could have. */
 	readonly comparisons: number;
@@ -64,7 +77,7 @@ const MOST_SHOWN = 200;
  */
 export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 	const counted = await upToDate(scope);
-	const [{ compared, watched, hours: hoursOnRecord }, pumps, sheets, cases] = await Promise.all([
+	const [{ compared, harshness, watched, hours: hoursOnRecord }, pumps, sheets, cases] = await Promise.all([
 		placesCompared(scope, counted),
 		of(scope, 'pump').all<{
 			id: string;
@@ -120,7 +133,13 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 	const shown = recurrences
 		.toSorted((a, b) => Number(b.q <= FALSE_ALARM) - Number(a.q <= FALSE_ALARM) || b.cost - a.cost || a.q - b.q)
 		.slice(0, MOST_SHOWN);
+	const harshQs = falseDiscovery(harshness.map(({ p }) => p));
+	const harsh = harshness.flatMap((one, i): HarshPump[] => {
+		const pump = pumpOf.get(one.pump);
+		return pump && harshQs[i] <= FALSE_ALARM ? [{ ...one, serial: pump.serial, tag: pump.tag, q: harshQs[i] }] : [];
+	});
 	return {
+		harsh: harsh.toSorted((a, b) => b.ratio - a.ratio),
 		recurrences: shown,
 		comparisons: compared.length,
 		pumps: watched,
@@ -131,6 +150,7 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 
 interface Compared {
 	readonly compared: readonly ComparedPlace<EventsOnRecord>[];
+	readonly harshness: readonly PumpHarshness[];
 	readonly watched: number;
 	readonly hours: number;
 }
@@ -153,12 +173,18 @@ async function placesCompared(scope: ShopScope, counted: string): Promise<Compar
 			return sheet ? [[id, dutyClassOf(duty, sheet).key] as const] : [];
 		})
 	);
+	const ofModels = rows.filter(({ pump }) => modelOf.has(pump));
+	const byModel = new Map(
+		[...groupBy(ofModels, ({ pump }) => modelOf.get(pump)!)].map(([model, own]) => [model, harshnessOf(model, own)])
+	);
 	const answer = {
 		compared: comparePlaces(
 			rows,
 			(pump) => modelOf.get(pump),
-			(pump) => dutyOf.get(pump)
+			(pump) => dutyOf.get(pump),
+			byModel
 		),
+		harshness: [...byModel.values()].flatMap((one) => one.pumps),
 		watched: new Set(rows.map(({ pump }) => pump)).size,
 		hours: rows.reduce((sum, row) => (row.pattern === null ? sum + row.hours : sum), 0)
 	};

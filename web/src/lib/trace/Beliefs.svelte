@@ -121,9 +121,11 @@
 		By all {of.rebuilds.length} rebuilds together (exact over the causes that findings tie together{beliefs.exact
 			? ''
 			: '; here cylinders are approximated given the pump'}).
-		{beliefs.leftOut.length > 0
-			? `${beliefs.leftOut.length} pairs of cause and cylinder were too many to be weighed jointly and stay at their own rate.`
-			: ''}
+		{#if beliefs.leftOut.length > 0}
+			Too many to be weighed together, left at their own rate: {beliefs.leftOut
+				.map((one) => causeAtPlace(network, one))
+				.join('; ')}.
+		{/if}
 		Strengths: {of.revision === 0 ? 'those that every shop begins with' : `the shop’s, revision ${of.revision}`}, {of.taughtBy ===
 		0
 			? 'no confirmed case yet'

@@ -13,3 +13,16 @@ export function timesWords({
 	if (ratio === undefined) return `from ${formatNumber(low, 1)}`;
 	return `${formatNumber(ratio, 1)} (${formatNumber(low, 1)}–${high === undefined ? 'no limit' : formatNumber(high, 1)})`;
 }
+
+/** A pump that damages its parts more often than the others of its model, all its parts together, in one sentence. */
+export const harshWords = (one: {
+	readonly model: string;
+	readonly events: number;
+	readonly expected: number;
+	readonly ratio: number;
+	readonly low: number;
+	readonly high: number;
+}): string =>
+	`damages its parts ${timesWords(one)} times as often as the other ${one.model} pumps, all parts together: ` +
+	`${formatNumber(one.events)} findings where ${formatNumber(one.expected, 1)} are usual. ` +
+	'Look for a cause in the whole pump: duty, liquid, speed, installation.';

@@ -16,7 +16,7 @@
 	import { day } from '$lib/ui/time';
 	import { caseState } from '$lib/words/causes';
 	import { placeName } from '$lib/words/place';
-	import { timesWords } from '$lib/words/rates';
+	import { harshWords, timesWords } from '$lib/words/rates';
 
 	import type { LikelyCause } from './pumps/[pump]/likely/+server';
 
@@ -165,6 +165,16 @@
 	among {formatNumber(trace.comparisons)} comparisons of {trace.pumps} pumps, over {formatNumber(trace.hours)} hours of their
 	places.
 </p>
+{#if trace.harsh.length > 0}
+	<ul class="harsh" aria-label="Pumps that wear harshly as a whole">
+		{#each trace.harsh as one (one.pump)}
+			<li>
+				<a href="/trace/pumps/{one.pump}"><b>{one.tag ? `${one.serial}, ${one.tag}` : one.serial}</b></a>
+				{harshWords(one)}
+			</li>
+		{/each}
+	</ul>
+{/if}
 <Filters>
 	<label
 		>Show <select class="select" bind:value={only}>
@@ -196,13 +206,20 @@
 />
 <p class="soft mt-2">
 	A place is held against the same part of all other pumps of its model, those of its duty where at least {FEWEST_ALIKE} others
-	are: by gamma–Poisson where their own rates are spread, exactly (Poisson) where they are not; always without the pump itself.
-	“By chance” is the share of false alarms to be expected among all that are no less surprising; below 5 % it stands out.
-	Marks made while stripping or by an earlier assembly are kept out. Once is never called recurring. An opening is shared
-	among all that took a part out then.
+	are; each pump counts at its own harshness over all its other parts. It is done by gamma–Poisson where their own rates are
+	spread, exactly (Poisson) where they are not, and always without the pump itself. “By chance” is the share of false alarms
+	to be expected among all that are no less surprising; below 5 % it stands out. Marks made while stripping or by an earlier
+	assembly are kept out. Once is never called recurring. An opening is shared among all that took a part out then.
 </p>
 
 <style>
+	.harsh {
+		display: grid;
+		gap: 4px;
+		margin: 4px 0 12px;
+		padding-left: 12px;
+		border-left: 4px solid var(--doubt);
+	}
 	.pump {
 		display: inline-flex;
 		align-items: center;

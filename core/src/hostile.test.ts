@@ -649,6 +649,16 @@ const answers: Record<string, Walked> = {
 		{ receivedAt: new Date(0), hours: 1000, found: true },
 		{ receivedAt: new Date(2e10), hours: 900, found: false }
 	]),
+	fleetShare: of([
+		{ events: 0, inspections: 10 },
+		{ events: 7, inspections: 10 }
+	]),
+	chanceOfFinds: of(
+		{ events: 0, inspections: 4 },
+		{ events: 3, inspections: 4 },
+		{ kind: 'spread', alpha: 1, beta: 9 },
+		8
+	),
 	fixWorked: of({ events: 3, exposure: 3000, inspections: 3 }, { events: 0, exposure: 1000, inspections: 1 }, 0.95),
 	readNetwork: of(trace.startingNetwork),
 	stationsOf: { args: [trace.startingNetwork.findings[0], sheet], held: sheetIsChecked },

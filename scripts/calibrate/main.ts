@@ -10,6 +10,7 @@ import { badLots, markedMates, wornLots } from './badLot';
 import { verdicts, type Shape } from './conformity';
 import { plantedTruth } from './causes';
 import { falseAlarms } from './falseAlarms';
+import { fixes } from './fixes';
 import { heardAtLag, saidOfLeaks, type HeardAtLag } from './leaks';
 import { fastParts, oneLookALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
@@ -206,6 +207,21 @@ for (const [rates, name] of [
 	const { alarms, shopAlarms, firstHarsh, otherHarsh } = falseAlarms(200, from, rates);
 	row(name, alarms, shopAlarms, firstHarsh, otherHarsh);
 }
+
+console.log(
+	'\nThe worst of 36 alike places is acted on: called worked, by its own record and held against the other places'
+);
+head('inspections each', 'found usually', 'found there before', 'acts', 'by its own record', 'against the others');
+for (const inspections of [4, 6, 12])
+	for (const [usual, bad] of [
+		[0.2, 0.2],
+		[0.4, 0.4],
+		[0.05, 0.7],
+		[0.1, 0.9]
+	]) {
+		const { chosen, byItself, againstOthers } = fixes(300, from, inspections, usual, bad);
+		row(inspections, percent(usual), percent(bad), chosen, percent(byItself / chosen), percent(againstOthers / chosen));
+	}
 
 console.log('\nCauses planted from the network itself, four rebuilds a pump');
 const told = seeds.map((seed) => plantedTruth(sheetOfCauses, 20, seed));

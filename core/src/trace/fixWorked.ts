@@ -1,5 +1,6 @@
 import { gammaLn, requireThat } from '../number';
 import { compareRates, type Counted, type RateComparison } from './exactTests';
+import { chanceOfFinds, fleetShare, type Finds, type FleetShare } from './fleetShare';
 
 /** What was found at a place on one side of a fix: in how many of its inspections, and over how many hours. */
 export interface Inspected extends Counted {
@@ -9,7 +10,7 @@ export interface Inspected extends Counted {
 export interface FixWorked {
 	/** Left out where the place has not been looked at since. */
 	readonly comparison?: RateComparison;
-	/** Worked: found in fewer inspections since, at this level. Not: even half as often as before is excluded. Open: neither can be told. */
+	/** Worked: found in fewer inspections since, at this level, also for a place that was chosen as the worst of alike ones. Not: even half as often as before is excluded. Open: neither can be told. */
 	readonly verdict: 'worked' | 'open' | 'not';
 	/** Clean inspections from the fix on that would show it, and those still wanted; undefined where nothing had been found before, or it came again. */
 	readonly inspectionsNeeded?: number;
@@ -23,14 +24,16 @@ const MOST_INSPECTIONS = 1000;
 /**
  * Did the fix work? In how many inspections it was found before and since, by the exact one-sided test of two shares; and how many
  * must still be clean to show it. By hours alone a few clean inspections could not: that they were clean says more than how long
- * they were apart. That it has not worked is said only where the limits of the rates exclude what a fix brings at least, a half.
+ * they were apart. A place is acted on because it was bad, and comes nearer to the usual by itself: with `others`, the other places of its
+ * kind, it has to be better than such a return would make it too. That it has not worked is said only where the limits of the rates exclude what a fix brings at least, a half.
  *
  * Units: hours. Errors: PreconditionError for counts or hours that cannot be, more finds than inspections, or a level outside (0, 1).
- * Source: R. Fisher, Statistical Methods for Research Workers (1934), 21.02; J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323.
+ * Source: R. Fisher, Statistical Methods for Research Workers (1934), 21.02; J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323;
+ * E. Hauer, Observational Before–After Studies (1997), ch. 11.
  *
  * @example fixWorked({ events: 3, exposure: 3000, inspections: 3 }, { events: 0, exposure: 3000, inspections: 3 }).verdict // 'worked': 1/20
  */
-export function fixWorked(before: Inspected, since: Inspected, level = 0.95): FixWorked {
+export function fixWorked(before: Inspected, since: Inspected, level = 0.95, others: readonly Finds[] = []): FixWorked {
 	requireThat(level > 0 && level < 1, 'fixWorked', 'level', level, 'between 0 and 1');
 	for (const { events, inspections } of [before, since]) {
 		requireThat(Number.isInteger(events) && events >= 0 && events <= 99_999, 'fixWorked', 'events', events, 'a count');
@@ -43,11 +46,14 @@ export function fixWorked(before: Inspected, since: Inspected, level = 0.95): Fi
 		);
 	}
 	const alpha = 1 - level;
-	const wait = waitFor(before, since, alpha);
+	const known = others.filter(({ inspections }) => inspections > 0);
+	const share = fleetShare(known);
+	const fleet = share && { share, others: known.length };
+	const wait = waitFor(before, since, alpha, fleet);
 	// Not inspected since: how long it must be clean is all that can be said.
 	if (since.inspections === 0 || since.exposure === 0) return { verdict: 'open', ...wait };
 	const comparison = compareRates(since, before, level);
-	if (chanceOfSoFew(before, since) <= alpha * (1 + ROUNDING)) return { comparison, verdict: 'worked', ...wait };
+	if (showsIt(before, since, alpha, fleet)) return { comparison, verdict: 'worked', ...wait };
 	return { comparison, verdict: since.events > 0 && comparison.low > PROMISED ? 'not' : 'open', ...wait };
 }
 
@@ -65,10 +71,19 @@ function chanceOfSoFew(before: Inspected, since: Inspected): number {
 	return chance;
 }
 
-function waitFor(before: Inspected, since: Inspected, alpha: number) {
+interface Fleet {
+	readonly share: FleetShare;
+	readonly others: number;
+}
+
+const showsIt = (before: Inspected, since: Inspected, alpha: number, fleet?: Fleet): boolean =>
+	chanceOfSoFew(before, since) <= alpha * (1 + ROUNDING) &&
+	(!fleet || chanceOfFinds(since, before, fleet.share, fleet.others) <= alpha * (1 + ROUNDING));
+
+function waitFor(before: Inspected, since: Inspected, alpha: number, fleet?: Fleet) {
 	if (before.events === 0 || since.events > 0) return {};
 	for (let needed = 1; needed <= MOST_INSPECTIONS; needed++)
-		if (chanceOfSoFew(before, { ...since, inspections: needed }) <= alpha * (1 + ROUNDING))
+		if (showsIt(before, { ...since, inspections: needed }, alpha, fleet))
 			return { inspectionsNeeded: needed, inspectionsStillNeeded: Math.max(0, needed - since.inspections) };
 	return {};
 }

@@ -17,4 +17,5 @@ export * from './beliefs';
 export * from './contrast';
 export * from './contrastGroups';
 export * from './firstCheck';
+export * from './fleetShare';
 export * from './fixWorked';

@@ -1,4 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
+import { groupBy } from '@exetasis/core/list';
 import { hasEnded, logRank } from '@exetasis/core/survival';
 import { firstCheck, fixWorked, type FirstCheck, type FixWorked } from '@exetasis/core/trace';
 import type { SignedIn } from '../auth/auth';
@@ -7,7 +8,9 @@ import { inTransaction, of, type ShopScope } from '../db/scope';
 import { newestSheets } from '../sheets';
 import { livesAt } from './lives';
 import { networkOf } from './network';
-import { traceOf } from './onePump';
+import { tracesOf, type LookInTime } from './onePump';
+
+const LEVEL = 0.95;
 
 export type TraceCase = Omit<TraceCaseRow, 'shopId'>;
 export type Outcome = NonNullable<TraceCaseRow['outcome']>;
@@ -222,19 +225,32 @@ export interface Worked extends FixWorked {
 export async function workedOf(scope: ShopScope, one: CaseListing): Promise<Worked | undefined> {
 	if (!one.actedJobId) return undefined;
 	const acted = (await of(scope, 'job').one({ id: one.actedJobId }))!;
-	const { looks } = await traceOf(scope, one.pumpId);
-	const here = looks.filter(({ station, cylinder }) => station === one.station && cylinder === one.cylinder);
-	const counted = (some: typeof here) => ({
-		events: some.filter(({ patterns }) => patterns.includes(one.pattern)).length,
-		exposure: some.reduce((sum, { hours = 0 }) => sum + hours, 0),
-		inspections: some.length
+	const ofModel = await of(scope, 'pump').all({ model: one.pump.model }, { attributes: ['id'] });
+	const traced = await tracesOf(
+		scope,
+		ofModel.map(({ id }) => id)
+	);
+	const counted = (looks: readonly LookInTime[]) => ({
+		events: looks.filter(({ patterns }) => patterns.includes(one.pattern)).length,
+		exposure: looks.reduce((sum, { hours = 0 }) => sum + hours, 0),
+		inspections: looks.length
 	});
-	const exposed = here.filter(({ hours }) => hours !== undefined);
-	const before = counted(exposed.filter(({ pumpHours }) => pumpHours <= acted.pumpHours));
-	const since = counted(exposed.filter(({ pumpHours }) => pumpHours > acted.pumpHours));
+	const places = [...traced].flatMap(([pump, { looks }]) => {
+		const exposed = looks.filter(({ station, hours }) => station === one.station && hours !== undefined);
+		return [...groupBy(exposed, ({ cylinder }) => String(cylinder)).values()].map((seen) => ({
+			pump,
+			cylinder: seen[0].cylinder,
+			seen
+		}));
+	});
+	const isHere = ({ pump, cylinder }: (typeof places)[number]) => pump === one.pumpId && cylinder === one.cylinder;
+	const here = places.find(isHere)?.seen ?? [];
+	const before = counted(here.filter(({ pumpHours }) => pumpHours <= acted.pumpHours));
+	const since = counted(here.filter(({ pumpHours }) => pumpHours > acted.pumpHours));
 	if (before.exposure === 0) return undefined;
+	const others = places.filter((place) => !isHere(place)).map(({ seen }) => counted(seen));
 	const lives = await livesAround(scope, one, acted.pumpHours);
-	return { ...fixWorked(before, since), ...(lives ? { lives } : {}) };
+	return { ...fixWorked(before, since, LEVEL, others), ...(lives ? { lives } : {}) };
 }
 
 async function livesAround(scope: ShopScope, one: CaseListing, actedHours: number): Promise<LivesAround | undefined> {

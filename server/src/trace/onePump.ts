@@ -37,6 +37,15 @@ export async function traceOf(scope: ShopScope, pumpId: string): Promise<PumpTra
 	return { ...traceFrom(await looks(scope, [pumpId])), foundWrong: wrongOf(await foundAt(scope, pumpId)) };
 }
 
+/** The same of several pumps, without what was found wrong. */
+export async function tracesOf(
+	scope: ShopScope,
+	pumpIds: readonly string[]
+): Promise<Map<string, Omit<PumpTrace, 'foundWrong'>>> {
+	const found = groupBy(await looks(scope, pumpIds), ({ pump }) => pump);
+	return new Map([...found].map(([pump, seen]) => [pump, traceFrom(seen)]));
+}
+
 // Place by place, the most frequent first.
 function wrongOf(found: readonly FoundAt[]): FoundWrongAtPlace[] {
 	const places = groupBy(

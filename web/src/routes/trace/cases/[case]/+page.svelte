@@ -94,9 +94,10 @@
 					</p>
 				{/if}
 				<p class="soft">
-					Exact test of how many inspections found it, before the action and after it. “Has not worked” is said only if
-					the data exclude even half the former rate. Two effects are not corrected: repeated checking of an open case,
-					and that a place chosen because it was the worst tends to improve by itself.
+					Exact test of how many inspections found it, before the action and after it, held against the same part at the
+					other places of the model as well: a place that was chosen because it was the worst improves by itself. “Has
+					not worked” is said only if the data exclude even half the former rate. Repeated checking of an open case is
+					not corrected for.
 				</p>
 			{:else}<p class="soft">
 					Before it, nobody had looked at this place twice: there is nothing to compare with.

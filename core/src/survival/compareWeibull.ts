@@ -22,7 +22,7 @@ const FURTHEST = Math.log(1e4);
 
 // Both groups as one, the logarithms of the second's hours moved by so much.
 function joined(first: LogLives, second: LogLives, by: number): LogLives {
-	const both = (key: 'exact' | 'held' | 'from' | 'to') => {
+	const both = (key: 'exact' | 'held' | 'from' | 'to' | 'entered') => {
 		const all = new Float64Array(first[key].length + second[key].length);
 		all.set(first[key]);
 		for (let i = 0; i < second[key].length; i++) all[first[key].length + i] = second[key][i] + by;
@@ -33,6 +33,7 @@ function joined(first: LogLives, second: LogLives, by: number): LogLives {
 		held: both('held'),
 		from: both('from'),
 		to: both('to'),
+		entered: both('entered'),
 		ended: first.ended + second.ended
 	};
 }

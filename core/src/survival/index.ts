@@ -1,4 +1,13 @@
-export { endedAt, endedBetween, hasEnded, heldTo, isExact, withAge, type ObservedLife } from './observedLife';
+export {
+	endedAt,
+	endedBetween,
+	hasEnded,
+	heldTo,
+	isExact,
+	isWatchedLate,
+	withAge,
+	type ObservedLife
+} from './observedLife';
 export * from './weibull';
 export * from './compareWeibull';
 export * from './stepCurves';

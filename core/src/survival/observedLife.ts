@@ -7,11 +7,18 @@ import { requireThat } from '../number';
 export interface ObservedLife {
 	readonly after: number;
 	readonly by: number;
+	/**
+	 * Age from which it was watched, where it would not be on record had it ended before: a part that came with its pump (left truncation).
+	 * Left out: from its fitting on.
+	 */
+	readonly watchedFrom?: number;
 }
 
 export const endedAt = (hours: number): ObservedLife => ({ after: hours, by: hours });
 export const heldTo = (hours: number): ObservedLife => ({ after: hours, by: Infinity });
 export const endedBetween = (after: number, by: number): ObservedLife => ({ after, by });
+
+export const isWatchedLate = ({ watchedFrom = 0 }: ObservedLife): boolean => watchedFrom > 0;
 
 export const hasEnded = ({ by }: ObservedLife): boolean => by !== Infinity;
 export const isExact = ({ after, by }: ObservedLife): boolean => after === by;
@@ -27,8 +34,10 @@ export function withAge(lives: readonly ObservedLife[]): {
 
 /** Refuses what cannot be a life. */
 export function requireLives(fn: string, lives: readonly ObservedLife[]): void {
-	for (const { after, by } of lives) {
-		if (after >= 0 && after < Infinity && by >= after) continue;
+	for (const { after, by, watchedFrom = 0 } of lives) {
+		const isLife = after >= 0 && after < Infinity && by >= after;
+		if (isLife && watchedFrom >= 0 && watchedFrom <= after) continue;
+		if (isLife) requireThat(false, fn, 'watchedFrom', watchedFrom, `from 0 to ${after}`);
 		requireThat(after >= 0 && Number.isFinite(after), fn, 'after', after, 'hours, at least 0');
 		requireThat(false, fn, 'by', by, `at least ${after}`);
 	}

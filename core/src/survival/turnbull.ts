@@ -1,5 +1,5 @@
 import { requireThat } from '../number';
-import { requireLives, type ObservedLife } from './observedLife';
+import { isWatchedLate, requireLives, type ObservedLife } from './observedLife';
 
 /** A stretch of hours in which ends may lie, and the share of all lives that ends there. Where within it nobody can say. */
 export interface Mass {
@@ -27,13 +27,14 @@ const FORGOTTEN = 1e-14;
  *
  * Mass can lie only in stretches that begin where some interval begins and end where the next one ends. Self-consistent steps (EM)
  * in turn with steps of the convex minorant; it stops where the certificate says so.
- * Units: hours. Errors: PreconditionError for no lives, or such as cannot be.
+ * Units: hours. Errors: PreconditionError for no lives, such as cannot be, or such as were not watched from their fitting on.
  * Source: B. Turnbull, J. Royal Stat. Soc. B 38 (1976) 290–295; J. Wellner, Y. Zhan, J. Am. Stat. Assoc. 92 (1997) 945–959;
  * R. Gentleman, C. Geyer, Biometrika 81 (1994) 618–623 (certificate).
  */
 export function turnbull(lives: readonly ObservedLife[]): Turnbull {
 	requireLives('turnbull', lives);
 	requireThat(lives.length > 0, 'turnbull', 'lives', 'none', 'at least one');
+	requireThat(!lives.some(isWatchedLate), 'turnbull', 'lives', 'watched late', 'watched from their fitting on');
 	const stretches = stretchesOf(lives);
 	const blocks = blocksOf(lives, stretches);
 	const n = lives.length;

@@ -41,6 +41,32 @@ describe('fitWeibull', () => {
 		expect(relativeError(fit.logLikelihood, -47.76136766657451)).toBeLessThan(1e-10);
 		expect(relativeError(fit.b10.value, 438.1604012505427)).toBeLessThan(1e-7);
 	});
+	// A nested golden-section search over the likelihood as written, in another language.
+	it('divides out what had to hold until a life was watched', () => {
+		const late = [
+			{ ...endedAt(1900), watchedFrom: 1200 },
+			{ ...endedAt(2600), watchedFrom: 1500 },
+			{ ...heldTo(2400), watchedFrom: 1000 },
+			{ ...heldTo(3000), watchedFrom: 2200 },
+			{ ...endedBetween(1800, 2500), watchedFrom: 1400 }
+		];
+		const fit = fitted(fitWeibull([...mixed, ...late]));
+		expect(relativeError(fit.scale.value, 1781.599012727303)).toBeLessThan(1e-6);
+		expect(relativeError(fit.shape.value, 1.5373842229199042)).toBeLessThan(1e-6);
+		expect(relativeError(fit.logLikelihood, -66.45574194199219)).toBeLessThan(1e-10);
+		expect(fitWeibull(mixed.map((life) => ({ ...life, watchedFrom: 0 })))).toEqual(fitWeibull(mixed));
+		expect(() => fitWeibull([{ ...endedAt(900), watchedFrom: 1000 }])).toThrow('from 0 to 900');
+	});
+	it('finds scale and shape again where only what lived to 1,500 h is on record', () => {
+		// 400 lives of scale 2000 and shape 2.5 at the middles of equal shares.
+		const all = Array.from({ length: 400 }, (_, i) => 2000 * (-Math.log((i + 0.5) / 400)) ** (1 / 2.5));
+		const seen = all.filter((hours) => hours > 1500).map(endedAt);
+		const fit = fitted(fitWeibull(seen.map((life) => ({ ...life, watchedFrom: 1500 }))));
+		expect(fit.shape.value).toBeGreaterThan(2.2);
+		expect(fit.shape.value).toBeLessThan(2.8);
+		expect(relativeError(fit.scale.value, 2000)).toBeLessThan(0.05);
+		expect(fitted(fitWeibull(seen)).shape.value).toBeGreaterThan(4); // as if they had been watched from new
+	});
 	it.each([
 		['shape', 0.8464895755800731, 3.048268607773454],
 		['scale', 1059.2619208714746, 2816.5864950411083],

@@ -49,7 +49,7 @@ const ABOUT_ONE = [0.8, 1.25] as const;
 /**
  * The Weibull distribution under which these lives are most likely, with limits by the profile likelihood; or why there is none.
  *
- * Takes exact, right-, left- and interval-censored ends together. Newton's steps on ln scale and ln shape, damped so that the
+ * Takes exact, right-, left- and interval-censored ends together, and lives watched from a later age on. Newton's steps on ln scale and ln shape, damped so that the
  * likelihood never falls. Accuracy: 1e-7 relative against an independent package (weibull.test.ts).
  * Units: hours. Errors: PreconditionError for hours below 0, an end before its beginning, or a level outside (0, 1).
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), ch. 8.
@@ -102,6 +102,7 @@ function withoutMaximum(lives: readonly ObservedLife[]): NoMaximum | undefined {
 		lastHeld = Math.max(lastHeld, life.after);
 		firstEnd = Math.min(firstEnd, life.by);
 		look(life.after);
+		look(life.watchedFrom ?? 0);
 		look(life.by);
 	}
 	if (ended === 0) return 'noEnds';
@@ -160,6 +161,10 @@ export function leastScale(all: readonly ObservedLife[], shape: number, level = 
 	requireThat(level > 0 && level < 1, 'leastScale', 'level', level, 'between 0 and 1');
 	// By the longest, so that no power leaves the range of numbers.
 	const longest = lives.reduce((most, { after }) => Math.max(most, after), 0);
-	const sum = lives.reduce((total, { after }) => total + (after / longest) ** shape, 0);
+	const sum = lives.reduce(
+		(total, { after, watchedFrom = 0 }) => total + (after / longest) ** shape - (watchedFrom / longest) ** shape,
+		0
+	);
+	requireThat(sum > 0, 'leastScale', 'lives', 'watched for no time', 'at least one with hours');
 	return finiteAnswer('leastScale', longest * (sum / -Math.log1p(-level)) ** (1 / shape));
 }

@@ -1,4 +1,4 @@
-import { hasEnded, isExact, type ObservedLife } from './observedLife';
+import { hasEnded, isExact, isWatchedLate, type ObservedLife } from './observedLife';
 
 /** ln likelihood of a Weibull distribution and its derivatives in μ = ln scale and κ = ln shape. */
 export interface Curvature {
@@ -16,6 +16,8 @@ export interface LogLives {
 	readonly held: Float64Array;
 	readonly from: Float64Array;
 	readonly to: Float64Array;
+	/** Ages from which lives were watched that were not from their fitting on. */
+	readonly entered: Float64Array;
 	readonly ended: number;
 }
 
@@ -33,7 +35,9 @@ export function logLives(lives: readonly ObservedLife[]): LogLives {
 			from[between] = Math.log(life.after);
 			to[between++] = Math.log(life.by);
 		}
+	const late = lives.filter(isWatchedLate);
 	return {
+		entered: Float64Array.from(late, ({ watchedFrom = 0 }) => Math.log(watchedFrom)),
 		exact: exact.subarray(0, exacts),
 		held: held.subarray(0, helds),
 		from: from.subarray(0, between),
@@ -44,9 +48,9 @@ export function logLives(lives: readonly ObservedLife[]): LogLives {
 
 /**
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), 8.2: the contributions of exact, right-,
- * left- and interval-censored lives. With z = shape·(ln t − μ) and H = eᶻ, S = e^−H.
+ * left- and interval-censored lives; 11.6: left truncation, S of the age at entry divided out. With z = shape·(ln t − μ) and H = eᶻ, S = e^−H.
  */
-export function curvatureAt({ exact, held, from, to }: LogLives, mu: number, kappa: number): Curvature {
+export function curvatureAt({ exact, held, from, to, entered }: LogLives, mu: number, kappa: number): Curvature {
 	const shape = Math.exp(kappa);
 	let value = exact.length * kappa;
 	// Sums of H, zH and z²H over exact and held lives, and of z over exact ones, give every derivative of these two kinds.
@@ -69,6 +73,13 @@ export function curvatureAt({ exact, held, from, to }: LogLives, mu: number, kap
 		h += hazard;
 		zh += z * hazard;
 		zzh += z * z * hazard;
+	}
+	for (let i = 0; i < entered.length; i++) {
+		const z = shape * (entered[i] - mu);
+		const hazard = Math.exp(z);
+		h -= hazard;
+		zh -= z * hazard;
+		zzh -= z * z * hazard;
 	}
 	value += zSum - h;
 	let m = shape * (h - exact.length);

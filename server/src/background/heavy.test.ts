@@ -19,7 +19,7 @@ function script(name: string, answering: string): URL {
 	return pathToFileURL(path);
 }
 
-const nothing = { lives: [], unknownAge: 3, watched: [] };
+const nothing = { lives: [], unknownAge: 3, endedUnwatched: 0, watched: [] };
 const ask = () => heavily('summaryOf', nothing, []);
 
 describe('what takes long', () => {

@@ -1,6 +1,6 @@
 import { dutyClassOf, ORDINARY } from '@exetasis/core/life';
 import type { ModelSheet } from '@exetasis/core/record';
-import { endedAt, endedBetween, heldTo, type ObservedLife } from '@exetasis/core/survival';
+import { endedAt, endedBetween, hasEnded, heldTo, type ObservedLife } from '@exetasis/core/survival';
 import { of, type ShopScope } from '../db/scope';
 import { livesOfShop, type LifeInShop } from '../db/sql/livesOfShop';
 import { newestSheet } from '../sheets';
@@ -37,6 +37,8 @@ export interface ShopLives {
 	readonly lives: readonly Life[];
 	/** Left out: nobody knows when they were fitted. */
 	readonly unknownAge: number;
+	/** Left out where parts count from their pump’s first visit: those that had ended by then. */
+	readonly endedUnwatched: number;
 	/** Pumps with the hours that they have been watched, for mean cumulative replacements. */
 	readonly watched: readonly {
 		readonly pump: string;
@@ -49,12 +51,17 @@ export interface ShopLives {
 	}[];
 }
 
+/** From when a part that came with its pump counts: its fitting, as its last rebuild was told, or the pump's first visit here. */
+export const entries = ['fitting', 'visit'] as const;
+export type Entry = (typeof entries)[number];
+
 /** The lives of one station of a model, each with what the record says of its end. */
 export async function livesAt(
 	scope: ShopScope,
 	model: string,
 	station: string,
-	grouping: Grouping
+	grouping: Grouping,
+	entry: Entry = 'fitting'
 ): Promise<ShopLives> {
 	const sheet = (await newestSheet(scope, model))?.body;
 	// Only where it is asked does the record say how its mates were.
@@ -69,8 +76,17 @@ export async function livesAt(
 			[...new Set(hours)].sort((a, b) => a - b)
 		);
 	const known = found.filter((life): life is LifeInShop & { fittedHours: number } => life.fittedHours !== null);
+	const watched = known.flatMap((life): (ObservedLife & { readonly of: typeof life })[] => {
+		const one = { ...observedOf(life), of: life };
+		const came = (visitsOf.get(life.pump)?.at(0) ?? life.fittedHours) - life.fittedHours;
+		if (entry === 'fitting' || came <= 0) return [one];
+		// Looked at on that visit, it held until then at least, or had ended unwatched.
+		if (hasEnded(one) && one.by <= came) return [];
+		return [{ ...one, after: Math.max(one.after, came), watchedFrom: came }];
+	});
 	return {
 		unknownAge: found.length - known.length,
+		endedUnwatched: known.length - watched.length,
 		watched: pumpIds.map((pump) => ({
 			pump,
 			from: visitsOf.get(pump)?.at(0) ?? 0,
@@ -78,8 +94,8 @@ export async function livesAt(
 			visits: visitsOf.get(pump) ?? [],
 			replacedAt: found.flatMap((life) => (life.pump === pump && life.removedHours !== null ? [life.removedHours] : []))
 		})),
-		lives: known.map((life) => ({
-			...observedOf(life),
+		lives: watched.map(({ of: life, ...observed }) => ({
+			...observed,
 			pump: life.pump,
 			serial: life.serial,
 			cylinder: life.cylinder,

@@ -21,6 +21,7 @@ const held = (hours: number, group = 'all', removed = false) => life(heldTo(hour
 const shop = (lives: readonly Life[], more: Partial<ShopLives> = {}): ShopLives => ({
 	lives,
 	unknownAge: 0,
+	endedUnwatched: 0,
 	watched: [],
 	...more
 });
@@ -29,6 +30,15 @@ const weibull = (scale: number, group: string) =>
 	Array.from({ length: 20 }, (_, i) => ended(scale * (-Math.log(1 - (i + 0.5) / 20)) ** (1 / 2.5), group));
 
 describe('lives worked out for the page', () => {
+	it('lets parts that were watched late into the fit alone', () => {
+		const late = Array.from({ length: 10 }, () => ({ ...held(6000), watchedFrom: 5900 }));
+		const { groups, watchedLate, ranges, steps } = summaryOf(shop([...weibull(4000, 'all'), ...late]), []);
+		const { groups: without, steps: stepsWithout } = summaryOf(shop(weibull(4000, 'all')), []);
+		expect(watchedLate).toBe(10);
+		expect(groups[0].masses).toEqual(without[0].masses);
+		expect([ranges, steps]).toEqual([[], stepsWithout]);
+		expect(groups[0].fit).not.toEqual(without[0].fit);
+	});
 	it('fits each group, the largest first, with its band and without a shape assumed', () => {
 		const { groups, moreGroups } = summaryOf(shop([held(900, 'few'), ...weibull(4000, 'many')]), []);
 		expect(groups.map(({ name, lives }) => [name, lives])).toEqual([

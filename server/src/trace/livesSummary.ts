@@ -5,6 +5,7 @@ import {
 	fitWeibull,
 	hasEnded,
 	isExact,
+	isWatchedLate,
 	leastScale,
 	logRank,
 	meanCumulative,
@@ -46,12 +47,13 @@ export interface GroupSummary {
 }
 
 /** Lives of one station in groups, worked out for charts and sentences. */
-export function summaryOf({ lives, unknownAge, watched }: ShopLives, asked: readonly string[]) {
+export function summaryOf({ lives, unknownAge, endedUnwatched, watched }: ShopLives, asked: readonly string[]) {
 	const groups = [...groupBy(lives, ({ group }) => group)].toSorted(([, a], [, b]) => b.length - a.length);
 	const shown = groups.slice(0, MOST_GROUPS);
 	const chosen = asked.length === 2 ? groups.filter(([name]) => asked.includes(name)) : groups.slice(0, 2);
+	// Only the fit can take parts that were not watched from their fitting on.
 	const failures = (some: readonly Life[]): ExactLife[] =>
-		some.map((life) => ({ hours: life.hours, ended: hasEnded(life) }));
+		some.filter((life) => !isWatchedLate(life)).map((life) => ({ hours: life.hours, ended: hasEnded(life) }));
 	const histories = watched
 		.filter(({ from, until }) => until > from)
 		.map(({ from, until, replacedAt }) => ({
@@ -61,6 +63,8 @@ export function summaryOf({ lives, unknownAge, watched }: ShopLives, asked: read
 		}));
 	return {
 		unknownAge,
+		endedUnwatched,
+		watchedLate: lives.filter(isWatchedLate).length,
 		groups: shown.map(([name, some]) => groupSummary(name, some)),
 		moreGroups: groups.length - shown.length,
 		compared:
@@ -89,8 +93,9 @@ const panelOf = ({ visits, replacedAt }: ShopLives['watched'][number]): PanelHis
  * ends were found it would come out too high.
  */
 function survivalOf(lives: readonly Life[], failures: readonly ExactLife[]) {
-	if (lives.every((life) => !hasEnded(life) || isExact(life))) return { steps: stepCurves(failures), ranges: [] };
-	const aged = lives.filter(({ after, by }) => by > 0 && !(after === 0 && by === Infinity));
+	const fromFitting = lives.filter((life) => !isWatchedLate(life));
+	if (fromFitting.every((life) => !hasEnded(life) || isExact(life))) return { steps: stepCurves(failures), ranges: [] };
+	const aged = fromFitting.filter(({ after, by }) => by > 0 && !(after === 0 && by === Infinity));
 	const longest = aged.reduce((most, { after, by }) => Math.max(most, by === Infinity ? after : by), 0);
 	const hours = Array.from({ length: POINTS }, (_, i) => (longest * (i + 1)) / POINTS);
 	return { steps: [], ranges: turnbullBand(aged, hours) };
@@ -101,6 +106,7 @@ function groupSummary(name: string, lives: readonly Life[]): GroupSummary {
 	const longest = lives.reduce((most, { hours }) => Math.max(most, hours), 1);
 	const aged = lives.filter(({ after, by }) => by > 0 && !(after === 0 && by === Infinity));
 	const ended = lives.filter(hasEnded).length;
+	const fromFitting = aged.filter((life) => !isWatchedLate(life));
 	return {
 		name,
 		lives: lives.length,
@@ -120,7 +126,7 @@ function groupSummary(name: string, lives: readonly Life[]): GroupSummary {
 						return { hours, ...endedShare(fit, hours) };
 					})
 				: [],
-		masses: aged.length > 0 && ended > 0 ? cumulated(turnbull(aged).masses) : [],
+		masses: ended > 0 && fromFitting.length > 0 ? cumulated(turnbull(fromFitting).masses) : [],
 		censored: lives.filter((life) => !hasEnded(life)).map(({ after }) => after)
 	};
 }

@@ -108,6 +108,17 @@ describe('lives', () => {
 		expect(ended.map(({ after, by }) => [after, by])).toContainEqual([0, 1500]);
 		expect(watched.map(({ from, until }) => [from, until])).toContainEqual([1000, 5500]);
 	});
+	it('count what came with a pump from its first visit on, where that is asked', async () => {
+		const asFitted = await livesAt(shop.scope, 'Marram', 'packing', 'none');
+		const { lives, endedUnwatched } = await livesAt(shop.scope, 'Marram', 'packing', 'none', 'visit');
+		const first = new Map(asFitted.watched.map(({ pump, from }) => [pump, from]));
+		expect(lives.length + endedUnwatched).toBe(asFitted.lives.length);
+		for (const { pump, fittedHours, watchedFrom = 0, after, by } of lives) {
+			expect(watchedFrom).toBe(Math.max(0, first.get(pump)! - fittedHours));
+			expect(after).toBeGreaterThanOrEqual(watchedFrom);
+			expect(by).toBeGreaterThanOrEqual(after);
+		}
+	});
 });
 
 describe('contrasts', () => {

@@ -28,7 +28,7 @@
 	};
 	const ask = (change: Record<string, string>) =>
 		goto(
-			`/trace/lives?${new URLSearchParams({ model: data.model, station: data.station?.key ?? '', by: data.by, ...change })}`,
+			`/trace/lives?${new URLSearchParams({ model: data.model, station: data.station?.key ?? '', by: data.by, from: data.entry, ...change })}`,
 			{ keepFocus: true }
 		);
 	const mateWords: Readonly<Record<string, string>> = {
@@ -206,10 +206,24 @@
 				{#each Object.entries(byWords) as [key, words] (key)}<option value={key}>{words}</option>{/each}
 			</select></label
 		>
+		<label
+			>Parts that came with a pump count <select
+				class="select"
+				value={data.entry}
+				onchange={(event) => ask({ from: event.currentTarget.value })}
+			>
+				<option value="fitting">from their fitting</option>
+				<option value="visit">from the pump’s first visit</option>
+			</select></label
+		>
 		<a
 			class="btn"
-			href="/trace/lives/table?{new URLSearchParams({ model: data.model, station: data.station.key, by: data.by })}"
-			>CSV</a
+			href="/trace/lives/table?{new URLSearchParams({
+				model: data.model,
+				station: data.station.key,
+				by: data.by,
+				from: data.entry
+			})}">CSV</a
 		>
 	</Filters>
 	{#if groups.length === 0}
@@ -282,7 +296,19 @@
 			naive scale counts everything that was taken out as a failure: the classic error, to show what it would have said. {summary.unknownAge}
 			lives of unknown beginning are left out{summary.moreGroups > 0
 				? `; the ${groups.length} largest groups are shown, ${summary.moreGroups} smaller ones are not`
-				: ''}. Lives are never counted by person.
+				: ''}.
+			{#if data.entry === 'visit'}
+				{formatNumber(summary.watchedLate)}
+				{summary.watchedLate === 1 ? 'part that came with its pump enters' : 'parts that came with their pumps enter'} the
+				fit at the age of the pump’s first visit (left truncation) and {summary.watchedLate === 1 ? 'is' : 'are'} left out
+				of the other curves; {formatNumber(summary.endedUnwatched)} had ended by then and {summary.endedUnwatched === 1
+					? 'is'
+					: 'are'} not counted.
+			{:else}
+				Where parts that failed before a pump’s first visit may be missing from its record, let those that came with it
+				count from that visit.
+			{/if}
+			Lives are never counted by person.
 		</p>
 	{/if}
 {/if}

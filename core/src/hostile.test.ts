@@ -167,6 +167,8 @@ const answers: Record<string, Walked> = {
 	mean: of([1, 2]),
 	sampleVariance: of([1, 2]),
 	chebyshevFit: of(square, [1, 2, 3, 6]),
+	isTold: of({ value: 2, low: 1.5, high: 8 }),
+	recordNeeded: of({ value: 2, low: 0.5, high: 8 }),
 	highestAt: { args: [(x: number) => -((x - 2) ** 2), 0, 5, 1e-6] },
 	solveLinear: of(
 		[
@@ -695,7 +697,7 @@ answers.learningFleet = {
 // What checks others' conditions or is one, takes no numbers to be walked.
 const notWalked = [
 	...['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd', 'nameText'],
-	...['endedAt', 'endedBetween', 'heldTo', 'hasEnded', 'isExact', 'withAge']
+	...['endedAt', 'endedBetween', 'heldTo', 'hasEnded', 'isExact', 'isWatchedLate', 'withAge']
 ];
 // Infinite where the book says so: degrees of freedom that are known exactly.
 // Also the end of a life that still runs, and the weight of a find without which a cause could not be.

@@ -9,3 +9,4 @@ export * from './solve';
 export * from './gaussLegendre';
 export * from './powerRule';
 export * from './goldenSection';
+export * from './recordNeeded';

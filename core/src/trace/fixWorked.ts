@@ -8,6 +8,10 @@ export interface Inspected extends Counted {
 }
 
 export interface FixWorked {
+	readonly before: Finds;
+	readonly since: Finds;
+	/** P(as few finds since, or fewer, without an effect): the larger of the exact test's and that of a place like the others. Left out where nobody has looked since. */
+	readonly chance?: number;
 	/** Left out where the place has not been looked at since. */
 	readonly comparison?: RateComparison;
 	/** Worked: found in fewer inspections since, at this level, also for a place that was chosen as the worst of alike ones. Not: even half as often as before is excluded. Open: neither can be told. */
@@ -51,10 +55,13 @@ export function fixWorked(before: Inspected, since: Inspected, level = 0.95, oth
 	const fleet = share && { share, others: known.length };
 	const wait = waitFor(before, since, alpha, fleet);
 	// Not inspected since: how long it must be clean is all that can be said.
-	if (since.inspections === 0 || since.exposure === 0) return { verdict: 'open', ...wait };
+	const counts = { before: findsOf(before), since: findsOf(since) };
+	if (since.inspections === 0 || since.exposure === 0) return { verdict: 'open', ...counts, ...wait };
 	const comparison = compareRates(since, before, level);
-	if (showsIt(before, since, alpha, fleet)) return { comparison, verdict: 'worked', ...wait };
-	return { comparison, verdict: since.events > 0 && comparison.low > PROMISED ? 'not' : 'open', ...wait };
+	const chance = chanceWithout(before, since, fleet);
+	const worked = chance <= alpha * (1 + ROUNDING);
+	const not = !worked && since.events > 0 && comparison.low > PROMISED;
+	return { comparison, chance, verdict: worked ? 'worked' : not ? 'not' : 'open', ...counts, ...wait };
 }
 
 const ROUNDING = 1e-9;
@@ -76,14 +83,16 @@ interface Fleet {
 	readonly others: number;
 }
 
-const showsIt = (before: Inspected, since: Inspected, alpha: number, fleet?: Fleet): boolean =>
-	chanceOfSoFew(before, since) <= alpha * (1 + ROUNDING) &&
-	(!fleet || chanceOfFinds(since, before, fleet.share, fleet.others) <= alpha * (1 + ROUNDING));
+const findsOf = ({ events, inspections }: Inspected): Finds => ({ events, inspections });
+
+// Without an effect: by its own record, and as one of the others where that leaves more to chance.
+const chanceWithout = (before: Inspected, since: Inspected, fleet?: Fleet): number =>
+	Math.max(chanceOfSoFew(before, since), fleet ? chanceOfFinds(since, before, fleet.share, fleet.others) : 0);
 
 function waitFor(before: Inspected, since: Inspected, alpha: number, fleet?: Fleet) {
 	if (before.events === 0 || since.events > 0) return {};
 	for (let needed = 1; needed <= MOST_INSPECTIONS; needed++)
-		if (showsIt(before, { ...since, inspections: needed }, alpha, fleet))
+		if (chanceWithout(before, { ...since, inspections: needed }, fleet) <= alpha * (1 + ROUNDING))
 			return { inspectionsNeeded: needed, inspectionsStillNeeded: Math.max(0, needed - since.inspections) };
 	return {};
 }

@@ -1,3 +1,4 @@
+import { isTold, recordNeeded, type RatioEstimate } from '@exetasis/core/number';
 import type { NoWeibullFit, RepairTrend, WeibullComparison, WeibullFit } from '@exetasis/core/survival';
 import { formatNumber, formatProbability } from '../ui/numbers';
 
@@ -22,6 +23,13 @@ type Limits = { readonly value: number; readonly low?: number; readonly high?: n
 export const limitsWords = ({ value, low, high }: Limits, digits = 0): string =>
 	`${formatNumber(value, digits)} (${low === undefined ? 'no limit' : formatNumber(low, digits)}–${high === undefined ? 'no limit' : formatNumber(high, digits)})`;
 
+/** How much more has to be on record until it can be told, should it stay as it is. */
+function moreNeeded(estimate: RatioEstimate): string {
+	const times = recordNeeded(estimate);
+	if (times === undefined) return 'No difference to be expected shows so far.';
+	return `If it stays so, about ${formatNumber(Math.max(1.1, times), 1)} times the present record would tell.`;
+}
+
 /** Two groups of lives, as a sentence. */
 export function comparisonSentence(
 	compared: WeibullComparison,
@@ -31,11 +39,10 @@ export function comparisonSentence(
 	if (compared.kind === 'noMaximum')
 		return `${first} and ${second} cannot be compared. ${noMaximumWords[compared.reason]}`;
 	const { ratio, pScale, pShape } = compared;
-	const apart = pScale <= 0.05;
 	return [
-		apart
+		isTold(ratio)
 			? `${second} lasts ${limitsWords(ratio, 2)} times as long as ${first}; by chance alone they would be as far apart with ${formatProbability(pScale)}.`
-			: `${first} and ${second} are not told apart: as far apart by chance with ${formatProbability(pScale)}; the ratio of their lives is ${limitsWords(ratio, 2)}.`,
+			: `${first} and ${second} cannot be told apart yet: as far apart by chance with ${formatProbability(pScale)}; the ratio of their lives is ${limitsWords(ratio, 2)}. ${moreNeeded(ratio)}`,
 		pShape !== undefined && pShape <= 0.05
 			? 'They also differ in how they end, so that no single ratio says it all.'
 			: '',
@@ -49,7 +56,8 @@ export function comparisonSentence(
 export function trendSentence({ events, exponent, pSteady }: RepairTrend, pumps: number): string {
 	if (!exponent || pSteady === undefined)
 		return `${events} replacements on ${pumps} pumps: too few for a trend. It takes three pumps with two intervals each.`;
-	const steady = (exponent.low ?? 0) <= 1 && (exponent.high ?? Infinity) >= 1;
-	const way = steady ? 'neither better nor worse, as far as can be told' : exponent.value > 1 ? 'worse' : 'better';
-	return `As they run, pumps get ${way}: exponent ${limitsWords(exponent, 2)} of ${events} replacements on ${pumps} pumps, counted from rebuild to rebuild; a steady rate would look so with ${formatProbability(pSteady)}.`;
+	const figures = `exponent ${limitsWords(exponent, 2)} of ${events} replacements on ${pumps} pumps, counted from rebuild to rebuild; a steady rate would look so with ${formatProbability(pSteady)}.`;
+	return isTold(exponent)
+		? `As they run, pumps get ${exponent.value > 1 ? 'worse' : 'better'}: ${figures}`
+		: `Whether pumps get better or worse as they run cannot be told yet: ${figures} ${moreNeeded(exponent)}`;
 }

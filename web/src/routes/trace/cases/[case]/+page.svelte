@@ -2,13 +2,13 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import type { RateComparison } from '@exetasis/core/trace';
 	import { keptForm } from '$lib/forms/kept';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
 	import { caseState } from '$lib/words/causes';
+	import { fixWords } from '$lib/words/fix';
 	import { placeName } from '$lib/words/place';
 
 	let { data } = $props();
@@ -33,20 +33,6 @@
 		refuted: 'refuted',
 		notTold: 'closed',
 		reopened: 'opened again'
-	};
-	function sinceWords(comparison: RateComparison | undefined): string {
-		if (!comparison) return 'Nobody has looked at this place since.';
-		const { ratio, low, high, p } = comparison;
-		if (ratio === undefined) return 'It had not come up before: there is nothing to compare with.';
-		const most = high === undefined ? 'no limit' : formatNumber(high, 2);
-		return ratio === 0
-			? `It has not come up since (95 %: at most ${most} times as often as before).`
-			: `Since then it comes ${formatNumber(ratio, 2)} times as often (95 %: ${formatNumber(low, 2)} to ${most}); by chance alone ${formatProbability(p)}.`;
-	}
-	const verdicts = {
-		worked: 'It is rarer since, beyond chance: the fix has worked.',
-		open: 'Too early to tell.',
-		not: 'It comes as often as before: the fix has not worked.'
 	};
 </script>
 
@@ -77,15 +63,9 @@
 			</p>
 			<h3 class="mt-3">Has it worked?</h3>
 			{#if worked}
-				<p><b>{verdicts[worked.verdict]}</b></p>
-				<p>
-					{sinceWords(worked.comparison)}
-					{#if worked.inspectionsStillNeeded !== undefined && worked.inspectionsStillNeeded > 0}
-						Still <b class="figures">{formatNumber(worked.inspectionsStillNeeded)}</b>
-						{worked.inspectionsStillNeeded === 1 ? 'inspection' : 'inspections'} without it would show that it has worked
-						(95 %).
-					{/if}
-				</p>
+				{@const said = fixWords(worked)}
+				<p><b>{said.verdict}</b></p>
+				<p>{said.figures}</p>
 				{#if worked.lives}
 					<p>
 						Parts fitted here: {worked.lives.before} before, {worked.lives.since} since; {worked.lives.p === undefined

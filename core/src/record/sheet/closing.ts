@@ -101,6 +101,7 @@ const added = (scope: string, rest: Pick<BuildStep, 'key' | 'text' | 'stations' 
 	tools: [],
 	cautions: [],
 	asks: [],
+	recalls: [],
 	ways: [],
 	mirrored: true,
 	...rest

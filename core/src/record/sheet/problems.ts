@@ -200,6 +200,11 @@ function* stepProblems(step: Step, index: number, sheet: ModelSheet, known: Know
 		yield* known.condition(caution.onlyWith, [...path, 'cautions', i]);
 	yield* repeatedKeys([...path, 'ways'], keysOf(step.ways));
 	for (const before of step.after) yield* earlier(before, [...path, 'after']);
+	for (const recalled of step.recalls) {
+		const at = [...path, 'recalls'];
+		yield* earlier(recalled, at);
+		if (sheet.steps[place(recalled)]?.asks.length === 0) yield { path: at, message: `"${recalled}" asks nothing` };
+	}
 	const [previous] = sheet.steps.slice(Math.max(0, index - 1), index);
 	if (previous && stages.indexOf(previous.stage) > stages.indexOf(step.stage))
 		yield { path: [...path, 'stage'], message: `stands after a step of the stage "${previous.stage}"` };

@@ -249,6 +249,8 @@ describe('a sheet', () => {
 	it.each<[string, object[], string]>([
 		['waits for a later one', [{ after: ['step1'] }, {}], 'steps.0.after: "step1" is not an earlier step'],
 		['waits for itself', [{ after: ['step0'] }], 'is not an earlier step'],
+		['recalls a later one', [{ recalls: ['step1'] }, {}], 'steps.0.recalls: "step1" is not an earlier step'],
+		['recalls one that asks nothing', [{}, { recalls: ['step0'] }], 'steps.1.recalls: "step0" asks nothing'],
 		['blocks after one that does not', [{}, { blocking: true }], 'steps.1.blocking: blocking steps come before'],
 		[
 			'goes back a stage',

@@ -108,6 +108,8 @@ export const stepSchema = z.strictObject({
 	locks: lockSchema.optional(),
 	within: windowSchema.optional(),
 	asks: z.array(askSchema).max(12).default([]),
+	/** Earlier steps whose notes, readings and settings stand here as they were found. */
+	recalls: keys,
 	/** Ways in which good people differ: one is chosen and noted. */
 	ways: z
 		.array(z.strictObject({ key, text, risk: text.optional() }))

@@ -18,6 +18,7 @@
 	} from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import Crank from '$lib/strip/Crank.svelte';
+	import Recalled from '$lib/strip/Recalled.svelte';
 	import StepAsks from '$lib/strip/StepAsks.svelte';
 	import StepFacts from '$lib/strip/StepFacts.svelte';
 	import StepWays from '$lib/strip/StepWays.svelte';
@@ -118,6 +119,7 @@
 			count={sheet.cylinders}
 		/>{/if}
 	<StepFacts {step} {sheet} {job} policy={bench.bench.policy} going="in" />
+	<Recalled {bench} {step} />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if minutes !== undefined && from && !done}
 		<p>

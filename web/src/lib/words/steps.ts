@@ -29,6 +29,19 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 	}
 }
 
+/** What an earlier step asked, as the head of what was answered. */
+export function recalledWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string {
+	switch (ask.kind) {
+		case 'count':
+		case 'size':
+			return nameOf(sheet, ask.station);
+		case 'setting':
+			return `${ask.name}, as ${ask.when}`;
+		default:
+			return ask.text;
+	}
+}
+
 /** What a build step does: what the sheet says, the sub-assembly that is joined, or the part that goes back as it came off. */
 export const buildStepName = ({ text, mirrored, joined }: Pick<BuildStep, 'text' | 'mirrored' | 'joined'>): string => {
 	if (!mirrored) return text;

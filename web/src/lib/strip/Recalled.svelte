@@ -1,0 +1,41 @@
+<!-- @component What earlier steps noted and this one needs again: settings, readings, notes, as they were found. -->
+<script lang="ts">
+	import { askKey, type Step } from '@exetasis/core/record';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { answerWords, recalledWords } from '$lib/words/steps';
+
+	interface Props {
+		bench: BenchState;
+		step: Step;
+	}
+	let { bench, step }: Props = $props();
+
+	const noted = $derived(
+		bench.bench.sheet.steps
+			.filter(({ key }) => step.recalls.includes(key))
+			.flatMap(({ key, asks }) =>
+				asks.map((ask, i) => ({
+					key: `${key}/${i}`,
+					question: recalledWords(ask, bench.bench.sheet),
+					value: bench.log.answers.get(askKey(key, i))?.payload.value
+				}))
+			)
+	);
+</script>
+
+{#if noted.length > 0}
+	<dl class="recalled">
+		{#each noted as { key, question, value } (key)}
+			<dt>{question}</dt>
+			<dd><b>{value === undefined ? 'was not noted' : answerWords(value)}</b></dd>
+		{/each}
+	</dl>
+{/if}
+
+<style>
+	.recalled {
+		display: grid;
+		grid-template-columns: max-content 1fr;
+		gap: 4px 12px;
+	}
+</style>

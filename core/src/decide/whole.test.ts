@@ -64,6 +64,7 @@ describe('decideWhole', () => {
 		expect(says(decision, 'backup')).toMatchObject({ renewSoft: 'replace', onCondition: 'reuse' });
 		expect(says(decision, 'cracked')).toEqual({ renewSoft: 'replace', onCondition: 'replace', leastCost: 'replace' });
 		expect(says(decision, 'unseen').leastCost).toBe('open');
+		expect(decision.parts.map(({ out }) => out)).toEqual([false, false, true, false]);
 	});
 	it('gives every part odds, and charges only what stops the pump', () => {
 		for (const { reused, fresh } of decideWhole(whole()).parts) {
@@ -89,6 +90,7 @@ describe('decideWhole', () => {
 			whole({ parts: [{ id: 'kept', cylinder: 1, input: input('maleAdapter', kept) }] })
 		);
 		expect(parts[0].decided).toBe('reuse');
+		expect(parts[0].out).toBe(false); // it was decided otherwise
 		expect(cost.renewSoft.parts).toBe(0);
 	});
 	it('renews a worn part the sooner, the longer it has to last', () => {

@@ -22,6 +22,8 @@ export interface DecidedPart {
 	readonly id: string;
 	/** Why, under the school in force. */
 	readonly reasons: readonly Reason[];
+	/** A hard rule puts it out and nobody has decided otherwise: that it be reused is no choice, and its chances are those of wear alone. */
+	readonly out: boolean;
 	/** Its chances by the next service if reused and if new. */
 	readonly reused: PartChances;
 	readonly fresh: PartChances;
@@ -92,6 +94,7 @@ export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): W
 		return {
 			id: part.id,
 			reasons: part[policy.school === 'renewSoft' ? 'renewSoft' : 'onCondition'].reasons,
+			out: part.hard && part.standing !== 'reuse',
 			reused: now[i].reused,
 			fresh: now[i].fresh,
 			cost,

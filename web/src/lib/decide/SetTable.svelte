@@ -83,6 +83,8 @@
 
 	let opened = $state<string>();
 	const says = ({ one }: Row) => one.says[set.school];
+	// What is out is not reused: the chances of its wear alone would make it look sound.
+	const ifReused = (one: DecidedPart, chance: number) => (one.out ? 'out' : formatProbability(chance));
 	const differs = (row: Row) => schools.filter((school) => school !== set.school && row.one.says[school] !== says(row));
 	const nameOf = ({ part }: Row) => `${part.station.name}${part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}`;
 	const columns = $derived<readonly Column<Row>[]>([
@@ -115,7 +117,7 @@
 			head: 'Cost, reuse',
 			number: true,
 			of: ({ one }) => one.cost.reuse,
-			says: ({ one }) => formatNumber(one.cost.reuse),
+			says: ({ one }) => (one.out ? 'out' : formatNumber(one.cost.reuse)),
 			width: '8.5%'
 		},
 		{
@@ -146,10 +148,10 @@
 			>{schoolName[school]}: {verdictName[row.one.says[school]].toLowerCase()}</span
 		>{/each}
 {/snippet}
-{#snippet beyondCell({ one }: Row)}{formatProbability(one.reused.beyond)}<br />{formatProbability(
+{#snippet beyondCell({ one }: Row)}{ifReused(one, one.reused.beyond)}<br />{formatProbability(
 		one.fresh.beyond
 	)}{/snippet}
-{#snippet stopCell({ one }: Row)}{formatProbability(one.reused.stop)}<br />{formatProbability(one.fresh.stop)}{/snippet}
+{#snippet stopCell({ one }: Row)}{ifReused(one, one.reused.stop)}<br />{formatProbability(one.fresh.stop)}{/snippet}
 {#snippet decidedCell(row: Row)}
 	<button
 		type="button"

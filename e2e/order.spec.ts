@@ -90,6 +90,16 @@ test('what comes in is noted with its lot; what another takes first from the dra
 	await expect(take(page)).toHaveCount(0);
 	// Whoever still sees them there is told that they are gone.
 	await expect(take(other)).toHaveCount(0);
+
+	// The rest comes in one box: one press books all of it in.
+	await page.getByText('Book in the whole delivery').click();
+	await page.getByLabel('Supplier', { exact: true }).fill('Alder Supplies');
+	await page.getByRole('button', { name: /^Book in \d+ pieces$/ }).click();
+	await expect(page.getByText('Nothing has to be had')).toBeVisible();
+	await expect(page.getByText(/1 × seal case .threaded., bought, Alder Supplies/)).toBeVisible();
+	await expect(page.getByText(/3 × seal-case o-ring, bought, Alder Supplies, out of kit MAR-P/i)).toBeVisible();
+	await page.goto(`/jobs/${job}/build`);
+	await expect(page.getByText(/booked in for this job/)).toHaveCount(0);
 });
 
 test('the rig says which valve may leak, how sure that is, and its result is kept', async ({ browser }) => {

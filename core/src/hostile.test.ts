@@ -167,6 +167,14 @@ const answers: Record<string, Walked> = {
 	mean: of([1, 2]),
 	sampleVariance: of([1, 2]),
 	chebyshevFit: of(square, [1, 2, 3, 6]),
+	deliveryOf: of(
+		{
+			needs: [{ station: 's', pieces: 3 }],
+			stock: [],
+			offers: [{ number: 'N', price: 1, holds: [{ station: 's', pieces: 1 }] }]
+		},
+		{ N: 2 }
+	),
 	isTold: of({ value: 2, low: 1.5, high: 8 }),
 	recordNeeded: of({ value: 2, low: 0.5, high: 8 }),
 	highestAt: { args: [(x: number) => -((x - 2) ** 2), 0, 5, 1e-6] },

@@ -1,2 +1,3 @@
 export * from './cover';
 export * from './need';
+export * from './delivery';

@@ -47,6 +47,16 @@
 	const isNew = (item: BuildItem) => item.kind === 'part' && verdictOn(item.place) === 'replace';
 	const outside = (item: BuildItem): EntryProblem | undefined =>
 		item.kind === 'part' ? keptOut(bench.build, item.place.part) : unitKeptOut(bench.build, item.place);
+	// New parts that go in here, beyond those that were booked in for this job.
+	const notBookedIn = (key: string) => {
+		const station = sheet.stations.find((one) => one.key === key);
+		const wanted = inRow(key).filter(isNew).length * (station?.pieces ?? 1);
+		const here = bench.log.arrivals.reduce(
+			(sum, { payload }) => sum + (payload.station === key ? payload.pieces : 0),
+			0
+		);
+		return { wanted, here: Math.min(here, wanted) };
+	};
 	const next = $derived(items.find((item) => !entryOf(item) && !outside(item)));
 	const placeOf = (item: BuildItem) => `${keyOf(item)}/${item.cylinder}`;
 
@@ -152,10 +162,15 @@
 		<div class="row" class:here={next !== undefined && keyOf(next) === key}>
 			{#if first.kind === 'part'}
 				{@const station = first.place.station}
+				{@const booked = notBookedIn(key)}
 				<Glyph type={station.type} face={station.face} up={up?.get(station.in)} size={46} />
 				<div class="words">
 					<b>{station.name}{station.pieces > 1 ? `, ${station.pieces} at each place` : ''}</b>
 					{#each directions(key) as text (text)}{#if text}<p>{text}</p>{/if}{/each}
+					{#if booked.here < booked.wanted}<p class="soft">
+							{booked.here} of {booked.wanted} new {booked.wanted === 1 ? 'piece' : 'pieces'} booked in for this job. Check
+							that the right part is in hand, or <a href="/jobs/{bench.bench.job.id}/order">book it in</a>.
+						</p>{/if}
 					{#if station.elastomer}<p class="soft">Made of {station.elastomer}: use nothing that attacks it.</p>{/if}
 					{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
 					{#each toolsIn(station) as tool (tool)}<p class="soft">{tool}</p>{/each}

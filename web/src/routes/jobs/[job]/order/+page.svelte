@@ -2,12 +2,13 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { goto, invalidateAll } from '$app/navigation';
-	import { COVER_SECONDS, coverWith, type Bought } from '@exetasis/core/order';
+	import { COVER_SECONDS, coverWith, deliveryOf, type Bought } from '@exetasis/core/order';
 	import { groupBy } from '@exetasis/core/list';
 	import { stationsInScope } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Arrival from '$lib/order/Arrival.svelte';
+	import Delivery from '$lib/order/Delivery.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import Filters from '$lib/ui/Filters.svelte';
 	import { inSentence } from '$lib/words/place';
@@ -34,6 +35,10 @@
 	const inNoKit = $derived(
 		problem.needs.filter(({ station }) => !sheet.kits.some(({ holds }) => holds.some((one) => one.station === station)))
 	);
+	const delivered = $derived(deliveryOf(problem, bought));
+	const numberOf = (key: string) =>
+		problem.offers.find(({ number, holds }) => holds.length === 1 && holds[0].station === key && !kitOf(number))
+			?.number;
 	const drawer = $derived(new Map(stock.map((line) => [line.station, line])));
 	const here = $derived(bench.log.arrivals);
 	let arriving = $state<string>();
@@ -185,13 +190,18 @@
 	{#if spare.length > 0}<p>Stays over, as spares: {names(spare)}.</p>{/if}
 	{#if inNoKit.length > 0}<p>In no kit: {names(inNoKit)}.</p>{/if}
 	<h2 class="mt-4">Needed</h2>
+	{#if delivered.length > 0}<Delivery {bench} {delivered} {locked} />{/if}
 	<table class="table" aria-label="Needed">
-		<thead><tr><th>Part</th><th class="number">Pieces</th><th class="number">In the drawer</th><th></th></tr></thead>
+		<thead
+			><tr><th>Number</th><th>Part</th><th class="number">Pieces</th><th class="number">In the drawer</th><th></th></tr
+			></thead
+		>
 		<tbody>
 			{#each problem.needs as { station: key, pieces } (key)}
 				{@const station = stationOf(key)}
 				{@const line = drawer.get(key)}
 				<tr>
+					<td class="figures">{numberOf(key) ?? ''}</td>
 					<td class="part"><Glyph type={station.type} face={station.face} size={30} /> {station.name}</td>
 					<td class="number">{pieces}</td>
 					<td class="number"

@@ -1,0 +1,64 @@
+<!-- @component A whole delivery booked in at one press: all that was to be bought and is still awaited, with its lot and supplier. -->
+<script lang="ts">
+	import type { Delivered } from '@exetasis/core/order';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { inSentence } from '$lib/words/place';
+
+	interface Props {
+		bench: BenchState;
+		delivered: readonly Delivered[];
+		locked: boolean;
+	}
+	let { bench, delivered, locked }: Props = $props();
+	const id = $props.id();
+	let lot = $state('');
+	let supplier = $state('');
+	const { sheet } = $derived(bench.bench);
+	const pieces = $derived(delivered.reduce((sum, one) => sum + one.pieces, 0));
+	const isKit = (number: string) => sheet.kits.some((kit) => kit.number === number);
+	const nameOf = (key: string) => inSentence(sheet.stations.find((one) => one.key === key)?.name ?? key);
+
+	const bookIn = () =>
+		bench.record(
+			...delivered.map(({ station, pieces, number }) => ({
+				kind: 'arrived' as const,
+				payload: {
+					station,
+					pieces,
+					from: 'bought' as const,
+					...(lot.trim() ? { lot: lot.trim() } : {}),
+					...(supplier.trim() ? { supplier: supplier.trim() } : {}),
+					...(isKit(number) ? { kit: number } : {})
+				}
+			}))
+		);
+</script>
+
+<details class="delivery">
+	<summary class="row">Book in the whole delivery</summary>
+	<p>{delivered.map((one) => `${one.pieces} × ${nameOf(one.station)} (${one.number})`).join(', ')}.</p>
+	<div class="fields">
+		<label for="{id}-supplier">Supplier</label>
+		<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
+		<label for="{id}-lot">Lot, if it is one for all</label>
+		<input id="{id}-lot" class="input" maxlength="80" bind:value={lot} />
+		<button type="button" class="btn main" disabled={locked} onclick={bookIn}
+			>Book in {pieces} {pieces === 1 ? 'piece' : 'pieces'}</button
+		>
+	</div>
+</details>
+
+<style>
+	.delivery {
+		margin: 8px 0;
+	}
+	.fields {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 8px;
+	}
+	.input {
+		width: 12rem;
+	}
+</style>

@@ -28,16 +28,14 @@ export async function attach(scope: ShopScope, by: Pick<SignedIn, 'id'>, asked: 
 	const places = about === 'step' ? sheet?.steps : about === 'station' ? sheet?.stations : undefined;
 	const isThere = about === 'sheet' ? sheet !== undefined && key === '' : places?.some((one) => one.key === key);
 	if (!isThere) return { kind: 'unknownPlace' };
-	const type = readDocument(bytes);
-	if (!isType(type)) return { kind: 'problem', problem: type };
+	const read = await readDocument(bytes);
+	if (read.kind === 'problem') return read;
 	if ((await of(scope, 'document').count({ model })) >= MOST) return { kind: 'tooMany', most: MOST };
 	const id = uuidv7();
 	const added = { addedBy: by.id, addedAt: new Date() };
-	await of(scope, 'document').add({ id, model, about, key, name, type, bytes: Buffer.from(bytes), ...added });
+	await of(scope, 'document').add({ id, model, about, key, name, type: read.type, bytes: read.bytes, ...added });
 	return { kind: 'attached', id };
 }
-
-const isType = (read: ReturnType<typeof readDocument>): read is DocumentRow['type'] => read.includes('/');
 
 /** Takes a document away; false where the shop has none of that id. */
 export const detach = async (scope: ShopScope, id: string): Promise<boolean> =>

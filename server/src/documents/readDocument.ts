@@ -1,40 +1,50 @@
-import { readJpeg } from '../photos/jpeg';
+import { fileTypeFromBuffer } from 'file-type';
+import sharp from 'sharp';
+import { pdfProblem, type PdfProblem } from './readPdf';
 
 /** What a document may be. */
 export type DocumentType = 'application/pdf' | 'image/png' | 'image/jpeg';
 /** Why bytes are not a document that is kept. */
-export type DocumentProblem = 'otherType' | 'withMetadata' | 'tooLarge' | 'tooHeavy' | 'runsPrograms' | 'broken';
+export type DocumentProblem = 'otherType' | 'tooLarge' | 'tooHeavy' | PdfProblem;
 
-export const DOCUMENT_MOST = { bytes: 3_500_000, edge: 12_000 } as const;
+export type ReadDocument =
+	| { readonly kind: 'document'; readonly type: DocumentType; readonly bytes: Buffer }
+	| { readonly kind: 'problem'; readonly problem: DocumentProblem };
 
-const PNG = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
-/** Names in a PDF by which it does more than show itself: programs, files that are carried along, forms that send. */
-const ACTS = /\/(JavaScript|JS|Launch|EmbeddedFiles?|RichMedia|SubmitForm|ImportData|XFA)\b/;
+export const DOCUMENT_MOST = { bytes: 3_500_000, pixels: 40_000_000 } as const;
+const SECONDS = 10;
+
+const problem = (why: DocumentProblem): ReadDocument => ({ kind: 'problem', problem: why });
 
 /**
- * What kind of document the bytes are, or why they are not kept. Told by what they are, whatever their name says.
- * Sources: ISO 32000-1, 7.5 (PDF), ISO/IEC 15948, 5.2 and 11.2.2 (PNG), ITU-T T.81, annex B (JPEG).
+ * What kind of document the bytes are, and the bytes that are kept; or why they are not. Told by what they are, whatever their name says. A
+ * picture is written anew, without what it says of place, time and camera.
  */
-export function readDocument(bytes: Uint8Array): DocumentType | DocumentProblem {
-	if (bytes.length > DOCUMENT_MOST.bytes) return 'tooHeavy';
-	const text = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).toString('latin1');
-	if (text.startsWith('%PDF-')) {
-		if (!text.slice(-1024).includes('%%EOF')) return 'broken';
-		return ACTS.test(text.replace(/#([0-9a-f]{2})/gi, (_, hex: string) => String.fromCharCode(parseInt(hex, 16))))
-			? 'runsPrograms'
-			: 'application/pdf';
+export async function readDocument(bytes: Uint8Array): Promise<ReadDocument> {
+	if (bytes.length > DOCUMENT_MOST.bytes) return problem('tooHeavy');
+	switch ((await fileTypeFromBuffer(bytes))?.mime) {
+		case 'application/pdf': {
+			const why = await pdfProblem(bytes);
+			return why ? problem(why) : { kind: 'document', type: 'application/pdf', bytes: Buffer.from(bytes) };
+		}
+		case 'image/png':
+			return readPicture(bytes, 'image/png');
+		case 'image/jpeg':
+			return readPicture(bytes, 'image/jpeg');
+		default:
+			return problem('otherType');
 	}
-	if (PNG.every((byte, i) => bytes[i] === byte)) return readPng(bytes);
-	if (bytes[0] !== 0xff || bytes[1] !== 0xd8) return 'otherType';
-	const size = readJpeg(bytes, DOCUMENT_MOST.edge);
-	if (typeof size === 'object') return 'image/jpeg';
-	return size === 'notJpeg' ? 'broken' : size;
 }
 
-function readPng(bytes: Uint8Array): DocumentType | DocumentProblem {
-	if (bytes.length < 33) return 'broken';
-	const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-	const [width, height] = [view.getUint32(16), view.getUint32(20)];
-	if (String.fromCharCode(...bytes.slice(12, 16)) !== 'IHDR' || width === 0 || height === 0) return 'broken';
-	return Math.max(width, height) > DOCUMENT_MOST.edge ? 'tooLarge' : 'image/png';
+async function readPicture(bytes: Uint8Array, type: 'image/png' | 'image/jpeg'): Promise<ReadDocument> {
+	try {
+		const { width, height } = await sharp(bytes, { limitInputPixels: false }).metadata(); // nothing is decoded yet
+		if (width * height > DOCUMENT_MOST.pixels) return problem('tooLarge');
+		const upright = sharp(bytes, { failOn: 'warning', limitInputPixels: DOCUMENT_MOST.pixels }).rotate();
+		const written = type === 'image/png' ? upright.png() : upright.jpeg({ quality: 92 });
+		const kept = await written.timeout({ seconds: SECONDS }).toBuffer();
+		return kept.length > DOCUMENT_MOST.bytes ? problem('tooHeavy') : { kind: 'document', type, bytes: kept };
+	} catch {
+		return problem('broken');
+	}
 }

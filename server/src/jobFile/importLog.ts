@@ -16,7 +16,7 @@ import {
 } from '@exetasis/core/record';
 import { of, type ShopScope } from '../db/scope';
 import { importEntries } from '../db/sql/importEntries';
-import { readJpeg } from '../photos/jpeg';
+import { readPhoto } from '../photos/readPhoto';
 import { named, refuse } from './refused';
 
 /** Keeps a file's photographs; each has to be the one that it is named after, and none that a tablet could not have sent. */
@@ -29,7 +29,7 @@ export async function keepPhotos(
 	for (const { sha256, keptBy, jpeg } of photos) {
 		const bytes = Buffer.from(jpeg, 'base64');
 		const own = createHash('sha256').update(bytes).digest('hex') === sha256;
-		const good = own && bytes.length <= PHOTO_MOST.bytes && typeof readJpeg(bytes, PHOTO_MOST.edge) !== 'string';
+		const good = own && bytes.length <= PHOTO_MOST.bytes && typeof (await readPhoto(bytes, PHOTO_MOST.edge)) !== 'string';
 		if (!good) refuse({ kind: 'wrongPhoto', sha256 });
 		await of(scope, 'photo').add({ jobId, sha256, jpeg: bytes, keptBy: named(keptBy, ids) as string });
 	}

@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto';
 import { PHOTO_MOST, type EntryOf } from '@exetasis/core/record';
 import { of, wasTaken, type ShopScope } from '../db/scope';
 import { photosToCompare, type PhotoToCompare } from '../db/sql/photosToCompare';
-import { readJpeg, type JpegProblem } from './jpeg';
+import { readPhoto, type PhotoFault } from './readPhoto';
 
-export type PhotoProblem = JpegProblem | 'tooHeavy' | 'otherName' | 'released';
+export type PhotoProblem = PhotoFault | 'tooHeavy' | 'otherName' | 'released';
 
 /**
  * Keeps the bytes of a photograph under their own name, before the entry that speaks of it. Keeping it again changes
@@ -21,7 +21,7 @@ export async function keepPhoto(
 	if (!job) return undefined;
 	if (job.releasedAt) return 'released';
 	if (jpeg.length > PHOTO_MOST.bytes) return 'tooHeavy';
-	const read = readJpeg(jpeg, PHOTO_MOST.edge);
+	const read = await readPhoto(jpeg, PHOTO_MOST.edge);
 	if (typeof read === 'string') return read;
 	if (createHash('sha256').update(jpeg).digest('hex') !== sha256) return 'otherName';
 	try {

@@ -4,10 +4,11 @@ import { attachSentence } from './documents';
 describe('why a document was not attached', () => {
 	it.each([
 		['otherType', /PDF, PNG or JPEG.*Save/],
-		['withMetadata', /where or when it was taken.*Save/],
-		['tooLarge', /12 000 pixels.*Scale/],
+		['tooLarge', /40 million pixels.*Scale/],
 		['tooHeavy', /3\.5 MB.*Save/],
 		['runsPrograms', /Print it into a PDF anew/],
+		['encrypted', /Save it without a password/],
+		['tooManyPages', /more than 200 pages.*Save only/],
 		['broken', /Open it, save it again/]
 	] as const)('%s says what to do', (problem, sentence) =>
 		expect(attachSentence({ kind: 'problem', problem })).toMatch(sentence)

@@ -14,9 +14,10 @@ export function attachSentence(answer: Exclude<Attached, { kind: 'attached' }>):
 
 const problem = {
 	otherType: 'This is no PDF, PNG or JPEG. Save it as one of these.',
-	withMetadata: 'The picture says where or when it was taken. Save it without that, as a PNG for instance.',
-	tooLarge: 'The picture is longer than 12 000 pixels. Scale it down.',
+	tooLarge: 'The picture has more than 40 million pixels. Scale it down.',
 	tooHeavy: 'The document is larger than 3.5 MB. Save it smaller, or only the pages that are needed.',
 	runsPrograms: 'This PDF can run programs, send forms or carry other files. Print it into a PDF anew and attach that.',
-	broken: 'The file is broken: its end or its head is missing. Open it, save it again and attach that.'
+	encrypted: 'This PDF is encrypted. Save it without a password or protection and attach that.',
+	tooManyPages: 'This PDF has more than 200 pages. Save only the pages that are needed.',
+	broken: 'The file is broken and cannot be read to its end. Open it, save it again and attach that.'
 } as const;

@@ -8,7 +8,7 @@ export const noMaximumWords: Readonly<Record<NoWeibullFit['reason'], string>> = 
 	endedTogether: 'All that ended may have ended at one and the same age: the record does not say how they are spread.',
 	oneInspection: 'All were looked at once, at one age: only the share that had ended by then is known.',
 	shapeRunsUp: 'The more alike their ages at the end are taken to be, the better it fits: no spread can be named.',
-	shapeRunsDown: 'Some ended at once and others never: no single distribution of this kind fits them.'
+	shapeRunsDown: 'No single Weibull distribution fits these lives. Read the survival curve, which assumes no shape.'
 };
 
 /** What the limits of the shape allow to say of how such parts end. */

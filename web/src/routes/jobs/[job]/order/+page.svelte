@@ -202,10 +202,10 @@
 				{@const line = drawer.get(key)}
 				<tr>
 					<td class="figures">{numberOf(key) ?? ''}</td>
-					<td class="part"><Glyph type={station.type} face={station.face} size={30} /> {station.name}</td>
+					<td><span class="part"><Glyph type={station.type} face={station.face} size={30} /> {station.name}</span></td>
 					<td class="number">{pieces}</td>
 					<td class="number"
-						>{line?.pieces ?? 0}{#if line && line.floor > 0}<span class="soft"> ({line.floor} stay)</span>{/if}</td
+						>{line?.pieces ?? 0}{#if line && line.floor > 0}<span class="soft">, keep {line.floor}</span>{/if}</td
 					>
 					<td>
 						{#if arriving === key}<Arrival
@@ -288,7 +288,7 @@
 	.off td {
 		color: var(--ink-soft);
 	}
-	td.part {
+	.part {
 		display: flex;
 		align-items: center;
 		gap: 8px;

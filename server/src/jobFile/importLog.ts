@@ -29,7 +29,8 @@ export async function keepPhotos(
 	for (const { sha256, keptBy, jpeg } of photos) {
 		const bytes = Buffer.from(jpeg, 'base64');
 		const own = createHash('sha256').update(bytes).digest('hex') === sha256;
-		const good = own && bytes.length <= PHOTO_MOST.bytes && typeof (await readPhoto(bytes, PHOTO_MOST.edge)) !== 'string';
+		const good =
+			own && bytes.length <= PHOTO_MOST.bytes && typeof (await readPhoto(bytes, PHOTO_MOST.edge)) !== 'string';
 		if (!good) refuse({ kind: 'wrongPhoto', sha256 });
 		await of(scope, 'photo').add({ jobId, sha256, jpeg: bytes, keptBy: named(keptBy, ids) as string });
 	}

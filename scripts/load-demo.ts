@@ -195,7 +195,9 @@ async function work(
 		random
 	);
 	const record = async (some: readonly Entry[]) => {
-		const refused = (await append(scope, user, job.id, some))!.find(({ result }) => result === 'refused');
+		const refused = (await append(scope, user, job.id, some, { asRecorded: true }))!.find(
+			({ result }) => result === 'refused'
+		);
 		if (refused) throw new Error(`demo entry refused: ${JSON.stringify(refused)}`);
 	};
 	const stamps = (from: number, everyMs: number) => {

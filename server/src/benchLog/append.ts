@@ -27,6 +27,7 @@ import { log } from '../serverLog';
 import { photosThere } from '../photos/photos';
 import { pinnedSheet } from '../sheets';
 import { entriesOf, ofBuilding } from './entries';
+import { isLate } from './late';
 import { projectWithdrawn } from './withdrawals';
 
 interface KnownJob extends Omit<JobFacts, 'holdOrder'> {
@@ -40,18 +41,17 @@ interface KnownJob extends Omit<JobFacts, 'holdOrder'> {
 	readonly passed: Entry[];
 }
 
-/** What arrives later than this after it was recorded was recorded off the network: its order is past holding. */
-const LATE_MS = 120_000;
-
 /**
  * Adds a batch to a job's bench log: each entry is accepted, was there already, or is refused with why; one bad entry
- * does not hold up the others. Sending a batch again changes nothing. Undefined where the shop has no such job.
+ * does not hold up the others. Sending a batch again changes nothing. A history that is loaded (`asRecorded`) counts as arrived when it was
+ * recorded. Undefined where the shop has no such job.
  */
 export async function append(
 	scope: ShopScope,
 	user: SignedIn,
 	jobId: string,
-	batch: readonly unknown[]
+	batch: readonly unknown[],
+	{ asRecorded = false }: { readonly asRecorded?: boolean } = {}
 ): Promise<EntryAnswer[] | undefined> {
 	const job = await factsOf(scope, jobId, batch);
 	if (!job) return undefined;
@@ -61,7 +61,7 @@ export async function append(
 	const there = await photosThere(scope, jobId, photos);
 	const checked = formed.map((one) => withItsPhoto(one, there));
 	const good = checked.flatMap((one) => (one.entry ? [one.entry] : []));
-	const { added, refused } = await store(scope, jobId, good);
+	const { added, refused } = await store(scope, jobId, good, asRecorded);
 	const rest = good.filter(({ id }) => !added.has(id) && !refused.has(id));
 	const known = await alreadyThere(scope, jobId, rest);
 	// Neither taken nor there: released since it was checked, or its number belongs to another job of the shop.
@@ -144,7 +144,7 @@ function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen:
 		return { id, problem: { code: 'malformed', path: issue.path.join('.'), message: issue.message } };
 	}
 	const entry = parsed.data;
-	const holdOrder = Date.now() - effectiveTime(entry) < LATE_MS;
+	const holdOrder = !isLate(entry, Date.now());
 	const problem = refusal(entry, jobId, user, job) ?? checkEntry(entry, { ...job, holdOrder });
 	if (problem) return { id, problem };
 	if (seen.has(entry.id)) return { id, repeated: true };
@@ -184,10 +184,10 @@ interface Stored {
 	readonly refused: ReadonlySet<string>;
 }
 
-async function store(scope: ShopScope, jobId: string, entries: readonly Entry[]): Promise<Stored> {
+async function store(scope: ShopScope, jobId: string, entries: readonly Entry[], asRecorded: boolean): Promise<Stored> {
 	if (entries.length === 0) return { added: new Set(), refused: new Set() };
 	try {
-		return { added: await insert(scope, jobId, entries), refused: new Set() };
+		return { added: await insert(scope, jobId, entries, asRecorded), refused: new Set() };
 	} catch (cause) {
 		if (!isOfTheData(cause)) throw cause;
 		if (entries.length === 1) {
@@ -195,7 +195,7 @@ async function store(scope: ShopScope, jobId: string, entries: readonly Entry[])
 			return { added: new Set(), refused: new Set([entries[0].id]) };
 		}
 		const each: Stored[] = [];
-		for (const entry of entries) each.push(await store(scope, jobId, [entry]));
+		for (const entry of entries) each.push(await store(scope, jobId, [entry], asRecorded));
 		return {
 			added: new Set(each.flatMap(({ added }) => [...added])),
 			refused: new Set(each.flatMap(({ refused }) => [...refused]))
@@ -208,15 +208,20 @@ const isOfTheData = (cause: unknown): boolean => /^2[23]/.test(codeOf(cause) ?? 
 
 const takesBack = ({ kind }: { kind: Entry['kind'] }): boolean => kind === 'withdraw' || kind === 'correction';
 
-async function insert(scope: ShopScope, jobId: string, entries: readonly Entry[]): Promise<Set<string>> {
+async function insert(
+	scope: ShopScope,
+	jobId: string,
+	entries: readonly Entry[],
+	asRecorded: boolean
+): Promise<Set<string>> {
 	// One statement is a transaction by itself; only what takes entries back writes twice.
 	if (!entries.some(takesBack)) {
-		const added = await retried(() => appendEntries(scope, jobId, entries));
+		const added = await retried(() => appendEntries(scope, jobId, entries, asRecorded));
 		return new Set(added.map(({ id }) => id));
 	}
 	return inTransaction(scope, async (within) => {
 		await lockWithdrawals(within, jobId);
-		const added = await appendEntries(within, jobId, entries);
+		const added = await appendEntries(within, jobId, entries, asRecorded);
 		if (added.some(takesBack)) await projectWithdrawn(within, jobId);
 		return new Set(added.map(({ id }) => id));
 	});

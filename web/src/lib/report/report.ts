@@ -16,10 +16,12 @@ import {
 	tightenedBy,
 	together
 } from '@exetasis/core/record';
+import type { LateWork } from '@exetasis/server/benchLog/late';
 import type { Bench } from '@exetasis/server/jobs/bench';
 import type { Shop } from '@exetasis/server/shops';
 import { formatNumber, formatProbability, formatQuantity, formatWithUncertainty } from '../ui/numbers';
 import { day } from '../ui/time';
+import { LATE_HEAD, lateWords } from '../words/late';
 import { placeName } from '../words/place';
 import { heldByWords, holdWords, unprovedWords, verdictWords } from '../words/proof';
 import { reasonSentence, verdictName } from '../words/reasons';
@@ -47,7 +49,7 @@ const nothing = (text: string): Content => ({ text, color: '#5a626b' });
  * The report of a job for whoever owns the pump: what was found and measured, what was replaced and why, how it was put
  * together and proved, and what it rests on. A definition for pdfmake.
  */
-export function reportOf(bench: Bench, shop: Shop, units: UnitPreference): object {
+export function reportOf(bench: Bench, shop: Shop, units: UnitPreference, late: readonly LateWork[] = []): object {
 	const { sheet, job, entries } = bench;
 	const state = fold(entries);
 	const parts = judgeMat(bench, state.parts);
@@ -127,6 +129,7 @@ export function reportOf(bench: Bench, shop: Shop, units: UnitPreference): objec
 			head('Put together'),
 			...torques(bench, parts, units),
 			...otherOrder(bench, state),
+			...recordedLate(bench, late),
 			head('Proved'),
 			...proved(bench, state, units),
 			head('Forecast, and the next service'),
@@ -219,6 +222,17 @@ function otherOrder({ sheet, job, cells, people }: Bench, state: JobState): Cont
 		({ name, cylinder, reason, by }) => [placeName(name, cylinder), reason, people[by] ?? '']
 	);
 	return rows.length > 0 ? [table(['Done in another order', 'Reason', 'By'], [180, '*', 90], rows)] : [];
+}
+
+function recordedLate({ people }: Bench, late: readonly LateWork[]): Content[] {
+	if (late.length === 0) return [];
+	return [
+		table(
+			[LATE_HEAD, 'By'],
+			['*', 90],
+			late.map((one) => [lateWords(one), people[one.by] ?? ''])
+		)
+	];
 }
 
 function proved(bench: Bench, { proofs }: JobState, units: UnitPreference): Content[] {

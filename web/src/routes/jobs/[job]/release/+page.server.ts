@@ -1,15 +1,19 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
+import { lateWork } from '@exetasis/server/benchLog/late';
 import { release } from '@exetasis/server/jobs/release';
 import { releaseSchema } from '$lib/forms/release';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
-export async function load({ parent }) {
+export async function load({ locals, params, parent }) {
 	const { bench } = await parent();
 	const to = bench.job.arrival.place === 'machine' ? 'service' : 'shelf';
-	return { form: await superValidate({ to }, zod4(releaseSchema), { errors: false }) };
+	return {
+		form: await superValidate({ to }, zod4(releaseSchema), { errors: false }),
+		late: await lateWork(scopeOf(locals), idFrom(params.job))
+	};
 }
 
 export const actions = {

@@ -27,6 +27,7 @@
 	import { placeKey } from '@exetasis/core/mat';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { LATE_HEAD, LATE_WHY, lateWords } from '$lib/words/late';
 	import { placeName } from '$lib/words/place';
 	import { buildStepName } from '$lib/words/steps';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
@@ -89,7 +90,8 @@
 		<b class="figures">{replaced.length}</b> replaced ({formatNumber(cost)}
 		{data.shop?.currency} of parts), <b class="figures">{reused.length}</b> reused{#if overruled.length > 0}, <b
 				class="figures">{overruled.length}</b
-			> against the proposal{/if}{#if open.length > 0}, <b class="figures open">{open.length}</b> still open{/if}.
+			> against the proposal{/if}{#if open.length > 0},
+			<b class="figures open">{open.length}</b> still open{/if}.
 	</p>
 	{#if !job.releasedAt && data.mayWork}
 		<form method="post" use:enhance class="go">
@@ -205,6 +207,17 @@
 		<tbody>
 			{#each despite as { name, cylinder, reason, by }, i (i)}
 				<tr><td>{placeName(name, cylinder)}</td><td>“{reason}”</td><td>{bench.bench.people[by]}</td></tr>
+			{/each}
+		</tbody>
+	</table>
+{/if}
+{#if data.late.length > 0}
+	<h2 class="mt-4">{LATE_HEAD}</h2>
+	<p class="soft">{LATE_WHY}</p>
+	<table class="table">
+		<tbody>
+			{#each data.late as one, i (i)}
+				<tr><td>{lateWords(one)}</td><td>{bench.bench.people[one.by]}</td></tr>
 			{/each}
 		</tbody>
 	</table>

@@ -1,4 +1,5 @@
 import { metric } from '@exetasis/core/quantity';
+import { lateWork } from '@exetasis/server/benchLog/late';
 import { benchOf } from '@exetasis/server/jobs/bench';
 import { foreseen } from '@exetasis/server/jobs/forecasts';
 import { pdfOf } from '@exetasis/server/pdf';
@@ -15,6 +16,6 @@ export async function GET({ locals, params }) {
 		`report-${bench.job.serial}`,
 		'pdf',
 		'application/pdf',
-		await pdfOf(reportOf(bench, await shopOf(scope), units))
+		await pdfOf(reportOf(bench, await shopOf(scope), units, await lateWork(scope, bench.job.id)))
 	);
 }

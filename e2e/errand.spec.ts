@@ -67,6 +67,14 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	await judge.getByRole('button', { name: 'Leave it' }).click();
 	await judge.getByRole('button', { name: /^Replace/ }).click();
 
+	// What is clean and not measured is accepted by eye at one touch; the record says what was not measured.
+	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ }).click();
+	await page.keyboard.press('Space');
+	await judge.getByRole('button', { name: 'Accept by eye' }).click();
+	await expect(page.getByRole('button', { name: /^Ceramic plunger, cylinder 3.*decided: Reuse/ })).toBeVisible();
+	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ }).click();
+	await expect(judge).toContainText('Judged by eye; not measured: diameter');
+
 	// The rest: every cell is looked at, then the clear verdicts are accepted at once.
 	await lookAtEverything(page);
 	await page.getByRole('link', { name: 'Release', exact: true }).click();

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { defaultPolicy, endReason, judge, type JudgeInput } from '.';
+import { defaultPolicy, endReason, judge, sizesByEye, type JudgeInput } from '.';
 import { untouched, type Entry, type PartRecord } from '../record';
 import { clean, demoSheet, finding, fineGauge, ran, read, recordOf, stationOn } from './testing';
 
@@ -131,6 +131,13 @@ describe('judge', () => {
 		const { verdict, reasons } = judged('plunger', recordOf(clean(), ...readings('diameter', sound.slice(0, 4))));
 		expect(verdict).toBe('lookAgain');
 		expect(reasons).toContainEqual({ code: 'unmeasured', characteristic: 'diameter', placesLeft: 2 });
+	});
+	it('may be accepted by eye where sizes alone are missing', () => {
+		const byEye = (...entries: Entry[]) => sizesByEye(judged('plunger', recordOf(...entries)).reasons);
+		expect(byEye(clean())).toContain('diameter');
+		expect(byEye(clean(), ...readings('diameter', [17.9, 17.9, 17.9, 17.9]))).toEqual([]); // beyond its limit
+		expect(byEye(finding('crack'))).toEqual([]);
+		expect(byEye()).toEqual([]); // nobody has looked
 	});
 	it('asks for a size on suspicion only where something was found', () => {
 		expect(codes('maleAdapter', recordOf(clean()))).not.toContain('unmeasured');

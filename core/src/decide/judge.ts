@@ -94,6 +94,16 @@ const byStrength = (a: Reason, b: Reason) => strength.indexOf(asksFor[a.code]) -
 const moot: readonly Reason['code'][] = ['unmeasured', 'mateUnmeasured', 'cannotTell', 'figureTooClose'];
 
 /**
+ * The sizes that alone keep a part from being reused, because nobody has measured them: it can be accepted by eye. Empty where something
+ * else speaks against it, or nothing does.
+ */
+export function sizesByEye(reasons: readonly Reason[]): string[] {
+	const against = reasons.filter(({ code }) => asksFor[code] !== 'reuse');
+	const sizes = against.flatMap((reason) => (reason.code === 'unmeasured' ? [reason.characteristic] : []));
+	return sizes.length === against.length ? sizes : [];
+}
+
+/**
  * Verdict on one part, with its reasons: hard rules first, then limits, then how it will stand at the next service.
  *
  * A part that is replaced anyway still wants a look before it is binned (its pattern is the best witness of the cause),

@@ -1,12 +1,12 @@
 <!-- @component One part opened in the Decide table: all its reasons, its arithmetic, and the decision, against the proposal with a reason. -->
 <script lang="ts">
-	import { judge, type DecidedPart, type JudgeInput } from '@exetasis/core/decide';
+	import { judge, sizesByEye, type DecidedPart, type JudgeInput } from '@exetasis/core/decide';
 	import type { Verdict } from '@exetasis/core/record';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Choices from '$lib/ui/Choices.svelte';
 	import OddsOfWear from '$lib/judge/OddsOfWear.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
-	import { reasonSentence } from '$lib/words/reasons';
+	import { reasonSentence, sizeNames } from '$lib/words/reasons';
 
 	interface Props {
 		bench: BenchState;
@@ -23,6 +23,7 @@
 	let arithmetic = $state(false);
 	const rests = $derived(input());
 	const judgement = $derived(judge(rests));
+	const byEye = $derived(sizeNames(part.station, sizesByEye(judgement.reasons)));
 </script>
 
 <div class="open">
@@ -39,7 +40,7 @@
 				name={characteristic.name}
 			/>{/if}
 	{/each}
-	{#if !locked}<Choices {bench} {part} {proposed} {ondecided} />{/if}
+	{#if !locked}<Choices {bench} {part} {proposed} {byEye} {ondecided} />{/if}
 	<button type="button" class="btn" aria-expanded={arithmetic} onclick={() => (arithmetic = !arithmetic)}
 		>The arithmetic, step by step</button
 	>

@@ -4,8 +4,9 @@
 	import { formatProbability, formatWithUncertainty } from '$lib/ui/numbers';
 	import { standingDecision } from '@exetasis/core/record';
 	import { shortTime } from '$lib/ui/time';
+	import { sizesByEye } from '@exetasis/core/decide';
 	import { unitsInUse } from '$lib/ui/preference';
-	import { reasonSentence, verdictName } from '$lib/words/reasons';
+	import { reasonSentence, sizeNames, verdictName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Choices from '$lib/ui/Choices.svelte';
 	import LimitStrip from './LimitStrip.svelte';
@@ -34,6 +35,7 @@
 	const forecast = $derived(judged && outlook[judged.sheet.key]);
 	const odds = $derived(forecast?.odds);
 
+	const byEye = $derived(sizeNames(part.station, sizesByEye(reasons)));
 	let choices = $state<Choices>();
 	/** Accepts the proposal as it stands, where there is one. */
 	export const accept = (): void => choices?.accept();
@@ -50,7 +52,7 @@
 		<button type="button" class="btn" aria-haspopup="dialog" onclick={onmore}>Why, in full</button>
 	</header>
 	{#if !locked}
-		{#key part.cell.part}<Choices bind:this={choices} {bench} {part} {proposed} entered {ondecided} />{/key}
+		{#key part.cell.part}<Choices bind:this={choices} {bench} {part} {proposed} {byEye} entered {ondecided} />{/key}
 	{/if}
 	{#if standing}
 		<p class="standing">

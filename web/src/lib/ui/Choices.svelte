@@ -8,11 +8,13 @@
 		bench: BenchState;
 		part: BenchPart;
 		proposed: Verdict | 'open';
+		/** Names of the sizes that alone keep it from being reused: it may be accepted by eye. */
+		byEye?: readonly string[];
 		/** True where Enter takes the proposal, which its button then says. */
 		entered?: boolean;
 		ondecided: () => void;
 	}
-	let { bench, part, proposed, entered = false, ondecided }: Props = $props();
+	let { bench, part, proposed, byEye = [], entered = false, ondecided }: Props = $props();
 	const id = $props.id();
 	const standing = $derived(standingDecision(part.record)?.payload.verdict);
 
@@ -59,6 +61,13 @@
 			{verdictName[verdict]}{entered && verdict === proposed && verdict !== 'lookAgain' && part.looked ? ' ⏎' : ''}
 		</button>
 	{/each}
+	{#if part.looked && byEye.length > 0}
+		<button
+			type="button"
+			class="btn"
+			onclick={() => decide('reuse', `Judged by eye; not measured: ${byEye.join(', ')}`)}>Accept by eye</button
+		>
+	{/if}
 </div>
 {#if !part.looked}<p class="soft">
 		Look first: mark what you see, or “Clean”. A part that goes in the bin is the best witness of the cause.

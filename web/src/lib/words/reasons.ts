@@ -36,6 +36,13 @@ export const customName: Readonly<Record<CustomKind, string>> = {
 	seatsAndSprings: 'Valve seats and springs'
 };
 
+/** Names of sizes of a part, in the middle of a sentence. */
+export const sizeNames = (station: Pick<Station, 'type'>, keys: readonly string[]): string[] =>
+	keys.map((key) => {
+		const known = partType(station.type).characteristics.find((one) => one.key === key);
+		return known ? inSentence(known.name) : key;
+	});
+
 /** The sentence for one reason, in this person's units. */
 export function reasonSentence(reason: Reason, station: Station, preference: UnitPreference): string {
 	const sizeOf = (characteristic: string) => {

@@ -8,7 +8,7 @@ export default defineConfig({
 	test: {
 		maxWorkers: 2, // all that the least machine has; without it one core stands idle
 		projects: [
-			// What keeps no connection shares its loaded modules: loading them anew costs half of the time.
+			// Tests without a connection share loaded modules: loading them for each file takes half of the time.
 			{
 				resolve: { alias },
 				test: { name: 'pure', include: ['{core,demo,web}/src/**/*.test.ts'], isolate: false, ...patience }

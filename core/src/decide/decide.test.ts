@@ -137,7 +137,7 @@ describe('judge', () => {
 		expect(byEye(clean())).toContain('diameter');
 		expect(byEye(clean(), ...readings('diameter', [17.9, 17.9, 17.9, 17.9]))).toEqual([]); // beyond its limit
 		expect(byEye(finding('crack'))).toEqual([]);
-		expect(byEye()).toEqual([]); // nobody has looked
+		expect(byEye()).toEqual([]); // not inspected
 	});
 	it('asks for a size on suspicion only where something was found', () => {
 		expect(codes('maleAdapter', recordOf(clean()))).not.toContain('unmeasured');

@@ -94,8 +94,8 @@ const byStrength = (a: Reason, b: Reason) => strength.indexOf(asksFor[a.code]) -
 const moot: readonly Reason['code'][] = ['unmeasured', 'mateUnmeasured', 'cannotTell', 'figureTooClose'];
 
 /**
- * The sizes that alone keep a part from being reused, because nobody has measured them: it can be accepted by eye. Empty where something
- * else speaks against it, or nothing does.
+ * The sizes that alone keep a part from being reused because they were not measured: it can be accepted by eye. Empty if something else
+ * speaks against it, or nothing does.
  */
 export function sizesByEye(reasons: readonly Reason[]): string[] {
 	const against = reasons.filter(({ code }) => asksFor[code] !== 'reuse');

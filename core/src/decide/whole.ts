@@ -22,7 +22,7 @@ export interface DecidedPart {
 	readonly id: string;
 	/** Why, under the school in force. */
 	readonly reasons: readonly Reason[];
-	/** A hard rule puts it out and nobody has decided otherwise: that it be reused is no choice, and its chances are those of wear alone. */
+	/** A hard rule puts it out and no decision says otherwise: it is not reused, and its chances are those of wear alone. */
 	readonly out: boolean;
 	/** Its chances by the next service if reused and if new. */
 	readonly reused: PartChances;

@@ -31,7 +31,7 @@ describe('deliveryOf', () => {
 			{ station: 'oRing', pieces: 3, number: 'KIT' },
 			{ station: 'packing', pieces: 2, number: 'MAR-101' }
 		]));
-	it('books in no more than is needed, whatever is bought', () =>
+	it('books in no more than is needed, however much is bought', () =>
 		fc.assert(
 			fc.property(fc.nat(9), fc.nat(9), fc.nat(9), (kit, packings, rings) => {
 				const delivered = deliveryOf(problem, { KIT: kit, 'MAR-101': packings, 'MAR-102': rings, other: 4 });

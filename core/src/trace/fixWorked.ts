@@ -10,7 +10,7 @@ export interface Inspected extends Counted {
 export interface FixWorked {
 	readonly before: Finds;
 	readonly since: Finds;
-	/** P(as few finds since, or fewer, without an effect): the larger of the exact test's and that of a place like the others. Left out where nobody has looked since. */
+	/** P(as few finds since, or fewer, without an effect): the larger of the exact test's and that of a place like the others. Left out if the place was not inspected since. */
 	readonly chance?: number;
 	/** Left out where the place has not been looked at since. */
 	readonly comparison?: RateComparison;

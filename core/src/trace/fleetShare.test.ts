@@ -38,7 +38,7 @@ describe('chanceOfFinds', () => {
 		expect(chanceOfFinds(place(0, 4), place(2, 4), usual, 35)).toBeCloseTo(0.7 ** 4, 1);
 		expect(chanceOfFinds(place(0, 6), place(12, 12), { kind: 'pooled', mean: 0.02 }, 35)).toBeLessThan(0.001);
 	});
-	it('is a probability that falls with every clean inspection, whatever was found', () => {
+	it('is a probability that falls with every clean inspection', () => {
 		const share = fc.oneof(
 			fc.record({
 				kind: fc.constant('spread' as const),

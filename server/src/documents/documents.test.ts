@@ -32,7 +32,7 @@ const problemOf = async (bytes: Uint8Array) => {
 };
 
 describe('a document', () => {
-	it('is told by what it is, whatever its name says', async () => {
+	it('is recognised by its content, not by its name', async () => {
 		expect(await problemOf(pdf())).toBe('application/pdf');
 		expect(await problemOf(await plain(800, 600).png().toBuffer())).toBe('image/png');
 		expect(await problemOf(await plain(800, 600).jpeg().toBuffer())).toBe('image/jpeg');

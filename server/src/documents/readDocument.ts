@@ -17,8 +17,8 @@ const SECONDS = 10;
 const problem = (why: DocumentProblem): ReadDocument => ({ kind: 'problem', problem: why });
 
 /**
- * What kind of document the bytes are, and the bytes that are kept; or why they are not. Told by what they are, whatever their name says. A
- * picture is written anew, without what it says of place, time and camera.
+ * What kind of document the bytes are, and the bytes that are kept; or why they are not. The content decides, not the
+ * name. A picture is encoded again without what it says of place, time and camera.
  */
 export async function readDocument(bytes: Uint8Array): Promise<ReadDocument> {
 	if (bytes.length > DOCUMENT_MOST.bytes) return problem('tooHeavy');

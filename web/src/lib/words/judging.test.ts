@@ -1,4 +1,4 @@
-// Every sentence that judges follows from its interval, whatever was counted.
+// Every sentence that judges follows from its interval, for every count of a grid.
 import { describe, expect, it } from 'vitest';
 import { compareWeibull, endedAt, heldTo, repairTrend } from '@exetasis/core/survival';
 import { compareRates, comparePlaces, falseDiscovery, fixWorked, type EventsAtPlace } from '@exetasis/core/trace';

@@ -1,3 +1,4 @@
+import { groupBy } from '../list';
 import { gammaLn, highestAt, requireThat } from '../number';
 
 /** In how many inspections of one place something was found. */
@@ -40,9 +41,10 @@ export function fleetShare(places: readonly Finds[]): FleetShare | undefined {
 		return { kind: 'spread', alpha: events + JEFFREYS, beta: inspections - events + JEFFREYS };
 	const mean = events / inspections;
 	if (seen.length < 2) return { kind: 'spread', alpha: events + JEFFREYS, beta: inspections - events + JEFFREYS };
+	const alike = [...groupBy(seen, (one) => `${one.events}/${one.inspections}`).values()];
 	const common = events * Math.log(mean) + (inspections - events) * Math.log1p(-mean);
-	const bestMean = (weight: number) => highestAt((m) => logMarginal(seen, m, weight), EDGE, 1 - EDGE, WIDTH);
-	const given = (logWeight: number) => logMarginal(seen, bestMean(Math.exp(logWeight)), Math.exp(logWeight));
+	const bestMean = (weight: number) => highestAt((m) => logMarginal(alike, m, weight), EDGE, 1 - EDGE, WIDTH);
+	const given = (logWeight: number) => logMarginal(alike, bestMean(Math.exp(logWeight)), Math.exp(logWeight));
 	const [low, high] = [Math.log(LEAST_WEIGHT), Math.log(MOST_WEIGHT)];
 	const weights = Array.from({ length: STEPS + 1 }, (_, i) => low + ((high - low) * i) / STEPS);
 	const values = weights.map(given);
@@ -56,14 +58,14 @@ export function fleetShare(places: readonly Finds[]): FleetShare | undefined {
 const logBeta = (a: number, b: number) => gammaLn(a) + gammaLn(b) - gammaLn(a + b);
 const logChoose = (n: number, k: number) => gammaLn(n + 1) - gammaLn(k + 1) - gammaLn(n - k + 1);
 
-// Without the terms that do not hang on the spread.
-function logMarginal(places: readonly Finds[], mean: number, weight: number): number {
+// Without the terms that do not hang on the spread. Places of the same counts are worked out once.
+function logMarginal(alike: readonly (readonly Finds[])[], mean: number, weight: number): number {
 	const [alpha, beta] = [weight * mean, weight * (1 - mean)];
 	const prior = logBeta(alpha, beta);
-	return places.reduce(
-		(sum, { events, inspections }) => sum + logBeta(alpha + events, beta + inspections - events) - prior,
-		0
-	);
+	return alike.reduce((sum, places) => {
+		const { events, inspections } = places[0];
+		return sum + places.length * (logBeta(alpha + events, beta + inspections - events) - prior);
+	}, 0);
 }
 
 /**

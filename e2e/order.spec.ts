@@ -95,10 +95,14 @@ test('what comes in is noted with its lot; what another takes first from the dra
 	await page.getByText('Book in the whole delivery').click();
 	await page.getByLabel('Supplier', { exact: true }).fill('Alder Supplies');
 	await page.getByRole('button', { name: /^Book in \d+ pieces$/ }).click();
-	await expect(page.getByText('Nothing has to be had')).toBeVisible();
 	await expect(page.getByText(/1 × seal case .threaded., bought, Alder Supplies/)).toBeVisible();
 	await expect(page.getByText(/3 × seal-case o-ring, bought, Alder Supplies, out of kit MAR-P/i)).toBeVisible();
+	// What lies in the drawer is no part of it.
+	await expect(page.getByText(/0.00 EUR for 3 pieces of 1 kind, 3 × copper gasket from the drawer/)).toBeVisible();
+	await page.getByRole('button', { name: 'Take 3 from the drawer: Copper gasket' }).click();
+	await expect(page.getByText('Nothing has to be had')).toBeVisible();
 	await page.goto(`/jobs/${job}/build`);
+	await expect(page.getByRole('group', { name: 'Put in' })).toBeVisible();
 	await expect(page.getByText(/booked in for this job/)).toHaveCount(0);
 });
 

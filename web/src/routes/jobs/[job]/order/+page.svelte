@@ -35,6 +35,7 @@
 	const inNoKit = $derived(
 		problem.needs.filter(({ station }) => !sheet.kits.some(({ holds }) => holds.some((one) => one.station === station)))
 	);
+	const pieces = $derived(problem.needs.reduce((sum, need) => sum + need.pieces, 0));
 	const delivered = $derived(deliveryOf(problem, bought));
 	const numberOf = (key: string) =>
 		problem.offers.find(({ number, holds }) => holds.length === 1 && holds[0].station === key && !kitOf(number))
@@ -93,8 +94,9 @@
 			{#if changed && least !== undefined && cover.price > least + 0.004}<span class="soft"
 					>({formatNumber(cover.price - least, 2)} more than the cheapest)</span
 				>{/if}
-			for {problem.needs.reduce((sum, { pieces }) => sum + pieces, 0)} pieces of {problem.needs.length} kinds{cover
-				.fromStock.length > 0
+			for {pieces}
+			{pieces === 1 ? 'piece' : 'pieces'} of {problem.needs.length}
+			{problem.needs.length === 1 ? 'kind' : 'kinds'}{cover.fromStock.length > 0
 				? `, ${names(cover.fromStock)} from the drawer`
 				: ''}{cover.buy.length > 0
 				? `; the last of it is here ${days(cover.days)}${unsaid ? ', as far as anybody has said' : ''}`

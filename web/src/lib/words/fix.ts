@@ -25,6 +25,8 @@ export function fixWords({ verdict, before, since, chance, comparison, inspectio
 			`By hours it comes at least ${formatNumber(comparison.low, 2)} times as often as before (95 %): even half as often is excluded.`
 		);
 	if (inspectionsStillNeeded !== undefined && inspectionsStillNeeded > 0)
-		figures.push(`If ${inspections(inspectionsStillNeeded)} more do not find it, the fix counts as proven (95 %).`);
+		figures.push(
+			`If it is not found in the next ${inspections(inspectionsStillNeeded)}, the fix counts as proven (95 %).`
+		);
 	return { verdict: verdicts[verdict], figures: figures.join(' ') };
 }

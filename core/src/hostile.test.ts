@@ -325,6 +325,7 @@ const answers: Record<string, Walked> = {
 	unitNamed: of('mm'),
 	patternName: of('chip'),
 	partType: of('plunger'),
+	goesInLubricated: of('oRing'),
 	wearUsed: of({ start: 18, value: 17.97, limit: 17.95 }),
 	checkPlausible: { args: [sheet, 'x', [1]], held: ['0'] },
 	checkEntry: {

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { tighteningPasses } from '@exetasis/core/build';
-import { partType } from '@exetasis/core/part';
+import { goesInLubricated, partType } from '@exetasis/core/part';
 import {
 	allSteps,
 	benchSide,
@@ -171,6 +171,7 @@ describe.each(all)('%s', (_, sheet, facts) => {
 		const asksForIt = ({ stage, asks }: Step) =>
 			stage === 'build' && asks.some((ask) => ask.kind === 'tick' && /lubricated|greased/.test(ask.text));
 		const asked = sheet.steps.filter(asksForIt).flatMap((step) => partsHandled(sheet, step));
+		for (const { type } of sheet.stations) expect(goesInLubricated(type), type).toBe(rubbed.includes(type));
 		for (const { key, type } of sheet.stations)
 			if (rubbed.includes(type)) expect(asked, `${sheet.model}: ${key}`).toContain(key);
 	});

@@ -3,3 +3,4 @@ export * from './register';
 export * from './partType';
 export * from './wear';
 export type * from './figures/keys';
+export * from './lubricated';

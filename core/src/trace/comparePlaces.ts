@@ -1,7 +1,7 @@
 import { groupBy } from '../list';
 import { requireThat } from '../number';
 import { compareRates, type RateComparison } from './exactTests';
-import type { ModelHarshness, PumpFactor } from './harshPumps';
+import { kindOf, type ModelHarshness, type PumpFactor } from './harshPumps';
 import { againstFleet, fleetRate, type FleetRate, type ShrunkenRate } from './shrinkage';
 
 /** Events of one pattern at one place of one pump; `pattern` null: the place's exposure alone. Hours. */
@@ -68,7 +68,7 @@ export function comparePlaces<R extends EventsAtPlace>(
 		const factors = new Map(
 			[...new Set(members.map(({ pump }) => pump))].map((pump) => [
 				pump,
-				ofModel?.factorOf(pump, `${found[0].station}/${found[0].pattern}`) ?? ALIKE
+				ofModel?.factorOf(pump, kindOf(found[0])) ?? ALIKE
 			])
 		);
 		// Hours as the model's pumps would have to run for as much.

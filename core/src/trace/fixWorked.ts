@@ -10,7 +10,10 @@ export interface Inspected extends Counted {
 export interface FixWorked {
 	readonly before: Finds;
 	readonly since: Finds;
-	/** P(as few finds since, or fewer, without an effect): the larger of the exact test's and that of a place like the others. Left out if the place was not inspected since. */
+	/**
+	 * P(as few finds since, or fewer, without an effect): the larger of the exact test's and that of a place like the others. Left out if
+	 * the place was not inspected since.
+	 */
 	readonly chance?: number;
 	/** Left out where the place has not been looked at since. */
 	readonly comparison?: RateComparison;
@@ -29,7 +32,8 @@ const MOST_INSPECTIONS = 1000;
  * Did the fix work? In how many inspections it was found before and since, by the exact one-sided test of two shares; and how many
  * must still be clean to show it. By hours alone a few clean inspections could not: that they were clean says more than how long
  * they were apart. A place is acted on because it was bad, and comes nearer to the usual by itself: with `others`, the other places of its
- * kind, it has to be better than such a return would make it too. That it has not worked is said only where the limits of the rates exclude what a fix brings at least, a half.
+ * kind, it has to be better than such a return would make it too. That it has not worked is said only where the limits of the rates
+ * exclude what a fix brings at least, a half.
  *
  * Units: hours. Errors: PreconditionError for counts or hours that cannot be, more finds than inspections, or a level outside (0, 1).
  * Source: R. Fisher, Statistical Methods for Research Workers (1934), 21.02; J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323;

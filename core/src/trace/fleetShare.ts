@@ -28,11 +28,7 @@ const JEFFREYS = 0.5;
  * (2009), ch. 5 (empirical Bayes).
  */
 export function fleetShare(places: readonly Finds[]): FleetShare | undefined {
-	for (const { events, inspections } of places) {
-		requireThat(Number.isInteger(events) && events >= 0, 'fleetShare', 'events', events, 'a count');
-		const least = Number.isInteger(inspections) && inspections >= events && inspections <= 1e6;
-		requireThat(least, 'fleetShare', 'inspections', inspections, `a count from ${events} to a million`);
-	}
+	for (const place of places) requireFinds('fleetShare', place);
 	const seen = places.filter(({ inspections }) => inspections > 0);
 	const events = seen.reduce((sum, one) => sum + one.events, 0);
 	const inspections = seen.reduce((sum, one) => sum + one.inspections, 0);
@@ -55,10 +51,16 @@ export function fleetShare(places: readonly Finds[]): FleetShare | undefined {
 	return { kind: 'spread', alpha: weight * at, beta: weight * (1 - at) };
 }
 
+function requireFinds(fn: string, { events, inspections }: Finds): void {
+	requireThat(Number.isInteger(events) && events >= 0, fn, 'events', events, 'a count');
+	const isCount = Number.isInteger(inspections) && inspections >= events && inspections <= 1e6;
+	requireThat(isCount, fn, 'inspections', inspections, `a count from ${events} to a million`);
+}
+
 const logBeta = (a: number, b: number) => gammaLn(a) + gammaLn(b) - gammaLn(a + b);
 const logChoose = (n: number, k: number) => gammaLn(n + 1) - gammaLn(k + 1) - gammaLn(n - k + 1);
 
-// Without the terms that do not hang on the spread. Places of the same counts are worked out once.
+// Without the terms that do not depend on the spread. Places of the same counts are worked out once.
 function logMarginal(alike: readonly (readonly Finds[])[], mean: number, weight: number): number {
 	const [alpha, beta] = [weight * mean, weight * (1 - mean)];
 	const prior = logBeta(alpha, beta);
@@ -79,11 +81,7 @@ function logMarginal(alike: readonly (readonly Finds[])[], mean: number, weight:
  * @example chanceOfFinds({ events: 0, inspections: 2 }, { events: 1, inspections: 1 }, { kind: 'spread', alpha: 1, beta: 1 }, 1) // 1/6
  */
 export function chanceOfFinds(since: Finds, before: Finds, fleet: FleetShare, others: number): number {
-	for (const { events, inspections } of [since, before]) {
-		requireThat(Number.isInteger(events) && events >= 0, 'chanceOfFinds', 'events', events, 'a count');
-		const least = Number.isInteger(inspections) && inspections >= events && inspections <= 1e6;
-		requireThat(least, 'chanceOfFinds', 'inspections', inspections, `a count from ${events} to a million`);
-	}
+	for (const finds of [since, before]) requireFinds('chanceOfFinds', finds);
 	requireThat(Number.isInteger(others) && others >= 1, 'chanceOfFinds', 'others', others, 'a count of at least 1');
 	const special = 1 / (others + 1);
 	const own = special / (before.inspections + 1); // every count before is as probable

@@ -42,7 +42,8 @@ const ROUNDS = 60;
 const SETTLED = 1e-9;
 const UNKNOWN: PumpFactor = { factor: 1, variation: 0 };
 
-const kindOf = ({ station, pattern }: Pick<EventsAtPlace, 'station' | 'pattern'>) => `${station}/${pattern}`;
+/** What a pump's factor is told apart by: a pattern at a station. */
+export const kindOf = ({ station, pattern }: Pick<EventsAtPlace, 'station' | 'pattern'>) => `${station}/${pattern}`;
 
 /**
  * How harshly each pump of a model treats its parts: one factor a pump on the rates of all kinds of event (a pattern at a station), so that

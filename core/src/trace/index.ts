@@ -5,7 +5,7 @@ export { compareRates, falseDiscovery, fisherExact, type Counted, type RateCompa
 export * from './stratifiedRates';
 export * from './shrinkage';
 export * from './comparePlaces';
-export * from './harshPumps';
+export { harshnessOf, type ModelHarshness, type PumpFactor, type PumpHarshness } from './harshPumps';
 export * from './network';
 export * from './startingNetwork';
 export * from './evidence';

@@ -13,6 +13,7 @@ import {
 	stepCurves,
 	turnbull,
 	turnbullBand,
+	withAge,
 	type ExactLife,
 	type ObservedLife,
 	type PanelHistory
@@ -95,7 +96,7 @@ const panelOf = ({ visits, replacedAt }: ShopLives['watched'][number]): PanelHis
 function survivalOf(lives: readonly Life[], failures: readonly ExactLife[]) {
 	const fromFitting = lives.filter((life) => !isWatchedLate(life));
 	if (fromFitting.every((life) => !hasEnded(life) || isExact(life))) return { steps: stepCurves(failures), ranges: [] };
-	const aged = fromFitting.filter(({ after, by }) => by > 0 && !(after === 0 && by === Infinity));
+	const aged = withAge(fromFitting).lives;
 	const longest = aged.reduce((most, { after, by }) => Math.max(most, by === Infinity ? after : by), 0);
 	const hours = Array.from({ length: POINTS }, (_, i) => (longest * (i + 1)) / POINTS);
 	return { steps: [], ranges: turnbullBand(aged, hours) };
@@ -104,7 +105,7 @@ function survivalOf(lives: readonly Life[], failures: readonly ExactLife[]) {
 function groupSummary(name: string, lives: readonly Life[]): GroupSummary {
 	const fit = fitWeibull(lives);
 	const longest = lives.reduce((most, { hours }) => Math.max(most, hours), 1);
-	const aged = lives.filter(({ after, by }) => by > 0 && !(after === 0 && by === Infinity));
+	const aged = withAge(lives).lives;
 	const ended = lives.filter(hasEnded).length;
 	const fromFitting = aged.filter((life) => !isWatchedLate(life));
 	return {

@@ -11,6 +11,7 @@
 		type EntryProblem,
 		type Lie
 	} from '@exetasis/core/record';
+	import { goesInLubricated } from '@exetasis/core/part';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import { lookAlikesOf } from '$lib/words/lookAlikes';
@@ -172,6 +173,10 @@
 							that the right part is in hand, or <a href="/jobs/{bench.bench.job.id}/order">book it in</a>.
 						</p>{/if}
 					{#if station.elastomer}<p class="soft">Made of {station.elastomer}: use nothing that attacks it.</p>{/if}
+					{#if goesInLubricated(station.type)}<p class="soft">
+							Lubricate each one{station.products.length === 0 ? ' as the maker’s sheet says' : ''}: a touch says that
+							it is in and lubricated.
+						</p>{/if}
 					{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
 					{#each toolsIn(station) as tool (tool)}<p class="soft">{tool}</p>{/each}
 					{#each cautionsFor(station, bench.bench.job.variants, 'in') as caution (caution.text)}<CautionNote

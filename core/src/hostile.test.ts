@@ -539,6 +539,7 @@ const answers: Record<string, Walked> = {
 		held: ['1', '2', 'row', 'column']
 	},
 	knowledgeOfPump: { args: [{ pumps: {}, classes: { '': { mean: 0, sd: 0.2 } } }, jobs[0], sheet], held: ['2'] },
+	anyInPump: of([[0.01, 0.02, 0.03, 0.05, 0.1]]),
 	costOf: of([setPart], new Map([['a', 'reuse']]), 400),
 	decideSet: of([setPart], 400),
 	costsAlone: of(setPart, 400),

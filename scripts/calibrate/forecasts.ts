@@ -1,5 +1,6 @@
 // What is said at each rebuild, by the product and by the reference, and what comes true of it.
 import {
+	anyInPump,
 	knowledgeOfPump,
 	sizeAtLook,
 	type FleetKnowledge,
@@ -61,6 +62,8 @@ export interface PumpState {
 interface Pending {
 	readonly place: Place;
 	readonly said: number;
+	/** The same at each point of the pump's factor. */
+	readonly byPump: readonly number[];
 	readonly reference: Float64Array;
 	readonly kept: boolean;
 	readonly ageKnown: boolean;
@@ -133,6 +136,7 @@ export class ForecastBook {
 			return {
 				place,
 				said: chances.beyond,
+				byPump: chances.byPump.beyond,
 				kept: !replaced,
 				ageKnown: replaced || place.fittedHours !== null,
 				wasDamaged: !replaced && isDamaged(place.truth),
@@ -224,7 +228,7 @@ export class ForecastBook {
 				});
 		}
 		if (pending.length === 0) return;
-		const said = 1 - pending.reduce((holds, one) => holds * (1 - one.said), 1);
+		const said = anyInPump(pending.map(({ byPump }) => byPump));
 		const joint = Float64Array.from(
 			weights,
 			(_, f) => 1 - pending.reduce((holds, { reference }) => holds * (1 - reference[f]), 1)

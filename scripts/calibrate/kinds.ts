@@ -91,6 +91,49 @@ export function fastParts(fleets: number, seed: number): { parts: number; said: 
 	return { parts, said: said / parts, happened: happened / parts };
 }
 
+const CHANGED = 0.05; // of the parts
+const TRIPLED = 3;
+
+/**
+ * Parts of which one in twenty wears three times as fast from its second look on, a third look or none since: what was said of
+ * the next interval and what happened, of those parts and of all.
+ */
+export function changedRates(fleets: number, seed: number, since: 0 | 1) {
+	const random = new Random(seed);
+	const prior = priorOf(14_000, 0.45, 0.25, 4);
+	const made = () => ({ parts: 0, said: 0, happened: 0 });
+	const [changed, all] = [made(), made()];
+	for (let fleet = 0; fleet < fleets; fleet++) {
+		const truth = drawn(prior, random);
+		const parts = Array.from({ length: 108 }, (_, i) => {
+			const part = partOf(truth, random);
+			const { looks } = look(part, truth, [INTERVAL, INTERVAL], random);
+			const faster = random.chance(CHANGED);
+			const now = { ...part, rate: part.rate * (faster ? TRIPLED : 1) };
+			const later = look(now, truth, Array<number>(since).fill(INTERVAL), random).looks;
+			const all = [...looks, ...later.map((one) => ({ ...one, hours: one.hours + 2 * INTERVAL }))];
+			return { now, faster, pump: `${i % 12}`, history: { before: NEW, looks: all } };
+		});
+		const fit = fitOf(prior, parts, 12);
+		for (const { now, faster, pump, history } of parts) {
+			if (now.worn > 0.95) continue;
+			const said = new PartWear(fit.kinds.k, fit.pumps[pump], history).chance(INTERVAL);
+			wear(now, truth, INTERVAL, random);
+			for (const one of faster ? [changed, all] : [all]) {
+				one.parts++;
+				one.said += said;
+				if (now.worn > 1) one.happened++;
+			}
+		}
+	}
+	const shares = ({ parts, said, happened }: ReturnType<typeof made>) => ({
+		parts,
+		said: said / parts,
+		happened: happened / parts
+	});
+	return { changed: shares(changed), all: shares(all) };
+}
+
 /** True chance that a new part is beyond its limit after some hours. */
 function trueChance(truth: Truth, hours: number, random: Random): number {
 	const DRAWS = 4000;

@@ -12,7 +12,7 @@ import { plantedTruth } from './causes';
 import { falseAlarms } from './falseAlarms';
 import { fixes } from './fixes';
 import { heardAtLag, saidOfLeaks, type HeardAtLag } from './leaks';
-import { fastParts, oneLookALife, wrongPrior } from './kinds';
+import { changedRates, fastParts, oneLookALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
 import type { ShopForecasts } from './forecasts';
 import { worlds } from './world';
@@ -161,6 +161,16 @@ row(
 	percent(fast.said),
 	percent(fast.happened)
 );
+for (const since of [0, 1] as const) {
+	const { changed, all } = changedRates(40, from, since);
+	const seen = since === 0 ? 'not looked at since' : 'one look since';
+	row(
+		`${changed.parts} parts that wear three times as fast from their second look on, ${seen}`,
+		percent(changed.said),
+		percent(changed.happened)
+	);
+	row(`they and the other ${all.parts - changed.parts}, which do not`, percent(all.said), percent(all.happened));
+}
 const seenOnce = [
 	['the same pump', 1, false],
 	['one of six pumps', 6, false],

@@ -1,5 +1,6 @@
 import {
 	PartWear,
+	QUANTILE_WEIGHTS,
 	endsBefore,
 	lifePriorOf,
 	oddsOfOtherEnd,
@@ -103,6 +104,8 @@ interface SizeLife {
 export interface PartChances {
 	readonly beyond: number;
 	readonly stop: number;
+	/** The same at each point of what is open about its pump, which all its parts share: by `QUANTILE_WEIGHTS` they come to those above. */
+	readonly byPump: { readonly beyond: readonly number[]; readonly stop: readonly number[] };
 }
 
 /**
@@ -158,17 +161,40 @@ export class PartLife {
 	freshOther = forHours((hours): Odds => oddsOfOtherEnd(this.ends, { kind: 'known', hours: 0 }, hours));
 
 	reused(hours: number): PartChances {
-		return this.#together(this.other(hours).probability, true, (size, limit) =>
-			size.wear.chance(this.duty(hours) + size.since, limit)
-		);
+		return this.#chances(this.other(hours).probability, true, (size, limit) => ({
+			wear: size.wear,
+			hours: this.duty(hours) + size.since,
+			limit
+		}));
 	}
 	fresh(hours: number): PartChances {
-		return this.#together(this.freshOther(hours).probability, false, (size, limit) =>
-			size.fresh.chance(this.duty(hours), limit)
-		);
+		return this.#chances(this.freshOther(hours).probability, false, (size, limit) => ({
+			wear: size.fresh,
+			hours: this.duty(hours),
+			limit
+		}));
 	}
 
-	#together(other: number, suspected: boolean, chanceOf: (size: SizeLife, limit?: number) => number): PartChances {
+	#chances(other: number, suspected: boolean, asked: (size: SizeLife, limit?: number) => Asked): PartChances {
+		const all = this.#together(other, suspected, (size, limit) => {
+			const { wear, hours, limit: at } = asked(size, limit);
+			return wear.chance(hours, at);
+		});
+		const points = QUANTILE_WEIGHTS.map((_, q) =>
+			this.#together(other, suspected, (size, limit) => {
+				const { wear, hours, limit: at } = asked(size, limit);
+				return wear.byPump(hours, at)[q];
+			})
+		);
+		const about = (chance: 'beyond' | 'stop') =>
+			withMean(
+				points.map((point) => point[chance]),
+				all[chance]
+			);
+		return { ...all, byPump: { beyond: about('beyond'), stop: about('stop') } };
+	}
+
+	#together(other: number, suspected: boolean, chanceOf: (size: SizeLife, limit?: number) => number) {
 		let holds = 1;
 		let runs = 1;
 		let damaged = other;
@@ -184,6 +210,21 @@ export class PartLife {
 		}
 		return { beyond: 1 - holds * (1 - damaged), stop: 1 - runs * (1 - this.#stopShare * damaged) };
 	}
+}
+
+/** What is asked of the wear of one size: the chance of passing a limit after so many hours. */
+interface Asked {
+	readonly wear: PartWear;
+	readonly hours: number;
+	readonly limit?: number;
+}
+
+// Chances at the points, moved so that together they are the chance that is said: what a part's own looks say of its pump is
+// in that, and not in the weights of the points.
+function withMean(points: readonly number[], said: number): number[] {
+	const mean = points.reduce((sum, point, q) => sum + QUANTILE_WEIGHTS[q] * point, 0);
+	if (said <= 0.5) return points.map((point) => (mean > 0 ? Math.min(1, (point * said) / mean) : said));
+	return points.map((point) => (mean < 1 ? Math.max(0, 1 - ((1 - point) * (1 - said)) / (1 - mean)) : said));
 }
 
 // The hours asked for last are asked for again: by the forecast, and by what it is added up to.

@@ -5,6 +5,7 @@ import type { PartChances } from './partLife';
 import type { Policy, School } from './policy';
 import type { Reason } from './reason';
 import {
+	anyInPump,
 	bestInterval,
 	costOf,
 	costsAlone,
@@ -134,14 +135,9 @@ function weightOf(says: Verdict | 'open', cost: { reuse: number; replace: number
 // What is still open or to be looked at again stays in for the sum.
 const choiceOf = (says: Verdict | 'open'): Choice => (says === 'replace' ? 'replace' : 'reuse');
 
-/** P(any part is beyond a limit or damaged by the next service) under these choices; parts taken as independent. */
-function anyBeyond(parts: readonly PricedPart[], choices: ReadonlyMap<string, Choice>): number {
-	const holds = parts.reduce(
-		(product, { id, reused, fresh }) => product * (1 - (choices.get(id) === 'replace' ? fresh : reused).beyond),
-		1
-	);
-	return 1 - holds;
-}
+/** P(any part is beyond a limit or damaged by the next service) under these choices; independent given their pump. */
+const anyBeyond = (parts: readonly PricedPart[], choices: ReadonlyMap<string, Choice>): number =>
+	anyInPump(parts.map(({ id, reused, fresh }) => (choices.get(id) === 'replace' ? fresh : reused).byPump.beyond));
 
 /**
  * The hours to the next service at which the cost per hour is least, with the curve; each interval decided by the school in
@@ -226,6 +222,7 @@ function setPart({ id, input, cylinder, hard, standing, onCondition }: WeighedPa
 		fresh,
 		pReuse: reused.stop,
 		pNew: fresh.stop,
+		byPump: { reuse: reused.byPump.stop, fresh: fresh.byPump.stop },
 		...(fixed ? { fixed } : {}),
 		...(set ? { set } : {})
 	};

@@ -3,6 +3,7 @@ export { wearPriorOf, openRate, scatterSpread, type WearPrior } from './wearPrio
 export { followWear, type Track, type WearHistory } from './wearLooks';
 export type { WearLook } from './wearWindow';
 export { PartWear, priorKnowledge, type LogRate, type Odds, type WearKnowledge } from './partWear';
+export { QUANTILE_WEIGHTS } from './rateBeliefs';
 export * from './inPieces';
 export {
 	fittingFleetWear,

@@ -1,6 +1,7 @@
 import { requireThat } from '../number';
 import { GammaTable } from './gammaTable';
 import { QUANTILE_WEIGHTS, rateBeliefs, type RateBelief } from './rateBeliefs';
+import { RATE_CHANGES, withChangedRates } from './rateChange';
 import { rateGrid, type RateGrid } from './rateGrid';
 import { MOST_HOURS, followWear, type Track, type WearHistory } from './wearLooks';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
@@ -61,7 +62,7 @@ export class PartWear {
 	readonly #grid: RateGrid;
 	readonly #paths: ReturnType<typeof paths>;
 	readonly #tracks: readonly (readonly Track[])[];
-	/** By path: evidence of the looks over rates, scaled by the largest; by path and age its own. */
+	/** By path: evidence of the looks over rates, scaled by the largest; by path and track its own. */
 	readonly #evidence: Float64Array[];
 	readonly #ofTrack: Float64Array[][];
 	readonly #beliefs: readonly RateBelief[];
@@ -69,14 +70,15 @@ export class PartWear {
 	readonly #posterior: Float64Array[];
 
 	/** Errors: PreconditionError from `followWear`. The history of a new part is `{ before: [{ hours: 0, weight: 1 }], looks: [] }`. */
-	constructor(knowledge: WearKnowledge, factor: LogRate, history: WearHistory) {
+	constructor(knowledge: WearKnowledge, factor: LogRate, history: WearHistory, rateChanges = RATE_CHANGES) {
 		requireLogRate('PartWear', factor);
 		this.knowledge = knowledge;
 		this.#factor = factor;
 		this.#history = history;
 		this.#grid = rateGrid(knowledge.prior);
 		this.#paths = paths(knowledge.prior);
-		this.#tracks = followWear(history, this.#paths, this.#grid);
+		const steady = followWear(history, this.#paths, this.#grid);
+		this.#tracks = withChangedRates(steady, history, this.#paths, this.#grid, rateChanges);
 		const largest = Math.max(...this.#tracks.flat().map(({ logEvidence }) => Math.max(...logEvidence)));
 		this.#ofTrack = this.#tracks.map((tracks) =>
 			tracks.map(({ weight, logEvidence }) => logEvidence.map((log) => weight * Math.exp(log - largest)))
@@ -131,6 +133,28 @@ export class PartWear {
 	}
 	readonly #oddsSaid = new Map<string, Odds>();
 
+	/**
+	 * The chance at each point of its pump's factor, which all parts of the pump share: weighted by `QUANTILE_WEIGHTS`, about
+	 * `chance`. Shape: as many as there are weights. Errors: as `chance`.
+	 */
+	byPump(hours: number, limit = 1): number[] {
+		const chances = this.#chances(hours, limit);
+		return QUANTILE_WEIGHTS.map((_, q) => {
+			let all = 0;
+			let beyond = 0;
+			for (const { path, weight, ofPump } of this.#beliefs) {
+				if (weight < IGNORED_IN_SPREAD) continue;
+				const [density, evidence, chance] = [ofPump()[q], this.#evidence[path], chances[path]];
+				for (let i = 0; i < density.length; i++) {
+					const here = weight * density[i] * evidence[i];
+					all += here;
+					beyond += here * chance[i];
+				}
+			}
+			return all > 0 ? Math.min(1, beyond / all) : this.chance(hours, limit);
+		});
+	}
+
 	// The chance at points of what is open, each with its weight.
 	#points(chances: readonly Float64Array[]): { chance: number; weight: number }[] {
 		const said: { chance: number; weight: number }[] = [];
@@ -164,10 +188,10 @@ export class PartWear {
 			for (let i = 0; i < posterior.length; i++) {
 				if (!(posterior[i] > IGNORED_IN_MEAN)) continue;
 				const rate = this.#grid.rates[i];
-				for (const age of before.keys()) {
-					const share = (posterior[i] * this.#ofTrack[path][age][i]) / this.#evidence[path][i];
+				for (const [track, ofTrack] of this.#ofTrack[path].entries()) {
+					const share = (posterior[i] * ofTrack[i]) / this.#evidence[path][i];
 					if (!(share > 0)) continue;
-					const now = isNew ? { mean: 0, variance: 0 } : this.#stateAt(path, age, i);
+					const now = isNew ? { mean: 0, variance: 0 } : this.#stateAt(path, track, i);
 					const ahead = now.mean + rate * further;
 					const variance = now.variance + (rate ** 2 * further) / shapePer1000h;
 					const spread = variance / ahead ** 2;
@@ -205,8 +229,8 @@ export class PartWear {
 	}
 
 	// Mean and variance of the steady process at the last look, or at its age where nobody looked.
-	#stateAt(path: number, age: number, i: number): { readonly mean: number; readonly variance: number } {
-		const { shape, last } = this.#tracks[path][age];
+	#stateAt(path: number, track: number, i: number): { readonly mean: number; readonly variance: number } {
+		const { shape, last } = this.#tracks[path][track];
 		const scale = this.#scale(path, i);
 		if (!last) return { mean: shape * scale, variance: shape * scale ** 2 };
 		const { y, weightsOf } = last.splitAt(1);
@@ -220,8 +244,15 @@ export class PartWear {
 		return { mean: Math.max(0, mean), variance: Math.max(0, square - mean * mean) };
 	}
 
-	// By path and rate: the chance of passing the limit.
-	#chances(hours: number, limit: number): Float64Array[] {
+	// By path and rate: the chance of passing the limit. What was asked last is asked again, for the spread of the same chance.
+	#chances(hours: number, limit: number): readonly Float64Array[] {
+		const key = `${hours}/${limit}`;
+		if (this.#lastChances?.key !== key) this.#lastChances = { key, chances: this.#workChances(hours, limit) };
+		return this.#lastChances.chances;
+	}
+	#lastChances: { readonly key: string; readonly chances: readonly Float64Array[] } | undefined;
+
+	#workChances(hours: number, limit: number): Float64Array[] {
 		requireThat(hours >= 0 && hours <= MOST_HOURS, 'PartWear.chance', 'hours', hours, `0 to ${MOST_HOURS}`);
 		requireThat(limit > 0 && limit < MOST_LIMIT, 'PartWear.chance', 'limit', limit, 'above 0, in allowances');
 		const largest = Math.max(...this.#posterior.map((one) => Math.max(...one)));
@@ -238,16 +269,16 @@ export class PartWear {
 		const unit = this.#scale(path, i);
 		let sum = 0;
 		let total = 0;
-		for (const age of this.#history.before.keys()) {
-			const weight = this.#ofTrack[path][age][i];
+		for (const [t, track] of this.#tracks[path].entries()) {
+			const weight = this.#ofTrack[path][t][i];
 			if (!(weight > 0)) continue;
 			total += weight;
-			if (this.#history.looks.length === 0) {
-				const ran = this.#history.before[age].hours + hours;
+			if (!track.last) {
+				const ran = this.#history.before[t].hours + hours;
 				if (ran > 0) sum += weight * tableOf((shapePer1000h * ran) / 1000).upper(limit / unit);
 				continue;
 			}
-			const { y, weightsOf } = this.#tracks[path][age].last!.splitAt(limit);
+			const { y, weightsOf } = track.last.splitAt(limit);
 			const weights = weightsOf(i);
 			const table = hours > 0 ? tableOf((shapePer1000h * hours) / 1000) : undefined;
 			let beyond = 0;

@@ -10,10 +10,13 @@ export interface RateBelief {
 	readonly density: Float64Array;
 	/** The same at points of what is open about kind and pump. */
 	readonly points: () => readonly Float64Array[];
+	/** The same at the points of the pump's factor, what is open about the kind integrated over. */
+	readonly ofPump: () => readonly Float64Array[];
 }
 
 const IGNORED = 1e-9; // of all: such a shape moves no chance by more
 const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
+/** Weights of the points at which what is open about a pump is taken: the 5, 25, 50, 75 and 95 % points of a normal distribution, whose variance they have to 1 %. */
 export const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
 
 // By kind and pump: all their parts share them.
@@ -36,12 +39,15 @@ function believed({ prior, shapes }: WearKnowledge, factor: LogRate, grid: RateG
 		const at = mean + factor.mean;
 		const open = Math.hypot(sd, factor.sd);
 		let points: readonly Float64Array[] | undefined;
+		let ofPump: readonly Float64Array[] | undefined;
 		return [
 			{
 				path: Math.floor(i / BETWEENS),
 				weight,
 				density: rateDensity(grid, at, open, between),
-				points: () => (points ??= QUANTILES.map((q) => rateDensity(grid, at + open * normalQuantile(q), 0, between)))
+				points: () => (points ??= QUANTILES.map((q) => rateDensity(grid, at + open * normalQuantile(q), 0, between))),
+				ofPump: () =>
+					(ofPump ??= QUANTILES.map((q) => rateDensity(grid, at + factor.sd * normalQuantile(q), sd, between)))
 			}
 		];
 	});

@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest';
+import { PartWear, priorKnowledge, type WearHistory, type WearPrior } from '.';
+import { gammaLn, gammaUpper } from '../number';
+import { RATE_CHANGES } from './rateChange';
+import type { WearKnowledge } from './partWear';
+
+const SHAPE = 2.8; // of the gamma process in 1000 h
+const prior: WearPrior = {
+	hoursToLimit: 4000,
+	between: 0.35,
+	within1000h: 1 / Math.sqrt(SHAPE),
+	worth: 4,
+	from: 'sheet'
+};
+// One combination alone: the middle scatters, steady wear.
+const knowledge: WearKnowledge = {
+	prior,
+	shapes: priorKnowledge(prior).shapes.map((_, i) => ({ weight: i === 13 ? 1 : 0, mean: 0, sd: 0.2 })),
+	parts: 0,
+	lives: 0
+};
+const known = { mean: 0, sd: 0 };
+const seen = (...worn: number[]): WearHistory => ({
+	before: [{ hours: 0, weight: 1 }],
+	looks: worn.map((one, i) => ({ hours: 1500 * (i + 1), worn: one, u: 0.003 }))
+});
+
+// The same by direct integration over the logarithms of the rate to come and of the one before it, the readings taken as exact.
+function byHand(worn: readonly number[], changes: number, limit = 1): number {
+	const step = 0.02;
+	const xs = Array.from({ length: 301 }, (_, i) => (i - 150) * step);
+	const shape = SHAPE * 1.5;
+	const scaleAt = (x: number) => (Math.exp(x) * (1000 / 4000)) / SHAPE;
+	const grown = (by: number, x: number) =>
+		Math.exp((shape - 1) * Math.log(by) - by / scaleAt(x) - shape * Math.log(scaleAt(x)) - gammaLn(shape));
+	const priorAt = (x: number) =>
+		[
+			[0.55, 0.68],
+			[0.38, 1.045],
+			[0.07, 2.18]
+		].reduce((sum, [weight, width]) => {
+			const sd = Math.hypot(0.2, 0.35 * width);
+			return sum + (weight / sd) * Math.exp(-((x / sd) ** 2) / 2);
+		}, 0);
+	const increments = worn.map((one, i) => one - (worn[i - 1] ?? 0));
+	const evidence = (from: number, to: number) =>
+		xs.map((x) => increments.slice(from, to).reduce((product, by) => product * grown(by, x), 1));
+	const changed = (before: readonly number[]) =>
+		xs.map((x) =>
+			before.reduce(
+				(sum, one, j) =>
+					sum + (one * step * Math.exp(-(((x - xs[j]) / 0.8) ** 2) / 2)) / (0.8 * Math.sqrt(2 * Math.PI)),
+				0
+			)
+		);
+	const n = increments.length;
+	const turns = Array.from({ length: Math.min(2, n - 1) }, (_, i) => n - 1 - i);
+	const terms = [
+		changed(evidence(0, n)),
+		...turns.map((k) => {
+			const after = evidence(k, n);
+			return changed(evidence(0, k)).map((one, i) => one * after[i]);
+		})
+	];
+	const unchanged = evidence(0, n);
+	const weights = xs.map(
+		(x, i) =>
+			priorAt(x) *
+			((1 - changes * terms.length) * unchanged[i] + changes * terms.reduce((sum, term) => sum + term[i], 0))
+	);
+	const total = weights.reduce((a, b) => a + b, 0);
+	return weights.reduce(
+		(sum, w, i) => sum + (w / total) * gammaUpper((limit - worn.at(-1)!) / scaleAt(xs[i]), shape),
+		0
+	);
+}
+
+describe('a rate that may change', () => {
+	it.each([[[0.3]], [[0.3, 0.6]], [[0.1, 0.2, 0.6]], [[0.05, 0.1, 0.4, 0.7]], [[0.3, 0.6, 0.65]]])(
+		'agrees with direct integration after %j',
+		(worn) => {
+			for (const changes of [0, RATE_CHANGES, 0.2]) {
+				const said = new PartWear(knowledge, known, seen(...worn), changes).chance(1500);
+				expect(Math.abs(said - byHand(worn, changes)), `changes ${changes}`).toBeLessThan(2e-3);
+			}
+		}
+	);
+	it('fears more where the last interval wore three times as fast, and little where nothing changed', () => {
+		const by = (changes: number, ...worn: number[]) =>
+			new PartWear(knowledge, known, seen(...worn), changes).chance(1500);
+		expect(by(RATE_CHANGES, 0.1, 0.2, 0.5)).toBeGreaterThan(by(0, 0.1, 0.2, 0.5) * 1.05);
+		expect(Math.abs(by(RATE_CHANGES, 0.2, 0.4, 0.6) - by(0, 0.2, 0.4, 0.6))).toBeLessThan(0.02);
+	});
+	it('says nothing else of a part that was not looked at', () => {
+		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
+		expect(new PartWear(knowledge, known, fresh).chance(1500)).toBe(
+			new PartWear(knowledge, known, fresh, 0).chance(1500)
+		);
+	});
+});
+
+describe('the chance by pump', () => {
+	it('rises from a mild pump to a harsh one, and comes to the chance where nothing was read', () => {
+		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
+		const part = new PartWear(knowledge, { mean: 0.1, sd: 0.3 }, fresh);
+		const points = part.byPump(1500);
+		expect([...points].sort((a, b) => a - b)).toEqual(points);
+		const weights = [0.15, 0.22, 0.26, 0.22, 0.15];
+		const mean = points.reduce((sum, one, q) => sum + weights[q] * one, 0);
+		expect(Math.abs(mean - part.chance(1500))).toBeLessThan(0.03 * part.chance(1500));
+	});
+	it('is one chance where all is known of the pump', () => {
+		const part = new PartWear(knowledge, known, seen(0.3, 0.6));
+		for (const one of part.byPump(1500)) expect(one).toBeCloseTo(part.chance(1500), 6);
+	});
+});

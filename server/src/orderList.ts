@@ -56,7 +56,7 @@ export async function orderAsPdf(list: OrderList): Promise<Uint8Array> {
 	return pdfOf({
 		pageSize: 'A4',
 		pageMargins: A4_MARGIN,
-		defaultStyle: { font: 'Helvetica', fontSize: 10 },
+		defaultStyle: { fontSize: 10 },
 		content: [
 			{ text: list.title, fontSize: 15, bold: true, margin: [0, 0, 0, 10] },
 			{ table: { headerRows: 1, widths: [80, '*', 40, 50, 55, 60], body: table }, layout: 'lightHorizontalLines' },

@@ -1,41 +1,65 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package brings no types; the web finds ours only so
 /// <reference path="./pdfmake.d.ts" />
+import { createRequire } from 'node:module';
+import { openSync, type Font } from 'fontkit';
 import pdfmake from 'pdfmake';
 
-// The typefaces that every reader of PDF brings: nothing is fetched and nothing read.
-const Helvetica = {
-	normal: 'Helvetica',
-	bold: 'Helvetica-Bold',
-	italics: 'Helvetica-Oblique',
-	bolditalics: 'Helvetica-BoldOblique'
+/** A document of pdfmake as data: it can go to a thread. */
+export interface PdfDocument {
+	readonly content: readonly unknown[];
+	readonly pageSize: string | { readonly width: number; readonly height: number };
+	readonly pageMargins: number | readonly number[];
+	readonly defaultStyle: { readonly fontSize: number; readonly lineHeight?: number };
+	readonly info?: { readonly title: string };
+	/** At the foot of every page, before its number; left out: nothing stands there. */
+	readonly foot?: string;
+}
+
+// The typeface of the screen. It ships with the application and holds Latin, Greek, Cyrillic and the signs that we use.
+const shipped = createRequire(import.meta.url);
+const cut = (name: string) => shipped.resolve(`@expo-google-fonts/inter/${name}/Inter_${name}.ttf`);
+const Inter = {
+	normal: cut('400Regular'),
+	bold: cut('600SemiBold'),
+	italics: cut('400Regular_Italic'),
+	bolditalics: cut('600SemiBold_Italic')
 };
-pdfmake.setFonts({ Helvetica });
+pdfmake.setFonts({ Inter });
 pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((name) => Object.values(Helvetica).includes(name));
+pdfmake.setLocalAccessPolicy((name) => Object.values(Inter).includes(name));
 
-// What those typefaces have no shape for, in signs that they have.
-const instead: Readonly<Record<string, string>> = {
-	'\u202f': '\u00a0',
-	'\u2009': '\u00a0',
-	'−': '-',
-	'≤': 'at most',
-	'≥': 'at least',
-	'→': 'to',
-	'⋅': '·',
-	'✓': 'ok'
-};
-const OTHER = /[^\u0000-\u00ff\u2013\u2014\u2018-\u201e\u2020-\u2022\u2026\u20ac\u2122]/g;
-const drawable = (text: string): string =>
-	text.replaceAll(/[\u202f\u2009−≤≥→⋅✓]/g, (sign) => instead[sign]).replaceAll(OTHER, '?');
+let shapes: Font | undefined;
+function drawable(text: string): string {
+	const font = (shapes ??= openSync(Inter.normal) as Font);
+	return [...text]
+		.map((sign) => (sign === '\n' || font.hasGlyphForCodePoint(sign.codePointAt(0)!) ? sign : '?'))
+		.join('');
+}
 
-/** Texts of a document as those typefaces can draw them; drawings and codes stay as they are. */
+// Drawings, codes and pictures stay as they are.
+const NOT_TEXT = new Set(['svg', 'qr', 'image']);
 function withDrawableTexts(value: unknown, key = ''): unknown {
-	if (typeof value === 'string') return key === 'svg' || key === 'qr' ? value : drawable(value);
+	if (typeof value === 'string') return NOT_TEXT.has(key) ? value : drawable(value);
 	if (Array.isArray(value)) return value.map((one) => withDrawableTexts(one));
 	if (typeof value !== 'object' || value === null) return value;
 	return Object.fromEntries(Object.entries(value).map(([name, inner]) => [name, withDrawableTexts(inner, name)]));
 }
 
-/** A document of pdfmake as bytes. Its typeface is Helvetica; signs that it has no shape for come as words, or as “?”. */
-export const pdfOf = async (document: object): Promise<Uint8Array> =>
-	new Uint8Array(await pdfmake.createPdf(withDrawableTexts(document) as object).getBuffer());
+/** A document as bytes, set in the shipped typeface; a sign that it has no shape for is written as “?”. */
+export async function pdfOf({ foot, defaultStyle, ...document }: PdfDocument): Promise<Uint8Array> {
+	const made = pdfmake.createPdf({
+		...(withDrawableTexts(document) as object),
+		defaultStyle: { font: 'Inter', ...defaultStyle },
+		...(foot === undefined
+			? {}
+			: {
+					footer: (page: number, of: number) => ({
+						text: drawable(`${foot} · page ${page} of ${of}`),
+						alignment: 'center',
+						fontSize: 8,
+						margin: [0, 16, 0, 0]
+					})
+				})
+	});
+	return new Uint8Array(await made.getBuffer());
+}

@@ -17,7 +17,7 @@ export async function GET({ locals, params, url }) {
 	const label = {
 		pageSize: { width: 100 * MM, height: 60 * MM },
 		pageMargins: 5 * MM,
-		defaultStyle: { font: 'Helvetica', fontSize: 10 },
+		defaultStyle: { fontSize: 10 },
 		content: [
 			{
 				columns: [

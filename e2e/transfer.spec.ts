@@ -74,7 +74,8 @@ test('a pump goes into service only once hoses and covers are back, and its repo
 	await expect(page.getByText('It went into service, hoses and covers back where they were.')).toBeVisible();
 
 	for (const [name, begins] of [
-		['Report', '%PDF-'],
+		['Report for the customer', '%PDF-'],
+		['Report for the shop', '%PDF-'],
 		['Sizes, XLSX', 'PK'],
 		['Job file', '{']
 	] as const) {
@@ -87,7 +88,7 @@ test('a pump goes into service only once hoses and covers are back, and its repo
 		expect(Buffer.concat(chunks).toString('latin1').startsWith(begins)).toBe(true);
 	}
 	// Without a network it says so, and can be asked again.
-	await page.route('**/report', (route) => route.abort());
-	await page.getByRole('link', { name: 'Report' }).click();
+	await page.route('**/report?for=customer', (route) => route.abort());
+	await page.getByRole('link', { name: 'Report for the customer' }).click();
 	await expect(page.getByText('It could not be made just now: try again in a moment')).toBeVisible();
 });

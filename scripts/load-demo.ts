@@ -2,11 +2,14 @@
 // Usage: npm run demo:load -- [--pumps 400]
 import { readdirSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import sharp from 'sharp';
 import { v7 as uuidv7 } from 'uuid';
 import {
 	arrivals,
 	assemble,
 	cases,
+	customerOf,
+	letterhead,
 	Random,
 	demoPassword,
 	demoFleet,
@@ -43,6 +46,7 @@ import { refit } from '@exetasis/server/fleet';
 import { benchOf, type Bench } from '@exetasis/server/jobs/bench';
 import { actOn, closeCase, openCase } from '@exetasis/server/trace/cases';
 import { receive } from '@exetasis/server/jobs/receive';
+import { setLetterhead } from '@exetasis/server/letterhead';
 import { release } from '@exetasis/server/jobs/release';
 import { addSheet } from '@exetasis/server/sheets';
 import { keepShims, keepStock } from '@exetasis/server/stock';
@@ -295,6 +299,7 @@ async function loadHistory(
 			scope: visit.scope,
 			variants: pump.variants,
 			complaint: visit.complaint,
+			customer: customerOf(visit),
 			meterHours: visit.meterHours,
 			facts: evidenceFor(pump, visit.scope),
 			duty: { liquid: pump.liquid, pressureMPa: pump.pressureMPa, speedRpm: 950 }
@@ -353,6 +358,7 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 	await addGauges(scope, now, gauges);
 	for (const text of sheetTexts) await addSheet(scope, text);
 	await addStock(scope);
+	await setLetterhead(scope, letterhead.address, await sharp(Buffer.from(letterhead.logo)).png().toBuffer());
 	const other = await addShop(otherShop.name, otherShop.currency);
 	await addPerson(other.shopId, otherShop.lead);
 	await addSheet(other, sheetTexts[0]);

@@ -1,6 +1,7 @@
 export * from './arrivals';
 export * from './assemble';
 export * from './cases';
+export * from './customers';
 export * from './history';
 export * from './layoutTable';
 export * from './inspect';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { nameText } from './nameText';
+import { customerSchema } from './customer';
 import { chosenSchema } from './sheet';
 
 /** Longest job file that is read, in bytes: some twenty photographs beside the log. */
@@ -92,6 +93,7 @@ export const jobFileSchema = z.strictObject({
 		duty: dutySchema,
 		variants: chosenSchema,
 		arrival: facts,
+		customer: customerSchema.default({}),
 		restedOn: facts.nullable()
 	}),
 	people: z.array(z.strictObject({ key: person, name: text.min(1) })).max(1000),

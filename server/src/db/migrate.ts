@@ -20,6 +20,7 @@ import * as sheetsOfVersion3 from './migrations/0017-sheets-of-version-3';
 import * as gaugeTemperature from './migrations/0018-gauge-temperature';
 import * as photosOfStations from './migrations/0019-photos-of-stations';
 import * as firstPasswords from './migrations/0020-first-passwords';
+import * as customers from './migrations/0021-customers';
 
 interface Migration {
 	readonly name: string;
@@ -47,7 +48,8 @@ const migrations: readonly Migration[] = [
 	sheetsOfVersion3,
 	gaugeTemperature,
 	photosOfStations,
-	firstPasswords
+	firstPasswords,
+	customers
 ];
 const LOCK = 0x65786574; // any number of our own: "exet"
 

@@ -14,6 +14,7 @@ import type {
 	FleetFitRow,
 	GaugeRow,
 	JobRow,
+	LetterheadRow,
 	LogEntryRow,
 	LookRow,
 	MatCellRow,
@@ -63,6 +64,11 @@ export function defineModels(sequelize: Sequelize) {
 		sequelize.define(name, copies(columns), { tableName: name }) as unknown as ModelStatic<Model<Row, Row>>;
 	const models = {
 		shop: define<ShopRow>('shop', { id, name: text, currency: text, demo: flag }),
+		letterhead: define<LetterheadRow>('letterhead', {
+			shopId: { ...uuid, primaryKey: true },
+			address: text,
+			logo: { type: DataTypes.BLOB }
+		}),
 		site: define<SiteRow>('site', { id, shopId: uuid, name: text }),
 		policy: define<PolicyRow>('policy', { shopId: { ...uuid, primaryKey: true }, settings: json }),
 		modelSheet: define<ModelSheetRow>('model_sheet', {
@@ -130,6 +136,7 @@ export function defineModels(sequelize: Sequelize) {
 			releasedBy: text,
 			duty: { ...json, defaultValue: {} },
 			arrival: { ...json, defaultValue: {} },
+			customer: { ...json, defaultValue: {} },
 			variants: { ...json, defaultValue: {} },
 			restedOn: json
 		}),

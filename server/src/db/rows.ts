@@ -2,7 +2,7 @@ import type { CauseNetwork } from '@exetasis/core/trace';
 import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
 import type { UnitPreference } from '@exetasis/core/quantity';
-import type { ArrivalFacts, Chosen, ModelSheet, Unproved } from '@exetasis/core/record';
+import type { ArrivalFacts, Chosen, Customer, ModelSheet, Unproved } from '@exetasis/core/record';
 import type { Role } from '../access';
 
 // Rows as they stand in the tables; constraints, keys and triggers are the migrations'.
@@ -11,6 +11,14 @@ export interface ShopRow {
 	name: string;
 	currency: string;
 	demo: boolean;
+}
+/** What stands at the head of what a shop hands out. */
+export interface LetterheadRow {
+	shopId: string;
+	/** Lines under the shop's name. */
+	address: string;
+	/** PNG; null where the shop has none. */
+	logo: Buffer | null;
 }
 export interface SiteRow {
 	id: string;
@@ -129,6 +137,8 @@ export interface JobRow {
 	variants: Chosen;
 	/** How it came in; empty for jobs received before this was asked. */
 	arrival: Partial<ArrivalFacts>;
+	/** Whose pump it is and what they are told. */
+	customer: Customer;
 	restedOn: RestedOn | null;
 }
 /** What a release rested on, so that its report never changes its verdicts. */

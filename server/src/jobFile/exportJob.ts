@@ -154,6 +154,7 @@ const jobPart = (job: JobRow, names: ReadonlyMap<string, string>) => ({
 	duty: job.duty,
 	variants: job.variants,
 	arrival: withNames(job.arrival, names),
+	customer: job.customer,
 	restedOn: withNames(job.restedOn, names)
 });
 

@@ -5,7 +5,8 @@ import {
 	wrongCylinder,
 	wrongTool,
 	type ArrivalFacts,
-	type Chosen
+	type Chosen,
+	type Customer
 } from '@exetasis/core/record';
 import type { Duty, PumpRow } from '../db/rows';
 import { inTransaction, of, type ShopScope } from '../db/scope';
@@ -26,6 +27,8 @@ export interface Arrival {
 	/** Key of one of the scopes of the model's sheet. */
 	readonly scope: string;
 	readonly complaint: string;
+	/** Whose pump it is, as far as that was said. */
+	readonly customer?: Customer;
 	readonly meterHours: number;
 	readonly duty: Duty;
 	/** What this pump is made of, where its sheet asks; what is left out stays as it was. */
@@ -96,7 +99,8 @@ export function receive(scope: ShopScope, userId: string, arrival: Arrival, at =
 			restedOn: null,
 			duty,
 			variants,
-			arrival: arrival.facts ?? {}
+			arrival: arrival.facts ?? {},
+			customer: arrival.customer ?? {}
 		});
 		await fillEmptyPlaces(within, pump.id, sheet.body, variants);
 		await layOut(within, jobId, pump.id, sheet.body, { variants, arrival: arrival.facts });

@@ -1,5 +1,6 @@
 <!-- @component Floor: every job in the shop, where it stands, what is to be done first there, what recurs. -->
 <script lang="ts">
+	import Wide from '$lib/ui/Wide.svelte';
 	import { buildStepName } from '$lib/words/steps';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import LittleMat from '$lib/mat/LittleMat.svelte';
@@ -8,6 +9,7 @@
 	import { ago } from '$lib/ui/ago';
 	import { day } from '$lib/ui/time';
 	import { inspectAddress } from '$lib/words/causes';
+	import { dueWords } from '$lib/words/due';
 	import { inSentence, placeName } from '$lib/words/place';
 
 	let { data } = $props();
@@ -67,6 +69,17 @@
 			head: 'Work',
 			of: ({ scopeName, model }: Job) => `${scopeName}, ${model}`
 		},
+		{
+			key: 'customer',
+			head: 'For',
+			of: ({ customer }: Job) => [customer.name, customer.orderNumber].filter(Boolean).join(', ')
+		},
+		{
+			key: 'promised',
+			head: 'Promised',
+			of: ({ customer }: Job) => customer.promisedOn ?? '',
+			cell: promised
+		},
 		{ key: 'since', head: 'In since', of: ({ receivedAt }: Job) => receivedAt, says: (job) => ago(job.receivedAt) },
 		{ key: 'at', head: 'Stands at', of: (job: Job) => stage(job).at },
 		{ key: 'first', head: 'Do first there', of: (job: Job) => stage(job).first, cell: first },
@@ -85,6 +98,10 @@
 	<a class="row pump" href={stage(job).path}
 		>{job.serial}<span class="soft">{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</span></a
 	>
+{/snippet}
+{#snippet promised({ customer: { promisedOn } }: Job)}
+	{#if promisedOn}{@const due = dueWords(promisedOn)}<span class:due={due.due}>{day(promisedOn)}</span>{#if due.due}<br
+			/><span class="due">{due.says}</span>{/if}{/if}
 {/snippet}
 {#snippet first(job: Job)}<span class="first">{stage(job).first}</span>{/snippet}
 {#snippet mat(job: Job)}<LittleMat mat={job.mat} />{/snippet}
@@ -134,18 +151,20 @@
 {#if !empty}
 	<h2 class="mt-6">Released last</h2>
 	{#if data.released.length === 0}<p class="soft">Nothing yet.</p>{/if}
-	<table class="table">
-		<tbody>
-			{#each data.released as job (job.id)}
-				<tr>
-					<td><a class="row" href="/jobs/{job.id}/inspect">{job.serial}</a></td>
-					<td>{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</td>
-					<td>{day(job.releasedAt)}</td>
-					<td class="number">{job.replaced} parts replaced</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<Wide label="Released last">
+		<table class="table">
+			<tbody>
+				{#each data.released as job (job.id)}
+					<tr>
+						<td><a class="row" href="/jobs/{job.id}/inspect">{job.serial}</a></td>
+						<td>{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</td>
+						<td>{day(job.releasedAt)}</td>
+						<td class="number">{job.replaced} parts replaced</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
 {/if}
 
 <style>
@@ -154,6 +173,11 @@
 		justify-content: space-between;
 		align-items: center;
 		margin-bottom: 8px;
+	}
+	.due {
+		font-weight: 650;
+		color: var(--doubt);
+		white-space: nowrap;
 	}
 	.first {
 		display: block;

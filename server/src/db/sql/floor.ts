@@ -1,3 +1,4 @@
+import type { Customer } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
 import { rows, standing } from './statement';
 
@@ -12,6 +13,7 @@ export interface FloorJob {
 	/** What its sheet calls its scope. */
 	readonly scopeName: string;
 	readonly complaint: string;
+	readonly customer: Customer;
 	readonly receivedAt: Date;
 	readonly steps: number;
 	readonly parts: number;
@@ -23,6 +25,8 @@ export interface FloorJob {
 	readonly nextPart: { readonly name: string; readonly station: string; readonly cylinder: number } | null;
 	/** Parts whose standing decision is to look again. */
 	readonly again: number;
+	/** Place of the last entry of its log; null while it has none. */
+	readonly lastSeq: string | null;
 	/** The mat in little: column and cylinder of each part, and how far it is. */
 	readonly mat: readonly { readonly column: number; readonly cylinder: number; readonly state: MatState }[];
 	/** Names of the stations by their keys. */
@@ -37,7 +41,8 @@ export const floorJobs = (scope: ShopScope): Promise<FloorJob[]> =>
 		`
 		WITH signed AS (SELECT e.job_id AS job, e.payload->>'step' AS step FROM log_entry e JOIN job o ON o.id = e.job_id
 			WHERE e.shop_id = $1 AND e.kind = 'step' AND o.released_at IS NULL AND ${standing})
-		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.complaint, j.received_at AS "receivedAt",
+		SELECT j.id, j.pump_id AS "pumpId", p.serial, p.tag, t.name AS site, p.model, j.complaint, j.customer, j.received_at AS "receivedAt",
+			(SELECT max(seq)::text FROM log_entry e WHERE e.job_id = j.id) AS "lastSeq",
 			coalesce((SELECT e->>'name' FROM jsonb_array_elements(s.body->'scopes') e WHERE e->>'key' = j.scope), j.scope) AS "scopeName",
 			(SELECT count(*)::int FROM (SELECT DISTINCT step FROM signed WHERE job = j.id) d) AS steps,
 			(SELECT e->>'text' FROM jsonb_array_elements(s.body->'steps') WITH ORDINALITY e(e, n)

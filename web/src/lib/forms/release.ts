@@ -1,4 +1,15 @@
 import { z } from 'zod';
+import { dayField, optionalName } from './fields';
+
+/** What the customer is told in their report. */
+export const toldSchema = z.object({
+	customer: optionalName(200),
+	orderNumber: optionalName(80),
+	promisedOn: dayField.or(z.literal('')).default(''),
+	cause: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
+	advice: z.string().trim().max(2000, 'At most 2000 characters.').default('')
+});
+export type Told = z.infer<typeof toldSchema>;
 
 export const releaseSchema = z.object({
 	/** Why a pump goes though not all of it is put together and proved: a lead's word; left empty where nothing is left. */

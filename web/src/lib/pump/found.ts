@@ -10,7 +10,8 @@ export const foundPumpsSchema = z.array(
 		model: z.string(),
 		rebuilds: z.number(),
 		meterHours: z.number().nullable(),
-		lastReceived: z.coerce.date().nullable()
+		lastReceived: z.coerce.date().nullable(),
+		customer: z.string().nullable()
 	})
 );
 export type FoundPump = z.infer<typeof foundPumpsSchema>[number];

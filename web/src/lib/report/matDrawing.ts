@@ -40,5 +40,5 @@ export function matDrawing(stations: readonly Station[], cylinders: number, part
 		(cylinder, row) =>
 			`<text x="2" y="${TOP + CELL * row + 13}" font-size="9">${cylinder === 0 ? 'pump' : `cyl ${cylinder}`}</text>`
 	);
-	return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="Helvetica">${[...heads, ...names, ...cells].join('')}</svg>`;
+	return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="Inter">${[...heads, ...names, ...cells].join('')}</svg>`;
 }

@@ -50,6 +50,8 @@ export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST'
 	'/documents/[document]': { GET: 'look' },
 	'/shop': { GET: 'look', POST: 'manage' },
 	'/shop/people': { GET: 'look', POST: 'manage' },
+	'/shop/letterhead': { GET: 'look', POST: 'manage' },
+	'/shop/letterhead/logo': { GET: 'look' },
 	'/shop/sites': { GET: 'look', POST: 'manage' },
 	'/shop/jobs': { GET: 'look', POST: 'manage' },
 	'/shop/stock': { GET: 'look', POST: 'work' },

@@ -5,6 +5,7 @@
 	const pages = [
 		['/shop', 'Rules'],
 		['/shop/people', 'People'],
+		['/shop/letterhead', 'Letterhead'],
 		['/shop/sites', 'Sites'],
 		['/shop/stock', 'Stock'],
 		['/shop/jobs', 'Job files']

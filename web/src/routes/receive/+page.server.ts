@@ -4,7 +4,15 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { may } from '@exetasis/server/access';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
-import { chosenIn, complaintsIn, cylindersIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
+import {
+	chosenIn,
+	complaintsIn,
+	customerIn,
+	cylindersIn,
+	receiveSchema,
+	toolsIn,
+	type Received
+} from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
 import { complaintName } from '$lib/words/complaints';
@@ -86,6 +94,7 @@ export const actions = {
 					: data.evidence && { evidence: { seen: data.evidence } }),
 				tools: toolsIn(data) ?? {}
 			},
+			customer: customerIn(data),
 			variants: chosenIn(data) ?? {},
 			byLead: may(userOf(locals).role, 'manage'),
 			meterHours,

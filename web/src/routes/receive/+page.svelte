@@ -15,6 +15,7 @@
 	import Variants from '$lib/pump/Variants.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
+	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
@@ -72,6 +73,7 @@
 						known = one;
 						$form.pump = one.id;
 						$form.pumpLine = pumpLine(one);
+						if (one.customer && $form.customer === '') $form.customer = one.customer;
 					}}
 				/>
 				<button
@@ -121,6 +123,20 @@
 					/>Cylinder 1 is at that end</label
 				>
 			{/if}
+			<Field
+				name="customer"
+				label="Customer"
+				hint="Who owns it or pays"
+				bind:value={$form.customer}
+				errors={$errors.customer}
+			/>
+			<Field
+				name="orderNumber"
+				label="Their order number"
+				bind:value={$form.orderNumber}
+				errors={$errors.orderNumber}
+			/>
+			<DayField name="promisedOn" label="Promised for" bind:value={$form.promisedOn} errors={$errors.promisedOn} />
 			{#if known}<PartAges pump={known.id} />{/if}
 			{#if model && model.variants.length > 0}
 				<Variants

@@ -1,9 +1,10 @@
-import { fail, redirect } from '@sveltejs/kit';
-import { setError, superValidate } from 'sveltekit-superforms';
+import { error, fail, redirect } from '@sveltejs/kit';
+import { message, setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { lateWork } from '@exetasis/server/benchLog/late';
+import { keepCustomer } from '@exetasis/server/jobs/customer';
 import { release } from '@exetasis/server/jobs/release';
-import { releaseSchema } from '$lib/forms/release';
+import { releaseSchema, toldSchema } from '$lib/forms/release';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
@@ -12,12 +13,35 @@ export async function load({ locals, params, parent }) {
 	const to = bench.job.arrival.place === 'machine' ? 'service' : 'shelf';
 	return {
 		form: await superValidate({ to }, zod4(releaseSchema), { errors: false }),
+		told: await superValidate({ ...bench.job.customer, customer: bench.job.customer.name ?? '' }, zod4(toldSchema), {
+			errors: false
+		}),
 		late: await lateWork(scopeOf(locals), idFrom(params.job))
 	};
 }
 
 export const actions = {
-	default: async ({ locals, params, request }) => {
+	told: async ({ locals, params, request }) => {
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(toldSchema));
+		if (!form.valid) return fail(400, { form });
+		const { customer, orderNumber, promisedOn, cause, advice } = form.data;
+		const change = {
+			name: customer || undefined,
+			orderNumber: orderNumber || undefined,
+			promisedOn: promisedOn || undefined,
+			cause: cause || undefined,
+			advice: advice || undefined
+		};
+		switch (await keepCustomer(scopeOf(locals), userOf(locals), idFrom(params.job), change)) {
+			case 'kept':
+				return message(form, 'Saved: it stands in the report for the customer.');
+			case 'leadOnly':
+				return setError(form, '', 'The job is released: only a lead can change what its report says.', { status: 403 });
+			case 'unknownJob':
+				error(404, 'Your shop has no such job.');
+		}
+	},
+	release: async ({ locals, params, request }) => {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(releaseSchema));
 		if (!form.valid) return fail(400, { form });
 		const { unbuilt, to, connected } = form.data;

@@ -1,5 +1,6 @@
 <!-- @component Release: what goes, what stays, what is still open; then the job is closed. -->
 <script lang="ts">
+	import Wide from '$lib/ui/Wide.svelte';
 	import { onMount, untrack } from 'svelte';
 	import { patternName } from '@exetasis/core/part';
 	import { formatNumber } from '$lib/ui/numbers';
@@ -16,6 +17,7 @@
 	} from '@exetasis/core/record';
 	import { keptForm } from '$lib/forms/kept';
 	import { DecisionState } from '$lib/decide/decision.svelte';
+	import Told from '$lib/release/Told.svelte';
 	import NotProved from '$lib/release/NotProved.svelte';
 	import Download from '$lib/ui/Download.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -94,7 +96,7 @@
 			<b class="figures open">{open.length}</b> still open{/if}.
 	</p>
 	{#if !job.releasedAt && data.mayWork}
-		<form method="post" use:enhance class="go">
+		<form method="post" action="?/release" use:enhance class="go">
 			<Fields>
 				{#if !finished && data.mayManage && open.length === 0}
 					<Field name="unbuilt" label="It goes as it is, because" bind:value={$form.unbuilt} errors={$errors.unbuilt} />
@@ -132,7 +134,8 @@
 	<a class="btn" href="/pumps/{job.pumpId}">To the pump</a>
 </div>
 <div class="files" role="group" aria-label="Handed out">
-	<Download href="/jobs/{job.id}/report">Report</Download>
+	<Download href="/jobs/{job.id}/report?for=customer">Report for the customer</Download>
+	<Download href="/jobs/{job.id}/report">Report for the shop</Download>
 	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
 	<a class="btn" href="/jobs/{job.id}/service?hours={serviceHours}" download data-sveltekit-reload
 		>Next service: {formatNumber(serviceHours)} h{economic === undefined ? '' : ', least cost'}</a
@@ -141,6 +144,7 @@
 	<a class="btn" href="/jobs/{job.id}/sizes?as=csv" download data-sveltekit-reload>Sizes, CSV</a>
 	<Download href="/jobs/{job.id}/file">Job file</Download>
 </div>
+<Told form={data.told} locked={!data.mayWork || (job.releasedAt !== null && !data.mayManage)} />
 {#if !job.releasedAt && $form.to === 'service'}
 	{#if job.arrival.connections}<p><b>As it was connected:</b> “{job.arrival.connections}”</p>{/if}
 	{#if bench.log.photos.length > 0}<Photos {bench} photos={bench.log.photos} locked />{/if}
@@ -178,65 +182,73 @@
 	</ul>
 {/if}
 <h2 class="mt-4">Replaced</h2>
-<table class="table">
-	<thead
-		><tr
-			><th>Part</th><th>Found</th><th>Because</th><th>New one, as fitted</th><th class="number"
-				>{data.shop?.currency}</th
-			></tr
-		></thead
-	>
-	<tbody>
-		{#each replaced as part (part.cell.part)}
-			<tr>
-				<td class="part"><Glyph type={part.station.type} face={part.station.face} size={30} /> {place(part)}</td>
-				<td>{part.record.findings.map(({ payload }) => patternName(payload.pattern)).join(', ') || 'nothing'}</td>
-				<td
-					>{decisionOf(part)?.why ??
-						(part.judgement.reasons[0] ? reasonSentence(part.judgement.reasons[0], part.station, units()) : '')}</td
-				>
-				<td><FittedSizes {bench} {part} locked={job.releasedAt !== null || !data.mayWork} /></td>
-				<td class="number">{formatNumber(part.station.price)}</td>
-			</tr>
-		{:else}<tr><td colspan="5" class="soft">Nothing so far.</td></tr>{/each}
-	</tbody>
-</table>
-{#if despite.length > 0}
-	<h2 class="mt-4">Done in another order</h2>
+<Wide label="Replaced">
 	<table class="table">
+		<thead
+			><tr
+				><th>Part</th><th>Found</th><th>Because</th><th>New one, as fitted</th><th class="number"
+					>{data.shop?.currency}</th
+				></tr
+			></thead
+		>
 		<tbody>
-			{#each despite as { name, cylinder, reason, by }, i (i)}
-				<tr><td>{placeName(name, cylinder)}</td><td>“{reason}”</td><td>{bench.bench.people[by]}</td></tr>
-			{/each}
+			{#each replaced as part (part.cell.part)}
+				<tr>
+					<td class="part"><Glyph type={part.station.type} face={part.station.face} size={30} /> {place(part)}</td>
+					<td>{part.record.findings.map(({ payload }) => patternName(payload.pattern)).join(', ') || 'nothing'}</td>
+					<td
+						>{decisionOf(part)?.why ??
+							(part.judgement.reasons[0] ? reasonSentence(part.judgement.reasons[0], part.station, units()) : '')}</td
+					>
+					<td><FittedSizes {bench} {part} locked={job.releasedAt !== null || !data.mayWork} /></td>
+					<td class="number">{formatNumber(part.station.price)}</td>
+				</tr>
+			{:else}<tr><td colspan="5" class="soft">Nothing so far.</td></tr>{/each}
 		</tbody>
 	</table>
+</Wide>
+{#if despite.length > 0}
+	<h2 class="mt-4">Done in another order</h2>
+	<Wide label="Done in another order">
+		<table class="table">
+			<tbody>
+				{#each despite as { name, cylinder, reason, by }, i (i)}
+					<tr><td>{placeName(name, cylinder)}</td><td>“{reason}”</td><td>{bench.bench.people[by]}</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
 {/if}
 {#if data.late.length > 0}
 	<h2 class="mt-4">{LATE_HEAD}</h2>
 	<p class="soft">{LATE_WHY}</p>
-	<table class="table">
-		<tbody>
-			{#each data.late as one, i (i)}
-				<tr><td>{lateWords(one)}</td><td>{bench.bench.people[one.by]}</td></tr>
-			{/each}
-		</tbody>
-	</table>
+	<Wide label="Recorded off the network">
+		<table class="table">
+			<tbody>
+				{#each data.late as one, i (i)}
+					<tr><td>{lateWords(one)}</td><td>{bench.bench.people[one.by]}</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
 {/if}
 {#if overruled.length > 0}
 	<h2 class="mt-4">Against the proposal</h2>
-	<table class="table">
-		<tbody>
-			{#each overruled as part (part.cell.part)}
-				<tr
-					><td>{place(part)}</td><td
-						>{verdictName[decisionOf(part)!.verdict]}, proposed {verdictName[
-							decisionOf(part)!.proposed
-						].toLowerCase()}</td
-					><td>“{decisionOf(part)!.why}”</td></tr
-				>
-			{/each}
-		</tbody>
-	</table>
+	<Wide label="Against the proposal">
+		<table class="table">
+			<tbody>
+				{#each overruled as part (part.cell.part)}
+					<tr
+						><td>{place(part)}</td><td
+							>{verdictName[decisionOf(part)!.verdict]}, proposed {verdictName[
+								decisionOf(part)!.proposed
+							].toLowerCase()}</td
+						><td>“{decisionOf(part)!.why}”</td></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
 {/if}
 
 {#if overdue.length > 0}

@@ -1,0 +1,90 @@
+<!-- @component What the report for the customer says beside the findings: whose pump it is, the cause, the advice. -->
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { SuperValidated } from 'sveltekit-superforms';
+	import { keptForm } from '$lib/forms/kept';
+	import type { Told } from '$lib/forms/release';
+	import DayField from '$lib/ui/DayField.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import Fields from '$lib/ui/Fields.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
+
+	interface Props {
+		form: SuperValidated<Told>;
+		locked: boolean;
+	}
+	let { form: given, locked }: Props = $props();
+	const { form, errors, message, enhance } = keptForm(untrack(() => given));
+</script>
+
+<form method="post" action="?/told" use:enhance class="sheet" aria-label="For the customer">
+	<Fields>
+		<fieldset disabled={locked}>
+			<legend>For the customer</legend>
+			<Field name="customer" label="Customer" bind:value={$form.customer} errors={$errors.customer} />
+			<Field
+				name="orderNumber"
+				label="Their order number"
+				bind:value={$form.orderNumber}
+				errors={$errors.orderNumber}
+			/>
+			<DayField name="promisedOn" label="Promised for" bind:value={$form.promisedOn} errors={$errors.promisedOn} />
+			<TextField
+				name="cause"
+				label="Cause"
+				hint="Left empty: the report says that it was not established"
+				rows={2}
+				bind:value={$form.cause}
+				errors={$errors.cause}
+			/>
+			<TextField
+				name="advice"
+				label="Advice"
+				hint="Clean the inlet strainer every week"
+				rows={2}
+				bind:value={$form.advice}
+				errors={$errors.advice}
+			/>
+			<div class="save">
+				{#if !locked}<button class="btn">Save for the report</button>{/if}
+				{#if $message}<span class="soft" role="status">{$message}</span>{/if}
+				{#each $errors._errors ?? [] as problem (problem)}<span class="wrong" role="alert">{problem}</span>{/each}
+			</div>
+		</fieldset>
+	</Fields>
+</form>
+
+<style>
+	form {
+		padding: 0.7rem 0.9rem;
+		margin-bottom: 10px;
+	}
+	fieldset {
+		display: grid;
+		grid-template-columns: repeat(6, minmax(0, 1fr));
+		gap: 0.5rem 0.8rem;
+		align-items: start;
+	}
+	fieldset > :global(.label) {
+		grid-column: span 2;
+	}
+	fieldset > :global(.label:has(textarea)) {
+		grid-column: span 3;
+	}
+	legend {
+		float: left;
+		grid-column: 1 / -1;
+		font-weight: 650;
+	}
+	.save {
+		grid-column: 1 / -1;
+		display: flex;
+		align-items: center;
+		gap: 1rem;
+	}
+	@media (max-width: 700px) {
+		fieldset > :global(.label.label) {
+			grid-column: 1 / -1;
+		}
+	}
+</style>

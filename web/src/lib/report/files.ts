@@ -1,0 +1,45 @@
+import type { UnitPreference } from '@exetasis/core/quantity';
+import type { LateWork } from '@exetasis/server/benchLog/late';
+import type { Bench } from '@exetasis/server/jobs/bench';
+import type { Letterhead } from '@exetasis/server/letterhead';
+import { pdfOf } from '@exetasis/server/pdf';
+import type { Shop } from '@exetasis/server/shops';
+import { csvOf, xlsxOf } from '@exetasis/server/tableFile';
+import { writeNumbers, type Numerals } from '../ui/numbers';
+import { customerReport, type ShownPhoto } from './customerReport';
+import { reported } from './reportParts';
+import { shopReport } from './shopReport';
+import { sizeList } from './sizeList';
+
+/** How the reader of a file writes numbers, and in which units. */
+export interface Reader {
+	readonly units: UnitPreference;
+	readonly numerals: Numerals;
+}
+
+/** Files of a job, as bytes. Arguments are data: they are made in threads. */
+export const files = {
+	shopReport: (bench: Bench, { units, numerals }: Reader, shop: Shop, late: readonly LateWork[]) => {
+		writeNumbers(numerals);
+		return pdfOf(shopReport(reported(bench, units), shop, late));
+	},
+	customerReport: (
+		bench: Bench,
+		{ units, numerals }: Reader,
+		shop: Shop,
+		letterhead: Letterhead,
+		photos: readonly ShownPhoto[]
+	) => {
+		writeNumbers(numerals);
+		return pdfOf(customerReport(reported(bench, units), shop, letterhead, photos));
+	},
+	sizesAsCsv: async (bench: Bench) => new TextEncoder().encode(csvOf(sizeList(bench).sizes)),
+	sizesAsXlsx: (bench: Bench) => {
+		const { sizes, readings } = sizeList(bench);
+		return xlsxOf([
+			{ name: 'Sizes', rows: sizes, bold: [0], widths: [28, 9, 22, 7, 11, 10, 13, 10, 10, 9, 26, 10] },
+			{ name: 'Readings', rows: readings, bold: [0], widths: [28, 9, 22, 24, 10, 11, 7, 16, 26, 9, 25] }
+		]);
+	}
+} as const;
+export type FileTask = keyof typeof files;

@@ -1,0 +1,33 @@
+import { holdOn, lastProofs } from '@exetasis/core/record';
+import type { TraceVerdict } from '@exetasis/core/prove';
+import { formatProbability, formatQuantity } from '../ui/numbers';
+import { heldByWords, holdWords, unprovedWords, verdictWords } from '../words/proof';
+import type { Reported } from './reportParts';
+
+const drips = { none: 'no drips', stopping: 'a few drips, stopping', steady: 'drips steadily' } as const;
+
+/** What the tests of a job showed, a sentence each; empty where no test is on record. */
+export function provedSentences({ bench, state, units }: Reported): string[] {
+	const { sheet, gauges, unbuilt } = bench;
+	const last = lastProofs(state.proofs);
+	const held = holdOn(sheet, last, gauges);
+	return [
+		...(held && sheet.proof ? [`${holdWords(held, sheet.proof, units)} ${heldByWords(held)}`] : []),
+		...[...last.drips].map(([place, { seen }]) => `${place}: ${drips[seen]}.`),
+		...(last.flow
+			? [
+					`Flow ${formatQuantity(last.flow.flow.value, 'Lmin')} at ${formatQuantity(last.flow.pressure.value, units.pressure)}.`
+				]
+			: []),
+		...(last.trace
+			? [
+					`By its pressure trace: ${verdictWords(last.trace.verdicts[0] as TraceVerdict).toLowerCase()} (${formatProbability(last.trace.verdicts[0].probability)}).`
+				]
+			: []),
+		...(unbuilt
+			? [
+					`Released though not all of it was put together and proved here: “${unbuilt.why}” ${unbuilt.tests.map(unprovedWords).join(' ')}`
+				]
+			: [])
+	];
+}

@@ -36,8 +36,10 @@ export function buildWhereChanged() {
 	const bundle = ['--bundle', '--platform=node', '--format=esm', '--main-fields=module,main', '--log-level=warning'];
 	// Some packages within it still ask for Node's own modules by require.
 	bundle.push(
-		`--banner:js=import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);`
+		`--banner:js=import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);`
 	);
-	run('npx', ['esbuild', 'server/src/background/heavy.worker.ts', ...bundle, `--outfile=${threadScript}`]);
+	// What reads files beside its own program stays where it lies.
+	for (const name of ['pdfmake', 'fontkit', 'sharp', 'piscina', 'highs']) bundle.push(`--external:${name}`);
+	run('npx', ['esbuild', 'web/src/lib/server/worker.ts', ...bundle, `--outfile=${threadScript}`]);
 	writeFileSync(mark, digest);
 }

@@ -2,7 +2,10 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { may } from '@exetasis/server/access';
 import { whoIs } from '@exetasis/server/auth/auth';
-import { heavily, useThreads } from '@exetasis/server/background/heavy';
+import { watchEventLoop } from '@exetasis/server/background/eventLoop';
+import { heavily } from '@exetasis/server/background/heavy';
+import { sharedReads } from '@exetasis/server/background/sharedReads';
+import { TookTooLong, useThreads } from '@exetasis/server/background/threads';
 import { startBackground, stopBackground } from '@exetasis/server/background/queue';
 import { closeDatabase, isUnreachable } from '@exetasis/server/db/connection';
 import { stopListening } from '@exetasis/server/events';
@@ -10,10 +13,12 @@ import { log } from '@exetasis/server/serverLog';
 import { publicRoutes, routeActions } from '$lib/server/routeActions';
 import { writeNumbersOfRequest, type Numerals } from '$lib/ui/numbers';
 
+const loop = watchEventLoop();
+
 export const init: ServerInit = async () => {
 	if (!process.env.THREAD_SCRIPT) return;
 	await useThreads(new URL(process.env.THREAD_SCRIPT));
-	await startBackground((...of) => heavily('learnFleet', ...of));
+	await startBackground((...of) => heavily('', 'learnFleet', ...of));
 };
 
 // A promise that failed unheard (the queue's, when its connection breaks) is nobody's reason to stop serving everybody.
@@ -26,6 +31,7 @@ const MOST_CLOSING_MS = 3000;
 process.on('sveltekit:shutdown', () => {
 	setTimeout(() => process.exit(), MOST_CLOSING_MS).unref();
 	stopListening();
+	loop.stop();
 	void stopBackground().then(closeDatabase);
 });
 
@@ -83,10 +89,17 @@ export const handle: Handle = async ({ event, resolve }) => {
 	}
 	refuseUnlessAllowed(route.id, request.method, locals.user);
 	refuseTooLarge(route.id, request);
+	if (route.id) loop.asked(route.id);
 	const mode = locals.user?.preferences.theme ?? 'light';
+	const changes = () => {
+		if (locals.user && request.method !== 'GET' && request.method !== 'HEAD')
+			sharedReads.changes({ shop: locals.user.shopId, user: locals.user.id });
+	};
+	changes();
 	const answered = await numeralsAsked.run(locals.user?.preferences.numerals ?? 'point-space', () =>
 		resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) })
 	);
+	changes();
 	const response =
 		answered.status === 500 && locals.unreachable
 			? new Response(answered.body, { status: 503, headers: answered.headers })
@@ -102,6 +115,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 export const handleError: HandleServerError = ({ error: cause, event, status }) => {
 	if (status === 404) return { message: 'There is no such page.' };
 	if (status < 500) return { message: 'The request was not understood. Reload the page and try again.' };
+	if (cause instanceof TookTooLong) {
+		log.error({ err: cause, route: event.route.id }, 'given up');
+		return { message: `This took longer than ${cause.seconds} s and was given up. Try again in a moment.` };
+	}
 	const id = crypto.randomUUID();
 	log.error({ id, err: cause, route: event.route.id, method: event.request.method }, 'unexpected error');
 	if (isUnreachable(cause)) {

@@ -1,14 +1,22 @@
 import { decideWhole, forecastOf, learnFleet, type ForecastInput } from '@exetasis/core/decide';
 import { beliefsOf } from '@exetasis/core/trace';
+import type { CoverProblem } from '@exetasis/core/order';
+import { pdfOf } from '../pdf';
+import { cheapestCover } from '../solver';
+import { csvOf, xlsxOf } from '../tableFile';
 import { summaryOf } from '../trace/livesSummary';
 
-/** Arithmetic that takes long enough to hold up others: worked in threads where the server has them. Arguments and answers are data. */
+/** What takes long enough to hold up others: worked in threads where the server has them. Arguments and answers are data. */
 export const heavyTasks = {
 	learnFleet,
 	beliefsOf,
 	summaryOf,
+	cheapestCover: (problem: CoverProblem) => cheapestCover(problem),
 	decideWhole,
-	forecastsOf: (inputs: readonly ForecastInput[]) => inputs.map(forecastOf)
+	forecastsOf: (inputs: readonly ForecastInput[]) => inputs.map(forecastOf),
+	pdfOf,
+	xlsxOf,
+	csvOf
 };
 
 export type HeavyTasks = typeof heavyTasks;

@@ -8,6 +8,8 @@ import {
 	unproved,
 	type BuildStep
 } from '@exetasis/core/record';
+import type { Policy, ShopGauge } from '@exetasis/core/decide';
+import { Kept, keyOf } from '../background/kept';
 import { entriesOf, ofBuilding } from '../benchLog/entries';
 import { of, type ShopScope } from '../db/scope';
 import { floorJobs, type FloorJob } from '../db/sql/floor';
@@ -43,18 +45,31 @@ const MOST_RELEASED = 8;
 /** Every job in the shop: those open, longest waiting first, with what recurs on their pumps, and those released last. */
 export async function floorOf(scope: ShopScope): Promise<Floor> {
 	const [open, released] = await Promise.all([floorJobs(scope), releasedJobs(scope, MOST_RELEASED)]);
-	const jobs = await Promise.all(
-		open.map(async (job): Promise<FloorListing> => {
-			const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
-			return decided ? { ...job, closing: await closingOf(scope, job.id) } : job;
-		})
-	);
+	const judgedBy = { gauges: await gaugesOf(scope), policy: await policyOf(scope) };
+	const jobs: FloorListing[] = [];
+	// One after the other: the connections are there for those who save.
+	for (const job of open) {
+		const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
+		jobs.push(decided ? { ...job, closing: await closingAsItStands(scope, job, judgedBy) } : job);
+	}
 	const pumpIds = jobs.map(({ pumpId }) => pumpId);
 	const [recurring, cases] = await Promise.all([alarmsOf(scope, pumpIds), casesToWatch(scope, pumpIds)]);
 	return { jobs, recurring, cases, released };
 }
 
-async function closingOf(scope: ShopScope, jobId: string): Promise<Closing> {
+interface JudgedBy {
+	readonly gauges: readonly ShopGauge[];
+	readonly policy: Policy;
+}
+
+// Closings by job, each good while nothing is added to its log and the rules stay.
+const closings = new Kept<Closing>(1000);
+function closingAsItStands(scope: ShopScope, { id, lastSeq }: FloorJob, judgedBy: JudgedBy): Promise<Closing> {
+	const key = keyOf(id, lastSeq, judgedBy);
+	return closings.get(key) ?? closings.keep(key, closingOf(scope, id, judgedBy));
+}
+
+async function closingOf(scope: ShopScope, jobId: string, { gauges, policy }: JudgedBy): Promise<Closing> {
 	const job = (await of(scope, 'job').one({ id: jobId }))!;
 	const sheet = await pinnedSheet(scope, job.modelSheetId);
 	const cells = await of(scope, 'matCell').all({ jobId });
@@ -71,6 +86,6 @@ async function closingOf(scope: ShopScope, jobId: string): Promise<Closing> {
 	if (unbuilt) return { at: 'build', ...count, step: { text: unbuilt.text, mirrored: unbuilt.mirrored } };
 	const prove = proveSteps(sheet, job).find(({ key }) => !state.steps.has(key));
 	if (prove) return { at: 'prove', ...count, step: { text: prove.text, mirrored: false } };
-	const lacks = unproved(sheet, lastProofs(state.proofs), await gaugesOf(scope), await policyOf(scope));
+	const lacks = unproved(sheet, lastProofs(state.proofs), gauges, policy);
 	return { at: lacks.length > 0 ? 'prove' : 'release', ...count };
 }

@@ -33,19 +33,19 @@ describe('what lies ahead of the parts on a mat', () => {
 		const bench = await openJob(shop);
 		await add(bench, 17.98);
 		const now = (await benchOf(shop.scope, bench.job.id))!;
-		const ahead = await foreseen(now);
+		const ahead = await foreseen(shop.scope.shopId, now);
 		expect(Object.keys(ahead.forecasts!).sort()).toEqual(now.cells.map(({ part }) => part).sort());
 		expect(judged(ahead)).toEqual(judged(now));
 	});
 	it('is worked out once, and after a reading for its part alone', async () => {
 		const bench = await openJob(shop, { meterHours: 1300 });
-		await foreseen(bench);
+		await foreseen(shop.scope.shopId, bench);
 		asked.mockClear();
-		await foreseen((await benchOf(shop.scope, bench.job.id))!);
+		await foreseen(shop.scope.shopId, (await benchOf(shop.scope, bench.job.id))!);
 		expect(asked).not.toHaveBeenCalled();
 		await add(bench, 17.97);
-		await foreseen((await benchOf(shop.scope, bench.job.id))!);
-		expect(asked.mock.calls.map(([task, inputs]) => [task, (inputs as unknown[]).length])).toEqual([
+		await foreseen(shop.scope.shopId, (await benchOf(shop.scope, bench.job.id))!);
+		expect(asked.mock.calls.map(([, task, inputs]) => [task, (inputs as unknown as unknown[]).length])).toEqual([
 			['forecastsOf', 1]
 		]);
 	});
@@ -53,7 +53,7 @@ describe('what lies ahead of the parts on a mat', () => {
 		const bench = await openJob(shop, { meterHours: 1700 });
 		await foreseeOpenJobs(shop.scope, bench.job.model);
 		asked.mockClear();
-		await foreseen(bench);
+		await foreseen(shop.scope.shopId, bench);
 		expect(asked).not.toHaveBeenCalled();
 	});
 });

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import type { Forecast, ForecastInput } from '@exetasis/core/decide';
 import { layMat, lifeOf } from '@exetasis/core/mat';
 import { fold, untouched } from '@exetasis/core/record';
@@ -8,11 +9,17 @@ import { benchOf, type Bench } from './bench';
 
 // Some hundred mats, of about a kilobyte a part.
 const forecasts = new Kept<Forecast | undefined>(20_000);
+/** Parts of a mat that are worked out in one go, since parts of a kind share what is known of it; other shops come between. */
+const AT_ONCE = 80;
+/** Parts after which others are answered. */
+const BETWEEN_OTHERS = 40;
 
 /** The bench with the future of its parts as its log stands: each worked out once, in a thread, while what it rests on stays. */
-export async function foreseen(bench: Bench): Promise<Bench> {
+export async function foreseen(shop: string, bench: Bench): Promise<Bench> {
 	const { gauges, policy, fleet } = bench;
-	const asked = [...layMat(bench, fold(bench.entries).parts).values()].map(({ cell, station, record }) => {
+	const asked: { part: string; input: ForecastInput; key: string }[] = [];
+	for (const { cell, station, record } of layMat(bench, fold(bench.entries).parts).values()) {
+		if (asked.length % BETWEEN_OTHERS === BETWEEN_OTHERS - 1) await setImmediate();
 		const { readings } = record;
 		const input: ForecastInput = {
 			station,
@@ -22,13 +29,17 @@ export async function foreseen(bench: Bench): Promise<Bench> {
 			policy,
 			life: lifeOf(fleet, station, cell)
 		};
-		return { part: cell.part, input, key: keyOf(input) };
-	});
-	// In one go, since parts of a kind share what is known of it.
-	const anew = new Map(asked.filter(({ key }) => !forecasts.get(key)).map(({ key, input }) => [key, input]));
-	if (anew.size > 0) {
-		const answers = heavily('forecastsOf', [...anew.values()]);
-		for (const [i, key] of [...anew.keys()].entries())
+		asked.push({ part: cell.part, input, key: keyOf(input) });
+	}
+	const anew = [...new Map(asked.filter(({ key }) => !forecasts.get(key)).map((one) => [one.key, one])).values()];
+	for (let from = 0; from < anew.length; from += AT_ONCE) {
+		const some = anew.slice(from, from + AT_ONCE);
+		const answers = heavily(
+			shop,
+			'forecastsOf',
+			some.map(({ input }) => input)
+		);
+		for (const [i, { key }] of some.entries())
 			void forecasts.keep(
 				key,
 				answers.then((all) => all[i])
@@ -45,6 +56,6 @@ export async function foreseeOpenJobs(scope: ShopScope, model?: string): Promise
 	const jobs = await of(scope, 'job').all(open, { attributes: ['id'], order: [['receivedAt', 'DESC']] });
 	for (const { id } of jobs) {
 		const bench = await benchOf(scope, id);
-		if (bench) await foreseen(bench);
+		if (bench) await foreseen(scope.shopId, bench);
 	}
 }

@@ -9,7 +9,7 @@ import {
 } from '@exetasis/core/order';
 import { applies, fold, together } from '@exetasis/core/record';
 import type { ShopScope } from '../db/scope';
-import { cheapestCover } from '../solver';
+import { heavily } from '../background/heavy';
 import { stockOf, type StockLine } from '../stock';
 import { benchOf, type Bench } from './bench';
 
@@ -86,8 +86,8 @@ export async function orderOf(
 	const most = new Map(lacking.map(({ station, available }) => [station, available]));
 	const canBeHad = needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
 	const wanted = { ...problem, needs: canBeHad };
-	const found = await cheapestCover(wanted);
-	const bought = Object.keys(kept).length > 0 ? await coverAround(wanted, kept) : (found?.bought ?? {});
+	const found = await heavily(scope.shopId, 'cheapestCover', wanted);
+	const bought = Object.keys(kept).length > 0 ? await coverAround(scope.shopId, wanted, kept) : (found?.bought ?? {});
 	return {
 		problem,
 		cheapest: found?.bought,
@@ -101,9 +101,9 @@ export async function orderOf(
 }
 
 // The rest at least cost. What no other offer holds stays missing.
-async function coverAround(problem: CoverProblem, chosen: Bought): Promise<Bought> {
+async function coverAround(shop: string, problem: CoverProblem, chosen: Bought): Promise<Bought> {
 	const rest = around(problem, chosen);
 	const most = new Map(uncovered(rest).map(({ station, available }) => [station, available]));
 	const needs = rest.needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
-	return { ...(await cheapestCover({ ...rest, needs }))?.bought, ...chosen };
+	return { ...(await heavily(shop, 'cheapestCover', { ...rest, needs }))?.bought, ...chosen };
 }

@@ -86,7 +86,7 @@ function releaseNow(
 		const { steps } = state;
 		const open = stepsInScope(bench.sheet, bench.job).filter(({ key }) => !steps.has(key));
 		if (open.length > 0) return { kind: 'stepsOpen', steps: open.map(({ text }) => text) };
-		const { undecided, replaced } = outcome(await foreseen(bench), state);
+		const { undecided, replaced } = outcome(await foreseen(scope.shopId, bench), state);
 		if (undecided.length > 0) return { kind: 'undecided', places: undecided };
 		const notDone = stillToDo(bench, state);
 		if (notDone && !unbuilt) {

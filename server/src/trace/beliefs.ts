@@ -54,7 +54,7 @@ export async function beliefsOfPump(
 		return [{ rebuild, ...causeAt(network, { cause, cylinder }), effectiveness }];
 	});
 	return {
-		beliefs: await believed(network, sheet, rebuilds, actions),
+		beliefs: await believed(scope.shopId, network, sheet, rebuilds, actions),
 		network,
 		revision: inForce.revision,
 		taughtBy: confirmed.length,
@@ -66,9 +66,9 @@ export async function beliefsOfPump(
 
 const MOST_PUMPS_KEPT = 200;
 const beliefs = new Kept<Beliefs>(MOST_PUMPS_KEPT);
-function believed(...of: Parameters<typeof beliefsOf>): Promise<Beliefs> {
+function believed(shop: string, ...of: Parameters<typeof beliefsOf>): Promise<Beliefs> {
 	const key = keyOf(of);
-	return beliefs.get(key) ?? beliefs.keep(key, heavily('beliefsOf', ...of));
+	return beliefs.get(key) ?? beliefs.keep(key, heavily(shop, 'beliefsOf', ...of));
 }
 
 // Of a large fleet so many pumps say how often a finding is there anyway.

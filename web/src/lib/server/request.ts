@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { validate } from 'uuid';
 import type { SignedIn } from '@exetasis/server/auth/auth';
+import type { Reader } from '@exetasis/server/background/sharedReads';
 import { database } from '@exetasis/server/db/connection';
 import type { ShopScope } from '@exetasis/server/db/scope';
 
@@ -12,6 +13,12 @@ export function userOf(locals: App.Locals): SignedIn {
 
 /** The shop whose data this request may see: that of its person, and no other. */
 export const scopeOf = (locals: App.Locals): ShopScope => ({ db: database(), shopId: userOf(locals).shopId });
+
+/** Who reads a shared page, and of which shop. */
+export function readerOf(locals: App.Locals): Reader {
+	const { id, shopId } = userOf(locals);
+	return { shop: shopId, user: id };
+}
 
 /** An id from the address. Anything that is none, and anything of another shop, is the same "no such page". */
 export function idFrom(param: string): string {

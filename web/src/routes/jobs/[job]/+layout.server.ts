@@ -11,7 +11,7 @@ export const load = async ({ locals, params }) => {
 	const looked = bench.entries.some(({ kind }) => kind === 'finding' || kind === 'clean');
 	return {
 		// Until somebody has looked the work is at the steps, which ask for no odds.
-		bench: looked ? await foreseen(bench) : bench,
+		bench: looked ? await foreseen(scope.shopId, bench) : bench,
 		looked,
 		lastTime: await lastTimeOf(scope, bench.job),
 		cases: await casesToWatch(scope, [bench.job.pumpId]),

@@ -1,5 +1,6 @@
 <!-- @component One job: its stages, what is known of the pump, and whether everything typed has reached the server. -->
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import { allSteps, effectiveTime, locksInForce, scopeOf, windowMinutes } from '@exetasis/core/record';
 	import { setTimers } from '$lib/build/timers';
@@ -13,6 +14,11 @@
 	import { day } from '$lib/ui/time';
 
 	let { data, children } = $props();
+	// The server draws no mat of hundreds of parts: that would keep everybody else waiting. The browser does.
+	const MOST_DRAWN_BY_SERVER = 150;
+	let alive = $state(false);
+	onMount(() => void (alive = true));
+	const drawn = $derived(alive || data.bench.cells.length <= MOST_DRAWN_BY_SERVER);
 	const outboxOf = outboxInUse();
 	// A new state for another job, and after a release; what others add arrives by the event stream.
 	const bench = $derived(new BenchState(data.bench, data.user!.id, outboxOf()));
@@ -93,7 +99,9 @@
 </Bar>
 <main class:fills>
 	{#if outboxOf()}<OutboxNotice outbox={outboxOf()!} jobInHand={job.id} />{/if}
-	{#key job.id}{@render children()}{/key}
+	{#if drawn}{#key job.id}{@render children()}{/key}{:else}<p class="soft" role="status">
+			Opening {data.bench.cells.length} parts …
+		</p>{/if}
 </main>
 
 <style>

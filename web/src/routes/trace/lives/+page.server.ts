@@ -39,6 +39,7 @@ export async function load({ locals, url }) {
 		station,
 		by,
 		summary: await heavily(
+			scope.shopId,
 			'summaryOf',
 			await livesAt(scope, sheet.model, station.key, by, entry),
 			url.searchParams.getAll('group').slice(0, 2)

@@ -60,6 +60,12 @@
 		!locked && part.station.characteristics.length > 0 && (padAsked ?? (padWanted() && measuring))
 	);
 
+	/** In a narrow window the pad goes with Measure: another panel closes it. */
+	function showPanel(key: typeof panel) {
+		panel = key;
+		padAsked = key === 'measure' ? undefined : false;
+	}
+
 	const then = $derived(bench.parts.get(walk[walk.indexOf(selected) + 1]));
 	const says = $derived(nextAct({ part, locked, typed, unmeasured, then }));
 
@@ -197,7 +203,9 @@
 <svelte:head><title>Inspect {bench.bench.job.serial} · Exetasis</title></svelte:head>
 
 <NotSafeYet {bench} />
-<Mat {bench} {selected} {named} {layers} onselect={(place) => void select(place, false)} />
+<div class="mat" class:behind={padded}>
+	<Mat {bench} {selected} {named} {layers} onselect={(place) => void select(place, false)} />
+</div>
 
 <div class="line">
 	<button type="button" class="btn-icon" aria-label="Part before" onclick={() => beside(-1)}
@@ -220,7 +228,7 @@
 <div class="steps">
 	{#if narrow.current}
 		{#await import('$lib/ui/Segments.svelte') then { default: Segments }}
-			<Segments label="Panels" options={panels} value={panel} onchoose={(key) => (panel = key)} />
+			<Segments label="Panels" options={panels} value={padded ? 'measure' : panel} onchoose={showPanel} />
 		{/await}
 	{/if}
 </div>
@@ -240,7 +248,7 @@
 				ontakeback={() => measurePanel?.withdrawLast()}
 				onmain={onPadMain}
 			/>
-			<button type="button" class="btn back" onclick={() => (padAsked = false)}>Back to Look</button>
+			<button type="button" class="btn back" onclick={() => showPanel('look')}>Back to Look</button>
 		{:else}
 			<LookPanel {bench} {part} {locked} onclean={clean} oncleannext={unmeasured ? undefined : cleanNext} />
 		{/if}
@@ -282,6 +290,10 @@
 		gap: 4px;
 		flex: none;
 		min-height: 46px;
+	}
+	.mat {
+		flex: none;
+		min-width: 0;
 	}
 	.steps {
 		display: none;
@@ -344,6 +356,13 @@
 			order: -1;
 		}
 		.panels:has(.padded) .panel:nth-child(3) {
+			display: none;
+		}
+	}
+	/* On a telephone there is room for the reading and the pad alone; the tabs lead back. */
+	@media (max-width: 600px) {
+		.mat.behind,
+		.back {
 			display: none;
 		}
 	}

@@ -1,5 +1,6 @@
 <!-- @component Order: what has to be had, by kits and singles at least cost, what lies in the drawer, what has come in. -->
 <script lang="ts">
+	import Wide from '$lib/ui/Wide.svelte';
 	import { enhance } from '$app/forms';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { COVER_SECONDS, coverWith, deliveryOf, type Bought } from '@exetasis/core/order';
@@ -138,54 +139,56 @@
 
 {#if problem.needs.length > 0}
 	<h2>To buy</h2>
-	<table class="table" aria-label="To buy">
-		<thead
-			><tr
-				><th>Number</th><th>Holds</th><th class="number">Price</th><th class="number">Days</th><th>Count</th><th
-					class="number">Sum</th
-				></tr
-			></thead
-		>
-		<tbody>
-			{#each lines as offer (offer.number)}
-				{@const kit = kitOf(offer.number)}
-				{@const count = bought[offer.number] ?? 0}
-				<tr class:off={count === 0}>
-					<td
-						><b>{offer.number}</b>{#if kit}<br /><span class="soft">{kit.name}</span>{/if}</td
-					>
-					<td>
-						<span class="holds">
-							{#each offer.holds as { station, pieces } (station)}
-								{@const held = stationOf(station)}
-								<span class:soft={!isNeeded(station)} title={held.name}
-									><Glyph type={held.type} face={held.face} size={28} />{pieces}
-									{kit ? held.short : held.name}</span
+	<Wide label="To buy">
+		<table class="table" aria-label="To buy">
+			<thead
+				><tr
+					><th>Number</th><th>Holds</th><th class="number">Price</th><th class="number">Days</th><th>Count</th><th
+						class="number">Sum</th
+					></tr
+				></thead
+			>
+			<tbody>
+				{#each lines as offer (offer.number)}
+					{@const kit = kitOf(offer.number)}
+					{@const count = bought[offer.number] ?? 0}
+					<tr class:off={count === 0}>
+						<td
+							><b>{offer.number}</b>{#if kit}<br /><span class="soft">{kit.name}</span>{/if}</td
+						>
+						<td>
+							<span class="holds">
+								{#each offer.holds as { station, pieces } (station)}
+									{@const held = stationOf(station)}
+									<span class:soft={!isNeeded(station)} title={held.name}
+										><Glyph type={held.type} face={held.face} size={28} />{pieces}
+										{kit ? held.short : held.name}</span
+									>
+								{/each}
+							</span>
+						</td>
+						<td class="number">{formatNumber(offer.price, 2)}</td>
+						<td class="number">{offer.days ?? '?'}</td>
+						<td>
+							<span class="count" role="group" aria-label="Count of {offer.number}">
+								<button
+									type="button"
+									class="btn"
+									disabled={locked || count === 0}
+									onclick={() => set(offer.number, count - 1)}>−<span class="sr-only"> one fewer</span></button
 								>
-							{/each}
-						</span>
-					</td>
-					<td class="number">{formatNumber(offer.price, 2)}</td>
-					<td class="number">{offer.days ?? '?'}</td>
-					<td>
-						<span class="count" role="group" aria-label="Count of {offer.number}">
-							<button
-								type="button"
-								class="btn"
-								disabled={locked || count === 0}
-								onclick={() => set(offer.number, count - 1)}>−<span class="sr-only"> one fewer</span></button
-							>
-							<b class="figures">{count}</b>
-							<button type="button" class="btn" disabled={locked} onclick={() => set(offer.number, count + 1)}
-								>+<span class="sr-only"> one more</span></button
-							>
-						</span>
-					</td>
-					<td class="number">{formatNumber(count * offer.price, 2)}</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+								<b class="figures">{count}</b>
+								<button type="button" class="btn" disabled={locked} onclick={() => set(offer.number, count + 1)}
+									>+<span class="sr-only"> one more</span></button
+								>
+							</span>
+						</td>
+						<td class="number">{formatNumber(count * offer.price, 2)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
 	{#each elsewhere as [assembly, pieces] (assembly)}<p>
 			Not for this job: {names(pieces)}, meant for the {inSentence(assembly)}, which it does not open.
 		</p>{/each}
@@ -193,55 +196,59 @@
 	{#if inNoKit.length > 0}<p>In no kit: {names(inNoKit)}.</p>{/if}
 	<h2 class="mt-4">Needed</h2>
 	{#if delivered.length > 0}<Delivery {bench} {delivered} {locked} />{/if}
-	<table class="table" aria-label="Needed">
-		<thead
-			><tr><th>Number</th><th>Part</th><th class="number">Pieces</th><th class="number">In the drawer</th><th></th></tr
-			></thead
-		>
-		<tbody>
-			{#each problem.needs as { station: key, pieces } (key)}
-				{@const station = stationOf(key)}
-				{@const line = drawer.get(key)}
-				<tr>
-					<td class="figures">{numberOf(key) ?? ''}</td>
-					<td><span class="part"><Glyph type={station.type} face={station.face} size={30} /> {station.name}</span></td>
-					<td class="number">{pieces}</td>
-					<td class="number"
-						>{line?.pieces ?? 0}{#if line && line.floor > 0}<span class="soft">, keep {line.floor}</span>{/if}</td
-					>
-					<td>
-						{#if arriving === key}<Arrival
-								{bench}
-								{station}
-								due={pieces}
-								onclose={() => (arriving = undefined)}
-							/>{:else}
-							<span class="count">
-								<button
-									type="button"
-									class="btn"
-									aria-label="Came in: {station.name}"
-									disabled={locked}
-									onclick={() => (arriving = key)}>Came in</button
-								>
-								{#if (line?.pieces ?? 0) > 0}
-									<form method="post" use:enhance>
-										<input type="hidden" name="station" value={key} />
-										<input type="hidden" name="pieces" value={Math.min(pieces, line!.pieces)} />
-										<button
-											class="btn"
-											aria-label="Take {Math.min(pieces, line!.pieces)} from the drawer: {station.name}"
-											disabled={locked}>Take {Math.min(pieces, line!.pieces)} from the drawer</button
-										>
-									</form>
-								{/if}
-							</span>
-						{/if}
-					</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<Wide label="Needed">
+		<table class="table" aria-label="Needed">
+			<thead
+				><tr
+					><th>Number</th><th>Part</th><th class="number">Pieces</th><th class="number">In the drawer</th><th></th></tr
+				></thead
+			>
+			<tbody>
+				{#each problem.needs as { station: key, pieces } (key)}
+					{@const station = stationOf(key)}
+					{@const line = drawer.get(key)}
+					<tr>
+						<td class="figures">{numberOf(key) ?? ''}</td>
+						<td><span class="part"><Glyph type={station.type} face={station.face} size={30} /> {station.name}</span></td
+						>
+						<td class="number">{pieces}</td>
+						<td class="number"
+							>{line?.pieces ?? 0}{#if line && line.floor > 0}<span class="soft">, keep {line.floor}</span>{/if}</td
+						>
+						<td>
+							{#if arriving === key}<Arrival
+									{bench}
+									{station}
+									due={pieces}
+									onclose={() => (arriving = undefined)}
+								/>{:else}
+								<span class="count">
+									<button
+										type="button"
+										class="btn"
+										aria-label="Came in: {station.name}"
+										disabled={locked}
+										onclick={() => (arriving = key)}>Came in</button
+									>
+									{#if (line?.pieces ?? 0) > 0}
+										<form method="post" use:enhance>
+											<input type="hidden" name="station" value={key} />
+											<input type="hidden" name="pieces" value={Math.min(pieces, line!.pieces)} />
+											<button
+												class="btn"
+												aria-label="Take {Math.min(pieces, line!.pieces)} from the drawer: {station.name}"
+												disabled={locked}>Take {Math.min(pieces, line!.pieces)} from the drawer</button
+											>
+										</form>
+									{/if}
+								</span>
+							{/if}
+						</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
 {/if}
 {#if consumables.length > 0}<p class="mt-2">Also at hand: {consumables.join(', ')}.</p>{/if}
 {#if here.length > 0}

@@ -2,20 +2,32 @@ import { metric } from '@exetasis/core/quantity';
 import { lateWork } from '@exetasis/server/benchLog/late';
 import { benchOf } from '@exetasis/server/jobs/bench';
 import { foreseen } from '@exetasis/server/jobs/forecasts';
-import { pdfOf } from '@exetasis/server/pdf';
+import { letterheadOf } from '@exetasis/server/letterhead';
+import { photoOf } from '@exetasis/server/photos/photos';
 import { shopOf } from '@exetasis/server/shops';
-import { reportOf } from '$lib/report/report';
+import { photosToShow } from '$lib/report/customerReport';
+import { fileInThread } from '$lib/server/fileInThread';
 import { found, idFrom, fileNamed, scopeOf, userOf } from '$lib/server/request';
 
-/** The report of a job for whoever owns the pump, in the reader's units. */
-export async function GET({ locals, params }) {
+/** The report of a job in the reader's units: `?for=customer` for the pump's owner, else for the shop. */
+export async function GET({ locals, params, url }) {
 	const scope = scopeOf(locals);
-	const bench = await foreseen(found(await benchOf(scope, idFrom(params.job))));
-	const units = userOf(locals).preferences.units ?? metric;
-	return fileNamed(
-		`report-${bench.job.serial}`,
-		'pdf',
-		'application/pdf',
-		await pdfOf(reportOf(bench, await shopOf(scope), units, await lateWork(scope, bench.job.id)))
+	const { preferences } = userOf(locals);
+	const reader = { units: preferences.units ?? metric, numerals: preferences.numerals ?? 'point-space' };
+	const bench = await foreseen(scope.shopId, found(await benchOf(scope, idFrom(params.job))));
+	const shop = await shopOf(scope);
+	const { id, serial } = bench.job;
+	if (url.searchParams.get('for') !== 'customer') {
+		const report = await fileInThread(scope.shopId, 'shopReport', bench, reader, shop, await lateWork(scope, id));
+		return fileNamed(`shop-report-${serial}`, 'pdf', 'application/pdf', report);
+	}
+	const photos = await Promise.all(
+		photosToShow(bench).map(async ({ says, sha256 }) => {
+			const jpeg = (await photoOf(scope, id, sha256))!;
+			return { says, jpeg: `data:image/jpeg;base64,${jpeg.toString('base64')}` };
+		})
 	);
+	const letterhead = await letterheadOf(scope);
+	const report = await fileInThread(scope.shopId, 'customerReport', bench, reader, shop, letterhead, photos);
+	return fileNamed(`report-${serial}`, 'pdf', 'application/pdf', report);
 }

@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { SharedReads } from './sharedReads';
+
+const ines = { shop: 'harrow', user: 'ines' };
+const odd = { shop: 'harrow', user: 'odd' };
+
+function reads() {
+	let now = 0;
+	let worked = 0;
+	const shared = new SharedReads(() => now);
+	return {
+		shared,
+		pass: (ms: number) => (now += ms),
+		read: (who = ines, name = 'floor') => shared.read(who, name, async () => ++worked)
+	};
+}
+
+describe('a page that many look at', () => {
+	it('is worked out once while it is worked out, and kept while nothing changes', async () => {
+		const { read, pass } = reads();
+		expect(await Promise.all([read(), read(odd), read()])).toEqual([1, 1, 1]);
+		pass(4000);
+		expect(await read()).toBe(1);
+		pass(2000);
+		expect(await read()).toBe(2);
+	});
+	it('is of its own shop and its own name', async () => {
+		const { read } = reads();
+		expect(await read()).toBe(1);
+		expect(await read(ines, 'trace')).toBe(2);
+		expect(await read({ shop: 'skerry', user: 'una' })).toBe(3);
+	});
+	it('shows everybody their own change at once, and others’ within a second', async () => {
+		const { read, pass, shared } = reads();
+		expect(await read()).toBe(1);
+		pass(10);
+		shared.changes(ines);
+		pass(10);
+		expect(await read(odd)).toBe(1);
+		expect(await read(ines)).toBe(2);
+		pass(10);
+		shared.changes(ines);
+		pass(1500);
+		expect(await read(odd)).toBe(3);
+	});
+	it('is not shared with somebody who changed something after it was begun', async () => {
+		const { shared, pass } = reads();
+		let finish!: (value: number) => void;
+		const first = shared.read(odd, 'floor', () => new Promise<number>((done) => (finish = done)));
+		pass(5);
+		shared.changes(ines);
+		pass(5);
+		const second = shared.read(ines, 'floor', async () => 2);
+		finish(1);
+		expect(await Promise.all([first, second])).toEqual([1, 2]);
+	});
+	it('is tried again where it failed', async () => {
+		const { shared } = reads();
+		await expect(shared.read(ines, 'floor', () => Promise.reject(new Error('gone')))).rejects.toThrow('gone');
+		expect(await shared.read(ines, 'floor', async () => 7)).toBe(7);
+	});
+	it('is worked out two at a time', async () => {
+		const { shared } = reads();
+		let now = 0;
+		let most = 0;
+		const work = async () => {
+			most = Math.max(most, ++now);
+			await new Promise((done) => setTimeout(done, 5));
+			now--;
+		};
+		await Promise.all(Array.from({ length: 8 }, (_, i) => shared.read({ shop: `s${i}`, user: 'u' }, 'floor', work)));
+		expect(most).toBe(2);
+	});
+});

@@ -1,0 +1,10 @@
+// A thread in which the server works what takes long: nobody’s page waits for another’s arithmetic.
+import { heavyTasks } from '@exetasis/server/background/heavyTasks';
+import type { Asked } from '@exetasis/server/background/threads';
+import { files } from '../report/files';
+
+const tasks = { ...heavyTasks, ...files } as unknown as Readonly<
+	Record<string, (...of: readonly unknown[]) => unknown>
+>;
+
+export default ({ task, of }: Asked): unknown => tasks[task](...of);

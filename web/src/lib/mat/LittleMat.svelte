@@ -7,6 +7,25 @@
 	const ROW = 9;
 	const width = $derived(COLUMN * Math.max(1, ...mat.map(({ column }) => column)));
 	const height = $derived(ROW * Math.max(1, ...mat.map(({ cylinder }) => cylinder)));
+	const ring = (r: number) => `m${-r} 0a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
+	// The mark of each state, from its middle.
+	const marks = {
+		open: ring(1),
+		looked: 'm-2-2h4v4h-4z',
+		reuse: ring(2.8),
+		replace: 'm-3 3 6-6',
+		lookAgain: 'm-3 1q1.5-3 3 0t3 0'
+	} as const;
+	const states = Object.keys(marks) as (keyof typeof marks)[];
+	// One path a state: a floor of twenty mats is drawn at once.
+	const pathOf = (state: keyof typeof marks) =>
+		mat
+			.filter((one) => one.state === state)
+			.map(({ column, cylinder }) => {
+				const [x, y] = [(column - 0.5) * COLUMN, (Math.max(1, cylinder) - 0.5) * ROW];
+				return `M${x} ${y}${marks[state]}`;
+			})
+			.join('');
 	const count = (state: string) => mat.filter((one) => one.state === state).length;
 	const words = $derived(
 		`${count('open')} not looked at, ${count('looked')} looked at, ${count('reuse')} reuse, ${count('replace')} replace, ${count('lookAgain')} look again`
@@ -14,15 +33,7 @@
 </script>
 
 <svg viewBox="0 0 {width} {height}" style="width: {width}px; height: {height}px" role="img" aria-label={words}>
-	{#each mat as { column, cylinder, state } (`${column}/${cylinder}`)}
-		<g transform="translate({(column - 1) * COLUMN + COLUMN / 2} {Math.max(0, cylinder - 1) * ROW + ROW / 2})">
-			{#if state === 'open'}<circle class="open" r="1" />
-			{:else if state === 'looked'}<rect class="looked" x="-2" y="-2" width="4" height="4" />
-			{:else if state === 'reuse'}<circle class="reuse" r="2.8" />
-			{:else if state === 'replace'}<path class="replace" d="M-3 3 3-3" />
-			{:else}<path class="again" d="M-3 1q1.5-3 3 0t3 0" />{/if}
-		</g>
-	{/each}
+	{#each states as state (state)}<path class={state} d={pathOf(state)} />{/each}
 </svg>
 
 <style>
@@ -42,7 +53,7 @@
 		stroke: var(--pencil);
 		stroke-width: 1.8;
 	}
-	.again {
+	.lookAgain {
 		fill: none;
 		stroke: var(--doubt);
 		stroke-width: 1.5;

@@ -31,25 +31,38 @@
 	const headOf = (assembly: string) =>
 		bench.up.has(assembly) ? `${nameOf(assembly)}, ${bench.up.get(assembly)} up` : nameOf(assembly);
 	// Neighbouring stations of one assembly share a heading.
-	const groups = $derived(
-		bench.stations.reduce<Group[]>((all, station) => {
+	const groupsOf = (stations: readonly Station[]): Group[] =>
+		stations.reduce<Group[]>((all, station) => {
 			const last = all.at(-1);
 			if (last?.assembly === station.in) all[all.length - 1] = { ...last, stations: [...last.stations, station] };
 			else all.push({ assembly: station.in, key: station.key, stations: [station] });
 			return all;
-		}, [])
-	);
+		}, []);
 	const numbers = $derived(new Map(bench.stations.map(({ key }, index) => [key, index + 1])));
 	const inHand = $derived(selected.split('/')[0]);
 	const nameInHand = $derived(bench.stations.find(({ key }) => key === inHand)?.short);
 
-	// Where not all columns have room, each assembly but the one in hand folds to one column, which opens it.
+	// Where not all columns have room beside each other they stand in bands below each other, as far as the window is high enough;
+	// else each assembly but the one in hand folds to one column, which opens it.
 	const COLUMN_PX = 40;
 	const ROWS_PX = 34;
+	const HEADS_PX = 40;
+	const REST_PX = 500; // what the rest of the page needs
 	let width = $state(0);
-	const folds = $derived(width > 0 && ROWS_PX + COLUMN_PX * bench.stations.length > width && groups.length > 1);
+	let windowHeight = $state(0);
+	const inBand = $derived(Math.max(1, Math.floor((width - ROWS_PX) / COLUMN_PX)));
+	const wanted = $derived(width > 0 ? Math.ceil(bench.stations.length / inBand) : 1);
+	const most = $derived(Math.floor((windowHeight - REST_PX) / (HEADS_PX + cylinders.length * rowHeight)));
+	const folds = $derived(wanted > 1 && wanted > most && groupsOf(bench.stations).length > 1);
+	const bands = $derived.by(() => {
+		const count = folds ? 1 : wanted;
+		const each = Math.ceil(bench.stations.length / count);
+		return Array.from({ length: count }, (_, i) => groupsOf(bench.stations.slice(i * each, (i + 1) * each)));
+	});
 	const isFolded = ({ stations }: Group) => folds && stations.length > 1 && !stations.some(({ key }) => key === inHand);
-	const columns = $derived(groups.reduce((sum, group) => sum + (isFolded(group) ? 1 : group.stations.length), 0));
+	const columnsOf = (groups: readonly Group[]) =>
+		groups.reduce((sum, group) => sum + (isFolded(group) ? 1 : group.stations.length), 0);
+	const columns = $derived(Math.max(...bands.map(columnsOf)));
 	const placesOf = ({ stations }: Group, cylinder: number) =>
 		stations.map(({ key, per }) => placeKey(key, per === 'cylinder' ? cylinder : 0));
 	const leftIn = (group: Group, cylinder: number) =>
@@ -78,7 +91,7 @@
 	});
 </script>
 
-<svelte:window onresize={look} />
+<svelte:window onresize={look} bind:innerHeight={windowHeight} />
 <div
 	class="mat sheet"
 	style:--row="{rowHeight}px"
@@ -88,92 +101,97 @@
 	aria-label="Mat"
 >
 	<div class="roll" bind:this={roll} bind:clientWidth={width} onscroll={look}>
-		<table style="min-width: {ROWS_PX + COLUMN_PX * columns}px">
-			<colgroup
-				><col class="rows" />{#each groups as group (group.key)}{#if isFolded(group)}<col />{:else}<col
-							span={group.stations.length}
-						/>{/if}{/each}</colgroup
+		{#each bands as groups, band (band)}
+			<table
+				style="min-width: {ROWS_PX + COLUMN_PX * columns}px; width: {(100 * (ROWS_PX + COLUMN_PX * columnsOf(groups))) /
+					(ROWS_PX + COLUMN_PX * columns)}%"
 			>
-			<thead>
-				<tr>
-					<th
-						class="corner"
-						rowspan="2"
-						scope="col"
-						title="P: the pressure side, to the left. C: the crank side, to the right."
-						><span class="sr-only">Cylinder</span><span aria-hidden="true">P◂<br />▸C</span></th
-					>
-					{#each groups as group (group.key)}
-						<th class="group" colspan={isFolded(group) ? 1 : group.stations.length} scope="colgroup">
-							{group.stations.length > 1 ? headOf(group.assembly) : ''}
-						</th>
-					{/each}
-				</tr>
-				<tr class:named>
-					{#each groups as group (group.key)}
-						{#if isFolded(group)}<th></th>{:else}
-							{#each group.stations as station (station.key)}
-								<th class="station" scope="col" class:current={station.key === inHand} aria-label={station.name}>
-									{#if named}<span class="name">{station.short}</span>{:else if station.key === inHand}<span
-											class="in-hand">{nameInHand}</span
-										>{:else}<span class="figures number" aria-hidden="true">{numbers.get(station.key)}</span>{/if}
-								</th>
-							{/each}
-						{/if}
-					{/each}
-				</tr>
-			</thead>
-			<tbody>
-				{#each cylinders as cylinder (cylinder)}
+				<colgroup
+					><col class="rows" />{#each groups as group (group.key)}{#if isFolded(group)}<col />{:else}<col
+								span={group.stations.length}
+							/>{/if}{/each}</colgroup
+				>
+				<thead>
 					<tr>
 						<th
-							scope="row"
-							class="cylinder figures"
-							aria-label="Cylinder {cylinder}"
-							title={bench.bench.sheet.cylinderOne?.text}>{cylinder}</th
+							class="corner"
+							rowspan="2"
+							scope="col"
+							title="P: the pressure side, to the left. C: the crank side, to the right."
+							><span class="sr-only">Cylinder</span><span aria-hidden="true">P◂<br />▸C</span></th
 						>
 						{#each groups as group (group.key)}
-							{#if isFolded(group)}
-								{@const left = leftIn(group, cylinder)}
-								<td class="folded">
-									<button
-										type="button"
-										class="figures"
-										aria-label="{nameOf(group.assembly)}, cylinder {cylinder}: {left.length} of {group.stations
-											.length} not looked at"
-										onclick={() => onselect(left[0] ?? placesOf(group, cylinder)[0])}
-										>{left.length > 0 ? left.length : '✓'} ▸</button
-									>
-								</td>
-							{:else}
+							<th class="group" colspan={isFolded(group) ? 1 : group.stations.length} scope="colgroup">
+								{group.stations.length > 1 ? headOf(group.assembly) : ''}
+							</th>
+						{/each}
+					</tr>
+					<tr class:named>
+						{#each groups as group (group.key)}
+							{#if isFolded(group)}<th></th>{:else}
 								{#each group.stations as station (station.key)}
-									{#if station.per === 'cylinder' || cylinder === 1}
-										{@const place = placeKey(station.key, station.per === 'cylinder' ? cylinder : 0)}
-										{@const part = bench.parts.get(place)}
-										<td
-											rowspan={station.per === 'pump' ? cylinders.length : undefined}
-											class:whole={station.per === 'pump'}
-										>
-											{#if part}
-												<MatCell
-													{part}
-													selected={selected === place}
-													layer={layers.shown}
-													before={layers.history?.get(place)}
-													sheet={bench.bench.sheet}
-													up={bench.up.get(group.assembly)}
-													onselect={() => onselect(place)}
-												/>
-											{/if}
-										</td>
-									{/if}
+									<th class="station" scope="col" class:current={station.key === inHand} aria-label={station.name}>
+										{#if named}<span class="name">{station.short}</span>{:else if station.key === inHand}<span
+												class="in-hand">{nameInHand}</span
+											>{:else}<span class="figures number" aria-hidden="true">{numbers.get(station.key)}</span>{/if}
+									</th>
 								{/each}
 							{/if}
 						{/each}
 					</tr>
-				{/each}
-			</tbody>
-		</table>
+				</thead>
+				<tbody>
+					{#each cylinders as cylinder (cylinder)}
+						<tr>
+							<th
+								scope="row"
+								class="cylinder figures"
+								aria-label="Cylinder {cylinder}"
+								title={bench.bench.sheet.cylinderOne?.text}>{cylinder}</th
+							>
+							{#each groups as group (group.key)}
+								{#if isFolded(group)}
+									{@const left = leftIn(group, cylinder)}
+									<td class="folded">
+										<button
+											type="button"
+											class="figures"
+											aria-label="{nameOf(group.assembly)}, cylinder {cylinder}: {left.length} of {group.stations
+												.length} not looked at"
+											onclick={() => onselect(left[0] ?? placesOf(group, cylinder)[0])}
+											>{left.length > 0 ? left.length : '✓'} ▸</button
+										>
+									</td>
+								{:else}
+									{#each group.stations as station (station.key)}
+										{#if station.per === 'cylinder' || cylinder === 1}
+											{@const place = placeKey(station.key, station.per === 'cylinder' ? cylinder : 0)}
+											{@const part = bench.parts.get(place)}
+											<td
+												rowspan={station.per === 'pump' ? cylinders.length : undefined}
+												class:whole={station.per === 'pump'}
+											>
+												{#if part}
+													<MatCell
+														{part}
+														selected={selected === place}
+														layer={layers.shown}
+														before={layers.history?.get(place)}
+														sheet={bench.bench.sheet}
+														up={bench.up.get(group.assembly)}
+														onselect={() => onselect(place)}
+													/>
+												{/if}
+											</td>
+										{/if}
+									{/each}
+								{/if}
+							{/each}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		{/each}
 	</div>
 </div>
 
@@ -212,7 +230,6 @@
 	}
 	/* Fixed columns: a mark on one cell lays nothing else out anew. */
 	table {
-		width: 100%;
 		table-layout: fixed;
 		border-collapse: collapse;
 	}

@@ -174,6 +174,26 @@
 			flex: 1 1 9rem;
 		}
 	}
+	@media (max-width: 600px) {
+		.part {
+			flex-wrap: wrap;
+			gap: 2px 0.6rem;
+		}
+		.name {
+			flex-basis: 100%;
+		}
+		.facts {
+			display: none;
+		}
+		.direction {
+			white-space: nowrap;
+			overflow: hidden;
+			text-overflow: ellipsis;
+		}
+		.caution.caution {
+			flex: 1 1 100%;
+		}
+	}
 	.caution span {
 		display: -webkit-box;
 		-webkit-box-orient: vertical;

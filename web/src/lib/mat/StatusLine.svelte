@@ -93,6 +93,9 @@
 		}
 	}
 	@media (max-width: 600px) {
+		.btn :global(svg) {
+			display: none;
+		}
 		.status {
 			flex-wrap: wrap;
 		}
@@ -100,7 +103,7 @@
 			flex: 1 0 100%;
 		}
 		.btn {
-			flex: 1;
+			flex: 1 1 auto;
 			padding: 0 0.3rem;
 		}
 	}

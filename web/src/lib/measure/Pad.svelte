@@ -65,4 +65,17 @@
 		min-height: 64px;
 		font-size: 1.1rem;
 	}
+	@media (max-width: 600px) {
+		.pad,
+		.digits,
+		.acts {
+			gap: 4px;
+		}
+		.btn {
+			min-height: 48px;
+		}
+		.big {
+			min-height: 52px;
+		}
+	}
 </style>

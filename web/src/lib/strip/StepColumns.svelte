@@ -39,7 +39,7 @@
 	}
 	@media (max-width: 900px) {
 		.columns {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
 		}
 	}
 </style>

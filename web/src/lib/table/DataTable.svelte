@@ -1,6 +1,7 @@
 <!-- @component A list that can be sorted by its heads, filtered by a word, and shown with the columns one wants. -->
 <script lang="ts" generics="Row extends object">
 	import type { Snippet } from 'svelte';
+	import Wide from '../ui/Wide.svelte';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 	import { Popover, Portal, Switch } from '@skeletonlabs/skeleton-svelte';
@@ -124,54 +125,59 @@
 	{/if}
 </div>
 <div class="scroll">
-	<table class="table sheet" class:even={columns.some(({ width }) => width)} aria-label={label}>
-		{#if columns.some(({ width }) => width)}
-			<colgroup>
-				{#each table.getVisibleLeafColumns() as column (column.id)}<col
-						style:width={columnOf(column.id).width}
-					/>{/each}{#if acts}<col style="width: 8.5rem" />{/if}
-			</colgroup>
-		{/if}
-		<thead>
-			{#each table.getHeaderGroups() as group (group.id)}
-				<tr>
-					{#each group.headers as header (header.id)}
-						{@const direction = header.column.getIsSorted()}
-						<th class:number={columnOf(header.column.id).number} aria-sort={direction ? sorted[direction] : undefined}>
-							<button type="button" class="head" onclick={header.column.getToggleSortingHandler()}>
-								{columnOf(header.column.id).head}
-								{#if direction === 'asc'}<ArrowUp size={14} />{:else if direction === 'desc'}<ArrowDown
-										size={14}
-									/>{/if}
-							</button>
-						</th>
-					{/each}
-					{#if acts}<th
-							>{#if actsHead}{actsHead}{:else}<span class="sr-only">Acts</span>{/if}</th
-						>{/if}
-				</tr>
-			{/each}
-		</thead>
-		<tbody>
-			{#each shown as row (row.id)}
-				<tr class:picked={picked?.(row.original)}>
-					{#each row.getVisibleCells() as cell (cell.id)}
-						{@const column = columnOf(cell.column.id)}
-						<td class:number={column.number} class:wrong={column.wrong?.(row.original)}>
-							{#if column.cell}{@render column.cell(row.original)}{:else if column.to?.(row.original)}<a
-									class="row"
-									href={column.to(row.original)}>{text(column, row.original)}</a
-								>{:else}{text(column, row.original)}{/if}
-						</td>
-					{/each}
-					{#if acts}<td>{@render acts(row.original)}</td>{/if}
-				</tr>
-				{#if below && opened(row.original)}<tr><td colspan="99">{@render below(row.original)}</td></tr>{/if}
-			{:else}
-				<tr><td colspan="99" class="soft">{rows.length === 0 ? empty : `Nothing holds “${sought}”.`}</td></tr>
-			{/each}
-		</tbody>
-	</table>
+	<Wide {label}>
+		<table class="table sheet" class:even={columns.some(({ width }) => width)} aria-label={label}>
+			{#if columns.some(({ width }) => width)}
+				<colgroup>
+					{#each table.getVisibleLeafColumns() as column (column.id)}<col
+							style:width={columnOf(column.id).width}
+						/>{/each}{#if acts}<col style="width: 8.5rem" />{/if}
+				</colgroup>
+			{/if}
+			<thead>
+				{#each table.getHeaderGroups() as group (group.id)}
+					<tr>
+						{#each group.headers as header (header.id)}
+							{@const direction = header.column.getIsSorted()}
+							<th
+								class:number={columnOf(header.column.id).number}
+								aria-sort={direction ? sorted[direction] : undefined}
+							>
+								<button type="button" class="head" onclick={header.column.getToggleSortingHandler()}>
+									{columnOf(header.column.id).head}
+									{#if direction === 'asc'}<ArrowUp size={14} />{:else if direction === 'desc'}<ArrowDown
+											size={14}
+										/>{/if}
+								</button>
+							</th>
+						{/each}
+						{#if acts}<th
+								>{#if actsHead}{actsHead}{:else}<span class="sr-only">Acts</span>{/if}</th
+							>{/if}
+					</tr>
+				{/each}
+			</thead>
+			<tbody>
+				{#each shown as row (row.id)}
+					<tr class:picked={picked?.(row.original)}>
+						{#each row.getVisibleCells() as cell (cell.id)}
+							{@const column = columnOf(cell.column.id)}
+							<td class:number={column.number} class:wrong={column.wrong?.(row.original)}>
+								{#if column.cell}{@render column.cell(row.original)}{:else if column.to?.(row.original)}<a
+										class="row"
+										href={column.to(row.original)}>{text(column, row.original)}</a
+									>{:else}{text(column, row.original)}{/if}
+							</td>
+						{/each}
+						{#if acts}<td>{@render acts(row.original)}</td>{/if}
+					</tr>
+					{#if below && opened(row.original)}<tr><td colspan="99">{@render below(row.original)}</td></tr>{/if}
+				{:else}
+					<tr><td colspan="99" class="soft">{rows.length === 0 ? empty : `Nothing holds “${sought}”.`}</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
 </div>
 
 <style>

@@ -10,7 +10,7 @@
 	let { label, placeholder, find }: Props = $props();
 </script>
 
-<form role="search" class="flex items-end gap-2" data-sveltekit-keepfocus>
+<form role="search" class="flex flex-wrap items-end gap-2" data-sveltekit-keepfocus>
 	<label class="label w-72"
 		><span class="sr-only">{label}</span><input type="search" name="find" {placeholder} value={find} /></label
 	>

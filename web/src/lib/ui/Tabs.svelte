@@ -31,6 +31,7 @@
 	}
 	nav {
 		display: flex;
+		flex-wrap: wrap;
 	}
 	nav :global(a) {
 		display: inline-flex;

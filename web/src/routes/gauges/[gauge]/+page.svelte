@@ -1,5 +1,6 @@
 <!-- @component One gauge: what it is worth, its certificates, where it was used; a lead puts it right, files certificates, retires it. -->
 <script lang="ts">
+	import Wide from '$lib/ui/Wide.svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { gaugeKinds } from '@exetasis/core/part';
@@ -40,38 +41,43 @@
 <div class="columns">
 	<section aria-label="Certificates">
 		<h2>Certificates</h2>
-		<table class="table sheet">
-			<thead
-				><tr
-					><th>Certificate</th><th>Calibrated</th><th>Due</th><th class="number">U, {unit}</th><th class="number">k</th
-					></tr
-				></thead
-			>
-			<tbody>
-				{#each data.certificates as one (one.id)}
-					<tr
-						><td>{one.certificate}</td><td>{day(one.calibratedOn)}</td><td>{day(one.dueOn)}</td><td class="number"
-							>{one.expandedU}</td
-						><td class="number">{one.k}</td></tr
-					>
-				{/each}
-			</tbody>
-		</table>
+		<Wide label="Certificates">
+			<table class="table sheet">
+				<thead
+					><tr
+						><th>Certificate</th><th>Calibrated</th><th>Due</th><th class="number">U, {unit}</th><th class="number"
+							>k</th
+						></tr
+					></thead
+				>
+				<tbody>
+					{#each data.certificates as one (one.id)}
+						<tr
+							><td>{one.certificate}</td><td>{day(one.calibratedOn)}</td><td>{day(one.dueOn)}</td><td class="number"
+								>{one.expandedU}</td
+							><td class="number">{one.k}</td></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+		</Wide>
 	</section>
 	<section aria-label="Where it was used">
 		<h2>Where it was used</h2>
-		<table class="table sheet">
-			<thead><tr><th>Pump</th><th>In</th><th class="number">Readings</th></tr></thead>
-			<tbody>
-				{#each data.uses as use (use.job)}
-					<tr
-						><td><a class="row" href="/jobs/{use.job}/inspect">{use.serial}</a></td><td>{day(use.receivedAt)}</td><td
-							class="number">{use.readings}</td
-						></tr
-					>
-				{:else}<tr><td colspan="3" class="soft">In no job yet: it is chosen beside the reading.</td></tr>{/each}
-			</tbody>
-		</table>
+		<Wide label="Readings">
+			<table class="table sheet">
+				<thead><tr><th>Pump</th><th>In</th><th class="number">Readings</th></tr></thead>
+				<tbody>
+					{#each data.uses as use (use.job)}
+						<tr
+							><td><a class="row" href="/jobs/{use.job}/inspect">{use.serial}</a></td><td>{day(use.receivedAt)}</td><td
+								class="number">{use.readings}</td
+							></tr
+						>
+					{:else}<tr><td colspan="3" class="soft">In no job yet: it is chosen beside the reading.</td></tr>{/each}
+				</tbody>
+			</table>
+		</Wide>
 	</section>
 </div>
 {#if data.mayManage}

@@ -1,5 +1,6 @@
 <!-- @component One pump: its rebuilds, and the lives of the parts at each of its places. -->
 <script lang="ts">
+	import Wide from '$lib/ui/Wide.svelte';
 	import { untrack } from 'svelte';
 	import { keptForm } from '$lib/forms/kept';
 	import Field from '$lib/ui/Field.svelte';
@@ -43,29 +44,32 @@
 	</section>
 	<section>
 		<h2>Rebuilds</h2>
-		<table class="table">
-			<thead
-				><tr
-					><th>In</th><th class="number">Hours</th><th>Complaint</th><th class="number">Findings</th><th class="number"
-						>Replaced</th
-					></tr
-				></thead
-			>
-			<tbody>
-				{#each rebuilds as rebuild (rebuild.id)}
-					<tr>
-						<td><a class="row" href="/jobs/{rebuild.id}/inspect">{day(rebuild.receivedAt)}</a></td>
-						<td class="number">{formatNumber(rebuild.pumpHours)}</td>
-						<td
-							>{rebuild.complaint}<br /><span class="soft">{rebuild.scopeName}{rebuild.releasedAt ? '' : ', open'}</span
-							></td
-						>
-						<td class="number">{rebuild.findings}</td>
-						<td class="number">{rebuild.replaced}</td>
-					</tr>
-				{:else}<tr><td colspan="5" class="soft">Not yet in the shop.</td></tr>{/each}
-			</tbody>
-		</table>
+		<Wide label="Rebuilds">
+			<table class="table">
+				<thead
+					><tr
+						><th>In</th><th class="number">Hours</th><th>Complaint</th><th class="number">Findings</th><th
+							class="number">Replaced</th
+						></tr
+					></thead
+				>
+				<tbody>
+					{#each rebuilds as rebuild (rebuild.id)}
+						<tr>
+							<td><a class="row" href="/jobs/{rebuild.id}/inspect">{day(rebuild.receivedAt)}</a></td>
+							<td class="number">{formatNumber(rebuild.pumpHours)}</td>
+							<td
+								>{rebuild.complaint}<br /><span class="soft"
+									>{rebuild.scopeName}{rebuild.releasedAt ? '' : ', open'}</span
+								></td
+							>
+							<td class="number">{rebuild.findings}</td>
+							<td class="number">{rebuild.replaced}</td>
+						</tr>
+					{:else}<tr><td colspan="5" class="soft">Not yet in the shop.</td></tr>{/each}
+				</tbody>
+			</table>
+		</Wide>
 		<h2 class="mt-4">Where it runs</h2>
 		<ul>
 			<li><b>{pump.site ?? 'Site not known'}</b>{pump.tag ? `, ${pump.tag}` : ''}, now</li>

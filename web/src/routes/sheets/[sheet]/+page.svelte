@@ -1,5 +1,6 @@
 <!-- @component One model sheet: the stack in strip order with faces, renewal, sizes and limits. -->
 <script lang="ts">
+	import Wide from '$lib/ui/Wide.svelte';
 	import { partType, patternName } from '@exetasis/core/part';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import { formatQuantity } from '$lib/ui/numbers';
@@ -74,72 +75,78 @@
 	{/each}
 </ol>
 <h2 class="mt-4">Stations</h2>
-<table class="table sheet">
-	<thead
-		><tr
-			><th>#</th><th>Part</th><th>Faces on refit</th><th>Renewal</th><th>Look for, tools</th><th>Size, new ▸ discard</th
-			></tr
-		></thead
-	>
-	<tbody>
-		{#each sheet.stations as station, index (station.key)}
-			<tr>
-				<td class="number">{index + 1}</td>
-				<td
-					><span class="flex items-center gap-2"
-						><Glyph type={station.type} face={station.face} size={34} /> {station.name}</span
-					></td
-				>
-				<td>
-					{refitWords(station, data.sheet)}
-					{#if station.inferred.length > 0}<Tip
-							class="btn deduced"
-							label="Deduced: {station.inferred.map((fact) => deduced[fact]).join(', ')}"
-							says="Nobody has stated {station.inferred
-								.map((fact) => deduced[fact])
-								.join(', ')} of this part: it is deduced. Correct it in the sheet’s next revision.">deduced</Tip
-						>{/if}
-				</td>
-				<td>{renewal[station.renewal]}</td>
-				<td>
-					{station.lookFor ?? ''}
-					{#each station.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
-					{#if station.tools.length > 0}<p class="soft">
-							Tools: {station.tools.map(({ tool, how }) => [toolName(tool), how].filter(Boolean).join(': ')).join('; ')}
-						</p>{/if}
-					{#if station.abrasive}<p class="soft">
-							{station.abrasive === 'allowed' ? 'Abrasive cloth allowed' : 'No abrasive on it'}
-						</p>{/if}
-					{#each station.products as { product, where } (where)}<p class="soft">
-							Lubricate or seal: {[productName(product), where].filter(Boolean).join(', ')}
-						</p>{/each}
-				</td>
-				<td>
-					{#each station.characteristics as one (one.key)}
-						{@const unit = shownUnit(dimensionOf(one.unit), units())}
-						{@const limit = limitOf(one)}
-						<div>
-							{partType(station.type).characteristics.find(({ key }) => key === one.key)?.name}:
-							<span class="figures"
-								>{formatQuantity(one.nominal, unit)}{limit === undefined
-									? ''
-									: ` ▸ ${formatQuantity(limit, unit)}`}</span
-							>
-							<span class="soft"
-								>{limit === undefined ? 'no limit' : one.limitFrom === 'maker' ? 'maker' : 'shop default'}{places(one) >
-								1
-									? `, ${places(one)} places`
-									: ''}{one.when === 'onSuspicion'
-									? `, on ${one.suspect ? one.suspect.map((pattern) => patternName(pattern).toLowerCase()).join(', ') : 'suspicion'}`
-									: ''}</span
-							>
-						</div>
-					{/each}
-				</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
+<Wide label="Stations">
+	<table class="table sheet">
+		<thead
+			><tr
+				><th>#</th><th>Part</th><th>Faces on refit</th><th>Renewal</th><th>Look for, tools</th><th
+					>Size, new ▸ discard</th
+				></tr
+			></thead
+		>
+		<tbody>
+			{#each sheet.stations as station, index (station.key)}
+				<tr>
+					<td class="number">{index + 1}</td>
+					<td
+						><span class="flex items-center gap-2"
+							><Glyph type={station.type} face={station.face} size={34} /> {station.name}</span
+						></td
+					>
+					<td>
+						{refitWords(station, data.sheet)}
+						{#if station.inferred.length > 0}<Tip
+								class="btn deduced"
+								label="Deduced: {station.inferred.map((fact) => deduced[fact]).join(', ')}"
+								says="Nobody has stated {station.inferred
+									.map((fact) => deduced[fact])
+									.join(', ')} of this part: it is deduced. Correct it in the sheet’s next revision.">deduced</Tip
+							>{/if}
+					</td>
+					<td>{renewal[station.renewal]}</td>
+					<td>
+						{station.lookFor ?? ''}
+						{#each station.cautions as caution (caution.text)}<CautionNote {caution} />{/each}
+						{#if station.tools.length > 0}<p class="soft">
+								Tools: {station.tools
+									.map(({ tool, how }) => [toolName(tool), how].filter(Boolean).join(': '))
+									.join('; ')}
+							</p>{/if}
+						{#if station.abrasive}<p class="soft">
+								{station.abrasive === 'allowed' ? 'Abrasive cloth allowed' : 'No abrasive on it'}
+							</p>{/if}
+						{#each station.products as { product, where } (where)}<p class="soft">
+								Lubricate or seal: {[productName(product), where].filter(Boolean).join(', ')}
+							</p>{/each}
+					</td>
+					<td>
+						{#each station.characteristics as one (one.key)}
+							{@const unit = shownUnit(dimensionOf(one.unit), units())}
+							{@const limit = limitOf(one)}
+							<div>
+								{partType(station.type).characteristics.find(({ key }) => key === one.key)?.name}:
+								<span class="figures"
+									>{formatQuantity(one.nominal, unit)}{limit === undefined
+										? ''
+										: ` ▸ ${formatQuantity(limit, unit)}`}</span
+								>
+								<span class="soft"
+									>{limit === undefined ? 'no limit' : one.limitFrom === 'maker' ? 'maker' : 'shop default'}{places(
+										one
+									) > 1
+										? `, ${places(one)} places`
+										: ''}{one.when === 'onSuspicion'
+										? `, on ${one.suspect ? one.suspect.map((pattern) => patternName(pattern).toLowerCase()).join(', ') : 'suspicion'}`
+										: ''}</span
+								>
+							</div>
+						{/each}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</Wide>
 <HowBuilt {sheet} currency={data.shop?.currency ?? ''} />
 
 <style>

@@ -38,7 +38,7 @@ test('whose pump it is and by when goes from Receive to the Floor and into its r
 	await expect(row).toContainText('1 day late');
 	// The next time it comes, its customer is known.
 	await page.goto('/receive');
-	await page.getByLabel('Which pump').fill(serial);
+	await page.getByRole('combobox', { name: 'Which pump' }).fill(serial);
 	await page.getByRole('option', { name: new RegExp(serial) }).click();
 	await expect(page.getByLabel('Customer')).toHaveValue('Harrow Sound Ferries');
 });

@@ -19,7 +19,7 @@ function uuidv7() {
 }
 
 /** Signs in as this person of the demo; answers the headers of their requests. */
-async function signedIn(address, email) {
+export async function signedIn(address, email) {
 	const headers = { origin: address, accept: 'text/html' };
 	const form = new URLSearchParams({ email, password: 'harrow-sound' });
 	const answer = await fetch(`${address}/signin`, { method: 'POST', headers, body: form, redirect: 'manual' });

@@ -145,6 +145,7 @@ export function privateCluster(folder) {
 			return { url: (database) => url(port, database), port };
 		},
 		isRunning: () => running() !== undefined,
+		pid: () => running()?.pid,
 		stop() {
 			if (running()) execute('pg_ctl', ['stop', '-w', '-s', '-m', 'fast', '-D', data]);
 		},

@@ -16,7 +16,7 @@ export interface Reader {
 
 const MOST_AT_ONCE = 2;
 /** While others write all the time a page may be as old as this. */
-const STALE_MS = 1000;
+const STALE_MS = 2000;
 /** What other servers of the same database changed shows after this at the latest. */
 const MOST_KEPT_MS = 5000;
 const MOST_KEPT = 500;

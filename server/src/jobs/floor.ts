@@ -54,7 +54,24 @@ export async function floorOf(scope: ShopScope): Promise<Floor> {
 	}
 	const pumpIds = jobs.map(({ pumpId }) => pumpId);
 	const [recurring, cases] = await Promise.all([alarmsOf(scope, pumpIds), casesToWatch(scope, pumpIds)]);
-	return { jobs, recurring, cases, released };
+	return {
+		jobs: jobs.map((job) => ({ ...job, names: namesWanted(job, recurring, cases) })),
+		recurring,
+		cases,
+		released
+	};
+}
+
+// Of the stations that the page speaks of: a sheet has dozens.
+function namesWanted(
+	{ pumpId, names }: FloorJob,
+	recurring: Floor['recurring'],
+	cases: Floor['cases']
+): FloorJob['names'] {
+	const spokenOf = [recurring[pumpId], ...cases.filter((one) => one.pumpId === pumpId)];
+	return Object.fromEntries(
+		spokenOf.flatMap((one) => (one && names[one.station] ? [[one.station, names[one.station]]] : []))
+	);
 }
 
 interface JudgedBy {

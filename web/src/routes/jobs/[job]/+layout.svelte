@@ -170,6 +170,14 @@
 			background: var(--sheet);
 			border-top: 1.5px solid var(--ink);
 		}
+		/* All seven in one row. */
+		.stages :global(nav) {
+			flex-wrap: nowrap;
+		}
+		.stages :global(nav a) {
+			padding: 0 0.28rem;
+			font-size: 0.84rem;
+		}
 		.fills {
 			height: calc(100dvh - 98px - var(--timers, 0px));
 		}

@@ -101,12 +101,18 @@ test(
 	}
 );
 
-test('where the mat has no room its assemblies fold, and a touch opens one', async ({ browser }) => {
+test('where the mat has no room it stands in bands, and in a low window its assemblies fold until one is touched', async ({
+	browser
+}) => {
 	const page = await pageOf(browser, 'technician');
 	await openMat(page, 'full');
 	const mat = page.getByRole('region', { name: 'Mat' });
 	const all = await mat.locator('[data-place]').count();
+	// Upright there is height for two bands, each with its heads.
 	await page.setViewportSize({ width: 800, height: 1280 });
+	await expect(mat.getByRole('columnheader', { name: 'Cylinder', exact: true })).toHaveCount(2);
+	await expect(mat.locator('[data-place]')).toHaveCount(all);
+	await page.setViewportSize({ width: 800, height: 620 });
 	const valves = mat.getByRole('button', { name: /^Valves, cylinder 2: 6 of 6 not looked at/ });
 	await expect(valves).toBeVisible();
 	expect(await mat.locator('[data-place]').count()).toBeLessThan(all);

@@ -1,4 +1,5 @@
 import sharp from 'sharp';
+import { LOGO_MOST } from '@exetasis/core/record';
 import { of, type ShopScope } from './db/scope';
 
 /** What stands at the head of what a shop hands out: lines under its name, and a logo as PNG. */
@@ -8,7 +9,6 @@ export interface Letterhead {
 }
 export type LogoProblem = 'tooHeavy' | 'notAPicture' | 'tooLarge';
 
-export const LOGO_MOST = { bytes: 2_000_000, pixels: 20_000_000 } as const;
 const DRAWN = { width: 600, height: 240 }; // as large as a page shows it, twice over
 const SECONDS = 5;
 

@@ -13,4 +13,7 @@ export const customerSchema = z.strictObject({
 	cause: words.optional(),
 	advice: words.optional()
 });
+/** The largest logo of a shop that is read. */
+export const LOGO_MOST = { bytes: 2_000_000, pixels: 20_000_000 } as const;
+
 export type Customer = z.infer<typeof customerSchema>;

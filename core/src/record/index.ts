@@ -1,5 +1,5 @@
 export * from './arrival';
-export { customerSchema, type Customer } from './customer';
+export { customerSchema, LOGO_MOST, type Customer } from './customer';
 export * from './batch';
 export * from './check';
 export { firstUnbuilt, keptOut, unitKeptOut, windowMinutes } from './checkBuild';

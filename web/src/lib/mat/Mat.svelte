@@ -47,6 +47,7 @@
 	const COLUMN_PX = 40;
 	const ROWS_PX = 34;
 	const HEADS_PX = 40;
+	const BANDED_ROW_PX = 32; // the least that a row takes: the panels below keep their height
 	const REST_PX = 500; // what the rest of the page needs
 	let width = $state(0);
 	let windowHeight = $state(0);
@@ -94,7 +95,8 @@
 <svelte:window onresize={look} bind:innerHeight={windowHeight} />
 <div
 	class="mat sheet"
-	style:--row="{rowHeight}px"
+	style:--row="{bands.length > 1 ? BANDED_ROW_PX : rowHeight}px"
+	class:banded={bands.length > 1}
 	class:left={more.left}
 	class:right={more.right}
 	role="region"
@@ -312,6 +314,9 @@
 	.cylinder {
 		font-size: 1.05rem;
 		border-top: 1px solid var(--line);
+	}
+	.banded :is(.group, .station) {
+		height: 16px;
 	}
 	td {
 		padding: 0;

@@ -2,7 +2,7 @@
 import { setPriority } from 'node:os';
 import { heavyTasks } from '@exetasis/server/background/heavyTasks';
 import type { Asked } from '@exetasis/server/background/threads';
-import { files } from '../report/files';
+import { files } from './jobFiles';
 
 const LATER = 10;
 // On Linux of this thread alone: where processors are few, those who save and look go first.

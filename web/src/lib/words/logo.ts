@@ -1,4 +1,5 @@
-import { LOGO_MOST, type LogoProblem } from '@exetasis/server/letterhead';
+import { LOGO_MOST } from '@exetasis/core/record';
+import type { LogoProblem } from '@exetasis/server/letterhead';
 
 /** Why a logo was not taken, and what to do. */
 export const logoSentence: Readonly<Record<LogoProblem, string>> = {

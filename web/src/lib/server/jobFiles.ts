@@ -5,11 +5,11 @@ import type { Letterhead } from '@exetasis/server/letterhead';
 import { pdfOf } from '@exetasis/server/pdf';
 import type { Shop } from '@exetasis/server/shops';
 import { csvOf, xlsxOf } from '@exetasis/server/tableFile';
-import { writeNumbers, type Numerals } from '../ui/numbers';
-import { customerReport, type ShownPhoto } from './customerReport';
-import { reported } from './reportParts';
-import { shopReport } from './shopReport';
-import { sizeList } from './sizeList';
+import { writeNumbers, type Numerals } from '$lib/ui/numbers';
+import { customerReport, type ShownPhoto } from '$lib/report/customerReport';
+import { reported } from '$lib/report/reportParts';
+import { shopReport } from '$lib/report/shopReport';
+import { sizeList } from '$lib/report/sizeList';
 
 /** How the reader of a file writes numbers, and in which units. */
 export interface Reader {

@@ -10,7 +10,7 @@ const owners = [
 	['Quarry', 'Greyback Stone']
 ] as const;
 
-const DAYS_PROMISED = 5;
+const DAYS_PROMISED = { least: 5, spread: 12 };
 const DAY_MS = 86_400_000;
 
 const told: Readonly<Record<Story, Pick<Customer, 'cause' | 'advice'>>> = {
@@ -27,7 +27,9 @@ const told: Readonly<Record<Story, Pick<Customer, 'cause' | 'advice'>>> = {
 /** Whose pump it is, by when it was promised, and what a released one’s report tells them. */
 export function customerOf({ pump, at, meterHours, stage, years }: Visit): Customer {
 	const name = owners.find(([site]) => pump.site.startsWith(site))?.[1];
-	const promised = new Date(at.getTime() + DAYS_PROMISED * DAY_MS).toISOString().slice(0, 10);
+	const promised = new Date(at.getTime() + (DAYS_PROMISED.least + (meterHours % DAYS_PROMISED.spread)) * DAY_MS)
+		.toISOString()
+		.slice(0, 10);
 	const { cause, advice } = pump.story && stage === 'released' ? told[pump.story] : {};
 	return {
 		...(name ? { name, orderNumber: `${name[0]}-${Math.round(meterHours)}` } : {}),

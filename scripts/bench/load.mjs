@@ -27,7 +27,7 @@ export async function signedIn(address, email) {
 	return { ...headers, cookie: cookies.join('; ') };
 }
 
-/** Works the server of this address; prints the p95 of saving when nobody else works, then of saving, Floor and Trace under load. */
+/** Works the server of this address; prints the p95 of saving without other load, then of saving, Floor and Trace under load. */
 export async function measureLoad(address, cores) {
 	// Those who look are other people than those who write: one’s own change is never looked past.
 	const asked = await signedIn(address, 'ines@harrow.example');

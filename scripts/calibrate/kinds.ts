@@ -95,8 +95,8 @@ const CHANGED = 0.05; // of the parts
 const TRIPLED = 3;
 
 /**
- * Parts of which one in twenty wears three times as fast from its second look on, a third look or none since: what was said of
- * the next interval and what happened, of those parts and of all.
+ * One part in twenty wears three times as fast from its second inspection on, and is inspected `since` times after that: the chance
+ * stated for the next interval and how often it came true, for those parts and for all.
  */
 export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 	const random = new Random(seed);

@@ -38,7 +38,7 @@ export function buildWhereChanged() {
 	bundle.push(
 		`--banner:js=import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);`
 	);
-	// What reads files beside its own program stays where it lies.
+	// Packages that read files from their own folder stay in node_modules.
 	for (const name of ['pdfmake', 'fontkit', 'sharp', 'piscina', 'highs']) bundle.push(`--external:${name}`);
 	run('npx', ['esbuild', 'web/src/lib/server/worker.ts', ...bundle, `--outfile=${threadScript}`]);
 	writeFileSync(mark, digest);

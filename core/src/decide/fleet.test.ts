@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { QUANTILE_WEIGHTS } from '../life';
 import { knowledgeOfPump, learnFleet, pastOf, PartLife, sizeAtLook, stretchesOf, unknownLife } from '.';
 import type { FleetRecord, JobOnRecord, LifeOnRecord, SizeOnRecord } from '.';
 import { demoSheet, fineGauge, ran, stationOn } from './testing';
@@ -174,6 +175,20 @@ describe('PartLife', () => {
 		const chances = [0, 500, 1500, 4000].map((hours) => part.reused(hours));
 		for (const { beyond, stop } of chances) expect(stop).toBeLessThanOrEqual(beyond);
 		for (let i = 1; i < chances.length; i++) expect(chances[i].beyond).toBeGreaterThan(chances[i - 1].beyond);
+	});
+	it('gives chances by pump that rise from a mild pump to a harsh one and average to the chance itself', () => {
+		const inPump = { ...ran(packing, 1500), pump: { mean: 0, sd: 0.4 } };
+		const part = new PartLife(packing, inPump, [], {});
+		for (const { beyond, stop, byPump } of [part.reused(1500), part.fresh(1500)])
+			for (const [chance, points] of [
+				[beyond, byPump.beyond],
+				[stop, byPump.stop]
+			] as const) {
+				const mean = points.reduce((sum, point, q) => sum + QUANTILE_WEIGHTS[q] * point, 0);
+				expect(mean).toBeCloseTo(chance, 9);
+				expect([...points].sort((a, b) => a - b)).toEqual(points);
+				expect(points.at(-1)).toBeGreaterThan(1.1 * points[0]);
+			}
 	});
 	it('stops it by the sheet’s own limit where there is one', () => {
 		const stopping = { ...plunger, characteristics: [{ ...diameter, stopsAt: 17.9 }] };

@@ -92,7 +92,7 @@ export function anyInPump(chances: readonly (readonly number[])[]): number {
  * in the sums of log-survivals. An optimum is therefore best for a price of each of these sums. With one price for all, the items
  * (parts, or the undecided parts of a set as one) sorted by cost over gain give n + 1 candidates; the best of them is then
  * improved with the prices that it has itself, each step at no higher cost, until nothing changes. Exact where no chance depends on
- * the pump; else within 0.1 % of the least cost, tested against every choice of twelve parts. Where an item fails for
+ * the pump; else within 0.1 % of the least cost, tested against every choice of up to nine parts. Where an item fails for
  * certain unless it is changed, the pump opens anyway: that case is a sum over the items alone, and both are compared.
  * A part's own best choice is not always the set's.
  * Errors: PreconditionError for probabilities outside [0, 1], costs below 0, or an id used twice.

@@ -52,7 +52,8 @@ const IGNORED_IN_SPREAD = 1e-3; // of all: it moves no twentieth that is told wi
  * The wear of one part, known through its kind, its pump and its own looks: what it will be after more hours.
  *
  * Its rate, the scatter between and within parts, and how wear bends are all integrated over; nothing is plugged in.
- * Accuracy: 1e-8 in a chance after looks, 2e-6 without any (rates beyond twenty times the prior's are left out); tested.
+ * Accuracy: 1e-8 in a chance after looks at a steady rate, 2e-3 with a rate that may change (`withChangedRates`), 2e-6 without looks
+ * (rates beyond twenty times the prior's are left out); tested.
  * Hours are duty hours (see `dutyHours`), counted from the last look, or from now where there is none.
  */
 export class PartWear {
@@ -69,7 +70,10 @@ export class PartWear {
 	/** By path: posterior weight of each rate. */
 	readonly #posterior: Float64Array[];
 
-	/** Errors: PreconditionError from `followWear`. The history of a new part is `{ before: [{ hours: 0, weight: 1 }], looks: [] }`. */
+	/**
+	 * `rateChanges`: the chance that the rate changes at one inspection. The history of a new part is
+	 * `{ before: [{ hours: 0, weight: 1 }], looks: [] }`. Errors: PreconditionError from `followWear`.
+	 */
 	constructor(knowledge: WearKnowledge, factor: LogRate, history: WearHistory, rateChanges = RATE_CHANGES) {
 		requireLogRate('PartWear', factor);
 		this.knowledge = knowledge;

@@ -15,7 +15,7 @@ const LEAST_WORN = 1e-6;
 const NEGLIGIBLE = 1e-6; // of the likeliest rate
 
 /**
- * The tracks of a part whose rate may have changed at a look, or may change from its last look on.
+ * Adds the tracks of a part whose rate may have changed at an inspection, or may change from its last inspection on.
  *
  * The rate of a track is the one to come. With a change at look k the looks up to k are those of another rate, from which this
  * one differs by a factor that is spread lognormally; the wear since look k is a history of its own. A change at the last look
@@ -137,7 +137,7 @@ function logSum(terms: readonly { readonly weight: number; readonly logEvidence:
 
 const IGNORED = 1e-4; // of where it may stand
 
-// Where it stands was made by the rate that was seen, whatever the rate to come: as under the likeliest one.
+// The wear so far was made by the earlier rate: its distribution under the likeliest one.
 function standingAt({ logEvidence, last }: Track): StandAtLook {
 	const rate = logEvidence.indexOf(largestOf(logEvidence));
 	const known = new Map<number, ReturnType<StandAtLook['splitAt']>>();

@@ -1,14 +1,14 @@
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import { log } from '../serverLog';
 
-/** The longest that this process may keep from answering anybody. */
+/** The longest time for which this process may answer no request. */
 export const MOST_BLOCKED_MS = 50;
 const EVERY_MS = 2000;
 const RESOLUTION_MS = 5;
 
 /**
- * Logs whenever this process answered nobody for longer than it may, with what it was asked meanwhile. Returns how to note
- * a request, and to stop.
+ * Logs every block of the event loop that is longer than `MOST_BLOCKED_MS`, with the routes requested in that interval. `asked`
+ * records a request; `stop` ends the watch. Units: milliseconds.
  */
 export function watchEventLoop(): { readonly asked: (route: string) => void; readonly stop: () => void } {
 	const delay = monitorEventLoopDelay({ resolution: RESOLUTION_MS });
@@ -16,8 +16,7 @@ export function watchEventLoop(): { readonly asked: (route: string) => void; rea
 	delay.enable();
 	const timer = setInterval(() => {
 		const blockedMs = Math.round(delay.max / 1e6) - RESOLUTION_MS;
-		if (blockedMs > MOST_BLOCKED_MS)
-			log.warn({ blockedMs, routes: [...routes] }, 'the server answered nobody for a while');
+		if (blockedMs > MOST_BLOCKED_MS) log.warn({ blockedMs, routes: [...routes] }, 'the event loop was blocked');
 		delay.reset();
 		routes.clear();
 	}, EVERY_MS);

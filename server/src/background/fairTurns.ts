@@ -1,15 +1,15 @@
-/** Lets so many work at once; those who wait come from each shop in turn, so that one that asks for much waits for itself. */
+/** Limits how many tasks run at once. Waiting tasks run from each shop in turn, so that a shop with many tasks delays only itself. */
 export class FairTurns {
 	readonly #most: number;
 	#working = 0;
-	// In the order in which their turn comes; a shop of which nobody waits is left out.
+	// In the order of their turns; shops without a waiting task are left out.
 	readonly #waiting = new Map<string, (() => void)[]>();
 
 	constructor(most: number) {
 		this.#most = most;
 	}
 
-	/** Works when its turn comes. Errors: those of the work. */
+	/** Runs the work when its turn comes. Errors: those of the work. */
 	async take<Answer>(shop: string, work: () => Promise<Answer>): Promise<Answer> {
 		if (this.#working < this.#most) this.#working++;
 		else await new Promise<void>((turn) => this.#wait(shop, turn));

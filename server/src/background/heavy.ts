@@ -1,7 +1,7 @@
 import { heavyTasks, type HeavyTask, type HeavyTasks } from './heavyTasks';
 import { inThread } from './threads';
 
-/** Works one of the heavy tasks for a shop: in a thread where the server has them. Errors: as `inThread`. */
+/** Runs one of the heavy tasks for a shop, in a thread if the server has them. Errors: as `inThread`. */
 export const heavily = <T extends HeavyTask>(
 	shop: string,
 	task: T,

@@ -6,7 +6,7 @@ import { cheapestCover } from '../solver';
 import { csvOf, xlsxOf } from '../tableFile';
 import { summaryOf } from '../trace/livesSummary';
 
-/** What takes long enough to hold up others: worked in threads where the server has them. Arguments and answers are data. */
+/** Tasks that are long enough to delay other requests. Their arguments and results are plain data, because they go to threads. */
 export const heavyTasks = {
 	learnFleet,
 	beliefsOf,

@@ -16,7 +16,7 @@ function reads() {
 }
 
 describe('a page that many look at', () => {
-	it('is worked out once while it is worked out, and kept while nothing changes', async () => {
+	it('is computed once for all who ask, and kept while nothing changes', async () => {
 		const { read, pass } = reads();
 		expect(await Promise.all([read(), read(odd), read()])).toEqual([1, 1, 1]);
 		pass(4000);
@@ -43,7 +43,7 @@ describe('a page that many look at', () => {
 		pass(2500);
 		expect(await read(odd)).toBe(3);
 	});
-	it('is not shared with somebody who changed something after it was begun', async () => {
+	it('is not shared with a person who changed data after its computation began', async () => {
 		const { shared, pass } = reads();
 		let finish!: (value: number) => void;
 		const first = shared.read(odd, 'floor', () => new Promise<number>((done) => (finish = done)));

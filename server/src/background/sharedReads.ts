@@ -1,33 +1,33 @@
 import { setImmediate } from 'node:timers/promises';
 import { FairTurns } from './fairTurns';
 
-/** A page’s data as it was worked out last, or is being. */
+/** The latest computation of a page, finished or still running. */
 interface Read {
 	readonly startedAt: number;
 	readonly answer: Promise<unknown>;
 	done: boolean;
 }
 
-/** Who asks, of which shop. */
+/** Who reads a page, and their shop. */
 export interface Reader {
 	readonly shop: string;
 	readonly user: string;
 }
 
 const MOST_AT_ONCE = 2;
-/** While others write all the time a page may be as old as this. */
+/** A page may be this old while other people save. */
 const STALE_MS = 2000;
-/** What other servers of the same database changed shows after this at the latest. */
+/** Changes by other servers of the same database show after this time at the latest. */
 const MOST_KEPT_MS = 5000;
 const MOST_KEPT = 500;
 
 /**
- * Pages that take many statements, shared by all who look: worked out once however many ask, kept until something of the shop
- * changes, and few at a time, so that saving goes before looking. Nobody is shown a page from before their own last change.
+ * Pages that take many statements, shared by all readers: computed once for all who ask at the same time, kept until the shop's
+ * data change, and few at a time, so that saving takes precedence. A reader never gets a page that is older than their own last change.
  */
 export class SharedReads {
 	readonly #kept = new Map<string, Read>();
-	readonly #changed = new Map<string, number>(); // by shop, and by person: when something was last changed
+	readonly #changed = new Map<string, number>(); // by shop and by person: time of the last change
 	readonly #turns = new FairTurns(MOST_AT_ONCE);
 	readonly #now: () => number;
 
@@ -35,15 +35,16 @@ export class SharedReads {
 		this.#now = now;
 	}
 
-	/** Somebody of this shop changes something: to be called before and after, since a page may be read in between. */
+	/** Records that this reader changes data. Call it before and after the change, because a page may be computed in between. */
 	changes({ shop, user }: Reader): void {
-		const now = this.#now();
-		this.#changed.set(`shop ${shop}`, now);
-		this.#changed.set(`user ${user}`, now);
+		for (const key of [`shop ${shop}`, `user ${user}`]) {
+			this.#changed.delete(key); // so that the oldest change stands first
+			this.#changed.set(key, this.#now());
+		}
 		if (this.#changed.size > MOST_KEPT) this.#changed.delete(this.#changed.keys().next().value!);
 	}
 
-	/** The page of this name for a reader: a kept one that is good enough, else worked out. */
+	/** The page of this name for a reader: the kept one if it is recent enough, else a new one. Errors: those of `work`. */
 	read<Answer>({ shop, user }: Reader, name: string, work: () => Promise<Answer>): Promise<Answer> {
 		const key = `${shop} ${name}`;
 		const found = this.#kept.get(key);
@@ -59,7 +60,7 @@ export class SharedReads {
 		return this.#apart(made.answer as Promise<Answer>);
 	}
 
-	// Those who waited for the same page get it one after the other: while one is drawn, others save.
+	// Readers who waited for the same page get it one at a time, so that other requests run between two renderings.
 	async #apart<Answer>(answer: Promise<Answer>): Promise<Answer> {
 		await answer;
 		await (this.#last = this.#last.then(() => setImmediate()));
@@ -75,5 +76,5 @@ export class SharedReads {
 	}
 }
 
-/** Those of this process. */
+/** The shared pages of this process. */
 export const sharedReads = new SharedReads();

@@ -10,7 +10,7 @@ export interface Asked {
 	readonly of: readonly unknown[];
 }
 
-/** What was asked took longer than it may, and was given up. */
+/** A task that ran longer than its time limit and was stopped. */
 export class TookTooLong extends Error {
 	constructor(
 		readonly task: string,
@@ -20,7 +20,7 @@ export class TookTooLong extends Error {
 	}
 }
 
-/** How long a page’s work may take, and a fit, which nobody waits for. */
+/** Time limits: for the work of a page, and for a fit, which runs in the background. */
 const MOST_SECONDS = { page: 30, fit: 900 } as const;
 export type Sort = keyof typeof MOST_SECONDS;
 
@@ -31,8 +31,8 @@ interface Pool {
 let pools: Record<Sort, Pool> | undefined;
 
 /**
- * From now on what takes long is worked in threads of this script, as many for pages as there are processors, one for fits.
- * `mostSeconds`: how long each may take.
+ * Runs long tasks in threads of this script from now on: one thread for fits, and for pages one per processor, at least two.
+ * `mostSeconds`: their time limits.
  */
 export async function useThreads(script: URL, mostSeconds: Record<Sort, number> = MOST_SECONDS): Promise<void> {
 	await endThreads();
@@ -46,7 +46,7 @@ export async function useThreads(script: URL, mostSeconds: Record<Sort, number> 
 }
 let limits: Record<Sort, number> = MOST_SECONDS;
 
-/** Ends all threads; what they were asked fails. */
+/** Ends all threads. Their unfinished tasks fail. */
 export async function endThreads(): Promise<void> {
 	const ended = Object.values(pools ?? {});
 	pools = undefined;
@@ -54,9 +54,9 @@ export async function endThreads(): Promise<void> {
 }
 
 /**
- * Works one task in a thread where the server has them, else (commands, tests) here and now. Shops take turns; a thread
- * that takes too long is ended, and what it was asked fails.
- * Errors: TookTooLong; whatever the task throws.
+ * Runs one task in a thread, or, without threads (commands, tests), in this process. Shops take turns. A thread that exceeds the time
+ * limit is ended.
+ * Errors: TookTooLong; those of the task.
  */
 export async function inThread<Answer>(
 	sort: Sort,

@@ -47,7 +47,7 @@ export async function floorOf(scope: ShopScope): Promise<Floor> {
 	const [open, released] = await Promise.all([floorJobs(scope), releasedJobs(scope, MOST_RELEASED)]);
 	const judgedBy = { gauges: await gaugesOf(scope), policy: await policyOf(scope) };
 	const jobs: FloorListing[] = [];
-	// One after the other: the connections are there for those who save.
+	// One job at a time: saving needs the database connections.
 	for (const job of open) {
 		const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
 		jobs.push(decided ? { ...job, closing: await closingAsItStands(scope, job, judgedBy) } : job);
@@ -62,7 +62,7 @@ export async function floorOf(scope: ShopScope): Promise<Floor> {
 	};
 }
 
-// Of the stations that the page speaks of: a sheet has dozens.
+// Names of the stations that the page mentions: a sheet has dozens.
 function namesWanted(
 	{ pumpId, names }: FloorJob,
 	recurring: Floor['recurring'],
@@ -79,10 +79,10 @@ interface JudgedBy {
 	readonly policy: Policy;
 }
 
-// Closings by job, each good while nothing is added to its log and the rules stay.
+// By job: good until its log, its mat or the shop's rules change.
 const closings = new Kept<Closing>(1000);
-function closingAsItStands(scope: ShopScope, { id, lastSeq }: FloorJob, judgedBy: JudgedBy): Promise<Closing> {
-	const key = keyOf(id, lastSeq, judgedBy);
+function closingAsItStands(scope: ShopScope, { id, lastSeq, mat }: FloorJob, judgedBy: JudgedBy): Promise<Closing> {
+	const key = keyOf(id, lastSeq, mat, judgedBy);
 	return closings.get(key) ?? closings.keep(key, closingOf(scope, id, judgedBy));
 }
 

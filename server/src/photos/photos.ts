@@ -36,6 +36,16 @@ export async function keepPhoto(
 export const photoOf = async (scope: ShopScope, jobId: string, sha256: string): Promise<Buffer | undefined> =>
 	(await of(scope, 'photo').one({ jobId, sha256 }, { attributes: ['jpeg'] }))?.jpeg;
 
+/** The bytes of those of these photographs that a job has, by their names: a job file may come without them. */
+export async function photosNamed(
+	scope: ShopScope,
+	jobId: string,
+	names: readonly string[]
+): Promise<ReadonlyMap<string, Buffer>> {
+	const found = await of(scope, 'photo').all({ jobId, sha256: [...names] }, { attributes: ['sha256', 'jpeg'] });
+	return new Map(found.map(({ sha256, jpeg }) => [sha256, jpeg]));
+}
+
 /** Photographs of other jobs that the part at this place can be held against; undefined where the shop has no such job. */
 export async function photosBeside(
 	scope: ShopScope,

@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { dayField, optionalName } from './fields';
+import { customerFields } from './customer';
+import { optionalName } from './fields';
 import {
 	arrivalFactsSchema,
 	chosenSchema,
 	complaints,
 	type Complaint,
 	type ArrivalFacts,
-	type Chosen,
-	type Customer
+	type Chosen
 } from '@exetasis/core/record';
 
 const text = z.string().trim().max(400, 'At most 400 characters.');
@@ -32,10 +32,7 @@ export const receiveSchema = z
 		/** What it came in for: keys of the list, a comma between them, and in one's own words. */
 		complaints: optional,
 		complaint: optional,
-		/** Whose pump it is, their own number for the work, and by when it was promised. */
-		customer: optionalName(200),
-		orderNumber: optionalName(80),
-		promisedOn: dayField.or(z.literal('')).default(''),
+		...customerFields,
 		place: z.enum(['bench', 'machine']).default('bench'),
 		connections: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
 		/** Cylinders that are opened, a comma between them; empty: all. */
@@ -82,13 +79,6 @@ export const chosenIn = ({ variants }: Pick<Received, 'variants'>): Chosen | und
 /** What was ticked of the list; words that it does not have are left out. */
 export const complaintsIn = ({ complaints: ticked = '' }: Partial<Pick<Received, 'complaints'>>): Complaint[] =>
 	complaints.filter((one) => ticked.split(',').includes(one));
-
-/** Whose pump it is, as far as that was said. */
-export const customerIn = ({ customer, orderNumber, promisedOn }: Received): Customer => ({
-	...(customer && { name: customer }),
-	...(orderNumber && { orderNumber }),
-	...(promisedOn && { promisedOn })
-});
 
 /** The cylinders that were chosen; undefined: all. */
 export const cylindersIn = ({ cylinders = '' }: Partial<Pick<Received, 'cylinders'>>): number[] | undefined =>

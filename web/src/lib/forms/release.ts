@@ -1,11 +1,9 @@
 import { z } from 'zod';
-import { dayField, optionalName } from './fields';
+import { customerFields } from './customer';
 
 /** What the customer is told in their report. */
 export const toldSchema = z.object({
-	customer: optionalName(200),
-	orderNumber: optionalName(80),
-	promisedOn: dayField.or(z.literal('')).default(''),
+	...customerFields,
 	cause: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
 	advice: z.string().trim().max(2000, 'At most 2000 characters.').default('')
 });

@@ -2,10 +2,9 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
+	import CustomerFields from '$lib/forms/CustomerFields.svelte';
 	import { keptForm } from '$lib/forms/kept';
 	import type { Told } from '$lib/forms/release';
-	import DayField from '$lib/ui/DayField.svelte';
-	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 
@@ -21,14 +20,12 @@
 	<Fields>
 		<fieldset disabled={locked}>
 			<legend>For the customer</legend>
-			<Field name="customer" label="Customer" bind:value={$form.customer} errors={$errors.customer} />
-			<Field
-				name="orderNumber"
-				label="Their order number"
-				bind:value={$form.orderNumber}
-				errors={$errors.orderNumber}
+			<CustomerFields
+				bind:customer={$form.customer}
+				bind:orderNumber={$form.orderNumber}
+				bind:promisedOn={$form.promisedOn}
+				errors={$errors}
 			/>
-			<DayField name="promisedOn" label="Promised for" bind:value={$form.promisedOn} errors={$errors.promisedOn} />
 			<TextField
 				name="cause"
 				label="Cause"

@@ -104,7 +104,7 @@ async function pagesOf(report: PdfDocument) {
 }
 
 describe('the report for the shop', () => {
-	it('says what was replaced and why, what was measured with its uncertainty, and what nobody tested', async () => {
+	it('says what was replaced and why, what was measured with its uncertainty, and what was not tested', async () => {
 		const { content } = await forShop();
 		const text = JSON.stringify(content);
 		for (const says of [
@@ -156,7 +156,7 @@ describe('the report for the customer', () => {
 			expect(text).toContain(says);
 		expect(text.replaceAll(/data:image[^"]*/g, '')).not.toMatch(/\d\s?%/);
 	});
-	it('says that a cause was not established where nobody said one', async () => {
+	it('says that the cause was not established if none was typed', async () => {
 		const bench = await released();
 		const nothing = { ...bench, job: { ...bench.job, customer: {} } };
 		expect(JSON.stringify((await forCustomer(nothing)).content)).toContain('The cause was not established.');

@@ -9,7 +9,7 @@ import { inSentence } from '../words/place';
 
 /** What a report says of one part. */
 export interface ReportedPart extends JudgedPart {
-	/** What was decided; undefined where nobody decided. */
+	/** The decision; undefined if there is none. */
 	readonly verdict?: Verdict;
 	/** Patterns found on it, for the middle of a sentence; empty: nothing. */
 	readonly found: string;
@@ -45,13 +45,13 @@ export function reported(bench: Bench, units: UnitPreference): Reported {
 export const foundOn = ({ findings }: Pick<PartRecord, 'findings'>): string =>
 	findings.map(({ payload }) => inSentence(patternName(payload.pattern))).join(', ');
 
-/** Parts of which the same is said, in their order. */
+/** Parts with the same text, in their order. */
 export interface Alike {
 	readonly says: string;
 	readonly parts: readonly ReportedPart[];
 }
 
-/** Parts together of which the same is said, so that nothing is said twice. */
+/** Groups parts by their text, so that no text is printed twice. */
 export function alike(parts: readonly ReportedPart[], sayOf: (part: ReportedPart) => string): Alike[] {
 	const by = new Map<string, ReportedPart[]>();
 	for (const part of parts) {

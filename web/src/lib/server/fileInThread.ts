@@ -1,7 +1,7 @@
 import { inThread } from '@exetasis/server/background/threads';
 import { files, type FileTask } from './jobFiles';
 
-/** Makes a file of a job for a shop: in a thread where the server has them. Errors: as `inThread`. */
+/** Makes a file of a job for a shop, in a thread if the server has them. Errors: as `inThread`. */
 export const fileInThread = <T extends FileTask>(
 	shop: string,
 	task: T,

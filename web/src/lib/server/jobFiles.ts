@@ -17,7 +17,7 @@ export interface Reader {
 	readonly numerals: Numerals;
 }
 
-/** Files of a job, as bytes. Arguments are data: they are made in threads. */
+/** Files of a job, as bytes. The arguments are plain data, because the files are made in threads. */
 export const files = {
 	shopReport: (bench: Bench, { units, numerals }: Reader, shop: Shop, late: readonly LateWork[]) => {
 		writeNumbers(numerals);

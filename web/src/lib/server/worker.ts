@@ -1,11 +1,11 @@
-// A thread in which the server works what takes long: nobody’s page waits for another’s arithmetic.
+// A thread for the server's long tasks, so that they do not delay other requests.
 import { setPriority } from 'node:os';
 import { heavyTasks } from '@exetasis/server/background/heavyTasks';
 import type { Asked } from '@exetasis/server/background/threads';
 import { files } from './jobFiles';
 
 const LATER = 10;
-// On Linux of this thread alone: where processors are few, those who save and look go first.
+// On Linux this affects only this thread: requests take precedence if processors are few.
 setPriority(LATER);
 
 const tasks = { ...heavyTasks, ...files } as unknown as Readonly<

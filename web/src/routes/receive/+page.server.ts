@@ -4,15 +4,8 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { may } from '@exetasis/server/access';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
-import {
-	chosenIn,
-	complaintsIn,
-	customerIn,
-	cylindersIn,
-	receiveSchema,
-	toolsIn,
-	type Received
-} from '$lib/forms/receive';
+import { chosenIn, complaintsIn, cylindersIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
+import { customerIn } from '$lib/forms/customer';
 import { readForm } from '$lib/server/form';
 import { scopeOf, userOf } from '$lib/server/request';
 import { complaintName } from '$lib/words/complaints';

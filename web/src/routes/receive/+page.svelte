@@ -4,6 +4,7 @@
 	import { preloadCode } from '$app/navigation';
 	import { unitLabel } from '@exetasis/core/quantity';
 	import { complaints, type Complaint } from '@exetasis/core/record';
+	import CustomerFields from '$lib/forms/CustomerFields.svelte';
 	import { keptForm } from '$lib/forms/kept';
 	import { complaintsIn } from '$lib/forms/receive';
 	import { pumpLine, type FoundPump } from '$lib/pump/found';
@@ -15,7 +16,6 @@
 	import Variants from '$lib/pump/Variants.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
-	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
@@ -123,20 +123,12 @@
 					/>Cylinder 1 is at that end</label
 				>
 			{/if}
-			<Field
-				name="customer"
-				label="Customer"
-				hint="Who owns it or pays"
-				bind:value={$form.customer}
-				errors={$errors.customer}
+			<CustomerFields
+				bind:customer={$form.customer}
+				bind:orderNumber={$form.orderNumber}
+				bind:promisedOn={$form.promisedOn}
+				errors={$errors}
 			/>
-			<Field
-				name="orderNumber"
-				label="Their order number"
-				bind:value={$form.orderNumber}
-				errors={$errors.orderNumber}
-			/>
-			<DayField name="promisedOn" label="Promised for" bind:value={$form.promisedOn} errors={$errors.promisedOn} />
 			{#if known}<PartAges pump={known.id} />{/if}
 			{#if model && model.variants.length > 0}
 				<Variants

@@ -4,6 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { lateWork } from '@exetasis/server/benchLog/late';
 import { keepCustomer } from '@exetasis/server/jobs/customer';
 import { release } from '@exetasis/server/jobs/release';
+import { customerIn } from '$lib/forms/customer';
 import { releaseSchema, toldSchema } from '$lib/forms/release';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
@@ -24,14 +25,8 @@ export const actions = {
 	told: async ({ locals, params, request }) => {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(toldSchema));
 		if (!form.valid) return fail(400, { form });
-		const { customer, orderNumber, promisedOn, cause, advice } = form.data;
-		const change = {
-			name: customer || undefined,
-			orderNumber: orderNumber || undefined,
-			promisedOn: promisedOn || undefined,
-			cause: cause || undefined,
-			advice: advice || undefined
-		};
+		const { cause, advice } = form.data;
+		const change = { ...customerIn(form.data), cause: cause || undefined, advice: advice || undefined };
 		switch (await keepCustomer(scopeOf(locals), userOf(locals), idFrom(params.job), change)) {
 			case 'kept':
 				return message(form, 'Saved: it stands in the report for the customer.');

@@ -3,7 +3,7 @@ import { lateWork } from '@exetasis/server/benchLog/late';
 import { benchOf } from '@exetasis/server/jobs/bench';
 import { foreseen } from '@exetasis/server/jobs/forecasts';
 import { letterheadOf } from '@exetasis/server/letterhead';
-import { photoOf } from '@exetasis/server/photos/photos';
+import { photosNamed } from '@exetasis/server/photos/photos';
 import { shopOf } from '@exetasis/server/shops';
 import { photosToShow } from '$lib/report/customerReport';
 import { fileInThread } from '$lib/server/fileInThread';
@@ -21,12 +21,16 @@ export async function GET({ locals, params, url }) {
 		const report = await fileInThread(scope.shopId, 'shopReport', bench, reader, shop, await lateWork(scope, id));
 		return fileNamed(`shop-report-${serial}`, 'pdf', 'application/pdf', report);
 	}
-	const photos = await Promise.all(
-		photosToShow(bench).map(async ({ says, sha256 }) => {
-			const jpeg = (await photoOf(scope, id, sha256))!;
-			return { says, jpeg: `data:image/jpeg;base64,${jpeg.toString('base64')}` };
-		})
+	const wanted = photosToShow(bench);
+	const bytes = await photosNamed(
+		scope,
+		id,
+		wanted.map(({ sha256 }) => sha256)
 	);
+	const photos = wanted.flatMap(({ says, sha256 }) => {
+		const jpeg = bytes.get(sha256);
+		return jpeg ? [{ says, jpeg: `data:image/jpeg;base64,${jpeg.toString('base64')}` }] : [];
+	});
 	const letterhead = await letterheadOf(scope);
 	const report = await fileInThread(scope.shopId, 'customerReport', bench, reader, shop, letterhead, photos);
 	return fileNamed(`report-${serial}`, 'pdf', 'application/pdf', report);

@@ -27,8 +27,8 @@ test('whose pump it is and by when goes from Receive to the Floor and into its r
 	await expect(told.getByLabel('Customer')).toHaveValue('Harrow Sound Ferries');
 	await told.getByLabel('Cause').fill('Sand in the inlet water');
 	await told.getByLabel('Advice').fill('Clean the inlet strainer every week.');
-	await told.getByRole('button', { name: 'Save for the report' }).click();
-	await expect(told.getByRole('status')).toHaveText('Saved: it stands in the report for the customer.');
+	await told.getByRole('button', { name: 'Save report text' }).click();
+	await expect(told.getByRole('status')).toHaveText('Saved. The customer report shows it.');
 	await page.reload();
 	await expect(told.getByLabel('Cause')).toHaveValue('Sand in the inlet water');
 
@@ -51,13 +51,13 @@ test('a lead sets the letterhead; what is no picture is named, and nothing typed
 	const logo = page.getByLabel(/ogo: PNG, JPEG or WebP/);
 	await logo.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
 	await page.getByRole('button', { name: 'Save' }).click();
-	await expect(page.getByText('This is no picture that can be read.')).toBeVisible();
+	await expect(page.getByText('This file is not a picture.')).toBeVisible();
 	await expect(address).toHaveValue('Quay 4, Harrow Sound\nInvented demo shop');
 	const buffer = await sharp({ create: { width: 300, height: 100, channels: 3, background: '#246' } })
 		.png()
 		.toBuffer();
 	await logo.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer });
 	await page.getByRole('button', { name: 'Save' }).click();
-	await expect(page.getByText('Saved: every report for a customer carries it from now on.')).toBeVisible();
+	await expect(page.getByText('Saved. Every customer report shows it from now on.')).toBeVisible();
 	await expect(page.getByRole('img', { name: 'Logo of the shop' })).toBeVisible();
 });

@@ -1,4 +1,4 @@
-<!-- @component What the report for the customer says beside the findings: whose pump it is, the cause, the advice. -->
+<!-- @component What the customer report says besides the findings: customer, order, cause and advice. -->
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
@@ -29,7 +29,7 @@
 			<TextField
 				name="cause"
 				label="Cause"
-				hint="Left empty: the report says that it was not established"
+				hint="If empty, the report says that it was not established"
 				rows={2}
 				bind:value={$form.cause}
 				errors={$errors.cause}
@@ -43,7 +43,7 @@
 				errors={$errors.advice}
 			/>
 			<div class="save">
-				{#if !locked}<button class="btn">Save for the report</button>{/if}
+				{#if !locked}<button class="btn">Save report text</button>{/if}
 				{#if $message}<span class="soft" role="status">{$message}</span>{/if}
 				{#each $errors._errors ?? [] as problem (problem)}<span class="wrong" role="alert">{problem}</span>{/each}
 			</div>

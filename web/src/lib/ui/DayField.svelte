@@ -91,8 +91,9 @@
 </div>
 
 <style>
-	:global(.day) {
+	:global(.day.day) {
 		display: flex;
+		flex-direction: row;
 		gap: 2px;
 	}
 	:global(.day [data-part='trigger']) {

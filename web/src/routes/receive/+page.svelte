@@ -123,12 +123,6 @@
 					/>Cylinder 1 is at that end</label
 				>
 			{/if}
-			<CustomerFields
-				bind:customer={$form.customer}
-				bind:orderNumber={$form.orderNumber}
-				bind:promisedOn={$form.promisedOn}
-				errors={$errors}
-			/>
 			{#if known}<PartAges pump={known.id} />{/if}
 			{#if model && model.variants.length > 0}
 				<Variants
@@ -204,37 +198,48 @@
 				<Cylinders count={model.cylinders} bind:opened={$form.cylinders} problem={$errors.cylinders?.[0]} />
 			{/if}
 		</fieldset>
-		<fieldset class="sheet">
-			<legend>Duty <span class="soft">as far as known</span></legend>
-			<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
-			<Field
-				name="temperature"
-				label="Temperature, {unitLabel(data.units.temperature)}"
-				bind:value={$form.temperature}
-				errors={$errors.temperature}
-			/>
-			<Field
-				name="pressure"
-				label="Pressure, {unitLabel(data.units.pressure)}"
-				bind:value={$form.pressure}
-				errors={$errors.pressure}
-			/>
-			<Field name="speed" label="Speed, rpm" bind:value={$form.speed} errors={$errors.speed} />
-			<Field
-				name="inlet"
-				label="Inlet supply"
-				hint="Flooded, suction lift, filter …"
-				bind:value={$form.inlet}
-				errors={$errors.inlet}
-			/>
-			<Field
-				name="inletPressure"
-				label="Inlet pressure, {unitLabel(data.units.pressure)}"
-				bind:value={$form.inletPressure}
-				errors={$errors.inletPressure}
-			/>
-			<Field name="starts" label="Starts since the last rebuild" bind:value={$form.starts} errors={$errors.starts} />
-		</fieldset>
+		<div class="column">
+			<fieldset class="sheet">
+				<legend>Customer</legend>
+				<CustomerFields
+					bind:customer={$form.customer}
+					bind:orderNumber={$form.orderNumber}
+					bind:promisedOn={$form.promisedOn}
+					errors={$errors}
+				/>
+			</fieldset>
+			<fieldset class="sheet">
+				<legend>Duty <span class="soft">as far as known</span></legend>
+				<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
+				<Field
+					name="temperature"
+					label="Temperature, {unitLabel(data.units.temperature)}"
+					bind:value={$form.temperature}
+					errors={$errors.temperature}
+				/>
+				<Field
+					name="pressure"
+					label="Pressure, {unitLabel(data.units.pressure)}"
+					bind:value={$form.pressure}
+					errors={$errors.pressure}
+				/>
+				<Field name="speed" label="Speed, rpm" bind:value={$form.speed} errors={$errors.speed} />
+				<Field
+					name="inlet"
+					label="Inlet supply"
+					hint="Flooded, suction lift, filter …"
+					bind:value={$form.inlet}
+					errors={$errors.inlet}
+				/>
+				<Field
+					name="inletPressure"
+					label="Inlet pressure, {unitLabel(data.units.pressure)}"
+					bind:value={$form.inletPressure}
+					errors={$errors.inletPressure}
+				/>
+				<Field name="starts" label="Starts since the last rebuild" bind:value={$form.starts} errors={$errors.starts} />
+			</fieldset>
+		</div>
 		{#if model}
 			<fieldset class="sheet wide">
 				<legend>Where, and with what</legend>
@@ -297,6 +302,11 @@
 		padding: 0.8rem;
 		display: grid;
 		gap: 0.7rem;
+		min-width: 0;
+	}
+	.column {
+		display: grid;
+		gap: 12px;
 		min-width: 0;
 	}
 	.wide {

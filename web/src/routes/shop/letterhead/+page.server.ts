@@ -24,6 +24,6 @@ export const actions = {
 			bytes.length > 0 ? bytes : without === 'yes' ? null : undefined
 		);
 		if (answer !== 'kept') return setError(form, 'logo', logoSentence[answer]);
-		return message(form, 'Saved: every report for a customer carries it from now on.');
+		return message(form, 'Saved. Every customer report shows it from now on.');
 	}
 };

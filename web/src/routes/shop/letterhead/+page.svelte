@@ -1,4 +1,4 @@
-<!-- @component What stands at the head of the reports that customers get: lines under the shop's name, and its logo. -->
+<!-- @component The letterhead of customer reports: lines below the shop's name, and its logo. -->
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { keptForm } from '$lib/forms/kept';
@@ -27,7 +27,7 @@
 <h1>{data.shop?.name}</h1>
 <ShopNav />
 <Said />
-<p class="soft mb-2">It stands at the head of every report for a customer, under the name of the shop.</p>
+<p class="soft mb-2">Printed at the top of every customer report, below the name of your shop.</p>
 <form method="post" enctype="multipart/form-data" use:enhance class="sheet">
 	<Fields>
 		<fieldset disabled={!data.mayManage}>

@@ -365,5 +365,8 @@
 		.back {
 			display: none;
 		}
+		.panels:has(.padded) {
+			grid-template-rows: minmax(0, 1fr) auto;
+		}
 	}
 </style>

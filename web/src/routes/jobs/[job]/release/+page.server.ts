@@ -29,7 +29,7 @@ export const actions = {
 		const change = { ...customerIn(form.data), cause: cause || undefined, advice: advice || undefined };
 		switch (await keepCustomer(scopeOf(locals), userOf(locals), idFrom(params.job), change)) {
 			case 'kept':
-				return message(form, 'Saved: it stands in the report for the customer.');
+				return message(form, 'Saved. The customer report shows it.');
 			case 'leadOnly':
 				return setError(form, '', 'The job is released: only a lead can change what its report says.', { status: 403 });
 			case 'unknownJob':

@@ -144,7 +144,6 @@
 	<a class="btn" href="/jobs/{job.id}/sizes?as=csv" download data-sveltekit-reload>Sizes, CSV</a>
 	<Download href="/jobs/{job.id}/file">Job file</Download>
 </div>
-<Told form={data.told} locked={!data.mayWork || (job.releasedAt !== null && !data.mayManage)} />
 {#if !job.releasedAt && $form.to === 'service'}
 	{#if job.arrival.connections}<p><b>As it was connected:</b> “{job.arrival.connections}”</p>{/if}
 	{#if bench.log.photos.length > 0}<Photos {bench} photos={bench.log.photos} locked />{/if}
@@ -181,6 +180,7 @@
 			</li>{/each}
 	</ul>
 {/if}
+<Told form={data.told} locked={!data.mayWork || (job.releasedAt !== null && !data.mayManage)} />
 <h2 class="mt-4">Replaced</h2>
 <Wide label="Replaced">
 	<table class="table">

@@ -18,7 +18,7 @@ interface Started {
 }
 
 async function runScript(script: string, env: NodeJS.ProcessEnv): Promise<void> {
-	const child = spawn('npx', ['tsx', script, '--pumps', '2'], { cwd: root, stdio: 'ignore', env });
+	const child = spawn('npx', ['tsx', script], { cwd: root, stdio: 'ignore', env });
 	const [code] = await once(child, 'exit');
 	expect(code).toBe(0);
 }

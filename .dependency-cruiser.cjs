@@ -2,7 +2,7 @@
  * Which way dependencies may point: core ← server ← web, and demo beside the server. Type-only imports count as well: a
  * type that points the wrong way is a door that the next change goes through.
  */
-const tests = '(\\.test|/testing)\\.ts$';
+const tests = '(\\.test|/testing|/testDatabase)\\.ts$';
 module.exports = {
 	forbidden: [
 		{

@@ -2,6 +2,7 @@ import { defineConfig } from 'vitest/config';
 import { fileURLToPath } from 'node:url';
 
 const alias = { $lib: fileURLToPath(new URL('web/src/lib', import.meta.url)) };
+const onDatabase = ['web/src/lib/report/report.test.ts'];
 const patience = { testTimeout: 30_000, hookTimeout: 60_000 };
 
 export default defineConfig({
@@ -11,11 +12,22 @@ export default defineConfig({
 			// Tests without a connection share loaded modules: loading them for each file takes half of the time.
 			{
 				resolve: { alias },
-				test: { name: 'pure', include: ['{core,demo,web}/src/**/*.test.ts'], isolate: false, ...patience }
+				test: {
+					name: 'pure',
+					include: ['{core,demo,web}/src/**/*.test.ts'],
+					exclude: onDatabase,
+					isolate: false,
+					...patience
+				}
 			},
 			{
 				resolve: { alias },
-				test: { name: 'server', include: ['server/src/**/*.test.ts', 'scripts/**/*.test.ts'], ...patience }
+				test: {
+					name: 'server',
+					include: ['server/src/**/*.test.ts', 'scripts/**/*.test.ts', ...onDatabase],
+					globalSetup: 'server/src/testDatabase.ts',
+					...patience
+				}
 			}
 		]
 	}

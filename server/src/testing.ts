@@ -16,12 +16,12 @@ import type { Role } from './access';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { append } from './benchLog/append';
 import { connect, type Database } from './db/connection';
-import { migrate } from './db/migrate';
 import type { ShopScope } from './db/scope';
 import { benchOf, type Bench } from './jobs/bench';
 import { receive, type Arrival } from './jobs/receive';
 import { release, type Released } from './jobs/release';
 import { addSheet } from './sheets';
+import { TEMPLATE } from './testDatabase';
 
 /** The demo's L1 sheet, as text. */
 export const sheetText = readFileSync(new URL('../../demo/sheets/marram.json', import.meta.url), 'utf8');
@@ -33,11 +33,10 @@ export async function freshDatabase(): Promise<{ db: Database; url: string; drop
 	const name = `t_${uuidv7().replaceAll('-', '')}`;
 	const admin = new Client({ connectionString: process.env.DATABASE_URL });
 	await admin.connect();
-	await admin.query(`CREATE DATABASE ${name}`);
+	await admin.query(`CREATE DATABASE ${name} TEMPLATE ${TEMPLATE}`);
 	const url = new URL(process.env.DATABASE_URL!);
 	url.pathname = `/${name}`;
 	const db = connect(url.toString());
-	await migrate(db.sequelize);
 	const drop = async () => {
 		await db.sequelize.close();
 		await admin.query(`DROP DATABASE ${name} WITH (FORCE)`);

@@ -14,7 +14,7 @@ test('a reading that cannot be is answered beside its field, and stays as it was
 		['17.9x8', 'is not a number'],
 		['17.98 bar', 'does not measure this'],
 		['17.98 furlongs', 'is not a unit'],
-		['3', 'cannot be right for a part of 18.000'],
+		['3', 'is not plausible for a part of 18.000'],
 		['3000', 'Check the gauge and the unit'],
 		['3 m', '3\u202f000.000'],
 		['0.708', 'read in inches'],
@@ -36,18 +36,18 @@ test('hours lower than last time are asked about, not forbidden; the form keeps 
 }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/receive');
-	await page.getByRole('combobox', { name: 'Which pump' }).fill('saltholm');
+	await page.getByRole('combobox', { name: 'Pump' }).fill('saltholm');
 	await page.getByRole('option', { name: /MAR-0165, Standby/ }).click();
 	await page.getByLabel('Complaint').fill('Planned');
-	await page.getByLabel('Hours on its meter').fill('many');
+	await page.getByLabel('Hour meter (h)').fill('many');
 	await page.getByRole('button', { name: 'Receive' }).click();
 	await expect(page.getByText('“many” is not a number')).toBeVisible();
-	await expect(page.getByLabel('Hours on its meter')).toHaveValue('many');
-	await page.getByLabel('Hours on its meter').fill('55');
+	await expect(page.getByLabel('Hour meter (h)')).toHaveValue('many');
+	await page.getByLabel('Hour meter (h)').fill('55');
 	await page.getByRole('button', { name: 'Receive' }).click();
 	await expect(page.getByText('if the meter was replaced, say so below')).toBeVisible();
 	await expect(page.getByLabel('Complaint')).toHaveValue('Planned');
-	await page.getByLabel('Meter replaced').fill('0');
+	await page.getByLabel('Hours on the old meter').fill('0');
 	await page.getByRole('button', { name: 'Receive' }).click();
 	await expect(page).toHaveURL(/strip$/);
 });
@@ -57,20 +57,20 @@ test('a sheet that breaks its schema is answered with line and path, and the tex
 	const text = readFileSync(new URL('../demo/sheets/marram.json', import.meta.url), 'utf8');
 	await page.goto('/sheets');
 	const broken = text.replace('"strokeMm": 24', '"strokeMm": -24').replace('"min":17.95', '"min":18.95');
-	await page.getByLabel('or its text').fill(broken);
-	await page.getByRole('button', { name: 'Check and take in' }).click();
+	await page.getByLabel('Or paste its text').fill(broken);
+	await page.getByRole('button', { name: 'Import model sheet' }).click();
 	const line = broken.split('\n').findIndex((one) => one.includes('"strokeMm"')) + 1;
 	await expect(page.getByRole('row', { name: new RegExp(`^${line} strokeMm`) })).toBeVisible();
 	await expect(page.locator('[name=text]')).toHaveValue(broken);
-	await page.getByLabel('or its text').fill(text.replace('"revision": 1', '"revision": 2'));
-	await page.getByRole('button', { name: 'Check and take in' }).click();
+	await page.getByLabel('Or paste its text').fill(text.replace('"revision": 1', '"revision": 2'));
+	await page.getByRole('button', { name: 'Import model sheet' }).click();
 	await expect(page.getByRole('heading', { name: /revision 2/ })).toBeVisible();
 });
 
 test('a policy that cannot be is answered beside its field, and stays as it was typed', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/shop');
-	const risk = page.getByLabel('Risk of accepting a part that is beyond its limit, %');
+	const risk = page.getByLabel('Risk of reusing a part beyond its limit, %');
 	await risk.fill('70');
 	await page.getByLabel(/^Hours to the next planned service/).fill('soon');
 	await page.getByRole('button', { name: 'Save' }).click();

@@ -4,7 +4,7 @@ import { cell, openMat, reading, receivePump, signOffAll } from './job';
 import { pageOf } from './people';
 
 const look = (page: Page) => page.getByRole('region', { name: 'Look' });
-const says = (page: Page) => page.getByRole('status', { name: 'Next act' });
+const says = (page: Page) => page.getByRole('status', { name: 'Next step' });
 const title = (page: Page) => page.getByRole('heading', { level: 1 });
 
 /** The same person on a tablet or a telephone. */
@@ -25,11 +25,11 @@ test('digits always begin a reading, letters mark, space is clean, and the page 
 	const page = await pageOf(browser, 'technician');
 	await openMat(page);
 	await cell(page, 'Ceramic plunger, cylinder 1').click();
-	await expect(says(page)).toHaveText('Space: clean. A letter: its pattern. A digit: a reading.');
+	await expect(says(page)).toHaveText('Space: no damage. Letter: damage pattern. Digit: reading.');
 	await page.keyboard.type('0.02');
 	await expect(reading(page)).toHaveValue('0.02');
-	await expect(cell(page, 'Ceramic plunger, cylinder 1')).toHaveAccessibleName(/not looked at/);
-	await expect(says(page)).toContainText('Enter: takes 0.02 as diameter, valve end of the seal track, 0°');
+	await expect(cell(page, 'Ceramic plunger, cylinder 1')).toHaveAccessibleName(/not inspected/);
+	await expect(says(page)).toContainText('Enter: saves 0.02 as diameter, valve end of the seal track, 0°');
 	await page.keyboard.press('Escape');
 	await page.keyboard.press('w');
 	await expect(look(page).getByRole('button', { name: /Polished or matt wear band: slight/ })).toBeVisible();
@@ -73,8 +73,8 @@ test('acts for many are one undo; a part is found by the name that others use', 
 	await page.getByRole('option', { name: /^Discharge valve, cylinder 2/ }).click();
 	await expect(title(page)).toHaveText('Discharge valve, cylinder 2');
 	await page.getByRole('button', { name: 'Many' }).click();
-	await page.getByRole('button', { name: /^Clean: the rest of cylinder 2/ }).click();
-	const left = page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /; not looked at/ });
+	await page.getByRole('button', { name: /^Clean: all other parts of cylinder 2/ }).click();
+	const left = page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /; not inspected/ });
 	await expect(left).toHaveCount(11);
 	await page.getByRole('button', { name: 'Undo 6 entries' }).click();
 	await expect(left).toHaveCount(17);
@@ -131,17 +131,17 @@ test('with gloves: the pad types, takes and goes on, and no keyboard slides in',
 	await type('17.99');
 	await pad.getByRole('button', { name: 'Erase' }).tap();
 	await type('8');
-	await pad.getByRole('button', { name: 'Take', exact: true }).tap();
+	await pad.getByRole('button', { name: 'Enter', exact: true }).tap();
 	await expect(tablet.getByRole('button', { name: /Valve end of the seal track 0°: 17.980/ })).toBeVisible();
-	await pad.getByRole('button', { name: 'Take back' }).tap();
+	await pad.getByRole('button', { name: 'Undo reading' }).tap();
 	await expect(tablet.getByRole('button', { name: /Valve end of the seal track 0°: no reading/ })).toBeVisible();
 	await pad.getByRole('button', { name: /^Unit/ }).tap();
 	await type('.7081');
-	await pad.getByRole('button', { name: 'Take', exact: true }).tap();
+	await pad.getByRole('button', { name: 'Enter', exact: true }).tap();
 	await expect(tablet.getByRole('button', { name: /Valve end of the seal track 0°: 17.986/ })).toBeVisible();
 	for (let i = 0; i < 5; i++) {
 		await type('17.999');
-		await pad.getByRole('button', { name: 'Take', exact: true }).tap();
+		await pad.getByRole('button', { name: 'Enter', exact: true }).tap();
 	}
 	await pad.getByRole('button', { name: /, next$/ }).tap();
 	await expect(cell(tablet, 'Ceramic plunger, cylinder 1')).toHaveAccessibleName(/decided/);
@@ -203,7 +203,7 @@ test('on a telephone: a part is looked up, noted, photographed, and a step is si
 	await camera.setInputFiles({ name: 'seal.png', mimeType: 'image/png', buffer: await phone.screenshot() });
 	const seen = phone.getByRole('img', { name: /^Photograph by Ines Tarn/ });
 	await expect(seen).toBeVisible();
-	await expect(phone.getByText(/No connection: 1 entry waits/)).toBeVisible();
+	await expect(phone.getByText(/Offline: 1 entry/)).toBeVisible();
 	await phone.goto(`/jobs/${job}/inspect?place=wick/3`);
 	await look(phone).getByRole('button', { name: 'Notes 2' }).tap();
 	await expect(seen).toBeVisible();

@@ -21,8 +21,8 @@ test('a second browser on the job shows an entry within a second; two judgements
 	await judge.getByRole('textbox').fill('Hard as wood');
 	await judge.getByRole('button', { name: 'Overrule' }).click();
 	await cell(ines, 'Oiling wick, cylinder 1').click();
-	await expect(ines.getByRole('region', { name: 'Judge' })).toContainText('Replace stands: Odd Veller');
-	await inFull(ines, (why) => expect(why).toContainText('Before: Reuse, Ines Tarn'));
+	await expect(ines.getByRole('region', { name: 'Judge' })).toContainText('Decided: Replace: Odd Veller');
+	await inFull(ines, (why) => expect(why).toContainText('Earlier: Reuse, Ines Tarn'));
 });
 
 test('off the network the work goes on; what was recorded waits, survives a reload, and goes by itself', async ({
@@ -34,7 +34,7 @@ test('off the network the work goes on; what was recorded waits, survives a relo
 	await cell(page, 'Seal case .threaded., cylinder 1').click();
 	await page.keyboard.press('Space');
 	await page.keyboard.press('Enter');
-	await expect(page.getByText('No connection: 2 entries wait')).toBeVisible();
+	await expect(page.getByText('Offline: 2 entries')).toBeVisible();
 	await page.reload();
 	await expect(cell(page, 'Seal case .threaded., cylinder 1')).toHaveAccessibleName(/decided: Reuse/);
 	await page.context().unroute(`**/jobs/${job}/entries`);
@@ -61,7 +61,7 @@ test('a tab after sign-out keeps what is typed, says so, and sends it once the s
 
 	await cell(page, 'Male adapter, cylinder 3').click();
 	await page.keyboard.press('Space');
-	await expect(page.getByText('You are signed out. 1 entry waits')).toBeVisible();
+	await expect(page.getByText('You are signed out. 1 entry')).toBeVisible();
 	await expect(cell(page, 'Male adapter, cylinder 3')).toHaveAccessibleName(/clean/);
 	await second.getByLabel('E-mail').fill(accounts.technician);
 	await second.getByLabel('Password').fill('harrow-sound');
@@ -78,13 +78,13 @@ test('what was recorded off the network is sent from any page, and what is refus
 	await page.context().route(`**/jobs/${job}/entries`, (route) => route.abort());
 	await cell(page, 'Inlet valve, cylinder 1').click();
 	await page.keyboard.press('Space');
-	await expect(page.getByText('No connection: 1 entry waits')).toBeVisible();
+	await expect(page.getByText('Offline: 1 entry')).toBeVisible();
 
 	// On another page it says for which pump it waits, and goes from there.
 	await goTo(page, 'Gauges');
-	await expect(page.getByText(/Waiting in this browser to be sent/)).toContainText(`1 entry for ${serial}`);
+	await expect(page.getByText(/Waiting to be sent/)).toContainText(`1 entry for ${serial}`);
 	await page.context().unroute(`**/jobs/${job}/entries`);
-	await expect(page.getByText(/Waiting in this browser to be sent/)).toHaveCount(0, { timeout: 40_000 });
+	await expect(page.getByText(/Waiting to be sent/)).toHaveCount(0, { timeout: 40_000 });
 	const odd = await pageOf(browser, 'second');
 	await odd.goto(`/jobs/${job}/inspect`);
 	await expect(cell(odd, 'Inlet valve, cylinder 1')).toHaveAccessibleName(/clean/);
@@ -113,7 +113,7 @@ test('what was recorded off the network is sent from any page, and what is refus
 	await rejected.getByRole('button', { name: 'Send again' }).click();
 	await expect(rejected).toHaveCount(0);
 	await expect(page.getByText('All saved')).toBeVisible();
-	await expect(cell(odd, 'Inlet valve, cylinder 2')).toHaveAccessibleName(/of its wear used/);
+	await expect(cell(odd, 'Inlet valve, cylinder 2')).toHaveAccessibleName(/of the wear allowance used/);
 
 	// What the server does not have does not stand on the mat either, also once its reason has been understood.
 	await page.context().route(`**/jobs/${job}/entries`, async (route) => {
@@ -127,9 +127,9 @@ test('what was recorded off the network is sent from any page, and what is refus
 	await cell(page, 'Discharge valve, cylinder 1').click();
 	await page.keyboard.press('q');
 	await expect(rejected).toContainText('does not show');
-	await rejected.getByRole('button', { name: 'Understood' }).click();
+	await rejected.getByRole('button', { name: 'Discard' }).click();
 	await expect(rejected).toHaveCount(0);
-	await expect(cell(page, 'Discharge valve, cylinder 1')).toHaveAccessibleName(/not looked at/);
+	await expect(cell(page, 'Discharge valve, cylinder 1')).toHaveAccessibleName(/not inspected/);
 });
 
 test('what an earlier version of the application kept in this browser is sent as well', async ({ browser }) => {
@@ -177,12 +177,12 @@ test('a click on nothing signed off records nothing: the mat says what comes fir
 	await expect(page.getByRole('alert')).toContainText('Not safe to work on yet');
 	await cell(page, 'Oiling wick, cylinder 1').click();
 	await page.keyboard.press('Space');
-	await expect(cell(page, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/not looked at/);
-	await page.getByRole('link', { name: 'To the steps' }).click();
+	await expect(cell(page, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/not inspected/);
+	await page.getByRole('link', { name: 'Open the steps' }).click();
 	await signOffAll(page);
 	// Each caution stays where its step is, also once it is signed off.
 	await expect(page.getByText('Stored pressure injects fluid')).toBeVisible();
-	await page.getByRole('link', { name: 'To the mat' }).click();
+	await page.getByRole('link', { name: 'Open the mat' }).click();
 	await expect(page.getByText('Not safe to work on yet')).toHaveCount(0);
 });
 
@@ -245,7 +245,7 @@ test('what was never opened before opens without the network: notes, dialogs, th
 	await look.getByRole('textbox', { name: 'Note on this part' }).fill('Dry');
 	await look.getByRole('button', { name: 'Save note' }).click();
 	await expect(look.getByLabel('Photograph of this part')).toBeAttached();
-	await page.getByRole('button', { name: 'Why, in full' }).click();
+	await page.getByRole('button', { name: 'Full explanation' }).click();
 	await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
 	await page.getByRole('button', { name: 'Find' }).click();
 	await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();

@@ -7,19 +7,19 @@ test('whose pump it is and by when goes from Receive to the Floor and into its r
 	const page = await pageOf(browser, 'technician');
 	const serial = `E2E-C-${Date.now()}`;
 	await page.goto('/receive');
-	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
+	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Model', { exact: true }).selectOption('Marram');
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Customer').fill('Harrow Sound Ferries');
-	await page.getByLabel('Their order number').fill('F-4711');
-	await page.getByLabel('Promised for').fill('next week');
+	await page.getByLabel('Customer’s order number').fill('F-4711');
+	await page.getByLabel('Promised date').fill('next week');
 	await page.getByLabel('Complaint').fill('Drips');
-	await page.getByLabel('Hours on its meter').fill('1200');
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByLabel('Hour meter (h)').fill('1200');
+	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByText('Choose a day.')).toBeVisible();
 	await expect(page.getByLabel('Customer')).toHaveValue('Harrow Sound Ferries');
-	await page.getByLabel('Promised for').fill(formatISO(subDays(new Date(), 1), { representation: 'date' }));
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByLabel('Promised date').fill(formatISO(subDays(new Date(), 1), { representation: 'date' }));
+	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByRole('link', { name: serial })).toBeVisible();
 
 	await page.getByRole('link', { name: 'Release', exact: true }).click();
@@ -38,7 +38,7 @@ test('whose pump it is and by when goes from Receive to the Floor and into its r
 	await expect(row).toContainText('1 day late');
 	// The next time it comes, its customer is known.
 	await page.goto('/receive');
-	await page.getByRole('combobox', { name: 'Which pump' }).fill(serial);
+	await page.getByRole('combobox', { name: 'Pump' }).fill(serial);
 	await page.getByRole('option', { name: new RegExp(serial) }).click();
 	await expect(page.getByLabel('Customer')).toHaveValue('Harrow Sound Ferries');
 });
@@ -46,7 +46,7 @@ test('whose pump it is and by when goes from Receive to the Floor and into its r
 test('a lead sets the letterhead; what is no picture is named, and nothing typed is lost', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/shop/letterhead');
-	const address = page.getByLabel('Address, telephone, registration: a line each');
+	const address = page.getByLabel('Address, telephone, registration (one per line)');
 	await address.fill('Quay 4, Harrow Sound\nInvented demo shop');
 	const logo = page.getByLabel(/ogo: PNG, JPEG or WebP/);
 	await logo.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });

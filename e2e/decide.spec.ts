@@ -11,9 +11,9 @@ test('the set is decided with odds and costs; hours and school change what is sa
 		'$1'
 	);
 	await page.goto(`${path}/decide`);
-	await expect(page.getByText(/^Least cost per hour at/)).toBeVisible();
-	await expect(page.getByRole('img', { name: /Cost per 1000 hours over the interval; least at/ })).toBeVisible();
-	const set = page.getByRole('region', { name: 'How far, by which school' });
+	await expect(page.getByText(/^Lowest cost per hour:/)).toBeVisible();
+	await expect(page.getByRole('img', { name: /Cost per 1000 hours over the interval; lowest at/ })).toBeVisible();
+	const set = page.getByRole('region', { name: 'Interval and policy' });
 	const odds = set.getByText(/chance of an unplanned stop/);
 	const near = await odds.textContent();
 	await set.getByRole('slider').press('End');
@@ -27,10 +27,10 @@ test('the set is decided with odds and costs; hours and school change what is sa
 	await set.getByRole('button', { name: /On condition/ }).click();
 	await expect(ring).toContainText('Renew soft parts: replace');
 	await set.getByRole('button', { name: /Renew soft parts/ }).click();
-	await set.getByRole('button', { name: /^Accept \d+ as “Renew soft parts” says/ }).click();
+	await set.getByRole('button', { name: /^Accept \d+ verdicts \(“Renew soft parts”\)/ }).click();
 	await expect(set.getByRole('button', { name: /^Accept 0 as/ })).toBeDisabled();
 	await expect(page.getByText('All saved')).toBeVisible();
 	await page.getByRole('link', { name: /Seal-case O-ring, 1/ }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Seal-case O-ring, cylinder 1');
-	await expect(page.getByRole('region', { name: 'Judge' })).toContainText('Replace stands: Ines Tarn');
+	await expect(page.getByRole('region', { name: 'Judge' })).toContainText('Decided: Replace: Ines Tarn');
 });

@@ -20,13 +20,13 @@ test('a lead attaches a drawing to a step; whoever strips the pump has it there,
 	const place = lead.getByRole('combobox', { name: 'Shown at' });
 	const step = place.locator('optgroup[label="Steps"] option').first();
 	const first = (await step.textContent())!;
-	const shows = lead.getByRole('textbox', { name: 'What it shows' });
+	const shows = lead.getByRole('textbox', { name: 'Title' });
 	await shows.fill('Where the bolts sit');
 	await place.selectOption((await step.getAttribute('value'))!);
 	const file = lead.getByLabel('PDF, PNG or JPEG');
 	await file.setInputFiles({ name: 'plan.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
 	await lead.getByRole('button', { name: 'Attach' }).click();
-	await expect(lead.getByRole('alert')).toHaveText(/no PDF, PNG or JPEG/);
+	await expect(lead.getByRole('alert')).toHaveText(/not a PDF, PNG or JPEG/);
 	await expect(shows).toHaveValue('Where the bolts sit');
 	await file.setInputFiles({ name: 'plan.png', mimeType: 'image/png', buffer: picture });
 	await lead.getByRole('button', { name: 'Attach' }).click();
@@ -42,8 +42,8 @@ test('a lead attaches a drawing to a step; whoever strips the pump has it there,
 	// Encoded again, and still the one pixel: width and height stand behind the head of the PNG.
 	expect((await shown.body()).subarray(0, 24)).toEqual(picture.subarray(0, 24));
 
-	await documents.getByRole('button', { name: 'Take away: Where the bolts sit' }).click();
-	await expect(lead.getByText('None yet.')).toBeVisible();
+	await documents.getByRole('button', { name: 'Delete: Where the bolts sit' }).click();
+	await expect(lead.getByText('No documents yet.')).toBeVisible();
 	await page.reload();
 	await expect(link).toHaveCount(0);
 });

@@ -6,15 +6,15 @@ import { prove, putTogether } from './together';
 const serial = `E2E-${Date.now()}`;
 
 async function receiveNewPump(page: Page): Promise<void> {
-	await page.getByRole('link', { name: 'Receive a pump' }).click();
-	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
+	await page.getByRole('link', { name: 'Receive pump' }).click();
+	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Model', { exact: true }).selectOption('Marram');
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Complaint').fill('Water leak at the front');
-	await page.getByLabel('Hours on its meter').fill('1200');
-	await page.getByLabel('Work to do').selectOption('packing');
+	await page.getByLabel('Hour meter (h)').fill('1200');
+	await page.getByLabel('Scope of work').selectOption('packing');
 	await page.getByLabel('Liquid').fill('Seawater');
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByRole('link', { name: serial })).toBeVisible();
 }
 
@@ -33,7 +33,7 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	await expect(page.getByText('Stored pressure injects fluid')).toBeVisible();
 	await page.getByRole('list', { name: 'Steps' }).getByRole('button', { name: /^1 / }).click();
 	await signOffAll(page);
-	await page.getByRole('link', { name: 'To the mat' }).click();
+	await page.getByRole('link', { name: 'Open the mat' }).click();
 
 	// Inspect by keyboard: head nuts clean, accepted with Enter.
 	await page.getByRole('button', { name: /^Manifold nuts/ }).click();
@@ -51,7 +51,7 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	}
 	const judge = page.getByRole('region', { name: 'Judge' });
 	await expect(judge).toContainText('17.9890 ±');
-	await expect(judge).toContainText('is inside the limit 17.950');
+	await expect(judge).toContainText('is within the discard limit 17.950');
 	await inFull(page, (why) => expect(why).toContainText('Ovality 0.002 mm, middle of the seal track'));
 	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 2/ }).focus();
 	await page.keyboard.press('Enter');
@@ -60,11 +60,11 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	// A crack on cylinder 1 is out whatever it measures; keeping it needs a reason.
 	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 1/ }).click();
 	await page.keyboard.press('t');
-	await expect(judge).toContainText('Crack, slight (in service): out, whatever it measures.');
+	await expect(judge).toContainText('Crack, slight (in service): replace, regardless of size.');
 	await judge.getByRole('button', { name: 'Reuse', exact: true }).click();
 	await judge.getByRole('button', { name: 'Overrule' }).click();
-	await expect(judge.getByRole('alert')).toContainText('Write why');
-	await judge.getByRole('button', { name: 'Leave it' }).click();
+	await expect(judge.getByRole('alert')).toContainText('Write the reason');
+	await judge.getByRole('button', { name: 'Cancel' }).click();
 	await judge.getByRole('button', { name: /^Replace/ }).click();
 
 	// What is clean and not measured is accepted by eye at one touch; the record says what was not measured.
@@ -81,7 +81,7 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	await expect(page.getByText('still open')).toHaveCount(0);
 
 	// The new plunger is measured as it goes in; a size that cannot be is answered and stays as typed.
-	const fresh = page.getByRole('row', { name: /^Ceramic plunger, cylinder 1/ }).getByLabel('Diameter of the new one');
+	const fresh = page.getByRole('row', { name: /^Ceramic plunger, cylinder 1/ }).getByLabel('Diameter of the new part');
 	await fresh.fill('1.7998');
 	await fresh.blur();
 	await expect(page.getByRole('alert')).toContainText('Did the decimal point slip by one?');
@@ -91,27 +91,27 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	await expect(page.getByRole('alert')).toHaveCount(0);
 	await expect(page.getByText('All saved')).toBeVisible();
 	// It goes only once it is together and proved, and only a lead could say otherwise.
-	await expect(page.getByRole('heading', { name: 'Not together and proved yet' })).toBeVisible();
-	await expect(page.getByRole('button', { name: 'Release the job' })).toBeDisabled();
-	await expect(page.getByLabel('It goes as it is, because')).toHaveCount(0);
+	await expect(page.getByRole('heading', { name: 'Assembly or test not complete' })).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Release pump' })).toBeDisabled();
+	await expect(page.getByLabel('Reason for releasing it incomplete')).toHaveCount(0);
 	await putTogether(page);
 	await prove(page);
-	await page.getByRole('link', { name: 'Release it' }).click();
-	await page.getByRole('button', { name: 'Release the job' }).click();
+	await page.getByRole('link', { name: 'Release pump' }).click();
+	await page.getByRole('button', { name: 'Release pump' }).click();
 	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
 
 	// The pump's page shows the lives that ended and those that go on.
-	await page.getByRole('link', { name: 'To the pump' }).click();
+	await page.getByRole('link', { name: 'Open the pump' }).click();
 	await expect(page.getByRole('heading', { name: serial })).toBeVisible();
-	await expect(page.getByRole('img', { name: /out at 1.200 h, damaged; Crack/ })).toBeVisible();
-	await page.getByRole('link', { name: 'What recurs here' }).click();
-	await expect(page.getByText('Nothing has recurred on this pump')).toBeVisible();
+	await expect(page.getByRole('img', { name: /removed at 1.200 h, damaged; Crack/ })).toBeVisible();
+	await page.getByRole('link', { name: 'Trace recurring problems' }).click();
+	await expect(page.getByText('No pattern was found twice')).toBeVisible();
 });
 
 // Walks every part that is still open: inspects it as clean, and enters the nominal size where a size is wanted, a micrometre to
 // and fro, because the same number at every place within seconds would be questioned.
 async function lookAtEverything(page: Page): Promise<void> {
-	const open = page.getByRole('button', { name: /; not looked at/ });
+	const open = page.getByRole('button', { name: /; not inspected/ });
 	for (let left = await open.count(); left > 0; left--) {
 		await open.first().click();
 		await page.keyboard.press('Space');

@@ -19,17 +19,17 @@ export async function receivePump(
 ): Promise<{ serial: string; job: string }> {
 	const serial = `E2E-${Date.now()}-${++count}`;
 	await page.goto('/receive');
-	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
+	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Model', { exact: true }).selectOption(model);
 	await page.getByLabel('Complaint').fill(complaint);
-	await page.getByLabel('Hours on its meter').fill(hours);
-	await page.getByLabel('Work to do').selectOption(scope);
-	const evidence = page.getByLabel('Evidence for opening it');
+	await page.getByLabel('Hour meter (h)').fill(hours);
+	await page.getByLabel('Scope of work').selectOption(scope);
+	const evidence = page.getByLabel('Evidence for opening the drive end');
 	if ((await evidence.count()) > 0) await evidence.selectOption({ index: 1 });
-	const opened = page.getByRole('group', { name: 'Cylinders that are opened' });
+	const opened = page.getByRole('group', { name: 'Opened cylinders' });
 	for (const cylinder of shut) await opened.getByRole('button', { name: `Cylinder ${cylinder}` }).click();
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByRole('button', { name: /^Sign off/ }).first()).toBeVisible();
 	return { serial, job: /jobs\/([^/]+)/.exec(page.url())![1] };
 }
@@ -46,8 +46,8 @@ export async function answerWhatIsAsked(page: Page): Promise<number> {
 		await button.click();
 	};
 	for (const group of await step.getByRole('group', { name: /^(See that|Count|Note|Measure|.*\?$)/ }).all()) {
-		const seen = group.getByRole('button', { name: /^(Seen|All \d+)$/ });
-		const take = group.getByRole('button', { name: 'Take' });
+		const seen = group.getByRole('button', { name: /^(Checked|All \d+)$/ });
+		const take = group.getByRole('button', { name: 'Enter' });
 		const setting = (await group.getByText(/^Note the setting/).count()) > 0;
 		const measured = ((await group.getAttribute('aria-label')) ?? '').startsWith('Measure');
 		if ((await seen.count()) > 0) await touch(seen);
@@ -60,7 +60,7 @@ export async function answerWhatIsAsked(page: Page): Promise<number> {
 		} else if ((await group.getByRole('button', { pressed: true }).count()) === 0)
 			await touch(group.getByRole('button').first());
 	}
-	const ways = step.getByRole('group', { name: 'Done how' }).getByRole('button');
+	const ways = step.getByRole('group', { name: 'Method' }).getByRole('button');
 	if ((await ways.count()) > 0) await touch(ways.first());
 	return touches;
 }
@@ -68,7 +68,7 @@ export async function answerWhatIsAsked(page: Page): Promise<number> {
 /** Signs every step off, one after the other. */
 export async function signOffAll(page: Page): Promise<void> {
 	const sign = page.getByRole('button', { name: /^Sign off/ });
-	const finished = page.getByRole('heading', { name: /steps are signed off$/ });
+	const finished = page.getByRole('heading', { name: /steps signed off$/ });
 	await expect(sign.or(finished)).toBeVisible();
 	while ((await sign.count()) > 0) {
 		const name = (await sign.textContent())!.trim();
@@ -87,7 +87,7 @@ export async function openMat(
 ): Promise<{ serial: string; job: string }> {
 	const received = await receivePump(page, { ...arriving, ...(scope ? { scope } : {}) });
 	await signOffAll(page);
-	await page.getByRole('link', { name: 'To the mat' }).click();
+	await page.getByRole('link', { name: 'Open the mat' }).click();
 	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
 	return received;
 }
@@ -106,7 +106,7 @@ export async function goTo(page: Page, place: string): Promise<void> {
 
 /** What the verdict rests on, laid over the page: seen by `check`, then closed. */
 export async function inFull(page: Page, check: (why: Locator) => Promise<void>): Promise<void> {
-	await page.getByRole('button', { name: 'Why, in full' }).click();
+	await page.getByRole('button', { name: 'Full explanation' }).click();
 	const why = page.getByRole('dialog');
 	await check(why);
 	await why.getByRole('button', { name: 'Close' }).click();

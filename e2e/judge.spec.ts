@@ -18,7 +18,7 @@ async function read(page: Page, size: RegExp, value: string) {
 	const measure = page.getByRole('region', { name: 'Measure' });
 	const button = measure.getByRole('button', { name: size });
 	if ((await button.count()) === 0) {
-		const other = measure.getByLabel('Measure something else');
+		const other = measure.getByLabel('Measure another size');
 		const label = (await other.getByRole('option').allTextContents()).find((text) => size.test(text))!;
 		await other.selectOption({ label });
 	} else await button.first().click();
@@ -59,7 +59,7 @@ test('marks are painted on the unrolled surface by finger and by keyboard, with 
 	await cell(page, 'Ceramic plunger, cylinder 1').click();
 	await openSurface(page);
 	await expect(surface(page).getByRole('application', { name: /2 marks/ })).toBeVisible();
-	await surface(page).getByRole('button', { name: 'Take the last score off' }).click();
+	await surface(page).getByRole('button', { name: 'Remove the last score' }).click();
 	await expect(surface(page).getByRole('application', { name: /1 marks/ })).toBeVisible();
 });
 
@@ -104,10 +104,10 @@ test('a packing is judged on the plunger as measured now, and every figure opens
 	await read(page, /^Diameter/, '17.96');
 	await cell(page, 'V-packings .pair., cylinder 1').click();
 	await inFull(page, async (why) => {
-		await expect(why.getByRole('row', { name: /Interference with its mate/ })).toContainText('0.260 mm');
+		await expect(why.getByRole('row', { name: /Interference with the mating part/ })).toContainText('0.260 mm');
 		await expect(why).toContainText('Difference of both sizes as measured in this rebuild');
 		await expect(why).toContainText('Ceramic plunger, diameter now');
-		await expect(why).toContainText('On the mat now');
+		await expect(why).toContainText('In this job');
 	});
 });
 
@@ -129,32 +129,32 @@ test('metal in the oil puts the unit in question; a verdict is overruled from th
 	await page.goto('/');
 	const path = await page.getByRole('link', { name: 'SED-0418' }).first().getAttribute('href');
 	await page.goto(`${path!.replace(/^(\/jobs\/[^/]+).*/, '$1')}/decide`);
-	const question = page.getByRole('region', { name: 'The unit in question' });
+	const question = page.getByRole('region', { name: 'Repair or replace the unit' });
 	await expect(question).toContainText('Metal in the oil or on the magnet');
-	await expect(question).toContainText('Replace the unit, by your shop’s rule');
+	await expect(question).toContainText('Replace the unit (shop rule)');
 	await page.getByRole('button', { name: 'Decide: Regulator gasket' }).click();
 	const choices = page.getByRole('group', { name: 'Decide' });
 	await choices.getByRole('button', { name: 'Reuse' }).click();
 	await page.getByRole('button', { name: 'Overrule' }).click();
-	await expect(page.getByRole('alert')).toContainText('Write why');
-	await page.getByLabel(/^Why reuse/).fill('No new one in the drawer');
+	await expect(page.getByRole('alert')).toContainText('Write the reason');
+	await page.getByLabel(/^Reason to reuse/).fill('No new one in the drawer');
 	await page.getByRole('button', { name: 'Overrule' }).click();
-	await expect(page.getByRole('button', { name: 'Reuse stands: Regulator gasket' })).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Decided: Reuse: Regulator gasket' })).toBeVisible();
 });
 
 test('the shop’s customs change what is proposed', { tag: '@alone' }, async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/shop');
-	await page.getByLabel('Rings at the plunger').selectOption({ label: 'inspected, kept where they pass' });
+	await page.getByLabel('Plunger O-rings').selectOption({ label: 'inspected, reused if they pass' });
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('status')).toContainText('Saved');
 	await openMat(page);
 	await cell(page, 'Retainer O-ring, cylinder 1').click();
 	await page.keyboard.press('Space');
-	await expect(judge(page)).toContainText('your shop inspects these and keeps what passes');
+	await expect(judge(page)).toContainText('your shop inspects these and reuses the ones that pass');
 	await expect(judge(page).getByTestId('verdict')).toContainText('Reuse');
 	await page.goto('/shop');
-	await page.getByLabel('Rings at the plunger').selectOption({ label: 'as the model sheet says' });
+	await page.getByLabel('Plunger O-rings').selectOption({ label: 'as on the model sheet' });
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('status')).toContainText('Saved');
 });
@@ -181,7 +181,7 @@ test('two people paint one plunger: each sees the other’s marks, also those ma
 	await ines.keyboard.press('ArrowDown');
 	await paint(ines, 6);
 	await expect(surface(ines).getByRole('application', { name: /2 marks/ })).toBeVisible();
-	await expect(ines.getByText(/No connection: 1 entr/)).toBeVisible();
+	await expect(ines.getByText(/Offline: 1 entr/)).toBeVisible();
 	await ines.context().setOffline(false);
 	await expect(surface(odd).getByRole('application', { name: /2 marks/ })).toBeVisible();
 	await ines.context().close();
@@ -217,7 +217,7 @@ test('by touch alone: a band is painted with a finger, a size is typed, a verdic
 	const measure = tablet.getByRole('region', { name: 'Measure' });
 	for (const value of ['17.997', '17.998', '17.996', '17.997', '17.998', '17.997']) {
 		await measure.getByRole('textbox').first().fill(value);
-		await measure.getByRole('button', { name: 'Take', exact: true }).tap();
+		await measure.getByRole('button', { name: 'Enter', exact: true }).tap();
 	}
 	await judge(tablet).getByRole('button', { name: 'Reuse' }).tap();
 	await expect(cell(tablet, 'Ceramic plunger, cylinder 3')).toHaveAccessibleName(/decided: Reuse/);
@@ -232,7 +232,7 @@ test('a finding is graded by its picture, and a part lies beside a new one, at a
 	await openMat(page);
 	await cell(page, 'Ceramic plunger, cylinder 3').click();
 	await look.getByRole('button', { name: /One-sided wear/ }).click();
-	const grades = look.getByRole('group', { name: 'How far it has gone' });
+	const grades = look.getByRole('group', { name: 'Severity' });
 	await expect(grades.getByRole('button', { name: 'slight' })).toHaveAttribute('aria-pressed', 'true');
 	await grades.getByRole('button', { name: 'severe' }).click();
 	await expect(look.getByRole('button', { name: /One-sided wear/ })).toContainText('severe');
@@ -246,7 +246,7 @@ test('a finding is graded by its picture, and a part lies beside a new one, at a
 		look.getByLabel(label).setInputFiles({ name: 'part.png', mimeType: 'image/png', buffer: await page.screenshot() });
 	await picture('Photograph of this part');
 	await expect(look.getByRole('button', { name: /^Photograph by/ })).toBeVisible();
-	await picture('Photograph of a new part, to compare with');
+	await picture('Photograph of a new part for comparison');
 	await expect(look.getByRole('button', { name: /^New part, photograph by/ })).toBeVisible();
 	await expect(page.getByText('All saved')).toBeVisible();
 	await look.getByRole('button', { name: 'Compare' }).click();

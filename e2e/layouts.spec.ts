@@ -13,7 +13,7 @@ async function choose(page: Page, size: string): Promise<void> {
 		.getByRole('button', { name: new RegExp(`^${size}`) })
 		.first();
 	if (await button.isVisible()) await button.click();
-	else await measure(page).getByLabel('Measure something else').selectOption({ label: size });
+	else await measure(page).getByLabel('Measure another size').selectOption({ label: size });
 }
 
 async function take(page: Page, ...values: string[]): Promise<void> {
@@ -40,11 +40,11 @@ test('a cup-piston pump: the cup in its cylinder as measured, shims to the gap, 
 	await page.keyboard.press('Space');
 	await take(page, '25.5');
 	await inFull(page, (why) =>
-		expect(why.getByRole('row', { name: /Interference with its mate/ })).toContainText('0.440 mm')
+		expect(why.getByRole('row', { name: /Interference with the mating part/ })).toContainText('0.440 mm')
 	);
 	await cell(page, 'Cotter pin, cylinder 1').click();
 	await page.keyboard.press('Space');
-	await expect(judge(page)).toContainText('Never reused');
+	await expect(judge(page)).toContainText('Single use');
 	await expect(judge(page).getByTestId('verdict')).toContainText('Replace');
 });
 
@@ -58,10 +58,10 @@ test('a diaphragm head: the plate by dial over its face, the valves alone or as 
 	await expect(judge(page)).toContainText('Flatness by dial heights not measured yet.');
 	await take(page, '0.3');
 	await expect(judge(page)).toContainText('Flatness by dial heights 0.150 mm');
-	await expect(judge(page)).toContainText('is beyond the limit 0.080 mm');
+	await expect(judge(page)).toContainText('is beyond the discard limit 0.080 mm');
 	await cell(page, 'Diaphragm, cylinder 2').click();
 	await page.keyboard.press('w');
-	await expect(judge(page)).toContainText('Hole, slight (in service): out');
+	await expect(judge(page)).toContainText('Hole, slight (in service): replace');
 
 	// A cracked outlet seat goes alone, or takes every valve part with it, as the shop has it.
 	await cell(page, 'Outlet valve seat, cylinder 1').click();
@@ -76,7 +76,7 @@ test('a diaphragm head: the plate by dial over its face, the valves alone or as 
 	const sound = page.getByRole('row', { name: /^Outlet valve seat, 2/ });
 	await expect(sound).toContainText('Reuse');
 	await page.getByRole('radiogroup', { name: 'Valves' }).getByText('as a set').click();
-	await expect(sound).toContainText('Goes with its set: outlet valve seat, cylinder 1 is replaced.');
+	await expect(sound).toContainText('Replaced with its set: outlet valve seat, cylinder 1 is replaced.');
 	await page.getByRole('radiogroup', { name: 'Valves' }).getByText('by cylinder').click();
 	await expect(sound).toContainText('Reuse');
 });
@@ -95,7 +95,7 @@ test('a regulator: rounded edges in figures, and the oil seal never again', asyn
 	await cell(page, 'Oil seal, cylinder 2').click();
 	await page.keyboard.press('d');
 	await page.getByRole('link', { name: 'Decide', exact: true }).click();
-	await expect(page.getByRole('region', { name: 'The unit in question' })).toContainText('oil seal, cylinder 2');
+	await expect(page.getByRole('region', { name: 'Repair or replace the unit' })).toContainText('oil seal, cylinder 2');
 });
 
 test('a rope-packed pump: the sheet’s prior speaks while too few are on record', async ({ browser }) => {
@@ -104,8 +104,8 @@ test('a rope-packed pump: the sheet’s prior speaks while too few are on record
 	const path = await page.getByRole('link', { name: 'BRA-0009' }).first().getAttribute('href');
 	await page.goto(`${path!.replace(/^(\/jobs\/[^/]+).*/, '$1')}/inspect?place=ropes/1`);
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rope rings (three), cylinder 1');
-	await expect(measure(page)).toContainText('Runs with');
-	await inFull(page, (why) => expect(why).toContainText(/the model sheet’s prior, worth/));
+	await expect(measure(page)).toContainText('Runs against');
+	await inFull(page, (why) => expect(why).toContainText(/the prior of the model sheet (weight/));
 });
 
 test('the gauge that was chosen stays in hand; an overdue one is said at the part and on the report', async ({
@@ -113,15 +113,15 @@ test('the gauge that was chosen stays in hand; an overdue one is said at the par
 }) => {
 	const page = await pageOf(browser, 'technician');
 	await receive(page, 'Marram');
-	const gauge = measure(page).getByLabel('With');
+	const gauge = measure(page).getByLabel('Gauge', { exact: true });
 	await cell(page, 'Ceramic plunger, cylinder 1').click();
-	await gauge.selectOption({ label: 'With Micrometer 0–25 no. 2 (calibration overdue: counts twice)' });
+	await gauge.selectOption({ label: 'With Micrometer 0–25 no. 2 (calibration overdue, uncertainty doubled)' });
 	await take(page, '17.98');
 	await expect(judge(page)).toContainText('calibration overdue');
 	await cell(page, 'Ceramic plunger, cylinder 2').click();
 	await expect(gauge.getByRole('option', { name: /no. 2/, selected: true })).toHaveCount(1);
 	await page.getByRole('link', { name: 'Release', exact: true }).click();
-	await expect(page.getByText('Measured with a gauge whose calibration is overdue')).toBeVisible();
+	await expect(page.getByText('Measured with an overdue gauge')).toBeVisible();
 	await expect(page.getByText('Ceramic plunger, cylinder 1: Diameter, Micrometer 0–25 no. 2')).toBeVisible();
 });
 
@@ -136,7 +136,7 @@ test('a group of bolts: their order, passes and torque; what is not to be touche
 	await cell(page, 'Cylinder bolts').click();
 	await expect(measure(page)).toContainText('By feel');
 	await cell(page, 'Slotted nut, cylinder 1').click();
-	await expect(measure(page)).toContainText('on to the next slot, never back');
+	await expect(measure(page)).toContainText('tighten to the next slot. Never turn back');
 });
 
 test('figures and forms follow the reader’s inches', { tag: '@alone' }, async ({ browser }) => {

@@ -25,7 +25,7 @@ test('a list is sorted by its heads, filtered by a word, and shows the columns t
 	await page.getByLabel('Filter: Gauges').fill('bore gauge');
 	for (const name of await firsts(page)) expect(name).toContain('Bore gauge');
 	await page.getByLabel('Filter: Gauges').fill('no such thing');
-	await expect(page.getByText('Nothing holds “no such thing”.')).toBeVisible();
+	await expect(page.getByText('No row contains “no such thing”.')).toBeVisible();
 	await page.getByLabel('Filter: Gauges').fill('');
 
 	await expect(page.getByRole('columnheader', { name: 'Certificate' })).toHaveCount(0);
@@ -42,16 +42,16 @@ test('numbers are written as the person has chosen, and read either way', { tag:
 	const { job } = await openMat(page);
 	const write = async (as: string) => {
 		await page.goto('/settings');
-		await page.getByLabel('Written as').selectOption({ label: as });
-		await Promise.all([page.waitForEvent('load'), page.getByRole('button', { name: 'Write them so' }).click()]);
-		await expect(page.getByLabel('Written as').getByRole('option', { name: as, selected: true })).toHaveCount(1);
+		await page.getByLabel('Notation').selectOption({ label: as });
+		await Promise.all([page.waitForEvent('load'), page.getByRole('button', { name: 'Save notation' }).click()]);
+		await expect(page.getByLabel('Notation').getByRole('option', { name: as, selected: true })).toHaveCount(1);
 	};
 	await write('12 345,6');
 	await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
 	const field = page.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
 	await field.fill('1 234,5');
 	await field.press('Enter');
-	await expect(page.getByRole('alert')).toHaveText(/1\s234,500\smm cannot be right for a part of 18,000\smm/);
+	await expect(page.getByRole('alert')).toHaveText(/1\s234,500\smm is not plausible for a part of 18,000\smm/);
 	await field.fill('17,98');
 	await field.press('Enter');
 	await expect(page.getByRole('button', { name: /Valve end of the seal track 0°: 17,980 mm/ })).toBeVisible();
@@ -81,9 +81,9 @@ test(
 				const all = await select.getByRole('option').allTextContents();
 				await select.selectOption({ label: all.find((one) => says.test(one))! });
 			};
-			await option('Hand that touches', hand);
+			await option('Working hand', hand);
 			await option('Pad for readings', pad);
-			await page.getByRole('button', { name: 'Keep for the bench' }).click();
+			await page.getByRole('button', { name: 'Save bench settings' }).click();
 			await expect(page.getByRole('status')).toHaveText('Saved.');
 		};
 		const left = async (name: string) => (await page.getByRole('region', { name }).boundingBox())!.x;
@@ -95,7 +95,7 @@ test(
 		await expect(page.getByRole('group', { name: 'Pad' })).toBeVisible();
 		await page.getByRole('button', { name: 'Back to Look' }).click();
 		await expect(page.getByRole('region', { name: 'Look' })).toBeVisible();
-		await keep(/^right/, /by itself where one touches/);
+		await keep(/^right/, /automatic on touch screens/);
 		await page.goto(`/jobs/${job}/inspect?place=plunger/1`);
 		expect(await left('Look')).toBeLessThan(await left('Judge'));
 	}
@@ -113,7 +113,7 @@ test('where the mat has no room it stands in bands, and in a low window its asse
 	await expect(mat.getByRole('columnheader', { name: 'Cylinder', exact: true })).toHaveCount(2);
 	await expect(mat.locator('[data-place]')).toHaveCount(all);
 	await page.setViewportSize({ width: 800, height: 620 });
-	const valves = mat.getByRole('button', { name: /^Valves, cylinder 2: 6 of 6 not looked at/ });
+	const valves = mat.getByRole('button', { name: /^Valves, cylinder 2: 6 of 6 not inspected/ });
 	await expect(valves).toBeVisible();
 	expect(await mat.locator('[data-place]').count()).toBeLessThan(all);
 	await valves.click();
@@ -131,7 +131,7 @@ test('a sheet’s faults are underlined where they are; of two leads who edit on
 	const revision = (n: number) =>
 		marram.replace('"model": "Marram"', `"model": "${model}"`).replace('"revision": 1', `"revision": ${n}`);
 	await page.goto('/sheets');
-	const editor = page.getByRole('textbox', { name: 'or its text' });
+	const editor = page.getByRole('textbox', { name: 'Or paste its text' });
 	await expect(page.locator('textarea[name=text]')).toBeHidden();
 	await editor.fill(revision(1).replace('"strokeMm": 24', '"strokeMm": -24'));
 	await editor.press('Control+Home');
@@ -139,8 +139,8 @@ test('a sheet’s faults are underlined where they are; of two leads who edit on
 	await editor.fill(revision(1));
 	await editor.press('Control+Home');
 	await expect(page.locator('.cm-lintRange-error')).toHaveCount(0);
-	await page.getByRole('button', { name: 'Check and take in' }).click();
-	await page.getByRole('link', { name: 'Edit as its next revision' }).click();
+	await page.getByRole('button', { name: 'Import model sheet' }).click();
+	await page.getByRole('link', { name: 'Edit (new revision)' }).click();
 	await expect(editor).toContainText('"demo": true'); // its first line: the rest is drawn when it is scrolled to
 	const address = page.url();
 
@@ -151,7 +151,7 @@ test('a sheet’s faults are underlined where they are; of two leads who edit on
 			return one;
 		})
 	);
-	await Promise.all(both.map((one) => one.getByRole('button', { name: 'Check and take in' }).click()));
+	await Promise.all(both.map((one) => one.getByRole('button', { name: 'Import model sheet' }).click()));
 	const taken = both.map((one) => one.getByRole('heading', { name: /revision 2/ }));
 	const told = both.map((one) => one.getByText('has a revision 2 already'));
 	await expect.poll(async () => (await Promise.all(taken.map((one) => one.count()))).filter(Boolean).length).toBe(1);

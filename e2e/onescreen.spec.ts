@@ -52,7 +52,7 @@ async function load(page: Page, sheet: ModelSheet): Promise<void> {
 	await page.goto('/sheets');
 	const buffer = Buffer.from(JSON.stringify(sheet));
 	await page.getByLabel('File').setInputFiles({ name: 'sheet.json', mimeType: 'application/json', buffer });
-	await page.getByRole('button', { name: 'Check and take in' }).click();
+	await page.getByRole('button', { name: 'Import model sheet' }).click();
 	await expect(page.getByRole('heading', { name: sheet.model })).toBeVisible();
 }
 
@@ -154,7 +154,7 @@ const outside = (page: Page) =>
 		const measure = region('Measure');
 		if (measure.querySelector('input')) {
 			within('reading', measure.querySelector('input'), touch);
-			within('gauge', measure.querySelector('select[aria-label="With"]'), touch);
+			within('gauge', measure.querySelector('select[aria-label="Gauge"]'), touch);
 			for (const place of Array.from(measure.querySelectorAll('table button')))
 				within(`place ${place.getAttribute('aria-label')}`, place, cell);
 		}
@@ -190,7 +190,7 @@ async function unfold(page: Page, place: string): Promise<void> {
 		.getByRole('row')
 		.filter({ has: page.locator('.folded') });
 	for (let i = 0; (await cell.count()) === 0; i++) {
-		const folded = row.first().getByRole('button', { name: /not looked at$/ });
+		const folded = row.first().getByRole('button', { name: /not inspected$/ });
 		await folded.nth(i % (await folded.count())).click();
 		expect(i, `${place} is on no part of the mat`).toBeLessThan(40);
 	}
@@ -225,7 +225,7 @@ for (const sheet of [...names.map(sized), wide(sheetOf('marram.json'), 'Marram w
 		await page.reload();
 		const unseen = page
 			.getByRole('region', { name: 'Mat' })
-			.getByRole('button', { name: /; not looked at|: [1-9]\d* of/ });
+			.getByRole('button', { name: /; not inspected|: [1-9]\d* of/ });
 		await expect(unseen).toHaveCount(0);
 		expect(await walkAll(page, sheet, places)).toEqual([]);
 	});

@@ -10,16 +10,16 @@ test('what has to be had is covered by kits at least cost; another choice says w
 	const page = await pageOf(browser, 'technician');
 	const { job } = await openMat(page, 'packing', { model: 'Marram' });
 	await toStage(page, 'Order');
-	await expect(page.getByText('Nothing has to be had')).toBeVisible();
+	await expect(page.getByText('Nothing to order')).toBeVisible();
 	await renewAll(page, job);
 	await page.reload();
 	const buy = page.getByRole('table', { name: 'To buy' });
-	const kit = buy.getByRole('group', { name: 'Count of MAR-P' });
+	const kit = buy.getByRole('group', { name: 'Quantity of MAR-P' });
 	await expect(kit.getByText('1', { exact: true })).toBeVisible();
-	await expect(page.getByText(/In no kit: .*manifold/)).toBeVisible();
+	await expect(page.getByText(/Not in any kit: .*manifold/)).toBeVisible();
 	await kit.getByRole('button', { name: 'one more' }).click();
 	await expect(page.getByText(/\(96.00 more than the cheapest\)/)).toBeVisible();
-	await expect(page.getByText(/^Stays over, as spares: .*V-packing/)).toBeVisible();
+	await expect(page.getByText(/^Left over as spares: .*V-packing/)).toBeVisible();
 	await kit.getByRole('button', { name: 'one fewer' }).click();
 	await expect(page.getByText(/more than the cheapest/)).toHaveCount(0);
 	// Without the kit its parts are bought one by one: the rest of the order is worked out again.
@@ -27,14 +27,14 @@ test('what has to be had is covered by kits at least cost; another choice says w
 	await expect(kit.getByText('0', { exact: true })).toBeVisible();
 	await expect(page.getByText(/more than the cheapest/)).toBeVisible();
 	await expect(page.getByText('Still missing:')).toHaveCount(0);
-	await page.getByRole('button', { name: 'Back to the cheapest' }).click();
-	await page.getByLabel('Here within').selectOption('3 days');
+	await page.getByRole('button', { name: 'Back to the cheapest order' }).click();
+	await page.getByLabel('Needed within').selectOption('3 days');
 	await expect(page.getByRole('alert').filter({ hasText: /enough of the manifold: / })).toContainText(
 		'0 can be had within 3 days'
 	);
 	await expect(kit.getByText('1', { exact: true })).toBeVisible();
-	await page.getByLabel('Here within').selectOption('however long it takes');
-	await expect(page.getByText(/the last of it is here in 21 days/)).toBeVisible();
+	await page.getByLabel('Needed within').selectOption('no limit');
+	await expect(page.getByText(/Expected in 21 days/)).toBeVisible();
 	await expect(page.getByRole('alert')).toHaveCount(0);
 
 	for (const [as, begins] of [
@@ -56,14 +56,14 @@ test('what comes in is noted with its lot; what another takes first from the dra
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/shop/stock?model=Marram');
 	await page.getByRole('button', { name: 'Change: Ceramic plunger' }).click();
-	await page.getByLabel('In the drawer').fill('some');
+	await page.getByLabel('In stock').fill('some');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText(/Type how many: a whole number/)).toBeVisible();
-	await page.getByLabel('In the drawer').fill('3');
+	await page.getByLabel('In stock').fill('3');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('status')).toContainText('Ceramic plunger: 3 in the drawer');
 	await page.getByRole('button', { name: 'Change: Copper gasket' }).click();
-	await page.getByLabel('In the drawer').fill('9');
+	await page.getByLabel('In stock').fill('9');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('status')).toContainText('Copper gasket: 9 in the drawer');
 
@@ -75,22 +75,22 @@ test('what comes in is noted with its lot; what another takes first from the dra
 	const arrival = page.getByRole('group', { name: 'Came in: Seal case (threaded)' });
 	await arrival.getByLabel('Pieces').fill('2');
 	await arrival.getByLabel('Lot').fill('L-77');
-	await arrival.getByRole('button', { name: 'They are here' }).click();
+	await arrival.getByRole('button', { name: 'Book in' }).click();
 	await expect(page.getByText(/2 × seal case .threaded., bought, lot L-77/)).toBeVisible();
 	await expect(needed.getByRole('row', { name: /Seal case .threaded. 1 / })).toBeVisible();
 
 	await needed.getByRole('button', { name: 'Came in: V-packings (pair)' }).click();
 	const packings = page.getByRole('group', { name: 'Came in: V-packings (pair)' });
-	await packings.getByLabel('Out of').selectOption({ label: 'Packings, one pump' });
-	await packings.getByRole('button', { name: 'They are here' }).click();
-	await expect(page.getByText(/6 × v-packings .pair., bought, out of kit MAR-P/i)).toBeVisible();
+	await packings.getByLabel('From kit').selectOption({ label: 'Packings, one pump' });
+	await packings.getByRole('button', { name: 'Book in' }).click();
+	await expect(page.getByText(/6 × v-packings .pair., bought, from kit MAR-P/i)).toBeVisible();
 
 	const other = await pageOf(browser, 'second');
 	await other.goto(`/jobs/${job}/order`);
-	const take = (on: typeof page) => on.getByRole('button', { name: 'Take 3 from the drawer: Ceramic plunger' });
+	const take = (on: typeof page) => on.getByRole('button', { name: 'Take 3 from stock: Ceramic plunger' });
 	await expect(take(other)).toBeVisible();
 	await take(page).click();
-	await expect(page.getByText(/3 × ceramic plunger, from the drawer/)).toBeVisible();
+	await expect(page.getByText(/3 × ceramic plunger, from stock/)).toBeVisible();
 	await expect(take(page)).toHaveCount(0);
 	// Whoever still sees them there is told that they are gone.
 	await expect(take(other)).toHaveCount(0);
@@ -102,11 +102,11 @@ test('what comes in is noted with its lot; what another takes first from the dra
 	await expect(page.getByText(/1 × seal case .threaded., bought, Alder Supplies/)).toBeVisible();
 	await expect(page.getByText(/3 × seal-case o-ring, bought, Alder Supplies/i)).toBeVisible();
 	// What lies in the drawer is no part of it.
-	await expect(page.getByText(/3 × copper gasket from the drawer/)).toBeVisible();
-	await page.getByRole('button', { name: 'Take 3 from the drawer: Copper gasket' }).click();
-	await expect(page.getByText('Nothing has to be had')).toBeVisible();
+	await expect(page.getByText(/3 × copper gasket from stock/)).toBeVisible();
+	await page.getByRole('button', { name: 'Take 3 from stock: Copper gasket' }).click();
+	await expect(page.getByText('Nothing to order')).toBeVisible();
 	await page.goto(`/jobs/${job}/build`);
-	await expect(page.getByRole('group', { name: 'Put in' })).toBeVisible();
+	await expect(page.getByRole('group', { name: 'Parts to fit' })).toBeVisible();
 	await expect(page.getByText(/booked in for this job/)).toHaveCount(0);
 });
 
@@ -116,17 +116,17 @@ test('the rig says which valve may leak, how sure that is, and its result is kep
 	const { job } = await openMat(page, 'valves', { model: 'Fescue' });
 	await renewAll(page, job);
 	await putTogether(page);
-	await page.getByRole('link', { name: 'Prove it' }).click();
+	await page.getByRole('link', { name: 'Test the pump' }).click();
 	const rig = page.getByRole('region', { name: 'Test rig' });
-	await rig.getByRole('button', { name: 'Listen to the rig' }).click();
+	await rig.getByRole('button', { name: 'Record from test rig' }).click();
 	await expect(rig.getByRole('status')).toContainText(/^[5-9]\.\d s, \d+.bar/);
-	await rig.getByRole('button', { name: 'Stop, and work it out' }).click();
-	const verdicts = rig.getByRole('list', { name: 'What the trace may be of' });
-	await expect(verdicts.getByRole('listitem').first()).toContainText('Inlet valve of cylinder 2 leaks, or its packing');
-	await rig.getByRole('button', { name: 'Keep this result' }).click();
-	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve of cylinder 2');
+	await rig.getByRole('button', { name: 'Stop and analyse' }).click();
+	const verdicts = rig.getByRole('list', { name: 'Possible explanations' });
+	await expect(verdicts.getByRole('listitem').first()).toContainText('Inlet valve or packing of cylinder 2 leaks');
+	await rig.getByRole('button', { name: 'Save result' }).click();
+	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve or packing of cylinder 2');
 	await page.reload();
-	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve of cylinder 2');
+	await expect(rig.getByRole('status')).toContainText('Kept: Inlet valve or packing of cylinder 2');
 	await rig.getByRole('link', { name: /^Inlet valve.*cylinder 2$/ }).click();
-	await expect(page.getByRole('group', { name: 'Put in' })).toContainText('Inlet valve');
+	await expect(page.getByRole('group', { name: 'Parts to fit' })).toContainText('Inlet valve');
 });

@@ -34,7 +34,7 @@ test('everything that is pressed at the bench is at least 44 pixels each way', a
 	await page.getByRole('button', { name: 'Decide: Ceramic plunger, 1' }).click();
 	expect(await tooSmall(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Release', exact: true }).click();
-	await expect(page.getByRole('heading', { name: 'Still open' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Open parts' })).toBeVisible();
 	expect(await tooSmall(page)).toEqual([]);
 });
 
@@ -44,7 +44,7 @@ test('the mat is walked by keyboard alone, and the keys are listed', async ({ br
 	const spring = cell(page, 'Inlet valve spring, cylinder 1');
 	await spring.focus();
 	await page.keyboard.press('?');
-	await expect(page.getByRole('dialog')).toContainText('go from part to part');
+	await expect(page.getByRole('dialog')).toContainText('move from part to part');
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('dialog')).toHaveCount(0);
 	await page.keyboard.press('ArrowRight');

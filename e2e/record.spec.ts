@@ -8,7 +8,7 @@ test('a viewer sees the bench and can change nothing', async ({ browser }) => {
 	await page.goto(`/jobs/${job}/inspect`);
 	await cell(page, 'Oiling wick, cylinder 1').click();
 	await page.keyboard.press('Space');
-	await expect(cell(page, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/not looked at/);
+	await expect(cell(page, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/not inspected/);
 	await expect(
 		page.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean', exact: true })
 	).toBeDisabled();
@@ -16,7 +16,7 @@ test('a viewer sees the bench and can change nothing', async ({ browser }) => {
 	await page.getByRole('list', { name: 'Steps' }).getByRole('button').first().click();
 	await expect(page.getByRole('button', { name: /^Done/ })).toBeDisabled();
 	await page.goto(`/jobs/${job}/release`);
-	await expect(page.getByRole('button', { name: 'Release the job' })).toHaveCount(0);
+	await expect(page.getByRole('button', { name: 'Release pump' })).toHaveCount(0);
 });
 
 test('a note stays with its part; a released job takes a lead’s correction and nothing else', async ({ browser }) => {
@@ -30,7 +30,7 @@ test('a note stays with its part; a released job takes a lead’s correction and
 	await expect(page.getByText('“Blue paint on one end”')).toBeVisible();
 
 	// Every valve part is renewed without measuring: a crack or a break is reason enough.
-	const open = page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /; not looked at/ });
+	const open = page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /; not inspected/ });
 	for (let left = await open.count(); left > 0; left--) {
 		const name = (await open.first().getAttribute('aria-label'))!;
 		await open.first().click();
@@ -39,25 +39,23 @@ test('a note stays with its part; a released job takes a lead’s correction and
 	await page.getByRole('button', { name: /^Accept 18 clear/ }).click();
 	await expect(page.getByText('All saved')).toBeVisible();
 	await page.getByRole('link', { name: 'Release', exact: true }).click();
-	await expect(page.getByRole('button', { name: 'Release the job' })).toBeDisabled();
+	await expect(page.getByRole('button', { name: 'Release pump' })).toBeDisabled();
 	const lead = await pageOf(browser, 'lead');
 	await lead.goto(page.url());
-	await lead.getByLabel('It goes as it is, because').fill('Goes to the maker as it is');
-	await lead.getByRole('button', { name: 'Release the job' }).click();
+	await lead.getByLabel('Reason for releasing it incomplete').fill('Goes to the maker as it is');
+	await lead.getByRole('button', { name: 'Release pump' }).click();
 	await expect(lead.getByText('“Goes to the maker as it is”')).toBeVisible();
 	await page.reload();
 	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
-	await expect(page.getByLabel('What was wrong in this record')).toHaveCount(0);
+	await expect(page.getByLabel('Correction')).toHaveCount(0);
 	await page.getByRole('link', { name: 'Inspect', exact: true }).click();
 	await expect(
 		page.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean', exact: true })
 	).toBeDisabled();
 
 	await lead.goto(`/jobs/${job}/release`);
-	await lead
-		.getByLabel('What was wrong in this record')
-		.fill('Inlet and discharge springs of cylinder 2 were exchanged on the mat');
-	await lead.getByRole('button', { name: 'Add the correction' }).click();
+	await lead.getByLabel('Correction').fill('Inlet and discharge springs of cylinder 2 were exchanged on the mat');
+	await lead.getByRole('button', { name: 'Add correction' }).click();
 	await expect(lead.getByText('All saved')).toBeVisible();
 	await page.goto(`/jobs/${job}/release`);
 	await expect(page.getByText('springs of cylinder 2 were exchanged')).toBeVisible();

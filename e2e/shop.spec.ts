@@ -15,10 +15,10 @@ async function fillCertificate(page: Page): Promise<void> {
 test('what is typed while an answer is on its way stays, and what was wrong is no longer said', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/gauges');
-	await page.getByRole('button', { name: 'Add a gauge' }).click();
+	await page.getByRole('button', { name: 'Add gauge' }).click();
 	await page.getByLabel('Name', { exact: true }).fill('Slow answer');
 	await page.getByLabel(/^Resolution/).fill('a thousandth');
-	const add = page.getByRole('button', { name: 'Add the gauge' });
+	const add = page.getByRole('button', { name: 'Save gauge' });
 	await add.click();
 	const wrong = page.getByText('“a thousandth” is not a number');
 	await expect(wrong).toBeVisible();
@@ -42,7 +42,7 @@ test('what is typed while an answer is on its way stays, and what was wrong is n
 test('a gauge is added, corrected beside its fields, used, certified anew and used no more', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/gauges');
-	await page.getByRole('button', { name: 'Add a gauge' }).click();
+	await page.getByRole('button', { name: 'Add gauge' }).click();
 	const name = `Micrometer ${salt}`;
 	await page.getByLabel('Name', { exact: true }).fill(name);
 	await page.getByLabel('Kind', { exact: true }).selectOption('micrometer');
@@ -55,21 +55,21 @@ test('a gauge is added, corrected beside its fields, used, certified anew and us
 	await page.getByRole('button', { name: /^Choose .*\b15 / }).click();
 	await expect(page.getByLabel('Due on')).toHaveValue(/^\d{4}-\d\d-15$/);
 	await page.getByLabel('Due on').fill('2026-09-01');
-	await page.getByRole('button', { name: 'Add the gauge' }).click();
+	await page.getByRole('button', { name: 'Save gauge' }).click();
 	await expect(page.getByText('“a thousandth” is not a number')).toBeVisible();
 	await expect(page.getByLabel(/^Resolution/)).toHaveValue('a thousandth');
 	await page.getByLabel(/^Resolution/).fill('0.001');
-	await page.getByRole('button', { name: 'Add the gauge' }).click();
-	await expect(page.getByText('It is due after it was calibrated.')).toBeVisible();
+	await page.getByRole('button', { name: 'Save gauge' }).click();
+	await expect(page.getByText('The due date must be after the calibration date.')).toBeVisible();
 	await page.getByLabel('Due on').fill('2027-10-01');
-	await page.getByRole('button', { name: 'Add the gauge' }).click();
+	await page.getByRole('button', { name: 'Save gauge' }).click();
 	await expect(page.getByRole('heading', { name })).toBeVisible();
 
 	// It is there to be chosen, and its page says where it was used.
 	const technician = await pageOf(browser, 'technician');
 	const { serial, job } = await openMat(technician);
 	await technician.goto(`/jobs/${job}/inspect?place=plunger/1`);
-	const chosen = technician.getByLabel('With', { exact: true });
+	const chosen = technician.getByLabel('Gauge', { exact: true });
 	await chosen.selectOption({ label: `With ${name}` });
 	await technician.keyboard.press('Escape');
 	const field = technician.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
@@ -83,10 +83,10 @@ test('a gauge is added, corrected beside its fields, used, certified anew and us
 	await page.getByLabel('Calibrated on').fill('2026-11-01');
 	await page.getByLabel('Due on').fill('2027-11-01');
 	await page.getByLabel('Expanded uncertainty U').fill('0.003');
-	await page.getByRole('button', { name: 'File the certificate' }).click();
+	await page.getByRole('button', { name: 'Add certificate' }).click();
 	await expect(page.getByRole('row', { name: /C-next/ })).toContainText('0.003');
-	await page.getByRole('button', { name: 'Use it no more' }).click();
-	await expect(page.getByRole('heading', { name: /used no more since/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Retire gauge' }).click();
+	await expect(page.getByRole('heading', { name: /retired/ })).toBeVisible();
 	await technician.reload();
 	await expect(chosen.getByRole('option', { name: new RegExp(name) })).toHaveCount(0);
 });
@@ -104,13 +104,13 @@ test('a list of gauges: each bad line is named, the good ones are taken in when 
 		mimeType: 'text/csv',
 		buffer: Buffer.from([...lines, ...filler].join('\n'))
 	});
-	await page.getByRole('button', { name: 'Look through the list' }).click();
-	const found = page.getByRole('region', { name: 'What was found in the list' });
-	await expect(found).toContainText('2 gauges hold');
+	await page.getByRole('button', { name: 'Check list' }).click();
+	const found = page.getByRole('region', { name: 'Result of the check' });
+	await expect(found).toContainText('2 gauges are valid');
 	await expect(found).toContainText('4001');
 	await expect(found.getByRole('row', { name: /^3 / })).toContainText('k: “two” is not a number');
-	await found.getByRole('button', { name: 'Take in the 2 that hold' }).click();
-	await expect(page.getByRole('status')).toContainText('2 gauges taken in');
+	await found.getByRole('button', { name: 'Import 2 valid gauges' }).click();
+	await expect(page.getByRole('status')).toContainText('2 gauges imported');
 	await expect(page.getByRole('link', { name: `List ${salt} b` })).toBeVisible();
 });
 
@@ -133,13 +133,13 @@ test('a lead invites somebody, who signs in; another role ends their session at 
 	await theirs.getByLabel('Password').fill(password);
 	await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
 	// Other people have seen the first password: it must be changed before anything else, and not to one that is guessed quickly.
-	await expect(theirs.getByText('Other people have seen your password')).toBeVisible();
+	await expect(theirs.getByText('Other people know your password')).toBeVisible();
 	await theirs.goto('/pumps');
 	await expect(theirs).toHaveURL(/settings/);
 	const change = async (next: string) => {
-		await theirs.getByLabel('Password now').fill(password);
+		await theirs.getByLabel('Current password').fill(password);
 		await theirs.getByLabel('New password').fill(next);
-		await theirs.getByRole('button', { name: 'Change the password' }).click();
+		await theirs.getByRole('button', { name: 'Change password' }).click();
 	};
 	for (const weak of ['password12', 'aaaaaaaaaa', `Ebba ${salt}`]) {
 		await change(weak);
@@ -151,7 +151,7 @@ test('a lead invites somebody, who signs in; another role ends their session at 
 	await theirs.getByLabel('E-mail').fill(email);
 	await theirs.getByLabel('Password').fill(own);
 	await theirs.getByRole('button', { name: 'Sign in', exact: true }).click();
-	await expect(theirs.getByRole('link', { name: 'Receive a pump' })).toBeVisible();
+	await expect(theirs.getByRole('link', { name: 'Receive pump' })).toBeVisible();
 
 	await page.getByRole('button', { name: `Change: Ebba ${salt}` }).click();
 	await page.getByLabel('Role').first().selectOption('viewer');
@@ -166,20 +166,20 @@ test('a pump moves to a new site, and where it ran stays on record', async ({ br
 	const lead = await pageOf(browser, 'lead');
 	await lead.goto('/shop/sites');
 	await lead.getByLabel('Name', { exact: true }).fill('Quarry Greyback');
-	await lead.getByRole('button', { name: 'Add the site' }).click();
+	await lead.getByRole('button', { name: 'Add site' }).click();
 	await expect(lead.getByText('has a site of that name already')).toBeVisible();
 	await lead.getByLabel('Name', { exact: true }).fill(`Quay ${salt}`);
-	await lead.getByRole('button', { name: 'Add the site' }).click();
+	await lead.getByRole('button', { name: 'Add site' }).click();
 	await expect(lead.getByRole('status')).toContainText('is added');
 	const page = await pageOf(browser, 'technician');
 	const { serial } = await openMat(page);
 	await page.getByRole('link', { name: serial }).click();
-	await page.getByText('It has moved').click();
-	await page.getByRole('button', { name: 'Move it' }).click();
+	await page.getByText('Change site').click();
+	await page.getByRole('button', { name: 'Move pump' }).click();
 	await expect(page.getByText('It runs there already')).toBeVisible();
 	await page.getByLabel('Site').selectOption({ label: `Quay ${salt}` });
-	await page.getByLabel('Its name there').fill('Wash down');
-	await page.getByRole('button', { name: 'Move it' }).click();
+	await page.getByLabel('Name on site').fill('Wash down');
+	await page.getByRole('button', { name: 'Move pump' }).click();
 	await expect(page.getByText(`Quay ${salt}, Wash down, now`)).toBeVisible();
 	await expect(page.getByText(/Site not known, until/)).toBeVisible();
 });
@@ -207,11 +207,11 @@ test('an empty shop is led from its first sheet to the first verdict in 25 touch
 	};
 	await signIn(page, 'otherShop');
 	touches++;
-	await expect(page.getByText('Nothing is on record yet. Begin here:')).toBeVisible();
-	await touch(page.getByText('1. Take in a model sheet'));
+	await expect(page.getByText('There are no jobs yet. Start here:')).toBeVisible();
+	await touch(page.getByText('1. Import a model sheet'));
 	const text = readFileSync(new URL('../demo/sheets/nettle.json', import.meta.url), 'utf8');
-	await page.getByLabel('or its text').fill(text);
-	await touch(page.getByText('Check and take in'));
+	await page.getByLabel('Or paste its text').fill(text);
+	await touch(page.getByRole('button', { name: 'Import model sheet' }));
 	await expect(page.getByRole('heading', { name: /Nettle/ })).toBeVisible();
 	await touch(page.getByText('Floor', { exact: true }).first());
 	await touch(page.getByText('2. Add a gauge'));
@@ -221,21 +221,21 @@ test('an empty shop is led from its first sheet to the first verdict in 25 touch
 	await page.getByLabel(/^Resolution/).fill('0.001');
 	await page.getByLabel(/^Repeatability/).fill('0.001');
 	await fillCertificate(page);
-	await touch(page.getByRole('button', { name: 'Add the gauge' }));
+	await touch(page.getByRole('button', { name: 'Save gauge' }));
 	await expect(page.getByRole('heading', { name: 'Micrometer 1' })).toBeVisible();
 	await touch(page.getByText('Floor', { exact: true }).first());
 	await touch(page.getByText('3. Receive the first pump'));
-	await touch(page.getByText('A pump we do not know yet'));
+	await touch(page.getByText('New pump'));
 	await page.getByLabel('Serial number').fill(`SKE-${salt}`);
 	await page.getByLabel('Model', { exact: true }).selectOption('Nettle');
 	touches++;
 	await page.getByLabel('Complaint').fill('Pressure low');
-	await page.getByLabel('Hours on its meter').fill('900');
-	await page.getByLabel('Work to do').selectOption('valves');
+	await page.getByLabel('Hour meter (h)').fill('900');
+	await page.getByLabel('Scope of work').selectOption('valves');
 	touches++;
-	await touch(page.getByRole('button', { name: 'Receive and lay out the mat' }));
+	await touch(page.getByRole('button', { name: 'Receive pump' }));
 	const sign = page.getByRole('button', { name: /^Sign off/ });
-	const finished = page.getByRole('heading', { name: /steps are signed off$/ });
+	const finished = page.getByRole('heading', { name: /steps signed off$/ });
 	await expect(sign).toBeVisible();
 	while ((await sign.count()) > 0) {
 		const name = (await sign.textContent())!.trim();
@@ -244,8 +244,8 @@ test('an empty shop is led from its first sheet to the first verdict in 25 touch
 		await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
 		await expect(sign.or(finished)).toBeVisible();
 	}
-	await touch(page.getByText('To the mat'));
+	await touch(page.getByText('Open the mat'));
 	await touch(page.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Clean', exact: true }));
-	await expect(page.getByTestId('verdict')).not.toContainText('Not looked at');
+	await expect(page.getByTestId('verdict')).not.toContainText('Not inspected');
 	expect(touches).toBeLessThanOrEqual(25);
 });

@@ -17,14 +17,14 @@ test('a plunger thicker than new is asked about: it is read again, or kept with 
 	};
 	await take('18.90');
 	await expect(question).toContainText(/0.900.mm larger than new .*Misread, wrong part or swollen\?/);
-	await expect(judge.getByTestId('verdict')).toContainText('Look again');
+	await expect(judge.getByTestId('verdict')).toContainText('Recheck');
 	await question.getByRole('button', { name: 'Read again' }).click();
 	await expect(question).toHaveCount(0);
 	for (const text of ['17.994', '17.993', '17.991', '17.990', '17.992']) await take(text);
 	await take('18.90');
 	await question.getByRole('button', { name: 'Keep reading' }).click();
-	await expect(question).toContainText('Write why it is right');
-	await question.getByLabel('Why it is right').fill('An oversize plunger was fitted');
+	await expect(question).toContainText('Write the reason');
+	await question.getByLabel('Reason to keep it').fill('An oversize plunger was fitted');
 	await question.getByRole('button', { name: 'Keep reading' }).click();
 	await expect(question).toHaveCount(0);
 	await inFull(page, (why) => expect(why).toContainText('was confirmed: “An oversize plunger was fitted”'));

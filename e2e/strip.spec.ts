@@ -27,18 +27,18 @@ test('a step asks: pieces are counted, and nothing is signed off unanswered', as
 	await expect(button).toBeDisabled();
 	const count = screws.getByRole('textbox', { name: 'Count: socket head screws' });
 	for (const [typed, says] of [
-		['', 'Type how many there are.'],
+		['', 'Type the number of pieces.'],
 		['some', '“some” is not a number'],
 		['7.5', 'Type a whole number.']
 	]) {
 		await count.fill(typed);
-		await screws.getByRole('button', { name: 'Take' }).click();
+		await screws.getByRole('button', { name: 'Enter' }).click();
 		await expect(screws.getByRole('alert')).toContainText(says);
 		await expect(count).toHaveValue(typed);
 	}
 	await count.fill('7');
 	await count.press('Enter');
-	await expect(screws).toContainText('There should be 8: look for the others.');
+	await expect(screws).toContainText('8 expected. Search for the missing ones.');
 	const out = page.getByRole('group', { name: 'Parts out' });
 	await expect(out).toContainText('Socket head screws: 7 of 8.');
 	await screws.getByRole('button', { name: 'All 8' }).click();
@@ -66,12 +66,12 @@ test('a stack that is repeated is gone on with where it was left', async ({ brow
 	const signOff = step.getByRole('button', { name: /^Sign off/ });
 	await expect(signOff).toBeEnabled();
 	await done.getByRole('button', { name: '1', exact: true }).click();
-	await expect(done).toContainText('Go on at cylinder 2.');
+	await expect(done).toContainText('Continue with cylinder 2.');
 	await expect(signOff).toBeDisabled();
 	await expect(page.getByText('All saved')).toBeVisible();
 	await page.reload();
 	await expect(done.getByRole('button', { name: '1', exact: true })).toHaveAttribute('aria-pressed', 'true');
-	await expect(done).toContainText('Go on at cylinder 2.');
+	await expect(done).toContainText('Continue with cylinder 2.');
 	for (const cylinder of ['2', '3']) await done.getByRole('button', { name: cylinder, exact: true }).click();
 	await expect(done).not.toContainText('Go on');
 	await sign(page);
@@ -87,33 +87,33 @@ test('how parts were found is said by a touch, cylinder by cylinder, and stands 
 	const found = page.getByRole('region', { name: 'As found' });
 	const at = (name: RegExp) => found.getByRole('button', { name });
 	await at(/^Discharge valve, cylinder 2:/).click();
-	await expect(at(/^Discharge valve, cylinder 2: as it should be/)).toBeVisible();
+	await expect(at(/^Discharge valve, cylinder 2: correct/)).toBeVisible();
 	await found.getByRole('button', { name: 'Wrong way round' }).click();
-	await expect(at(/^Discharge valve, cylinder 2: faced the wrong way/)).toBeVisible();
+	await expect(at(/^Discharge valve, cylinder 2: wrong way round/)).toBeVisible();
 	await at(/^Discharge valve spring, cylinder 3:/).click();
 	await found.getByRole('button', { name: 'Not there' }).click();
-	await found.getByRole('button', { name: 'Cyl. 1: as they should be' }).click();
-	await expect(at(/^Discharge valve, cylinder 1: as it should be/)).toBeVisible();
+	await found.getByRole('button', { name: 'Cyl. 1: all correct' }).click();
+	await expect(at(/^Discharge valve, cylinder 1: correct/)).toBeVisible();
 	// What came out in pieces is laid together: a fragment that is not found is looked for, and is not forgotten.
 	const out = page.getByRole('group', { name: 'Parts out' });
 	await at(/^Discharge valve spring, cylinder 2:/).click();
 	await found.getByRole('button', { name: 'In pieces, one not found' }).click();
-	await expect(out).toContainText('Discharge valve spring, cylinder 2: a fragment is not found.');
+	await expect(out).toContainText('Discharge valve spring, cylinder 2: a fragment is missing.');
 	await found.getByRole('button', { name: 'In pieces, all found' }).click();
-	await expect(out).not.toContainText('a fragment is not found');
+	await expect(out).not.toContainText('a fragment is missing');
 	await expect(at(/^Discharge valve spring, cylinder 2: in pieces, all found/)).toBeVisible();
 	// One touch for a cylinder, never for all: what was said of others stays.
 	await expect(at(/^Discharge valve, cylinder 3: not said/)).toBeVisible();
 	await page.goto(`/jobs/${job}/inspect`);
 	await page.getByRole('button', { name: /^Layer of the mat/ }).click();
-	await expect(cell(page, 'Discharge valve, cylinder 2')).toHaveAccessibleName(/found: faced the wrong way/);
+	await expect(cell(page, 'Discharge valve, cylinder 2')).toHaveAccessibleName(/found: wrong way round/);
 	await cell(page, 'Discharge valve, cylinder 2').click();
 	const judge = page.getByRole('region', { name: 'Judge' });
 	await page.keyboard.press('Space');
-	await expect(judge).toContainText('Faced the wrong way when the pump was opened (earlier assembly).');
+	await expect(judge).toContainText('Fitted the wrong way round at an earlier assembly.');
 	await cell(page, 'Discharge valve spring, cylinder 3').click();
 	await expect(judge.getByTestId('verdict')).toContainText('Replace');
-	await expect(judge).toContainText('Was not there when the pump was opened: a new one goes in.');
+	await expect(judge).toContainText('Missing when the pump was opened. Fit a new part.');
 });
 
 test('the crank: how far to turn it from here, and not at all while the head is open', async ({ browser }) => {
@@ -126,7 +126,7 @@ test('the crank: how far to turn it from here, and not at all while the head is 
 	await crank.getByRole('button', { name: '3 forward' }).click();
 	await expect(crank.getByRole('status')).toContainText('Turn on 300°');
 	await crank.getByRole('slider').fill('60');
-	await expect(crank.getByRole('status')).toContainText('There.');
+	await expect(crank.getByRole('status')).toContainText('In position.');
 	// One's own wrench sizes stay with the person, on the list of all tools.
 	await page.getByText(/tools for this job$/).click();
 	const size = page.getByLabel('Your size: Ring wrench');
@@ -144,31 +144,31 @@ test('metal in the oil opens the question of the unit, and another answer closes
 	await sign(page);
 	const oil = stepInHand(page);
 	await oil.getByRole('button', { name: 'metal in it' }).click();
-	await expect(oil.getByRole('alert')).toContainText('The unit is in question');
-	await oil.getByRole('link', { name: 'to the question of the unit' }).click();
-	await expect(page.getByRole('region', { name: 'The unit in question' })).toContainText('oil pan');
+	await expect(oil.getByRole('alert')).toContainText('Repair or replace the unit?');
+	await oil.getByRole('link', { name: 'open the comparison' }).click();
+	await expect(page.getByRole('region', { name: 'Repair or replace the unit' })).toContainText('oil pan');
 	await page.goBack();
 	await oil.getByRole('button', { name: 'clear', exact: true }).click();
 	await expect(oil.getByRole('alert')).toHaveCount(0);
 	await page.getByRole('link', { name: 'Decide', exact: true }).click();
-	await expect(page.getByRole('region', { name: 'The unit in question' })).toHaveCount(0);
+	await expect(page.getByRole('region', { name: 'Repair or replace the unit' })).toHaveCount(0);
 });
 
 test('a pump is received with what it is made of, and only that lies on its mat', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/receive');
-	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
+	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Serial number').fill(`E2E-G-${Date.now()}`);
 	await page.getByLabel('Model', { exact: true }).selectOption('Gorse');
 	await page.getByLabel('Complaint').fill('Drips');
-	await page.getByLabel('Hours on its meter').fill('900');
-	await page.getByLabel('Work to do').selectOption('packing');
+	await page.getByLabel('Hour meter (h)').fill('900');
+	await page.getByLabel('Scope of work').selectOption('packing');
 	for (const [i, style] of ['Flat inside', 'U inside', 'Flat inside'].entries())
 		await page
 			.getByRole('radiogroup', { name: `Style of the rear guide, cylinder ${i + 1}` })
 			.getByText(style)
 			.click();
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByRole('button', { name: /^Sign off/ }).first()).toBeVisible();
 	await signOffAll(page);
 	await page.getByRole('link', { name: 'Inspect', exact: true }).click();
@@ -198,7 +198,7 @@ test('what nobody could say of a pump is said where it is opened, and the other 
 }) => {
 	const page = await pageOf(browser, 'technician');
 	await receivePump(page, { model: 'Gorse', scope: 'packing' });
-	const asked = page.getByRole('form', { name: 'Found so' });
+	const asked = page.getByRole('form', { name: 'Variant of this pump' });
 	await expect(asked).toHaveCount(0); // not before the pump is safe
 	await sign(page);
 	await sign(page);
@@ -212,11 +212,11 @@ test('what nobody could say of a pump is said where it is opened, and the other 
 			.getByText(name)
 			.click();
 	await style(1, 'Flat inside');
-	await asked.getByRole('button', { name: 'It is so' }).click();
+	await asked.getByRole('button', { name: 'Save variant' }).click();
 	await expect(asked.getByRole('alert')).toContainText('Choose for every cylinder first');
 	await style(2, 'U inside');
 	await style(3, 'U inside');
-	await asked.getByRole('button', { name: 'It is so' }).click();
+	await asked.getByRole('button', { name: 'Save variant' }).click();
 	await expect(asked).toHaveCount(0);
 	await expect(lies('Low-pressure seal with a flat base')).toHaveCount(1);
 	await expect(lies('Low-pressure seal, curved')).toHaveCount(2);
@@ -225,25 +225,25 @@ test('what nobody could say of a pump is said where it is opened, and the other 
 test('a pump is received by its drawing, with what is missing and what is heavy', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/receive');
-	await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
-	await page.getByRole('button', { name: 'By its drawing' }).click();
+	await page.getByRole('button', { name: 'New pump' }).click();
+	await page.getByRole('button', { name: 'Find by drawing' }).click();
 	await page
 		.getByRole('dialog')
 		.getByRole('button', { name: /^Larch · / })
 		.click();
 	await expect(page.getByLabel('Model', { exact: true })).toHaveValue('Larch');
-	await expect(page.getByText(/Discharge manifold: 24 kg, more than your shop’s 20 kg/)).toBeVisible();
+	await expect(page.getByText(/Discharge manifold: 24 kg. More than 20 kg/)).toBeVisible();
 	await page.getByLabel('Serial number').fill(`E2E-D-${Date.now()}`);
-	await page.getByLabel('Hours on its meter').fill('900');
+	await page.getByLabel('Hour meter (h)').fill('900');
 	await page.getByLabel('Hoist or a second person').selectOption({ label: 'instead: blocks underneath' });
 	await expect(page.getByText('The manifold drops when the last screw is out.')).toBeVisible();
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByText('Say what it came in for')).toBeVisible();
 	await page.getByLabel('Pressure low').check();
 	await page.getByLabel('Noise').check();
 	await page.getByLabel('Complaint').fill('since Tuesday');
-	await page.getByLabel('Worked on').selectOption('machine');
-	await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+	await page.getByLabel('Place of work').selectOption('machine');
+	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByText('“Pressure low; Noise; since Tuesday”')).toBeVisible();
 	await page.getByText(/tools for this job$/).click();
 	await expect(page.getByRole('listitem').filter({ hasText: 'Hoist or a second person' })).toContainText(
@@ -257,7 +257,7 @@ test('a job opens one cylinder alone: the others are not on the mat, and release
 	const page = await pageOf(browser, 'technician');
 	const { job } = await openMat(page, 'packing', { shut: [1, 3] });
 	const mat = page.getByRole('region', { name: 'Mat' });
-	await expect(mat.getByRole('button', { name: /, cylinder 2; not looked at|cylinder 2/ }).first()).toBeVisible();
+	await expect(mat.getByRole('button', { name: /, cylinder 2; not inspected|cylinder 2/ }).first()).toBeVisible();
 	await expect(mat.getByRole('button', { name: /cylinder [13]/ })).toHaveCount(0);
 	await page.goto(`/jobs/${job}/strip`);
 	await expect(page.getByText('Cylinders', { exact: true })).toBeVisible();
@@ -282,7 +282,7 @@ test('how it was connected is photographed as it comes in, and stands there agai
 	await expect(page.getByText('All saved')).toBeVisible();
 	const other = await pageOf(browser, 'second');
 	await other.goto(`/jobs/${job}/release`);
-	await other.getByLabel('It goes', { exact: true }).selectOption('service');
+	await other.getByLabel('After release', { exact: true }).selectOption('service');
 	await expect(other.getByRole('img', { name: /^Photograph by Ines/ })).toBeVisible();
 	await expect(other.getByLabel('Photograph of the pump')).toHaveCount(0);
 });
@@ -302,18 +302,18 @@ test('a step takes readings at its places, names the one that is none, and says 
 	}
 	const oil = measure(/Oil drained/);
 	await oil.getByLabel('Drained').fill('much');
-	await oil.getByRole('button', { name: 'Take' }).click();
+	await oil.getByRole('button', { name: 'Enter' }).click();
 	await expect(oil.getByRole('alert')).toContainText('Drained: “much”');
 	await expect(sign).toBeDisabled();
 	await oil.getByLabel('Drained').fill('600 mL');
-	await oil.getByRole('button', { name: 'Take' }).click();
+	await oil.getByRole('button', { name: 'Enter' }).click();
 	await expect(oil.getByRole('button', { name: 'Change' })).toBeVisible();
 	await stepInHand(page).getByRole('button', { name: 'clear', exact: true }).click();
 	await sign.click();
 	const play = measure(/Play of the shaft/);
 	await play.getByLabel('Up and down').fill('0.02');
 	await play.getByLabel('Along the shaft').fill('0.05');
-	await play.getByRole('button', { name: 'Take' }).click();
+	await play.getByRole('button', { name: 'Enter' }).click();
 	await expect(play.getByRole('status')).toContainText(/Largest difference 0\.030.mm.*no limit stated/);
 	// Another tablet, or a reload, shows what was taken.
 	await page.reload();

@@ -7,10 +7,10 @@ import { answerWhatIsAsked, signOffAll, toStage } from './job';
  */
 export async function putTogether(page: Page, until?: string): Promise<void> {
 	await toStage(page, 'Build');
-	const finished = page.getByRole('heading', { name: 'It is together' });
+	const finished = page.getByRole('heading', { name: 'Pump assembled' });
 	const step = page.getByText(/^Step \d+ of \d+$/);
 	const empty = page
-		.getByRole('group', { name: 'Put in' })
+		.getByRole('group', { name: 'Parts to fit' })
 		.getByRole('button', { name: /^(?!All).+: /, pressed: false });
 	const pass = page.getByRole('button', { name: /^Whole pass/ });
 	const tighten = page.getByRole('button', { name: /^(The wrench let go|It is tight)/ });
@@ -20,7 +20,7 @@ export async function putTogether(page: Page, until?: string): Promise<void> {
 	while ((await finished.count()) === 0) {
 		const now = (await step.textContent())!;
 		const there = page
-			.getByRole('group', { name: 'Put in' })
+			.getByRole('group', { name: 'Parts to fit' })
 			.getByRole('button', { name: new RegExp(`^${until}[:,]`) });
 		if (until && (await there.count()) > 0) return;
 		const here = async () => (await step.count()) > 0 && (await step.textContent()) === now;
@@ -50,8 +50,8 @@ export async function prove(page: Page): Promise<void> {
 	await sheet.getByLabel('From, bar').fill('12 MPa');
 	await sheet.getByLabel('to, bar').fill('11.9 MPa');
 	await sheet.getByLabel('in, min').fill('5');
-	await sheet.getByRole('button', { name: 'Take the hold' }).click();
-	await expect(sheet.getByRole('status')).toContainText('It fell by');
+	await sheet.getByRole('button', { name: 'Save hold test' }).click();
+	await expect(sheet.getByRole('status')).toContainText('Pressure fell');
 	for (const place of await sheet.getByRole('group', { name: /^Drips/ }).all())
 		await place.getByRole('button', { name: 'none' }).click();
 	await expect(page.getByRole('heading', { name: 'It is proved' })).toBeVisible();

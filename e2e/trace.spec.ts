@@ -7,8 +7,8 @@ test('the shop’s recurrences lead from the dearest to its pump, its causes and
 	const page = await pageOf(browser, 'viewer');
 	await page.goto('/');
 	await page.getByRole('link', { name: 'Trace' }).click();
-	await expect(page.getByText(/\d+ recurrences? stands? out beyond chance/)).toBeVisible();
-	const rows = page.getByRole('table', { name: 'What recurs' }).getByRole('row');
+	await expect(page.getByText(/\d+ recurrences? (is|are) more frequent than chance explains/)).toBeVisible();
+	const rows = page.getByRole('table', { name: 'Recurring problems' }).getByRole('row');
 	await expect(rows.filter({ hasText: 'MAR-0212' }).filter({ hasText: 'One-sided wear' }).first()).toBeVisible();
 	await rows
 		.filter({ hasText: 'MAR-0212' })
@@ -26,41 +26,45 @@ test('the shop’s recurrences lead from the dearest to its pump, its causes and
 test('a case is opened, acted on, refused before its time, closed and taken back', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/trace');
-	await page.getByRole('combobox', { name: 'Show' }).selectOption('all that came up twice');
-	const row = page.getByRole('table', { name: 'What recurs' }).getByRole('row').filter({ hasText: 'MAR-0108' }).first();
+	await page.getByRole('combobox', { name: 'Show' }).selectOption('everything found twice');
+	const row = page
+		.getByRole('table', { name: 'Recurring problems' })
+		.getByRole('row')
+		.filter({ hasText: 'MAR-0108' })
+		.first();
 	await row.getByRole('link').first().click();
-	await page.getByText('Open a case on it').click();
-	await page.getByRole('button', { name: 'Open the case' }).click();
-	await expect(page.getByText('Choose what it is thought to be.')).toBeVisible();
-	await page.getByLabel('Thought to be').selectOption('Ordinary end of life');
-	await page.getByLabel('What you think happens').fill('It simply wears');
-	await page.getByRole('button', { name: 'Open the case' }).click();
-	await expect(page.getByRole('heading', { name: 'Thought to be: Ordinary end of life' })).toBeVisible();
+	await page.getByText('New case').click();
+	await page.getByRole('button', { name: 'Open case' }).click();
+	await expect(page.getByText('Choose the suspected cause.')).toBeVisible();
+	await page.getByLabel('Suspected cause').selectOption('Ordinary end of life');
+	await page.getByLabel('Hypothesis').fill('It simply wears');
+	await page.getByRole('button', { name: 'Open case' }).click();
+	await expect(page.getByRole('heading', { name: 'Suspected cause: Ordinary end of life' })).toBeVisible();
 
 	// Confirmed before anything was done: refused with what to do, and what was typed stays.
-	await page.getByLabel('What shows it').fill('so it is');
-	await page.getByRole('button', { name: 'Close the case' }).click();
+	await page.getByLabel('Evidence').fill('so it is');
+	await page.getByRole('button', { name: 'Close case' }).click();
 	await expect(page.getByText(/Nothing has been done about it yet/)).toBeVisible();
-	await expect(page.getByLabel('What shows it')).toHaveValue('so it is');
+	await expect(page.getByLabel('Evidence')).toHaveValue('so it is');
 
-	await page.getByLabel('What was done').fill('Renewed in time');
-	await page.getByLabel('Sure to help, %').fill('120');
-	await page.getByLabel('Watch for, h').fill('2000');
-	await page.getByRole('button', { name: 'Note it' }).click();
-	await expect(page.getByText('Type how sure it is to help, from 1 to 100 %.')).toBeVisible();
-	await page.getByLabel('Sure to help, %').fill('60');
-	await page.getByRole('button', { name: 'Note it' }).click();
-	await expect(page.getByRole('heading', { name: 'Has it worked?' })).toBeVisible();
-	await page.getByLabel('What shows it').fill('no mark since');
-	await page.getByRole('button', { name: 'Close the case' }).click();
-	await expect(page.getByRole('heading', { name: 'Take it back' })).toBeVisible();
-	await page.getByLabel('Why it is open again').fill('it came back');
-	await page.getByRole('button', { name: 'Open it again' }).click();
-	await expect(page.getByText(/opened again: it came back|it came back/).first()).toBeVisible();
-	await page.getByLabel('What shows it').fill('closed by the test');
-	await page.getByLabel('Outcome').selectOption('Could not be told');
-	await page.getByRole('button', { name: 'Close the case' }).click();
-	await expect(page.getByText('closed, could not be told')).toBeVisible();
+	await page.getByLabel('Corrective action').fill('Renewed in time');
+	await page.getByLabel('Confidence in the fix (%)').fill('120');
+	await page.getByLabel('Follow-up period (h)').fill('2000');
+	await page.getByRole('button', { name: 'Save action' }).click();
+	await expect(page.getByText('Type your confidence in the fix, from 1 to 100 %.')).toBeVisible();
+	await page.getByLabel('Confidence in the fix (%)').fill('60');
+	await page.getByRole('button', { name: 'Save action' }).click();
+	await expect(page.getByRole('heading', { name: 'Effect of the fix' })).toBeVisible();
+	await page.getByLabel('Evidence').fill('no mark since');
+	await page.getByRole('button', { name: 'Close case' }).click();
+	await expect(page.getByRole('heading', { name: 'Reopen case' })).toBeVisible();
+	await page.getByLabel('Reason').fill('it came back');
+	await page.getByRole('button', { name: 'Reopen case' }).click();
+	await expect(page.getByText(/reopened: it came back|it came back/).first()).toBeVisible();
+	await page.getByLabel('Evidence').fill('closed by the test');
+	await page.getByLabel('Outcome').selectOption('Not decided');
+	await page.getByRole('button', { name: 'Close case' }).click();
+	await expect(page.getByText('closed, not decided')).toBeVisible();
 });
 
 test('lives are shown with their limits, compared in a sentence, and kept as a table', async ({ browser }) => {
@@ -84,23 +88,23 @@ test(
 		const viewer = await pageOf(browser, 'viewer');
 		await viewer.goto('/trace/causes');
 		await expect(viewer.getByRole('heading', { name: 'Worn mate kept' })).toBeVisible();
-		await expect(viewer.getByText('Change it')).toHaveCount(0);
+		await expect(viewer.getByText('Edit causes')).toHaveCount(0);
 
 		const page = await pageOf(browser, 'lead');
 		await page.goto('/trace/causes');
-		await page.getByText('Change it').click();
+		await page.getByText('Edit causes').click();
 		const text = page.getByLabel('Causes, findings and links as JSON');
 		const whole = await text.inputValue();
 		await text.fill(whole.replace('"strength": 0.7', '"strength": 1.2'));
-		await page.getByRole('button', { name: 'Keep as the next revision' }).click();
-		await expect(page.getByRole('alert')).toContainText('A probability lies above 0 and below 1.');
+		await page.getByRole('button', { name: 'Save revision' }).click();
+		await expect(page.getByRole('alert')).toContainText('A probability is above 0 and below 1.');
 		await expect(text).toHaveValue(/1\.2/);
 		await text.fill('{');
-		await page.getByRole('button', { name: 'Keep as the next revision' }).click();
+		await page.getByRole('button', { name: 'Save revision' }).click();
 		await expect(page.getByRole('alert')).toContainText('This is no JSON');
 		await text.fill(whole);
-		await page.getByRole('button', { name: 'Keep as the next revision' }).click();
-		await expect(page.getByText(/Kept as revision \d+/)).toBeVisible();
+		await page.getByRole('button', { name: 'Save revision' }).click();
+		await expect(page.getByText(/Saved as revision \d+/)).toBeVisible();
 	}
 );
 
@@ -109,13 +113,13 @@ test('what comes up in one group more than in the others is compared; the thread
 }) => {
 	const page = await pageOf(browser, 'viewer');
 	await page.goto('/trace');
-	const rows = page.getByRole('table', { name: 'What recurs' }).getByRole('row');
+	const rows = page.getByRole('table', { name: 'Recurring problems' }).getByRole('row');
 	await expect(rows.filter({ hasText: 'MAR-0212' }).first()).toContainText('Rod or crosshead out of line', {
 		timeout: 60_000
 	});
 	await page.getByRole('link', { name: 'Compare' }).click();
 	await page.getByRole('combobox', { name: 'By' }).selectOption('liquid');
-	const compared = page.getByRole('table', { name: 'What comes up more often in one group' }).getByRole('row');
+	const compared = page.getByRole('table', { name: 'Comparison of groups' }).getByRole('row');
 	await expect(compared.filter({ hasText: 'Pond water' }).filter({ hasText: 'Lip torn' }).first()).toBeVisible();
 	await page.getByRole('combobox', { name: 'By' }).selectOption('lot');
 	const springs = compared.filter({ hasText: 'Free length beyond its limit' }).filter({ hasText: 'SP-0713' });

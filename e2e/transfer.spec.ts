@@ -23,7 +23,7 @@ test('a job goes out as a file, another shop takes it in, and hands out the same
 
 	const other = await pageOf(browser, 'otherShop');
 	await other.goto('/shop/jobs');
-	const take = other.getByRole('button', { name: 'Take it in' });
+	const take = other.getByRole('button', { name: 'Import job file' });
 	await take.click();
 	await expect(other.getByText('Choose a job file first.')).toBeVisible();
 	await other.getByLabel('Job file').setInputFiles({
@@ -32,7 +32,7 @@ test('a job goes out as a file, another shop takes it in, and hands out the same
 		buffer: Buffer.from('{"format":"exetasis.job","version":7}')
 	});
 	await take.click();
-	await expect(other.getByText('This is no job file of version 1: “version”')).toBeVisible();
+	await expect(other.getByText('This is not a valid job file (version 1). “version”')).toBeVisible();
 	await other.getByLabel('Job file').setInputFiles(file);
 	await take.click();
 	await expect(
@@ -51,7 +51,7 @@ test('a job goes out as a file, another shop takes it in, and hands out the same
 	await other.goto('/shop/jobs');
 	await other.getByLabel('Job file').setInputFiles(file);
 	await take.click();
-	await expect(other.getByText(`Your shop knows the pump ${serial}`)).toBeVisible();
+	await expect(other.getByText(`Your shop already has the pump ${serial}`)).toBeVisible();
 });
 
 test('a pump goes into service only once hoses and covers are back, and its report says so', async ({ browser }) => {
@@ -63,19 +63,19 @@ test('a pump goes into service only once hoses and covers are back, and its repo
 	await page.goto(`/jobs/${job}/release`);
 	// Nobody has looked at anything: there is no most economic interval, and the shop's own stands.
 	await expect(page.getByRole('link', { name: /^Next service: 2.000 h$/ })).toBeVisible();
-	await page.getByLabel('It goes as it is, because').fill('Built by hand at the customer’s');
-	await page.getByLabel('It goes', { exact: true }).selectOption('into service now');
-	await page.getByRole('button', { name: 'Release the job' }).click();
-	await expect(page.getByText('Say that hoses and covers are back where they were')).toBeVisible();
-	await expect(page.getByLabel('It goes as it is, because')).toHaveValue('Built by hand at the customer’s');
-	await page.getByLabel('Hoses and covers').selectOption('back where they were');
-	await page.getByRole('button', { name: 'Release the job' }).click();
+	await page.getByLabel('Reason for releasing it incomplete').fill('Built by hand at the customer’s');
+	await page.getByLabel('After release', { exact: true }).selectOption('into service now');
+	await page.getByRole('button', { name: 'Release pump' }).click();
+	await expect(page.getByText('Confirm that hoses and covers are back in place')).toBeVisible();
+	await expect(page.getByLabel('Reason for releasing it incomplete')).toHaveValue('Built by hand at the customer’s');
+	await page.getByLabel('Hoses and covers').selectOption('back in place');
+	await page.getByRole('button', { name: 'Release pump' }).click();
 	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
-	await expect(page.getByText('It went into service, hoses and covers back where they were.')).toBeVisible();
+	await expect(page.getByText('Returned to service. Hoses and covers are back in place.')).toBeVisible();
 
 	for (const [name, begins] of [
-		['Report for the customer', '%PDF-'],
-		['Report for the shop', '%PDF-'],
+		['Customer report', '%PDF-'],
+		['Shop report', '%PDF-'],
 		['Sizes, XLSX', 'PK'],
 		['Job file', '{']
 	] as const) {
@@ -89,6 +89,6 @@ test('a pump goes into service only once hoses and covers are back, and its repo
 	}
 	// Without a network it says so, and can be asked again.
 	await page.route('**/report?for=customer', (route) => route.abort());
-	await page.getByRole('link', { name: 'Report for the customer' }).click();
-	await expect(page.getByText('It could not be made just now: try again in a moment')).toBeVisible();
+	await page.getByRole('link', { name: 'Customer report' }).click();
+	await expect(page.getByText('The file could not be created. Try again in a moment')).toBeVisible();
 });

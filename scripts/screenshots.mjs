@@ -55,7 +55,7 @@ async function take(address) {
 	await shoot('strip');
 	const half = await jobOf('MAR-0256');
 	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
-	await page.getByRole('button', { name: 'Why, in full' }).click();
+	await page.getByRole('button', { name: 'Full explanation' }).click();
 	await page.getByText('This place before').waitFor();
 	await shoot('part');
 	await page.setViewportSize({ width: 800, height: 1280 });

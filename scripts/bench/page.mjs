@@ -122,7 +122,7 @@ async function measureReceive(page, address) {
 	const waits = [];
 	for (let i = 0; i < RECEIVED; i++) {
 		await page.goto(`${address}/receive`);
-		await page.getByRole('button', { name: 'A pump we do not know yet' }).click();
+		await page.getByRole('button', { name: 'New pump' }).click();
 		await page.getByLabel('Serial number').fill(`BENCH-${Date.now()}`);
 		await page.getByLabel('Model', { exact: true }).selectOption('Marram');
 		await page.getByLabel('Complaint').fill('Drips');

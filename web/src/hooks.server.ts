@@ -35,8 +35,7 @@ process.on('sveltekit:shutdown', () => {
 	void stopBackground().then(closeDatabase);
 });
 
-const UNREACHABLE =
-	'The database does not answer just now. What you entered is kept in this browser: try again in a moment.';
+const UNREACHABLE = 'The database does not answer. What you typed is saved in this browser. Try again in a moment.';
 
 // Scripts and forms of other sites may not write here. (The framework checks forms; this covers JSON too.)
 function refuseForeignOrigin(request: Request, url: URL): void {
@@ -50,7 +49,7 @@ const MOST_BYTES = 4_000_000;
 function refuseTooLarge(routeId: string | null, request: Request): void {
 	if (routeId === '/shop/jobs') return;
 	if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
-		error(413, 'This is larger than 4 MB and was not read. Send less at once.');
+		error(413, 'This is larger than 4 MB and was rejected. Send a smaller file.');
 }
 
 // Until the password is one's own.
@@ -61,15 +60,15 @@ function refuseUnlessAllowed(routeId: string | null, method: string, user: App.L
 	if (publicRoutes.includes(routeId)) return;
 	if (!user) {
 		if (method === 'GET') redirect(303, '/signin');
-		error(401, 'You are signed out. Sign in again; what you typed is kept.');
+		error(401, 'You are signed out. Sign in again. What you typed is still here.');
 	}
 	if (user.firstPassword && !whileFirstPassword.includes(routeId)) {
 		if (method === 'GET') redirect(303, '/settings');
-		error(403, 'Choose a password of your own under Settings first.');
+		error(403, 'Choose your own password under Settings first.');
 	}
 	const action = routeActions[routeId]?.[method === 'HEAD' ? 'GET' : (method as 'GET' | 'POST')];
 	if (!action || !may(user.role, action)) {
-		error(403, `This needs another role than yours (${user.role}). Ask a lead of your shop.`);
+		error(403, `Your role (${user.role}) does not allow this. Ask a lead of your shop.`);
 	}
 }
 
@@ -113,11 +112,11 @@ export const handle: Handle = async ({ event, resolve }) => {
 
 /** The unexpected: logged under a number, of which the user sees only the number. */
 export const handleError: HandleServerError = ({ error: cause, event, status }) => {
-	if (status === 404) return { message: 'There is no such page.' };
-	if (status < 500) return { message: 'The request was not understood. Reload the page and try again.' };
+	if (status === 404) return { message: 'This page does not exist. Check the address, or go back to Floor.' };
+	if (status < 500) return { message: 'The server could not read this request. Reload the page and try again.' };
 	if (cause instanceof TookTooLong) {
 		log.error({ err: cause, route: event.route.id }, 'given up');
-		return { message: `This took longer than ${cause.seconds} s and was given up. Try again in a moment.` };
+		return { message: `This took longer than ${cause.seconds} s and was stopped. Try again in a moment.` };
 	}
 	const id = crypto.randomUUID();
 	log.error({ id, err: cause, route: event.route.id, method: event.request.method }, 'unexpected error');
@@ -125,5 +124,5 @@ export const handleError: HandleServerError = ({ error: cause, event, status }) 
 		event.locals.unreachable = true;
 		return { message: UNREACHABLE, id };
 	}
-	return { message: 'Something went wrong on the server. What you entered is kept here: try again in a moment.', id };
+	return { message: 'Something went wrong on the server. What you typed is still here. Try again in a moment.', id };
 };

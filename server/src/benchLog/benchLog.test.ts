@@ -149,7 +149,7 @@ describe('marks and new sizes', () => {
 		await send(bench, [entryOf(bench, lead, 'mark', { ...line, fromDeg: 180, toDeg: 180 }, part)], lead);
 		const marks = async () => fold(await entriesOf(shop.scope, bench.job.id)).parts.get(part)?.marks ?? [];
 		expect(await marks()).toHaveLength(2);
-		await send(bench, [entryOf(bench, technician, 'withdraw', { entry: mine.id, why: 'mark taken off' })]);
+		await send(bench, [entryOf(bench, technician, 'withdraw', { entry: mine.id, why: 'mark removed' })]);
 		expect((await marks()).map(({ by }) => by)).toEqual([lead.id]);
 	});
 });

@@ -182,7 +182,7 @@ it('a step that is begun cylinder by cylinder is signed off when all are done, a
 	);
 	expect(await say(one, sign())).toEqual(['accepted', 'cylindersLeft']);
 	expect(await say(two, three)).toEqual(['accepted', 'accepted']);
-	await say(entryOf(bench, technician, 'withdraw', { entry: two.id, why: 'not done after all' }));
+	await say(entryOf(bench, technician, 'withdraw', { entry: two.id, why: 'not done' }));
 	expect(await say(sign())).toEqual(['cylindersLeft']);
 	const again = entryOf(bench, technician, 'cylinderDone', { step: repeated.key, cylinder: 2 });
 	expect(await say(again, sign())).toEqual(['accepted', 'accepted']);

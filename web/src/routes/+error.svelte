@@ -3,9 +3,9 @@
 </script>
 
 <svelte:head><title>{page.status} · Exetasis</title></svelte:head>
-<h1>{page.status === 404 ? 'Not here' : 'That did not work'}</h1>
+<h1>{page.status === 404 ? 'Page not found' : 'Something went wrong'}</h1>
 <p>{page.error?.message}</p>
 {#if page.error?.id}<p class="soft">
 		The server’s log has the cause under <span class="figures">{page.error.id}</span>.
 	</p>{/if}
-<p class="mt-4"><a class="btn" href="/">Back to the floor</a></p>
+<p class="mt-4"><a class="btn" href="/">Back to Floor</a></p>

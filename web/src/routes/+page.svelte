@@ -28,27 +28,27 @@
 			return {
 				at: 'Inspect',
 				path: `${to('inspect')}?place=${nextPart.station}/${nextPart.cylinder}`,
-				first: `Look at the ${partName(nextPart)}; ${parts - looked} to look at`
+				first: `Inspect the ${partName(nextPart)} (${parts - looked} parts left)`
 			};
-		if (decided < parts)
-			return { at: 'Decide', path: to('decide'), first: `Decide the ${parts - decided} that are still open` };
-		if (again > 0) return { at: 'Inspect', path: to('inspect'), first: `Look again at ${again}` };
+		if (decided < parts) return { at: 'Decide', path: to('decide'), first: `Decide ${parts - decided} open parts` };
+		if (again > 0)
+			return { at: 'Inspect', path: to('inspect'), first: `Recheck ${again} ${again === 1 ? 'part' : 'parts'}` };
 		if (nextStep !== null) return { at: 'Strip', path: to('strip'), first: `Sign off: ${nextStep}` };
 		if (closing?.at === 'build' && closing.step)
 			return closing.in === 0
-				? { at: 'Order', path: to('order'), first: 'Everything is decided: order what goes, then build it' }
+				? { at: 'Order', path: to('order'), first: 'All parts decided. Order the replacements' }
 				: {
 						at: 'Build',
 						path: to('build'),
-						first: `${buildStepName(closing.step)} (${closing.in} of ${closing.of} pieces in)`
+						first: `${buildStepName(closing.step)} (${closing.in} of ${closing.of} pieces fitted)`
 					};
 		if (closing?.at === 'prove')
 			return {
 				at: 'Prove',
 				path: to('prove'),
-				first: closing.step?.text ?? 'It is together: its test is not passed yet'
+				first: closing.step?.text ?? 'Assembled. Complete the pump test'
 			};
-		return { at: 'Release', path: to('release'), first: 'It is together and proved: release it' };
+		return { at: 'Release', path: to('release'), first: 'Assembled and tested. Release the pump' };
 	}
 	const recurs = ({ pumpId, names }: Job): string => {
 		const one = data.recurring[pumpId];
@@ -71,7 +71,7 @@
 		},
 		{
 			key: 'customer',
-			head: 'For',
+			head: 'Customer',
 			of: ({ customer }: Job) => [customer.name, customer.orderNumber].filter(Boolean).join(', ')
 		},
 		{
@@ -80,17 +80,17 @@
 			of: ({ customer }: Job) => customer.promisedOn ?? '',
 			cell: promised
 		},
-		{ key: 'since', head: 'In since', of: ({ receivedAt }: Job) => receivedAt, says: (job) => ago(job.receivedAt) },
-		{ key: 'at', head: 'Stands at', of: (job: Job) => stage(job).at },
-		{ key: 'first', head: 'Do first there', of: (job: Job) => stage(job).first, cell: first },
+		{ key: 'since', head: 'Received', of: ({ receivedAt }: Job) => receivedAt, says: (job) => ago(job.receivedAt) },
+		{ key: 'at', head: 'Stage', of: (job: Job) => stage(job).at },
+		{ key: 'first', head: 'Next step', of: (job: Job) => stage(job).first, cell: first },
 		{ key: 'mat', head: 'Mat', of: ({ looked, parts }: Job) => looked / parts, says: () => '', cell: mat },
-		{ key: 'recurs', head: 'Recurs', of: recurs, cell: recurring }
+		{ key: 'recurs', head: 'Recurring problems', of: recurs, cell: recurring }
 	]);
 	const empty = $derived(data.jobs.length === 0 && data.released.length === 0);
 	const begin = $derived([
-		['/sheets', 'Take in a model sheet', 'Its stack, sizes and limits lay out the mat.', data.start.sheets],
-		['/gauges', 'Add a gauge', 'What it is worth goes into every reading.', data.start.gauges],
-		['/receive', 'Receive the first pump', 'From there each page says what comes next.', 0]
+		['/sheets', 'Import a model sheet', 'It defines the parts, sizes and limits of a pump model.', data.start.sheets],
+		['/gauges', 'Add a gauge', 'Its accuracy is part of every reading.', data.start.gauges],
+		['/receive', 'Receive the first pump', 'Each page then shows the next step.', 0]
 	] as const);
 </script>
 
@@ -115,18 +115,18 @@
 		{#if one.check}<a class="row" href={inspectAddress(job.id, one.check)}>First: {inSentence(one.check.name)}</a>{/if}
 	{/each}
 	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}">{recurs(job)}</a>{:else}<span class="soft"
-			>nothing that stands out</span
+			>no recurring problem</span
 		>{/if}
 {/snippet}
 
 <svelte:head><title>Floor · Exetasis</title></svelte:head>
 <div class="head">
 	<h1>Floor</h1>
-	{#if data.mayWork && !empty}<a class="btn main" href="/receive">Receive a pump</a>{/if}
+	{#if data.mayWork && !empty}<a class="btn main" href="/receive">Receive pump</a>{/if}
 </div>
 {#if empty}
 	<p class="soft mb-2">
-		Nothing is on record yet. {data.mayManage ? 'Begin here:' : 'A lead begins with a model sheet.'}
+		There are no jobs yet. {data.mayManage ? 'Start here:' : 'A lead must import a model sheet first.'}
 	</p>
 	{#if data.mayWork}
 		<ol class="begin">
@@ -145,13 +145,13 @@
 		label="Jobs in the shop"
 		rows={data.jobs}
 		{columns}
-		empty="No pump is in the shop. {data.mayWork ? 'Receive the next one to begin.' : ''}"
+		empty="No pump is in the shop. {data.mayWork ? 'Receive a pump to begin.' : ''}"
 	/>
 {/if}
 {#if !empty}
-	<h2 class="mt-6">Released last</h2>
+	<h2 class="mt-6">Recently released</h2>
 	{#if data.released.length === 0}<p class="soft">Nothing yet.</p>{/if}
-	<Wide label="Released last">
+	<Wide label="Recently released">
 		<table class="table">
 			<tbody>
 				{#each data.released as job (job.id)}

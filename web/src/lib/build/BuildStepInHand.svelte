@@ -68,13 +68,13 @@
 			: order
 				? `${order.name} comes first. ${order.fact.why ?? ''}`
 				: left.notIn.length > 0
-					? `${left.notIn.length === 1 ? 'One part is' : `${left.notIn.length} parts are`} not ${step.joined ? 'joined' : 'in'} yet.`
+					? `${left.notIn.length === 1 ? 'One part is' : `${left.notIn.length} parts are`} not ${step.joined ? 'joined' : 'fitted'} yet.`
 					: left.notTightened.length > 0
 						? 'Some bolts are not tightened yet.'
 						: left.questions > 0
 							? 'Answer the questions first.'
 							: step.ways.length > 0 && !way
-								? 'Choose how it was done.'
+								? 'Choose the method.'
 								: ''
 	);
 	// The cylinder that is being filled, as it grows; nothing where the step fills none.
@@ -136,13 +136,13 @@
 	{/if}
 	<footer>
 		{#if signed}
-			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done after all')}
-				><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
+			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done')}
+				><Check size={18} /> Done<span class="sr-only">: undo step {index + 1}</span></button
 			>
 			<span class="soft">{bench.bench.people[signed.by]}, {shortTime(signed.at)}</span>
-			{#if !done}<b class="wrong">Open again: {missing || 'sign it off anew.'}</b>{/if}
+			{#if !done}<b class="wrong">Open again: {missing || 'sign it off again.'}</b>{/if}
 		{:else if step.mirrored}
-			<span class="soft">{done ? 'Done: all of it is in.' : missing}</span>
+			<span class="soft">{done ? 'Done. All parts are fitted.' : missing}</span>
 			{#if done}<button type="button" class="btn main sign" onclick={onsigned}>Next step</button>{/if}
 		{:else}
 			<button type="button" class="btn main sign" disabled={locked || missing !== ''} onclick={() => signOff()}

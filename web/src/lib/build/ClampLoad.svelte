@@ -16,8 +16,9 @@
 
 {#if load && fastening.thread}
 	<p class="soft">
-		M{formatNumber(fastening.thread.diameterMm)}, friction {fastening.thread.friction}: each pulls {kN(load.loadN)} kN, from
-		{kN(load.leastN)} to {kN(load.mostN)} kN, since a torque wrench does not feel the friction. Oil where the sheet says dry
-		pulls harder.
+		Clamp load per M{formatNumber(fastening.thread.diameterMm)} bolt at friction {fastening.thread.friction}: {kN(
+			load.loadN
+		)} kN ({kN(load.leastN)} to
+		{kN(load.mostN)} kN, because friction varies). Oil on a joint specified dry raises it.
 	</p>
 {/if}

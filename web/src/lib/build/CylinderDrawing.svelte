@@ -47,7 +47,7 @@
 <svg
 	viewBox="-2 0 {section.width + 4} {height}"
 	role="img"
-	aria-label="Cylinder {cylinder}: {left === 0 ? 'all in' : `${left} to go`}"
+	aria-label="Cylinder {cylinder}: {left === 0 ? 'all fitted' : `${left} left`}"
 >
 	{#each section.assemblies as { key, from, to } (key)}
 		<rect class="wall" x={from + 0.5} y="0.5" width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />

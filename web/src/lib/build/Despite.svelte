@@ -23,7 +23,7 @@
 	<button type="button" class="btn quiet" onclick={() => (open = true)}>{act} …</button>
 {:else}
 	<div class="despite" role="group" aria-label={act}>
-		<label for={id}>Reason for another order</label>
+		<label for={id}>Reason for a different order</label>
 		<input
 			{id}
 			class="input"

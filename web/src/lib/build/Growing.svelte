@@ -12,14 +12,14 @@
 	let { bench, inHand }: Props = $props();
 </script>
 
-<div class="growing" role="group" aria-label="What is in">
+<div class="growing" role="group" aria-label="Fitted parts">
 	{#each openedCylinders(bench.bench.sheet, bench.bench.job) as cylinder (cylinder)}
 		<div class="stack">
 			<b class="figures">{cylinder}</b>
 			<CylinderDrawing {bench} {cylinder} {inHand} />
 		</div>
 	{/each}
-	<p class="soft">P to the left, the crank to the right.</p>
+	<p class="soft">Pressure side left, crank side right.</p>
 </div>
 
 <style>

@@ -28,7 +28,7 @@
 	<p>
 		<b>On the bench.</b>
 		{joined.how ?? 'Join these parts in this order.'}{joined.sure === 'deduced'
-			? ' The order is deduced, not stated by the maker.'
+			? ' This order is deduced. The maker does not state it.'
 			: ''}
 	</p>
 </div>

@@ -76,7 +76,7 @@
 		said = '';
 		asked = undefined;
 		const entry = entryOf(item);
-		if (entry) return bench.withdraw(entry, 'taken out again');
+		if (entry) return bench.withdraw(entry, 'removed again');
 		const problem = outside(item);
 		if (!problem) return bench.record(going(item));
 		said = refusalSentence(problem, units());
@@ -106,11 +106,11 @@
 	}
 	const stateOf = (item: BuildItem) => {
 		const verb = step.joined ? 'joined' : 'in';
-		if (item.kind === 'unit') return item.place.putIn ? verb : 'goes in as one';
+		if (item.kind === 'unit') return item.place.putIn ? verb : 'fit as one';
 		const { putIn } = item.place.record;
-		if (putIn) return `${verb}, ${putIn.payload.piece === 'new' ? 'a new one' : 'the old one'}`;
+		if (putIn) return `${verb}, ${putIn.payload.piece === 'new' ? 'new' : 'old'}`;
 		const verdict = verdictOn(item.place);
-		return verdict ? `goes in: ${verdict === 'replace' ? 'a new one' : 'the old one'}` : 'not decided';
+		return verdict ? `fit ${verdict === 'replace' ? 'new' : 'old'}` : 'not decided';
 	};
 	const sign = (item: BuildItem) => {
 		if (entryOf(item)) return step.joined ? 'joined' : 'in';
@@ -141,9 +141,9 @@
 	};
 </script>
 
-<div class="parts" role="group" aria-label="Put in">
+<div class="parts" role="group" aria-label="Parts to fit">
 	{#if step.walk === 'bore' && cylinders.length > 1}
-		<div class="bores" role="group" aria-label="Bore by bore">
+		<div class="bores" role="group" aria-label="By cylinder">
 			<span class="soft">One {step.joined ? 'set' : 'cylinder'} at a time:</span>
 			{#each cylinders as cylinder (cylinder)}
 				{@const mine = items.filter((item) => item.cylinder === cylinder)}
@@ -172,10 +172,12 @@
 							{booked.here} of {booked.wanted} new {booked.wanted === 1 ? 'piece' : 'pieces'} booked in for this job. Check
 							that the right part is in hand, or <a href="/jobs/{bench.bench.job.id}/order">book it in</a>.
 						</p>{/if}
-					{#if station.elastomer}<p class="soft">Made of {station.elastomer}: use nothing that attacks it.</p>{/if}
+					{#if station.elastomer}<p class="soft">
+							Material: {station.elastomer}. Do not use products that attack it.
+						</p>{/if}
 					{#if goesInLubricated(station.type)}<p class="soft">
-							Lubricate each one{station.products.length === 0 ? ' as the maker’s sheet says' : ''}: a touch says that
-							it is in and lubricated.
+							Lubricate each part{station.products.length === 0 ? ' as stated by the maker' : ''}. A touch records that
+							it is fitted and lubricated.
 						</p>{/if}
 					{#each products(station) as product (product)}<p class="soft">{product}</p>{/each}
 					{#each toolsIn(station) as tool (tool)}<p class="soft">{tool}</p>{/each}
@@ -203,7 +205,7 @@
 				>
 				<div class="words">
 					<b>{unit.name}</b>
-					<p class="soft">Joined on the bench, goes in as one.</p>
+					<p class="soft">Joined on the bench, fitted as one.</p>
 				</div>
 			{/if}
 			<div class="cells">
@@ -233,8 +235,8 @@
 		</div>
 	{/each}
 	{#if said}<p class="wrong" role="alert">{said}</p>{/if}
-	{#if asked}<Despite act="Put it in anyway" onreason={despite} />{/if}
-	{#if kept}<p class="soft" role="status">Kept with the part: {kept}</p>{/if}
+	{#if asked}<Despite act="Fit it anyway" onreason={despite} />{/if}
+	{#if kept}<p class="soft" role="status">Saved with the part: {kept}</p>{/if}
 </div>
 {#if !locked}<SitsHow places={items.flatMap((item) => (item.kind === 'part' ? [item.place] : []))} onkeep={keep} />{/if}
 

@@ -32,11 +32,11 @@
 	const wanted = $derived(gap.trim() === '' ? undefined : parseQuantity(gap, units().length));
 	const problem = $derived(
 		read.kind === 'problem'
-			? `“${read.text}” is no thickness with its count. ${read.problem ? numberSentence(read.problem) : 'Write it as 0.1 × 5.'}`
+			? `“${read.text}” is not a thickness with a quantity. ${read.problem ? numberSentence(read.problem) : 'Write it as 0.1 × 5.'}`
 			: wanted?.kind === 'problem'
 				? quantitySentence(wanted.problem, 'Type the gap.')
 				: wanted && (wanted.base < 0 || wanted.base > WIDEST_MM)
-					? `A gap from 0 to ${formatQuantity(WIDEST_MM, units().length)} is shimmed.`
+					? `Type a gap from 0 to ${formatQuantity(WIDEST_MM, units().length)}.`
 					: ''
 	);
 	const pack = $derived(
@@ -47,23 +47,23 @@
 	const words = $derived(
 		pack
 			? pack.shimsMm.length === 0
-				? `No shim: the nearest is none, ${length(-pack.offMm)} stay open`
+				? `No shim fits; ${length(-pack.offMm)} stay open`
 				: `${pack.shimsMm.map(length).join(' + ')} = ${length(pack.totalMm)}`
 			: ''
 	);
 	async function keep() {
 		if (read.kind !== 'drawer') return;
 		said = (await keepDrawer(read.shims))
-			? 'The drawer is kept for the shop.'
-			: 'The drawer could not be kept: the server does not answer, or nobody may change it here. It counts on this page.';
+			? 'Stock saved.'
+			: 'Stock not saved. Check the connection and your role. The values count on this page only.';
 	}
 </script>
 
 <div class="pack" role="group" aria-label="Shim pack">
 	{#each before as text (text)}<p class="soft">Last rebuild: {text}</p>{/each}
-	<label for="{id}-gap">End gap, or movement, {unitLabel(units().length)}</label>
+	<label for="{id}-gap">End gap or movement ({unitLabel(units().length)})</label>
 	<input id="{id}-gap" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
-	<label for="{id}-drawer">In the drawer, mm × count</label>
+	<label for="{id}-drawer">In stock (mm × quantity)</label>
 	<input
 		id="{id}-drawer"
 		class="input drawer"
@@ -78,11 +78,11 @@
 	{:else if pack}
 		<p role="status">
 			<b class="figures">{words}</b>{Math.abs(pack.offMm) < SOLID_MM
-				? ', as wanted.'
+				? ', as required.'
 				: pack.offMm > 0
-					? `, ${formatDifference(pack.offMm, units().length)} too thick: it clamps before it seats. Look for a thinner one.`
+					? `, ${formatDifference(pack.offMm, units().length)} too thick. It clamps before it seats. Use a thinner shim.`
 					: `, ${length(-pack.offMm)} stay open.`}
-			<button type="button" class="btn" onclick={() => onkeep(`${KEPT} ${words}.`)}>Keep with the part</button>
+			<button type="button" class="btn" onclick={() => onkeep(`${KEPT} ${words}.`)}>Save with the part</button>
 		</p>
 	{/if}
 </div>

@@ -32,23 +32,23 @@
 	});
 </script>
 
-<div class="slot" role="group" aria-label="On to the next slot">
-	<label for="{id}-ahead">The next slot stands before the hole by, °</label>
+<div class="slot" role="group" aria-label="Turn to the next slot">
+	<label for="{id}-ahead">Angle from the next slot to the hole (°)</label>
 	<input id="{id}-ahead" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={ahead} />
-	<label for="{id}-rise">and the torque rises by, N·m a degree (if you read it twice)</label>
+	<label for="{id}-rise">Torque rise (N·m per degree, if you read it twice)</label>
 	<input id="{id}-rise" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={rise} />
 	{#if answer}
 		<p role="status">
 			{#if 'problem' in answer}<span class="wrong">{answer.problem}</span>
-			{:else if answer.turnDeg === 0}<b>The pin goes through.</b>
+			{:else if answer.turnDeg === 0}<b>The pin fits.</b>
 			{:else}
-				Turn on by <b class="figures">{formatNumber(answer.turnDeg)}°</b>, never back.
+				Tighten another <b class="figures">{formatNumber(answer.turnDeg)}°</b>. Never turn back.
 				{#if answer.mayTurn === false}
 					<b class="wrong"
-						>That makes {formatQuantity(answer.torqueNm!, units().torque)}, more than the most of {formatQuantity(
+						>This gives {formatQuantity(answer.torqueNm!, units().torque)}, more than the maximum of {formatQuantity(
 							fastening.mostNm!,
 							units().torque
-						)}: take another nut or washer, and tighten anew.</b
+						)}. Use another nut or washer and tighten again.</b
 					>
 				{:else if answer.torqueNm !== undefined}
 					That makes {formatQuantity(answer.torqueNm, units().torque)}.

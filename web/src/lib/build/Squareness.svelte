@@ -26,7 +26,7 @@
 	const answer = $derived.by(() => {
 		const read = typed.map((text) => (text.trim() === '' ? undefined : parseQuantity(text, units().length)));
 		const wrong = read.find((one) => one?.kind === 'problem');
-		if (wrong?.kind === 'problem') return { problem: quantitySentence(wrong.problem, 'Type the depth there.') };
+		if (wrong?.kind === 'problem') return { problem: quantitySentence(wrong.problem, 'Type the depth.') };
 		const readings = read.flatMap((one, i) =>
 			one?.kind === 'quantity' ? [{ atDeg: clock[i][0], depthMm: one.base }] : []
 		);
@@ -35,13 +35,13 @@
 	const hour = (deg: number) => Math.round(deg / 30) % 12 || 12;
 	const words = $derived(
 		answer && !('problem' in answer)
-			? `Sits ${formatQuantity(answer.depthMm, units().length)} deep, out of square by ${formatQuantity(answer.outOfSquareMm, units().length)}${answer.outOfSquareMm > SQUARE_MM ? `, deepest at ${hour(answer.deepestDeg)} o’clock` : ''}`
+			? `Depth ${formatQuantity(answer.depthMm, units().length)}, out of square by ${formatQuantity(answer.outOfSquareMm, units().length)}${answer.outOfSquareMm > SQUARE_MM ? `, deepest at ${hour(answer.deepestDeg)} o’clock` : ''}`
 			: ''
 	);
 </script>
 
 <div class="square" role="group" aria-label="Depth and squareness">
-	<span>Depth below the face, {unitLabel(units().length)}, at</span>
+	<span>Depth below the face ({unitLabel(units().length)}) at</span>
 	{#each clock as [, name], i (name)}
 		<label for="{id}-{i}">{name}</label>
 		<input id="{id}-{i}" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={typed[i]} />
@@ -54,11 +54,11 @@
 				{#if answer.restMm !== undefined}<span class="soft"
 						>{formatNumber(answer.restMm, 3)} mm are left beside a flat ring.</span
 					>{/if}
-				The maker’s sheet says how much may be.
-				<button type="button" class="btn" onclick={() => onkeep(`${words}.`)}>Keep with the part</button>
+				The maker’s sheet states the limit.
+				<button type="button" class="btn" onclick={() => onkeep(`${words}.`)}>Save with the part</button>
 			{/if}
 		</p>
-	{:else}<p class="soft">Three places at least.</p>{/if}
+	{:else}<p class="soft">Measure at least three places.</p>{/if}
 </div>
 
 <style>

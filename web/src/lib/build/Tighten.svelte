@@ -118,7 +118,7 @@
 	<div class="now">
 		<b>{placeName(place.station.name, place.cylinder)}</b>
 		{#if !isIn}
-			<p class="soft">Start {fastening.bolts.length > 1 ? 'them' : 'it'} by hand first: threads cross easily.</p>
+			<p class="soft">Start {fastening.bolts.length > 1 ? 'them' : 'it'} by hand first to avoid crossed threads.</p>
 		{:else if next}
 			<p>
 				{fastening.bolts.length > 1 ? `Bolt ${numbers.get(next.bolt)}, pass` : 'Pass'}
@@ -135,7 +135,7 @@
 					stretched bolt is replaced.
 				</p>{/if}
 			<button type="button" class="btn main" disabled={locked} onclick={() => record()}
-				>{target ? 'The wrench let go' : 'It is tight'}{fastening.bolts.length > 1
+				>{target ? 'Wrench clicked' : 'Tight'}{fastening.bolts.length > 1
 					? `: bolt ${numbers.get(next.bolt)}`
 					: ''}</button
 			>
@@ -159,10 +159,10 @@
 			{/if}
 			{#if target}
 				<button type="button" class="btn" disabled={locked} onclick={() => record(undefined, true)}
-					>No wrench at hand: tightened by feel</button
+					>No wrench: tightened by feel</button
 				>
 				<div class="read">
-					<label for={id}>or it reads, {unitLabel(units().torque)}</label>
+					<label for={id}>Reading ({unitLabel(units().torque)})</label>
 					<input
 						{id}
 						class="input"
@@ -174,13 +174,13 @@
 						aria-invalid={problem !== ''}
 						onkeydown={(event) => event.key === 'Enter' && take()}
 					/>
-					<button type="button" class="btn" disabled={locked} onclick={take}>Take</button>
+					<button type="button" class="btn" disabled={locked} onclick={take}>Enter</button>
 					<button
 						type="button"
 						class="btn"
 						aria-pressed={listening}
 						disabled={locked}
-						onclick={() => ([listening, wrenchSays] = [!listening, ''])}>From the wrench</button
+						onclick={() => ([listening, wrenchSays] = [!listening, ''])}>Read from wrench</button
 					>
 				</div>
 				{#if wrenchSays}<p class="wrong" role="alert">{wrenchSays}</p>{/if}
@@ -188,8 +188,9 @@
 			{#if asked}
 				<div class="asked" role="alert">
 					<p class="wrong">
-						{formatQuantity(toBase(asked.digits, asked.unit), asked.unit)} is not what this bolt wants; the same number in
-						{unitLabel(asked.suspect)} would be. Which does the wrench show?
+						{formatQuantity(toBase(asked.digits, asked.unit), asked.unit)} is outside the range of this bolt. The same number
+						in
+						{unitLabel(asked.suspect)} is within it. Which unit does the wrench show?
 					</p>
 					<button type="button" class="btn" onclick={() => takeAs(asked!.suspect)}>{unitLabel(asked.suspect)}</button>
 					<button type="button" class="btn" onclick={() => takeAs(asked!.unit)}>{unitLabel(asked.unit)}</button>
@@ -205,8 +206,8 @@
 			{#if fastening.slots}<SlotAhead {fastening} />{/if}
 		{/if}
 		{#if last && !locked}
-			<button type="button" class="btn" onclick={() => bench.withdraw(last, 'not tightened after all')}
-				>Take back bolt {numbers.get(last.payload.bolt)}, pass {last.payload.pass + 1}</button
+			<button type="button" class="btn" onclick={() => bench.withdraw(last, 'not tightened')}
+				>Undo bolt {numbers.get(last.payload.bolt)}, pass {last.payload.pass + 1}</button
 			>
 		{/if}
 		<ClampLoad {fastening} />

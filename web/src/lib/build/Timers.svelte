@@ -49,7 +49,7 @@
 </script>
 
 {#if timers.length > 0}
-	<div class="timers" role="timer" aria-label="Times that run out" bind:clientHeight={height}>
+	<div class="timers" role="timer" aria-label="Sealant timers" bind:clientHeight={height}>
 		{#each timers as { job, step, pump, todo, until } (job + step)}
 			<a href="/jobs/{job}/build" class:over={until <= now}
 				><b class="figures">{timeLeft(until, now)}</b> {pump}: {todo}</a

@@ -19,17 +19,17 @@
 </script>
 
 <div class="turns" role="group" aria-label="Turned past hand-tight">
-	<span>Hand-tight, then on by</span>
+	<span>Turned past hand-tight</span>
 	{#each steps as deg (deg)}
 		<button type="button" class="btn" disabled={deg > left} onclick={() => turn([...turned, deg])}>{deg}°</button>
 	{/each}
 	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => turn(turned.slice(0, -1))}
-		>Not that one</button
+		>Undo last</button
 	>
-	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => turn([])}>Hand-tight again</button>
+	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => turn([])}>Start again</button>
 	<span role="status"
 		><b class="figures">{formatNumber(total)}°</b> of {formatNumber(mostDeg)}°{left <= 0
-			? ': no further, it crushes what lies below.'
+			? '. Stop here: more crushes the parts below.'
 			: total > 0
 				? `, ${formatNumber(left)}° left`
 				: ''}</span

@@ -42,7 +42,7 @@
 	{/each}
 	{#if !locked}<Choices {bench} {part} {proposed} {byEye} {ondecided} />{/if}
 	<button type="button" class="btn" aria-expanded={arithmetic} onclick={() => (arithmetic = !arithmetic)}
-		>The arithmetic, step by step</button
+		>Calculation step by step</button
 	>
 	{#if arithmetic}
 		{#await import('$lib/judge/Arithmetic.svelte') then { default: Arithmetic }}

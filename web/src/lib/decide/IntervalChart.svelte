@@ -73,7 +73,7 @@
 <div
 	class="chart"
 	role="img"
-	aria-label="Cost per 1000 hours over the interval; least at {formatNumber(best.hours)} hours, {formatNumber(
+	aria-label="Cost per 1000 hours over the interval; lowest at {formatNumber(best.hours)} hours, {formatNumber(
 		best.per1000h
 	)} {currency}."
 >

@@ -106,7 +106,7 @@
 		},
 		{
 			key: 'stop',
-			head: 'Stops it, reused / new',
+			head: 'Unplanned stop, reused / new',
 			number: true,
 			of: ({ one }) => one.reused.stop,
 			cell: stopCell,
@@ -157,7 +157,7 @@
 		type="button"
 		class="btn decide"
 		aria-expanded={opened === row.one.id}
-		aria-label="{row.one.decided ? `${verdictName[row.one.decided]} stands` : 'Decide'}: {nameOf(row)}"
+		aria-label="{row.one.decided ? `Decided: ${verdictName[row.one.decided]}` : 'Decide'}: {nameOf(row)}"
 		onclick={() => (opened = opened === row.one.id ? undefined : row.one.id)}
 		>{row.one.decided ? verdictName[row.one.decided] : 'Decide'} ▾</button
 	>
@@ -177,11 +177,11 @@
 {#snippet unlooked()}
 	{@const open = rows.filter(({ part }) => !part.looked).length}
 	{#if open > 0}<p class="soft">
-			{open} parts are not looked at yet and stand last: they count as such parts usually are at their age.
+			{open} parts are not inspected yet (listed last). They count at the average condition for their age.
 		</p>{/if}
 {/snippet}
 <DataTable
-	label="The set"
+	label="Parts"
 	{rows}
 	{columns}
 	idOf={({ one }) => one.id}

@@ -18,8 +18,8 @@
 </script>
 
 {#if unit.triggers.length + answers.length > 0}
-	<section class="sheet" aria-label="The unit in question">
-		<h2>Stop: decide on the unit before buying parts</h2>
+	<section class="sheet" aria-label="Repair or replace the unit">
+		<h2>Stop: decide on the unit before you buy parts</h2>
 		<ul>
 			{#each answers as { question, answer, cylinder, means } (`${question}/${cylinder}`)}
 				<li>{placeName(question, cylinder ?? 0)}: {answer}. {'unit' in means ? means.unit : ''}</li>
@@ -33,17 +33,18 @@
 		{#if unit.comparison}
 			{@const { says, byRule, repairCost, hoursLeft, repairPer1000h, newPer1000h } = unit.comparison}
 			<p>
-				<b>{says === 'stop' ? 'Replace the unit' : 'Repair it'}</b>{byRule ? ', by your shop’s rule' : ''}: this rebuild
+				<b>{says === 'stop' ? 'Replace the unit' : 'Repair the unit'}</b>{byRule ? ' (shop rule)' : ''}. This rebuild
 				costs
 				<span class="figures">{money(repairCost)}</span>, over
-				<span class="figures">{formatNumber(hoursLeft)} h</span> that are taken to be left
+				<span class="figures">{formatNumber(hoursLeft)} h</span> of assumed remaining life
 				<span class="figures">{money(repairPer1000h)}</span> per 1000 h; a new unit
 				<span class="figures">{money(newPer1000h)}</span> per 1000 h.
 			</p>
 			<p class="soft">
-				The hours left are your shop’s assumption (under Shop). Wear parts cost both alike and are left out.
+				The remaining life is an assumption of your shop (see Shop). Wear parts cost the same in both cases and are left
+				out.
 			</p>
-		{:else}<p class="soft">The sheet prices no new unit: nothing is weighed here.</p>{/if}
+		{:else}<p class="soft">The sheet has no price for a new unit, so there is no comparison.</p>{/if}
 	</section>
 {/if}
 

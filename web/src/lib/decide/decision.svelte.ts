@@ -87,7 +87,7 @@ export class DecisionState {
 
 	#fail(cause: unknown): void {
 		const why = cause instanceof Error ? cause.message : String(cause);
-		this.problem = `The set could not be worked out (${why}). Each part can still be decided by itself.`;
+		this.problem = `The set could not be calculated (${why}). You can still decide each part.`;
 		this.#busy = false;
 		this.seeking = false;
 	}

@@ -16,5 +16,5 @@
 	<DayField name="calibratedOn" label="Calibrated on" bind:value={typed.calibratedOn} errors={errors.calibratedOn} />
 	<DayField name="dueOn" label="Due on" bind:value={typed.dueOn} errors={errors.dueOn} />
 	<Field name="expandedU" label="Expanded uncertainty U" bind:value={typed.expandedU} errors={errors.expandedU} />
-	<Field name="k" label="with coverage factor k" bind:value={typed.k} errors={errors.k} />
+	<Field name="k" label="Coverage factor k" bind:value={typed.k} errors={errors.k} />
 </div>

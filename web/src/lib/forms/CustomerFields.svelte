@@ -13,5 +13,5 @@
 </script>
 
 <Field name="customer" label="Customer" bind:value={customer} errors={errors.customer} />
-<Field name="orderNumber" label="Their order number" bind:value={orderNumber} errors={errors.orderNumber} />
-<DayField name="promisedOn" label="Promised for" bind:value={promisedOn} errors={errors.promisedOn} />
+<Field name="orderNumber" label="Customer’s order number" bind:value={orderNumber} errors={errors.orderNumber} />
+<DayField name="promisedOn" label="Promised date" bind:value={promisedOn} errors={errors.promisedOn} />

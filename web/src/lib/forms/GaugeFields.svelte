@@ -36,7 +36,7 @@
 	/>
 	<Field
 		name="resolution"
-		label="Resolution, {unit}"
+		label="Resolution ({unit})"
 		hint="0.001"
 		bind:value={typed.resolution}
 		errors={errors.resolution}
@@ -44,7 +44,7 @@
 	/>
 	<Field
 		name="repeatability"
-		label="Repeatability s, {unit}"
+		label="Repeatability s ({unit})"
 		hint="0.001"
 		bind:value={typed.repeatability}
 		errors={errors.repeatability}
@@ -52,21 +52,21 @@
 	/>
 	<Field
 		name="repeatabilityDof"
-		label="found from so many readings less one"
+		label="Degrees of freedom"
 		bind:value={typed.repeatabilityDof}
 		errors={errors.repeatabilityDof}
 		{disabled}
 	/>
 	<Field
 		name="reproducibility"
-		label="Reproducibility s, {unit}"
+		label="Reproducibility s ({unit})"
 		bind:value={typed.reproducibility}
 		errors={errors.reproducibility}
 		{disabled}
 	/>
 	<Field
 		name="expansion"
-		label="Thermal expansion, 10⁻⁶/K"
+		label="Thermal expansion (10⁻⁶/K)"
 		bind:value={typed.expansion}
 		errors={errors.expansion}
 		{disabled}

@@ -7,6 +7,6 @@ export const attachSchema = z.object({
 		.string()
 		.regex(/^(sheet|(step|station)\/[A-Za-z0-9]{1,60})$/, 'Choose where it belongs.')
 		.default('sheet'),
-	name: nameField('Say what it shows, in a few words.', 120),
+	name: nameField('Type a short title.', 120),
 	file: z.string().default('')
 });

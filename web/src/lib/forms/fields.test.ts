@@ -80,7 +80,7 @@ describe('forms', () => {
 		for (const change of [{ acceptBad: '50' }, { acceptBad: 'x' }, { intervalHours: '60000' }, { lifeLeftShare: '0' }])
 			expect(policyFormSchema.safeParse({ ...typed, ...change }).success).toBe(false);
 		expect(policyFormSchema.safeParse({ ...typed, intervalHours: '1,200' }).error?.issues[0].message).toContain(
-			'can be'
+			'can mean'
 		);
 	});
 });

@@ -11,19 +11,16 @@ const coverage = { least: 1, most: 10 };
 
 /** What a gauge is worth, in the unit in which its kind reads. */
 const facts = {
-	name: nameField('Give it the name that stands on it.', 80),
-	kind: z.enum(gaugeKinds, 'Choose what kind of gauge it is.'),
-	resolution: numberField(step, 'Type the smallest step that it shows.'),
+	name: nameField('Type the name on the gauge.', 80),
+	kind: z.enum(gaugeKinds, 'Choose the kind of gauge.'),
+	resolution: numberField(step, 'Type the smallest step of the display.'),
 	repeatability: numberField(
 		spread,
-		'Type the standard deviation of repeated readings; 0 where it is in its certificate.'
+		'Type the standard deviation of repeated readings, or 0 if the certificate includes it.'
 	),
-	repeatabilityDof: numberField(dof, 'Type of how many readings less one that was found.'),
-	reproducibility: numberField(
-		spread,
-		'Type how far two people differ, as a standard deviation; 0 where nobody knows.'
-	),
-	expansion: numberField(expansion, 'Type its thermal expansion; steel has 11.5.')
+	repeatabilityDof: numberField(dof, 'Type the number of repeated readings minus one.'),
+	reproducibility: numberField(spread, 'Type the standard deviation between two people, or 0 if unknown.'),
+	expansion: numberField(expansion, 'Type the thermal expansion. Steel has 11.5.')
 };
 const certificate = {
 	calibratedOn: dayField,
@@ -32,7 +29,7 @@ const certificate = {
 	k: numberField(coverage, 'Type the coverage factor of the certificate, most often 2.'),
 	certificate: nameField('Type the number of the certificate.', 120)
 };
-const later = { message: 'It is due after it was calibrated.', path: ['dueOn'] };
+const later = { message: 'The due date must be after the calibration date.', path: ['dueOn'] };
 
 export const gaugeFactsSchema = z.object(facts);
 export const certificateSchema = z.object(certificate).refine(({ calibratedOn, dueOn }) => dueOn > calibratedOn, later);

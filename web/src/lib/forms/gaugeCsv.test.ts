@@ -36,9 +36,9 @@ describe('readGauges', () => {
 		expect(gauges[0].facts.expansionPerKelvin).toBeCloseTo(11.5e-6, 12);
 	});
 	it.each([
-		['kind: Choose what kind', { kind: 'telescope' }],
+		['kind: Choose the kind', { kind: 'telescope' }],
 		['“one” is not a number', { resolution: 'one' }],
-		['due after it was calibrated', { dueOn: '2025-01-01' }],
+		['must be after the calibration date', { dueOn: '2025-01-01' }],
 		['Choose a day', { calibratedOn: '31.12.2025' }],
 		['from 1 to 10', { k: '0' }],
 		['expandedU', { expandedU: '9'.repeat(400) }]

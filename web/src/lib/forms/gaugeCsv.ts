@@ -42,7 +42,7 @@ export function readGauges(text: string): ReadGauges {
 			const [issue] = parsed.error.issues;
 			faults.push({ line, message: `${String(issue.path[0] ?? '')}: ${issue.message}` });
 		} else if (gauges.has(parsed.data.name))
-			faults.push({ line, message: `“${parsed.data.name}” stands there twice.` });
+			faults.push({ line, message: `“${parsed.data.name}” is in the list twice.` });
 		else gauges.set(parsed.data.name, newGaugeOf(parsed.data));
 	});
 	if (data.length > MOST_GAUGES)

@@ -14,7 +14,7 @@ export function keptForm<T extends Record<string, unknown>, M = string>(
 	const kept = superForm<T, M>(form, {
 		resetForm: false,
 		clearOnSubmit: 'errors-and-message',
-		taintedMessage: 'What is typed here is not kept yet. Leave the page?',
+		taintedMessage: 'Your changes are not saved yet. Leave the page?',
 		onSubmit: () => {
 			sent = structuredClone(get(kept.form));
 		},

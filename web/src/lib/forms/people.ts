@@ -8,7 +8,7 @@ const role = z.enum(roles, 'Choose a role.');
 
 export const inviteSchema = z.object({
 	name,
-	email: z.email('Type an e-mail address: it is what one signs in with.').max(200),
+	email: z.email('Type the e-mail address for signing in.').max(200),
 	role
 });
 export const personSchema = z.object({ person: z.string().min(1).max(64), name, role });

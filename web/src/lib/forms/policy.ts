@@ -17,20 +17,17 @@ const ranges = {
 	liftAloneKg: { least: 1, most: 100 }
 } as const;
 
-const risk = 'Type a risk between 0 and 50 per cent, such as 5.';
+const risk = 'Type a risk between 0 and 50 %, such as 5.';
 /** The shop's rules as they are typed: choices as they are kept, figures as text. */
 export const policyFormSchema = z.object({
 	...policySchema.shape,
 	acceptBad: rangeField(ranges.acceptBad, risk),
 	scrapGood: rangeField(ranges.scrapGood, risk),
-	acceptWearOut: rangeField(ranges.acceptWearOut, 'Type a chance between 0 and 100 per cent, such as 10.'),
-	lifeLeftShare: rangeField(ranges.lifeLeftShare, 'Type a share above 0 and up to 100 per cent, such as 20.'),
+	acceptWearOut: rangeField(ranges.acceptWearOut, 'Type a chance between 0 and 100 %, such as 10.'),
+	lifeLeftShare: rangeField(ranges.lifeLeftShare, 'Type a share above 0 and up to 100 %, such as 20.'),
 	intervalHours: rangeField(ranges.intervalHours, 'Type the hours as a number up to 50 000, such as 2000.'),
 	downtimeCost: rangeField(ranges.downtimeCost, 'Type the cost of an unplanned stop as a number from 0.'),
-	liftAloneKg: rangeField(
-		ranges.liftAloneKg,
-		'Type the most that one person lifts as a number from 1 to 100, such as 20.'
-	)
+	liftAloneKg: rangeField(ranges.liftAloneKg, 'Type the lifting limit as a number from 1 to 100, such as 20.')
 });
 type Typed = ReturnType<typeof policyFormSchema.parse>;
 

@@ -17,7 +17,7 @@ const optional = text.default('');
 export const receiveSchema = z
 	.object({
 		pump: z.string().refine((id) => id === 'new' || z.uuid().safeParse(id).success, {
-			message: 'Choose the pump, or “A pump we do not know yet”.'
+			message: 'Choose the pump or “New pump”.'
 		}),
 		/** The chosen pump in words, so that it stands there again. */
 		pumpLine: optional,
@@ -60,7 +60,7 @@ export const receiveSchema = z
 	})
 	.refine(({ complaint, complaints }) => complaint !== '' || complaints !== '', {
 		path: ['complaint'],
-		message: 'Say what it came in for: without the complaint nothing can be traced.'
+		message: 'Choose or describe the complaint. Failures cannot be traced without it.'
 	});
 export type Received = z.infer<typeof receiveSchema>;
 

@@ -59,7 +59,7 @@
 			</dl>
 			<p class="soft">{stepMethod(step)}</p>
 		</li>
-	{:else}<li class="soft">No figures yet: the verdict follows from the look and the sheet alone.</li>{/each}
+	{:else}<li class="soft">No calculation yet. The verdict follows from the inspection and the sheet.</li>{/each}
 </ol>
 
 <style>

@@ -49,14 +49,14 @@
 				>{standing ? 'proposed: ' : ''}{verdictName[proposed]}</span
 			>
 		</h2>
-		<button type="button" class="btn" aria-haspopup="dialog" onclick={onmore}>Why, in full</button>
+		<button type="button" class="btn" aria-haspopup="dialog" onclick={onmore}>Full explanation</button>
 	</header>
 	{#if !locked}
 		{#key part.cell.part}<Choices bind:this={choices} {bench} {part} {proposed} {byEye} entered {ondecided} />{/key}
 	{/if}
 	{#if standing}
 		<p class="standing">
-			<b>{verdictName[standing.payload.verdict]}</b> stands: {bench.bench.people[standing.by] ?? 'somebody'}, {shortTime(
+			<b>{verdictName[standing.payload.verdict]}</b> stands: {bench.bench.people[standing.by] ?? 'unknown'}, {shortTime(
 				standing.at
 			)}{standing.payload.why ? ` — “${standing.payload.why}”` : ''}{part.record.decisions.length > 1
 				? `; ${part.record.decisions.length - 1} before it`
@@ -88,10 +88,10 @@
 	{/if}
 	{#if reasons.length > MOST_REASONS || measured.length > 1}
 		<p class="soft rest">
-			{reasons.length > MOST_REASONS ? `${reasons.length - MOST_REASONS} lighter reasons` : ''}{reasons.length >
+			{reasons.length > MOST_REASONS ? `${reasons.length - MOST_REASONS} more reasons` : ''}{reasons.length >
 				MOST_REASONS && measured.length > 1
 				? ' and '
-				: ''}{measured.length > 1 ? `${measured.length - 1} more sizes` : ''} under “Why, in full”.
+				: ''}{measured.length > 1 ? `${measured.length - 1} more sizes` : ''} in the full explanation.
 		</p>
 	{/if}
 </section>

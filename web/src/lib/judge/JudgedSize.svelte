@@ -31,21 +31,21 @@
 		const found = judged.settlement;
 		if (!found) return [];
 		const more = found.moreReadings;
-		const own = more ? [`${more} more reading${more > 1 ? 's' : ''} at this place would settle it`] : [];
+		const own = more ? [`${more} more reading${more > 1 ? 's' : ''} at this place would decide it`] : [];
 		const others = found.gauges.map(({ id, readings }) => {
 			const name = bench.bench.gauges.find((gauge) => gauge.id === id)?.name;
-			return `${readings} reading${readings > 1 ? 's' : ''} with ${name} would settle it`;
+			return `${readings} reading${readings > 1 ? 's' : ''} with ${name} would decide it`;
 		});
 		return own.length + others.length > 0
 			? [...own, ...others]
-			: ['No gauge of the shop would settle it within reason: decide by eye, and say why'];
+			: ['No gauge of your shop can decide it. Judge by eye and write the reason'];
 	});
 	const sources = {
 		repeatability: 'repeatability',
 		resolution: 'resolution',
 		calibration: 'calibration',
 		temperature: 'temperature',
-		reproducibility: 'who measures'
+		reproducibility: 'operator'
 	};
 </script>
 
@@ -60,17 +60,17 @@
 	>
 </p>
 {#if outlook}<OddsOfWear sheet={judged.sheet} {outlook} {age} />{/if}
-{#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays.</p>{/each}
+{#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays the same.</p>{/each}
 {#if judged.worst.outlier !== undefined}<p class="doubt">
 		One reading there does not fit the others ({formatQuantity(judged.worst.readings[judged.worst.outlier], unit)}):
 		read it again.
 	</p>{/if}
 {#if judged.gauge?.facts.overdue}<p class="doubt">
-		{judged.gauge.name}: calibration overdue, so its certificate counts twice here and the report says so.
+		{judged.gauge.name}: calibration overdue (uncertainty doubled; stated in the report).
 	</p>{/if}
 <Shape size={judged} />
 <details>
-	<summary>Where the uncertainty comes from: mostly {sources[dominantLine(judged.budget).line.source]}</summary>
+	<summary>Sources of uncertainty: mostly {sources[dominantLine(judged.budget).line.source]}</summary>
 	<table class="table">
 		<thead
 			><tr><th>Source</th><th class="number">u</th><th class="number">share</th><th class="number">dof</th></tr></thead
@@ -88,9 +88,9 @@
 	</table>
 	<p class="soft">
 		Combined {formatDifference(judged.budget.u, unit, unit === 'in' ? 5 : 4)}, k = {formatNumber(judged.budget.k, 2)} (JCGM
-		100). {judged.gauge ? judged.gauge.name : 'No gauge named: a shop caliper is assumed'}.
+		100). {judged.gauge ? judged.gauge.name : 'No gauge chosen; a shop caliper is assumed'}.
 		{judged.budget.contributions.some(({ source }) => source === 'temperature')
-			? 'Temperatures are taken as known within ± 2 K; without one typed, as 20 °C.'
+			? 'Temperatures are assumed known within ± 2 K, or 20 °C if none is typed.'
 			: ''}
 	</p>
 </details>

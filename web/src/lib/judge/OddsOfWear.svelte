@@ -21,14 +21,14 @@
 	const odds = $derived(outlook.odds);
 	const basis = $derived.by((): string => {
 		const { from, worth, lives, parts } = outlook.basis;
-		const prior = `${from === 'sheet' ? 'the model sheet’s prior' : 'our own prior for this type of part'}, worth ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'}`;
+		const prior = `${from === 'sheet' ? 'the prior of the model sheet' : 'the general prior for this type of part'} (weight ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'})`;
 		return parts === 0
-			? `${prior}, and its own wear; no such part is on record`
-			: `its own wear, ${parts} parts on record that are worth ${formatNumber(lives, lives < 10 ? 1 : 0)} lives, and ${prior}`;
+			? `${prior} and its own wear; no such part in the history`
+			: `its own wear, ${parts} parts in the history (weight ${formatNumber(lives, lives < 10 ? 1 : 0)} lives) and ${prior}`;
 	});
 	const unknownAge = $derived.by(() => {
 		if (age.kind === 'known') return '';
-		return `Its age is not on record: taken as the pump’s with even odds, else as anything from ${formatNumber(age.seenFor)} to ${formatNumber(age.atMost)} h.`;
+		return `Age unknown. Assumed: half as old as the pump, half between ${formatNumber(age.seenFor)} and ${formatNumber(age.atMost)} h.`;
 	});
 </script>
 

@@ -24,25 +24,25 @@
 </script>
 
 {#await before}
-	<p class="soft">Looking it up …</p>
+	<p class="soft">Loading …</p>
 {:then lives}
 	<ol>
 		{#each lives as life (life.part)}
 			<li>
-				<b>{life.removedHours === null ? 'On the mat now' : lifeEndName[life.endReason!]}</b>
+				<b>{life.removedHours === null ? 'In this job' : lifeEndName[life.endReason!]}</b>
 				<span class="figures">{life.removedHours === null ? '' : hours(life.fittedHours, life.removedHours)}</span>
 				<span class="soft"
 					>{life.fittedHours === null
-						? 'fitted before the record began'
+						? 'fitted before the history began'
 						: `fitted at ${formatNumber(life.fittedHours)} h`}{life.patterns.length > 0
 						? `; ${life.patterns.map((pattern) => patternName(pattern as PatternKey)).join(', ')}`
 						: ''}</span
 				>
 			</li>
-		{:else}<li class="soft">Nothing is on record of this place yet.</li>{/each}
+		{:else}<li class="soft">No history of this place yet.</li>{/each}
 	</ol>
 {:catch}
-	<p class="soft">It could not be looked up just now: the network does not answer.</p>
+	<p class="soft">Could not be loaded. Check the connection.</p>
 {/await}
 
 <style>

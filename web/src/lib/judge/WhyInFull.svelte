@@ -71,14 +71,14 @@
 						{/each}
 						{#if bench.bench.policy.school === 'leastCost'}
 							<p class="soft small">
-								Least expected cost is weighed over the whole set, under <a href="/jobs/{bench.bench.job.id}/decide"
+								Lowest expected cost considers the whole set, under <a href="/jobs/{bench.bench.job.id}/decide"
 									>Decide</a
 								>; here the part is judged by its own condition.
 							</p>
 						{/if}
 						{#each part.record.decisions.toReversed() as one, index (one.id)}
 							<p class:soft={index > 0} class="small">
-								{index === 0 ? 'Stands' : 'Before'}: {verdictName[one.payload.verdict]}, {nameOf(one.by)}, {shortTime(
+								{index === 0 ? 'Current' : 'Earlier'}: {verdictName[one.payload.verdict]}, {nameOf(one.by)}, {shortTime(
 									one.at
 								)}{one.payload.why ? ` — “${one.payload.why}”` : ''}
 							</p>
@@ -93,17 +93,17 @@
 									>{/if}
 								<span class="soft"
 									>{one.characteristic.name}{one.value === undefined
-										? ': too few places yet to work its form out'
+										? ': too few places to calculate its form'
 										: ', 95 %; no limit of its own'}</span
 								>
 							</p>
 						{/each}
 						<Figures figures={part.judgement.figures} />
-						<h3>This place before</h3>
+						<h3>Earlier parts at this place</h3>
 						<PlaceBefore job={bench.bench.job.id} station={part.station} cylinder={part.cell.cylinder} />
 					</div>
 					<div>
-						<h3>The arithmetic, step by step</h3>
+						<h3>Calculation step by step</h3>
 						<Arithmetic {input} judgement={part.judgement} />
 					</div>
 				</div>

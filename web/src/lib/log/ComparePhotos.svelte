@@ -65,7 +65,7 @@
 				newPart: of === 'newPart'
 			}));
 		} catch {
-			problem = 'Photographs of other jobs could not be looked up: the network does not answer.';
+			problem = 'Photographs of other jobs could not be loaded. Check the connection.';
 		}
 	}
 </script>
@@ -84,15 +84,15 @@
 				</header>
 				{#if all.length === 0}
 					<p>
-						No photograph yet. Take one of this part and one of a new part beside it. A new part’s photograph is offered
-						at every later rebuild of this model.
+						No photographs yet. Take one of this part and one of a new part. The photograph of a new part is shown at
+						every later rebuild of this model.
 					</p>
 				{:else}
 					<div class="pair">
 						{#each [left, right] as one, side (side)}
 							<figure>
 								{#if one}<img src={one.src} alt={one.label} />
-								{:else}<p class="soft">Nothing to compare with yet. Photograph a new part.</p>{/if}
+								{:else}<p class="soft">Nothing to compare yet. Photograph a new part.</p>{/if}
 								<figcaption>
 									{#each all as other (other.key)}
 										<button

@@ -27,7 +27,7 @@
 
 {#if elsewhere.length > 0}
 	<p class="waits" role="status">
-		{outbox.status === 'offline' ? 'No connection. ' : ''}Waiting in this browser to be sent:
+		{outbox.status === 'offline' ? 'Offline. ' : ''}Waiting to be sent:
 		{#each elsewhere as [job, { pump, count }], i (job)}{i > 0 ? ', ' : ' '}<a href="/jobs/{job}/inspect"
 				>{count} {count === 1 ? 'entry' : 'entries'} for {pump}</a
 			>{/each}.
@@ -42,7 +42,7 @@
 			)}. {why(one)}
 		</p>
 		<button type="button" class="btn" onclick={() => void outbox.sendAgain(one)}>Send again</button>
-		<button type="button" class="btn" onclick={() => void outbox.discard(one)}>Understood</button>
+		<button type="button" class="btn" onclick={() => void outbox.discard(one)}>Discard</button>
 	</div>
 {/each}
 

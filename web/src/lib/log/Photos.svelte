@@ -60,7 +60,7 @@
 
 <div class="photos">
 	{#each photos as photo (photo.id)}
-		{@const label = `${photo.payload.of === 'newPart' ? 'New part, photograph' : 'Photograph'} by ${bench.bench.people[photo.by] ?? 'somebody'}, ${shortTime(photo.at)}`}
+		{@const label = `${photo.payload.of === 'newPart' ? 'New part, photograph' : 'Photograph'} by ${bench.bench.people[photo.by] ?? 'unknown'}, ${shortTime(photo.at)}`}
 		<button type="button" class="btn small" onclick={() => (large = photo.id)}>
 			<img src={sources[photo.payload.sha256]} alt={label} width="72" height="54" />
 			{#if photo.payload.of === 'newPart'}<span aria-hidden="true">new</span>{/if}
@@ -92,7 +92,7 @@
 	{/each}
 	{#if !locked}
 		{@render camera(part ? 'Photograph of this part' : 'Photograph of the pump', 'Photograph', false)}
-		{#if part}{@render camera('Photograph of a new part, to compare with', 'A new one', true)}{/if}
+		{#if part}{@render camera('Photograph of a new part for comparison', 'New part', true)}{/if}
 	{/if}
 	{#if part}<ComparePhotos {bench} {part} {photos} {sources} />{/if}
 </div>

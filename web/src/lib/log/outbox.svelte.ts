@@ -248,5 +248,7 @@ class SignedOut extends Error {}
 async function messageOf(response: Response): Promise<string> {
 	const said: unknown = await response.json().catch(() => undefined);
 	const message = typeof said === 'object' && said !== null && 'message' in said ? said.message : undefined;
-	return typeof message === 'string' ? message : `The server would not take it (${response.status}).`;
+	return typeof message === 'string'
+		? message
+		: `The server rejected it (${response.status}). Reload the page and try again.`;
 }

@@ -19,7 +19,7 @@
 </script>
 
 {#if pictures}
-	<div class="grades" role="group" aria-label="How far it has gone">
+	<div class="grades" role="group" aria-label="Severity">
 		{#each [1, 2, 3] as const as grade (grade)}
 			<button
 				type="button"

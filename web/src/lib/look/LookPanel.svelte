@@ -54,7 +54,7 @@
 		{#if part.station.lookFor && shown === 'patterns'}
 			<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>
 		{/if}
-		<span class="faces" role="group" aria-label="What stands here">
+		<span class="faces" role="group" aria-label="Shown here">
 			{#if part.station.surface}
 				<button
 					type="button"

@@ -152,8 +152,8 @@
 {/snippet}
 
 <section aria-label="Surface">
-	<h3>Surface, unrolled</h3>
-	<div class="tools" role="group" aria-label="What to paint">
+	<h3>Unrolled surface</h3>
+	<div class="tools" role="group" aria-label="Mark to draw">
 		{#each shapes as [key, name] (key)}
 			<button type="button" class="btn" aria-pressed={shape === key} disabled={locked} onclick={() => (shape = key)}
 				>{name}</button
@@ -205,7 +205,7 @@
 			<dt>Sealing stroke touched</dt>
 			<dd class="figures">{formatProbability(statistics.strokeShare)}</dd>
 			{#if statistics.areaShare > 0}
-				<dt>Area of it</dt>
+				<dt>Area touched</dt>
 				<dd class="figures">{formatProbability(statistics.areaShare)}</dd>
 			{/if}
 			<dt>Longest unbroken score</dt>
@@ -215,25 +215,25 @@
 				<dd class="figures">
 					{formatNumber(statistics.direction.meanDeg)}°, resultant {formatNumber(statistics.direction.resultant, 2)}
 				</dd>
-				<dt>Chance of it without a side</dt>
+				<dt>Chance if not one-sided</dt>
 				<dd class="figures">
 					{statistics.direction.p === undefined ? 'too few marks' : formatProbability(statistics.direction.p)}
 				</dd>
 			{:else}<dt>Side</dt>
-				<dd>none: all round</dd>{/if}
+				<dd>none (all around)</dd>{/if}
 		</dl>
 		{#if together}<p class="soft">
-				{sides.length} cylinders are marked on one side: {together.resultant > 0.9
-					? `the same one, ${formatNumber(together.meanDeg)}°. That points to head or guides out of line`
-					: 'not the same one. That points to each cylinder’s own rod or guide'}.
+				{sides.length} cylinders are marked on one side, {together.resultant > 0.9
+					? `all at about ${formatNumber(together.meanDeg)}°. This points to a misaligned head or guides`
+					: 'at different angles. This points to the rod or guide of each cylinder'}.
 			</p>{/if}
 		{#if !locked}<button
 				type="button"
 				class="btn"
-				onclick={() => bench.withdraw(part.record.marks.at(-1)!, 'mark taken off')}
-				>Take the last {nameOf(marks.at(-1)!.shape).toLowerCase()} off</button
+				onclick={() => bench.withdraw(part.record.marks.at(-1)!, 'mark removed')}
+				>Remove the last {nameOf(marks.at(-1)!.shape).toLowerCase()}</button
 			>{/if}
-	{:else}<p class="soft">Paint what you see where you see it. The shaded part is where the seal runs.</p>{/if}
+	{:else}<p class="soft">Draw the damage where you see it. The seal runs on the shaded area.</p>{/if}
 </section>
 
 <style>

@@ -22,15 +22,15 @@
 	const acts = $derived<readonly (readonly [says: string, drafts: NewEntry[]])[]>([
 		[
 			part.cell.cylinder === 0
-				? 'Clean: what the pump has one of, the rest of it'
-				: `Clean: the rest of cylinder ${part.cell.cylinder}`,
+				? 'Clean: all other single parts of the pump'
+				: `Clean: all other parts of cylinder ${part.cell.cylinder}`,
 			bench.uncleaned.length > 0 ? [] : cleanAll(row)
 		],
-		[`Clean: ${name}, the rest on every cylinder`, bench.uncleaned.length > 0 ? [] : cleanAll(column)],
-		[`The same patterns: ${name}, on every cylinder`, sameOn(part, others)],
+		[`Clean: ${name}, all other cylinders`, bench.uncleaned.length > 0 ? [] : cleanAll(column)],
+		[`Same damage: ${name}, all cylinders`, sameOn(part, others)],
 		[
 			`Replace: every ${inSentence(partType(part.station.type).name)} on the mat`,
-			renewAll(kind, 'All of this kind renewed together')
+			renewAll(kind, 'All of this kind replaced together')
 		]
 	]);
 
@@ -45,9 +45,10 @@
 		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
 		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-4">
 			<Dialog.Content class="sheet w-full max-w-xl p-5">
-				<Dialog.Title><h2>For many parts at once</h2></Dialog.Title>
+				<Dialog.Title><h2>Several parts</h2></Dialog.Title>
 				<Dialog.Description
-					>Say clean only of what you have seen. The figure is the number of entries; one undo takes them all back.</Dialog.Description
+					>Mark only parts that you have inspected as clean. The figure is the number of entries. One undo removes them
+					all.</Dialog.Description
 				>
 				<div class="my-3 grid gap-2">
 					{#each acts as [says, drafts] (says)}

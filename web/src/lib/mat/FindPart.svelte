@@ -67,7 +67,7 @@
 								<Combobox.ItemText>{nameOf(part)}</Combobox.ItemText>
 								{#if synonyms(part).length > 0}<span class="soft ml-2 text-sm">{synonyms(part).join(', ')}</span>{/if}
 							</Combobox.Item>
-						{:else}<p class="soft p-3">No part of this mat is called that.</p>{/each}
+						{:else}<p class="soft p-3">No part with this name.</p>{/each}
 					</Combobox.Content>
 				</Combobox>
 			</Dialog.Content>

@@ -8,18 +8,15 @@
 	let { onclose }: Props = $props();
 
 	const keys: readonly [string, string][] = [
-		['← → ↑ ↓', 'go from part to part on the mat'],
-		[
-			'Q W E R T',
-			'look: mark the pattern on which the letter stands; again makes it worse, a fourth time takes it off'
-		],
-		['A S D F G', 'the same, second row: by where the key lies, whatever your keyboard writes on it'],
-		['Space', 'clean, nothing found'],
-		['0 … 9 . , −', 'start a reading, whatever is in hand; type a unit behind it if it is not the one shown'],
-		['Enter', 'takes the reading and moves on; then accepts the verdict and goes to the next part'],
-		['Backspace', 'takes your last entry back'],
-		['Home, End', 'first and last station of the row'],
-		['Esc', 'from a field back to the mat'],
+		['← → ↑ ↓', 'move from part to part'],
+		['Q W E R T', 'mark the damage pattern with that letter; again raises the severity, a fourth time removes it'],
+		['A S D F G', 'the same for the second row, by the position of the key'],
+		['Space', 'clean, no damage found'],
+		['0 … 9 . , −', 'start a reading; add a unit if it differs from the one shown'],
+		['Enter', 'saves the reading and moves on; then accepts the verdict and goes to the next part'],
+		['Backspace', 'undoes your last entry'],
+		['Home, End', 'first and last part of the row'],
+		['Esc', 'return from a field to the mat'],
 		['?', 'this list']
 	];
 </script>
@@ -29,7 +26,7 @@
 		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
 		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-4">
 			<Dialog.Content class="sheet max-w-2xl p-5">
-				<Dialog.Title><h2>Keys on the mat</h2></Dialog.Title>
+				<Dialog.Title><h2>Keyboard</h2></Dialog.Title>
 				<Dialog.Description>Everything works by touch as well.</Dialog.Description>
 				<dl class="my-3 grid grid-cols-[9rem_1fr] gap-x-4 gap-y-1">
 					{#each keys as [key, meaning] (key)}
@@ -38,8 +35,8 @@
 					{/each}
 				</dl>
 				<p class="soft">
-					Marks on the mat: dotted, not looked at; ring, reuse; struck through, replace; wave, look again; bracket,
-					handling damage. P is the pressure side, to the left; C the crank side, to the right.
+					Marks on the mat: dotted = not inspected, ring = reuse, struck through = replace, wave = recheck, bracket =
+					handling damage. P is the pressure side (left), C the crank side (right).
 				</p>
 				<Dialog.CloseTrigger class="btn main">Close</Dialog.CloseTrigger>
 			</Dialog.Content>

@@ -28,7 +28,7 @@
 			.join('');
 	const count = (state: string) => mat.filter((one) => one.state === state).length;
 	const words = $derived(
-		`${count('open')} not looked at, ${count('looked')} looked at, ${count('reuse')} reuse, ${count('replace')} replace, ${count('lookAgain')} look again`
+		`${count('open')} not inspected, ${count('looked')} inspected, ${count('reuse')} reuse, ${count('replace')} replace, ${count('lookAgain')} recheck`
 	);
 </script>
 

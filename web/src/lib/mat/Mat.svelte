@@ -159,7 +159,7 @@
 											type="button"
 											class="figures"
 											aria-label="{nameOf(group.assembly)}, cylinder {cylinder}: {left.length} of {group.stations
-												.length} not looked at"
+												.length} not inspected"
 											onclick={() => onselect(left[0] ?? placesOf(group, cylinder)[0])}
 											>{left.length > 0 ? left.length : '✓'} ▸</button
 										>

@@ -42,14 +42,14 @@
 			placeName(part.station.name, part.cell.cylinder),
 			layer === 'found' || (found !== 'unsaid' && found !== 'right') ? `found: ${foundWords(part.record, sheet)}` : '',
 			layer === 'history'
-				? `before: ${before.map(({ verdict }) => (verdict ? verdictName[verdict] : 'not decided')).join(', ') || 'nothing on record'}`
+				? `before: ${before.map(({ verdict }) => (verdict ? verdictName[verdict] : 'not decided')).join(', ') || 'no history'}`
 				: '',
 			!part.looked
-				? 'not looked at'
+				? 'not inspected'
 				: findings.length > 0
 					? findings.map(({ payload }) => patternName(payload.pattern)).join(', ')
 					: 'clean',
-			worst ? `${Math.round(worst.wear.share * 100)} % of its wear used` : '',
+			worst ? `${Math.round(worst.wear.share * 100)} % of the wear allowance used` : '',
 			decided ? `decided: ${verdictName[verdict]}` : part.looked ? `proposed: ${verdictName[verdict]}` : ''
 		]
 			.filter(Boolean)

@@ -39,22 +39,22 @@
 		if (!station.abrasive) return [];
 		return station.abrasive === 'never' || policy.abrasive === 'never'
 			? ['no abrasive on this surface']
-			: ['abrasive cloth allowed here, by the sheet'];
+			: ['abrasive cloth allowed by the sheet'];
 	});
 	const found = $derived(foundState(part.record));
 	const facts = $derived([
 		...(found === 'unsaid' || found === 'right' ? [] : [`found: ${foundWords(part.record, sheet)}`]),
-		cell.hours === null ? 'hours on it unknown' : `${formatNumber(cell.hours)} h on it`,
+		cell.hours === null ? 'age unknown' : `age ${formatNumber(cell.hours)} h`,
 		...(cell.kept ? [`kept ${cell.kept === 1 ? 'once' : `${cell.kept} times`} before`] : []),
-		...(cell.earlierLives > 0 ? [`${cell.earlierLives} lives before it`] : []),
+		...(cell.earlierLives > 0 ? [`${cell.earlierLives} earlier parts here`] : []),
 		...(station.pieces > 1 ? [`${station.pieces} pieces`] : []),
 		...(station.design.leastHeight === undefined
 			? []
-			: [`may be lapped down to ${formatQuantity(station.design.leastHeight, shownUnit('length', units()))}`]),
+			: [`lapping allowed down to ${formatQuantity(station.design.leastHeight, shownUnit('length', units()))}`]),
 		...abrasive,
 		...(station.spoils.length > 0
 			? [
-					`its failure spoils: ${station.spoils
+					`its failure damages: ${station.spoils
 						.map((key) => inSentence(sheet.stations.find((one) => one.key === key)?.name ?? key))
 						.join(', ')}`
 				]
@@ -91,7 +91,7 @@
 		>
 		{#if first.check}
 			<button type="button" class="btn check" onclick={() => oncheck(first.check!)}
-				>{first.check.size ? 'Measure' : 'Look'} first: {first.check.name.toLowerCase()}</button
+				>{first.check.size ? 'Measure' : 'Inspect'} first: {first.check.name.toLowerCase()}</button
 			>
 		{/if}
 	{/if}

@@ -26,8 +26,8 @@
 </script>
 
 <div class="status">
-	<p class="says" role="status" aria-label="Next act">{says}</p>
-	<span class="looked"><b class="figures">{looked}</b> of <b class="figures">{parts.length}</b> looked at</span>
+	<p class="says" role="status" aria-label="Next step">{says}</p>
+	<span class="looked"><b class="figures">{looked}</b> of <b class="figures">{parts.length}</b> inspected</span>
 	<button
 		type="button"
 		class="btn"
@@ -45,7 +45,7 @@
 		type="button"
 		class="btn"
 		aria-label="Layer of the mat: {layerName[layers.shown]}"
-		title="What the mat shows"
+		title="Layer of the mat"
 		onclick={() => void layers.next()}
 		><Layers2 size={17} />
 		{layerName[layers.shown]}{layers.failed && layers.shown === 'history' ? ': no connection' : ''}</button

@@ -24,21 +24,21 @@
 	const torque = (nm: number) => formatQuantity(nm, units().torque);
 	const patternSays = {
 		cross: 'crosswise',
-		alternating: 'every second one',
-		middleOutward: 'from the middle outward',
+		alternating: 'every second bolt',
+		middleOutward: 'from the middle outwards',
 		circular: 'in circles from the middle',
-		innerThenOuter: 'the inner ones, then the outer ones',
-		asListed: 'as numbered'
+		innerThenOuter: 'inner bolts, then outer bolts',
+		asListed: 'in the numbered order'
 	} as const;
 	const words = $derived([
-		...(fastening.mostNm ? [`Never above ${torque(fastening.mostNm)}.`] : []),
-		...(fastening.slots ? ['Where the slot misses the hole: on to the next slot, never back.'] : []),
+		...(fastening.mostNm ? [`Maximum ${torque(fastening.mostNm)}.`] : []),
+		...(fastening.slots ? ['If slot and hole do not line up, tighten to the next slot. Never turn back.'] : []),
 		...(fastening.mostTurnDeg
-			? [`Past hand-tight at most ${formatNumber(fastening.mostTurnDeg)}°: more crushes what lies below.`]
+			? [`At most ${formatNumber(fastening.mostTurnDeg)}° past hand-tight. More crushes the parts below.`]
 			: []),
-		...(fastening.power && !fastening.power.runIn ? ['Power loosens only: by hand going in.'] : []),
+		...(fastening.power && !fastening.power.runIn ? ['Power tool only to loosen. Tighten by hand.'] : []),
 		...(bolts.some(({ mark }) => mark === 'pin')
-			? ['Dashed places hold a guide pin or stud first: it comes out once enough bolts hold.']
+			? ['Dashed places hold a guide pin or stud first. Remove it when enough bolts hold.']
 			: [])
 	]);
 </script>
@@ -71,7 +71,7 @@
 			<li aria-current={next?.pass === i ? 'step' : undefined}>
 				{#if torqueNm === undefined}<b>By feel</b>: no torque is stated. {fastening.byFeel ?? ''}{:else}<b
 						class="figures">{torque(torqueNm)}</b
-					>{share < 1 ? '' : i > 0 && passes[i - 1].share === 1 ? ', once more all round' : ''}{/if}{i === 0 &&
+					>{share < 1 ? '' : i > 0 && passes[i - 1].share === 1 ? ', then once more all around' : ''}{/if}{i === 0 &&
 				bolts.length > 1
 					? `, ${patternSays[fastening.pattern]}`
 					: ''}
@@ -82,7 +82,7 @@
 	<p class="soft">
 		{fastening.torqueFrom === 'maker'
 			? 'Values from the maker’s sheet'
-			: 'The shop’s own values, not the maker’s'}{fastening.statedIn && fastening.torqueNm !== undefined
+			: 'Values from your shop, not from the maker'}{fastening.statedIn && fastening.torqueNm !== undefined
 			? `, stated as ${formatQuantity(fastening.torqueNm, fastening.statedIn)}`
 			: ''}.{bolts.some(({ mark }) => mark === 'doNotTouch') ? ' × = do not touch.' : ''}
 	</p>

@@ -27,14 +27,14 @@
 
 {#if mates.length > 0}
 	<p>
-		<span class="soft">Runs with</span>
+		<span class="soft">Runs against</span>
 		{#each mates as mate (mate.cell.part)}
 			{@const sizes = sizesOf(mate)}
 			<button
 				type="button"
 				class="btn"
 				class:doubt={sizes === ''}
-				title={sizes || 'Not measured in this rebuild yet'}
+				title={sizes || 'Not measured in this rebuild'}
 				onclick={() => onmate(placeKey(mate.cell.station, mate.cell.cylinder))}
 			>
 				<span>{mate.station.name}</span><span class="figures">{sizes || 'not measured'}</span></button

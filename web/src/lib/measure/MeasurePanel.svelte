@@ -67,8 +67,8 @@
 		part.judgement.reasons.flatMap((reason) => (reason.code === 'questioned' ? [reason.slip] : [])).at(0)
 	);
 	const formSays = {
-		runout: 'Set the dial to zero anywhere and turn the part: eccentricity is taken out of its roundness.',
-		flatness: 'O-rings out, dial set to zero anywhere: the tilt of the face is taken out.'
+		runout: 'Set the dial to zero at any point and turn the part. Eccentricity is removed from the roundness.',
+		flatness: 'Remove O-rings. Set the dial to zero at any point. The tilt of the face is removed.'
 	} as const;
 	const gauges = $derived(
 		kind ? bench.bench.gauges.filter((gauge) => gauge.kind === kind.instrument && !gauge.retired) : []
@@ -95,7 +95,7 @@
 		const read = parseQuantity(typed, units().temperature);
 		if (read.kind === 'problem') problem = `Gauges: ${quantitySentence(read.problem, 'Type the temperature.')}`;
 		else if (read.base < BENCH_C.least || read.base > BENCH_C.most)
-			problem = `The gauges: type a temperature from ${formatQuantity(BENCH_C.least, units().temperature)} to ${formatQuantity(BENCH_C.most, units().temperature)}.`;
+			problem = `Gauges: type a temperature from ${formatQuantity(BENCH_C.least, units().temperature)} to ${formatQuantity(BENCH_C.most, units().temperature)}.`;
 		else say({ gaugeC: read.base });
 	}
 
@@ -178,7 +178,7 @@
 	/** Takes the last reading of the size in hand back. */
 	export function withdrawLast(): void {
 		const last = part.record.readings.findLast(({ payload }) => payload.characteristic === place.characteristic);
-		if (last) bench.withdraw(last, 'reading taken back');
+		if (last) bench.withdraw(last, 'reading removed');
 	}
 	// Fetched with the first part that is tightened.
 	let Bolts = $state.raw<typeof BoltMap>();
@@ -196,8 +196,8 @@
 					type="button"
 					class="btn"
 					disabled={locked || part.record.readings.length === 0}
-					aria-label="Take last reading back"
-					title="Take last reading back"
+					aria-label="Undo reading"
+					title="Undo reading"
 					onclick={withdrawLast}><Undo size={17} /></button
 				>
 				<button type="button" class="btn" aria-pressed={padded} disabled={locked} onclick={onpad}
@@ -207,7 +207,7 @@
 		{/if}
 	</header>
 	{#if !sheet || !unit || !kind}
-		<p class="soft">Nothing to measure on this part: what you see decides.</p>
+		<p class="soft">Nothing to measure on this part. Judge it by eye.</p>
 		{#if part.station.fastening && Bolts}
 			<h3>Tightening</h3>
 			<Bolts fastening={part.station.fastening} />
@@ -235,10 +235,10 @@
 				aria-invalid={problem !== ''}
 				aria-describedby={problem ? `${id}-problem` : undefined}
 			/>
-			<button type="button" class="btn main" disabled={locked} onclick={() => void take()}>Take</button>
+			<button type="button" class="btn main" disabled={locked} onclick={() => void take()}>Enter</button>
 			<input
 				class="input figures"
-				aria-label="Part at, temperature"
+				aria-label="Temperature of the part"
 				title="Temperature of the part"
 				inputmode="decimal"
 				autocomplete="off"
@@ -263,17 +263,15 @@
 			<div class="with">
 				<select
 					class="select gauge"
-					aria-label="With"
+					aria-label="Gauge"
 					value={gauge?.id ?? ''}
 					disabled={locked || gauges.length === 0}
 					onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
 				>
 					{#each gauges as one (one.id)}<option value={one.id}
-							>With {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
+							>With {one.name}{one.facts.overdue ? ' (calibration overdue, uncertainty doubled)' : ''}</option
 						>{/each}
-					{#if gauges.length === 0}<option value=""
-							>No {kind.instrument}: a shop caliper’s uncertainty is assumed</option
-						>{/if}
+					{#if gauges.length === 0}<option value="">No {kind.instrument} (shop caliper assumed)</option>{/if}
 				</select>
 				{#if gauge && sheet.unit === 'mm'}
 					<button
@@ -288,7 +286,7 @@
 				<input
 					class="input figures bench"
 					aria-label="Temperature of the gauges today"
-					title="Temperature of the gauges today: asked once a day, kept with every reading"
+					title="Temperature of the gauges today (asked once a day, saved with every reading)"
 					inputmode="decimal"
 					autocomplete="off"
 					placeholder="? °C"

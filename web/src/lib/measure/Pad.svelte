@@ -31,7 +31,7 @@
 	<div class="acts">
 		<button type="button" class="btn" aria-label="Erase" onclick={onerase}><Delete size={22} /></button>
 		<button type="button" class="btn figures" aria-label="Unit: {unit}" onclick={onunit}>{unit}</button>
-		<button type="button" class="btn" disabled={!canTakeBack} onclick={ontakeback}>Take back</button>
+		<button type="button" class="btn" disabled={!canTakeBack} onclick={ontakeback}>Undo reading</button>
 	</div>
 	<button type="button" class="btn main big" onclick={onmain}>{main}</button>
 </div>

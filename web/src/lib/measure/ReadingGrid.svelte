@@ -58,7 +58,7 @@
 										>{/if}
 									{#if read.outlier !== undefined}<span
 											class="doubt"
-											title="One reading does not fit the others: read it again">≠</span
+											title="One reading does not fit the others. Read it again">≠</span
 										>{/if}
 								{:else if isNext}▸{:else}·{/if}
 							</button>

@@ -35,7 +35,7 @@
 </script>
 
 {#if part.station.characteristics.length > 1}
-	<div class="row" role="group" aria-label="What to measure">
+	<div class="row" role="group" aria-label="Size to measure">
 		{#if !listed}
 			{#each atHand as { key } (key)}
 				<button type="button" class="btn" aria-pressed={key === chosen} onclick={() => onchoose(key)}>
@@ -48,7 +48,7 @@
 		{/if}
 		{#if listed || others.length > 0}
 			<label class="label" class:listed for="{id}-other"
-				><span class="sr-only">Measure something else</span>
+				><span class="sr-only">Measure another size</span>
 				<select
 					id="{id}-other"
 					class="select"

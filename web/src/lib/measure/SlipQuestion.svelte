@@ -27,7 +27,7 @@
 	}
 	function keep() {
 		const confirmed = reason.trim();
-		if (confirmed === '') return void (problem = 'Write why it is right, for example: swollen, wrong part fitted.');
+		if (confirmed === '') return void (problem = 'Write the reason, for example: swollen, wrong part fitted.');
 		if (!entry) return;
 		bench.record(
 			{ kind: 'reading', part: part.cell.part, payload: { ...entry.payload, confirmed } },
@@ -42,11 +42,11 @@
 	<p class="wrong" role="alert">{slipSentence(slip, part.station, units())}</p>
 	<div class="acts">
 		<button type="button" class="btn main" disabled={locked} onclick={again}>Read again</button>
-		<label class="sr-only" for={id}>Why it is right</label>
+		<label class="sr-only" for={id}>Reason to keep it</label>
 		<input
 			{id}
 			class="input"
-			placeholder="it is right, because …"
+			placeholder="Correct because …"
 			autocomplete="off"
 			maxlength="400"
 			disabled={locked}

@@ -43,7 +43,7 @@
 	}
 </script>
 
-<div class="arrival" role="group" aria-label="Came in: {station.name}">
+<div class="arrival" role="group" aria-label="Receive: {station.name}">
 	<label for="{id}-pieces">Pieces</label>
 	<input id="{id}-pieces" class="input short" inputmode="numeric" maxlength="6" bind:value={pieces} />
 	<label for="{id}-lot">Lot</label>
@@ -51,14 +51,14 @@
 	<label for="{id}-supplier">Supplier</label>
 	<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
 	{#if kits.length > 0}
-		<label for="{id}-kit">Out of</label>
+		<label for="{id}-kit">From kit</label>
 		<select id="{id}-kit" class="select" bind:value={kit}>
-			<option value="">a bag of its own</option>
+			<option value="">sold singly</option>
 			{#each kits as { number, name } (number)}<option value={number}>{name}</option>{/each}
 		</select>
 	{/if}
-	<button type="button" class="btn main" onclick={take}>They are here</button>
-	<button type="button" class="btn" onclick={onclose}>Leave it</button>
+	<button type="button" class="btn main" onclick={take}>Book in</button>
+	<button type="button" class="btn" onclick={onclose}>Cancel</button>
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>
 

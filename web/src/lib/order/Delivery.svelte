@@ -40,7 +40,7 @@
 	<div class="fields">
 		<label for="{id}-supplier">Supplier</label>
 		<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
-		<label for="{id}-lot">Lot, if it is one for all</label>
+		<label for="{id}-lot">Lot (if the same for all)</label>
 		<input id="{id}-lot" class="input" maxlength="80" bind:value={lot} />
 		<button type="button" class="btn main" disabled={locked} onclick={bookIn}
 			>Book in {pieces} {pieces === 1 ? 'piece' : 'pieces'}</button

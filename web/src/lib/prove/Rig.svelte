@@ -52,12 +52,14 @@
 <section class="sheet rig" aria-label="Test rig">
 	<h2>Test rig</h2>
 	{#if !drive}
-		<p class="soft">The sheet says nothing of this pump’s crank or plungers: its trace cannot be worked out.</p>
+		<p class="soft">
+			The sheet does not describe the crank or plungers of this pump, so a recording cannot be analysed.
+		</p>
 	{:else}
 		<div class="line">
 			{#if trace.listening}
 				<button type="button" class="btn main" disabled={trace.count === 0} onclick={() => trace.analyse(drive)}
-					>Stop, and work it out</button
+					>Stop and analyse</button
 				>
 				<span role="status"
 					>{formatNumber(trace.seconds, 1)} s{trace.latest.length > 0
@@ -66,64 +68,65 @@
 				>
 			{:else}
 				<button type="button" class="btn" disabled={locked || trace.working} onclick={() => trace.listen()}
-					>Listen to the rig</button
+					>Record from test rig</button
 				>
 			{/if}
-			{#if trace.gaps > 0}<span class="wrong">Samples were lost {trace.gaps} times: it began anew each time.</span>{/if}
-			{#if trace.unread > 0}<span class="wrong">{trace.unread} lines were none of the rig’s.</span>{/if}
+			{#if trace.gaps > 0}<span class="wrong"
+					>Samples were lost {trace.gaps} times. The recording restarted each time.</span
+				>{/if}
+			{#if trace.unread > 0}<span class="wrong">{trace.unread} lines could not be read.</span>{/if}
 		</div>
 		{#if trace.ended}<p class="wrong" role="alert">{deviceEndWords('The rig', trace.ended)}</p>{/if}
-		{#if trace.working}<Working what="Working the trace out …" />{/if}
+		{#if trace.working}<Working what="Analysing the recording …" />{/if}
 		{#if trace.latest.length > 0}
 			<TraceChart
-				label="Pressure over the last turns"
+				label="Pressure over the last revolutions"
 				kind="line"
 				values={trace.latest.map((mpa) => fromBase(mpa, units().pressure))}
-				across="Samples, the last three turns"
+				across="Samples of the last three revolutions"
 				up={unitLabel(units().pressure)}
 			/>
 		{/if}
 		{#if trace.answer?.kind === 'problem'}<p class="wrong" role="alert">{traceProblemWords(trace.answer)}</p>{/if}
 		{#if told}
 			<p>
-				{formatNumber(told.orders.turns)} turns at {formatNumber(told.orders.speedRpm)} rpm, {testPressure(
+				{formatNumber(told.orders.turns)} revolutions at {formatNumber(told.orders.speedRpm)} rpm, mean pressure {testPressure(
 					told.orders.meanMPa,
 					units()
-				)} in the mean, from {testPressure(told.orders.leastMPa, units())} to {testPressure(
+				)} ({testPressure(told.orders.leastMPa, units())} to {testPressure(
 					told.orders.mostMPa,
 					units()
 				)}.{#if !told.orders.marked}
 					Nothing marks the shaft: no cylinder can be named.{/if}
 			</p>
 			{#if tooHigh}<p class="wrong" role="alert">
-					That is more than twice what this pump is rated for: does the rig send another unit than it says?
+					This is more than twice the rated pressure of the pump. Check the unit that the rig sends.
 				</p>{/if}
 			{#if told.finding.hidden}<p class="wrong" role="alert">{hiddenWords[told.finding.hidden]}</p>{/if}
-			<ol aria-label="What the trace may be of">
+			<ol aria-label="Possible explanations">
 				{#each likely as verdict (JSON.stringify(verdict))}
 					<li><b class="figures">{formatProbability(verdict.probability)}</b> {verdictWords(verdict)}</li>
 				{/each}
 			</ol>
 			{#if opens(first)}
 				<p>
-					Lost: {formatProbability(told.finding.lost.share)} ± {formatProbability(2 * told.finding.lost.u)} of the flow. Open
-					it there again, and look at valve, seat and ring.
+					Lost flow: {formatProbability(told.finding.lost.share)} ± {formatProbability(2 * told.finding.lost.u)}. Open
+					the pump there and inspect valve, seat and O-ring.
 				</p>
 			{/if}
 			<TraceChart
-				label="Shaft orders 1 to 12, as shares of the mean flow"
+				label="Shaft orders 1 to 12 as shares of the mean flow"
 				kind="bar"
 				values={amplitudes}
-				across="Times a turn"
+				across="Shaft order"
 				up="% of the flow"
 			/>
 			<p class="soft">
-				At most one valve is taken to leak, 1 % of the flow or more, and the load to be a nozzle. The volume before it
-				makes the pressure lag: by {formatNumber(told.finding.lagDeg)}° here, which is allowed for. Before anything is
-				seen a healthy pump counts with one half.
+				Assumes at most one leaking valve (1 % of the flow or more) and a nozzle as load. A pulsation damper blurs the
+				result. Pressure lag of the line: {formatNumber(told.finding.lagDeg)}° (corrected). Prior: 50 % healthy.
 			</p>
 			<button type="button" class="btn" disabled={locked || told.finding.hidden !== undefined} onclick={keep}
-				>Keep this result</button
+				>Save result</button
 			>
 		{/if}
 		{#if toOpen.length > 0}

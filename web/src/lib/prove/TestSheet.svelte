@@ -44,7 +44,7 @@
 	function quantity(name: keyof typeof fields, unit: Unit) {
 		const text = fields[name].trim();
 		const read = parseQuantity(text, unit);
-		wrong[name] = text === '' ? 'Type this first.' : '';
+		wrong[name] = text === '' ? 'Type a value first.' : '';
 		return read.kind === 'problem' ? undefined : { value: read.base, typed: { text, unit: read.unit } };
 	}
 	function number(name: keyof typeof fields, most: number) {
@@ -62,7 +62,7 @@
 		if (!from || !to || minutes === undefined || (noted && !(fromC && toC))) return;
 		const warmer = fromC && toC && toC.value > fromC.value;
 		if (to.value > from.value && !warmer)
-			return void (wrong.to = 'The pressure cannot rise while it is held: was it still being pumped?');
+			return void (wrong.to = 'The pressure must not rise during the hold. Check that the pump is off.');
 		record({
 			test: 'hold',
 			from,
@@ -95,13 +95,13 @@
 	<CautionNote
 		caution={{
 			hazard: 'pressure',
-			text: 'Raise it in steps behind a guard; nobody stands in line with a plug, a cap or a hose. Release it before anything is touched.'
+			text: 'Raise the pressure in steps, behind a guard. Do not stand in line with a plug, a cap or a hose. Release the pressure before you touch anything.'
 		}}
 	/>
 	{#if sheet.proof}
 		{@const { pressureMPa, minutes, mostFallMPa, places } = sheet.proof}
 		<h3>
-			Hold: {formatQuantity(pressureMPa, units().pressure)} for {formatNumber(minutes)} min, falls by at most {testPressure(
+			Hold: {formatQuantity(pressureMPa, units().pressure)} for {formatNumber(minutes)} min, maximum fall {testPressure(
 				mostFallMPa,
 				units()
 			)}
@@ -131,17 +131,17 @@
 				onchange={(event) => (bench.gaugeInHand[PRESSURE_GAUGE] = event.currentTarget.value)}
 			>
 				{#each gauges as one (one.id)}<option value={one.id}
-						>by {one.name}{one.facts.overdue ? ' (calibration overdue: counts twice)' : ''}</option
+						>by {one.name}{one.facts.overdue ? ' (calibration overdue, uncertainty doubled)' : ''}</option
 					>{/each}
-				{#if gauges.length === 0}<option value="">No pressure gauge: class 1 is assumed</option>{/if}
+				{#if gauges.length === 0}<option value="">No pressure gauge (class 1 assumed)</option>{/if}
 			</select>
-			<button type="button" class="btn" disabled={locked} onclick={takeHold}>Take the hold</button>
+			<button type="button" class="btn" disabled={locked} onclick={takeHold}>Save hold test</button>
 		</div>
 		{#if held}<p role="status">
 				{holdWords(held, sheet.proof, units())}
 				<span class="soft">{heldByWords(held)}</span>
 			</p>{/if}
-		<h3>Drips, under pressure</h3>
+		<h3>Drips under pressure</h3>
 		{#each places as place (place)}
 			<div class="line" role="group" aria-label="Drips: {place}">
 				<span class="place">{place}</span>
@@ -157,7 +157,7 @@
 			</div>
 		{/each}
 	{:else}
-		<p class="soft">The sheet of this model has no test of its own.</p>
+		<p class="soft">The sheet of this model does not define a test.</p>
 	{/if}
 	<h3>Flow</h3>
 	<div class="line">
@@ -172,24 +172,24 @@
 			disabled={locked}
 			bind:value={fields.speed}
 		/>
-		<button type="button" class="btn" disabled={locked} onclick={takeFlow}>Take the flow</button>
+		<button type="button" class="btn" disabled={locked} onclick={takeFlow}>Save flow</button>
 		{#if wrong.speed}<span class="wrong">{wrong.speed}</span>{/if}
 	</div>
 	{#if flow}<p role="status">
 			{formatQuantity(proofs.flow!.flow.value, 'Lmin')} is
 			<b class="figures">{formatProbability(flow.efficiency.value)}</b>
-			± {formatProbability(2 * flow.efficiency.u)} of what it displaces
+			± {formatProbability(2 * flow.efficiency.u)} of the displacement
 			<span class="soft"
 				>(jug and timer ± {formatProbability(FLOW_TEST_U.flow)}, speed ± {formatProbability(FLOW_TEST_U.speed)},
 				plungers as new).</span
 			>
-			{#if flow.tooMuch}<b class="wrong">More than it can displace: check flow and speed.</b>{/if}
+			{#if flow.tooMuch}<b class="wrong">More than the displacement. Check flow and speed.</b>{/if}
 		</p>{/if}
 	<h3>Temperature</h3>
 	<div class="line">
 		<Typed label="In" unit={units().temperature} {locked} bind:text={fields.inlet} wrong={wrong.inlet} />
 		<Typed label="out" unit={units().temperature} {locked} bind:text={fields.outlet} wrong={wrong.outlet} />
-		<button type="button" class="btn" disabled={locked} onclick={takeTemperature}>Take the temperatures</button>
+		<button type="button" class="btn" disabled={locked} onclick={takeTemperature}>Save temperatures</button>
 	</div>
 	{#if rise !== undefined}<p role="status">
 			Warmer by <b class="figures">{formatNumber(rise, 1)} K</b>{#if flow?.riseDueK !== undefined}; {formatNumber(

@@ -18,8 +18,8 @@
 	}
 </script>
 
-<div class="label" role="group" aria-label="Cylinders that are opened">
-	<span>Cylinders that are opened</span>
+<div class="label" role="group" aria-label="Opened cylinders">
+	<span>Opened cylinders</span>
 	<div class="row">
 		{#each all as cylinder (cylinder)}
 			<button
@@ -30,7 +30,7 @@
 				onclick={() => turn(cylinder)}>{cylinder}</button
 			>
 		{/each}
-		<span class="soft">{open.length === count ? 'all' : 'the others stay shut and are not on the mat'}</span>
+		<span class="soft">{open.length === count ? 'all' : 'the others stay closed and are not on the mat'}</span>
 	</div>
 	<input type="hidden" name="cylinders" value={opened ?? ''} />
 	{#if problem}<span class="wrong" role="alert">{problem}</span>{/if}

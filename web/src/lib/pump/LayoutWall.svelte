@@ -18,8 +18,8 @@
 		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
 		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-4">
 			<Dialog.Content class="sheet w-full max-w-6xl max-h-full overflow-y-auto p-5">
-				<Dialog.Title><h2>Which of these is it?</h2></Dialog.Title>
-				<Dialog.Description>Pressure side to the left, in the order in which the parts come out.</Dialog.Description>
+				<Dialog.Title><h2>Choose the pump by its drawing</h2></Dialog.Title>
+				<Dialog.Description>Pressure side on the left, parts in strip order.</Dialog.Description>
 				<ul>
 					{#each models as { model, layout, cylinders, stack } (model)}
 						<li>

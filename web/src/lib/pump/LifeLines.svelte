@@ -30,18 +30,18 @@
 
 	function words(life: LifeListing): string {
 		const from =
-			life.fittedHours === null ? 'fitted before the record began' : `fitted at ${formatNumber(life.fittedHours)} h`;
+			life.fittedHours === null ? 'fitted before the history began' : `fitted at ${formatNumber(life.fittedHours)} h`;
 		const to =
 			life.removedHours === null
 				? 'still running'
-				: `out at ${formatNumber(life.removedHours)} h, ${lifeEndName[life.endReason!]}`;
+				: `removed at ${formatNumber(life.removedHours)} h, ${lifeEndName[life.endReason!]}`;
 		const found = life.patterns.map((pattern) => patternName(pattern as PatternKey)).join(', ');
 		return [from, to, found].filter(Boolean).join('; ');
 	}
 </script>
 
 <p class="legend soft">
-	<span class="end worn">×</span> worn or damaged <span class="end good">|</span> renewed although good
+	<span class="end worn">×</span> worn or damaged <span class="end good">|</span> replaced in good condition
 	<span class="end open">▸</span> running; dashed: fitted before the record began
 </p>
 <div class="lines" role="list" aria-label="Part lives over {formatNumber(hoursNow)} pump hours">

@@ -29,8 +29,8 @@
 </script>
 
 {#if ages.length > 0}
-	<div class="ages" role="group" aria-label="Hours on its parts">
-		<b>Hours on its parts, at the last reading</b>
+	<div class="ages" role="group" aria-label="Age of the parts">
+		<b>Age of the parts at the last reading</b>
 		{#each ages as one (one.cylinder)}<p>
 				{one.cylinder === 0 ? 'Pump' : `Cylinder ${one.cylinder}`}: <span class="figures">{words(one)}</span>
 			</p>{/each}

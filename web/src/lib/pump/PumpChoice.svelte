@@ -79,7 +79,7 @@
 					</Combobox.Item>
 				{:else}
 					<p class="soft p-3">
-						{silent ? 'The server does not answer just now: type again in a moment.' : 'No pump matches.'}
+						{silent ? 'The server does not answer. Try again in a moment.' : 'No pump matches.'}
 					</p>
 				{/each}
 			</Combobox.Content>

@@ -44,9 +44,9 @@
 			value={valueOf(key)}
 			onchange={({ currentTarget }) => say(key, currentTarget.value)}
 		>
-			<option value="">not looked yet</option>
+			<option value="">not checked</option>
 			<option value="atHand">at hand</option>
-			<option value="borrow">to be borrowed</option>
+			<option value="borrow">borrow it</option>
 			{#each substitutes as other (other.name)}<option value="instead:{other.name}"
 					>instead: {other.name.toLowerCase()}</option
 				>{/each}

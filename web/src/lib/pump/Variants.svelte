@@ -65,7 +65,7 @@
 					</SegmentedControl.Item>
 				{/each}
 				<SegmentedControl.Item value={UNKNOWN} class="btn segment">
-					<SegmentedControl.ItemText>{known ? 'as last time' : 'not known yet'}</SegmentedControl.ItemText>
+					<SegmentedControl.ItemText>{known ? 'as last time' : 'not known'}</SegmentedControl.ItemText>
 					<SegmentedControl.ItemHiddenInput />
 				</SegmentedControl.Item>
 			</SegmentedControl.Control>

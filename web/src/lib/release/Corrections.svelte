@@ -29,9 +29,9 @@
 	{/each}
 	{#if mayCorrect}
 		<form onsubmit={add} class="label">
-			<label for="{id}-correction">What was wrong in this record</label>
+			<label for="{id}-correction">Correction</label>
 			<textarea id="{id}-correction" rows="2" bind:value={text} maxlength="2000"></textarea>
-			<div><button class="btn" disabled={text.trim() === ''}>Add the correction</button></div>
+			<div><button class="btn" disabled={text.trim() === ''}>Add correction</button></div>
 		</form>
 	{/if}
 {/if}

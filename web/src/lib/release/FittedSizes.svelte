@@ -51,7 +51,7 @@
 
 {#each sizes as sheet (sheet.key)}
 	<div class="label">
-		<label for="{id}-{sheet.key}" class="soft">{nameOf(sheet.key)} of the new one</label>
+		<label for="{id}-{sheet.key}" class="soft">{nameOf(sheet.key)} of the new part</label>
 		<input
 			id="{id}-{sheet.key}"
 			class="figures"

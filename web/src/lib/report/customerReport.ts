@@ -74,19 +74,19 @@ export function customerReport(
 			['Received', day(job.receivedAt)],
 			['Released', job.releasedAt ? day(job.releasedAt) : 'not yet: this is a draft']
 		]),
-		head('What we found'),
+		head('Findings'),
 		...found(reported),
 		...pictures(photos),
-		head('What we did'),
+		head('Work done'),
 		`${scopeOf(sheet, job)?.name ?? job.scope}: ${partsCount(parts.length)} inspected, ${formatNumber(replaced.length)} replaced by new ones.`,
 		...(replaced.length > 0 ? [{ text: `New: ${namesOf(replaced)}.`, margin: [0, 3, 0, 0] }] : []),
-		head('How it was proved'),
-		...(provedSentences(reported).length > 0 ? provedSentences(reported) : [soft('No test is on record.')]),
+		head('Tests'),
+		...(provedSentences(reported).length > 0 ? provedSentences(reported) : [soft('No test is recorded.')]),
 		head('Cause'),
 		customer.cause ?? soft('The cause was not established.'),
-		head('Our advice'),
+		head('Advice'),
 		...(customer.advice ? [customer.advice] : []),
-		`Next service after ${formatNumber(policy.intervalHours)} h more.`,
+		`Next service after another ${formatNumber(policy.intervalHours)} h.`,
 		...toWatch(parts),
 		signature(job.releasedBy ? people[job.releasedBy] : undefined, job.releasedAt)
 	]);
@@ -122,7 +122,7 @@ function found({ parts, units }: Reported): Content[] {
 	);
 	return rows.length > 0
 		? [table(['Part', 'Found', 'What was done'], [190, '*', 90], rows)]
-		: [soft('Nothing was found on any part.')];
+		: [soft('No damage was found.')];
 }
 
 function worn({ station, judgement }: ReportedPart, units: Reported['units']): string[] {

@@ -21,12 +21,12 @@ export function provedSentences({ bench, state, units }: Reported): string[] {
 			: []),
 		...(last.trace
 			? [
-					`By its pressure trace: ${verdictWords(last.trace.verdicts[0] as TraceVerdict).toLowerCase()} (${formatProbability(last.trace.verdicts[0].probability)}).`
+					`Pressure trace: ${verdictWords(last.trace.verdicts[0] as TraceVerdict).toLowerCase()} (${formatProbability(last.trace.verdicts[0].probability)}).`
 				]
 			: []),
 		...(unbuilt
 			? [
-					`Released though not all of it was put together and proved here: “${unbuilt.why}” ${unbuilt.tests.map(unprovedWords).join(' ')}`
+					`Released before assembly and test were complete: “${unbuilt.why}” ${unbuilt.tests.map(unprovedWords).join(' ')}`
 				]
 			: [])
 	];

@@ -30,13 +30,13 @@ export function shopReport(reported: Reported, shop: Shop, late: readonly LateWo
 		{ text: `Shop report: ${job.serial}`, fontSize: 17, bold: true },
 		soft(`${shop.name}${shop.demo ? ' · invented demo data' : ''}`),
 		facts(particulars(reported)),
-		head('The parts as they lay'),
+		head('Parts by cylinder'),
 		{ svg: matDrawing(stationsInScope(sheet, job), sheet.cylinders, parts), fit: [515, 190] },
-		{ text: 'N: a new part. !: stays, with something found. Empty: stays, nothing found.', fontSize: 8 },
+		{ text: 'N: new part. !: reused, with damage found. Empty: reused, no damage found.', fontSize: 8 },
 		head(`Replaced: ${replaced.length}`),
 		replaced.length > 0
 			? table(
-					['Because', 'Parts'],
+					['Reason', 'Parts'],
 					['*', 250],
 					alike(replaced, ({ because }) => because).map(({ says, parts: these }) => [
 						says || 'No reason was given.',
@@ -44,7 +44,7 @@ export function shopReport(reported: Reported, shop: Shop, late: readonly LateWo
 					])
 				)
 			: soft('Nothing.'),
-		head('Stays, and is to be watched'),
+		head('Reused parts to watch'),
 		watched.length > 0
 			? table(
 					['Found', 'Parts', 'Decided'],
@@ -53,10 +53,10 @@ export function shopReport(reported: Reported, shop: Shop, late: readonly LateWo
 						({ says, parts: these }) => [says.split('\n')[0], namesOf(these), says.split('\n')[1]]
 					)
 				)
-			: soft('Nothing was found on what stays.'),
-		head('Measured'),
+			: soft('No damage was found on the reused parts.'),
+		head('Measurements'),
 		...measured(reported),
-		head('Put together'),
+		head('Assembly'),
 		...torques(reported),
 		...otherOrder(reported),
 		...(late.length > 0
@@ -68,12 +68,12 @@ export function shopReport(reported: Reported, shop: Shop, late: readonly LateWo
 					)
 				]
 			: []),
-		head('Proved'),
+		head('Tests'),
 		...proved(reported),
-		head('Forecast, and the next service'),
+		head('Forecast and next service'),
 		...forecast(reported),
 		{
-			text: 'Probabilities and uncertainties rest on what was measured and on record. The maker’s sheet, local rules and licensed practice come first.',
+			text: 'Probabilities and uncertainties follow from the measurements and the history. The maker’s sheet, local rules and licensed practice come first.',
 			fontSize: 8,
 			margin: [0, 12, 0, 0]
 		}
@@ -96,10 +96,10 @@ function particulars({ bench }: Reported): [string, string][] {
 		['Work', `${scopeOf(sheet, job)?.name ?? job.scope}, for “${job.complaint}”`],
 		['Hours', `${formatNumber(job.pumpHours)} h of the pump, ${formatNumber(job.meterHours)} h on its meter`],
 		[
-			'In and out',
+			'Dates',
 			[
 				day(job.receivedAt),
-				customer.promisedOn && `promised for ${day(customer.promisedOn)}`,
+				customer.promisedOn && `promised ${day(customer.promisedOn)}`,
 				job.releasedAt ? `released ${day(job.releasedAt)}` : 'not released yet'
 			]
 				.filter(Boolean)
@@ -148,7 +148,7 @@ function measured({ parts, units }: Reported): Content[] {
 		});
 	});
 	return rows.length > 0
-		? [table(['Part', 'Size', 'By cylinder: value ± U (95 %)', 'Limit', 'With'], [110, 85, 130, 60, '*'], rows)]
+		? [table(['Part', 'Size', 'By cylinder: value ± U (95 %)', 'Limit', 'Gauge'], [110, 85, 130, 60, '*'], rows)]
 		: [soft('Nothing was measured.')];
 }
 
@@ -178,7 +178,7 @@ function torques({ bench: { gauges }, parts, units }: Reported): Content[] {
 	);
 	return rows.length > 0
 		? [table(['Bolts', 'Torque', 'Tightened', 'Wrench'], [160, 80, 110, '*'], rows)]
-		: [soft('No torque is on record.')];
+		: [soft('No torque is recorded.')];
 }
 
 function otherOrder({ bench: { sheet, job, cells, people }, state }: Reported): Content[] {
@@ -190,7 +190,7 @@ function otherOrder({ bench: { sheet, job, cells, people }, state }: Reported): 
 
 function proved(reported: Reported): Content[] {
 	const sentences = provedSentences(reported);
-	return sentences.length > 0 ? sentences : [soft('No test is on record.')];
+	return sentences.length > 0 ? sentences : [soft('No test is recorded.')];
 }
 
 const WORTH_SAYING = 0.005;
@@ -210,11 +210,11 @@ function forecast({ bench, parts }: Reported): Content[] {
 	const rest = parts.length - told.length;
 	return [
 		...(bench.handover ? [handoverWords[bench.handover.to]] : []),
-		`Next service after ${formatNumber(intervalHours)} h more, by the rule in force. Until then some part passes a limit or is damaged with ${formatProbability(any('beyond'))}, and the pump stops unplanned with ${formatProbability(any('stop'))}.`,
+		`Next service after another ${formatNumber(intervalHours)} h (shop policy). Chance before then: ${formatProbability(any('beyond'))} that a part passes a limit or is damaged, ${formatProbability(any('stop'))} that the pump stops unplanned.`,
 		...(told.length > 0
 			? [
 					table(
-						['Part', 'It passes a limit or is damaged', 'It stops the pump'],
+						['Part', 'Passes a limit or is damaged', 'Stops the pump'],
 						['*', 150, 120],
 						alike(told, (part) => `${formatProbability(of(part).beyond)}\n${formatProbability(of(part).stop)}`).map(
 							({ says, parts: these }) => [namesOf(these), ...says.split('\n')]
@@ -223,7 +223,7 @@ function forecast({ bench, parts }: Reported): Content[] {
 				]
 			: []),
 		...(rest > 0 && told.length > 0
-			? [soft(`The other ${formatNumber(rest)}: below ${formatProbability(WORTH_SAYING)} each.`)]
+			? [soft(`The other ${formatNumber(rest)} parts: below ${formatProbability(WORTH_SAYING)} each.`)]
 			: [])
 	];
 }

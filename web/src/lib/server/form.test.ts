@@ -30,16 +30,16 @@ describe('readForm', () => {
 		expect({ ...(await readForm(request, ['sheet', 'empty'])) }).toEqual({ sheet: '{"a":1}' });
 	});
 	it.each([
-		['a file where text is due', filled({ serial: new File(['x'], 'x.txt') }), '“serial” has to be text, not a file.'],
-		['a character that no database takes', filled({ serial: 'MAR\0' }), '“serial” holds a character'],
-		['half a character', filled({ serial: new File(['x'], 'x') }), 'has to be text'],
-		['text that is no form', post('hello', 'text/plain'), 'The form was not understood.'],
+		['a file where text is due', filled({ serial: new File(['x'], 'x.txt') }), '“serial” must be text, not a file.'],
+		['a character that no database takes', filled({ serial: 'MAR\0' }), '“serial” contains a character'],
+		['half a character', filled({ serial: new File(['x'], 'x') }), 'must be text'],
+		['text that is no form', post('hello', 'text/plain'), 'The server could not read this form.'],
 		[
 			'a form that breaks off',
 			post('--x\r\nnonsense', 'multipart/form-data; boundary=x'),
-			'The form was not understood.'
+			'The server could not read this form.'
 		],
-		['no content type', post(new Uint8Array([1, 2])), 'The form was not understood.']
+		['no content type', post(new Uint8Array([1, 2])), 'The server could not read this form.']
 	])('refuses %s with a sentence', async (_, request, sentence) => {
 		const { status, body } = await refused(request);
 		expect(status).toBe(400);

@@ -21,19 +21,19 @@ export async function readUpload(request: Request, file: string): Promise<{ form
 }
 
 const sentBy = (request: Request): Promise<FormData> =>
-	request.formData().catch(() => error(400, 'The form was not understood. Reload the page and send it again.'));
+	request.formData().catch(() => error(400, 'The server could not read this form. Reload the page and send it again.'));
 
 async function textsOf(sent: FormData, files: readonly string[]): Promise<Form> {
 	const form: Form = Object.create(null) as Form;
 	for (const [name, value] of sent) {
 		if (name === '__proto__') continue; // no field of ours, and nothing that may be handed on
 		if (typeof value === 'string') form[name] = value;
-		else if (!files.includes(name)) error(400, `“${name.slice(0, 40)}” has to be text, not a file.`);
+		else if (!files.includes(name)) error(400, `“${name.slice(0, 40)}” must be text, not a file.`);
 		else if (value.size > 0) form[name] = await value.text();
 	}
 	for (const [name, text] of Object.entries(form)) {
 		if (text!.includes('\0') || !text!.isWellFormed())
-			error(400, `“${name.slice(0, 40)}” holds a character that cannot be stored. Type it again.`);
+			error(400, `“${name.slice(0, 40)}” contains a character that cannot be stored. Type it again.`);
 	}
 	return form;
 }

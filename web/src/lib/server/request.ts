@@ -7,7 +7,7 @@ import type { ShopScope } from '@exetasis/server/db/scope';
 
 /** The signed-in person of a request that the access table has let through. */
 export function userOf(locals: App.Locals): SignedIn {
-	if (!locals.user) error(401, 'You are signed out. Sign in again; what you typed is kept.');
+	if (!locals.user) error(401, 'You are signed out. Sign in again. What you typed is still here.');
 	return locals.user;
 }
 
@@ -22,13 +22,13 @@ export function readerOf(locals: App.Locals): Reader {
 
 /** An id from the address. Anything that is none, and anything of another shop, is the same "no such page". */
 export function idFrom(param: string): string {
-	if (!validate(param)) error(404, 'There is no such page.');
+	if (!validate(param)) error(404, 'This page does not exist. Check the address, or go back to Floor.');
 	return param;
 }
 
 /** The thing asked for, or 404 where the shop has none. */
 export function found<T>(thing: T | undefined): T {
-	if (thing === undefined) error(404, 'There is no such page.');
+	if (thing === undefined) error(404, 'This page does not exist. Check the address, or go back to Floor.');
 	return thing;
 }
 
@@ -41,7 +41,7 @@ export function placeFrom(
 ): { readonly station: string; readonly cylinder: number } {
 	const number = Number(cylinder ?? Number.NaN);
 	if (!station || station.length > 100 || !Number.isInteger(number) || number < 0 || number > MOST_CYLINDERS)
-		error(404, 'There is no such page.');
+		error(404, 'This page does not exist. Check the address, or go back to Floor.');
 	return { station: station.replaceAll('\0', ''), cylinder: number };
 }
 

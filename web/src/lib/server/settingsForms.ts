@@ -13,12 +13,9 @@ export const handsSchema = z.object({ hand: z.enum(['right', 'left']), pad: z.en
 export const themeSchema = z.object({ theme: z.enum(['light', 'dark']) });
 
 export const passwordsSchema = z.object({
-	current: z
-		.string()
-		.min(1, 'Type your password as it is now.')
-		.max(LONGEST_PASSWORD, 'No password here is that long.'),
+	current: z.string().min(1, 'Type your current password.').max(LONGEST_PASSWORD, 'This password is too long.'),
 	next: z
 		.string()
-		.min(SHORTEST_PASSWORD, `Type a new one of ${SHORTEST_PASSWORD} characters or more.`)
-		.max(LONGEST_PASSWORD, `Type a new one of ${LONGEST_PASSWORD} characters at most.`)
+		.min(SHORTEST_PASSWORD, `Type at least ${SHORTEST_PASSWORD} characters.`)
+		.max(LONGEST_PASSWORD, `Type at most ${LONGEST_PASSWORD} characters.`)
 });

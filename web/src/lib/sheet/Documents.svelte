@@ -42,7 +42,7 @@
 	<table class="table" aria-label="Documents">
 		<thead
 			><tr
-				><th>Document</th><th>Shown at</th>{#if mayManage}<th><span class="sr-only">Take away</span></th>{/if}</tr
+				><th>Document</th><th>Shown at</th>{#if mayManage}<th><span class="sr-only">Delete</span></th>{/if}</tr
 			></thead
 		>
 		<tbody>
@@ -53,19 +53,19 @@
 					{#if mayManage}<td>
 							<form method="post" action="?/detach" use:enhance>
 								<input type="hidden" name="document" value={one.id} />
-								<button class="btn" aria-label="Take away: {one.name}">Take away</button>
+								<button class="btn" aria-label="Delete: {one.name}">Delete</button>
 							</form>
 						</td>{/if}
 				</tr>
 			{/each}
 		</tbody>
 	</table>
-{:else}<p class="soft">None yet. A drawing or a page of the maker’s handbook attached to a step is shown there.</p>{/if}
+{:else}<p class="soft">No documents yet. A drawing attached to a step is shown at that step.</p>{/if}
 {#if mayManage}
 	<form method="post" action="?/attach" enctype="multipart/form-data" use:attach class="mt-3 grid gap-3">
 		<Fields>
 			{#key documents.length}<FileField name="file" label="PDF, PNG or JPEG" accept=".pdf,.png,.jpg,.jpeg" />{/key}
-			<Field name="name" label="What it shows" bind:value={$typed.name} errors={$errors.name} />
+			<Field name="name" label="Title" bind:value={$typed.name} errors={$errors.name} />
 			<label class="label"
 				>Shown at
 				<select class="select" name="at" bind:value={$typed.at}>

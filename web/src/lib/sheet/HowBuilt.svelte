@@ -33,7 +33,7 @@
 {/if}
 <h2 class="mt-4">Order</h2>
 {#if sheet.order.length === 0}
-	<p class="soft">Not stated: parts go back in the reverse of the order in which they come out.</p>
+	<p class="soft">Not stated. Parts are refitted in the reverse of the strip order.</p>
 {/if}
 <ul>
 	{#each sheet.order as { first, why, sure }, i (i)}

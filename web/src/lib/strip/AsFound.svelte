@@ -100,7 +100,7 @@
 								type="button"
 								class="btn"
 								disabled={locked || restOf(cylinder).length === 0}
-								aria-label="{cylinder === 0 ? 'Pump' : `Cyl. ${cylinder}`}: as they should be"
+								aria-label="{cylinder === 0 ? 'Pump' : `Cyl. ${cylinder}`}: all correct"
 								onclick={() => sayRow(cylinder)}>{cylinder === 0 ? 'Pump' : `Cyl. ${cylinder}`} ✓</button
 							></td
 						>
@@ -109,11 +109,10 @@
 			</tbody>
 		</table>
 	</div>
-	<div class="say" role="group" aria-label="How it was found">
+	<div class="say" role="group" aria-label="Condition as found">
 		{#if inHand && chosen}
 			<b>{placeName(inHand.station.name, inHand.cell.cylinder)}</b>
-			<button type="button" class="btn" disabled={locked} onclick={() => bench.record(...right(inHand))}
-				>As it should be</button
+			<button type="button" class="btn" disabled={locked} onclick={() => bench.record(...right(inHand))}>Correct</button
 			>
 			{#if hasDirection(inHand.station) && inHand.station.face.toward !== 'notStated'}<button
 					type="button"
@@ -125,8 +124,8 @@
 				<span class="lay"
 					><input
 						class="input"
-						aria-label="Side that you can tell"
-						placeholder="which side: chamfer, mark …"
+						aria-label="Marked side"
+						placeholder="side: chamfer, mark …"
 						maxlength="80"
 						disabled={locked}
 						bind:value={side}
@@ -145,7 +144,7 @@
 						class="btn"
 						disabled={locked}
 						onclick={() => bench.record({ kind: 'asFound', part: inHand.cell.part, payload: { ran } })}
-						>Side {ran} ran{ran === 'A' ? ' (mark it A)' : ''}</button
+						>Side {ran} was used{ran === 'A' ? ' (mark it A)' : ''}</button
 					>{/each}
 			{/if}
 			{#if inHand.station.joints}
@@ -161,7 +160,7 @@
 					type="button"
 					class="btn"
 					disabled={locked}
-					onclick={() => lay(inHand, 'elsewhere', key)}>Stayed in: {name}</button
+					onclick={() => lay(inHand, 'elsewhere', key)}>Came off with: {name}</button
 				>{/each}
 			{#each ['fellOut', 'missing', 'doubled'] as const as where (where)}<button
 					type="button"
@@ -178,8 +177,8 @@
 				>{/each}
 		{:else}
 			<span class="soft"
-				>Touch a part for “as it should be”, then say what was otherwise.{rows.some((cylinder) => cylinder > 0)
-					? ' Each cylinder by itself: others may differ.'
+				>Touch a part for “correct”, then record what was different.{rows.some((cylinder) => cylinder > 0)
+					? ' Check each cylinder. They may differ.'
 					: ''}</span
 			>
 		{/if}

@@ -46,7 +46,7 @@
 			<svg
 				viewBox="0 0 300 {ROW * sheet.cylinders + 10}"
 				role="img"
-				aria-label={cylinders.map((one) => `Plunger ${one} drawn back ${formatNumber(back(one), 1)} mm`).join(', ')}
+				aria-label={cylinders.map((one) => `Plunger ${one} back by ${formatNumber(back(one), 1)} mm`).join(', ')}
 			>
 				{#each cylinders as one (one)}
 					{@const y = ROW * (one - 0.5) + 5}
@@ -62,13 +62,13 @@
 				{/each}
 			</svg>
 			<div class="say">
-				<div role="group" aria-label="Where the crank stands now">
-					Stands now with
+				<div role="group" aria-label="Crank position now">
+					Fully forward now:
 					{#each cylinders as one (one)}<button type="button" class="btn" onclick={() => standsForward(one)}
 							>{one} forward</button
 						>{/each}
 				</div>
-				{#if each}<div role="group" aria-label="Plunger wanted">
+				{#if each}<div role="group" aria-label="Required plunger">
 						Wanted {position.stand}
 						{#each cylinders as one (one)}<button
 								type="button"
@@ -77,17 +77,17 @@
 								onclick={() => (cylinder = one)}>{one}</button
 							>{/each}
 					</div>{/if}
-				<label>Turned on <input type="range" min="0" max="359" step="1" bind:value={angle} /></label>
+				<label>Turned so far <input type="range" min="0" max="359" step="1" bind:value={angle} /></label>
 				<p class="turn" role="status">
-					{#if there}<b>There.</b>{:else}Turn on <b class="figures">{formatNumber(left, 0)}°</b>
+					{#if there}<b>In position.</b>{:else}Turn by hand another <b class="figures">{formatNumber(left, 0)}°</b>
 						<span class="soft"
-							>({formatNumber(left / 60, 1)} flats of a hex, {formatNumber(left / 360, 2)} turns), by hand</span
+							>({formatNumber(left / 60, 1)} flats of a hex nut, {formatNumber(left / 360, 2)} turns)</span
 						>{/if}
 				</p>
 			</div>
 		</div>
 	{:else}
-		<p class="soft">The sheet does not say how the crank’s throws stand: turn it by hand and watch the plungers.</p>
+		<p class="soft">The sheet does not state the crank angles. Turn the crank by hand and watch the plungers.</p>
 	{/if}
 </section>
 

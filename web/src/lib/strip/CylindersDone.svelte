@@ -16,7 +16,7 @@
 
 	function touch(cylinder: number) {
 		const there = done?.get(cylinder);
-		if (there) bench.withdraw(there, 'not done after all');
+		if (there) bench.withdraw(there, 'not done');
 		else bench.record({ kind: 'cylinderDone', payload: { step: step.key, cylinder } });
 	}
 </script>
@@ -32,7 +32,7 @@
 			onclick={() => touch(cylinder)}>{cylinder}</button
 		>
 	{/each}
-	{#if done && next}<b>Go on at cylinder {next}.</b>{/if}
+	{#if done && next}<b>Continue with cylinder {next}.</b>{/if}
 </div>
 
 <style>

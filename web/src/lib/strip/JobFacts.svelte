@@ -16,13 +16,16 @@
 	const evidence = $derived(job.arrival.evidence);
 	const facts = $derived(
 		[
-			['Worked on', job.arrival.place === 'machine' ? 'the machine' : ''],
+			['Place of work', job.arrival.place === 'machine' ? 'the machine' : ''],
 			['Cylinders', job.arrival.cylinders?.join(', ')],
 			[
 				'Cylinder 1',
 				sheet.cylinderOne ? (job.arrival.cylinderOne ? 'checked at receiving' : 'not checked at receiving') : ''
 			],
-			['Opened on', evidence && ('seen' in evidence ? evidence.seen : `a lead’s reason: ${evidence.reason}`)],
+			[
+				'Evidence for opening',
+				evidence && ('seen' in evidence ? evidence.seen : `reason of a lead: ${evidence.reason}`)
+			],
 			['Last rebuild', job.arrival.lastRebuild],
 			['Connections', job.arrival.connections],
 			['Liquid', job.duty.liquid],
@@ -37,7 +40,7 @@
 				job.duty.inletPressureMPa !== undefined && formatQuantity(job.duty.inletPressureMPa, units().pressure)
 			],
 			['Starts since last rebuild', job.duty.starts !== undefined && formatNumber(job.duty.starts)],
-			['On the meter', formatQuantity(job.meterHours, 'h')],
+			['Hour meter', formatQuantity(job.meterHours, 'h')],
 			...sheet.assemblies.map(({ name, massKg }) => [name, massKg && `${massKg} kg`] as const)
 		].filter(([, value]) => value)
 	);

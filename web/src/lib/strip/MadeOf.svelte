@@ -15,16 +15,16 @@
 	const { form, errors, enhance } = keptForm(untrack(() => given));
 </script>
 
-<form method="post" use:enhance class="sheet mb-2 grid gap-2 p-4" aria-label="Found so">
+<form method="post" use:enhance class="sheet mb-2 grid gap-2 p-4" aria-label="Variant of this pump">
 	<Fields>
-		<h2>What is it made of?</h2>
-		<p class="soft">Nobody could say when it came in. Until it is said, the parts of every kind lie on the mat.</p>
+		<h2>Which variant is it?</h2>
+		<p class="soft">Not known at receiving. Until you choose, the mat shows the parts of every variant.</p>
 		<Variants
 			model={open}
 			known={false}
 			bind:chosen={() => $form.variants ?? '{}', (answers) => ($form.variants = answers)}
 			problem={$errors.variants?.[0]}
 		/>
-		<div><button class="btn main">It is so</button></div>
+		<div><button class="btn main">Save variant</button></div>
 	</Fields>
 </form>

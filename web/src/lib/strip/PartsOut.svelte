@@ -21,12 +21,12 @@
 		{#if came !== undefined && came !== due}<p class="wrong">
 				{station.name}: {came} of {due}.
 				{came < due
-					? `Look in: ${lookIn.map(nameOf).join(', ')}, on the floor, in the oil pan.`
-					: 'One too many: whose is it?'}
+					? `Search: ${lookIn.map(nameOf).join(', ')}, the floor, the oil pan.`
+					: 'One too many. Find out where it belongs.'}
 			</p>{/if}
 		{#each fragmentsLostAt as cylinder (cylinder)}<p class="wrong">
-				{placeName(station.name, cylinder)}: a fragment is not found. Look in: {lookIn.map(nameOf).join(', ')}, in the
-				ports and the lines after it: left there it damages the next seat.
+				{placeName(station.name, cylinder)}: a fragment is missing. Search {lookIn.map(nameOf).join(', ')}, the ports
+				and the lines downstream. If it stays there, it damages the next seat.
 			</p>{/each}
 	{/each}
 </div>

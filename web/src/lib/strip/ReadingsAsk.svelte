@@ -64,7 +64,7 @@
 		/>
 	</label>
 {/each}
-<button type="button" class="btn" disabled={locked} onclick={take}>{given === undefined ? 'Take' : 'Change'}</button>
+<button type="button" class="btn" disabled={locked} onclick={take}>{given === undefined ? 'Enter' : 'Change'}</button>
 {#if difference !== undefined}
 	<span role="status">
 		Largest difference <b class="figures">{formatDifference(difference, ask.unit)}</b>{#if ask.most}, at most {formatQuantity(

@@ -27,7 +27,7 @@
 	<dl class="recalled">
 		{#each noted as { key, question, value } (key)}
 			<dt>{question}</dt>
-			<dd><b>{value === undefined ? 'was not noted' : answerWords(value)}</b></dd>
+			<dd><b>{value === undefined ? 'not recorded' : answerWords(value)}</b></dd>
 		{/each}
 	</dl>
 {/if}

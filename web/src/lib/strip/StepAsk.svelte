@@ -58,7 +58,7 @@
 		const text = typed.trim();
 		if (ask.kind === 'count') {
 			const read = parseNumber(text, COUNTED);
-			if (read.kind === 'problem') return void (problem = numberSentence(read.problem, 'Type how many there are.'));
+			if (read.kind === 'problem') return void (problem = numberSentence(read.problem, 'Type the number of pieces.'));
 			if (!Number.isInteger(read.value)) return void (problem = 'Type a whole number.');
 			return onanswer(read.value);
 		}
@@ -67,7 +67,7 @@
 			if (read.kind === 'problem') return void (problem = quantitySentence(read.problem, 'Type the setting first.'));
 			return onanswer({ value: read.base, typed: { text, unit: read.unit } });
 		}
-		if (text === '') return void (problem = 'Write it down first.');
+		if (text === '') return void (problem = 'Write a note first.');
 		onanswer(text);
 	}
 </script>
@@ -80,7 +80,7 @@
 			class="btn"
 			aria-pressed={given === true}
 			disabled={locked || given === true}
-			onclick={() => onanswer(true)}>{given === true ? 'Seen ✓' : 'Seen'}</button
+			onclick={() => onanswer(true)}>{given === true ? 'Checked ✓' : 'Checked'}</button
 		>
 	{:else if ask.kind === 'choice'}
 		<span>{named.kind === 'choice' ? named.text : ''}</span>
@@ -116,13 +116,14 @@
 			aria-invalid={problem !== ''}
 			onkeydown={(event) => event.key === 'Enter' && take()}
 		/>
-		<button type="button" class="btn" disabled={locked} onclick={take}>{given === undefined ? 'Take' : 'Change'}</button
+		<button type="button" class="btn" disabled={locked} onclick={take}
+			>{given === undefined ? 'Enter' : 'Change'}</button
 		>
 	{:else}
 		<span>{askWords(ask, sheet)}</span>
 	{/if}
 	{#if before}<span class="soft">Last rebuild, {day(before.at)}: {answerWords(before.value)}</span>{/if}
-	{#if differs}<b class="wrong">There should be {due}: look for the others.</b>{/if}
+	{#if differs}<b class="wrong">{due} expected. Search for the missing ones.</b>{/if}
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>
 

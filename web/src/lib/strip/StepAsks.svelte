@@ -35,7 +35,7 @@
 				if (choice === value && !standing)
 					return [{ kind: 'finding', part: cell.part, payload: { pattern, severity: 2, onset: 'service' } }];
 				if (choice !== value && standing)
-					return [{ kind: 'withdraw', payload: { entry: standing.id, why: 'answered otherwise' } }];
+					return [{ kind: 'withdraw', payload: { entry: standing.id, why: 'answer changed' } }];
 				return [];
 			});
 		});

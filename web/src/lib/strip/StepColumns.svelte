@@ -13,7 +13,7 @@
 	<div class="hand">{@render children()}</div>
 	<aside class="sheet">
 		{@render beside()}
-		<p class="soft">The maker’s sheet, local rules and licensed practice come before anything said here.</p>
+		<p class="soft">The maker’s sheet, local rules and licensed practice come first.</p>
 	</aside>
 </div>
 

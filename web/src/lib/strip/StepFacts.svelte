@@ -106,7 +106,7 @@
 	</p>{/if}
 {#if lays?.massKg && lays.massKg > policy.liftAloneKg}
 	<p class="risk">
-		{lays.massKg} kg: more than your shop’s {policy.liftAloneKg} kg for one person. A second person or a hoist.
+		{lays.massKg} kg. More than {policy.liftAloneKg} kg, the limit of your shop for one person. Use a second person or a hoist.
 	</p>
 {/if}
 

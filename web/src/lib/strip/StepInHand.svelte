@@ -116,8 +116,8 @@
 	{/if}
 	{#if inQuestion}
 		<p class="wrong" role="alert">
-			<b>The unit is in question.</b> Decide on the pump before anything is bought:
-			<a href="/jobs/{job.id}/decide">to the question of the unit</a>
+			<b>Repair or replace the unit?</b> Decide before you buy parts:
+			<a href="/jobs/{job.id}/decide">open the comparison</a>
 		</p>
 	{/if}
 	{#if step.ways.length > 0}
@@ -130,12 +130,12 @@
 	{/if}
 	<footer>
 		{#if signed}
-			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done after all')}
-				><Check size={18} /> Done<span class="sr-only">: step {index + 1}, take back</span></button
+			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done')}
+				><Check size={18} /> Done<span class="sr-only">: undo step {index + 1}</span></button
 			>
 			<span class="soft"
 				>{bench.bench.people[signed.by]}, {shortTime(signed.at)}{#if early}<b class="wrong">
-						· signed off before what has to come first</b
+						· signed off out of order</b
 					>{/if}</span
 			>
 		{:else}
@@ -151,12 +151,12 @@
 				onclick={() => signOff()}>Sign off<span class="sr-only"> step {index + 1}</span></button
 			>
 			{#if left > 0 || (step.ways.length > 0 && !way)}<span class="soft"
-					>{left > 0 ? 'Answer the questions first.' : 'Choose how it was done.'}</span
+					>{left > 0 ? 'Answer the questions first.' : 'Choose the method.'}</span
 				>{/if}
 			{#if onlyOrder && !locked}<Despite act="Sign off anyway" onreason={signOff} />{/if}
 		{/if}
 	</footer>
-	{#if steps[index + 1] && !signed}<p class="soft">Then: {steps[index + 1].text}</p>{/if}
+	{#if steps[index + 1] && !signed}<p class="soft">Next: {steps[index + 1].text}</p>{/if}
 </section>
 
 <style>

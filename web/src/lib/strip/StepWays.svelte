@@ -11,8 +11,8 @@
 	let { ways, chosen, locked, onchoose }: Props = $props();
 </script>
 
-<div class="ways" role="group" aria-label="Done how">
-	<span>Done how?</span>
+<div class="ways" role="group" aria-label="Method">
+	<span>Method</span>
 	{#each ways as { key, text, risk } (key)}
 		<button type="button" class="btn" aria-pressed={chosen === key} disabled={locked} onclick={() => onchoose(key)}
 			>{text}{#if risk}<span class="risk">: {risk.toLowerCase()}</span>{/if}</button

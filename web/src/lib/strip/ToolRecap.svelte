@@ -22,7 +22,7 @@
 	}
 	const opened = $derived(stationsInScope(sheet, job));
 	const tools = $derived(toolsInScope(sheet, job));
-	const said = { atHand: 'at hand', borrow: 'to be borrowed' } as const;
+	const said = { atHand: 'at hand', borrow: 'borrow it' } as const;
 	const saidOf = (key: string): string => {
 		const how = job.arrival.tools?.[key];
 		return how === undefined ? '' : typeof how === 'string' ? said[how] : `instead: ${how.instead.toLowerCase()}`;
@@ -59,7 +59,7 @@
 		{/each}
 	</ul>
 	{#if lost}<p class="wrong" role="alert">
-			Not kept: no connection, or longer than 40 characters. Type it again later.
+			Not saved. Check the connection; at most 40 characters. Type it again.
 		</p>{/if}
 	<button type="button" class="btn print:hidden" onclick={() => print()}>Print the list</button>
 </details>

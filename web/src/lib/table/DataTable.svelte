@@ -105,7 +105,7 @@
 			{#if choosing}
 				<Portal>
 					<Popover.Positioner class="z-40">
-						<Popover.Content class="sheet menu" aria-label="Columns that are shown">
+						<Popover.Content class="sheet menu" aria-label="Shown columns">
 							{#each table.getAllLeafColumns() as column (column.id)}
 								<Switch
 									class="menu-item gap-3"
@@ -152,7 +152,7 @@
 							</th>
 						{/each}
 						{#if acts}<th
-								>{#if actsHead}{actsHead}{:else}<span class="sr-only">Acts</span>{/if}</th
+								>{#if actsHead}{actsHead}{:else}<span class="sr-only">Actions</span>{/if}</th
 							>{/if}
 					</tr>
 				{/each}
@@ -173,7 +173,7 @@
 					</tr>
 					{#if below && opened(row.original)}<tr><td colspan="99">{@render below(row.original)}</td></tr>{/if}
 				{:else}
-					<tr><td colspan="99" class="soft">{rows.length === 0 ? empty : `Nothing holds “${sought}”.`}</td></tr>
+					<tr><td colspan="99" class="soft">{rows.length === 0 ? empty : `No row contains “${sought}”.`}</td></tr>
 				{/each}
 			</tbody>
 		</table>

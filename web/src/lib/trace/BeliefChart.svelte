@@ -25,7 +25,7 @@
 	const words = $derived(
 		[
 			...lines.map(({ name, now }) => `${name}: ${now.map((p) => formatProbability(p)).join(', ')}`),
-			...actions.map(({ rebuild, name }) => `something done about ${name} at ${formatNumber(hours[rebuild])} h`)
+			...actions.map(({ rebuild, name }) => `action on ${name} at ${formatNumber(hours[rebuild])} h`)
 		].join('; ')
 	);
 
@@ -48,7 +48,7 @@
 						clip: false as const
 					})),
 					...actions.map(({ rebuild, name }) => ({
-						label: `done about: ${name}`,
+						label: `action: ${name}`,
 						data: [
 							{ x: hours[rebuild], y: 0 },
 							{ x: hours[rebuild], y: 100 }
@@ -77,7 +77,7 @@
 					y: {
 						min: 0,
 						max: 100,
-						title: { display: true, text: 'At work, %', color: soft },
+						title: { display: true, text: 'Probability (%)', color: soft },
 						ticks: { color: soft },
 						grid: { color: line }
 					}

@@ -40,7 +40,7 @@
 	);
 	const factorWords = (factor: number) =>
 		factor === Infinity
-			? 'makes it possible at all'
+			? 'only this makes it possible'
 			: factor >= 1
 				? `× ${formatNumber(factor, factor < 10 ? 1 : 0)}`
 				: `÷ ${formatNumber(1 / factor, 1 / factor < 10 ? 1 : 0)}`;
@@ -48,12 +48,12 @@
 
 {#if beliefs.kind === 'contradicts'}
 	<p class="wrong" role="alert">
-		What was found on {day(of.rebuilds[beliefs.rebuild].receivedAt)} contradicts the causes that the shop believes in:
+		What was found on {day(of.rebuilds[beliefs.rebuild].receivedAt)} contradicts the causes of your shop:
 		{beliefs.findings.map((one) => findingAtPlace(network, one)).join('; ')}. No cause can be named. Check these
 		findings, or give them a chance without any cause on the page Causes.
 	</p>
 {:else if of.rebuilds.length === 0}
-	<p class="soft">Nothing has been looked at on this pump yet.</p>
+	<p class="soft">No inspections of this pump yet.</p>
 {:else}
 	<div class="columns">
 		<div>
@@ -87,19 +87,19 @@
 			{#if picked}
 				<h3>{causeAtPlace(network, picked)}</h3>
 				<p>{remedy}</p>
-				<h4>What carries it: what each find of the last rebuild does to its odds</h4>
+				<h4>Evidence at the last rebuild</h4>
 				<ul class="carried">
 					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as one (`${one.finding}/${one.cylinder}`)}
 						<li class:against={one.factor < 1}>
-							{findingAtPlace(network, one)}{one.present ? '' : ', looked for and absent'}:
+							{findingAtPlace(network, one)}{one.present ? '' : ', not found'}:
 							<span class="figures">{factorWords(one.factor)}</span>
 						</li>
 					{:else}<li class="soft">
-							Nothing that was looked for speaks of it: it stands near what such pumps have.
+							No finding of the last rebuild supports it. The probability is near the average of such pumps.
 						</li>{/each}
 				</ul>
 			{/if}
-			<h4>Look at next</h4>
+			<h4>Check next</h4>
 			<ol class="checks">
 				{#each checks as one (`${one.finding}/${one.cylinder}`)}
 					{@const to = lookAt(one.finding, one.cylinder)}
@@ -109,27 +109,26 @@
 								one
 							)}{/if}:
 						<span class="soft"
-							>{formatProbability(one.pPresent)} to be there, {formatNumber(one.minutes)} min,
+							>{formatProbability(one.pPresent)} chance of finding it, {formatNumber(one.minutes)} min,
 							{formatNumber(one.bits, 2)} bits</span
 						>
 					</li>
-				{:else}<li class="soft">Everything that tells something has been looked at.</li>{/each}
+				{:else}<li class="soft">All useful checks are done.</li>{/each}
 			</ol>
 		</div>
 	</div>
 	<p class="soft method">
-		By all {of.rebuilds.length} rebuilds together (exact over the causes that findings tie together{beliefs.exact
-			? ''
-			: '; here cylinders are approximated given the pump'}).
+		From all {of.rebuilds.length} rebuilds together{beliefs.exact
+			? ' (exact)'
+			: ' (the cylinders are approximated given the causes of the whole pump)'}.
 		{#if beliefs.leftOut.length > 0}
-			Too many to be weighed together, left at their own rate: {beliefs.leftOut
+			Too many causes to combine. These stay at their average rate: {beliefs.leftOut
 				.map((one) => causeAtPlace(network, one))
 				.join('; ')}.
 		{/if}
-		Strengths: {of.revision === 0 ? 'those that every shop begins with' : `the shop’s, revision ${of.revision}`}, {of.taughtBy ===
-		0
-			? 'no confirmed case yet'
-			: `taught by ${of.taughtBy} confirmed ${of.taughtBy === 1 ? 'case' : 'cases'}`}. Ordinary end of life is weighed
+		Strengths: {of.revision === 0 ? 'initial settings' : `revision ${of.revision} of your shop`}, {of.taughtBy === 0
+			? 'no confirmed cases yet'
+			: `learned from ${of.taughtBy} confirmed ${of.taughtBy === 1 ? 'case' : 'cases'}`}. Normal wear-out is included
 		along and not drawn.
 	</p>
 {/if}

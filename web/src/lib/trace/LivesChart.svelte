@@ -146,7 +146,7 @@
 <figure>
 	<figcaption>
 		<b>{title}</b>
-		<button type="button" class="btn" onclick={keep} aria-label="Keep as PNG: {title}">PNG</button>
+		<button type="button" class="btn" onclick={keep} aria-label="Save as PNG: {title}">PNG</button>
 	</figcaption>
 	<div class="chart" role="img" aria-label="{title}. {words}"><canvas bind:this={canvas}></canvas></div>
 </figure>

@@ -40,7 +40,7 @@
 				({ station, cylinder, patterns }) =>
 					`${placeName(nameOf.get(station) ?? station, cylinder)}: ${patterns.map((one) => patternName(one as PatternKey)).join(', ')}`
 			)
-			.join('; ') || 'nothing new';
+			.join('; ') || 'no new damage';
 </script>
 
 {#if rebuilds.length > 1}

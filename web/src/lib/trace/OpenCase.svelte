@@ -20,27 +20,22 @@
 </script>
 
 <details class="mt-2">
-	<summary class="btn">Open a case on it</summary>
+	<summary class="btn">New case</summary>
 	<form method="post" use:enhance class="sheet mt-2 grid max-w-2xl gap-3 p-4">
 		<Fields>
-			<p>On <b>{place.words}</b>, from the pump’s last rebuild on. It comes up when the pump is in again.</p>
+			<p>On <b>{place.words}</b>, from the pump’s last rebuild on. The case appears when the pump is received again.</p>
 			<input type="hidden" name="station" value={place.station} />
 			<input type="hidden" name="cylinder" value={String(place.cylinder)} />
 			<input type="hidden" name="pattern" value={place.pattern} />
 			<Field
 				name="cause"
-				label="Thought to be"
+				label="Suspected cause"
 				bind:value={$form.cause}
 				errors={$errors.cause}
 				options={[['', 'Choose'], ...causes]}
 			/>
-			<Field
-				name="hypothesis"
-				label="What you think happens"
-				bind:value={$form.hypothesis}
-				errors={$errors.hypothesis}
-			/>
-			<div><button class="btn main">Open the case</button></div>
+			<Field name="hypothesis" label="Hypothesis" bind:value={$form.hypothesis} errors={$errors.hypothesis} />
+			<div><button class="btn main">Open case</button></div>
 		</Fields>
 	</form>
 </details>

@@ -50,7 +50,7 @@
 						borderWidth: 3
 					},
 					{
-						label: 'the same mark, still there',
+						label: 'same mark, still present',
 						data: points('still'),
 						pointStyle: 'rectRot',
 						pointRadius: 6,
@@ -59,7 +59,7 @@
 						borderWidth: 1.5
 					},
 					{
-						label: 'looked at, not found',
+						label: 'inspected, not found',
 						data: points('absent'),
 						pointStyle: 'circle',
 						pointRadius: 5,
@@ -68,7 +68,7 @@
 						borderWidth: 1.5
 					},
 					{
-						label: 'first look, cannot count',
+						label: 'first inspection, not counted',
 						data: points('uncounted'),
 						pointStyle: 'line',
 						pointRadius: 5,

@@ -44,7 +44,7 @@
 	function overrule() {
 		if (!overruling) return;
 		if (why.trim() !== '') return decide(overruling, why.trim());
-		problem = 'Write why: the record keeps the proposal and your reason side by side.';
+		problem = 'Write the reason. It is recorded with the proposal.';
 	}
 </script>
 
@@ -70,11 +70,11 @@
 	{/if}
 </div>
 {#if !part.looked}<p class="soft">
-		Look first: mark what you see, or “Clean”. A part that goes in the bin is the best witness of the cause.
+		Inspect first: mark the damage, or press “Clean”. A discarded part is the best evidence of the cause.
 	</p>{/if}
 {#if overruling}
 	<div class="label overrule">
-		<label for="{id}-why">Why {verdictName[overruling].toLowerCase()}, against the proposal?</label>
+		<label for="{id}-why">Reason to {verdictName[overruling].toLowerCase()}, against the proposal</label>
 		<!-- svelte-ignore a11y_autofocus -->
 		<input
 			id="{id}-why"
@@ -89,7 +89,7 @@
 		{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 		<div class="choices">
 			<button type="button" class="btn main" onclick={overrule}>Overrule</button>
-			<button type="button" class="btn" onclick={() => (overruling = undefined)}>Leave it</button>
+			<button type="button" class="btn" onclick={() => (overruling = undefined)}>Cancel</button>
 		</div>
 	</div>
 {/if}

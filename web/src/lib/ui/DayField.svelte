@@ -52,11 +52,11 @@
 						<DatePicker.Context>
 							{#snippet children(calendar)}
 								<DatePicker.ViewControl class="turn">
-									<DatePicker.PrevTrigger class="btn-icon" aria-label="Month before"
+									<DatePicker.PrevTrigger class="btn-icon" aria-label="Previous month"
 										><ChevronLeft size={20} /></DatePicker.PrevTrigger
 									>
 									<b><DatePicker.RangeText /></b>
-									<DatePicker.NextTrigger class="btn-icon" aria-label="Month after"
+									<DatePicker.NextTrigger class="btn-icon" aria-label="Next month"
 										><ChevronRight size={20} /></DatePicker.NextTrigger
 									>
 								</DatePicker.ViewControl>

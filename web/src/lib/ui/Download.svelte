@@ -27,7 +27,7 @@
 			Object.assign(document.createElement('a'), { href: address, download: name }).click();
 			setTimeout(() => URL.revokeObjectURL(address), 60_000);
 		} catch {
-			problem = 'It could not be made just now: try again in a moment, or sign in again.';
+			problem = 'The file could not be created. Try again in a moment, or sign in again.';
 		}
 		making = false;
 	}
@@ -35,4 +35,5 @@
 
 <a class="btn" {href} download data-sveltekit-reload aria-busy={making} onclick={(event) => void fetchIt(event)}
 	>{@render children()}</a
->{#if making}<Working what="Being made …" />{/if}{#if problem}<span class="wrong" role="alert">{problem}</span>{/if}
+>{#if making}<Working what="Creating the file …" />{/if}{#if problem}<span class="wrong" role="alert">{problem}</span
+	>{/if}

@@ -19,7 +19,7 @@
 		<FileUpload.Context>
 			{#snippet children(upload)}
 				{#each upload().acceptedFiles as file (file.name)}<b>{file.name}</b>{:else}<span
-						>Choose a file, or drop it here</span
+						>Choose a file or drop it here</span
 					>{/each}
 			{/snippet}
 		</FileUpload.Context>

@@ -10,7 +10,7 @@
 	<p class="stop" role="alert">
 		<b>Not safe to work on yet.</b>
 		First sign off: {bench.blocked.map(({ text }) => text).join(' ')}
-		<a href="/jobs/{job.id}/strip">To the steps</a>
+		<a href="/jobs/{job.id}/strip">Open the steps</a>
 	</p>
 {:else if bench.uncleaned.length > 0 && job.releasedAt === null}
 	<p class="stop" role="alert">
@@ -18,7 +18,7 @@
 		Dirt hides cracks: no part is called clean before this is signed off: {bench.uncleaned
 			.map(({ text }) => text)
 			.join(' ')}
-		<a href="/jobs/{job.id}/strip">To the steps</a>
+		<a href="/jobs/{job.id}/strip">Open the steps</a>
 	</p>
 {/if}
 

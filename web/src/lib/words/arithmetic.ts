@@ -9,15 +9,15 @@ const figures: Readonly<Record<FigureKey, { readonly name: string; readonly meth
 		method: '(t₀ − t₁)/(t₀ − t_g) (ISO 815-1)'
 	},
 	squeeze: {
-		name: 'Squeeze left in the gland',
+		name: 'Remaining squeeze in the gland',
 		method: '(t − t_g)/t (ISO 3601-2)'
 	},
 	glandFill: {
-		name: 'Gland filled',
+		name: 'Gland fill',
 		method: '(π/4)·t²/(depth·width) (ISO 3601-2)'
 	},
 	stretch: {
-		name: 'Stretch on its groove',
+		name: 'Stretch on the groove',
 		method: '(groove − inside diameter)/inside diameter (ISO 3601-2)'
 	},
 	swellByMass: {
@@ -29,30 +29,30 @@ const figures: Readonly<Record<FigureKey, { readonly name: string; readonly meth
 		method: '(t/t₀)² − 1 (after ISO 1817)'
 	},
 	hardening: {
-		name: 'Hardness gained',
-		method: 'Now − as new (ISO 48-4); below 0 it has softened'
+		name: 'Hardness change',
+		method: 'Now − as new (ISO 48-4); negative means softer'
 	},
 	interference: {
-		name: 'Interference with its mate',
+		name: 'Interference with the mating part',
 		method: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2'
 	},
 	stackLeft: {
-		name: 'Stack height left for the gland to follow',
-		method: 'Stack height − height at the end of the gland’s follow'
+		name: 'Remaining gland adjustment',
+		method: 'Stack height − stack height at the end of adjustment'
 	},
 	extrusion: {
-		name: 'Extruded lip, in widths of its clearance gap',
+		name: 'Extruded lip ÷ clearance gap',
 		method:
-			'Width of the lip ÷ clearance gap; above 1 the gap has opened or the pressure was above its rating (ISO 3601-2)'
+			'Width of the lip ÷ clearance gap; above 1, the gap has opened or the pressure exceeded its rating (ISO 3601-2)'
 	},
 	clearance: {
-		name: 'Clearance round the plunger',
+		name: 'Clearance around the plunger',
 		method: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2'
 	},
 	gapLeak: {
-		name: 'Would pass this gap if the packing were gone, plunger lying on one side',
+		name: 'Flow through the gap without packing, plunger eccentric',
 		method:
-			'Q = π·D·c³·Δp·(1 + 1.5·ε²)/(12·μ·L), ε = 1; above a Reynolds number of 1000 not laminar any more, so this is an upper bound'
+			'Q = π·D·c³·Δp·(1 + 1.5·ε²)/(12·μ·L), ε = 1; not laminar above a Reynolds number of 1000, so this is an upper bound'
 	},
 	permanentStretch: {
 		name: 'Permanent stretch',
@@ -64,14 +64,14 @@ const figures: Readonly<Record<FigureKey, { readonly name: string; readonly meth
 	},
 	lengthLoss: {
 		name: 'Free length lost',
-		method: '(as new − now)/as new; below 0 it has been stretched'
+		method: '(as new − now)/as new; negative means stretched'
 	},
 	loadLoss: {
 		name: 'Load lost at the working length',
 		method: '(as new − now)/as new, both at the working length'
 	},
 	testedRate: {
-		name: 'Rate by the load test',
+		name: 'Spring rate from load test',
 		method: '(F₂ − F₁)/(L₁ − L₂)'
 	},
 	rate: {
@@ -79,7 +79,7 @@ const figures: Readonly<Record<FigureKey, { readonly name: string; readonly meth
 		method: 'k = G·d⁴/(8·D³·n), two dead coils (EN 13906-1)'
 	},
 	travelToSolid: {
-		name: 'Travel to coil bind, at the working length',
+		name: 'Travel to coil bind from working length',
 		method: 'Working length − (active coils + 2)·d (EN 13906-1)'
 	},
 	stress: {
@@ -87,24 +87,24 @@ const figures: Readonly<Record<FigureKey, { readonly name: string; readonly meth
 		method: 'τ = K·8·F·D/(π·d³) with Wahl’s K (EN 13906-1)'
 	},
 	lappingReserve: {
-		name: 'Height to spare after lapping it clean',
-		method: 'Height − deepest mark − finishing cut − least height'
+		name: 'Height left after lapping',
+		method: 'Height − deepest mark − finishing cut − minimum height'
 	},
 	grooveLeak: {
-		name: 'Leaks back through the groove at rated pressure',
+		name: 'Leakage through the groove at rated pressure',
 		method: 'Half an ellipse as a sharp-edged orifice, Q = 0.61·A·√(2Δp/ρ), water (ISO 5167-2)'
 	},
 	holdTestLeak: {
-		name: 'Leak by the hold test',
-		method: 'Q = V·Δp/(K·t), from dp/dt = −K·Q/V; air in the water makes it seem less'
+		name: 'Leakage from hold test',
+		method: 'Q = V·Δp/(K·t), from dp/dt = −K·Q/V; air in the water makes the result too low'
 	},
 	lostVolume: {
 		name: 'Metal lost from the edge',
 		method: 'r²·(1 − π/4)·π·D for a square edge'
 	},
 	ringSize: {
-		name: 'Nearest size of the series',
-		method: 'In tolerances of ISO 3601-1, a fifth of set allowed for; above 2 it is not of the series (AS568)'
+		name: 'Nearest standard size',
+		method: 'In tolerances of ISO 3601-1, with 20 % set allowed; above 2, not a standard size (AS568)'
 	}
 };
 
@@ -125,22 +125,22 @@ const figureInputs: Readonly<Record<FigureInput, string>> = {
 	lipInsideDiameterNow: 'Lip inside diameter now',
 	lipOutsideDiameterNow: 'Lip outside diameter now',
 	stackHeightNow: 'Stack height now',
-	noFollowLeftAt: 'No follow left at',
+	noFollowLeftAt: 'Stack height at the end of adjustment',
 	extrudedLipNow: 'Extruded lip now',
 	clearanceGap: 'Clearance gap',
 	boreNow: 'Bore now',
 	diameterNow: 'Diameter now',
-	lengthOfTheGap: 'Length of the gap',
+	lengthOfTheGap: 'Gap length',
 	ratedPressure: 'Rated pressure',
 	viscosity: 'Viscosity, mPa·s',
 	reynoldsNumber: 'Reynolds number',
 	sagAtRest: 'Sag at rest',
 	freeDiameter: 'Free diameter',
 	endGap: 'End gap',
-	pressWanted: 'Press wanted',
-	oneShim: 'One shim',
+	pressWanted: 'Required press',
+	oneShim: 'Shim thickness',
 	loadAtWorkingLength: 'Load at working length',
-	loadAtTheShorterLength: 'Load at the shorter length',
+	loadAtTheShorterLength: 'Load at shorter length',
 	workingLength: 'Working length',
 	shorterLength: 'Shorter length',
 	wire: 'Wire',
@@ -152,51 +152,54 @@ const figureInputs: Readonly<Record<FigureInput, string>> = {
 	heightNow: 'Height now',
 	deepestMark: 'Deepest mark',
 	finishingCut: 'Finishing cut',
-	leastHeight: 'Least height',
+	leastHeight: 'Minimum height',
 	grooveWidth: 'Groove width',
 	grooveDepth: 'Groove depth',
-	fallInAMinute: 'Fall in a minute',
+	fallInAMinute: 'Pressure drop per minute',
 	trappedVolume: 'Trapped volume',
 	bulkModulus: 'Bulk modulus',
 	edgeRadiusNow: 'Edge radius now',
-	diameterOfTheEdge: 'Diameter of the edge'
+	diameterOfTheEdge: 'Edge diameter'
 };
 
 /** A figure's name; that of a ring's size names the size. */
 export function figureName({ key, nearest }: Pick<Figure, 'nearest'> & { readonly key: FigureKey }): string {
 	if (!nearest) return figures[key].name;
 	const { dash, insideDiameter, section } = nearest;
-	return `Nearest size of the series: dash ${dash}, ${insideDiameter.toFixed(2)} × ${section.toFixed(2)} mm; off by`;
+	return `Nearest standard size: dash ${dash}, ${insideDiameter.toFixed(2)} × ${section.toFixed(2)} mm; deviation`;
 }
 
 type SizeStep = Exclude<StepKey, FigureKey>;
 
 const WEIBULL =
-	'P(T ≤ t + H | T > t) of Weibull distributions, over scale and shape as prior and record leave them; lives ended by measured wear are censored, finds at a strip-down lie between two looks (Meeker & Escobar 1998)';
+	'P(T ≤ t + H | T > t) of Weibull distributions, averaged over scale and shape given prior and history; lives ended by measured wear are right-censored, failures found at a strip-down are interval-censored (Meeker & Escobar 1998)';
 const GAMMA =
-	'Gamma process; the part’s rate, the scatter between and within parts, how wear bends, its pump, what the readings leave open and an unknown age are all integrated over (van Noortwijk 2009; Lawless & Crowder 2004)';
+	'Gamma process, averaged over rate, scatter, curvature of wear, the pump’s factor, measurement uncertainty and unknown age (van Noortwijk 2009; Lawless & Crowder 2004)';
 const BUDGET = 'k at the degrees of freedom for 95 % (JCGM 100, Welch–Satterthwaite)';
 
 const steps: Readonly<Record<SizeStep, { readonly name: (size: string) => string; readonly method: string }>> = {
 	meanOfWorstPlace: { name: (size) => size, method: 'Mean of the readings of the worst place, at 20 °C (ISO 1)' },
 	narrowestZone: {
 		name: (size) => size,
-		method: 'Narrowest zone between two planes that holds all heights, by linear programming (ISO 12781)'
+		method: 'Narrowest zone between two parallel planes that contains all heights, by linear programming (ISO 12781)'
 	},
-	largestRange: { name: (size) => size, method: 'Largest range of the readings round one station' },
-	howSure: { name: (size) => `${size}: how sure`, method: `k·√Σu²; ${BUDGET}` },
-	howSureOfForm: { name: (size) => `${size}: how sure`, method: `k·√Σu², each √2-fold for a difference; ${BUDGET}` },
+	largestRange: { name: (size) => size, method: 'Largest range of the readings around one section' },
+	howSure: { name: (size) => `${size}: expanded uncertainty`, method: `k·√Σu²; ${BUDGET}` },
+	howSureOfForm: {
+		name: (size) => `${size}: expanded uncertainty`,
+		method: `k·√Σu², each u × √2 for a difference; ${BUDGET}`
+	},
 	beyondNow: {
-		name: (size) => `${size}: chance of lying beyond the limit now`,
-		method: 'Student’s t about the value (JCGM 106, 7 and 8.3)'
+		name: (size) => `${size}: chance of being beyond the limit now`,
+		method: 'Student’s t around the value (JCGM 106, 7 and 8.3)'
 	},
-	wornSoFar: { name: (size) => `${size}: wear so far`, method: 'Distance from the start towards the limit' },
+	wornSoFar: { name: (size) => `${size}: wear so far`, method: 'Distance from the starting size towards the limit' },
 	beyondAtService: { name: (size) => `${size}: chance of passing the limit by the next service`, method: GAMMA },
 	pace: {
-		name: (size) => `${size}: chance that it wears at least twice as fast as its kind in this pump`,
-		method: 'Share of the posterior of its rate, against the middle of its kind’s in this pump'
+		name: (size) => `${size}: chance of wearing at least twice as fast as similar parts in this pump`,
+		method: 'Share of the posterior of its rate above twice the median of similar parts in this pump'
 	},
-	otherEnd: { name: () => 'Chance that something else ends it by the next service', method: WEIBULL }
+	otherEnd: { name: () => 'Chance of failing some other way by the next service', method: WEIBULL }
 };
 
 const stepInputs: Readonly<Record<Exclude<StepInput, FigureInput>, string>> = {
@@ -210,28 +213,28 @@ const stepInputs: Readonly<Record<Exclude<StepInput, FigureInput>, string>> = {
 	coverageFactor: 'Coverage factor k',
 	value: 'Value',
 	standardUncertainty: 'Standard uncertainty',
-	limitOfMaker: 'Limit, from the maker',
-	limitOfShop: 'Limit, from the shop',
-	acceptBad: 'Accepted risk of keeping a bad part',
-	scrapGood: 'Accepted risk of scrapping a good one',
+	limitOfMaker: 'Limit (maker)',
+	limitOfShop: 'Limit (shop)',
+	acceptBad: 'Accepted risk of reusing a bad part',
+	scrapGood: 'Accepted risk of replacing a good part',
 	startNominal: 'Start: nominal',
 	startAsFitted: 'Start: as fitted',
 	wearAllowed: 'Wear allowed',
 	wearSoFar: 'Wear so far',
 	hoursOnPart: 'Hours on the part',
 	hoursToService: 'Hours to the next service',
-	wearIn1000h: 'Wear in 1000 h, as its looks and its kind make it',
-	sheetPriorWorth: 'The sheet’s prior is worth lives',
-	ownPriorWorth: 'The part type’s own prior is worth lives',
-	recordWorth: 'The record is worth lives',
-	partsOnRecord: 'Parts on record',
-	pumpsHardness: 'How hard its pump is on its parts, against the ordinary',
-	rateAgainstKind: 'Its rate against its kind’s, mean',
-	otherEndsOnRecord: 'Ends on record, not by measured wear',
-	livesOnRecord: 'Lives on record',
+	wearIn1000h: 'Wear per 1000 h, from its inspections and similar parts',
+	sheetPriorWorth: 'Prior weight of the sheet (lives)',
+	ownPriorWorth: 'Prior weight of the part type (lives)',
+	recordWorth: 'Weight of the history (lives)',
+	partsOnRecord: 'Parts in the history',
+	pumpsHardness: 'Wear factor of its pump (1 = average)',
+	rateAgainstKind: 'Its rate ÷ rate of similar parts, mean',
+	otherEndsOnRecord: 'Other failures in the history',
+	livesOnRecord: 'Lives in the history',
 	priorShape: 'Prior: Weibull shape',
 	priorScale: 'Prior: Weibull scale',
-	priorWorth: 'The prior is worth lives'
+	priorWorth: 'Prior weight (lives)'
 };
 
 const isSizeStep = (key: StepKey): key is SizeStep => key in steps;

@@ -23,27 +23,27 @@ export const inspectAddress = (job: string, { place, size }: WhereToLook): strin
 
 /** How a case stands. */
 export const caseState = {
-	open: 'open: nothing done yet',
-	acted: 'something done, being watched',
+	open: 'open, no action yet',
+	acted: 'action taken, under observation',
 	confirmed: 'confirmed',
 	refuted: 'refuted',
-	notTold: 'closed, could not be told'
+	notTold: 'closed, not decided'
 } as const satisfies Record<CaseState, string>;
 
 /** What is wrong with a network that somebody wrote, as a sentence that says what to do. */
 export function faultSentence(fault: NetworkFault): string {
 	switch (fault.code) {
 		case 'shape':
-			return `${fault.path.join('.') || 'The text'}: ${fault.says}. A probability lies above 0 and below 1.`;
+			return `${fault.path.join('.') || 'The text'}: ${fault.says}. A probability is above 0 and below 1.`;
 		case 'twice':
-			return `“${fault.key}” is there twice. Give each finding and cause a key of its own.`;
+			return `“${fault.key}” is used twice. Give each finding and cause a different key.`;
 		case 'unknownFinding':
 			return `${fault.at} names the finding “${fault.key}”, which is not in the list. Add it, or correct its key.`;
 		case 'linkedTwice':
-			return `${fault.at} is linked with “${fault.key}” twice. Keep one of the two.`;
+			return `${fault.at} is linked with “${fault.key}” twice. Remove one of the two.`;
 		case 'withoutCause':
-			return `Nothing brings “${fault.key}” about. Link a cause with it, or leave it out.`;
+			return `“${fault.key}” has no cause. Link it with a cause or remove it.`;
 		case 'cycle':
-			return `Damage follows itself in a circle: ${fault.keys.join(' → ')}. Take one of these links out.`;
+			return `These links form a circle: ${fault.keys.join(' → ')}. Remove one of them.`;
 	}
 }

@@ -1,14 +1,14 @@
 import type { Complaint } from '@exetasis/core/record';
 
 export const complaintName: Readonly<Record<Complaint, string>> = {
-	leakFront: 'Leaks at the front, by the plungers',
-	leakJoint: 'Leaks at a joint',
-	leakOil: 'Leaks oil',
+	leakFront: 'Leak at the plungers',
+	leakJoint: 'Leak at a joint',
+	leakOil: 'Oil leak',
 	pressureLow: 'Pressure low',
-	pulsing: 'Pressure pulses',
+	pulsing: 'Pulsating pressure',
 	noise: 'Noise',
-	oilMilky: 'Oil milky',
+	oilMilky: 'Milky oil',
 	oilMetal: 'Metal in the oil',
 	hot: 'Runs hot',
-	planned: 'Planned, hours reached'
+	planned: 'Planned service'
 };

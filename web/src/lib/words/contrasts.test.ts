@@ -8,12 +8,12 @@ describe('what recurrences are set side by side by', () => {
 	it('has a word of its own each', () => expect(new Set(Object.values(contrastWords)).size).toBe(8));
 	it('names a kit by its number, and what came without one', () => {
 		expect(kitWords('MAR-P')).toBe('MAR-P');
-		expect(kitWords(BY_ITSELF)).toBe('by itself');
+		expect(kitWords(BY_ITSELF)).toBe('sold singly');
 	});
 	it('tells hours since fitting by their ends', () =>
 		expect(['new', 'middle', 'old'].map((group) => plain(ageWords(group)))).toEqual([
 			'up to 500 h',
 			'500 to 2 000 h',
-			'beyond 2 000 h'
+			'more than 2 000 h'
 		]));
 });

@@ -11,12 +11,12 @@ export const contrastWords: Readonly<Record<Contrast, string>> = {
 	liquid: 'Liquid',
 	season: 'Season',
 	age: 'Hours since fitting',
-	way: 'Way it was fitted',
+	way: 'Fitting method',
 	duty: 'Duty'
 };
 
 /** A kit by its number, or what came without one. */
-export const kitWords = (kit: string): string => (kit === BY_ITSELF ? 'by itself' : kit);
+export const kitWords = (kit: string): string => (kit === BY_ITSELF ? 'sold singly' : kit);
 
 /** How long a part had been in when it was looked at. */
 export function ageWords(group: string): string {
@@ -27,6 +27,6 @@ export function ageWords(group: string): string {
 		case 'middle':
 			return `${young} to ${middle} h`;
 		default:
-			return `beyond ${middle} h`;
+			return `more than ${middle} h`;
 	}
 }

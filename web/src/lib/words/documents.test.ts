@@ -6,7 +6,7 @@ describe('why a document was not attached', () => {
 		['otherType', /PDF, PNG or JPEG.*Save/],
 		['tooLarge', /40 million pixels.*Scale/],
 		['tooHeavy', /3\.5 MB.*Save/],
-		['runsPrograms', /Print it into a PDF anew/],
+		['runsPrograms', /Print it to a new PDF/],
 		['encrypted', /Save it without a password/],
 		['tooManyPages', /more than 200 pages.*Save only/],
 		['broken', /Open it, save it again/]
@@ -14,7 +14,7 @@ describe('why a document was not attached', () => {
 		expect(attachSentence({ kind: 'problem', problem })).toMatch(sentence)
 	);
 	it('says how many a model may have, and that its place is gone', () => {
-		expect(attachSentence({ kind: 'tooMany', most: 60 })).toMatch(/60 documents.*Take one away/);
-		expect(attachSentence({ kind: 'unknownPlace' })).toMatch(/no such step or part.*Reload/);
+		expect(attachSentence({ kind: 'tooMany', most: 60 })).toMatch(/60 documents.*Delete one/);
+		expect(attachSentence({ kind: 'unknownPlace' })).toMatch(/no longer on the sheet.*Reload/);
 	});
 });

@@ -2,9 +2,9 @@ import type { FixWorked } from '@exetasis/core/trace';
 import { formatNumber, formatProbability } from '../ui/numbers';
 
 const verdicts: Readonly<Record<FixWorked['verdict'], string>> = {
-	worked: 'It is rarer since, beyond chance: the fix has worked.',
+	worked: 'The fix has worked: the failure is rarer than chance explains.',
 	open: 'Too early to tell.',
-	not: 'It comes as often as before: the fix has not worked.'
+	not: 'The fix has not worked: the failure is as frequent as before.'
 };
 
 const inspections = (count: number): string => `${formatNumber(count)} ${count === 1 ? 'inspection' : 'inspections'}`;
@@ -15,14 +15,14 @@ export function fixWords({ verdict, before, since, chance, comparison, inspectio
 	readonly figures: string;
 } {
 	const figures: string[] = [];
-	if (since.inspections === 0) figures.push('The place has not been inspected since.');
+	if (since.inspections === 0) figures.push('The place has not been inspected since the fix.');
 	else if (chance !== undefined)
 		figures.push(
-			`Found in ${formatNumber(before.events)} of ${inspections(before.inspections)} before and ${formatNumber(since.events)} of ${formatNumber(since.inspections)} since; without an effect so few would be found with ${formatProbability(chance)}.`
+			`Found in ${formatNumber(before.events)} of ${inspections(before.inspections)} before and ${formatNumber(since.events)} of ${formatNumber(since.inspections)} after. Without an effect, the chance of so few is ${formatProbability(chance)}.`
 		);
 	if (verdict === 'not' && comparison)
 		figures.push(
-			`By hours it comes at least ${formatNumber(comparison.low, 2)} times as often as before (95 %): even half as often is excluded.`
+			`Per hour it is at least ${formatNumber(comparison.low, 2)} times as frequent as before (95 %), so not even halved.`
 		);
 	if (inspectionsStillNeeded !== undefined && inspectionsStillNeeded > 0)
 		figures.push(

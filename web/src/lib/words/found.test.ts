@@ -25,13 +25,15 @@ describe('how a part was found', () => {
 		expect(new Set(Object.values(foundSign)).size).toBe(Object.keys(foundSign).length);
 	});
 	it('is said with the assembly in which it had stayed, and with how it faced', () => {
-		expect(foundWords(record('elsewhere', undefined, 'inlet'), { assemblies })).toBe('stayed in the inlet manifold');
-		expect(foundWords(record('elsewhere', 'turned', 'inlet'), { assemblies })).toBe(
-			'stayed in the inlet manifold, faced the wrong way'
+		expect(foundWords(record('elsewhere', undefined, 'inlet'), { assemblies })).toBe(
+			'came off with the inlet manifold'
 		);
-		expect(foundWords(record('elsewhere', undefined, 'gone'), { assemblies })).toBe('stayed elsewhere');
-		expect(foundWords(record('inPlace', 'turned'), { assemblies })).toBe('faced the wrong way');
-		expect(foundWords(record('missing'), { assemblies })).toBe('not there');
-		expect(foundWords(record(), { assemblies })).toBe('not said');
+		expect(foundWords(record('elsewhere', 'turned', 'inlet'), { assemblies })).toBe(
+			'came off with the inlet manifold, wrong way round'
+		);
+		expect(foundWords(record('elsewhere', undefined, 'gone'), { assemblies })).toBe('in another assembly');
+		expect(foundWords(record('inPlace', 'turned'), { assemblies })).toBe('wrong way round');
+		expect(foundWords(record('missing'), { assemblies })).toBe('missing');
+		expect(foundWords(record(), { assemblies })).toBe('not recorded');
 	});
 });

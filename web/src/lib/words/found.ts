@@ -30,14 +30,14 @@ export const foundSign: Readonly<Record<FoundState, string>> = {
 };
 
 export const foundName: Readonly<Record<FoundState, string>> = {
-	unsaid: 'not said',
-	right: 'as it should be',
-	turned: 'faced the wrong way',
+	unsaid: 'not recorded',
+	right: 'correct',
+	turned: 'wrong way round',
 	inLine: 'joints in line',
-	elsewhere: 'stayed elsewhere',
+	elsewhere: 'in another assembly',
 	fellOut: 'fell out',
-	missing: 'not there',
-	doubled: 'there twice',
+	missing: 'missing',
+	doubled: 'fitted twice',
 	pieces: 'in pieces, all found',
 	pieceLost: 'in pieces, one not found'
 };
@@ -47,7 +47,7 @@ export function foundWords(record: PartRecord, { assemblies }: Pick<ModelSheet, 
 	const state = foundState(record);
 	const stayedIn = record.where && 'where' in record.where.payload ? record.where.payload.assembly : undefined;
 	const assembly = assemblies.find(({ key }) => key === stayedIn);
-	const lay = assembly ? `stayed in the ${inSentence(assembly.name)}` : foundName[state];
+	const lay = assembly ? `came off with the ${inSentence(assembly.name)}` : foundName[state];
 	const noted = foundLay(record);
 	const ran = foundRan(record);
 	const more = [...(noted ? [`${noted.what} toward ${noted.toward}`] : []), ...(ran ? [`side ${ran} ran`] : [])].map(

@@ -8,6 +8,6 @@ export const hazardName: Readonly<Record<Caution['hazard'], string>> = {
 	spring: 'Spring under load',
 	pinch: 'Pinch point',
 	chemical: 'Chemicals',
-	damage: 'Damages the part',
+	damage: 'Risk of damage',
 	electric: 'Lock out'
 };

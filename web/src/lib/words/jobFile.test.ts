@@ -6,41 +6,41 @@ import type { ImportRefused } from '@exetasis/server/jobFile/refused';
 const refused: readonly (readonly [ImportRefused, string])[] = [
 	[
 		{ kind: 'fault', path: '(text)', message: 'Unexpected end' },
-		'This is no job file: its text could not be read. Choose the .json that a job was handed out as.'
+		'This file is not a job file or is damaged. Choose the .json file that was exported from a job.'
 	],
 	[
 		{ kind: 'fault', path: 'job.number', message: 'Required' },
-		'This is no job file of version 1: “job.number”: Required. Ask whoever made it for it anew.'
+		'This is not a valid job file (version 1). “job.number”: Required. Ask the sender to export it again.'
 	],
 	[
 		{ kind: 'otherSheet', model: 'Marram', revision: 2 },
-		'Your shop has a revision 2 of Marram that says something else. Ask for the job with a sheet of another revision.'
+		'Your shop has a different revision 2 of Marram. Ask the sender for the job with another revision of the sheet.'
 	],
 	[
 		{ kind: 'pumpKnown', serial: 'MAR-0256', pumpId: 'x' },
-		'Your shop knows the pump MAR-0256: what its parts have run would be told twice. Nothing was taken in.'
+		'Your shop already has the pump MAR-0256. Importing the job would count its hours twice. Nothing was imported.'
 	],
 	[
 		{ kind: 'otherGauge', name: 'Micrometer 3' },
-		'Your shop has another gauge called “Micrometer 3”. Rename yours under Gauges, then take the job in.'
+		'Your shop has another gauge called “Micrometer 3”. Rename yours under Gauges, then import the job.'
 	],
 	[
 		{ kind: 'wrongPart', place: 'plunger/9' },
-		'What is said of the part at “plunger/9” does not fit: the sheet has no such place, it is there twice, or it went and nothing came.'
+		'The part at “plunger/9” is not valid: the place is not on the sheet, occurs twice, or has no new part after a removal.'
 	],
 	[
 		{ kind: 'wrongEntry', id: '17', problem: { code: 'otherJob' } },
-		'The entry 17 of its log cannot be: This belongs to another job.'
+		'The entry 17 is not valid. Not saved: this entry belongs to another job.'
 	],
-	[{ kind: 'unknownName', name: '@person/4' }, 'Its log speaks of “@person/4”, which the file does not hold.'],
+	[{ kind: 'unknownName', name: '@person/4' }, 'The log names “@person/4”, which is not in the file.'],
 	[
 		{ kind: 'wrongPhoto', sha256: 'abcdef0123456789' },
-		'The photograph abcdef012345… is not the one that it is named after, or cannot be kept.'
+		'The photograph abcdef012345… is damaged or has the wrong name.'
 	],
-	[{ kind: 'entriesTaken' }, 'Entries of its log are in another job of your shop already, or there twice.'],
+	[{ kind: 'entriesTaken' }, 'Some of its entries occur twice, or are already in another job of your shop.'],
 	[
 		{ kind: 'unworkable' },
-		'It is well formed, and yet a part of it cannot be stored or judged. Ask whoever made it for it anew.'
+		'The file is valid, but part of it cannot be stored or judged. Ask the sender to export it again.'
 	]
 ];
 

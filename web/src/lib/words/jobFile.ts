@@ -9,25 +9,25 @@ export function importSentence(refused: ImportRefused, units: UnitPreference): s
 	switch (refused.kind) {
 		case 'fault':
 			return refused.path === '(text)'
-				? 'This is no job file: its text could not be read. Choose the .json that a job was handed out as.'
-				: `This is no job file of version 1: “${refused.path.slice(0, SHOWN)}”: ${refused.message.slice(0, SHOWN)}. Ask whoever made it for it anew.`;
+				? 'This file is not a job file or is damaged. Choose the .json file that was exported from a job.'
+				: `This is not a valid job file (version 1). “${refused.path.slice(0, SHOWN)}”: ${refused.message.slice(0, SHOWN)}. Ask the sender to export it again.`;
 		case 'otherSheet':
-			return `Your shop has a revision ${refused.revision} of ${refused.model} that says something else. Ask for the job with a sheet of another revision.`;
+			return `Your shop has a different revision ${refused.revision} of ${refused.model}. Ask the sender for the job with another revision of the sheet.`;
 		case 'pumpKnown':
-			return `Your shop knows the pump ${refused.serial}: what its parts have run would be told twice. Nothing was taken in.`;
+			return `Your shop already has the pump ${refused.serial}. Importing the job would count its hours twice. Nothing was imported.`;
 		case 'otherGauge':
-			return `Your shop has another gauge called “${refused.name}”. Rename yours under Gauges, then take the job in.`;
+			return `Your shop has another gauge called “${refused.name}”. Rename yours under Gauges, then import the job.`;
 		case 'wrongPart':
-			return `What is said of the part at “${refused.place.slice(0, SHOWN)}” does not fit: the sheet has no such place, it is there twice, or it went and nothing came.`;
+			return `The part at “${refused.place.slice(0, SHOWN)}” is not valid: the place is not on the sheet, occurs twice, or has no new part after a removal.`;
 		case 'wrongEntry':
-			return `The entry ${refused.id} of its log cannot be: ${refusalSentence(refused.problem, units)}`;
+			return `The entry ${refused.id} is not valid. ${refusalSentence(refused.problem, units)}`;
 		case 'unknownName':
-			return `Its log speaks of “${refused.name.slice(0, SHOWN)}”, which the file does not hold.`;
+			return `The log names “${refused.name.slice(0, SHOWN)}”, which is not in the file.`;
 		case 'wrongPhoto':
-			return `The photograph ${refused.sha256.slice(0, 12)}… is not the one that it is named after, or cannot be kept.`;
+			return `The photograph ${refused.sha256.slice(0, 12)}… is damaged or has the wrong name.`;
 		case 'entriesTaken':
-			return 'Entries of its log are in another job of your shop already, or there twice.';
+			return 'Some of its entries occur twice, or are already in another job of your shop.';
 		case 'unworkable':
-			return 'It is well formed, and yet a part of it cannot be stored or judged. Ask whoever made it for it anew.';
+			return 'The file is valid, but part of it cannot be stored or judged. Ask the sender to export it again.';
 	}
 }

@@ -51,7 +51,7 @@ describe('judging sentences', () => {
 		expect(said.told).toBeGreaterThan(3);
 		expect(said.open).toBeGreaterThan(3);
 	});
-	it('say that pumps get worse or better only where the limits of the exponent exclude 1', () => {
+	it('say that pumps more frequent or better only where the limits of the exponent exclude 1', () => {
 		const said = new Set<string>();
 		for (const first of counts)
 			for (const second of counts)
@@ -65,11 +65,11 @@ describe('judging sentences', () => {
 						continue;
 					}
 					const { low = 0, high = Infinity } = trend.exponent;
-					const way = low > 1 ? 'get worse' : high < 1 ? 'get better' : 'cannot be told yet';
+					const way = low > 1 ? 'become more frequent' : high < 1 ? 'become less frequent' : 'cannot be told yet';
 					said.add(way);
 					expect(sentence).toContain(way);
 				}
-		expect(said).toEqual(new Set(['get worse', 'get better', 'cannot be told yet']));
+		expect(said).toEqual(new Set(['become more frequent', 'become less frequent', 'cannot be told yet']));
 	});
 	it('let a place stand out only where even the low limit of its rate is beyond the others', () => {
 		let standing = 0;

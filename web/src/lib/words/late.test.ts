@@ -12,8 +12,8 @@ describe('work that arrived late', () => {
 	};
 	it('says how much was recorded when, what was signed off, and when it arrived', () => {
 		expect(lateWords(work)).toMatch(
-			/^14 entries of .*10:02.* to .*10:40.*, 2 steps signed off among them; arrived .*11:00/
+			/^14 entries from .*10:02.* to .*10:40.*, including 2 signed-off steps, arrived .*11:00/
 		);
-		expect(lateWords({ ...work, entries: 1, steps: [], to: work.from })).toMatch(/^1 entry of .*10:02.*; arrived/);
+		expect(lateWords({ ...work, entries: 1, steps: [], to: work.from })).toMatch(/^1 entry from .*10:02.*, arrived/);
 	});
 });

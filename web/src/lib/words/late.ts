@@ -8,11 +8,11 @@ export const lateWords = ({ entries, steps, from, to, arrivedAt }: LateWork): st
 	const signed =
 		steps.length === 0
 			? ''
-			: `, ${formatNumber(steps.length)} ${steps.length === 1 ? 'step' : 'steps'} signed off among them`;
-	return `${formatNumber(entries)} ${entries === 1 ? 'entry' : 'entries'} of ${when}${signed}; arrived ${day(arrivedAt)}, ${shortTime(arrivedAt)}`;
+			: `, including ${formatNumber(steps.length)} signed-off ${steps.length === 1 ? 'step' : 'steps'}`;
+	return `${formatNumber(entries)} ${entries === 1 ? 'entry' : 'entries'} from ${when}${signed}, arrived ${day(arrivedAt)}, ${shortTime(arrivedAt)}`;
 };
 
 /** Why a lead looks at them. */
-export const LATE_HEAD = 'Recorded off the network: order not held';
+export const LATE_HEAD = 'Recorded offline: order not checked';
 export const LATE_WHY =
-	'These arrived more than two minutes after they were recorded. The order of the work could not be held then: a lead checks it.';
+	'These entries arrived more than two minutes after they were recorded. The order of work was not checked then. A lead must check it.';

@@ -25,10 +25,10 @@ const tells: Readonly<Record<string, string>> = {
 	L1: 'Four nuts on studs. Lifted: threaded seal cases, a plastic pan below the plungers.',
 	L2: 'Eight socket screws. Lifted: seal cases pressed in, one grooved seal each.',
 	L3: 'Two manifolds one behind the other. Lifted: a cotter pin at the end of each rod.',
-	L4: 'Cylinders between two manifolds. Lifted: cups on the rods, shims on the studs.',
+	L4: 'Cylinders between two manifolds. Lifted: cups on the rods and shims on the studs.',
 	L5a: 'Valve caps in the head. Lifted: pistons held by nuts over copper washers.',
 	L5b: 'Valve caps in the head. Lifted: plain plungers, guides of one of two styles.',
-	L5c: 'Valve caps with sealer round them. Lifted: plungers held by a bolt, a copper plate behind.',
+	L5c: 'Valve caps with sealer round them. Lifted: plungers held by a bolt, with a copper plate behind.',
 	L5r: 'On a skid, the water inlet screwed to it. Lifted: brass rings stacked in the head.',
 	L6a: 'A heavy manifold of two halves. Parted: coil springs behind the packings.',
 	L6b: 'A heavy manifold of two halves. Parted: packings without springs.',
@@ -36,6 +36,6 @@ const tells: Readonly<Record<string, string>> = {
 	L8: 'Plates in front and on top. Manifold off: sprung packing supports, rope rings in a sleeve.',
 	L9: 'A flat round head with a bolt in its middle. Lifted: diaphragms, no plungers.',
 	L10: 'Two cylinders, a regulator with a handle on top. Lifted: white ceramic cylinders.',
-	L11: 'The shaft end and the seals of its drive: the pump part is another sheet’s.'
+	L11: 'The shaft end and its oil seals. The pump end has another sheet.'
 };
 export const layoutTell = (code: string): string => tells[code] ?? '';

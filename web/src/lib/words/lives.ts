@@ -5,5 +5,5 @@ export const lifeEndName: Readonly<Record<EndReason, string>> = {
 	worn: 'worn',
 	damaged: 'damaged',
 	hurtAtStrip: 'handling damage (strip-down)',
-	renewedGood: 'renewed although good'
+	renewedGood: 'replaced in good condition'
 };

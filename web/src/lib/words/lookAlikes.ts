@@ -5,13 +5,13 @@ type LookAlike = ModelSheet['lookAlikes'][number];
 
 const said = {
 	same: 'the same part',
-	lookAlike: 'they look alike, but are different parts',
+	lookAlike: 'they look alike but are different parts',
 	different: 'they are easily confused'
 } as const;
 
 /** How parts that are confused differ, and by what they are told apart. */
 export const toldApart = ({ are, by, text }: LookAlike): string =>
-	`${said[are]}. ${text}${by.length > 0 ? ` Tell them apart by: ${by.join(', ')}.` : ''}`;
+	`${said[are]}. ${text}${by.length > 0 ? ` Compare: ${by.join(', ')}.` : ''}`;
 
 /** With which other parts of the sheet this one is confused, and what tells them apart. */
 export const lookAlikesOf = (sheet: Pick<ModelSheet, 'lookAlikes' | 'stations'>, key: string): string[] =>

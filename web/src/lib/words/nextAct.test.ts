@@ -22,21 +22,20 @@ const says = (change: Partial<Parameters<typeof nextAct>[0]>) =>
 
 describe('nextAct', () => {
 	it('before the look names space, letters and digits', () =>
-		expect(says({ part: part('plunger', false) })).toBe('Space: clean. A letter: its pattern. A digit: a reading.'));
+		expect(says({ part: part('plunger', false) })).toBe('Space: no damage. Letter: damage pattern. Digit: reading.'));
 	it('while something is to be measured names the place', () =>
-		expect(says({ unmeasured: diameter })).toBe('A digit: diameter, middle of the seal track, 0°. Enter takes it.'));
+		expect(says({ unmeasured: diameter })).toBe('Type diameter, middle of the seal track, 0°, then Enter.'));
 	it('while something is typed says what Enter takes it for', () =>
 		expect(says({ typed: ' 17.98 ', unmeasured: diameter })).toBe(
-			'Enter: takes 17.98 as diameter, middle of the seal track, 0°.'
+			'Enter: saves 17.98 as diameter, middle of the seal track, 0°.'
 		));
 	it('once judged says what Enter accepts and where it leads', () => {
-		expect(says({})).toBe('Enter: Reuse, then on to brass collar, cylinder 2.');
-		expect(says({ then: undefined })).toBe('Enter: Reuse, then the last part of the mat.');
+		expect(says({})).toBe('Enter: Reuse, then go to brass collar, cylinder 2.');
+		expect(says({ then: undefined })).toBe('Enter: Reuse, then this is the last part.');
 	});
-	it('does not accept what waits for a second look', () =>
-		expect(says({ part: part('plunger', true, 'lookAgain') })).toContain('waits for a second look'));
-	it('says so where nothing can be recorded', () =>
-		expect(says({ locked: true })).toContain('Nothing can be recorded'));
+	it('does not accept what Recheck', () =>
+		expect(says({ part: part('plunger', true, 'lookAgain') })).toContain('Recheck'));
+	it('says so where nothing can be recorded', () => expect(says({ locked: true })).toContain('cannot record'));
 });
 
 describe('readingPlace', () => {

@@ -28,16 +28,14 @@ interface InHand {
 
 /** What the next key or touch will do, for the status line. */
 export function nextAct({ part, locked, typed, unmeasured, then }: InHand): string {
-	if (locked) return 'Arrows or a touch: another part. Nothing can be recorded here.';
-	const on = then
-		? `on to ${inSentence(placeName(then.station.name, then.cell.cylinder))}`
-		: 'the last part of the mat';
+	if (locked) return 'Arrow keys or touch: next part. You cannot record anything here.';
+	const on = then ? `go to ${inSentence(placeName(then.station.name, then.cell.cylinder))}` : 'this is the last part';
 	if (typed.trim() !== '')
-		return `Enter: takes ${typed.trim()}${unmeasured ? ` as ${inSentence(readingPlace(part.station, unmeasured))}` : ''}.`;
-	if (!part.looked) return 'Space: clean. A letter: its pattern. A digit: a reading.';
-	if (unmeasured) return `A digit: ${inSentence(readingPlace(part.station, unmeasured))}. Enter takes it.`;
+		return `Enter: saves ${typed.trim()}${unmeasured ? ` as ${inSentence(readingPlace(part.station, unmeasured))}` : ''}.`;
+	if (!part.looked) return 'Space: no damage. Letter: damage pattern. Digit: reading.';
+	if (unmeasured) return `Type ${inSentence(readingPlace(part.station, unmeasured))}, then Enter.`;
 	const { verdict } = part.judgement;
 	return verdict === 'reuse' || verdict === 'replace'
 		? `Enter: ${verdictName[verdict]}, then ${on}.`
-		: `Enter: ${on}; this one waits for a second look.`;
+		: `Enter: ${on}. Recheck this part later.`;
 }

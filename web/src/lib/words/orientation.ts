@@ -42,14 +42,14 @@ export function directionWords(
 			: '';
 	const round = face.clock?.of && !face.clock.not ? `; ${face.clock.of} at ${clockWords(face.clock.deg)}` : '';
 	const ran = record && foundRan(record);
-	const turned = face.reversible ? `; either side may run${ran ? `, side ${ran} ran last` : ''}` : '';
+	const turned = face.reversible ? `; either side may be used${ran ? `, side ${ran} was used last` : ''}` : '';
 	switch (toward) {
 		case 'either':
 			return partType(type).symmetric ? '' : `Either way round${round}`;
 		case 'notStated': {
 			const lay = record && foundLay(record);
-			if (lay) return `As it was found: ${lay.what} toward the ${sideName(lay.toward)}${onBench(lay.toward)}${round}`;
-			return `Direction not stated: note how it was found${round}`;
+			if (lay) return `As found: ${lay.what} toward the ${sideName(lay.toward)}${onBench(lay.toward)}${round}`;
+			return `Direction not stated. Note it as found${round}`;
 		}
 		case 'mate':
 			return `Fit with the ${what}${round}${turned}`;

@@ -21,30 +21,30 @@ export function numberSentence(problem: NumberProblem, empty = 'Type a number fi
 		case 'empty':
 			return empty;
 		case 'notANumber':
-			return `“${problem.text}” is not a number. Type digits with one decimal point, and a unit if it is not the one shown.`;
+			return `“${problem.text}” is not a number. Type digits with one decimal point. Add the unit if it differs from the one shown.`;
 		case 'ambiguous':
-			return `“${problem.text}” can be ${formatNumber(problem.grouped)} or ${problem.decimal}. Type ${problem.grouped} or ${problem.decimal}.`;
+			return `“${problem.text}” can mean ${formatNumber(problem.grouped)} or ${problem.decimal}. Type ${problem.grouped} or ${problem.decimal}.`;
 		case 'outOfRange':
-			return `${beyond(problem.value, problem.least)}: type a number from ${formatNumber(problem.least)} to ${formatNumber(problem.most)}.`;
+			return `${beyond(problem.value, problem.least)}. Type a number from ${formatNumber(problem.least)} to ${formatNumber(problem.most)}.`;
 	}
 }
 
 const beyond = (value: number, least: number): string =>
 	Number.isFinite(value) && Math.abs(value) < 1e15
-		? `${formatNumber(value, Number.isInteger(value) ? 0 : 3)} is ${value < least ? 'below' : 'above'} what can be`
-		: `This is ${value < least ? 'below' : 'above'} what can be`;
+		? `${formatNumber(value, Number.isInteger(value) ? 0 : 3)} is too ${value < least ? 'small' : 'large'}`
+		: `This number is too ${value < least ? 'small' : 'large'}`;
 
 /** The sentence beside a field whose text is no quantity. */
 export function quantitySentence(problem: QuantityProblem, empty = 'Type a reading first.'): string {
 	switch (problem.code) {
 		case 'unknownUnit':
-			return `“${problem.text}” is not a unit that is known here. Leave it out, or type the one shown.`;
+			return `“${problem.text}” is not a known unit. Leave the unit out, or type the one shown.`;
 		case 'wrongDimension':
-			return `${unitLabel(problem.unit)} does not measure this. Expected is ${unitLabel(problem.expected)}.`;
+			return `${unitLabel(problem.unit)} is the wrong kind of unit. Use ${unitLabel(problem.expected)}.`;
 		case 'outOfRange': {
 			const { value, least, most, unit } = problem;
 			const [than, end] = value < least ? ['less', least] : ['more', most];
-			return `This cannot be: ${than} than ${formatQuantity(end, unit, 0)}. Check the number and its unit.`;
+			return `This value is ${than} than ${formatQuantity(end, unit, 0)}. Check the number and its unit.`;
 		}
 		default:
 			return numberSentence(problem, empty);
@@ -56,16 +56,16 @@ function implausible(
 	preference: UnitPreference
 ): string {
 	const shown = shownUnit(dimensionOf(unit as Unit), preference);
-	const sizes = `${formatQuantity(value, shown)} cannot be right for a part of ${formatQuantity(nominal, shown)}`;
+	const sizes = `${formatQuantity(value, shown)} is not plausible for a part of ${formatQuantity(nominal, shown)}`;
 	switch (suspect) {
 		case 'inch':
-			return `${sizes}. Was it read in inches, or in millimetres? Type the unit behind the number.`;
+			return `${sizes}. Was it read in inches or in millimetres? Type the unit after the number.`;
 		case 'tenfold':
 			return `${sizes}. Did the decimal point slip by one?`;
 		case 'thousandfold':
-			return `${sizes}. Was it read in metres or micrometres?`;
+			return `${sizes}. Was it read in metres or in micrometres?`;
 		default:
-			return `${sizes}. Check the gauge and the unit, and read again.`;
+			return `${sizes}. Check the gauge and the unit, and read it again.`;
 	}
 }
 
@@ -78,31 +78,31 @@ function deeperFirst({
 	loose
 }: Extract<RefusedBecause, { code: 'deeperFirst' }>): string {
 	const first = placeName(before, cylinder);
-	const wait = `Not yet: ${first} has to be ${loose ? 'tightened' : 'in'} before “${part}”.`;
-	const from = sure === 'deduced' ? ' (The order is deduced, not stated by the maker.)' : '';
+	const wait = `First ${loose ? 'tighten' : 'fit'} ${inSentence(first)}, then “${part}”.`;
+	const from = sure === 'deduced' ? ' (This order is deduced. The maker does not state it.)' : '';
 	return `${wait}${why ? ` ${why}` : ''}${from}`;
 }
 
 /** What people call each kind of entry. */
 export const kindName: Readonly<Record<EntryKind, string>> = {
-	asFound: 'how it was found',
+	asFound: 'Condition as found',
 	finding: 'Finding',
-	clean: '“Nothing found”',
+	clean: 'No damage found',
 	reading: 'Reading',
 	fitted: 'Size of the new part',
 	mark: 'Mark on the surface',
 	note: 'Note',
 	photo: 'Photograph',
 	decision: 'Decision',
-	putIn: 'Part put in',
-	unitIn: 'Sub-assembly put in',
+	putIn: 'Part fitted',
+	unitIn: 'Sub-assembly fitted',
 	tightened: 'Bolt tightened',
-	proof: 'Test of the pump',
-	arrived: 'Parts that came in',
+	proof: 'Pump test',
+	arrived: 'Parts received',
 	step: 'Step signed off',
 	cylinderDone: 'Step done at a cylinder',
 	answer: 'Answer to a step',
-	withdraw: 'Taking back',
+	withdraw: 'Undo',
 	correction: 'Correction'
 };
 
@@ -112,106 +112,106 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'implausible':
 			return implausible(problem, preference);
 		case 'unknownPart':
-			return 'This part does not lie on this mat. Reload the page to see the mat as it is.';
+			return 'This part is not in this job. Reload the page to see the current parts.';
 		case 'patternNotOfPart':
-			return `The ${inSentence(problem.part)} does not show “${problem.pattern}”.`;
+			return `“${problem.pattern}” is not a damage pattern of the ${inSentence(problem.part)}. Choose one from its list.`;
 		case 'characteristicNotOnSheet':
 			return `“${problem.characteristic}” of the ${inSentence(problem.part)} is not on this model sheet.`;
 		case 'placeNotOnGrid':
-			return 'The sheet has no such place to measure.';
+			return 'The model sheet does not have this measuring place. Reload the page and measure again.';
 		case 'wrongUnit':
-			return `${problem.typed} does not measure this; expected is ${problem.expected}.`;
+			return `${problem.typed} is the wrong kind of unit. Use ${problem.expected}.`;
 		case 'notAsTyped':
-			return `What was typed (${problem.text} ${problem.unit}) is not the size that was sent. Type it again.`;
+			return `The typed value (${problem.text} ${problem.unit}) and the size sent do not agree. Type it again.`;
 		case 'fittedBeyondLimit': {
 			const shown = shownUnit(dimensionOf(problem.unit as Unit), preference);
-			return `A new part of ${formatQuantity(problem.value, shown)} is at its discard limit of ${formatQuantity(problem.limit, shown)} already. Measure it again, or take another part.`;
+			return `A new part of ${formatQuantity(problem.value, shown)} is already at its discard limit of ${formatQuantity(problem.limit, shown)}. Measure it again or use another part.`;
 		}
 		case 'cylindersLeft':
-			return `“${problem.step}” is begun cylinder by cylinder, and not done at ${problem.cylinders.map((cylinder) => `cylinder ${cylinder}`).join(', ')}.`;
+			return `“${problem.step}” is not finished at ${problem.cylinders.map((cylinder) => `cylinder ${cylinder}`).join(', ')}.`;
 		case 'stepTooEarly':
 			return `First sign off “${problem.before}”, then “${problem.step}”.`;
 		case 'notCleanedYet':
-			return `Nothing is called clean before the cleaning is signed off: “${problem.before}”`;
+			return `Sign off “${problem.before}” first. A part can be recorded as undamaged only after cleaning.`;
 		case 'notSafeYet':
-			return `Not safe to work on yet: first sign off “${problem.before}” under Strip.`;
+			return `Not safe to work on yet. First sign off “${problem.before}” under Strip.`;
 		case 'unknownGauge':
-			return 'Your shop has no such gauge. Choose the gauge again and take the reading once more.';
+			return 'Your shop does not have this gauge. Choose a gauge and read again.';
 		case 'photoMissing':
-			return 'The photograph itself has not arrived. Send it again, or take it anew.';
+			return 'The photograph did not arrive. Send it again or take a new one.';
 		case 'notStorable':
-			return 'The server could not store this. Record it again; if it happens once more, tell whoever keeps the server.';
+			return 'The server could not store this. Record it again. If it fails again, tell your administrator.';
 		case 'markOffSurface':
-			return `The mark does not lie on the surface of the ${inSentence(problem.part)}. Paint it again.`;
+			return `The mark is outside the surface of the ${inSentence(problem.part)}. Draw it again.`;
 		case 'overruleWithoutReason':
-			return 'Overruling the proposal needs a reason: write why, then decide again.';
+			return 'To overrule the proposal, write a reason. Then decide again.';
 		case 'notAnAnswer':
-			return `That is no answer to what “${problem.step}” asks. Answer it again under Strip.`;
+			return `This answer does not match the question of “${problem.step}”. Answer it again under Strip.`;
 		case 'stepUnanswered':
-			return `First answer what “${problem.step}” asks, then sign it off.`;
+			return `Answer the questions of “${problem.step}”, then sign it off.`;
 		case 'unknownWay':
-			return `The sheet names no such way of doing “${problem.step}”. Choose one of those shown under Strip.`;
+			return `This method is not on the sheet for “${problem.step}”. Choose one of the methods shown under Strip.`;
 		case 'notAsFound':
-			return `“${problem.part}” cannot have been found so. Say again where it lay or which way it faced, under Strip.`;
+			return `This condition as found does not apply to “${problem.part}”. Record it again under Strip.`;
 		case 'notDecided':
-			return `Decide on the ${inSentence(problem.part)} first: nothing goes in that nobody has judged.`;
+			return `Decide on the ${inSentence(problem.part)} first. A part can be fitted only after a decision.`;
 		case 'otherPiece':
 			return problem.decided === 'replace'
-				? `It was decided to replace the ${inSentence(problem.part)}: a new one goes in. To refit the old one, change the decision first.`
-				: `It was decided to reuse the ${inSentence(problem.part)}: the old one goes back. To fit a new one, change the decision first.`;
+				? `The ${inSentence(problem.part)} is to be replaced, so fit a new one. To refit the old one, change the decision first.`
+				: `The ${inSentence(problem.part)} is to be reused, so refit the old one. To fit a new one, change the decision first.`;
 		case 'gateNotJudged':
-			return `First judge the ${inSentence(problem.gate)}: no ${inSentence(problem.part)} goes into it before.`;
+			return `Decide on the ${inSentence(problem.gate)} first. The ${inSentence(problem.part)} is fitted into it.`;
 		case 'deeperFirst':
 			return deeperFirst(problem);
 		case 'notJoined':
-			return `The ${inSentence(problem.unit)} is not complete: join the ${inSentence(problem.part)} first.`;
+			return `The ${inSentence(problem.unit)} is not complete. Join the ${inSentence(problem.part)} first.`;
 		case 'unknownUnit':
-			return `This job has no sub-assembly “${problem.unit}” at that cylinder. Reload the page.`;
+			return `This job does not have the sub-assembly “${problem.unit}” at that cylinder. Reload the page.`;
 		case 'shaftLocked':
-			return `The shaft must not turn now, whatever the reason: ${problem.lock}`;
+			return `The shaft must not turn now. ${problem.lock}`;
 		case 'notInYet':
-			return `Start the ${inSentence(problem.part)} by hand and say that they are in, then tighten.`;
+			return `Start the ${inSentence(problem.part)} by hand and mark them as fitted, then tighten.`;
 		case 'noSuchBolt':
-			return `The ${inSentence(problem.part)} have no bolt ${problem.bolt} that is tightened in this pass.`;
+			return `Bolt ${problem.bolt} of the ${inSentence(problem.part)} is not tightened in this pass.`;
 		case 'turnedTooFar':
-			return `${problem.part} may be turned ${formatNumber(problem.mostDeg)}° past hand-tight, not ${formatNumber(problem.turnDeg)}°: more crushes what lies below. Loosen it, look at what it clamps, and count again.`;
+			return `${problem.part} may be turned ${formatNumber(problem.mostDeg)}° past hand-tight, not ${formatNumber(problem.turnDeg)}°. Turning further crushes the parts below. Loosen it, check the clamped parts, and count again.`;
 		case 'boltTwice':
-			return `Bolt ${problem.bolt} of the ${inSentence(problem.part)} is tight in pass ${problem.pass} already. Somebody may have done it just now.`;
+			return `Bolt ${problem.bolt} of the ${inSentence(problem.part)} is already tight in pass ${problem.pass}. A colleague may have tightened it just now.`;
 		case 'boltOutOfTurn':
-			return `Not bolt ${problem.bolt} yet: next is bolt ${problem.before} in pass ${problem.beforePass}.`;
+			return `Tighten bolt ${problem.before} in pass ${problem.beforePass} before bolt ${problem.bolt}.`;
 		case 'notAllIn':
-			return `“${problem.step}” is not done: ${placeName(problem.part, problem.cylinder)} is not in.`;
+			return `“${problem.step}” is not finished. Fit ${inSentence(placeName(problem.part, problem.cylinder))} first.`;
 		case 'notTight':
-			return `“${problem.step}” is not done: the ${inSentence(problem.part)} are not tight yet.`;
+			return `“${problem.step}” is not finished. Tighten the ${inSentence(problem.part)} first.`;
 		case 'unknownStation':
-			return `This job has no part “${problem.station}”. Choose one of those on its order.`;
+			return `“${problem.station}” is not a part of this job. Choose a part from its order.`;
 		case 'notInKit':
-			return `Kit ${problem.kit} holds no “${problem.station}”. Choose another kit, or say that it came by itself.`;
+			return `Kit ${problem.kit} does not contain “${problem.station}”. Choose another kit, or record it as a single part.`;
 		case 'notTogether':
-			return `The pump is not together yet: first “${problem.before}” under Build.`;
+			return `The pump is not assembled yet. First sign off “${problem.before}” under Build.`;
 		case 'noSuchPlace':
-			return `The sheet names no such place: ${problem.place}. Choose one of those shown under Prove.`;
+			return `“${problem.place}” is not on the sheet. Choose one of the places shown under Prove.`;
 		case 'pressureRose': {
 			const shown = shownUnit('pressure', preference);
-			return `The pressure cannot rise while it is held: from ${formatQuantity(problem.from, shown)} to ${formatQuantity(problem.to, shown)}. Was it still being pumped? Hold it again.`;
+			return `The pressure rose from ${formatQuantity(problem.from, shown)} to ${formatQuantity(problem.to, shown)} during the hold. Check that the pump is off and repeat the test.`;
 		}
 		case 'tooLate':
-			return `The ${formatNumber(problem.minutes)} minutes are over: what was coated has set. Clean it off, coat it again, and sign that step off anew.`;
+			return `The ${formatNumber(problem.minutes)} minutes are over and the sealant has set. Clean it off, apply it again and sign that step off again.`;
 		case 'unknownStep':
-			return 'The sheet has no such step.';
+			return 'This step is not on the model sheet. Reload the page.';
 		case 'notAtCylinder':
-			return `“${problem.step}” is not done at cylinder ${problem.cylinder} here: that one is closed, or the step is done once for the whole pump.`;
+			return `“${problem.step}” does not apply to cylinder ${problem.cylinder}. The cylinder is closed, or the step is for the whole pump.`;
 		case 'malformed':
-			return `The entry was not understood (${problem.path}: ${problem.message}).`;
+			return `The server could not read this entry (${problem.path}: ${problem.message}). Reload the page and record it again.`;
 		case 'notYours':
-			return 'This was recorded under another sign-in. That person has to send it.';
+			return 'Not saved: it was recorded by another person. Ask them to sign in and send it.';
 		case 'otherJob':
-			return 'This belongs to another job.';
+			return 'Not saved: this entry belongs to another job.';
 		case 'released':
-			return 'The job is released and takes no more entries. A lead can add a correction.';
+			return 'The job is released and closed for entries. A lead can add a correction.';
 		case 'leadOnly':
 			return 'Only a lead can correct a released job.';
 		case 'idTaken':
-			return 'Another job already holds an entry of this number. Record it again.';
+			return 'An entry with this number exists in another job. Record it again.';
 	}
 }

@@ -16,14 +16,14 @@ const plain = (sentence: string) => sentence.replaceAll(/[\u00a0\u202f]/g, ' ');
 
 describe('what the test of a pump still lacks', () => {
 	it.each([
-		[{ what: 'notHeld' }, 'It has not been held under pressure.'],
-		[{ what: 'holdFails' }, 'It does not hold its pressure.'],
-		[{ what: 'holdTooClose' }, 'Whether it holds is too close to call: hold it longer.'],
-		[{ what: 'notLookedAt', place: 'weep hole 2' }, 'Nobody has looked for drips: weep hole 2.'],
-		[{ what: 'drips', place: 'weep hole 2' }, 'It drips steadily: weep hole 2.'],
+		[{ what: 'notHeld' }, 'The hold test has not been done.'],
+		[{ what: 'holdFails' }, 'The hold test has failed.'],
+		[{ what: 'holdTooClose' }, 'The hold test is too close to decide. Repeat it for longer.'],
+		[{ what: 'notLookedAt', place: 'weep hole 2' }, 'Not yet checked for drips: weep hole 2.'],
+		[{ what: 'drips', place: 'weep hole 2' }, 'Steady drip: weep hole 2.'],
 		[
 			{ what: 'fragmentLost', part: 'Discharge spring', cylinder: 2 },
-			'A fragment of the discharge spring, cylinder 2 has not been found: left in the pump it damages what it meets.'
+			'A fragment of the discharge spring, cylinder 2 has not been found. If it stays in the pump, it causes damage.'
 		]
 	] as const)('%j', (left, words) => {
 		expect(unprovedWords(left)).toBe(words);
@@ -38,11 +38,11 @@ describe('the gauge of a hold', () => {
 		facts: { ...facts, reproducibility: 0, expansionPerKelvin: 0, overdue }
 	});
 	it('is said to have been read without a temperature, where none was noted', () =>
-		expect(heldByWords({ ...held, noted: false })).toContain('half a kelvin'));
+		expect(heldByWords({ ...held, noted: false })).toContain('0.5 K'));
 	it('is named, with what to mind of it, or what was assumed', () => {
 		expect(heldByWords({ ...held, gauge: gauge(false) })).toBe('Read by Digital test gauge.');
 		expect(heldByWords({ ...held, gauge: gauge(true) })).toContain('calibration is overdue');
-		expect(heldByWords(held)).toContain('class 1 gauge');
+		expect(heldByWords(held)).toContain('class 1');
 	});
 });
 
@@ -55,10 +55,10 @@ describe('a pressure of a test', () => {
 	it('is said with what it fell by, what that is over the sheet’s time, and how sure it is', () => {
 		const finding = { fallMPa: 0.4, coolingMPa: 0, fallOverSheetTimeMPa: 0.8, pWithin: 0.93 };
 		expect(plain(holdWords(finding, { minutes: 10, mostFallMPa: 1 }, metric))).toBe(
-			'It fell by 4.0 bar; that is 8.0 bar over the sheet’s 10 min; at most 10.0 bar is allowed. Within that with 93 %.'
+			'Pressure fell 4.0 bar (8.0 bar per 10 min; limit 10.0 bar). 93 % probability of being within the limit.'
 		);
 		expect(plain(holdWords({ ...finding, coolingMPa: 0.3 }, { minutes: 10, mostFallMPa: 1 }, metric))).toContain(
-			'cooling explains 3.0 bar of it'
+			'Cooling explains 3.0 bar of it'
 		);
 	});
 });
@@ -68,39 +68,49 @@ describe('what a trace says', () => {
 		expect(verdictWords({ what: 'healthy', probability: 0.9 })).toBe('No leak above 1 % of the flow');
 		expect(verdictWords({ what: 'air', probability: 0.9 })).toContain('Air in the suction');
 		expect(verdictWords({ what: 'inlet', cylinder: 2, probability: 0.9 })).toBe(
-			'Inlet valve of cylinder 2 leaks, or its packing'
+			'Inlet valve or packing of cylinder 2 leaks'
 		);
 		expect(verdictWords({ what: 'discharge', cylinder: 3, probability: 0.9 })).toBe(
 			'Discharge valve of cylinder 3 leaks'
 		);
-		expect(verdictWords({ what: 'oneValve', probability: 0.9 })).toContain('nobody can say which');
+		expect(verdictWords({ what: 'oneValve', probability: 0.9 })).toContain('Fit a shaft mark');
 	});
 	it.each<[TraceProblem['code'], number, number, string]>([
-		['silent', 0, 0, 'The rig delivers no pressure. Is the pump running, the gauge connected, its tap open?'],
-		['notNumbers', 0, 0, 'What the rig sent is no pressure. Check the sensor and its cable, and record again.'],
-		['tooShort', 3, 8, 'Only 3 whole turns were recorded; 8 are needed. Record for longer.'],
-		['tooCoarse', 11, 32, 'Only 11 samples a turn; 32 are needed. Record faster, or turn slower.'],
+		[
+			'silent',
+			0,
+			0,
+			'The rig shows no pressure. Check that the pump runs, the gauge is connected and its tap is open.'
+		],
+		[
+			'notNumbers',
+			0,
+			0,
+			'The rig sent values that are not pressures. Check the sensor and its cable, then record again.'
+		],
+		['tooShort', 3, 8, 'Only 3 full revolutions were recorded (8 needed). Record for longer.'],
+		['tooCoarse', 11, 32, 'Only 11 samples per revolution (32 needed). Sample faster or run the pump slower.'],
 		[
 			'pulsesMissing',
 			2,
 			1,
-			'Pulses of the shaft’s mark are missing between turns. Clean the mark, set the pick-up closer, and record again.'
+			'Pulses of the shaft mark are missing. Clean the mark, move the pick-up closer and record again.'
 		],
 		[
 			'speedDrifts',
 			1.2,
 			1.02,
-			'The speed ran away by 20 % while it was recorded, and nothing marks the shaft. Hold the speed, or fit a mark.'
+			'The speed changed by 20 % during the recording, and the shaft has no mark. Keep the speed constant or fit a mark.'
 		]
 	])('where it says nothing, why, and what to do: %s', (code, found, wanted, words) => {
 		expect(plain(traceProblemWords({ kind: 'problem', code, found, wanted }))).toBe(words);
 	});
 	it.each([
-		['notSet', 'The wrench has no address here yet. Whoever keeps the server sets it (docs/devices.md).'],
-		['refused', 'The wrench does not answer. Is it switched on and on the network?'],
-		['silent', 'The wrench is connected and sends nothing. Is it running?'],
-		['closed', 'The wrench has ended the connection. Listen again.'],
-		['notTheDevice', 'What answers at that address does not speak as the wrench does. Check its address.']
+		['notSet', 'The wrench has no address yet. Your administrator can set it (docs/devices.md).'],
+		['refused', 'The wrench does not answer. Check that it is on and connected to the network.'],
+		['silent', 'The wrench is connected but sends nothing. Check that it is running.'],
+		['closed', 'The wrench closed the connection. Start the recording again.'],
+		['notTheDevice', 'The device at this address is not the wrench. Check the address.']
 	] as const)('and of a device that ends: %s', (why, words) => {
 		expect(deviceEndWords('The wrench', why)).toBe(words);
 	});

@@ -9,19 +9,19 @@ import { formatNumber, formatProbability, formatQuantity } from '../ui/numbers';
 export function unprovedWords(left: Unproved): string {
 	switch (left.what) {
 		case 'notHeld':
-			return 'It has not been held under pressure.';
+			return 'The hold test has not been done.';
 		case 'holdFails':
-			return 'It does not hold its pressure.';
+			return 'The hold test has failed.';
 		case 'holdTooClose':
-			return 'Whether it holds is too close to call: hold it longer.';
+			return 'The hold test is too close to decide. Repeat it for longer.';
 		case 'notLookedAt':
-			return `Nobody has looked for drips: ${left.place}.`;
+			return `Not yet checked for drips: ${left.place}.`;
 		case 'held':
 			return `${left.answer}${left.cylinder > 0 ? `, cylinder ${left.cylinder}` : ''}. ${left.why}`;
 		case 'fragmentLost':
-			return `A fragment of the ${inSentence(placeName(left.part, left.cylinder))} has not been found: left in the pump it damages what it meets.`;
+			return `A fragment of the ${inSentence(placeName(left.part, left.cylinder))} has not been found. If it stays in the pump, it causes damage.`;
 		case 'drips':
-			return `It drips steadily: ${left.place}.`;
+			return `Steady drip: ${left.place}.`;
 	}
 }
 
@@ -35,22 +35,23 @@ export function holdWords(
 	{ minutes, mostFallMPa }: { readonly minutes: number; readonly mostFallMPa: number },
 	preference: UnitPreference
 ): string {
-	const fell = `It fell by ${testPressure(fallMPa, preference)}`;
-	const scaled = `${testPressure(fallOverSheetTimeMPa, preference)} over the sheet’s ${formatNumber(minutes)} min`;
+	const fell = `Pressure fell ${testPressure(fallMPa, preference)}`;
+	const scaled = `${testPressure(fallOverSheetTimeMPa, preference)} per ${formatNumber(minutes)} min`;
 	const explained = testPressure(coolingMPa, preference);
+	const limit = `limit ${testPressure(mostFallMPa, preference)}`;
 	const rest =
 		coolingMPa === 0
-			? `; that is ${scaled}`
-			: `; ${coolingMPa > 0 ? 'cooling' : 'warming'} explains ${explained} of it. The rest is ${scaled}`;
-	return `${fell}${rest}; at most ${testPressure(mostFallMPa, preference)} is allowed. Within that with ${formatProbability(pWithin)}.`;
+			? ` (${scaled}; ${limit}).`
+			: `. ${coolingMPa > 0 ? 'Cooling' : 'Warming'} explains ${explained} of it. The rest is ${scaled} (${limit}).`;
+	return `${fell}${rest} ${formatProbability(pWithin)} probability of being within the limit.`;
 }
 
 /** By which gauge it was held, and what to mind of it. */
 export function heldByWords({ gauge, noted }: Held<PressureGauge>): string {
 	const by = gauge
-		? `Read by ${gauge.name}${gauge.facts.overdue ? ', whose calibration is overdue: it counts twice' : ''}.`
-		: 'A class 1 gauge of that range is assumed.';
-	return noted ? by : `${by} No temperature was noted: up to half a kelvin of change is assumed.`;
+		? `Read by ${gauge.name}${gauge.facts.overdue ? ', whose calibration is overdue (uncertainty doubled)' : ''}.`
+		: 'Assumed gauge: class 1 of that range.';
+	return noted ? by : `${by} No temperature recorded. Assumed change: up to 0.5 K.`;
 }
 
 /** What a trace may be of. */
@@ -59,38 +60,38 @@ export function verdictWords(verdict: TraceVerdict): string {
 		case 'healthy':
 			return 'No leak above 1 % of the flow';
 		case 'air':
-			return 'Air in the suction: every cylinder delivers late';
+			return 'Air in the suction line (all cylinders deliver late)';
 		case 'inlet':
-			return `Inlet valve of cylinder ${verdict.cylinder} leaks, or its packing`;
+			return `Inlet valve or packing of cylinder ${verdict.cylinder} leaks`;
 		case 'discharge':
 			return `Discharge valve of cylinder ${verdict.cylinder} leaks`;
 		case 'oneValve':
-			return 'One valve or packing leaks; without a mark on the shaft nobody can say which';
+			return 'One valve or packing leaks. Fit a shaft mark to find out which';
 	}
 }
 
 /** Why nothing can be said of a trace that was read, and what to do. */
 export const hiddenWords: Readonly<Record<NonNullable<TraceFinding['hidden']>, string>> = {
 	noMark:
-		'Cannot tell: without a mark on the shaft, two cylinders look alike either way. Fit the mark for cylinder 1 and listen again.',
-	lag: 'Cannot tell: a damper, a long line or noise between pump and sensor hides a leak of 3 %. Put sensor and nozzle at the pump, or listen for longer.'
+		'Cannot tell. Without a shaft mark, the two cylinders cannot be told apart. Fit the mark for cylinder 1 and record again.',
+	lag: 'Cannot tell. A damper, a long line or noise hides a leak of 3 %. Move the sensor and nozzle to the pump, or record for longer.'
 };
 
 /** Why a trace says nothing, and what to do. */
 export function traceProblemWords({ code, found, wanted }: TraceProblem): string {
 	switch (code) {
 		case 'silent':
-			return 'The rig delivers no pressure. Is the pump running, the gauge connected, its tap open?';
+			return 'The rig shows no pressure. Check that the pump runs, the gauge is connected and its tap is open.';
 		case 'notNumbers':
-			return 'What the rig sent is no pressure. Check the sensor and its cable, and record again.';
+			return 'The rig sent values that are not pressures. Check the sensor and its cable, then record again.';
 		case 'tooShort':
-			return `Only ${formatNumber(found)} whole turns were recorded; ${formatNumber(wanted)} are needed. Record for longer.`;
+			return `Only ${formatNumber(found)} full revolutions were recorded (${formatNumber(wanted)} needed). Record for longer.`;
 		case 'tooCoarse':
-			return `Only ${formatNumber(found)} samples a turn; ${formatNumber(wanted)} are needed. Record faster, or turn slower.`;
+			return `Only ${formatNumber(found)} samples per revolution (${formatNumber(wanted)} needed). Sample faster or run the pump slower.`;
 		case 'pulsesMissing':
-			return 'Pulses of the shaft’s mark are missing between turns. Clean the mark, set the pick-up closer, and record again.';
+			return 'Pulses of the shaft mark are missing. Clean the mark, move the pick-up closer and record again.';
 		case 'speedDrifts':
-			return `The speed ran away by ${formatProbability(found - 1)} while it was recorded, and nothing marks the shaft. Hold the speed, or fit a mark.`;
+			return `The speed changed by ${formatProbability(found - 1)} during the recording, and the shaft has no mark. Keep the speed constant or fit a mark.`;
 	}
 }
 
@@ -98,14 +99,14 @@ export function traceProblemWords({ code, found, wanted }: TraceProblem): string
 export function deviceEndWords(device: string, why: DeviceEnd): string {
 	switch (why) {
 		case 'notSet':
-			return `${device} has no address here yet. Whoever keeps the server sets it (docs/devices.md).`;
+			return `${device} has no address yet. Your administrator can set it (docs/devices.md).`;
 		case 'refused':
-			return `${device} does not answer. Is it switched on and on the network?`;
+			return `${device} does not answer. Check that it is on and connected to the network.`;
 		case 'silent':
-			return `${device} is connected and sends nothing. Is it running?`;
+			return `${device} is connected but sends nothing. Check that it is running.`;
 		case 'closed':
-			return `${device} has ended the connection. Listen again.`;
+			return `${device} closed the connection. Start the recording again.`;
 		case 'notTheDevice':
-			return `What answers at that address does not speak as ${device.toLowerCase()} does. Check its address.`;
+			return `The device at this address is not ${device.toLowerCase()}. Check the address.`;
 	}
 }

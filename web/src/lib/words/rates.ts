@@ -23,6 +23,6 @@ export const harshWords = (one: {
 	readonly low: number;
 	readonly high: number;
 }): string =>
-	`damages its parts ${timesWords(one)} times as often as the other ${one.model} pumps, all parts together: ` +
-	`${formatNumber(one.events)} findings where ${formatNumber(one.expected, 1)} are usual. ` +
-	'Look for a cause in the whole pump: duty, liquid, speed, installation.';
+	`damages its parts ${timesWords(one)} times as often as the other ${one.model} pumps: ` +
+	`${formatNumber(one.events)} findings, ${formatNumber(one.expected, 1)} expected. ` +
+	'Check the whole pump: duty, liquid, speed and installation.';

@@ -24,15 +24,15 @@ export const onsetShort: Readonly<Record<Onset, string>> = {
 export const verdictName: Readonly<Record<Verdict | 'open', string>> = {
 	reuse: 'Reuse',
 	replace: 'Replace',
-	lookAgain: 'Look again',
-	open: 'Not looked at'
+	lookAgain: 'Recheck',
+	open: 'Not inspected'
 };
 
 export const customName: Readonly<Record<CustomKind, string>> = {
-	plungerRings: 'Rings at the plunger',
-	valveRings: 'Rings under the valves',
-	otherRings: 'Other rings and gaskets',
-	plungerWashers: 'Washers at the plunger',
+	plungerRings: 'Plunger O-rings',
+	valveRings: 'Valve O-rings',
+	otherRings: 'Other O-rings and gaskets',
+	plungerWashers: 'Plunger washers',
 	seatsAndSprings: 'Valve seats and springs'
 };
 
@@ -56,70 +56,71 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 	};
 	switch (reason.code) {
 		case 'singleUse':
-			return 'Never reused: the sheet says always new.';
+			return 'Single use: the model sheet says always fit a new one.';
 		case 'newAdvised':
-			return `A new one is advised: ${reason.why}`;
+			return `A new part is advised: ${reason.why}`;
 		case 'softRenewed':
-			return 'Soft part: your shop renews these whenever the pump is open.';
+			return 'Soft part: your shop replaces these at every rebuild.';
 		case 'patternOut':
-			return `${patternName(reason.pattern)}, ${severityName[reason.severity]} (${onsetName[reason.onset]}): out, whatever it measures.`;
+			return `${patternName(reason.pattern)}, ${severityName[reason.severity]} (${onsetName[reason.onset]}): replace, regardless of size.`;
 		case 'cleanFirst':
-			return `${patternName(reason.pattern)}: clean it, then look again.`;
+			return `${patternName(reason.pattern)}: clean the part, then inspect it again.`;
 		case 'remark':
-			return `${patternName(reason.pattern)}, ${severityName[reason.severity]} (${onsetName[reason.onset]}): noted, not enough to condemn it.`;
+			return `${patternName(reason.pattern)}, ${severityName[reason.severity]} (${onsetName[reason.onset]}): acceptable.`;
 		case 'longerThanNew': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} is longer than new (${size.at(reason.nominal)}): it has been stretched and will not hold.`;
+			return `${size.name} ${size.at(reason.value)} is longer than new (${size.at(reason.nominal)}). It has been stretched and will not hold.`;
 		}
 		case 'beyondLimit': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is beyond the limit ${size.at(reason.limit)} (${formatProbability(reason.probability)} sure).`;
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is beyond the discard limit ${size.at(reason.limit)} (${formatProbability(reason.probability)} probability).`;
 		}
 		case 'tooClose': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is too close to the limit ${size.at(reason.limit)} to call: ${formatProbability(reason.probability)} chance that it is beyond.`;
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is too close to the discard limit ${size.at(reason.limit)} to decide (${formatProbability(reason.probability)} chance that it is beyond).`;
 		}
 		case 'insideLimit': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is inside the limit ${size.at(reason.limit)}.`;
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is within the discard limit ${size.at(reason.limit)}.`;
 		}
 		case 'wearsOut':
 		case 'lasts': {
 			const size = sizeOf(reason.characteristic);
-			const used = `${size.by(Math.max(0, reason.worn))} worn of ${size.by(reason.allowance)} in ${reason.hours === undefined ? 'hours that nobody knows' : `${formatNumber(reason.hours)} h`}`;
-			return `${size.name}: ${used}; ${formatProbability(reason.probability)} chance of passing the limit in ${formatNumber(reason.interval)} h.`;
+			const used = `worn ${size.by(Math.max(0, reason.worn))} of ${size.by(reason.allowance)}`;
+			const age = reason.hours === undefined ? '; age unknown' : ` in ${formatNumber(reason.hours)} h`;
+			return `${size.name}: ${used}${age}. ${formatProbability(reason.probability)} chance of passing the limit within ${formatNumber(reason.interval)} h.`;
 		}
 		case 'customRenewed':
-			return `${customName[reason.kind]}: your shop always renews these, whatever they look like.`;
+			return `${customName[reason.kind]}: your shop always replaces these, regardless of condition.`;
 		case 'customInspected':
-			return `${customName[reason.kind]}: your shop inspects these and keeps what passes.`;
+			return `${customName[reason.kind]}: your shop inspects these and reuses the ones that pass.`;
 		case 'withItsSet':
-			return `Goes with its set: ${inSentence(placeName(reason.station, reason.cylinder))} is replaced.`;
+			return `Replaced with its set: ${inSentence(placeName(reason.station, reason.cylinder))} is replaced.`;
 		case 'figureBeyond':
 		case 'figureTooClose': {
 			const unit = shownUnit(dimensionOf(reason.unit), preference);
 			const sure = reason.U === undefined ? '' : ` ± ${formatDifference(reason.U, unit)}`;
-			const says = reason.code === 'figureBeyond' ? 'is beyond' : 'is too close to call against';
+			const says = reason.code === 'figureBeyond' ? 'is beyond' : 'is too close to decide against';
 			return `${figureName({ key: reason.figure })}: ${formatQuantity(reason.value, unit)}${sure} ${says} ${formatQuantity(reason.limit, unit)}.`;
 		}
 		case 'mixedUp':
-			return `Its sizes are those of the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)} sure): it does not belong here.`;
+			return `Its sizes match the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)} probability). It does not belong here.`;
 		case 'noneOfThem':
-			return `Its sizes fit none of the sheet’s parts of this kind (${formatProbability(reason.fits)} chance for a sound one): a wrong part.`;
+			return `Its sizes match no part of this kind on the sheet (${formatProbability(reason.fits)} chance for a correct part). It is probably a wrong part.`;
 		case 'cannotTell':
-			return `Its sizes do not tell which of the sheet’s look-alikes it is; likeliest the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)}). Measure more of it.`;
+			return `Its sizes match more than one similar part. Most likely it is the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)}). Measure another size.`;
 		case 'mateUnmeasured':
-			return `It runs with the ${inSentence(reason.mate)}, which is not measured yet: measure it before this one is kept.`;
+			return `The part it runs against (${inSentence(reason.mate)}) is not measured yet. Measure that part before you reuse this one.`;
 		case 'mateReplaced':
-			return `Its mate, the ${inSentence(reason.mate)}, is replaced: a worn part beside a new one wears it out early.`;
+			return `The part it runs against (${inSentence(reason.mate)}) is being replaced, and a worn partner shortens a new part’s life.`;
 		case 'wearsFast': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} wears ${formatNumber(reason.ratio, 1)} times as fast as others of its kind in this pump: worth tracing.`;
+			return `${size.name} wears ${formatNumber(reason.ratio, 1)} times as fast as similar parts in this pump. Trace the cause.`;
 		}
 		case 'likelyToFail':
 		case 'otherRisk': {
-			const record = `${reason.events} such end${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives on record`;
-			return `${formatProbability(reason.probability)} chance (${formatProbability(reason.low)} to ${formatProbability(reason.high)}) that something other than measured wear ends it in ${formatNumber(reason.interval)} h, from ${record} and a prior worth ${formatNumber(reason.worth)}.`;
+			const record = `${reason.events} such failure${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives; prior weight ${formatNumber(reason.worth)} lives`;
+			return `${formatProbability(reason.probability)} chance (${formatProbability(reason.low)} to ${formatProbability(reason.high)}) of failing some other way within ${formatNumber(reason.interval)} h (${record}).`;
 		}
 		case 'questioned':
 			return slipSentence(reason.slip, station, preference);
@@ -134,22 +135,22 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 				: `${name}: ${reason.placesLeft} places not measured yet.`;
 		}
 		case 'notThere':
-			return 'Was not there when the pump was opened: a new one goes in.';
+			return 'Missing when the pump was opened. Fit a new part.';
 		case 'inPieces':
 			return reason.lost
-				? 'Came out in pieces, and one of them has not been found: a new one goes in.'
-				: 'Came out in pieces, all of them found: a new one goes in.';
+				? 'Came out in pieces, and one piece has not been found. Fit a new part.'
+				: 'Came out in pieces, all found. Fit a new part.';
 		case 'foundDoubled':
-			return 'Was there twice when the pump was opened: one goes back.';
+			return 'Fitted twice when the pump was opened. Refit only one.';
 		case 'foundTurned':
-			return 'Faced the wrong way when the pump was opened (earlier assembly).';
+			return 'Fitted the wrong way round at an earlier assembly.';
 		case 'foundInLine':
-			return 'Its joints lay in line when the pump was opened: a leak path (earlier assembly).';
+			return 'Its joints were in line, which is a leak path (earlier assembly).';
 		case 'nothingFound':
-			return 'Looked at, nothing found.';
+			return 'Inspected, no damage found.';
 		case 'notJudged':
-			return `What is on record of it cannot be worked with (${reason.what} is ${reason.value}, expected ${reason.expected}). Judge it by hand and eye.`;
+			return `The history of this part contains a value that cannot be used (${reason.what} is ${reason.value}, expected ${reason.expected}). Judge the part by eye.`;
 		case 'notLooked':
-			return 'Nobody has looked at it yet.';
+			return 'Not inspected yet.';
 	}
 }

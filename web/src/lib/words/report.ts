@@ -24,7 +24,7 @@ export const partsCount = (count: number): string => `${count} ${count === 1 ? '
 
 /** Where a released pump went. */
 export const handoverWords = {
-	service: 'It went into service; hoses and covers are back where they were.',
+	service: 'Returned to service. Hoses and covers are back in place.',
 	shelf:
-		'It went on the shelf: turn the shaft by hand once a month. The hours to the next service count from the day it runs.'
+		'Put in stock. Turn the shaft by hand once a month. The hours to the next service count from the first day of operation.'
 } as const;

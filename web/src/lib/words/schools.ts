@@ -3,11 +3,11 @@ import type { Policy, School } from '@exetasis/core/decide';
 export const schoolName: Readonly<Record<School, string>> = {
 	renewSoft: 'Renew soft parts',
 	onCondition: 'On condition',
-	leastCost: 'Least expected cost'
+	leastCost: 'Lowest expected cost'
 };
 
 export const valvesName: Readonly<Record<Policy['valves'], string>> = {
-	singly: 'each by itself',
+	singly: 'separately',
 	cylinder: 'by cylinder',
 	set: 'as a set'
 };

@@ -31,7 +31,7 @@ export function slipSentence(slip: Slip, station: Station, preference: UnitPrefe
 			return `${name} ${at(slip.value)}: ${formatDifference(slip.by, unit)} ${larger} than new (${at(sheet.nominal)}). Misread, wrong part or swollen?${maybe}`;
 		}
 		case 'tooFast':
-			return `${name} ${at(slip.value)}: fewer than 1 in 10,000 such parts wear so fast. Misread or wrong part?${maybe}`;
+			return `${name} ${at(slip.value)}: fewer than 1 in 10,000 parts wear this fast. Misread or wrong part?${maybe}`;
 		case 'allAlike':
 			return `${name}: every place reads ${at(slip.value)}, typed within seconds. Was each place measured?`;
 	}

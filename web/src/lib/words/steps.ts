@@ -15,9 +15,9 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 		case 'size':
 			return `Measure: ${nameOf(sheet, ask.station)}`;
 		case 'setting':
-			return `Note the setting, ${ask.name}, in ${unitLabel(ask.unit)}, as it is ${ask.when}`;
+			return `Record the setting: ${ask.name} (${unitLabel(ask.unit)}), as ${ask.when}`;
 		case 'readings':
-			return `Measure: ${ask.text}, in ${unitLabel(ask.unit)}`;
+			return `Measure: ${ask.text} (${unitLabel(ask.unit)})`;
 		case 'choice':
 			return `${ask.text}: ${ask.choices.map(({ text }) => text).join(', ')}?`;
 		case 'photo':
@@ -25,7 +25,7 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 		case 'note':
 			return `Note: ${ask.text}`;
 		case 'tick':
-			return `See that: ${ask.text}`;
+			return `Check: ${ask.text}`;
 	}
 }
 
@@ -50,19 +50,20 @@ export const buildStepName = ({ text, mirrored, joined }: Pick<BuildStep, 'text'
 
 /** Where the crank has to stand, turned by hand. */
 export function crankWords({ stand, cylinder }: NonNullable<Step['crank']>): string {
-	if (stand === 'outerLevel') return 'turned by hand until the two outer plungers are equally far out';
+	if (stand === 'outerLevel') return 'turned by hand until the two outer plungers stick out equally far';
 	const which =
 		cylinder === 'each'
 			? 'each plunger in turn'
 			: cylinder === 'outer'
 				? 'the outer plungers'
 				: `the plunger of cylinder ${cylinder}`;
-	return `turned by hand until ${which} stands full ${stand}`;
+	return `turned by hand until ${which} is fully ${stand}`;
 }
 
 /** Whether a power tool may turn a fastener, and who says so. */
 export function powerWords({ may, by, why }: PowerSaid, going: 'out' | 'in'): string {
-	if (may) return going === 'out' ? 'power may loosen' : 'power may run in; the wrench finishes';
+	if (may)
+		return going === 'out' ? 'power tool allowed to loosen' : 'power tool allowed to run in; finish with the wrench';
 	const forbidden = `by hand, no power tool (${by === 'sheet' ? 'sheet' : 'shop rule'})`;
 	return why ? `${forbidden}. ${why}` : forbidden;
 }

@@ -27,7 +27,7 @@ describe('words of causes', () => {
 		expect(new Set(read.faults.map(({ code }) => code))).toEqual(
 			new Set(['twice', 'unknownFinding', 'linkedTwice', 'withoutCause', 'cycle'])
 		);
-		for (const sentence of sentences) expect(sentence).toMatch(/\. (Give|Add|Keep|Link|Take)|Link a cause/);
+		for (const sentence of sentences) expect(sentence).toMatch(/\. (Give|Add|Keep|Link|Take|Remove)|Link a cause/);
 	});
 });
 
@@ -41,7 +41,7 @@ describe('words of lives', () => {
 		expect(comparisonSentence(apart, ['A', 'B'], 0.002)).toMatch(/^B lasts 3.00 \(2.00–4.00\) times as long as A/);
 		const open = { ...apart, ratio: { value: 2, low: 0.5, high: 8 }, pScale: 0.4 };
 		expect(comparisonSentence(open, ['A', 'B'], undefined)).toMatch(
-			/^A and B cannot be told apart yet.*about 4.0 times the present record would tell\.$/
+			/^A and B cannot be told apart yet.*about 4.0 times the present history is needed to decide\.$/
 		);
 		expect(comparisonSentence({ kind: 'noMaximum', reason: 'noEnds' }, ['A', 'B'], undefined)).toContain(
 			noMaximumWords.noEnds
@@ -58,7 +58,7 @@ describe('words of lives', () => {
 		const trend = (low: number, high: number) =>
 			trendSentence({ events: 9, exponent: { value: 1.5, low, high }, pSteady: 0.1 }, 3);
 		expect(trend(0.8, 2.4)).toContain('cannot be told yet');
-		expect(trend(1.1, 2.4)).toContain('pumps get worse');
+		expect(trend(1.1, 2.4)).toContain('become more frequent');
 		expect(trendSentence({ events: 0 }, 3)).toContain('too few for a trend');
 	});
 });

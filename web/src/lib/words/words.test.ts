@@ -26,20 +26,23 @@ const say = (reason: Reason, preference = metric) =>
 describe('reasonSentence', () => {
 	const size = { characteristic: 'diameter', value: 17.981, U: 0.0036, limit: 17.95 };
 	it.each<[Reason, string]>([
-		[{ code: 'singleUse' }, 'Never reused: the sheet says always new.'],
+		[{ code: 'singleUse' }, 'Single use: the model sheet says always fit a new one.'],
 		[
 			{ code: 'patternOut', pattern: 'crack', severity: 1, onset: 'service' },
-			'Crack, slight (in service): out, whatever it measures.'
+			'Crack, slight (in service): replace, regardless of size.'
 		],
 		[
 			{ code: 'remark', pattern: 'wearBand', severity: 1, onset: 'unknown' },
-			'Polished or matt wear band, slight (unknown): noted, not enough to condemn it.'
+			'Polished or matt wear band, slight (unknown): acceptable.'
 		],
-		[{ code: 'cleanFirst', pattern: 'deposit' }, 'Scale or residue: clean it, then look again.'],
-		[{ code: 'insideLimit', ...size, probability: 0 }, 'Diameter 17.981 mm ± 0.004 mm is inside the limit 17.950 mm.'],
+		[{ code: 'cleanFirst', pattern: 'deposit' }, 'Scale or residue: clean the part, then inspect it again.'],
+		[
+			{ code: 'insideLimit', ...size, probability: 0 },
+			'Diameter 17.981 mm ± 0.004 mm is within the discard limit 17.950 mm.'
+		],
 		[
 			{ code: 'tooClose', ...size, value: 17.951, probability: 0.3 },
-			'Diameter 17.951 mm ± 0.004 mm is too close to the limit 17.950 mm to call: 30 % chance that it is beyond.'
+			'Diameter 17.951 mm ± 0.004 mm is too close to the discard limit 17.950 mm to decide (30 % chance that it is beyond).'
 		],
 		[
 			{
@@ -51,40 +54,40 @@ describe('reasonSentence', () => {
 				hours: 1480,
 				interval: 2000
 			},
-			'Diameter: 0.034 mm worn of 0.050 mm in 1 480 h; 12 % chance of passing the limit in 2 000 h.'
+			'Diameter: worn 0.034 mm of 0.050 mm in 1 480 h. 12 % chance of passing the limit within 2 000 h.'
 		],
 		[
 			{ code: 'withItsSet', set: 'valves', station: 'Inlet valve seat', cylinder: 2 },
-			'Goes with its set: inlet valve seat, cylinder 2 is replaced.'
+			'Replaced with its set: inlet valve seat, cylinder 2 is replaced.'
 		],
 		[
 			{ code: 'figureBeyond', figure: 'interference', value: 0.06, limit: 0.08, unit: 'mm', U: 0.01 },
-			'Interference with its mate: 0.060 mm ± 0.010 mm is beyond 0.080 mm.'
+			'Interference with the mating part: 0.060 mm ± 0.010 mm is beyond 0.080 mm.'
 		],
 		[
 			{ code: 'mixedUp', likeliest: 'Discharge valve spring', odds: 0.998 },
-			'Its sizes are those of the discharge valve spring (99.8 % sure): it does not belong here.'
+			'Its sizes match the discharge valve spring (99.8 % probability). It does not belong here.'
 		],
 		[
 			{ code: 'otherRisk', probability: 0.031, low: 0.01, high: 0.08, interval: 2000, events: 1, lives: 42, worth: 2 },
-			'3 % chance (1 % to 8 %) that something other than measured wear ends it in 2 000 h, from 1 such end in 42 lives on record and a prior worth 2.'
+			'3 % chance (1 % to 8 %) of failing some other way within 2 000 h (1 such failure in 42 lives; prior weight 2 lives).'
 		],
 		[
 			{ code: 'customRenewed', kind: 'plungerRings' },
-			'Rings at the plunger: your shop always renews these, whatever they look like.'
+			'Plunger O-rings: your shop always replaces these, regardless of condition.'
 		],
 		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 1 }, 'Diameter not measured yet.'],
 		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 4 }, 'Diameter: 4 places not measured yet.'],
-		[{ code: 'nothingFound' }, 'Looked at, nothing found.'],
-		[{ code: 'notLooked' }, 'Nobody has looked at it yet.']
+		[{ code: 'nothingFound' }, 'Inspected, no damage found.'],
+		[{ code: 'notLooked' }, 'Not inspected yet.']
 	])('%j', (reason, sentence) => expect(say(reason)).toBe(sentence));
 	it('speaks in the reader’s units', () =>
 		expect(say({ code: 'beyondLimit', ...size, value: 17.93, probability: 0.999 }, inches)).toBe(
-			'Diameter 0.7059 in ± 0.0001 in is beyond the limit 0.7067 in (99.9 % sure).'
+			'Diameter 0.7059 in ± 0.0001 in is beyond the discard limit 0.7067 in (99.9 % probability).'
 		));
 	it('calls a stretched spring what it is', () => {
 		const reason: Reason = { code: 'longerThanNew', characteristic: 'freeLength', value: 22.6, nominal: 22, U: 0.05 };
-		expect(reasonSentence(reason, station('inletSpring'), metric)).toContain('it has been stretched and will not hold');
+		expect(reasonSentence(reason, station('inletSpring'), metric)).toContain('has been stretched and will not hold');
 	});
 });
 
@@ -115,14 +118,14 @@ describe('every reason', () => {
 		expect(sentence).not.toMatch(/undefined|NaN|\[object/);
 	});
 	it('keeps a name that begins with a letter and a dash as it is written', () => {
-		expect(say({ code: 'mateUnmeasured', mate: 'V-packings (pair)' })).toContain('the V-packings (pair)');
+		expect(say({ code: 'mateUnmeasured', mate: 'V-packings (pair)' })).toContain('V-packings (pair)');
 		expect(inSentence('O-ring')).toBe('O-ring');
 		expect(inSentence('Ceramic plunger')).toBe('ceramic plunger');
 	});
 	it('speaks of shares in per cent and of leaks in the reader’s small unit', () => {
-		expect(say(all[2])).toBe('Compression set: 58.0 % ± 5.0 % is too close to call against 60.0 %.');
+		expect(say(all[2])).toBe('Compression set: 58.0 % ± 5.0 % is too close to decide against 60.0 %.');
 		expect(say({ code: 'figureBeyond', figure: 'holdTestLeak', value: 0.012, limit: 0.01, unit: 'Lmin' })).toBe(
-			'Leak by the hold test: 12.0 mL/min is beyond 10.0 mL/min.'
+			'Leakage from hold test: 12.0 mL/min is beyond 10.0 mL/min.'
 		);
 	});
 });
@@ -149,13 +152,13 @@ describe('what is said about bad input', () => {
 	it.each([
 		[{ code: 'empty' } as const, 'Type a reading first.'],
 		[{ code: 'notANumber', text: '17.9x8' } as const, '“17.9x8” is not a number.'],
-		[{ code: 'unknownUnit', text: 'furlongs' } as const, '“furlongs” is not a unit'],
-		[{ code: 'wrongDimension', unit: 'bar', expected: 'mm' } as const, 'bar does not measure this. Expected is mm.']
+		[{ code: 'unknownUnit', text: 'furlongs' } as const, '“furlongs” is not a known unit'],
+		[{ code: 'wrongDimension', unit: 'bar', expected: 'mm' } as const, 'bar is the wrong kind of unit. Use mm.']
 	])('%j', (problem, sentence) => expect(quantitySentence(problem)).toContain(sentence));
 	it.each([
 		['inch', 'read in inches'],
 		['tenfold', 'decimal point slip'],
-		['thousandfold', 'metres or micrometres'],
+		['thousandfold', 'metres or in micrometres'],
 		[undefined, 'Check the gauge and the unit']
 	] as const)('a size off by %s', (suspect, sentence) =>
 		expect(refusalSentence({ code: 'implausible', value: 3, nominal: 18, unit: 'mm', suspect }, metric)).toContain(
@@ -193,10 +196,10 @@ describe('directionWords', () => {
 	});
 	it('says so where a direction is not stated, and then how the part was found', () => {
 		const collar = station('collar');
-		expect(directionWords(collar, sheet)).toBe('Direction not stated: note how it was found');
+		expect(directionWords(collar, sheet)).toBe('Direction not stated. Note it as found');
 		const lay = { payload: { lay: { what: 'Chamfer', toward: 'C' } } } as PartRecord['lay'];
 		expect(directionWords(collar, sheet, undefined, { ...untouched, lay })).toBe(
-			'As it was found: Chamfer toward the crank side (C)'
+			'As found: Chamfer toward the crank side (C)'
 		);
 	});
 	it('says nothing of a part that is alike from both sides, and either way round only where that is stated', () => {
@@ -211,7 +214,9 @@ describe('directionWords', () => {
 		expect(directionWords(station('wick'), sheet)).toContain('the long tail at 6 o’clock (down)');
 		const ran = { payload: { ran: 'B' } } as PartRecord['ran'];
 		const valve = demoStation('thrift', 'inletValve');
-		expect(directionWords(valve, demoSheet('thrift'), undefined, { ...untouched, ran })).toContain('side B ran last');
+		expect(directionWords(valve, demoSheet('thrift'), undefined, { ...untouched, ran })).toContain(
+			'side B was used last'
+		);
 	});
 });
 
@@ -233,9 +238,9 @@ describe('what cannot be', () => {
 		return parsed.kind === 'problem' ? quantitySentence(parsed.problem).replaceAll(/[\u00a0\u202f]/g, ' ') : 'taken';
 	};
 	it('is said in the unit that the person thinks in', () => {
-		expect(say('-5', 'bar')).toBe('This cannot be: less than 0 bar. Check the number and its unit.');
-		expect(say('-300', 'F')).toBe('This cannot be: less than −76 °F. Check the number and its unit.');
-		expect(say('1,000', 'h')).toBe('“1,000” can be 1 000 or 1. Type 1000 or 1.');
+		expect(say('-5', 'bar')).toBe('This value is less than 0 bar. Check the number and its unit.');
+		expect(say('-300', 'F')).toBe('This value is less than −76 °F. Check the number and its unit.');
+		expect(say('1,000', 'h')).toBe('“1,000” can mean 1 000 or 1. Type 1000 or 1.');
 	});
 });
 
@@ -243,11 +248,11 @@ describe('the words of the arithmetic', () => {
 	const result = { value: 0.02, unit: 'share' } as const;
 	it('name the size, the step and its source', () => {
 		const step = { key: 'beyondNow', characteristic: 'diameter', inputs: [], result } as const;
-		expect(stepName(step, 'plunger')).toBe('Diameter: chance of lying beyond the limit now');
+		expect(stepName(step, 'plunger')).toBe('Diameter: chance of being beyond the limit now');
 		expect(stepMethod(step)).toContain('JCGM 106');
 	});
 	it('name a figure, and the ring that comes nearest', () => {
-		expect(stepName({ key: 'interference', inputs: [], result }, 'vRing')).toBe('Interference with its mate');
+		expect(stepName({ key: 'interference', inputs: [], result }, 'vRing')).toBe('Interference with the mating part');
 		expect(figureName({ key: 'ringSize', nearest: { dash: '119', insideDiameter: 23.47, section: 2.62 } })).toContain(
 			'dash 119, 23.47 × 2.62 mm'
 		);
@@ -265,7 +270,7 @@ describe('the words of steps', () => {
 	it('ask for what a step wants', () => {
 		expect(askWords({ kind: 'count', station: one.key }, sheet)).toBe(`Count: ${inSentence(one.name)}`);
 		expect(askWords({ kind: 'setting', name: 'screw out', unit: 'mm', when: 'found' }, sheet)).toBe(
-			'Note the setting, screw out, in mm, as it is found'
+			'Record the setting: screw out (mm), as found'
 		);
 		expect(
 			askWords(
@@ -278,7 +283,7 @@ describe('the words of steps', () => {
 				sheet
 			)
 		).toBe('Oil: clear, milky?');
-		expect(askWords({ kind: 'tick', text: 'It turns' }, sheet)).toBe('See that: It turns');
+		expect(askWords({ kind: 'tick', text: 'It turns' }, sheet)).toBe('Check: It turns');
 		expect(askWords({ kind: 'photo', text: 'the hoses' }, sheet)).toBe('Photograph: the hoses');
 		expect(askWords({ kind: 'note', text: 'where each hose went' }, sheet)).toBe('Note: where each hose went');
 		expect(askWords({ kind: 'size', station: 'plunger', characteristic: 'diameter' }, sheet)).toBe(
@@ -286,10 +291,10 @@ describe('the words of steps', () => {
 		);
 	});
 	it('say where the crank stands', () => {
-		expect(crankWords({ stand: 'outerLevel', cylinder: 'outer' })).toContain('equally far out');
+		expect(crankWords({ stand: 'outerLevel', cylinder: 'outer' })).toContain('equally far');
 		expect(crankWords({ stand: 'forward', cylinder: 2 })).toBe(
-			'turned by hand until the plunger of cylinder 2 stands full forward'
+			'turned by hand until the plunger of cylinder 2 is fully forward'
 		);
-		expect(crankWords({ stand: 'back', cylinder: 'each' })).toContain('each plunger in turn stands full back');
+		expect(crankWords({ stand: 'back', cylinder: 'each' })).toContain('each plunger in turn is fully back');
 	});
 });

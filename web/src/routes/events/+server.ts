@@ -19,10 +19,10 @@ export async function GET({ locals, url, request }) {
 	const scope = scopeOf(locals);
 	const user = userOf(locals);
 	const asked = [...new Set(url.searchParams.getAll('job').map(idFrom))];
-	if (asked.length > MOST_JOBS) error(400, `One stream follows ${MOST_JOBS} jobs at most.`);
+	if (asked.length > MOST_JOBS) error(400, `One stream can follow at most ${MOST_JOBS} jobs.`);
 	const there = await Promise.all(asked.map((job) => jobExists(scope, job)));
 	const jobs = asked.filter((_, i) => there[i]);
-	if (jobs.length === 0) error(404, 'There is no such page.');
+	if (jobs.length === 0) error(404, 'This page does not exist. Check the address, or go back to Floor.');
 	const encoder = new TextEncoder();
 	let ended = false;
 	const unsubscribe: (() => void)[] = [];

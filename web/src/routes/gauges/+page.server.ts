@@ -19,7 +19,8 @@ export const actions = {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(newGaugeSchema));
 		if (!form.valid) return fail(400, { form });
 		const result = await addGauge(scopeOf(locals), newGaugeOf(form.data).facts, newGaugeOf(form.data).certificate);
-		if (result.kind !== 'kept') return setError(form, 'name', 'Your shop has a gauge of that name: give it another.');
+		if (result.kind !== 'kept')
+			return setError(form, 'name', 'Your shop already has a gauge with this name. Type another name.');
 		redirect(303, `/gauges/${result.id}`);
 	},
 	/** Looks through a list and says what is wrong with it; nothing is taken in yet. */

@@ -52,8 +52,7 @@
 			key: 'due',
 			head: 'Due',
 			of: ({ dueOn }) => dueOn,
-			says: ({ dueOn, facts, retired }) =>
-				`${day(dueOn)}${retired ? ', used no more' : facts.overdue ? ', overdue' : ''}`,
+			says: ({ dueOn, facts, retired }) => `${day(dueOn)}${retired ? ', retired' : facts.overdue ? ', overdue' : ''}`,
 			wrong: ({ facts, retired }) => facts.overdue && !retired
 		}
 	];
@@ -65,27 +64,27 @@
 <svelte:head><title>Gauges · Exetasis</title></svelte:head>
 <h1>Gauges</h1>
 <p class="soft mb-2">
-	What each gauge is worth: every reading carries this into its uncertainty. Overdue gauges stay usable; their
-	certificate then counts with twice its uncertainty.
+	The accuracy of a gauge is part of the uncertainty of every reading. Overdue gauges stay usable, with twice the
+	uncertainty of their certificate.
 </p>
 <DataTable
 	label="Gauges"
 	rows={data.gauges}
 	{columns}
 	empty={data.mayManage
-		? 'No gauge yet: add the first one below. Without one a shop caliper’s uncertainty is assumed.'
-		: 'No gauge yet: a lead can add one. Without one a shop caliper’s uncertainty is assumed.'}
+		? 'No gauges yet. Add the first one below. Until then, the uncertainty of a shop caliper is assumed.'
+		: 'No gauges yet. A lead can add one. Until then, the uncertainty of a shop caliper is assumed.'}
 />
 {#if data.mayManage}
 	<Accordion class="mt-4" multiple value={opened} onValueChange={({ value }) => (opened = value)}>
 		<Accordion.Item value="add">
-			<Accordion.ItemTrigger class="btn" disabled={!alive}>Add a gauge</Accordion.ItemTrigger>
+			<Accordion.ItemTrigger class="btn" disabled={!alive}>Add gauge</Accordion.ItemTrigger>
 			<Accordion.ItemContent>
 				<form method="post" action="?/add" use:keep class="sheet mt-2 grid gap-3 p-4">
 					<Fields>
 						<GaugeFields bind:typed={$form} errors={$errors} kinds={gaugeKinds} />
 						<CertificateFields bind:typed={$form} errors={$errors} />
-						<div><button class="btn main">Add the gauge</button></div>
+						<div><button class="btn main">Save gauge</button></div>
 					</Fields>
 				</form>
 			</Accordion.ItemContent>
@@ -105,25 +104,26 @@
 					<Fields>
 						<p class="soft">
 							CSV, its first line the names of the columns: <span class="figures">{gaugeColumns.join(', ')}</span>.
-							Nothing is taken in before you have seen what is wrong with it.
+							Nothing is imported until you have seen the problems.
 						</p>
 						<FileField name="list" label="List" accept=".csv,text/csv,text/plain" />
-						<div><button class="btn main">Look through the list</button></div>
-						{#if list?.empty}<p class="wrong" role="alert">Choose a file with a list first.</p>{/if}
+						<div><button class="btn main">Check list</button></div>
+						{#if list?.empty}<p class="wrong" role="alert">Choose a file first.</p>{/if}
 					</Fields>
 				</form>
 				{#if list && !list.empty}
-					<section class="sheet mt-2 p-4" aria-label="What was found in the list">
+					<section class="sheet mt-2 p-4" aria-label="Result of the check">
 						<p>
 							<b class="figures">{list.good}</b>
-							{list.good === 1 ? 'gauge holds' : 'gauges hold'}; <b class="figures">{list.faults.length + list.more}</b>
-							{list.faults.length + list.more === 1 ? 'line does' : 'lines do'} not{list.more > 0
+							{list.good === 1 ? 'gauge is' : 'gauges are'} valid;
+							<b class="figures">{list.faults.length + list.more}</b>
+							{list.faults.length + list.more === 1 ? 'line has' : 'lines have'} errors{list.more > 0
 								? `, the first ${list.faults.length} of them below`
 								: ''}.
 						</p>
 						{#if list.faults.length > 0}
 							<table class="table">
-								<thead><tr><th class="number">Line</th><th>What is wrong</th></tr></thead>
+								<thead><tr><th class="number">Line</th><th>Problem</th></tr></thead>
 								<tbody
 									>{#each list.faults as fault, index (index)}<tr
 											><td class="number">{fault.line}</td><td>{fault.message}</td></tr
@@ -135,7 +135,7 @@
 							<form method="post" action="?/take" use:enhance class="mt-2">
 								<Fields>
 									<textarea name="text" hidden value={list.text}></textarea>
-									<button class="btn main">Take in the {list.good} that {list.good === 1 ? 'holds' : 'hold'}</button>
+									<button class="btn main">Import {list.good} valid {list.good === 1 ? 'gauge' : 'gauges'}</button>
 								</Fields>
 							</form>
 						{/if}
@@ -147,7 +147,7 @@
 	{#if taken}
 		<p role="status" class="mt-2">
 			{taken.added}
-			{taken.added === 1 ? 'gauge' : 'gauges'} taken in{taken.known.length > 0
+			{taken.added === 1 ? 'gauge' : 'gauges'} imported{taken.known.length > 0
 				? `; known already and left as they are: ${taken.known.slice(0, 5).join(', ')}${taken.known.length > 5 ? ` and ${taken.known.length - 5} more` : ''}`
 				: ''}.
 		</p>

@@ -11,8 +11,8 @@
 	type Pump = (typeof data.pumps)[number];
 	const columns: readonly Column<Pump>[] = [
 		{ key: 'serial', head: 'Serial', of: ({ serial }) => serial, to: ({ id }) => `/pumps/${id}` },
-		{ key: 'tag', head: 'Its name there', of: ({ tag }) => tag },
-		{ key: 'site', head: 'Where it runs', of: ({ site }) => site },
+		{ key: 'tag', head: 'Name on site', of: ({ tag }) => tag },
+		{ key: 'site', head: 'Site', of: ({ site }) => site },
 		{ key: 'model', head: 'Model', of: ({ model }) => model },
 		{ key: 'rebuilds', head: 'Rebuilds', number: true, of: ({ rebuilds }) => rebuilds },
 		{
@@ -24,7 +24,7 @@
 		},
 		{
 			key: 'last',
-			head: 'Last in',
+			head: 'Last received',
 			of: ({ lastReceived }) => lastReceived,
 			says: ({ lastReceived }) => (lastReceived ? day(lastReceived) : 'never')
 		}
@@ -42,7 +42,7 @@
 	rows={data.pumps}
 	{columns}
 	served={data.pages > 1}
-	empty={data.find === '' ? 'No pump yet: receive one from the floor.' : 'No pump matches.'}
+	empty={data.find === '' ? 'No pumps yet. Receive one on Floor.' : 'No pump matches.'}
 />
 {#if data.pages > 1}
 	<div class="mt-2 flex items-center gap-3">
@@ -54,7 +54,7 @@
 			aria-label="Pages"
 			class="flex items-center gap-1"
 		>
-			<Pagination.PrevTrigger class="btn">Earlier</Pagination.PrevTrigger>
+			<Pagination.PrevTrigger class="btn">Previous</Pagination.PrevTrigger>
 			<Pagination.Context>
 				{#snippet children(pagination)}
 					{#each pagination().pages as one, index (index)}
@@ -66,7 +66,7 @@
 					{/each}
 				{/snippet}
 			</Pagination.Context>
-			<Pagination.NextTrigger class="btn">Later</Pagination.NextTrigger>
+			<Pagination.NextTrigger class="btn">Next</Pagination.NextTrigger>
 		</Pagination>
 		<span class="soft">{data.of} pumps</span>
 	</div>

@@ -57,11 +57,10 @@ export const actions = {
 		const speedRpm = optional('speed', 'rpm', form);
 		const inletPressureMPa = optional('inletPressure', units.pressure, form);
 		const starts = optional('starts', 'pieces', form);
-		if (data.pump === 'new' && data.serial === '') setError(form, 'serial', 'A new pump needs its serial number.');
-		if (data.pump === 'new' && data.model === '')
-			setError(form, 'model', 'Choose the model: its sheet lays out the mat.');
-		if (!chosenIn(data)) setError(form, 'variants', 'What this pump is made of was not understood. Choose it again.');
-		if (!toolsIn(data)) setError(form, 'tools', 'What was said of the tools was not understood. Say it again.');
+		if (data.pump === 'new' && data.serial === '') setError(form, 'serial', 'Type the serial number of the new pump.');
+		if (data.pump === 'new' && data.model === '') setError(form, 'model', 'Choose the model.');
+		if (!chosenIn(data)) setError(form, 'variants', 'The variant could not be read. Choose it again.');
+		if (!toolsIn(data)) setError(form, 'tools', 'The tools could not be read. Choose them again.');
 		if (!form.valid) return fail(400, { form });
 		const arrival: Arrival = {
 			pump:
@@ -110,43 +109,43 @@ export const actions = {
 				setError(
 					form,
 					'hours',
-					`The meter showed ${result.last} h last time. If that is a slip, correct it; if the meter was replaced, say so below.`
+					`The meter showed ${result.last} h last time. Correct the number, or fill in the hours of the old meter below.`
 				);
 				return fail(400, { form, meterWentBack: true });
 			}
 			case 'serialTaken':
 				return setError(form, 'serial', `${result.serial} is known already: choose it from the list above.`);
 			case 'openJob': {
-				setError(form, 'pump', 'This pump is on the bench already.');
+				setError(form, 'pump', 'This pump already has an open job.');
 				return fail(400, { form, openJob: result.jobId });
 			}
 			case 'unknownSite':
-				return setError(form, 'site', 'Your shop has no such site: choose another.');
+				return setError(form, 'site', 'Your shop does not have this site. Choose another.');
 			case 'unknownScope':
-				return setError(form, 'scope', 'Choose how far the work goes: one of those that the model’s sheet knows.');
+				return setError(form, 'scope', 'Choose one of the scopes of work on the model sheet.');
 			case 'needsEvidence':
 				return setError(
 					form,
 					'evidence',
-					'This end stays shut without evidence. Choose what was seen, or let a lead give a reason.'
+					'This end stays closed without evidence. Choose the evidence, or ask a lead for a reason.'
 				);
 			case 'wrongVariant':
-				return setError(form, 'variants', 'The model’s sheet does not know what was chosen here. Choose it again.');
+				return setError(form, 'variants', 'This choice is not on the model sheet. Choose again.');
 			case 'wrongCylinder':
 				return setError(
 					form,
 					'cylinders',
-					`This pump has no cylinder ${result.cylinder} to open, or it is named twice.`
+					`This pump does not have cylinder ${result.cylinder}, or it is listed twice.`
 				);
 			case 'wrongTool':
-				return setError(form, 'tools', 'The model’s sheet does not know what was said of a tool here. Say it again.');
+				return setError(form, 'tools', 'This tool is not on the model sheet. Choose again.');
 			case 'unknownPump':
-				return setError(form, 'pump', 'Your shop has no such pump: choose another.');
+				return setError(form, 'pump', 'Your shop does not have this pump. Choose another.');
 			case 'unknownModel':
 				return setError(
 					form,
 					'model',
-					`There is no model sheet for ${result.model}: a lead can add one under Model sheets.`
+					`There is no model sheet for ${result.model}. A lead can import one under Model sheets.`
 				);
 		}
 	}

@@ -40,7 +40,7 @@
 	// What the sheet of the pump in hand asks: how far the work goes, and what this very pump is made of.
 	const model = $derived(data.models.find((one) => one.model === ($form.pump === 'new' ? $form.model : known?.model)));
 	const work = $derived(
-		model ? model.scopes.map(({ key, name }) => [key, name] as const) : ([['', 'First the pump']] as const)
+		model ? model.scopes.map(({ key, name }) => [key, name] as const) : ([['', 'Choose the pump first']] as const)
 	);
 	$effect(() => {
 		if (!model || model.scopes.some(({ key }) => key === $form.scope)) return;
@@ -56,8 +56,8 @@
 	);
 </script>
 
-<svelte:head><title>Receive a pump · Exetasis</title></svelte:head>
-<h1>Receive a pump</h1>
+<svelte:head><title>Receive pump · Exetasis</title></svelte:head>
+<h1>Receive pump</h1>
 <form method="post" use:enhance>
 	<Fields>
 		<fieldset class="sheet">
@@ -66,7 +66,7 @@
 			<input type="hidden" name="pumpLine" value={$form.pumpLine} />
 			<div>
 				<PumpChoice
-					label="Which pump"
+					label="Pump"
 					first={$form.pumpLine}
 					wrong={$errors.pump !== undefined}
 					onchoose={(one) => {
@@ -83,7 +83,7 @@
 					onclick={() => {
 						known = undefined;
 						$form.pump = 'new';
-					}}>A pump we do not know yet</button
+					}}>New pump</button
 				>
 				{#if $errors.pump}<p class="wrong" role="alert">{$errors.pump[0]}</p>{/if}
 				{#if answer && 'openJob' in answer}<p>
@@ -91,8 +91,8 @@
 					</p>{/if}
 				{#if known}
 					<p class="soft">
-						{known.model}; {known.rebuilds} rebuilds on record{known.lastReceived
-							? `, last in ${day(known.lastReceived)} at ${formatNumber(known.meterHours ?? 0)} h on the meter`
+						{known.model}; {known.rebuilds} rebuilds in the history{known.lastReceived
+							? `, last received ${day(known.lastReceived)} at ${formatNumber(known.meterHours ?? 0)} h on the meter`
 							: ''}.
 					</p>
 				{/if}
@@ -100,8 +100,8 @@
 			{#if $form.pump === 'new'}
 				<Field name="serial" label="Serial number" bind:value={$form.serial} errors={$errors.serial} />
 				<Field name="model" label="Model" bind:value={$form.model} errors={$errors.model} options={models} />
-				<button type="button" class="btn" aria-haspopup="dialog" onclick={() => (wall = true)}>By its drawing</button>
-				<Field name="site" label="Where it runs" bind:value={$form.site} errors={$errors.site} options={sites} />
+				<button type="button" class="btn" aria-haspopup="dialog" onclick={() => (wall = true)}>Find by drawing</button>
+				<Field name="site" label="Site" bind:value={$form.site} errors={$errors.site} options={sites} />
 				<Field
 					name="lastRebuild"
 					label="Last rebuild, if known"
@@ -109,7 +109,7 @@
 					bind:value={$form.lastRebuild}
 					errors={$errors.lastRebuild}
 				/>
-				<Field name="tag" label="Its name there" hint="Port set" bind:value={$form.tag} errors={$errors.tag} />
+				<Field name="tag" label="Name on site" hint="Port unit" bind:value={$form.tag} errors={$errors.tag} />
 			{/if}
 			{#if model && model.cylinders > 1 && model.cylinderOne}
 				<CylinderOne cylinderOne={model.cylinderOne} count={model.cylinders} />
@@ -120,7 +120,7 @@
 						value="checked"
 						checked={$form.cylinderOne === 'checked'}
 						onchange={({ currentTarget }) => ($form.cylinderOne = currentTarget.checked ? 'checked' : '')}
-					/>Cylinder 1 is at that end</label
+					/>Cylinder 1 checked</label
 				>
 			{/if}
 			{#if known}<PartAges pump={known.id} />{/if}
@@ -134,9 +134,9 @@
 			{/if}
 		</fieldset>
 		<fieldset class="sheet">
-			<legend>Why and how far</legend>
+			<legend>Complaint and scope</legend>
 			<input type="hidden" name="complaints" value={$form.complaints} />
-			<div class="reasons" role="group" aria-label="What it came in for">
+			<div class="reasons" role="group" aria-label="Complaint">
 				{#each complaints as complaint (complaint)}
 					<label class="reason"
 						><input
@@ -148,15 +148,10 @@
 					>
 				{/each}
 			</div>
-			<Field
-				name="complaint"
-				label="Complaint, in their own words"
-				bind:value={$form.complaint}
-				errors={$errors.complaint}
-			/>
+			<Field name="complaint" label="Customer’s description" bind:value={$form.complaint} errors={$errors.complaint} />
 			<Field
 				name="hours"
-				label="Hours on its meter"
+				label="Hour meter (h)"
 				hint={known?.meterHours ? `last time ${formatNumber(known.meterHours)}` : '4210'}
 				bind:value={$form.hours}
 				errors={$errors.hours}
@@ -164,23 +159,23 @@
 			{#if answer && 'meterWentBack' in answer}
 				<Field
 					name="oldMeterHours"
-					label="Meter replaced: hours on the old one since last time"
-					hint="0 if nobody knows"
+					label="Hours on the old meter since the last rebuild"
+					hint="0 if unknown"
 					bind:value={$form.oldMeterHours}
 					errors={$errors.oldMeterHours}
 				/>
 			{/if}
-			<Field name="scope" label="Work to do" bind:value={$form.scope} errors={$errors.scope} options={work} />
+			<Field name="scope" label="Scope of work" bind:value={$form.scope} errors={$errors.scope} options={work} />
 			{#each offered ?? [] as scope (scope.key)}
 				<p class="soft">
-					Only that? It opens as far as this:
+					Smaller scope possible:
 					<button type="button" class="btn" onclick={() => ($form.scope = scope.key)}>{scope.name} instead</button>
 				</p>
 			{/each}
 			{#if evidence}
 				<Field
 					name="evidence"
-					label="Evidence for opening it"
+					label="Evidence for opening the drive end"
 					bind:value={$form.evidence}
 					errors={$errors.evidence}
 					options={[['', 'Choose'], ...evidence.map((one) => [one, one] as const)]}
@@ -188,7 +183,7 @@
 				{#if data.mayManage}
 					<Field
 						name="evidenceReason"
-						label="Or a lead’s reason without evidence"
+						label="Or the reason of a lead"
 						bind:value={$form.evidenceReason}
 						errors={$errors.evidenceReason}
 					/>
@@ -209,21 +204,21 @@
 				/>
 			</fieldset>
 			<fieldset class="sheet">
-				<legend>Duty <span class="soft">as far as known</span></legend>
+				<legend>Duty <span class="soft">(if known)</span></legend>
 				<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
 				<Field
 					name="temperature"
-					label="Temperature, {unitLabel(data.units.temperature)}"
+					label="Temperature ({unitLabel(data.units.temperature)})"
 					bind:value={$form.temperature}
 					errors={$errors.temperature}
 				/>
 				<Field
 					name="pressure"
-					label="Pressure, {unitLabel(data.units.pressure)}"
+					label="Pressure ({unitLabel(data.units.pressure)})"
 					bind:value={$form.pressure}
 					errors={$errors.pressure}
 				/>
-				<Field name="speed" label="Speed, rpm" bind:value={$form.speed} errors={$errors.speed} />
+				<Field name="speed" label="Speed (rpm)" bind:value={$form.speed} errors={$errors.speed} />
 				<Field
 					name="inlet"
 					label="Inlet supply"
@@ -233,7 +228,7 @@
 				/>
 				<Field
 					name="inletPressure"
-					label="Inlet pressure, {unitLabel(data.units.pressure)}"
+					label="Inlet pressure ({unitLabel(data.units.pressure)})"
 					bind:value={$form.inletPressure}
 					errors={$errors.inletPressure}
 				/>
@@ -242,10 +237,10 @@
 		</div>
 		{#if model}
 			<fieldset class="sheet wide">
-				<legend>Where, and with what</legend>
+				<legend>Place and tools</legend>
 				<Field
 					name="place"
-					label="Worked on"
+					label="Place of work"
 					bind:value={$form.place}
 					errors={$errors.place}
 					options={[
@@ -255,7 +250,7 @@
 				/>
 				<Field
 					name="connections"
-					label="Connections: where each hose and pipe went"
+					label="Connections (where each hose and pipe went)"
 					hint="Bypass to the tank, upper port …"
 					bind:value={() => $form.connections ?? '', (text) => ($form.connections = text)}
 					errors={$errors.connections}
@@ -270,13 +265,13 @@
 					<CautionNote
 						caution={{
 							hazard: 'weight',
-							text: `${name}: ${massKg} kg, more than your shop’s ${data.liftAloneKg} kg for one person. A second person or a hoist.`
+							text: `${name}: ${massKg} kg. More than ${data.liftAloneKg} kg, the limit of your shop for one person. Use a second person or a hoist.`
 						}}
 					/>
 				{/each}
 			</fieldset>
 		{/if}
-		<p class="last"><button class="btn main">Receive and lay out the mat</button></p>
+		<p class="last"><button class="btn main">Receive pump</button></p>
 	</Fields>
 </form>
 {#if wall}

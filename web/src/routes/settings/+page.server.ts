@@ -59,11 +59,11 @@ export const actions = {
 		if (!form.valid) return fail(400, { form });
 		const result = await changePassword(scopeOf(locals), userOf(locals).id, current, next);
 		if (result === 'tooMany')
-			return setError(form, 'current', 'Too many wrong attempts. Wait a quarter of an hour.', { status: 429 });
-		if (result === 'sameAsBefore') return setError(form, 'next', 'That is the password you have. Choose another.');
+			return setError(form, 'current', 'Too many wrong attempts. Wait 15 minutes.', { status: 429 });
+		if (result === 'sameAsBefore') return setError(form, 'next', 'This is your current password. Choose another.');
 		if (result === 'guessedQuickly')
-			return setError(form, 'next', 'This password is guessed quickly. Use four words that do not belong together.');
-		if (result === 'wrongPassword') return setError(form, 'current', 'That is not your password now. Try again.');
+			return setError(form, 'next', 'This password is easy to guess. Use four unrelated words.');
+		if (result === 'wrongPassword') return setError(form, 'current', 'This is not your current password. Try again.');
 		redirect(303, '/signin');
 	}
 };

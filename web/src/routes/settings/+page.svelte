@@ -59,13 +59,13 @@
 		['comma-space', '12 345,6']
 	] as const;
 	const sides = [
-		['right', 'right: Look to the left, Judge to the right'],
+		['right', 'right (Look on the left, Judge on the right)'],
 		['left', 'left: mirrored']
 	] as const;
 	const pads = [
-		['touch', 'by itself where one touches'],
-		['always', 'always by itself'],
-		['never', 'only when asked for']
+		['touch', 'automatic on touch screens'],
+		['always', 'always shown'],
+		['never', 'only when opened']
 	] as const;
 	import Fields from '$lib/ui/Fields.svelte';
 </script>
@@ -77,7 +77,7 @@
 	<form method="post" action="?/units" use:keepUnits class="sheet">
 		<Fields>
 			<h2>Units</h2>
-			<p class="soft">They change what you see and type, never what is stored.</p>
+			<p class="soft">Units change only what you see; stored values stay the same.</p>
 			<Field name="length" label="Lengths" options={lengths} bind:value={$units.length} errors={$unitsWrong.length} />
 			<Field name="torque" label="Torque" options={torques} bind:value={$units.torque} errors={$unitsWrong.torque} />
 			<Field
@@ -101,29 +101,23 @@
 		<form method="post" action="?/numerals" use:keepWritten class="sheet">
 			<Fields>
 				<h2>Numbers</h2>
-				<p class="soft">How they are written. What you type is read either way.</p>
+				<p class="soft">Both notations are accepted when you type.</p>
 				<Field
 					name="numerals"
-					label="Written as"
+					label="Notation"
 					options={numerals}
 					bind:value={$written.numerals}
 					errors={$writtenWrong.numerals}
 				/>
-				<div><button class="btn">Write them so</button></div>
+				<div><button class="btn">Save notation</button></div>
 			</Fields>
 		</form>
 		<form method="post" action="?/hands" use:keepHands class="sheet">
 			<Fields>
 				<h2>At the bench</h2>
-				<Field
-					name="hand"
-					label="Hand that touches"
-					options={sides}
-					bind:value={$hands.hand}
-					errors={$handsWrong.hand}
-				/>
+				<Field name="hand" label="Working hand" options={sides} bind:value={$hands.hand} errors={$handsWrong.hand} />
 				<Field name="pad" label="Pad for readings" options={pads} bind:value={$hands.pad} errors={$handsWrong.pad} />
-				<div><button class="btn">Keep for the bench</button></div>
+				<div><button class="btn">Save bench settings</button></div>
 			</Fields>
 		</form>
 	</div>
@@ -131,12 +125,12 @@
 		<Fields>
 			<h2>Password</h2>
 			{#if data.firstPassword}
-				<p class="wrong" role="status">Other people have seen your password. Choose your own before you go on.</p>
+				<p class="wrong" role="status">Other people know your password. Choose a new one before you continue.</p>
 			{/if}
-			<p class="soft">A new password signs you out everywhere; then sign in with it.</p>
+			<p class="soft">A new password signs you out on all devices. Then sign in with it.</p>
 			<Field
 				name="current"
-				label="Password now"
+				label="Current password"
 				type="password"
 				autocomplete="current-password"
 				bind:value={$passwords.current}
@@ -150,7 +144,7 @@
 				bind:value={$passwords.next}
 				errors={$passwordsWrong.next}
 			/>
-			<div><button class="btn">Change the password</button></div>
+			<div><button class="btn">Change password</button></div>
 		</Fields>
 	</form>
 </div>

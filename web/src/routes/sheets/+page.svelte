@@ -23,32 +23,32 @@
 <svelte:head><title>Model sheets · Exetasis</title></svelte:head>
 <h1>Model sheets</h1>
 <p class="soft mb-2">
-	Everything that is known of a pump model: its stack, sizes and discard limits, steps and cautions. An open JSON
-	format; a job keeps the revision it began with.
+	A model sheet describes a pump model: parts, sizes, discard limits, steps and cautions. The format is open (JSON). A
+	job keeps the revision it started with.
 </p>
 <DataTable
 	label="Model sheets"
 	rows={data.sheets}
 	{columns}
-	empty="No sheet yet: take the first one in below. A pump can only be received once its model has one."
+	empty="No model sheets yet. Import the first one below. A pump can be received only if its model has a sheet."
 />
 {#if data.mayManage}
-	<h2 class="mt-6">Take a sheet in, or its next revision</h2>
+	<h2 class="mt-6">Import model sheet</h2>
 	<form method="post" enctype="multipart/form-data" use:enhance class="mt-2 grid gap-3">
 		<Fields>
 			<FileField name="file" label="File" accept=".json,application/json" />
-			<SheetEditor label="or its text" name="text" bind:text={$form.text} />
+			<SheetEditor label="Or paste its text" name="text" bind:text={$form.text} />
 			{#if $message}
 				<div role="alert">
 					<p class="wrong">
 						{$message.faults.length + $message.more === 1
-							? 'One thing is'
-							: `${$message.faults.length + $message.more} things are`} wrong with this sheet{$message.more > 0
+							? 'There is 1 problem'
+							: `There are ${$message.faults.length + $message.more} problems`} in this sheet{$message.more > 0
 							? `, the first ${$message.faults.length} of them below`
-							: ''}; nothing was taken in.
+							: ''}. Nothing was imported.
 					</p>
 					<table class="table">
-						<thead><tr><th class="number">Line</th><th>Path</th><th>What is wrong</th></tr></thead>
+						<thead><tr><th class="number">Line</th><th>Path</th><th>Problem</th></tr></thead>
 						<tbody
 							>{#each $message.faults as fault, index (index)}<tr
 									><td class="number">{fault.line}</td><td class="figures">{fault.path}</td><td>{fault.message}</td></tr
@@ -57,9 +57,9 @@
 					</table>
 				</div>
 			{/if}
-			<div><button class="btn main">Check and take in</button></div>
+			<div><button class="btn main">Import model sheet</button></div>
 		</Fields>
 	</form>
 {:else}
-	<p class="soft mt-4">A lead can take sheets in.</p>
+	<p class="soft mt-4">A lead can import model sheets.</p>
 {/if}

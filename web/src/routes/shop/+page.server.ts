@@ -15,6 +15,6 @@ export const actions = {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(policyFormSchema));
 		if (!form.valid) return fail(400, { form });
 		await setPolicy(scopeOf(locals), policyIn(form.data));
-		return message(form, 'Saved: every open job is judged by these from now on.');
+		return message(form, 'Saved. Open jobs use these rules now.');
 	}
 };

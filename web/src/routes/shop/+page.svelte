@@ -16,19 +16,19 @@
 		{ onUpdated: ({ form }) => form.valid && say(String(form.message)) }
 	);
 	const schoolSays = {
-		renewSoft: 'Packings, seals, O-rings and gaskets are renewed whenever the pump is open; the rest by its condition.',
-		onCondition: 'Whatever passes its look and its limits goes back in.',
+		renewSoft: 'Packings, seals, O-rings and gaskets are replaced at every rebuild, other parts by condition.',
+		onCondition: 'Every part that passes inspection and its limits is reused.',
 		leastCost:
-			'The set with the least expected cost, by odds, prices and the cost of an unplanned stop. Parts without odds go by their condition.'
+			'The set with the lowest expected cost, from chances, prices and the cost of an unplanned stop. Parts without a forecast go by condition.'
 	} as const;
 	const fields = $derived([
 		['intervalHours', 'Hours to the next planned service', 'h'],
-		['acceptBad', 'Risk of accepting a part that is beyond its limit', '%'],
-		['scrapGood', 'Risk of scrapping a part that is inside', '%'],
-		['acceptWearOut', 'Replace from this chance of passing the limit before the next service', '%'],
-		['downtimeCost', 'Cost of an unplanned stop, besides opening the pump', data.shop?.currency ?? ''],
-		['lifeLeftShare', 'Life left in a unit with a damaged drive end, against a new one: your assumption', '%'],
-		['liftAloneKg', 'The most that one person lifts; above it a second person or a hoist', 'kg']
+		['acceptBad', 'Risk of reusing a part beyond its limit', '%'],
+		['scrapGood', 'Risk of replacing a part within its limit', '%'],
+		['acceptWearOut', 'Replace above this chance of passing the limit before the next service', '%'],
+		['downtimeCost', 'Cost of an unplanned stop, without opening the pump', data.shop?.currency ?? ''],
+		['lifeLeftShare', 'Remaining life of a unit with a damaged drive end, compared with a new one (assumption)', '%'],
+		['liftAloneKg', 'Lifting limit for one person', 'kg']
 	] as const);
 	import Fields from '$lib/ui/Fields.svelte';
 </script>
@@ -38,8 +38,8 @@
 <ShopNav />
 <Said />
 <p class="soft mb-2">
-	The rules that every verdict follows. Limits come from the model sheets; what a technician decides against a proposal
-	is always kept with the reason.
+	Every verdict follows these rules. Limits come from the model sheets. A decision against the proposal is always
+	recorded with its reason.
 </p>
 <form method="post" action="?/policy" use:enhance class="columns">
 	<Fields>

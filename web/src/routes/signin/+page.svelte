@@ -26,7 +26,7 @@
 			/>{/each}
 	</div>
 	<h1>Exetasis</h1>
-	<p class="soft">Inspect a stripped pump, decide part by part, find out why it keeps coming back.</p>
+	<p class="soft">Inspect a stripped pump, decide on each part, and trace recurring failures.</p>
 	<form method="post" use:enhance>
 		<Fields>
 			<Field
@@ -52,8 +52,8 @@
 	{#if data.demo}
 		<div class="demo sheet">
 			<p>
-				<b>This server holds demo data:</b> an invented shop with invented pumps and people. Anybody may sign in with
-				the password <span class="figures">harrow-sound</span>.
+				<b>This server holds demo data:</b> an invented shop with invented pumps and people. Anyone can sign in with the
+				password <span class="figures">harrow-sound</span>.
 			</p>
 			<div class="accounts">
 				{#each accounts as [address, role] (address)}

@@ -56,7 +56,7 @@
 	const columns: readonly Column<ShopRecurrence>[] = $derived([
 		{
 			key: 'pattern',
-			head: 'What recurs',
+			head: 'Recurring problem',
 			of: (one: ShopRecurrence) => `${patternName(one.pattern as PatternKey)} ${place(one)}`,
 			cell: what
 		},
@@ -69,14 +69,14 @@
 		},
 		{
 			key: 'found',
-			head: 'Found',
+			head: 'Occurrences',
 			number: true,
 			of: ({ events }: ShopRecurrence) => events,
 			says: ({ events, hours }: ShopRecurrence) => `${events} in ${formatNumber(hours)} h`
 		},
 		{
 			key: 'expected',
-			head: 'Elsewhere as many h',
+			head: 'Expected from other pumps',
 			number: true,
 			of: ({ expected }: ShopRecurrence) => expected,
 			says: ({ expected }: ShopRecurrence) =>
@@ -84,7 +84,7 @@
 		},
 		{
 			key: 'ratio',
-			head: 'Times the others (95\u00a0%)',
+			head: 'Rate ratio (95\u00a0%)',
 			number: true,
 			of: (one: ShopRecurrence) => one.shrunken?.ratio ?? one.crude?.ratio,
 			says: ({ shrunken, crude }: ShopRecurrence) => {
@@ -94,14 +94,14 @@
 		},
 		{
 			key: 'q',
-			head: 'By chance',
+			head: 'Chance of a false alarm',
 			number: true,
 			of: ({ q }: ShopRecurrence) => q,
 			says: ({ q }: ShopRecurrence) => formatProbability(q)
 		},
 		{
 			key: 'cost',
-			head: `So far, ${currency}`,
+			head: `Cost so far (${currency})`,
 			number: true,
 			of: ({ cost }: ShopRecurrence) => cost,
 			cell: spent
@@ -158,15 +158,15 @@
 <p class="sum">
 	{#if trace.standing > 0}
 		<b>{trace.standing}</b>
-		{trace.standing === 1 ? 'recurrence stands' : 'recurrences stand'} out beyond chance
+		{trace.standing === 1 ? 'recurrence is' : 'recurrences are'} more frequent than chance explains
 	{:else}
-		Nothing stands out beyond chance
+		No recurrence is more frequent than chance explains
 	{/if}
-	among {formatNumber(trace.comparisons)} comparisons of {trace.pumps} pumps, over {formatNumber(trace.hours)} hours of their
-	places.
+	among {formatNumber(trace.comparisons)} comparisons of {trace.pumps} pumps, over {formatNumber(trace.hours)} operating hours
+	of their places.
 </p>
 {#if trace.harsh.length > 0}
-	<ul class="harsh" aria-label="Pumps that wear harshly as a whole">
+	<ul class="harsh" aria-label="Pumps with high wear overall">
 		{#each trace.harsh as one (one.pump)}
 			<li>
 				<a href="/trace/pumps/{one.pump}"><b>{one.tag ? `${one.serial}, ${one.tag}` : one.serial}</b></a>
@@ -178,8 +178,8 @@
 <Filters>
 	<label
 		>Show <select class="select" bind:value={only}>
-			<option value="standing">what stands out</option>
-			<option value="all">all that came up twice</option>
+			<option value="standing">more frequent than chance</option>
+			<option value="all">everything found twice</option>
 		</select></label
 	>
 	<label
@@ -199,17 +199,17 @@
 	</div>
 </Filters>
 <DataTable
-	label="What recurs"
+	label="Recurring problems"
 	rows={shown}
 	{columns}
-	empty="Nothing here came up more often than on other pumps of its model. Ask for all that came up twice, or for one pump."
+	empty="Nothing is more frequent than on other pumps of the model. Show everything found twice, or choose one pump."
 />
 <p class="soft mt-2">
-	A place is held against the same part of all other pumps of its model, those of its duty where at least {FEWEST_ALIKE} others
-	are; each pump counts at its own harshness over all its other parts. It is done by gamma–Poisson where their own rates are
-	spread, exactly (Poisson) where they are not, and always without the pump itself. “By chance” is the share of false alarms
-	to be expected among all that are no less surprising; below 5 % it stands out. Marks made while stripping or by an earlier
-	assembly are kept out. Once is never called recurring. An opening is shared among all that took a part out then.
+	Each place is compared with the same part on the other pumps of the model, or of the same duty if at least {FEWEST_ALIKE}
+	exist. The comparison allows for the overall wear of each pump. It is gamma–Poisson if the rates of the pumps differ, else
+	exact Poisson. “Chance of a false alarm” is the false discovery rate; below 5 % a problem is listed. Handling damage and
+	faults of an earlier assembly do not count. A single finding is not a recurrence. The cost of an opening is shared by all
+	parts replaced.
 </p>
 
 <style>

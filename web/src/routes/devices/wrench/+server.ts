@@ -8,6 +8,6 @@ const MOST_MS = 600_000;
 /** What the shop's torque wrench reads, once it is told how hard to pull. */
 export function GET({ url }) {
 	const target = Number(url.searchParams.get('target'));
-	if (!(target > 0 && target < 50_000)) error(400, 'A torque wrench is told a torque above 0 N·m.');
+	if (!(target > 0 && target < 50_000)) error(400, 'The torque must be above 0 N·m.');
 	return eventStream((signal) => listenToWrench(env.WRENCH_AT, target, signal), MOST_MS);
 }

@@ -27,23 +27,24 @@ export async function load({ locals, params }) {
 	};
 }
 
-const GONE = 'Your shop has no such gauge any more.';
+const GONE = 'Your shop no longer has this gauge.';
 
 export const actions = {
 	facts: async ({ request, locals, params }) => {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(gaugeFactsSchema), { id: 'facts' });
 		if (!form.valid) return fail(400, { form });
 		const result = await changeGauge(scopeOf(locals), idFrom(params.gauge), factsOf(form.data));
-		if (result.kind === 'nameTaken') return setError(form, 'name', 'Your shop has another gauge of that name.');
+		if (result.kind === 'nameTaken')
+			return setError(form, 'name', 'Your shop already has a gauge with this name. Type another name.');
 		if (result.kind === 'unknownGauge') error(404, GONE);
-		return message(form, 'Saved: open jobs are judged with it from now on, released ones keep what they rested on.');
+		return message(form, 'Saved. Open jobs use these values now; released jobs keep theirs.');
 	},
 	certificate: async ({ request, locals, params }) => {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(certificateSchema), { id: 'certificate' });
 		if (!form.valid) return fail(400, { form });
 		const result = await addCertificate(scopeOf(locals), idFrom(params.gauge), certificateOf(form.data));
 		if (result.kind !== 'kept') error(404, GONE);
-		return message(form, 'Filed: the newest certificate counts.');
+		return message(form, 'Saved. The newest certificate counts.');
 	},
 	retire: async ({ request, locals, params }) => {
 		const { retired } = await readForm(request);

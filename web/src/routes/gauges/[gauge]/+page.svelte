@@ -29,13 +29,11 @@
 <svelte:head><title>{gauge.name} · Exetasis</title></svelte:head>
 <h1>
 	{gauge.name}
-	<span class="soft">{gauge.kind}{gauge.retiredOn ? `, used no more since ${day(gauge.retiredOn)}` : ''}</span>
+	<span class="soft">{gauge.kind}{gauge.retiredOn ? `, retired ${day(gauge.retiredOn)}` : ''}</span>
 </h1>
 {#if data.certificates.length > 0}
 	<p class:wrong={overdue && !gauge.retiredOn} class="mb-2">
-		Due {day(data.certificates[0].dueOn)}{overdue
-			? ': overdue, its certificate counts twice until it is calibrated'
-			: ''}.
+		Due {day(data.certificates[0].dueOn)}{overdue ? ': overdue, uncertainty doubled until it is calibrated' : ''}.
 	</p>
 {/if}
 <div class="columns">
@@ -45,7 +43,7 @@
 			<table class="table sheet">
 				<thead
 					><tr
-						><th>Certificate</th><th>Calibrated</th><th>Due</th><th class="number">U, {unit}</th><th class="number"
+						><th>Certificate</th><th>Calibrated</th><th>Due</th><th class="number">U ({unit})</th><th class="number"
 							>k</th
 						></tr
 					></thead
@@ -62,11 +60,11 @@
 			</table>
 		</Wide>
 	</section>
-	<section aria-label="Where it was used">
-		<h2>Where it was used</h2>
+	<section aria-label="Use">
+		<h2>Use</h2>
 		<Wide label="Readings">
 			<table class="table sheet">
-				<thead><tr><th>Pump</th><th>In</th><th class="number">Readings</th></tr></thead>
+				<thead><tr><th>Pump</th><th>Received</th><th class="number">Readings</th></tr></thead>
 				<tbody>
 					{#each data.uses as use (use.job)}
 						<tr
@@ -74,7 +72,7 @@
 								class="number">{use.readings}</td
 							></tr
 						>
-					{:else}<tr><td colspan="3" class="soft">In no job yet: it is chosen beside the reading.</td></tr>{/each}
+					{:else}<tr><td colspan="3" class="soft">Not used yet. Choose it beside a reading.</td></tr>{/each}
 				</tbody>
 			</table>
 		</Wide>
@@ -86,13 +84,13 @@
 			<h2>New certificate</h2>
 			<CertificateFields bind:typed={$filed} errors={$filedErrors} />
 			<div class="flex items-center gap-3">
-				<button class="btn main">File the certificate</button>{#if $filedSay}<p role="status">{$filedSay}</p>{/if}
+				<button class="btn main">Add certificate</button>{#if $filedSay}<p role="status">{$filedSay}</p>{/if}
 			</div>
 		</Fields>
 	</form>
 	<form method="post" action="?/facts" use:keepFacts class="sheet mt-4 grid gap-3 p-4">
 		<Fields>
-			<h2>What it is worth</h2>
+			<h2>Accuracy</h2>
 			<GaugeFields bind:typed={$typed} errors={$errors} kinds={gaugeKinds} />
 			<div class="flex items-center gap-3">
 				<button class="btn main">Save</button>{#if $factsSay}<p role="status">{$factsSay}</p>{/if}
@@ -102,7 +100,7 @@
 	<form method="post" action="?/retire" use:enhance class="mt-4">
 		<Fields>
 			<input type="hidden" name="retired" value={gauge.retiredOn === null} />
-			<button class="btn">{gauge.retiredOn === null ? 'Use it no more' : 'Back into use'}</button>
+			<button class="btn">{gauge.retiredOn === null ? 'Retire gauge' : 'Reactivate gauge'}</button>
 		</Fields>
 	</form>
 {/if}

@@ -61,18 +61,18 @@
 		setTimers(job.id, timers, Date.now());
 	});
 	const count = $derived(outboxOf()?.waiting.filter((one) => one.job === job.id).length ?? 0);
-	const waiting = $derived(count === 1 ? '1 entry waits' : `${count} entries wait`);
+	const waiting = $derived(count === 1 ? '1 entry' : `${count} entries`);
 	const sending = $derived(outboxOf()?.status ?? 'idle');
 	const status = $derived(
 		sending === 'signedOut'
-			? `You are signed out. ${waiting} in this browser; it goes once you sign in again.`
+			? `You are signed out. ${waiting} will be sent when you sign in again.`
 			: sending === 'offline' && count > 0
-				? `No connection: ${waiting} in this browser to be sent by itself.`
+				? `Offline: ${waiting} will be sent when the connection is back.`
 				: count > 0
 					? `Saving ${count} …`
 					: bench.follower.hears
 						? 'All saved'
-						: 'All saved; what others record is not heard just now, connecting again …'
+						: 'All saved. Reconnecting to show changes by others …'
 	);
 </script>
 

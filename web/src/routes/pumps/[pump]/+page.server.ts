@@ -26,13 +26,13 @@ export const actions = {
 		const to = { siteId: site || null, tag: tag || null };
 		switch (await movePump(scopeOf(locals), userOf(locals).id, idFrom(params.pump), to)) {
 			case 'moved':
-				return message(form, 'Moved: where it ran before stays on record.');
+				return message(form, 'Saved. The earlier site stays in the history.');
 			case 'samePlace':
-				return setError(form, 'site', 'It runs there already: choose another site or name.');
+				return setError(form, 'site', 'This is already its site and name. Choose another.');
 			case 'unknownSite':
-				return setError(form, 'site', 'Your shop has no such site: choose another.');
+				return setError(form, 'site', 'Your shop does not have this site. Choose another.');
 			case 'unknownPump':
-				error(404, 'Your shop has no such pump.');
+				error(404, 'Your shop does not have this pump.');
 		}
 	}
 };

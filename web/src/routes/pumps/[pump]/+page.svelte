@@ -34,7 +34,7 @@
 		<h1>{pump.serial}</h1>
 		<p class="soft">{pump.model} · {pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}{duty ? ` · ${duty}` : ''}</p>
 	</div>
-	<a class="btn" href="/trace/pumps/{pump.id}">What recurs here</a>
+	<a class="btn" href="/trace/pumps/{pump.id}">Trace recurring problems</a>
 	{#if open}<a class="btn main" href="/jobs/{open.id}">Open job</a>{/if}
 </div>
 <div class="columns">
@@ -66,11 +66,11 @@
 							<td class="number">{rebuild.findings}</td>
 							<td class="number">{rebuild.replaced}</td>
 						</tr>
-					{:else}<tr><td colspan="5" class="soft">Not yet in the shop.</td></tr>{/each}
+					{:else}<tr><td colspan="5" class="soft">No rebuilds yet.</td></tr>{/each}
 				</tbody>
 			</table>
 		</Wide>
-		<h2 class="mt-4">Where it runs</h2>
+		<h2 class="mt-4">Site</h2>
 		<ul>
 			<li><b>{pump.site ?? 'Site not known'}</b>{pump.tag ? `, ${pump.tag}` : ''}, now</li>
 			{#each data.places as place (place.until)}
@@ -81,11 +81,11 @@
 		</ul>
 		{#if data.mayWork}
 			<details class="mt-2">
-				<summary class="btn">It has moved</summary>
+				<summary class="btn">Change site</summary>
 				<form method="post" use:enhance class="mt-2 grid gap-3">
 					<Field name="site" label="Site" bind:value={$form.site} errors={$errors.site} options={sites} />
-					<Field name="tag" label="Its name there" bind:value={$form.tag} errors={$errors.tag} />
-					<div><button class="btn main">Move it</button></div>
+					<Field name="tag" label="Name on site" bind:value={$form.tag} errors={$errors.tag} />
+					<div><button class="btn main">Move pump</button></div>
 				</form>
 			</details>
 			{#if $message}<p role="status">{$message}</p>{/if}

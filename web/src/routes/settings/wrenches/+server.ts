@@ -11,8 +11,7 @@ export async function POST({ request, locals }) {
 	if (!typed.success) error(422, 'A size has at most 40 characters.');
 	const user = userOf(locals);
 	const { [wrenchKey(typed.data)]: _before, ...others } = user.preferences.wrenches ?? {};
-	if (Object.keys(others).length >= MOST_KEPT)
-		error(422, 'So many sizes are not kept: empty some that you need no more.');
+	if (Object.keys(others).length >= MOST_KEPT) error(422, 'Too many sizes. Clear some that you no longer need.');
 	const { size } = typed.data;
 	await setPreferences(user, { wrenches: size === '' ? others : { ...others, [wrenchKey(typed.data)]: size } });
 	return json({});

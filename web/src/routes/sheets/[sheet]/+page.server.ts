@@ -31,10 +31,10 @@ export const actions = {
 		const { name } = form.data;
 		const answer = await attach(scope, userOf(locals), { model, about, key, name, bytes });
 		if (answer.kind !== 'attached') return setError(form, 'file', attachSentence(answer));
-		return message(form, 'Attached: it is shown from now on.');
+		return message(form, 'Document attached.');
 	},
 	detach: async ({ request, locals }) => {
 		const { document = '' } = await readForm(request);
-		if (!(await detach(scopeOf(locals), idFrom(document)))) error(404, 'Your shop has no such document any more.');
+		if (!(await detach(scopeOf(locals), idFrom(document)))) error(404, 'Your shop no longer has this document.');
 	}
 };

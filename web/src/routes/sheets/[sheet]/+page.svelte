@@ -20,18 +20,18 @@
 	const { sheet } = $derived(data);
 	const renewal = {
 		always: 'always new',
-		kit: 'from the kit',
+		kit: 'in the kit',
 		inspect: 'inspect',
-		inspectOrKit: 'inspect, or kit',
-		sheet: 'as the maker says'
+		inspectOrKit: 'inspect or kit',
+		sheet: 'as the maker states'
 	} as const;
 	const toolName = (tool: string) => sheet.tools.find(({ key }) => key === tool)?.name ?? tool;
 	const productName = (product?: string) => sheet.products.find(({ key }) => key === product)?.name;
 	const deduced = {
 		face: 'the direction',
-		fit: 'how it is fitted',
+		fit: 'the fitting method',
 		renewal: 'the renewal',
-		lookFor: 'what to look for',
+		lookFor: 'the inspection points',
 		caution: 'the caution'
 	} as const;
 	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
@@ -48,9 +48,9 @@
 	rpm · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo ? ' · demo data, invented' : ''}
 </p>
 {#if data.mayManage}<p class="mb-3">
-		<a class="btn" href="/sheets?from={page.params.sheet}">Edit as its next revision</a>
+		<a class="btn" href="/sheets?from={page.params.sheet}">Edit (new revision)</a>
 	</p>{/if}
-<h2>Stack, as it comes apart</h2>
+<h2>Parts in strip order</h2>
 <div class="stack sheet" role="img" aria-label="The stations in strip order, P to the left, C to the right">
 	{#each sheet.stations as station, index (station.key)}
 		<figure>
@@ -66,7 +66,7 @@
 	{#each sheet.steps as step (step.key)}
 		<li>
 			{step.text}
-			{#if step.blocking}<b>Nothing else before it.</b>{/if}
+			{#if step.blocking}<b>Must be done first.</b>{/if}
 			<span class="soft"
 				>{step.scopes.map((scope) => sheet.scopes.find(({ key }) => key === scope)?.name).join(', ')}</span
 			>
@@ -79,8 +79,8 @@
 	<table class="table sheet">
 		<thead
 			><tr
-				><th>#</th><th>Part</th><th>Faces on refit</th><th>Renewal</th><th>Look for, tools</th><th
-					>Size, new ▸ discard</th
+				><th>#</th><th>Part</th><th>Orientation</th><th>Renewal</th><th>Inspect for, tools</th><th
+					>New size → discard limit</th
 				></tr
 			></thead
 		>
@@ -98,7 +98,7 @@
 						{#if station.inferred.length > 0}<Tip
 								class="btn deduced"
 								label="Deduced: {station.inferred.map((fact) => deduced[fact]).join(', ')}"
-								says="Nobody has stated {station.inferred
+								says="Not stated by the maker: {station.inferred
 									.map((fact) => deduced[fact])
 									.join(', ')} of this part: it is deduced. Correct it in the sheet’s next revision.">deduced</Tip
 							>{/if}
@@ -113,7 +113,7 @@
 									.join('; ')}
 							</p>{/if}
 						{#if station.abrasive}<p class="soft">
-								{station.abrasive === 'allowed' ? 'Abrasive cloth allowed' : 'No abrasive on it'}
+								{station.abrasive === 'allowed' ? 'Abrasive cloth allowed' : 'No abrasive'}
 							</p>{/if}
 						{#each station.products as { product, where } (where)}<p class="soft">
 								Lubricate or seal: {[productName(product), where].filter(Boolean).join(', ')}

@@ -13,17 +13,16 @@
 <svelte:head><title>Job files · Exetasis</title></svelte:head>
 <h1>Shop</h1>
 <ShopNav />
-<h2>Take a job in from a file</h2>
+<h2>Import job file</h2>
 <div class="text">
 	<p>
-		A job goes out whole under <i>Release ▸ Job file</i>: its sheet, the pump, every part with its lot, the bench log
-		with its photographs, and the gauges it was measured with. Taken in here and handed out again it is the same file,
-		byte for byte.
+		<i>Release ▸ Job file</i> exports a complete job: its model sheet, the pump, every part with its lot, the bench log with
+		photographs, and the gauges. An imported job exports as the same file, byte for byte.
 	</p>
 	<p class="soft">
-		Taken in is a pump that this shop does not know yet: the lives of its parts would else be told twice. People of the
-		other shop appear by their names and cannot sign in. Sheet and gauges are used where they are the same here, and
-		added where they are not there. At most 32 MB.
+		Only jobs of pumps that are new to your shop can be imported, because importing a known pump would add its hours a
+		second time. People of the other shop appear by name and cannot sign in. Missing sheets and gauges are added. Limit:
+		32 MB.
 	</p>
 </div>
 {#if data.mayManage}
@@ -32,11 +31,13 @@
 			<FileField name="file" label="Job file" accept=".json,application/json" />
 			{#if $errors.file}<p class="wrong" role="alert">{$errors.file[0]}</p>{/if}
 			<div>
-				<button class="btn main" disabled={$submitting}>{$submitting ? 'Looking through it …' : 'Take it in'}</button>
+				<button class="btn main" disabled={$submitting}
+					>{$submitting ? 'Checking the file …' : 'Import job file'}</button
+				>
 			</div>
 		</Fields>
 	</form>
-{:else}<p>A lead takes jobs in.</p>{/if}
+{:else}<p>A lead can import jobs.</p>{/if}
 
 <style>
 	.text {

@@ -33,7 +33,7 @@
 		<fieldset disabled={!data.mayManage}>
 			<TextField
 				name="address"
-				label="Address, telephone, registration: a line each"
+				label="Address, telephone, registration (one per line)"
 				rows={5}
 				bind:value={$form.address}
 				errors={$errors.address}

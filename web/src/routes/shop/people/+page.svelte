@@ -20,9 +20,9 @@
 		{ resetForm: true }
 	);
 	const roleSays = {
-		technician: 'technician: receives, inspects, releases',
-		lead: 'lead: also rules, people, gauges, sheets, corrections',
-		viewer: 'viewer: sees everything, records nothing'
+		technician: 'Technician: receives, inspects, releases',
+		lead: 'Lead: also rules, people, gauges, sheets, corrections',
+		viewer: 'Viewer: reads everything, records nothing'
 	} as const;
 	const offered = roles.map((role) => [role, roleSays[role]] as const);
 	let editing = $state('');
@@ -50,8 +50,8 @@
 				<Fields>
 					<input type="hidden" name="person" value={person.id} />
 					<input type="hidden" name="active" value={String(!person.active)} />
-					<button class="btn" aria-label="{person.active ? 'Take sign-in away' : 'Give sign-in back'}: {person.name}"
-						>{person.active ? 'Take sign-in away' : 'Give sign-in back'}</button
+					<button class="btn" aria-label="{person.active ? 'Deactivate' : 'Reactivate'}: {person.name}"
+						>{person.active ? 'Deactivate' : 'Reactivate'}</button
 					>
 				</Fields>
 			</form>
@@ -62,7 +62,7 @@
 	label="People"
 	rows={data.staff}
 	{columns}
-	empty="Nobody yet."
+	empty="No people yet."
 	picked={({ id }) => id === editing}
 	acts={data.mayManage ? acts : undefined}
 />
@@ -81,16 +81,14 @@
 		<Field name="name" label="Name" value={person.name} />
 		<Field name="role" label="Role" value={person.role} options={offered} />
 		<button class="btn main">Save</button>
-		<button type="button" class="btn" onclick={() => (editing = '')}>Leave it</button>
+		<button type="button" class="btn" onclick={() => (editing = '')}>Cancel</button>
 	</form>
 {/each}
-<p class="soft mt-2">
-	Taking sign-in away, or another role, ends all that person’s sessions at once. What they recorded stays.
-</p>
+<p class="soft mt-2">A change of role or deactivation ends all sessions of this person at once. Their records stay.</p>
 {#if data.mayManage}
 	<form method="post" action="?/invite" use:keep class="sheet mt-4 grid gap-3 p-4">
 		<Fields>
-			<h2>Invite somebody</h2>
+			<h2>Invite a person</h2>
 			<div class="grid gap-3 sm:grid-cols-3">
 				<Field name="name" label="Name" bind:value={$form.name} errors={$errors.name} />
 				<Field name="email" label="E-mail" type="email" bind:value={$form.email} errors={$errors.email} />

@@ -17,8 +17,8 @@ export const actions = {
 		if (!form.valid) return fail(400, { form });
 		const { id, name } = form.data;
 		const result = await keepSite(scopeOf(locals), name, id || undefined);
-		if (result === 'nameTaken') return setError(form, 'name', 'Your shop has a site of that name already.');
-		if (result === 'unknownSite') error(404, 'Your shop has no such site.');
+		if (result === 'nameTaken') return setError(form, 'name', 'Your shop already has a site with this name.');
+		if (result === 'unknownSite') error(404, 'Your shop does not have this site.');
 		return message(form, id ? `Renamed to ${name}.` : `${name} is added.`);
 	}
 };

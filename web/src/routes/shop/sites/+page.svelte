@@ -42,18 +42,18 @@
 	label="Sites"
 	rows={data.sites}
 	{columns}
-	empty="No site yet: add the first one, and pumps can be found by where they run."
+	empty="No sites yet. Add the first one to find pumps by site."
 	acts={data.mayManage ? rename : undefined}
 />
 {#if data.mayManage}
 	<form method="post" use:enhance class="sheet mt-4 grid max-w-xl gap-3 p-4">
 		<Fields>
-			<h2>{renamed ? `Rename ${renamed.name}` : 'Add a site'}</h2>
+			<h2>{renamed ? `Rename ${renamed.name}` : 'Add site'}</h2>
 			<input type="hidden" name="id" value={$form.id} />
 			<Field name="name" label="Name" bind:value={$form.name} errors={$errors.name} />
 			<div class="flex gap-2">
-				<button class="btn main">{renamed ? 'Rename it' : 'Add the site'}</button>
-				{#if renamed}<button type="button" class="btn" onclick={() => ($form = { id: '', name: '' })}>Leave it</button
+				<button class="btn main">{renamed ? 'Rename site' : 'Add site'}</button>
+				{#if renamed}<button type="button" class="btn" onclick={() => ($form = { id: '', name: '' })}>Cancel</button
 					>{/if}
 			</div>
 			{#if $message}<p role="status">{$message}</p>{/if}

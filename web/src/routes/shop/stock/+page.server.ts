@@ -35,7 +35,7 @@ export const actions = {
 		const { model, station: key, pieces, floor } = form.data;
 		const sheet = await newestSheet(scope, model);
 		const station = sheet?.body.stations.find((one) => one.key === key);
-		if (!station) error(404, 'Your shop has no such part on its sheets.');
+		if (!station) error(404, 'This part is not on a model sheet of your shop.');
 		await keepStock(scope, model, { station: key, pieces: Number(pieces), floor: Number(floor) });
 		return message(form, `${station.name}: ${pieces} in the drawer, ${floor} always there.`);
 	}

@@ -14,8 +14,8 @@
 	type Line = (typeof data.lines)[number];
 	const columns: readonly Column<Line>[] = [
 		{ key: 'name', head: 'Part', of: ({ name }) => name },
-		{ key: 'pieces', head: 'In the drawer', number: true, of: ({ pieces }) => pieces },
-		{ key: 'floor', head: 'Always there', number: true, of: ({ floor }) => floor },
+		{ key: 'pieces', head: 'In stock', number: true, of: ({ pieces }) => pieces },
+		{ key: 'floor', head: 'Keep', number: true, of: ({ floor }) => floor },
 		{ key: 'short', head: '', of: ({ pieces, floor }) => (pieces < floor ? `order ${floor - pieces}` : '') }
 	];
 	const chosen = $derived(data.lines.find(({ station }) => station === $form.station && $form.model === data.model));
@@ -26,7 +26,7 @@
 <svelte:head><title>Stock · Exetasis</title></svelte:head>
 <h1>{data.shop?.name}</h1>
 <ShopNav />
-{#if data.model === undefined}<p>No sheet yet: the drawers are kept by the parts of a model.</p>{:else}
+{#if data.model === undefined}<p>No model sheet yet. Stock is kept by the parts of a model.</p>{:else}
 	<div class="mb-2 flex flex-wrap items-center gap-2">
 		<label for="model">Model</label>
 		<select
@@ -50,8 +50,8 @@
 				<h2>{chosen.name}</h2>
 				<input type="hidden" name="model" value={$form.model} />
 				<input type="hidden" name="station" value={$form.station} />
-				<Field name="pieces" label="In the drawer" bind:value={$form.pieces} errors={$errors.pieces} />
-				<Field name="floor" label="Always there, at least" bind:value={$form.floor} errors={$errors.floor} />
+				<Field name="pieces" label="In stock" bind:value={$form.pieces} errors={$errors.pieces} />
+				<Field name="floor" label="Keep at least" bind:value={$form.floor} errors={$errors.floor} />
 				<div><button class="btn main">Save</button></div>
 			</Fields>
 		</form>

@@ -13,17 +13,17 @@
 	const columns: readonly Column<Case>[] = [
 		{
 			key: 'what',
-			head: 'What recurs',
+			head: 'Recurring problem',
 			of: ({ pattern, stationName, cylinder }) =>
 				`${patternName(pattern as PatternKey)}, ${placeName(stationName, cylinder)}`,
 			to: ({ id }) => `/trace/cases/${id}`
 		},
 		{ key: 'pump', head: 'Pump', of: ({ pump }) => pump.serial, to: ({ pumpId }) => `/trace/pumps/${pumpId}` },
-		{ key: 'cause', head: 'Thought to be', of: ({ causeName }) => causeName },
-		{ key: 'action', head: 'Done', of: ({ action }) => action },
+		{ key: 'cause', head: 'Suspected cause', of: ({ causeName }) => causeName },
+		{ key: 'action', head: 'Corrective action', of: ({ action }) => action },
 		{
 			key: 'state',
-			head: 'How it stands',
+			head: 'State',
 			of: ({ state }) => caseState[state]
 		},
 		{
@@ -44,5 +44,5 @@
 	label="Cases"
 	rows={data.cases}
 	{columns}
-	empty="No case yet. Open one on a pump’s trace, at the recurrence that you want to put an end to."
+	empty="No cases yet. Open a pump under Trace, choose a recurring problem and open a case."
 />

@@ -27,20 +27,24 @@ export const actions = {
 		try {
 			network = JSON.parse(form.data.text);
 		} catch (problem) {
-			return setError(form, 'text', `This is no JSON: ${(problem as Error).message}. Mend it there and save again.`);
+			return setError(
+				form,
+				'text',
+				`This is not valid JSON: ${(problem as Error).message}. Correct it and save again.`
+			);
 		}
 		const kept = await keepNetwork(scopeOf(locals), userOf(locals), Number(form.data.revision), network);
 		switch (kept.kind) {
 			case 'kept':
 				return message(
 					{ ...form, data: { ...form.data, revision: String(kept.revision) } },
-					`Kept as revision ${kept.revision}.`
+					`Saved as revision ${kept.revision}.`
 				);
 			case 'overtaken':
 				return setError(
 					form,
 					'text',
-					`Somebody has kept revision ${kept.revision} meanwhile. Copy your text, reload, and put it in again.`
+					`Another person saved revision ${kept.revision}. Copy your text, reload the page and paste it again.`
 				);
 			case 'faults':
 				return setError(form, 'text', kept.faults.slice(0, MOST_FAULTS).map(faultSentence).join(' '));

@@ -22,7 +22,7 @@
 </div>
 <p class="soft max-w-4xl">
 	{data.revision === 0
-		? 'What every shop begins with: strengths are assumptions, each worth ten confirmed cases, and yours to correct.'
+		? 'Initial settings. The strengths are assumptions, each with the weight of ten confirmed cases. A lead can correct them.'
 		: `Revision ${data.revision}, by ${data.madeBy} on ${day(data.madeAt ?? new Date())}.`}
 	Confirmed cases move the strengths by themselves; others never do.
 </p>
@@ -49,7 +49,7 @@
 </div>
 {#if data.mayManage}
 	<details class="mt-4">
-		<summary class="btn">Change it</summary>
+		<summary class="btn">Edit causes</summary>
 		<form method="post" use:enhance class="sheet mt-2 grid gap-3 p-4">
 			<Fields>
 				<input type="hidden" name="revision" value={$form.revision} />
@@ -64,7 +64,7 @@
 					aria-invalid={$errors.text ? true : undefined}
 					aria-describedby="network-problem"></textarea>
 				{#if $errors.text}<p class="wrong" id="network-problem" role="alert">{$errors.text[0]}</p>{/if}
-				<div><button class="btn main">Keep as the next revision</button></div>
+				<div><button class="btn main">Save revision</button></div>
 			</Fields>
 		</form>
 	</details>

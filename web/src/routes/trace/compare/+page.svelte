@@ -44,21 +44,21 @@
 		},
 		{
 			key: 'found',
-			head: 'Found',
+			head: 'Occurrences',
 			number: true,
 			of: ({ events }: ShopContrast) => events,
 			says: ({ events, hours }: ShopContrast) => `${events} in ${formatNumber(hours)} h`
 		},
 		{
 			key: 'rate',
-			head: 'In 1000 h',
+			head: 'Per 1000 h',
 			number: true,
 			of: ({ events, hours }: ShopContrast) => events / hours,
 			says: ({ events, hours }: ShopContrast) => per1000h(events, hours)
 		},
 		{
 			key: 'others',
-			head: 'In the others',
+			head: 'Other groups, per 1000 h',
 			number: true,
 			of: ({ others }: ShopContrast) => others.events / others.hours,
 			says: ({ others }: ShopContrast) =>
@@ -66,14 +66,14 @@
 		},
 		{
 			key: 'ratio',
-			head: 'Times the others (95\u00a0%)',
+			head: 'Rate ratio (95\u00a0%)',
 			number: true,
 			of: ({ rates }: ShopContrast) => rates.ratio ?? Infinity,
 			says: ({ rates }: ShopContrast) => timesWords(rates)
 		},
 		{
 			key: 'q',
-			head: 'By chance',
+			head: 'Chance of a false alarm',
 			number: true,
 			of: ({ q }: ShopContrast) => q,
 			says: ({ q }: ShopContrast) => formatProbability(q)
@@ -95,7 +95,7 @@
 </div>
 <p class="sum">
 	{#if standing > 0}<b>{standing}</b> of {formatNumber(comparisons)} comparisons {standing === 1 ? 'stands' : 'stand'} out
-		beyond chance.{:else}Nothing stands out beyond chance among {formatNumber(comparisons)} comparisons.{/if}
+		beyond chance.{:else}No recurrence is more frequent than chance explains among {formatNumber(comparisons)} comparisons.{/if}
 </p>
 <Filters>
 	<label
@@ -111,7 +111,7 @@
 	<label
 		>Show <select class="select" bind:value={only}>
 			<option value="all">all comparisons</option>
-			<option value="standing">what stands out</option>
+			<option value="standing">more frequent than chance</option>
 		</select></label
 	>
 	<label
@@ -122,20 +122,17 @@
 	>
 </Filters>
 <DataTable
-	label="What comes up more often in one group"
+	label="Comparison of groups"
 	rows={shown}
 	{columns}
-	empty="Nothing to compare: it takes two groups with hours on record, and a mark, or a size beyond its limit, that came up in one of them. Note lot and supplier when parts come in, and the liquid when a pump does."
+	empty="Nothing to compare yet. Two groups with operating hours are needed, and damage or a size beyond its limit in one of them. Record lot and supplier when parts arrive, and the liquid when a pump arrives."
 />
 <p class="soft mt-2">
-	Each group is held against all others of the same part and model, {#if data.by !== 'age'}parts against parts that had
-		been in about as long,
-	{/if}by the exact test of two rates; “by chance” is the share of false alarms among all that are no less surprising,
-	over every comparison made by this heading. People are never compared with each other. A mark counts when it is new or
-	has grown, a size when it is first found beyond its limit. Of two groups the one with the higher rate is shown. Pumps
-	differ in more than one way: a lot that went into one harsh pump alone looks bad by its pump. Of {formatNumber(
-		comparisons
-	)} the surest 200 are listed.
+	Each group is compared with all others of the same part and model{#if data.by !== 'age'}, at about the same age{/if} (exact
+	test of two rates). “Chance of a false alarm” is the false discovery rate of all comparisons by this heading. People are
+	never compared. Damage counts when it is new or has grown, a size when it is first found beyond its limit. Of two groups,
+	the one with the higher rate is shown. A lot that was fitted to a single harsh pump looks bad because of the pump. The 200
+	clearest of {formatNumber(comparisons)} comparisons are listed.
 </p>
 
 <style>

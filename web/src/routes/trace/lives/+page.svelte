@@ -15,12 +15,12 @@
 	let { data } = $props();
 	const { summary } = $derived(data);
 	const byWords = {
-		none: 'all together',
+		none: 'no grouping',
 		cylinder: 'cylinder',
 		lot: 'lot',
 		supplier: 'supplier',
 		kit: 'kit',
-		mate: 'how its mates were',
+		mate: 'condition of mating parts',
 		duty: 'duty',
 		liquid: 'liquid',
 		site: 'site',
@@ -32,13 +32,13 @@
 			{ keepFocus: true }
 		);
 	const mateWords: Readonly<Record<string, string>> = {
-		new: 'With new mates',
-		clean: 'On a sound mate that was kept',
-		marked: 'On a marked mate that was kept'
+		new: 'New mating parts',
+		clean: 'Reused mating part without damage',
+		marked: 'Reused mating part with damage'
 	};
 	function groupName(name: string): string {
 		if (data.by === 'none') return 'All';
-		if (name === '') return 'not on record';
+		if (name === '') return 'not recorded';
 		return data.by === 'cylinder'
 			? `Cylinder ${name}`
 			: data.by === 'mate'
@@ -133,25 +133,25 @@
 			of: ({ name }: GroupSummary) => groupName(name)
 		},
 		{ key: 'lives', head: 'Lives', number: true, of: ({ lives }: GroupSummary) => lives },
-		{ key: 'ended', head: 'Worn or damaged', number: true, of: ({ ended }: GroupSummary) => ended },
+		{ key: 'ended', head: 'Failures', number: true, of: ({ ended }: GroupSummary) => ended },
 		{
 			key: 'hours',
-			head: 'Hours on them',
+			head: 'Operating hours',
 			number: true,
 			of: ({ hours }: GroupSummary) => hours,
 			says: ({ hours }: GroupSummary) => formatNumber(hours)
 		},
 		{
 			key: 'b10',
-			head: 'A tenth gone by, h (95 %)',
+			head: 'B10 life, h (95 %)',
 			number: true,
 			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.b10.value : undefined),
 			says: ({ fit, least }: GroupSummary) =>
 				fit.kind === 'fitted'
 					? limitsWords(fit.b10)
 					: least
-						? `scale at least ${formatNumber(least.scale)}, were the shape ${least.shape}`
-						: 'cannot be told'
+						? `scale at least ${formatNumber(least.scale)} for shape ${least.shape}`
+						: 'not enough data'
 		},
 		{
 			key: 'scale',
@@ -169,7 +169,7 @@
 		},
 		{
 			key: 'naive',
-			head: 'Naive scale, h',
+			head: 'Scale if every removal counted as a failure, h',
 			number: true,
 			of: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? naive.scale.value : undefined),
 			says: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? formatNumber(naive.scale.value) : '–')
@@ -184,7 +184,7 @@
 	<h1>Lives</h1>
 	<TraceNav />
 </div>
-{#if !data.station || !summary}<p class="soft">No sheet yet: lives are counted by the parts of a model.</p>
+{#if !data.station || !summary}<p class="soft">No model sheet yet. Lives are grouped by the parts of a model.</p>
 {:else}
 	<Filters>
 		<label
@@ -207,12 +207,12 @@
 			</select></label
 		>
 		<label
-			>Parts that came with a pump count <select
+			>Count parts that came with a pump <select
 				class="select"
 				value={data.entry}
 				onchange={(event) => ask({ from: event.currentTarget.value })}
 			>
-				<option value="fitting">from their fitting</option>
+				<option value="fitting">from when they were fitted</option>
 				<option value="visit">from the pump’s first visit</option>
 			</select></label
 		>
@@ -228,8 +228,8 @@
 	</Filters>
 	{#if groups.length === 0}
 		<p class="soft">
-			No life of this part is on record whose beginning is known{summary.unknownAge > 0
-				? `: ${summary.unknownAge} came with their pumps, and nobody knows how old they were`
+			No part with a known fitting date yet{summary.unknownAge > 0
+				? `: ${summary.unknownAge} came with their pumps, age unknown`
 				: ''}.
 		</p>
 	{:else}
@@ -243,19 +243,19 @@
 			</p>
 		{:else if groups[0].fit.kind === 'fitted'}
 			<p class="finding">
-				A tenth is gone by {limitsWords(groups[0].fit.b10)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
+				B10 life {limitsWords(groups[0].fit.b10)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
 					groups[0].fit.shape,
 					1
 				)}).
 			</p>
 		{:else}<p class="finding">{noMaximumWords[groups[0].fit.reason]}</p>{/if}
-		<DataTable label="Groups of lives" rows={groups} {columns} empty="No lives." />
+		<DataTable label="Groups of lives" rows={groups} {columns} empty="No part lives yet." />
 		<div class="charts">
 			{#if paper.length > 0}
 				<LivesChart
-					title="{title}: share ended, %"
+					title="{title}: share failed (%)"
 					series={paper}
-					y="Ended, %"
+					y="Failed (%)"
 					weibullPaper
 					words={drawn
 						.map(({ name, fit }) =>
@@ -269,15 +269,15 @@
 			{/if}
 			<LivesChart
 				title={summary.ranges.length > 0
-					? 'Still good, % (between the lines: the end is known only between two inspections; Turnbull)'
-					: 'Still good, % (Kaplan–Meier)'}
+					? 'Surviving (%), Turnbull estimate. Between the lines, the failure time is known only as an interval'
+					: 'Surviving (%), Kaplan–Meier estimate'}
 				series={still}
-				y="Still good, %"
+				y="Surviving (%)"
 				words={stillWords}
 				file="{file}-survival"
 			/>
 			<LivesChart
-				title="Replacements of one pump on average, of {summary.pumps} pumps"
+				title="Mean number of replacements per pump ({summary.pumps} pumps)"
 				series={replaced}
 				y="Replacements"
 				words={trendSentence(summary.trend, summary.pumps)}
@@ -291,10 +291,10 @@
 		{/each}
 		<p>{trendSentence(summary.trend, summary.pumps)}</p>
 		<p class="soft">
-			Taken out good: it held so long. Found worn or damaged: it ended between its last two looks, drawn as a line from
-			one to the other (Turnbull). Strokes at the foot: held so long and not ended. Bands 95 %, point by point. The
-			naive scale counts everything that was taken out as a failure: the classic error, to show what it would have said. {summary.unknownAge}
-			lives of unknown beginning are left out{summary.moreGroups > 0
+			Parts replaced in good condition are right-censored. Failures are interval-censored between the last two
+			inspections and drawn as a line (Turnbull). Strokes at the bottom are right-censored lives. Bands are 95 % at each
+			point. Counting every removal as a failure is a common error; the last column shows its result. {summary.unknownAge}
+			lives with unknown age are left out{summary.moreGroups > 0
 				? `; the ${groups.length} largest groups are shown, ${summary.moreGroups} smaller ones are not`
 				: ''}.
 			{#if data.entry === 'visit'}
@@ -308,7 +308,7 @@
 				Where parts that failed before a pump’s first visit may be missing from its record, let those that came with it
 				count from that visit.
 			{/if}
-			Lives are never counted by person.
+			Lives are never grouped by person.
 		</p>
 	{/if}
 {/if}

@@ -37,20 +37,20 @@
 		{#key step.key}<BuildStepInHand {bench} {step} {locked} onsigned={() => (picked = open?.key)} />{/key}
 	{:else}
 		<section class="sheet done">
-			<h1>It is together</h1>
-			<p>All {steps.length} steps are done, {pieces.in} of {pieces.of} pieces are in.</p>
-			<a class="btn main" href="/jobs/{job.id}/prove">Prove it</a>
+			<h1>Pump assembled</h1>
+			<p>All {steps.length} steps done, {pieces.in} of {pieces.of} pieces fitted.</p>
+			<a class="btn main" href="/jobs/{job.id}/prove">Test the pump</a>
 		</section>
 	{/if}
 
 	{#snippet beside()}
 		<p>
-			<b class="figures">{pieces.in}</b> of <b class="figures">{pieces.of}</b> pieces in,
+			<b class="figures">{pieces.in}</b> of <b class="figures">{pieces.of}</b> pieces fitted,
 			<b class="figures">{pieces.fresh}</b>
 			new
 		</p>
 		{#if undecided > 0}<p class="wrong">
-				{undecided} parts are not decided: they cannot go in. <a href="/jobs/{job.id}/decide">Decide</a>
+				{undecided} parts are not decided and cannot be fitted. <a href="/jobs/{job.id}/decide">Decide</a>
 			</p>{/if}
 		<Growing {bench} inHand={step?.stations ?? []} />
 		<StepList steps={named} done={bench.built} current={step?.key} onpick={(key) => (picked = key)} />

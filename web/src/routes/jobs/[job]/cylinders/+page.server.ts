@@ -28,11 +28,11 @@ export const actions = {
 			case 'unknownJob':
 				return found(undefined);
 			case 'released':
-				return refused('The job is released. Choose the cylinders when the pump comes in again.');
+				return refused('The job is released. Choose the cylinders when the pump is received again.');
 			case 'noneOpen':
 				return refused('Choose at least one cylinder.');
 			case 'wrongCylinder':
-				return refused(`This pump has no cylinder ${answer.cylinder}, or it is named twice.`);
+				return refused(`This pump does not have cylinder ${answer.cylinder}, or it is listed twice.`);
 			case 'spokenOf':
 				return refused(
 					`Something is recorded of ${answer.parts

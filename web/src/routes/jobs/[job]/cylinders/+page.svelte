@@ -50,11 +50,12 @@
 		<div role="status">
 			{#each added as cylinder (cylinder)}
 				<p>
-					Cylinder {cylinder} is opened: {partsAt(cylinder).filter((one) => !staysIn(one)).length} parts come on to the mat.
+					Cylinder {cylinder} is opened: {partsAt(cylinder).filter((one) => !staysIn(one)).length} parts are added to the
+					mat.
 				</p>
 			{/each}
 			{#each shut as cylinder (cylinder)}
-				<p>Cylinder {cylinder} stays shut: its {partsAt(cylinder).length} parts leave the mat.</p>
+				<p>Cylinder {cylinder} stays closed. Its {partsAt(cylinder).length} parts are removed from the mat.</p>
 			{/each}
 			{#each again as step (step.key)}<p class="wrong">
 					Signed off already, do it at the new cylinder too: {step.text}

@@ -63,7 +63,7 @@
 	</div>{/if}
 {#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} answers={inQuestion} />{/if}
 <div class="top">
-	<section class="sheet" aria-label="How far, by which school">
+	<section class="sheet" aria-label="Interval and policy">
 		<div class="far">
 			<Slider
 				class="slider"
@@ -80,7 +80,7 @@
 				</Slider.Control>
 			</Slider>
 		</div>
-		<div class="schools" role="group" aria-label="School">
+		<div class="schools" role="group" aria-label="Policy">
 			{#each schools as school (school)}
 				{@const one = set.decision?.cost[school]}
 				<button type="button" class="btn" aria-pressed={set.school === school} onclick={() => (set.school = school)}>
@@ -103,7 +103,7 @@
 				onchoose={(rule) => (set.valves = rule)}
 			/>
 			<button type="button" class="btn main accept" disabled={locked || clear.length === 0} onclick={acceptClear}
-				>Accept {clear.length} as “{schoolName[set.school]}” says</button
+				>Accept {clear.length} verdicts (“{schoolName[set.school]}”)</button
 			>
 		</div>
 		{#if cost}
@@ -113,17 +113,19 @@
 				chance of an unplanned stop within
 				<span class="figures">{formatNumber(set.hours)} h</span>,
 				<b class="figures">{formatProbability(cost.pAnyBeyond)}</b>
-				that a part is found beyond its limit or damaged then; expected {formatNumber(cost.opening + cost.collateral)}
-				{currency} for that. An unplanned stop costs
+				chance that a part is then beyond its limit or damaged (expected cost {formatNumber(
+					cost.opening + cost.collateral
+				)}
+				{currency}). An unplanned stop costs
 				{formatNumber(bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost)}
 				{currency}.
 			</p>
-		{:else if !set.problem}<Working what="Working the set out …" />{/if}
+		{:else if !set.problem}<Working what="Calculating the set …" />{/if}
 	</section>
-	<section class="sheet" aria-label="Most economic interval">
+	<section class="sheet" aria-label="Most economical interval">
 		{#if set.interval}
 			<p class="cost">
-				Least cost per hour at {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
+				Lowest cost per hour: {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
 					>{formatNumber(set.interval.best.hours)} h</b
 				>: {formatNumber(set.interval.best.per1000h)}
 				{currency} per 1000 h, by “{schoolName[set.school]}”.
@@ -131,21 +133,21 @@
 					class="row"
 					href="/jobs/{bench.bench.job.id}/service?hours={set.interval.best.hours}"
 					download
-					data-sveltekit-reload>Put it in the calendar</a
+					data-sveltekit-reload>Add to calendar</a
 				>
 			</p>
 			<IntervalChart curve={set.interval.curve} best={set.interval.best} hours={set.hours} {currency} />
-		{:else if set.problem}<p class="soft">Not worked out.</p>
-		{:else if set.seeking}<Working what="Looking for the most economic interval …" />
-		{:else}<p class="soft">How far the set can go is worked out when the first part has been looked at.</p>{/if}
+		{:else if set.problem}<p class="soft">Not calculated.</p>
+		{:else if set.seeking}<Working what="Finding the most economical interval …" />
+		{:else}<p class="soft">The best interval is calculated after the first inspection.</p>{/if}
 	</section>
 </div>
 <SetTable {bench} {set} {locked} />
 <p class="soft mt-2">
-	Chances come from each part’s own wear, from how such parts wear and end in your shop and in this pump, and from the
-	priors of sheet and part type where the record is thin. Beyond its limit: to be renewed at the next service. Stops it:
-	an unplanned stop before then. Parts are taken as independent of each other.
-	{bench.bench.fleet.settled ? '' : 'The fit to your shop’s record has not come to rest: take the odds as rough.'}
+	The chances combine the wear of each part, the history of similar parts in your shop, and the priors of sheet and part
+	type. “Beyond limit”: to be replaced at the next service. “Unplanned stop”: before the next service. The parts of a
+	pump share its wear factor.
+	{bench.bench.fleet.settled ? '' : 'The fit to your shop’s history has not converged. The chances are rough.'}
 </p>
 
 <style>

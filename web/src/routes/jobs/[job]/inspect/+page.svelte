@@ -142,13 +142,13 @@
 	const { verdict } = $derived(part.judgement);
 	const padMain = $derived(
 		typed.trim() !== '' || unmeasured
-			? 'Take'
+			? 'Enter'
 			: part.looked && (verdict === 'reuse' || verdict === 'replace')
 				? `${verdictName[verdict]}, next`
 				: 'Next part'
 	);
 	function onPadMain() {
-		if (padMain === 'Take') void measurePanel?.take();
+		if (padMain === 'Enter') void measurePanel?.take();
 		else if (padMain === 'Next part') next();
 		else enter();
 	}
@@ -208,7 +208,7 @@
 </div>
 
 <div class="line">
-	<button type="button" class="btn-icon" aria-label="Part before" onclick={() => beside(-1)}
+	<button type="button" class="btn-icon" aria-label="Previous part" onclick={() => beside(-1)}
 		><ChevronLeft size={26} /></button
 	>
 	<PartHeader

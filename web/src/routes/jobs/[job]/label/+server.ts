@@ -12,7 +12,7 @@ export async function GET({ locals, params, url }) {
 		`${sheet.model}${job.tag ? `, ${job.tag}` : ''}`,
 		job.releasedAt ? `Rebuilt, released ${day(job.releasedAt)}` : 'NOT RELEASED',
 		`${Math.round(job.pumpHours)} h`,
-		handover?.to === 'service' ? 'In service' : 'Shelf: turn the shaft by hand once a month'
+		handover?.to === 'service' ? 'In service' : 'Stock: turn the shaft by hand once a month'
 	];
 	const label = {
 		pageSize: { width: 100 * MM, height: 60 * MM },

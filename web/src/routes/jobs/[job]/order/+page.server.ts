@@ -38,11 +38,11 @@ export const actions = {
 			case 'taken':
 				return message(form, 'Taken from the drawer.');
 			case 'tooFew':
-				return setError(form, '', `Only ${taken.left} left in the drawer: somebody has taken some meanwhile.`, {
+				return setError(form, '', `Only ${taken.left} left in stock. Another person took some.`, {
 					status: 409
 				});
 			case 'refused':
-				return setError(form, '', 'The job takes no more: it is released, or does not need this part.', {
+				return setError(form, '', 'This job is released or does not need this part.', {
 					status: 409
 				});
 			case 'unknownJob':

@@ -90,7 +90,7 @@
 <div class="head">
 	<h1>Order</h1>
 	<p>
-		{#if problem.needs.length === 0}Nothing has to be had: no part is decided to be replaced, or all of it is here.{:else}
+		{#if problem.needs.length === 0}Nothing to order. No part is to be replaced, or all parts have been received.{:else}
 			<b class="figures">{formatNumber(cover.price, 2)} {currency}</b>
 			{#if changed && least !== undefined && cover.price > least + 0.004}<span class="soft"
 					>({formatNumber(cover.price - least, 2)} more than the cheapest)</span
@@ -98,26 +98,26 @@
 			for {pieces}
 			{pieces === 1 ? 'piece' : 'pieces'} of {problem.needs.length}
 			{problem.needs.length === 1 ? 'kind' : 'kinds'}{cover.fromStock.length > 0
-				? `, ${names(cover.fromStock)} from the drawer`
+				? `, ${names(cover.fromStock)} from stock`
 				: ''}{cover.buy.length > 0
-				? `; the last of it is here ${days(cover.days)}${unsaid ? ', as far as anybody has said' : ''}`
+				? `. Expected ${days(cover.days)}${unsaid ? ' (delivery time unknown for some items)' : ''}`
 				: ''}.
 		{/if}
 	</p>
-	{#if changed}<button type="button" class="btn" onclick={() => ask({})}>Back to the cheapest</button>{/if}
+	{#if changed}<button type="button" class="btn" onclick={() => ask({})}>Back to the cheapest order</button>{/if}
 	{#each ['pdf', 'xlsx', 'csv'] as as (as)}<a class="btn" href={list(as)} download data-sveltekit-reload
 			>{as.toUpperCase()}</a
 		>{/each}
 </div>
 <Filters>
 	<label
-		>Here within
+		>Needed within
 		<select
 			class="select"
 			value={String(data.within ?? '')}
 			onchange={(event) => ask({ within: event.currentTarget.value })}
 		>
-			<option value="">however long it takes</option>
+			<option value="">no limit</option>
 			{#each waits as wait (wait)}<option value={String(wait)}
 					>{wait === 0 ? 'today' : wait === 1 ? '1 day' : `${wait} days`}</option
 				>{/each}
@@ -126,12 +126,14 @@
 </Filters>
 {#each uncovered as one (one.station)}
 	<p class="wrong" role="alert">
-		Nobody offers enough of the {inSentence(stationOf(one.station).name)}: {one.needed} are needed, {one.available} can be
-		had{data.within === undefined ? '' : ` within ${data.within} days`}.
+		Not enough {inSentence(stationOf(one.station).name)} available: {one.needed} needed, {one.available} can be had{data.within ===
+		undefined
+			? ''
+			: ` within ${data.within} days`}.
 	</p>
 {/each}
 {#if cheapest && !proved}<p class="soft">
-		The search for the cheapest order was broken off after {COVER_SECONDS} seconds: there may be a cheaper one.
+		The search for the cheapest order was stopped after {COVER_SECONDS} seconds. A cheaper one may exist.
 	</p>{/if}
 {#if cover.missing.length > 0}<p class="wrong" role="alert">Still missing: {names(cover.missing)}.</p>{/if}
 {#if form?.form?.errors?._errors}<p class="wrong" role="alert">{form.form.errors._errors.join(' ')}</p>{/if}
@@ -143,8 +145,8 @@
 		<table class="table" aria-label="To buy">
 			<thead
 				><tr
-					><th>Number</th><th>Holds</th><th class="number">Price</th><th class="number">Days</th><th>Count</th><th
-						class="number">Sum</th
+					><th>Number</th><th>Contents</th><th class="number">Price</th><th class="number">Days</th><th>Quantity</th><th
+						class="number">Total</th
 					></tr
 				></thead
 			>
@@ -170,7 +172,7 @@
 						<td class="number">{formatNumber(offer.price, 2)}</td>
 						<td class="number">{offer.days ?? '?'}</td>
 						<td>
-							<span class="count" role="group" aria-label="Count of {offer.number}">
+							<span class="count" role="group" aria-label="Quantity of {offer.number}">
 								<button
 									type="button"
 									class="btn"
@@ -192,15 +194,14 @@
 	{#each elsewhere as [assembly, pieces] (assembly)}<p>
 			Not for this job: {names(pieces)}, meant for the {inSentence(assembly)}, which it does not open.
 		</p>{/each}
-	{#if spare.length > 0}<p>Stays over, as spares: {names(spare)}.</p>{/if}
-	{#if inNoKit.length > 0}<p>In no kit: {names(inNoKit)}.</p>{/if}
+	{#if spare.length > 0}<p>Left over as spares: {names(spare)}.</p>{/if}
+	{#if inNoKit.length > 0}<p>Not in any kit: {names(inNoKit)}.</p>{/if}
 	<h2 class="mt-4">Needed</h2>
 	{#if delivered.length > 0}<Delivery {bench} {delivered} {locked} />{/if}
 	<Wide label="Needed">
 		<table class="table" aria-label="Needed">
 			<thead
-				><tr
-					><th>Number</th><th>Part</th><th class="number">Pieces</th><th class="number">In the drawer</th><th></th></tr
+				><tr><th>Number</th><th>Part</th><th class="number">Pieces</th><th class="number">In stock</th><th></th></tr
 				></thead
 			>
 			<tbody>
@@ -226,9 +227,9 @@
 									<button
 										type="button"
 										class="btn"
-										aria-label="Came in: {station.name}"
+										aria-label="Receive: {station.name}"
 										disabled={locked}
-										onclick={() => (arriving = key)}>Came in</button
+										onclick={() => (arriving = key)}>Receive parts</button
 									>
 									{#if (line?.pieces ?? 0) > 0}
 										<form method="post" use:enhance>
@@ -236,8 +237,8 @@
 											<input type="hidden" name="pieces" value={Math.min(pieces, line!.pieces)} />
 											<button
 												class="btn"
-												aria-label="Take {Math.min(pieces, line!.pieces)} from the drawer: {station.name}"
-												disabled={locked}>Take {Math.min(pieces, line!.pieces)} from the drawer</button
+												aria-label="Take {Math.min(pieces, line!.pieces)} from stock: {station.name}"
+												disabled={locked}>Take {Math.min(pieces, line!.pieces)} from stock</button
 											>
 										</form>
 									{/if}
@@ -250,17 +251,17 @@
 		</table>
 	</Wide>
 {/if}
-{#if consumables.length > 0}<p class="mt-2">Also at hand: {consumables.join(', ')}.</p>{/if}
+{#if consumables.length > 0}<p class="mt-2">Consumables: {consumables.join(', ')}.</p>{/if}
 {#if here.length > 0}
-	<h2 class="mt-4">Here already</h2>
+	<h2 class="mt-4">Received parts</h2>
 	<ul>
 		{#each here as { id, payload } (id)}
 			<li>
 				{payload.pieces} × {inSentence(stationOf(payload.station).name)}, {payload.from === 'stock'
-					? 'from the drawer'
+					? 'from stock'
 					: 'bought'}{payload.lot ? `, lot ${payload.lot}` : ''}{payload.supplier
 					? `, ${payload.supplier}`
-					: ''}{payload.kit ? `, out of kit ${payload.kit}` : ''}
+					: ''}{payload.kit ? `, from kit ${payload.kit}` : ''}
 			</li>
 		{/each}
 	</ul>

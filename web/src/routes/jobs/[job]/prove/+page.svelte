@@ -55,12 +55,12 @@
 	function keepShims(text: string) {
 		const laid = [...bench.parts.values()].find(({ station }) => station.key === shims?.key);
 		bench.record({ kind: 'note', ...(laid ? { part: laid.cell.part } : {}), payload: { text } });
-		shimsKept = `Kept. ${text}`;
+		shimsKept = `Saved. ${text}`;
 	}
 	const fails = $derived(left.filter(({ what }) => what === 'holdFails' || what === 'drips' || what === 'held'));
 	const kept = $derived.by(() => {
 		const first = unbuilt && bench.build.steps.find(({ key }) => key === unbuilt.key);
-		return first ? `It is not together yet. First: ${buildStepName(first)}` : '';
+		return first ? `The pump is not assembled yet. First: ${buildStepName(first)}` : '';
 	});
 </script>
 
@@ -71,7 +71,7 @@
 		<CautionNote
 			caution={{
 				hazard: 'pressure',
-				text: `${product.name} has not set: no pressure before ${shortTime(new Date(until).toISOString())}.`
+				text: `${product.name} has not set. No pressure before ${shortTime(new Date(until).toISOString())}.`
 			}}
 		/>
 	{/each}
@@ -79,8 +79,8 @@
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} {kept} onsigned={() => (picked = undefined)} />{/key}
 	{:else}
 		<section class="sheet done">
-			<h1>{left.length === 0 ? 'It is proved' : 'All steps are signed off'}</h1>
-			{#if left.length === 0}<a class="btn main" href="/jobs/{job.id}/release">Release it</a>{/if}
+			<h1>{left.length === 0 ? 'Pump test passed' : 'All steps signed off'}</h1>
+			{#if left.length === 0}<a class="btn main" href="/jobs/{job.id}/release">Release pump</a>{/if}
 		</section>
 	{/if}
 	{#if shimmed}<section class="sheet">
@@ -93,15 +93,15 @@
 		<p><b class="figures">{done.length}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
 		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
 		{#if left.length > 0}
-			<div role="group" aria-label="The test still lacks">
-				<p class="soft">The test still lacks:</p>
+			<div role="group" aria-label="Missing from the test">
+				<p class="soft">Missing from the test:</p>
 				{#each left as one (JSON.stringify(one))}<p class:wrong={fails.includes(one)}>{unprovedWords(one)}</p>{/each}
 			</div>
 		{/if}
 		{#if fails.length > 0}
 			<p>
-				Open it again at what leaks: take out what lies before it under <a href="/jobs/{job.id}/build">Build</a>, and
-				what was recorded here stays. Release the pressure and lock it out first.
+				Release the pressure and lock out first. Then remove the parts in front of the leak under
+				<a href="/jobs/{job.id}/build">Build</a>. The results recorded here stay.
 			</p>
 		{/if}
 		<JobFacts {sheet} {job} />

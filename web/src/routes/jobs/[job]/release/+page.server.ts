@@ -31,9 +31,9 @@ export const actions = {
 			case 'kept':
 				return message(form, 'Saved. The customer report shows it.');
 			case 'leadOnly':
-				return setError(form, '', 'The job is released: only a lead can change what its report says.', { status: 403 });
+				return setError(form, '', 'The job is released. Only a lead can change its report.', { status: 403 });
 			case 'unknownJob':
-				error(404, 'Your shop has no such job.');
+				error(404, 'Your shop does not have this job.');
 		}
 	},
 	release: async ({ locals, params, request }) => {
@@ -53,24 +53,24 @@ export const actions = {
 					`${result.steps.length} steps are not signed off yet, first: “${result.steps[0]}” Sign them off under Strip.`
 				);
 			case 'undecided':
-				return refused(`${result.places.length} parts have no decision yet, or are to be looked at again.`);
+				return refused(`${result.places.length} parts have no decision yet or must be rechecked.`);
 			case 'notConnected':
 				return setError(
 					form,
 					'connected',
-					'Say that hoses and covers are back where they were, or put the pump on the shelf.',
+					'Confirm that hoses and covers are back in place, or put the pump in stock.',
 					{ status: 409 }
 				);
 			case 'notTogether':
 				return refused(
-					'Not all of it is put together and proved. Finish it under Build and Prove, or let a lead say why it goes as it is.'
+					'Assembly or test is not complete. Finish it under Build and Prove, or ask a lead to release it with a reason.'
 				);
 			case 'shaftLocked':
-				return refused(`The shaft is still locked: ${result.why} Finish the building first.`);
+				return refused(`The shaft is still locked. ${result.why} Finish the assembly first.`);
 			case 'leadOnly':
-				return refused('Only a lead can let it go as it is. Ask one to release it.');
+				return refused('Only a lead can release an incomplete pump. Ask a lead.');
 			case 'alreadyReleased':
-				return refused('Somebody has released this job already.');
+				return refused('This job is already released.');
 			case 'unknownJob':
 				return found(undefined);
 		}

@@ -92,21 +92,26 @@
 		<b class="figures">{replaced.length}</b> replaced ({formatNumber(cost)}
 		{data.shop?.currency} of parts), <b class="figures">{reused.length}</b> reused{#if overruled.length > 0}, <b
 				class="figures">{overruled.length}</b
-			> against the proposal{/if}{#if open.length > 0},
+			> overruled{/if}{#if open.length > 0},
 			<b class="figures open">{open.length}</b> still open{/if}.
 	</p>
 	{#if !job.releasedAt && data.mayWork}
 		<form method="post" action="?/release" use:enhance class="go">
 			<Fields>
 				{#if !finished && data.mayManage && open.length === 0}
-					<Field name="unbuilt" label="It goes as it is, because" bind:value={$form.unbuilt} errors={$errors.unbuilt} />
+					<Field
+						name="unbuilt"
+						label="Reason for releasing it incomplete"
+						bind:value={$form.unbuilt}
+						errors={$errors.unbuilt}
+					/>
 				{/if}
 				<Field
 					name="to"
-					label="It goes"
+					label="After release"
 					bind:value={$form.to}
 					options={[
-						['shelf', 'on the shelf'],
+						['shelf', 'to stock'],
 						['service', 'into service now']
 					]}
 				/>
@@ -118,7 +123,7 @@
 						errors={$errors.connected}
 						options={[
 							['no', 'not yet'],
-							['yes', 'back where they were']
+							['yes', 'back in place']
 						]}
 					/>
 				{/if}
@@ -126,19 +131,19 @@
 					class="btn main"
 					disabled={open.length > 0 ||
 						waiting ||
-						(!finished && (($form.unbuilt ?? '').trim() === '' || !data.mayManage))}>Release the job</button
+						(!finished && (($form.unbuilt ?? '').trim() === '' || !data.mayManage))}>Release pump</button
 				>
 			</Fields>
 		</form>
 	{/if}
-	<a class="btn" href="/pumps/{job.pumpId}">To the pump</a>
+	<a class="btn" href="/pumps/{job.pumpId}">Open the pump</a>
 </div>
-<div class="files" role="group" aria-label="Handed out">
-	<Download href="/jobs/{job.id}/report?for=customer">Report for the customer</Download>
-	<Download href="/jobs/{job.id}/report">Report for the shop</Download>
+<div class="files" role="group" aria-label="Documents">
+	<Download href="/jobs/{job.id}/report?for=customer">Customer report</Download>
+	<Download href="/jobs/{job.id}/report">Shop report</Download>
 	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
 	<a class="btn" href="/jobs/{job.id}/service?hours={serviceHours}" download data-sveltekit-reload
-		>Next service: {formatNumber(serviceHours)} h{economic === undefined ? '' : ', least cost'}</a
+		>Next service: {formatNumber(serviceHours)} h{economic === undefined ? '' : ', lowest cost'}</a
 	>
 	<Download href="/jobs/{job.id}/sizes?as=xlsx">Sizes, XLSX</Download>
 	<a class="btn" href="/jobs/{job.id}/sizes?as=csv" download data-sveltekit-reload>Sizes, CSV</a>
@@ -151,32 +156,30 @@
 {#if bench.bench.handover}
 	<p class="soft">
 		{bench.bench.handover.to === 'service'
-			? 'It went into service, hoses and covers back where they were.'
-			: 'It went on the shelf: turn the shaft by hand once a month, and count the next service from the day it runs.'}
+			? 'Returned to service. Hoses and covers are back in place.'
+			: 'Put in stock. Turn the shaft by hand once a month. Count the next service from the first day of operation.'}
 	</p>
 {/if}
 {#each $errors._errors ?? [] as problem (problem)}<p class="wrong" role="alert">{problem}</p>{/each}
 {#if job.releasedAt && bench.bench.unbuilt}
-	<h2>Let go before it was put together and proved here</h2>
+	<h2>Released before assembly and test were complete</h2>
 	<p>“{bench.bench.unbuilt.why}”</p>
 	<NotProved jobId={job.id} left={bench.bench.unbuilt} />
 {:else if !job.releasedAt && open.length === 0 && !finished}
-	<h2>Not together and proved yet</h2>
+	<h2>Assembly or test not complete</h2>
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	<NotProved jobId={job.id} {left} />
 {/if}
 {#if open.length > 0 && !job.releasedAt}
-	<h2>Still open</h2>
-	<p class="soft">
-		Every part is looked at and decided before the pump goes: the others are not “the same as the first”.
-	</p>
+	<h2>Open parts</h2>
+	<p class="soft">Inspect and decide every part before release. Do not assume that the others are like the first.</p>
 	<ul class="open-list">
 		{#each open as part (part.cell.part)}<li>
 				<a href="/jobs/{job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">{place(part)}</a>: {part.looked
 					? decisionOf(part)
 						? verdictName.lookAgain.toLowerCase()
 						: 'not decided'
-					: 'not looked at'}
+					: 'not inspected'}
 			</li>{/each}
 	</ul>
 {/if}
@@ -186,7 +189,7 @@
 	<table class="table">
 		<thead
 			><tr
-				><th>Part</th><th>Found</th><th>Because</th><th>New one, as fitted</th><th class="number"
+				><th>Part</th><th>Found</th><th>Reason</th><th>New part, as fitted</th><th class="number"
 					>{data.shop?.currency}</th
 				></tr
 			></thead
@@ -203,13 +206,13 @@
 					<td><FittedSizes {bench} {part} locked={job.releasedAt !== null || !data.mayWork} /></td>
 					<td class="number">{formatNumber(part.station.price)}</td>
 				</tr>
-			{:else}<tr><td colspan="5" class="soft">Nothing so far.</td></tr>{/each}
+			{:else}<tr><td colspan="5" class="soft">No replacements so far.</td></tr>{/each}
 		</tbody>
 	</table>
 </Wide>
 {#if despite.length > 0}
-	<h2 class="mt-4">Done in another order</h2>
-	<Wide label="Done in another order">
+	<h2 class="mt-4">Steps out of order</h2>
+	<Wide label="Steps out of order">
 		<table class="table">
 			<tbody>
 				{#each despite as { name, cylinder, reason, by }, i (i)}
@@ -222,7 +225,7 @@
 {#if data.late.length > 0}
 	<h2 class="mt-4">{LATE_HEAD}</h2>
 	<p class="soft">{LATE_WHY}</p>
-	<Wide label="Recorded off the network">
+	<Wide label="Recorded offline">
 		<table class="table">
 			<tbody>
 				{#each data.late as one, i (i)}
@@ -233,8 +236,8 @@
 	</Wide>
 {/if}
 {#if overruled.length > 0}
-	<h2 class="mt-4">Against the proposal</h2>
-	<Wide label="Against the proposal">
+	<h2 class="mt-4">Overruled verdicts</h2>
+	<Wide label="Overruled verdicts">
 		<table class="table">
 			<tbody>
 				{#each overruled as part (part.cell.part)}
@@ -252,8 +255,8 @@
 {/if}
 
 {#if overdue.length > 0}
-	<h2 class="mt-4">Measured with a gauge whose calibration is overdue</h2>
-	<p class="soft">Its certificate counts with twice its uncertainty in these verdicts.</p>
+	<h2 class="mt-4">Measured with an overdue gauge</h2>
+	<p class="soft">These verdicts use twice the uncertainty of the certificate.</p>
 	<ul class="open-list">
 		{#each overdue as { part, size, gauge } (`${part.cell.part}/${size}`)}<li>{place(part)}: {size}, {gauge}</li>{/each}
 	</ul>

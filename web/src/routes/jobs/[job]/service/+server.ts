@@ -12,7 +12,7 @@ export async function GET({ locals, params, url }) {
 	const scope = scopeOf(locals);
 	const { job, policy, handover } = found(await benchOf(scope, idFrom(params.job)));
 	const asked = Number(url.searchParams.get('hours') ?? policy.intervalHours);
-	if (!(asked > 0 && asked <= MOST_HOURS)) error(400, 'Ask for an interval from 1 to 50 000 hours.');
+	if (!(asked > 0 && asked <= MOST_HOURS)) error(400, 'Choose an interval from 1 to 50 000 hours.');
 	const { hours, assumed } = await runningHoursADay(scope, job.pumpId);
 	const due = addDays(job.releasedAt ?? job.receivedAt, Math.ceil(asked / hours));
 	const calendar = ical({ name: `Service of ${job.serial}`, prodId: { company: 'Exetasis', product: 'Service' } });
@@ -21,7 +21,7 @@ export async function GET({ locals, params, url }) {
 		start: due,
 		allDay: true,
 		summary: `Service: ${job.serial}, ${job.model}`,
-		description: `After ${Math.round(asked)} h${asked === policy.intervalHours ? ', the shop’s interval,' : ', the most economic interval,'} at ${hours.toFixed(1)} h a day${assumed ? ' (assumed: it has been in once only)' : ', as it has run so far'}.${handover?.to === 'shelf' ? ' It went on the shelf: move this by the days until it runs.' : ''}`,
+		description: `After ${Math.round(asked)} h${asked === policy.intervalHours ? ', the shop’s interval,' : ', the most economical interval,'} at ${hours.toFixed(1)} h a day${assumed ? ' (assumed: it has been in once only)' : ', as it has run so far'}.${handover?.to === 'shelf' ? ' It went on the shelf: move this by the days until it runs.' : ''}`,
 		url: `${url.origin}/pumps/${job.pumpId}`
 	});
 	return fileNamed(`service-${job.serial}`, 'ics', 'text/calendar; charset=utf-8', calendar.toString());

@@ -17,6 +17,6 @@ export async function GET({ locals, params, url }) {
 		case 'xlsx':
 			return fileNamed(name, 'xlsx', XLSX, await fileInThread(shopId, 'sizesAsXlsx', bench));
 		default:
-			return error(400, 'The sizes come as csv or xlsx.');
+			return error(400, 'Choose csv or xlsx.');
 	}
 }

@@ -21,27 +21,27 @@ export const actions = {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(madeOfSchema));
 		const said = form.valid ? chosenIn(form.data) : undefined;
 		if (!said) {
-			setError(form, 'variants', 'What this pump is made of was not understood. Choose it again.');
+			setError(form, 'variants', 'The variant could not be read. Choose it again.');
 			return fail(400, { form });
 		}
 		const refused = (sentence: string, status: 400 | 409 = 409) => setError(form, 'variants', sentence, { status });
 		const answer = await sayMadeOf(scopeOf(locals), idFrom(params.job), said);
 		switch (answer.kind) {
 			case 'kept':
-				return message(form, 'Only the parts of such a pump lie on the mat now, and the pump keeps it.');
+				return message(form, 'Saved. The mat now shows the parts of this variant.');
 			case 'unknownJob':
 				return found(undefined);
 			case 'released':
-				return refused('The job is released: what its pump is made of stands. Say it when the pump comes in again.');
+				return refused('The job is released. Choose the variant when the pump is received again.');
 			case 'wrongVariant':
-				return refused('Choose for every cylinder first; then the mat is laid out anew.', 400);
+				return refused('Choose the variant of every cylinder.', 400);
 			case 'saidBefore':
 				return refused(
-					`${answer.variants.join(', ')}: this has been said already, and a pump does not change while it is open. If it is wrong, note it at the part, and say it anew when the pump comes in again.`
+					`${answer.variants.join(', ')}: already recorded, and it cannot change while the pump is open. If it is wrong, add a note to the part and correct it at the next receiving.`
 				);
 			case 'spokenOf':
 				return refused(
-					`Such a pump has no ${answer.parts.map(({ name, cylinder }) => placeName(name, cylinder)).join(', no ')}, and something is recorded there. Take that back first, or choose again.`
+					`This variant does not have: ${answer.parts.map(({ name, cylinder }) => placeName(name, cylinder)).join(', ')}. Entries exist there. Undo them first, or choose again.`
 				);
 		}
 	}

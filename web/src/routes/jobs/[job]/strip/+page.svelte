@@ -49,9 +49,9 @@
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
 	{:else}
 		<section class="sheet done">
-			<h1>All {steps.length} steps are signed off</h1>
-			<p>The parts lie on the mat, in their rows.</p>
-			<a class="btn main" href="/jobs/{job.id}/inspect">To the mat</a>
+			<h1>All {steps.length} steps signed off</h1>
+			<p>The parts are laid out by cylinder.</p>
+			<a class="btn main" href="/jobs/{job.id}/inspect">Open the mat</a>
 		</section>
 	{/if}
 
@@ -66,19 +66,19 @@
 				><b>Case: {placeName(stationNamed(one.station), one.cylinder)}, {inSentence(one.causeName)}?</b> {one.remedy}</a
 			>
 			{#if one.check}<a class="btn" href={inspectAddress(job.id, one.check)}
-					>{one.check.size ? 'Measure' : 'Look'} first: {inSentence(one.check.name)}</a
+					>{one.check.size ? 'Measure' : 'Inspect'} first: {inSentence(one.check.name)}</a
 				>{/if}
 		{/each}
 		<PartsOut {bench} />
-		{#if step}<a class="btn" href="/jobs/{job.id}/inspect">To the mat</a>{/if}
+		{#if step}<a class="btn" href="/jobs/{job.id}/inspect">Open the mat</a>{/if}
 		{#if warned.length > 0}
-			<div class="grid gap-1" role="group" aria-label="Still to heed">
+			<div class="grid gap-1" role="group" aria-label="Cautions in force">
 				{#each warned as caution (caution.text)}<CautionNote {caution} />{/each}
 			</div>
 		{/if}
 		<ToolRecap {sheet} {job} wrenches={data.wrenches} />
 		<JobFacts {sheet} {job} />
-		<h2>Connections and pump, photographed</h2>
+		<h2>Photographs of pump and connections</h2>
 		<Photos {bench} photos={bench.log.photos} {locked} />
 	{/snippet}
 </StepColumns>

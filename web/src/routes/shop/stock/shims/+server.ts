@@ -6,7 +6,7 @@ import { scopeOf } from '$lib/server/request';
 /** Keeps what lies in the shop's drawer of shims. */
 export async function POST({ request, locals }) {
 	const typed = shimsSchema.safeParse(await request.json().catch(() => undefined));
-	if (!typed.success) error(422, 'A drawer holds at most 40 thicknesses, each from 0.01 to 20 mm.');
+	if (!typed.success) error(422, 'Type at most 40 thicknesses, each from 0.01 to 20 mm.');
 	await keepShims(scopeOf(locals), eachOnce(typed.data));
 	return json({});
 }

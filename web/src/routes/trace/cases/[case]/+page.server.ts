@@ -28,12 +28,12 @@ export async function load({ locals, params, url }) {
 }
 
 const sentences: Readonly<Record<Exclude<CaseAnswer['kind'], 'done'>, string>> = {
-	unknown: 'This pump has no such rebuild: choose another.',
-	alreadyOpen: 'A case on it is open already.',
-	beforeItsCase: 'That rebuild came before the case was opened: choose the one at which it was opened, or a later one.',
-	withoutAction: 'Nothing has been done about it yet: note what was done first, or close it as refuted.',
-	closed: 'Somebody has closed this case meanwhile. Reload the page.',
-	open: 'This case is open already. Reload the page.'
+	unknown: 'This pump does not have this rebuild. Choose another.',
+	alreadyOpen: 'A case is already open.',
+	beforeItsCase: 'This rebuild was before the case. Choose the rebuild of the case or a later one.',
+	withoutAction: 'No corrective action is recorded yet. Record it first, or close the case as refuted.',
+	closed: 'Another person closed this case. Reload the page.',
+	open: 'This case is already open. Reload the page.'
 };
 
 export const actions = {
@@ -50,7 +50,7 @@ export const actions = {
 			watchHours: numberIn(watch, WATCH)
 		});
 		if (answer.kind !== 'done') return setError(form, 'job', sentences[answer.kind]);
-		return message(form, 'Noted. The beliefs of this pump reckon with it from that rebuild on.');
+		return message(form, 'Saved. The causes of this pump include the action from that rebuild on.');
 	},
 	close: async ({ request, locals, params }) => {
 		const scope = scopeOf(locals);
@@ -68,6 +68,6 @@ export const actions = {
 		if (!form.valid) return fail(400, { form });
 		const answer = await reopenCase(scope, userOf(locals), id, form.data.says);
 		if (answer.kind !== 'done') return setError(form, 'says', sentences[answer.kind]);
-		return message(form, 'Open again. What it had taught is forgotten.');
+		return message(form, 'Case reopened. Its result no longer counts.');
 	}
 };

@@ -28,11 +28,11 @@
 	);
 	const did = {
 		opened: 'opened',
-		acted: 'noted',
+		acted: 'recorded',
 		confirmed: 'confirmed',
 		refuted: 'refuted',
 		notTold: 'closed',
-		reopened: 'opened again'
+		reopened: 'reopened'
 	};
 </script>
 
@@ -45,23 +45,23 @@
 	>
 	· <b>{caseState[one.state]}</b>
 </p>
-{#if data.already}<p role="status">A case on this place and pattern was open already: this one.</p>{/if}
+{#if data.already}<p role="status">A case for this place and pattern is already open. This is it.</p>{/if}
 <div class="columns">
 	<section class="sheet p-4">
-		<h2>Thought to be: {data.cause?.name ?? one.cause}</h2>
+		<h2>Suspected cause: {data.cause?.name ?? one.cause}</h2>
 		<p>{one.hypothesis}</p>
 		{#if data.cause}<p class="soft">{data.cause.remedy}</p>{/if}
 		{#if one.action}
-			<h3 class="mt-3">Done</h3>
+			<h3 class="mt-3">Corrective action</h3>
 			<p>
 				{one.action}
 				<span class="soft"
-					>{acted ? `At the rebuild of ${day(acted.receivedAt)}, ${formatNumber(acted.pumpHours)} h.` : ''} Taken to help
-					with
-					{formatProbability(one.effectiveness ?? 0)}; watched for {formatNumber(one.watchHours ?? 0)} h.</span
+					>{acted ? `At the rebuild of ${day(acted.receivedAt)}, ${formatNumber(acted.pumpHours)} h.` : ''} Confidence in
+					the fix:
+					{formatProbability(one.effectiveness ?? 0)}. Follow-up period: {formatNumber(one.watchHours ?? 0)} h.</span
 				>
 			</p>
-			<h3 class="mt-3">Has it worked?</h3>
+			<h3 class="mt-3">Effect of the fix</h3>
 			{#if worked}
 				{@const said = fixWords(worked)}
 				<p><b>{said.verdict}</b></p>
@@ -69,21 +69,20 @@
 				{#if worked.lives}
 					<p>
 						Parts fitted here: {worked.lives.before} before, {worked.lives.since} since; {worked.lives.p === undefined
-							? 'none ended while both kinds ran, so their lives cannot be compared yet.'
-							: `their lives lie as far apart by chance alone with ${formatProbability(worked.lives.p)} (log-rank).`}
+							? 'no part failed while both kinds ran, so their lives cannot be compared yet.'
+							: `the chance of this difference without an effect is ${formatProbability(worked.lives.p)} (log-rank test).`}
 					</p>
 				{/if}
 				<p class="soft">
-					Exact test of how many inspections found it, before the action and after it, held against the same part at the
-					other places of the model as well: a place that was chosen because it was the worst improves by itself. “Has
-					not worked” is said only if the data exclude even half the former rate. Repeated checking of an open case is
-					not corrected for.
+					Exact test of the inspections with this finding, before and after the action. The same part at other places is
+					compared too, because the worst place tends to improve by itself. The fix is called ineffective only if the
+					data exclude half the earlier rate. Repeated checks of an open case are not corrected for.
 				</p>
 			{:else}<p class="soft">
-					Before it, nobody had looked at this place twice: there is nothing to compare with.
+					This place was not inspected twice before the action, so there is nothing to compare.
 				</p>{/if}
 		{/if}
-		<h3 class="mt-3">So far</h3>
+		<h3 class="mt-3">History</h3>
 		<ol>
 			{#each one.history as step, i (i)}
 				<li><span class="soft">{day(step.at)}, {step.by} {did[step.did]}:</span> {step.says}</li>
@@ -95,8 +94,8 @@
 			{#if !one.outcome}
 				<form method="post" action="?/act" use:actEnhance class="sheet grid gap-3 p-4">
 					<Fields>
-						<h2>{one.action ? 'Something else was done' : 'What was done'}</h2>
-						<Field name="action" label="What was done" bind:value={$actForm.action} errors={$actErrors.action} />
+						<h2>{one.action ? 'Another corrective action' : 'Corrective action'}</h2>
+						<Field name="action" label="Corrective action" bind:value={$actForm.action} errors={$actErrors.action} />
 						<Field
 							name="job"
 							label="At the rebuild of"
@@ -105,15 +104,20 @@
 							options={rebuildChoices}
 						/>
 						<div class="grid grid-cols-2 gap-3">
-							<Field name="sure" label="Sure to help, %" bind:value={$actForm.sure} errors={$actErrors.sure} />
-							<Field name="watch" label="Watch for, h" bind:value={$actForm.watch} errors={$actErrors.watch} />
+							<Field
+								name="sure"
+								label="Confidence in the fix (%)"
+								bind:value={$actForm.sure}
+								errors={$actErrors.sure}
+							/>
+							<Field name="watch" label="Follow-up period (h)" bind:value={$actForm.watch} errors={$actErrors.watch} />
 						</div>
-						<div><button class="btn main">Note it</button></div>
+						<div><button class="btn main">Save action</button></div>
 					</Fields>
 				</form>
 				<form method="post" action="?/close" use:closeEnhance class="sheet grid gap-3 p-4">
 					<Fields>
-						<h2>What came of it</h2>
+						<h2>Outcome</h2>
 						<Field
 							name="outcome"
 							label="Outcome"
@@ -122,19 +126,19 @@
 							options={[
 								['confirmed', 'Confirmed: this was the cause'],
 								['refuted', 'Refuted: it was something else'],
-								['notTold', 'Could not be told']
+								['notTold', 'Not decided']
 							]}
 						/>
-						<Field name="says" label="What shows it" bind:value={$closeForm.says} errors={$closeErrors.says} />
-						<div><button class="btn">Close the case</button></div>
+						<Field name="says" label="Evidence" bind:value={$closeForm.says} errors={$closeErrors.says} />
+						<div><button class="btn">Close case</button></div>
 					</Fields>
 				</form>
 			{:else}
 				<form method="post" action="?/reopen" use:reopenEnhance class="sheet grid gap-3 p-4">
 					<Fields>
-						<h2>Take it back</h2>
-						<Field name="says" label="Why it is open again" bind:value={$reopenForm.says} errors={$reopenErrors.says} />
-						<div><button class="btn">Open it again</button></div>
+						<h2>Reopen case</h2>
+						<Field name="says" label="Reason" bind:value={$reopenForm.says} errors={$reopenErrors.says} />
+						<div><button class="btn">Reopen case</button></div>
 					</Fields>
 				</form>
 			{/if}

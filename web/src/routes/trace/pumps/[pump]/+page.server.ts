@@ -33,9 +33,9 @@ export const actions = {
 		if (!form.valid) return fail(400, { form });
 		const { station, cylinder, pattern, cause, hypothesis } = form.data;
 		if (rebuilds.length === 0 || !sheet?.stations.some(({ key }) => key === station))
-			error(404, 'This pump has no such part on record.');
+			error(404, 'This pump has no history of this part.');
 		if (!(await networkOf(scope)).network.causes.some(({ key }) => key === cause))
-			return setError(form, 'cause', 'Choose one of the causes that the shop knows.');
+			return setError(form, 'cause', 'Choose one of the causes in the list.');
 		const answer = await openCase(scope, userOf(locals), {
 			pumpId: pump.id,
 			...{ station, pattern, cause, hypothesis },
@@ -48,7 +48,7 @@ export const actions = {
 			case 'alreadyOpen':
 				redirect(303, `/trace/cases/${answer.id}?already`);
 			default:
-				error(404, 'There is no such pump or rebuild.');
+				error(404, 'This pump or rebuild does not exist.');
 		}
 	}
 };

@@ -53,13 +53,13 @@
 		const season = bySeason(here);
 		return [
 			...(spread && spread.pOne >= CERTAIN
-				? [`It is cylinder ${cylinders[spread.which]} alone (${formatProbability(spread.pOne)}).`]
+				? [`Only cylinder ${cylinders[spread.which]} shows it (${formatProbability(spread.pOne)} probability).`]
 				: spread && spread.pOne <= 1 - CERTAIN
-					? [`All cylinders show it alike (${formatProbability(1 - spread.pOne)}).`]
+					? [`All cylinders show it equally (${formatProbability(1 - spread.pOne)} probability).`]
 					: []),
 			...(season && season.p <= 0.05
 				? [
-						`It comes ${season.ratio === undefined || season.ratio > 1 ? 'more' : 'less'} often from June to September; by chance with ${formatProbability(season.p)}.`
+						`It is ${season.ratio === undefined || season.ratio > 1 ? 'more' : 'less'} frequent from June to September (${formatProbability(season.p)} chance of coincidence).`
 					]
 				: [])
 		];
@@ -99,7 +99,7 @@
 		},
 		{
 			key: 'times',
-			head: 'Found',
+			head: 'Occurrences',
 			number: true,
 			of: ({ rate }: Recurring) => rate.events,
 			says: ({ rate }: Recurring) => `${rate.events}×`
@@ -120,14 +120,14 @@
 		},
 		{
 			key: 'alike',
-			head: 'chance if alike',
+			head: 'chance if equal',
 			number: true,
 			of: ({ others, pAlike }: Recurring) => (others ? pAlike : undefined),
 			says: ({ others, pAlike }: Recurring) => (others ? formatProbability(pAlike) : '–')
 		},
 		{
 			key: 'any',
-			head: 'any as odd',
+			head: 'chance of any',
 			number: true,
 			of: ({ others, pAny }: Recurring) => (others ? pAny : undefined),
 			says: ({ others, pAny }: Recurring) => (others ? formatProbability(pAny) : '–')
@@ -157,13 +157,13 @@
 			/>
 		{/key}
 	</div>
-	<a class="btn" href="/pumps/{data.pump.id}">Its rebuilds</a>
+	<a class="btn" href="/pumps/{data.pump.id}">Show rebuilds</a>
 </div>
 {#each data.beliefs?.cases ?? [] as one (one.id)}
 	<p class="finding">
 		<a class="row" href="/trace/cases/{one.id}"
 			>Case: {patternName(one.pattern as PatternKey)} at {placeName(stationName(one.station), one.cylinder)}</a
-		>, thought to be {causeAtPlace(data.beliefs!.network, { cause: one.cause, cylinder: 0 })};
+		>, suspected cause {causeAtPlace(data.beliefs!.network, { cause: one.cause, cylinder: 0 })};
 		{caseState[one.state]}.
 	</p>
 {/each}
@@ -177,25 +177,25 @@
 	<h2>Causes</h2>
 	{#key data.pump.id}<Beliefs of={data.beliefs} {lookAt} />{/key}
 {/if}
-<h2 class="mt-4">What recurs, place by place</h2>
+<h2 class="mt-4">Recurring problems by place</h2>
 {#if !trace || recurring.length === 0}
 	<p class="soft">
 		{trace && trace.looks.length === 0
-			? 'Nothing has been looked at on this pump yet.'
-			: 'Nothing has recurred on this pump: no pattern came up twice at one place.'}
+			? 'No inspections of this pump yet.'
+			: 'No pattern was found twice at the same place on this pump.'}
 	</p>
 {:else}
 	{#if picked}
 		<p class="finding">
 			<b>{patternName(picked.pattern as PatternKey)}</b> at
-			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: came up {picked.rate.events} times in {formatNumber(
+			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: found {picked.rate.events} times in {formatNumber(
 				picked.rate.hours
 			)} h.
 			{#if picked.others}
-				On the other cylinders {picked.others.events} in {formatNumber(picked.others.hours)} h. If all cylinders were alike,
-				so many here would come about with a chance of {formatProbability(picked.pAlike)}; that something on this pump
-				looks as odd, {formatProbability(picked.pAny)}.
-				{picked.pAny > 0.05 ? 'That is nothing out of the ordinary.' : ''}
+				Other cylinders: {picked.others.events} times in {formatNumber(picked.others.hours)} h. If all cylinders were equal,
+				the chance of this would be {formatProbability(picked.pAlike)}, and {formatProbability(picked.pAny)} for something
+				as unusual anywhere on this pump.
+				{picked.pAny > 0.05 ? 'This is not unusual.' : ''}
 			{/if}
 			{told.join(' ')}
 		</p>
@@ -214,17 +214,16 @@
 		{/if}
 	{/if}
 	<DataTable
-		label="What recurs"
+		label="Recurring problems"
 		rows={recurring.slice(0, MOST_SHOWN)}
 		{columns}
-		empty="Nothing recurs."
+		empty="No recurring problems."
 		picked={(one) => one === picked}
 	/>
 	<p class="soft mt-2">
-		Counted over the hours between one look at a place and the next: a mark once in its part’s life, and again where it
-		has grown. “Any as odd” allows for all comparisons on this pump. {trace.withoutExposure} looks had no earlier one and
-		could not count. Kept out: {trace.keptOut.handling} marks made while stripping, {trace.keptOut.assembly} by an earlier
-		assembly,
+		Damage counts when it is new or has grown since the inspection before. “Chance of any” allows for all comparisons on
+		this pump. {trace.withoutExposure} first inspections do not count. Not counted: {trace.keptOut.handling} findings of handling
+		damage, {trace.keptOut.assembly} of an earlier assembly,
 		{trace.keptOut.unknown} of unknown origin.
 		{recurring.length > MOST_SHOWN ? `The ${MOST_SHOWN} most surprising are shown.` : ''}
 	</p>
@@ -238,7 +237,7 @@
 {#if trace && trace.foundWrong.length > 0}
 	<section aria-labelledby="earlier-assembly">
 		<h2 id="earlier-assembly" class="mt-6">Earlier assembly</h2>
-		<p class="soft">How parts were found when the pump was opened: neither worn in service nor hurt at the strip.</p>
+		<p class="soft">Faults of an earlier assembly, found when the pump was opened.</p>
 		<ul>
 			{#each trace.foundWrong as { station, cylinder, wrong, times, last } (`${station}/${cylinder}/${wrong}`)}
 				<li>

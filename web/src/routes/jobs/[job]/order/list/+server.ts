@@ -17,7 +17,7 @@ const formats = {
 export async function GET({ locals, params, url }) {
 	const as = url.searchParams.get('as') ?? 'pdf';
 	const format = formats[as as keyof typeof formats];
-	if (!format) error(400, 'The list comes as csv, xlsx or pdf.');
+	if (!format) error(400, 'Choose csv, xlsx or pdf.');
 	const scope = scopeOf(locals);
 	const jobId = idFrom(params.job);
 	const { sheet, job } = found(await benchOf(scope, jobId));

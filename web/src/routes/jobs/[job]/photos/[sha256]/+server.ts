@@ -6,12 +6,12 @@ import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 const nameFrom = (param: string): string => found(photoName.safeParse(param).data);
 
 const sentence: Readonly<Record<PhotoProblem, string>> = {
-	notJpeg: 'This is no photograph that can be kept (JPEG).',
-	withMetadata: 'The photograph says where or when it was taken; it is kept only without that.',
-	tooLarge: 'The photograph has more pixels than are kept.',
-	tooHeavy: 'The photograph is larger than what is kept (1 MB).',
-	otherName: 'The photograph did not arrive as it was sent. Send it again.',
-	released: 'The job is released and takes no more photographs.'
+	notJpeg: 'This photograph is not a JPEG.',
+	withMetadata: 'The photograph contains place or time data. Send it without them.',
+	tooLarge: 'The photograph has too many pixels. Send a smaller one.',
+	tooHeavy: 'The photograph is larger than 1 MB. Send a smaller one.',
+	otherName: 'The photograph was damaged on the way. Send it again.',
+	released: 'The job is released and closed for photographs.'
 };
 
 export async function GET({ locals, params }) {

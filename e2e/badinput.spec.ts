@@ -12,7 +12,7 @@ test('a reading that cannot be is answered beside its field, and stays as it was
 	for (const [typed, sentence] of [
 		['seventeen', 'is not a number'],
 		['17.9x8', 'is not a number'],
-		['17.98 bar', 'does not measure this'],
+		['17.98 bar', 'is the wrong kind of unit'],
 		['17.98 furlongs', 'is not a unit'],
 		['3', 'is not plausible for a part of 18.000'],
 		['3000', 'Check the gauge and the unit'],
@@ -36,17 +36,17 @@ test('hours lower than last time are asked about, not forbidden; the form keeps 
 }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/receive');
-	await page.getByRole('combobox', { name: 'Pump' }).fill('saltholm');
+	await page.getByRole('combobox', { name: 'Known pump' }).fill('saltholm');
 	await page.getByRole('option', { name: /MAR-0165, Standby/ }).click();
-	await page.getByLabel('Complaint').fill('Planned');
+	await page.getByLabel('Customer’s description').fill('Planned');
 	await page.getByLabel('Hour meter (h)').fill('many');
 	await page.getByRole('button', { name: 'Receive' }).click();
 	await expect(page.getByText('“many” is not a number')).toBeVisible();
 	await expect(page.getByLabel('Hour meter (h)')).toHaveValue('many');
 	await page.getByLabel('Hour meter (h)').fill('55');
 	await page.getByRole('button', { name: 'Receive' }).click();
-	await expect(page.getByText('if the meter was replaced, say so below')).toBeVisible();
-	await expect(page.getByLabel('Complaint')).toHaveValue('Planned');
+	await expect(page.getByText('fill in the hours of the old meter below')).toBeVisible();
+	await expect(page.getByLabel('Customer’s description')).toHaveValue('Planned');
 	await page.getByLabel('Hours on the old meter').fill('0');
 	await page.getByRole('button', { name: 'Receive' }).click();
 	await expect(page).toHaveURL(/strip$/);
@@ -74,7 +74,7 @@ test('a policy that cannot be is answered beside its field, and stays as it was 
 	await risk.fill('70');
 	await page.getByLabel(/^Hours to the next planned service/).fill('soon');
 	await page.getByRole('button', { name: 'Save' }).click();
-	await expect(page.getByText('Type a risk between 0 and 50 per cent')).toBeVisible();
+	await expect(page.getByText('Type a risk between 0 and 50 %')).toBeVisible();
 	await expect(page.getByText('Type the hours as a number up to')).toBeVisible();
 	await expect(risk).toHaveValue('70');
 	await risk.fill('5');

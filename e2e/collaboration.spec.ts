@@ -103,7 +103,7 @@ test('what was recorded off the network is sent from any page, and what is refus
 		if ((await reading(page).inputValue()) === '3.95') await reading(page).press('Enter');
 		await expect(rejected).toBeVisible({ timeout: 4000 });
 	}).toPass();
-	await expect(rejected).toContainText('Your shop has no such gauge');
+	await expect(rejected).toContainText('Your shop does not have this gauge');
 	await cell(page, 'Inlet valve, cylinder 3').click();
 	await page.keyboard.press('Space');
 	await expect(cell(odd, 'Inlet valve, cylinder 3')).toHaveAccessibleName(/clean/);

@@ -13,7 +13,7 @@ test('whose pump it is and by when goes from Receive to the Floor and into its r
 	await page.getByLabel('Customer').fill('Harrow Sound Ferries');
 	await page.getByLabel('Customer’s order number').fill('F-4711');
 	await page.getByLabel('Promised date').fill('next week');
-	await page.getByLabel('Complaint').fill('Drips');
+	await page.getByLabel('Customer’s description').fill('Drips');
 	await page.getByLabel('Hour meter (h)').fill('1200');
 	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByText('Choose a day.')).toBeVisible();
@@ -38,7 +38,7 @@ test('whose pump it is and by when goes from Receive to the Floor and into its r
 	await expect(row).toContainText('1 day late');
 	// The next time it comes, its customer is known.
 	await page.goto('/receive');
-	await page.getByRole('combobox', { name: 'Pump' }).fill(serial);
+	await page.getByRole('combobox', { name: 'Known pump' }).fill(serial);
 	await page.getByRole('option', { name: new RegExp(serial) }).click();
 	await expect(page.getByLabel('Customer')).toHaveValue('Harrow Sound Ferries');
 });

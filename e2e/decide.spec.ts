@@ -14,7 +14,10 @@ test('the set is decided with odds and costs; hours and school change what is sa
 	await expect(page.getByText(/^Lowest cost per hour:/)).toBeVisible();
 	await expect(page.getByRole('img', { name: /Cost per 1000 hours over the interval; lowest at/ })).toBeVisible();
 	const set = page.getByRole('region', { name: 'Interval and policy' });
-	const odds = set.getByText(/chance of an unplanned stop/);
+	const proposal = page.getByRole('region', { name: 'Proposal' });
+	const odds = proposal.getByText(/chance of an unplanned stop/);
+	await expect(proposal).toContainText(/Replace \d+, reuse \d+.*: \d+ EUR now/);
+	await expect(proposal).toContainText(/Most of the risk: /);
 	const near = await odds.textContent();
 	await set.getByRole('slider').press('End');
 	await expect(set.getByText('6\u202f000 h', { exact: true }).first()).toBeVisible();
@@ -27,8 +30,8 @@ test('the set is decided with odds and costs; hours and school change what is sa
 	await set.getByRole('button', { name: /On condition/ }).click();
 	await expect(ring).toContainText('Renew soft parts: replace');
 	await set.getByRole('button', { name: /Renew soft parts/ }).click();
-	await set.getByRole('button', { name: /^Accept \d+ verdicts \(“Renew soft parts”\)/ }).click();
-	await expect(set.getByRole('button', { name: /^Accept 0 as/ })).toBeDisabled();
+	await proposal.getByRole('button', { name: /^Accept \d+ verdicts \(“Renew soft parts”\)/ }).click();
+	await expect(proposal.getByRole('button', { name: /^Accept 0 verdicts/ })).toBeDisabled();
 	await expect(page.getByText('All saved')).toBeVisible();
 	await page.getByRole('link', { name: /Seal-case O-ring, 1/ }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Seal-case O-ring, cylinder 1');

@@ -10,7 +10,7 @@ async function receiveNewPump(page: Page): Promise<void> {
 	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Model', { exact: true }).selectOption('Marram');
 	await page.getByLabel('Serial number').fill(serial);
-	await page.getByLabel('Complaint').fill('Water leak at the front');
+	await page.getByLabel('Customer’s description').fill('Water leak at the front');
 	await page.getByLabel('Hour meter (h)').fill('1200');
 	await page.getByLabel('Scope of work').selectOption('packing');
 	await page.getByLabel('Liquid').fill('Seawater');

@@ -22,10 +22,10 @@ export async function receivePump(
 	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Serial number').fill(serial);
 	await page.getByLabel('Model', { exact: true }).selectOption(model);
-	await page.getByLabel('Complaint').fill(complaint);
+	await page.getByLabel('Customer’s description').fill(complaint);
 	await page.getByLabel('Hour meter (h)').fill(hours);
 	await page.getByLabel('Scope of work').selectOption(scope);
-	const evidence = page.getByLabel('Evidence for opening the drive end');
+	const evidence = page.getByLabel('Evidence for this scope');
 	if ((await evidence.count()) > 0) await evidence.selectOption({ index: 1 });
 	const opened = page.getByRole('group', { name: 'Opened cylinders' });
 	for (const cylinder of shut) await opened.getByRole('button', { name: `Cylinder ${cylinder}` }).click();
@@ -45,10 +45,10 @@ export async function answerWhatIsAsked(page: Page): Promise<number> {
 		touches++;
 		await button.click();
 	};
-	for (const group of await step.getByRole('group', { name: /^(See that|Count|Note|Measure|.*\?$)/ }).all()) {
+	for (const group of await step.getByRole('group', { name: /^(Check|Count|Note|Record|Measure|.*\?$)/ }).all()) {
 		const seen = group.getByRole('button', { name: /^(Checked|All \d+)$/ });
 		const take = group.getByRole('button', { name: 'Enter' });
-		const setting = (await group.getByText(/^Note the setting/).count()) > 0;
+		const setting = (await group.getByText(/^Record the setting/).count()) > 0;
 		const measured = ((await group.getAttribute('aria-label')) ?? '').startsWith('Measure');
 		if ((await seen.count()) > 0) await touch(seen);
 		else if (measured) {

@@ -105,7 +105,7 @@ test('a rope-packed pump: the sheet’s prior speaks while too few are on record
 	await page.goto(`${path!.replace(/^(\/jobs\/[^/]+).*/, '$1')}/inspect?place=ropes/1`);
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rope rings (three), cylinder 1');
 	await expect(measure(page)).toContainText('Runs against');
-	await inFull(page, (why) => expect(why).toContainText(/the prior of the model sheet (weight/));
+	await inFull(page, (why) => expect(why).toContainText(/the prior of the model sheet \(weight/));
 });
 
 test('the gauge that was chosen stays in hand; an overdue one is said at the part and on the report', async ({

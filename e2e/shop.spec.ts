@@ -229,7 +229,7 @@ test('an empty shop is led from its first sheet to the first verdict in 25 touch
 	await page.getByLabel('Serial number').fill(`SKE-${salt}`);
 	await page.getByLabel('Model', { exact: true }).selectOption('Nettle');
 	touches++;
-	await page.getByLabel('Complaint').fill('Pressure low');
+	await page.getByLabel('Customer’s description').fill('Pressure low');
 	await page.getByLabel('Hour meter (h)').fill('900');
 	await page.getByLabel('Scope of work').selectOption('valves');
 	touches++;

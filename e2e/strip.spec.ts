@@ -160,7 +160,7 @@ test('a pump is received with what it is made of, and only that lies on its mat'
 	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Serial number').fill(`E2E-G-${Date.now()}`);
 	await page.getByLabel('Model', { exact: true }).selectOption('Gorse');
-	await page.getByLabel('Complaint').fill('Drips');
+	await page.getByLabel('Customer’s description').fill('Drips');
 	await page.getByLabel('Hour meter (h)').fill('900');
 	await page.getByLabel('Scope of work').selectOption('packing');
 	for (const [i, style] of ['Flat inside', 'U inside', 'Flat inside'].entries())
@@ -241,7 +241,7 @@ test('a pump is received by its drawing, with what is missing and what is heavy'
 	await expect(page.getByText('Say what it came in for')).toBeVisible();
 	await page.getByLabel('Pressure low').check();
 	await page.getByLabel('Noise').check();
-	await page.getByLabel('Complaint').fill('since Tuesday');
+	await page.getByLabel('Customer’s description').fill('since Tuesday');
 	await page.getByLabel('Place of work').selectOption('machine');
 	await page.getByRole('button', { name: 'Receive pump' }).click();
 	await expect(page.getByText('“Pressure low; Noise; since Tuesday”')).toBeVisible();

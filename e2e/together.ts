@@ -13,7 +13,7 @@ export async function putTogether(page: Page, until?: string): Promise<void> {
 		.getByRole('group', { name: 'Parts to fit' })
 		.getByRole('button', { name: /^(?!All).+: /, pressed: false });
 	const pass = page.getByRole('button', { name: /^Whole pass/ });
-	const tighten = page.getByRole('button', { name: /^(The wrench let go|It is tight)/ });
+	const tighten = page.getByRole('button', { name: /^(Wrench clicked|Tight)/ });
 	const sign = page.getByRole('button', { name: /^Sign off step/ });
 	const onward = page.getByRole('button', { name: 'Next step' });
 	await expect(step.or(finished)).toBeVisible();

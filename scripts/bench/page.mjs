@@ -74,7 +74,7 @@ export async function measurePage(address) {
 // While the hours move, the set is worked out in a worker: what blocks the page meanwhile, and how long until it says the new odds.
 async function measureSlider(page, address) {
 	await page.goto(address);
-	await page.getByText(/^Least cost per hour/).waitFor();
+	await page.getByText(/^Lowest cost per hour/).waitFor();
 	await page.evaluate(() => {
 		window.blocked = [];
 		new PerformanceObserver((list) => window.blocked.push(...list.getEntries().map((entry) => entry.duration))).observe(
@@ -125,11 +125,11 @@ async function measureReceive(page, address) {
 		await page.getByRole('button', { name: 'New pump' }).click();
 		await page.getByLabel('Serial number').fill(`BENCH-${Date.now()}`);
 		await page.getByLabel('Model', { exact: true }).selectOption('Marram');
-		await page.getByLabel('Complaint').fill('Drips');
-		await page.getByLabel('Hours on its meter').fill('900');
-		await page.getByLabel('Work to do').selectOption('full');
+		await page.getByLabel('Customer’s description').fill('Drips');
+		await page.getByLabel('Hour meter (h)').fill('900');
+		await page.getByLabel('Scope of work').selectOption('full');
 		const start = Date.now();
-		await page.getByRole('button', { name: 'Receive and lay out the mat' }).click();
+		await page.getByRole('button', { name: 'Receive pump' }).click();
 		await page
 			.getByRole('button', { name: /^Sign off/ })
 			.first()

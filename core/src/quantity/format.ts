@@ -111,10 +111,10 @@ export function formatWithUncertainty(base: number, expanded: number, unit: Unit
 	return `${digits(fromBase(base, unit), decimals)} ± ${digits(spread, decimals)}\u00a0${unitLabel(unit)}`;
 }
 
-/** A probability as people say it: "12 %", "0.4 %", "< 0.1 %", "> 99.9 %". */
+/** A probability as people say it: "12 %", "0.4 %", "< 0.1 %", "> 99 %". */
 export function formatProbability(p: number): string {
 	const percent = p * 100;
 	if (percent < 0.1) return '<\u00a00.1\u00a0%';
-	if (percent > 99.9) return '>\u00a099.9\u00a0%';
-	return `${digits(percent, percent < 1 || percent > 99 ? 1 : 0)}\u00a0%`;
+	if (percent > 99) return '>\u00a099\u00a0%';
+	return `${digits(percent, percent < 1 ? 1 : 0)}\u00a0%`;
 }

@@ -198,7 +198,7 @@ describe('numbers for the screen', () => {
 	});
 	it('never call a probability certain', () => {
 		expect(formatProbability(0)).toBe('<\u00a00.1\u00a0%');
-		expect(formatProbability(1)).toBe('>\u00a099.9\u00a0%');
+		expect(formatProbability(1)).toBe('>\u00a099\u00a0%');
 		expect(formatProbability(0.124)).toBe('12\u00a0%');
 	});
 });

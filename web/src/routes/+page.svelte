@@ -1,8 +1,10 @@
 <!-- @component Floor: every job in the shop, where it stands, what is to be done first there, what recurs. -->
 <script lang="ts">
 	import Wide from '$lib/ui/Wide.svelte';
-	import { buildStepName } from '$lib/words/steps';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
+	import { nextStepOf, stages } from '$lib/floor/nextStep';
+	import StageBoard from '$lib/floor/StageBoard.svelte';
+	import Segments from '$lib/ui/Segments.svelte';
 	import LittleMat from '$lib/mat/LittleMat.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
@@ -15,41 +17,7 @@
 	let { data } = $props();
 
 	type Job = (typeof data.jobs)[number];
-	const partName = ({ name, cylinder }: NonNullable<Job['nextPart']>) => inSentence(placeName(name, cylinder));
-	/** Where a job stands, what is to be done first there, and where that is done. */
-	function stage({ id, parts, looked, decided, again, nextStep, nextPart, closing }: Job): {
-		readonly at: string;
-		readonly path: string;
-		readonly first: string;
-	} {
-		const to = (path: string) => `/jobs/${id}/${path}`;
-		if (nextStep !== null && looked === 0) return { at: 'Strip', path: to('strip'), first: `Sign off: ${nextStep}` };
-		if (nextPart)
-			return {
-				at: 'Inspect',
-				path: `${to('inspect')}?place=${nextPart.station}/${nextPart.cylinder}`,
-				first: `Inspect the ${partName(nextPart)} (${parts - looked} parts left)`
-			};
-		if (decided < parts) return { at: 'Decide', path: to('decide'), first: `Decide ${parts - decided} open parts` };
-		if (again > 0)
-			return { at: 'Inspect', path: to('inspect'), first: `Recheck ${again} ${again === 1 ? 'part' : 'parts'}` };
-		if (nextStep !== null) return { at: 'Strip', path: to('strip'), first: `Sign off: ${nextStep}` };
-		if (closing?.at === 'build' && closing.step)
-			return closing.in === 0
-				? { at: 'Order', path: to('order'), first: 'All parts decided. Order the replacements' }
-				: {
-						at: 'Build',
-						path: to('build'),
-						first: `${buildStepName(closing.step)} (${closing.in} of ${closing.of} pieces fitted)`
-					};
-		if (closing?.at === 'prove')
-			return {
-				at: 'Prove',
-				path: to('prove'),
-				first: closing.step?.text ?? 'Assembled. Complete the pump test'
-			};
-		return { at: 'Release', path: to('release'), first: 'Assembled and tested. Release the pump' };
-	}
+	let view = $state<'list' | 'stages'>('list');
 	const recurs = ({ pumpId, names }: Job): string => {
 		const one = data.recurring[pumpId];
 		if (!one) return '';
@@ -60,31 +28,54 @@
 		{
 			key: 'pump',
 			head: 'Pump',
-			of: ({ serial, tag, site }: Job) => [serial, tag, site].filter(Boolean).join(' '),
-			cell: pump
+			of: ({ serial, model, tag, site }: Job) => [serial, model, tag, site].filter(Boolean).join(' '),
+			cell: pump,
+			width: '13%'
 		},
-		{ key: 'complaint', head: 'Complaint', of: ({ complaint }: Job) => complaint },
 		{
 			key: 'work',
 			head: 'Work',
-			of: ({ scopeName, model }: Job) => `${scopeName}, ${model}`
+			of: ({ scopeName, complaint }: Job) => `${scopeName}, ${complaint}`,
+			cell: work,
+			width: '13%'
 		},
 		{
 			key: 'customer',
 			head: 'Customer',
-			of: ({ customer }: Job) => [customer.name, customer.orderNumber].filter(Boolean).join(', ')
+			of: ({ customer }: Job) => [customer.name, customer.orderNumber].filter(Boolean).join(', '),
+			cell: customer,
+			width: '11%'
 		},
 		{
 			key: 'promised',
 			head: 'Promised',
 			of: ({ customer }: Job) => customer.promisedOn ?? '',
-			cell: promised
+			cell: promised,
+			width: '10.5%'
 		},
-		{ key: 'since', head: 'Received', of: ({ receivedAt }: Job) => receivedAt, says: (job) => ago(job.receivedAt) },
-		{ key: 'at', head: 'Stage', of: (job: Job) => stage(job).at },
-		{ key: 'first', head: 'Next step', of: (job: Job) => stage(job).first, cell: first },
-		{ key: 'mat', head: 'Mat', of: ({ looked, parts }: Job) => looked / parts, says: () => '', cell: mat },
-		{ key: 'recurs', head: 'Recurring problems', of: recurs, cell: recurring }
+		{
+			key: 'since',
+			head: 'Received',
+			of: ({ receivedAt }: Job) => receivedAt,
+			says: (job) => ago(job.receivedAt),
+			width: '8.5%'
+		},
+		{
+			key: 'next',
+			head: 'Next step',
+			of: (job: Job) => `${stages.indexOf(nextStepOf(job).at)} ${nextStepOf(job).at} ${nextStepOf(job).first}`,
+			cell: first,
+			width: '18%'
+		},
+		{
+			key: 'mat',
+			head: 'Parts',
+			of: ({ looked, parts }: Job) => looked / parts,
+			says: () => '',
+			cell: mat,
+			width: '17%'
+		},
+		{ key: 'recurs', head: 'Recurring problems', of: recurs, cell: recurring, width: '9%' }
 	]);
 	const empty = $derived(data.jobs.length === 0 && data.released.length === 0);
 	const begin = $derived([
@@ -95,33 +86,60 @@
 </script>
 
 {#snippet pump(job: Job)}
-	<a class="row pump" href={stage(job).path}
-		>{job.serial}<span class="soft">{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}</span></a
+	<a class="row pump" href={nextStepOf(job).path}
+		><b>{job.serial}</b><span class="soft cut">{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span></a
+	>
+{/snippet}
+{#snippet work({ scopeName, complaint }: Job)}
+	<span class="two"
+		><span class="cut">{scopeName}</span><span class="soft cut" title={complaint}>{complaint}</span></span
+	>
+{/snippet}
+{#snippet customer({ customer: { name, orderNumber } }: Job)}
+	<span class="two"
+		><span class="cut" title={name}>{name ?? ''}</span><span class="soft cut">{orderNumber ?? ''}</span></span
 	>
 {/snippet}
 {#snippet promised({ customer: { promisedOn } }: Job)}
-	{#if promisedOn}{@const due = dueWords(promisedOn)}<span class:due={due.due}>{day(promisedOn)}</span>{#if due.due}<br
-			/><span class="due">{due.says}</span>{/if}{/if}
+	{#if promisedOn}{@const due = dueWords(promisedOn)}<span class="two" class:due={due.due}
+			><span>{day(promisedOn)}</span>{#if due.due}<span>{due.says}</span>{/if}</span
+		>{/if}
 {/snippet}
-{#snippet first(job: Job)}<span class="first">{stage(job).first}</span>{/snippet}
-{#snippet mat(job: Job)}<LittleMat mat={job.mat} />{/snippet}
+{#snippet first(job: Job)}
+	{@const next = nextStepOf(job)}
+	<span class="clamp" title={next.first}><b>{next.at}</b> · {next.first}</span>
+{/snippet}
+{#snippet mat(job: Job)}<span class="mat"><LittleMat mat={job.mat} /></span>{/snippet}
 {#snippet recurring(job: Job)}
 	{#each data.cases.filter(({ pumpId }) => pumpId === job.pumpId) as one (one.id)}
 		<a class="row" href="/trace/cases/{one.id}"
-			>Case: {inSentence(placeName(job.names[one.station] ?? one.station, one.cylinder))}, {inSentence(
-				one.causeName
-			)}?</a
+			><span class="clamp"
+				>Case: {inSentence(placeName(job.names[one.station] ?? one.station, one.cylinder))}, {inSentence(
+					one.causeName
+				)}?</span
+			></a
 		>
-		{#if one.check}<a class="row" href={inspectAddress(job.id, one.check)}>First: {inSentence(one.check.name)}</a>{/if}
+		{#if one.check}<a class="row" href={inspectAddress(job.id, one.check)}
+				><span class="clamp">First: {inSentence(one.check.name)}</span></a
+			>{/if}
 	{/each}
-	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}">{recurs(job)}</a>{:else}<span class="soft"
-			>no recurring problem</span
-		>{/if}
+	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}"><span class="clamp">{recurs(job)}</span></a
+		>{:else}<span class="soft">none</span>{/if}
 {/snippet}
 
 <svelte:head><title>Floor · Exetasis</title></svelte:head>
 <div class="head">
 	<h1>Floor</h1>
+	{#if !empty}<Segments
+			label="View"
+			options={[
+				['list', 'List'],
+				['stages', 'By stage']
+			]}
+			value={view}
+			onchoose={(chosen) => (view = chosen)}
+		/>{/if}
+	<span class="space"></span>
 	{#if data.mayWork && !empty}<a class="btn main" href="/receive">Receive pump</a>{/if}
 </div>
 {#if empty}
@@ -140,6 +158,8 @@
 			{/each}
 		</ol>
 	{/if}
+{:else if view === 'stages'}
+	<StageBoard jobs={data.jobs} />
 {:else}
 	<DataTable
 		label="Jobs in the shop"
@@ -170,29 +190,58 @@
 <style>
 	.head {
 		display: flex;
-		justify-content: space-between;
+		flex-wrap: wrap;
+		gap: 4px 1rem;
 		align-items: center;
 		margin-bottom: 8px;
+	}
+	.space {
+		flex: 1;
 	}
 	.due {
 		font-weight: 650;
 		color: var(--doubt);
 		white-space: nowrap;
 	}
-	.first {
-		display: block;
-		max-width: 22rem;
-		line-height: 1.25;
+	/* Two lines a job, so that a screen shows ten of them. */
+	.two {
+		display: grid;
+		min-width: 0;
+		line-height: 1.3;
 	}
 	a.row.pump.pump {
-		flex-direction: column;
-		align-items: flex-start;
-		justify-content: center;
-		line-height: 1.25;
-	}
-	.pump .soft {
-		font-size: 0.85rem;
+		display: grid;
+		align-content: center;
+		justify-content: stretch;
+		min-width: 0;
 		text-decoration: none;
+	}
+	.pump b {
+		text-decoration: underline;
+	}
+	.head :global(.segment) {
+		white-space: nowrap;
+	}
+	.cut {
+		overflow: hidden;
+		white-space: nowrap;
+		text-overflow: ellipsis;
+	}
+	.clamp {
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: 2;
+		line-clamp: 2;
+		overflow: hidden;
+		line-height: 1.3;
+	}
+	.mat {
+		display: block;
+		overflow: hidden;
+	}
+	.two .soft,
+	.pump .soft {
+		font-size: 0.875rem;
 	}
 	.begin {
 		display: grid;

@@ -56,7 +56,7 @@
 	{/if}
 	{#if standing}
 		<p class="standing">
-			<b>{verdictName[standing.payload.verdict]}</b> stands: {bench.bench.people[standing.by] ?? 'unknown'}, {shortTime(
+			Decided: <b>{verdictName[standing.payload.verdict]}</b>, {bench.bench.people[standing.by] ?? 'unknown'}, {shortTime(
 				standing.at
 			)}{standing.payload.why ? ` — “${standing.payload.why}”` : ''}{part.record.decisions.length > 1
 				? `; ${part.record.decisions.length - 1} before it`

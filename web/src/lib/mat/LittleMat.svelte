@@ -32,11 +32,16 @@
 	);
 </script>
 
-<svg viewBox="0 0 {width} {height}" style="width: {width}px; height: {height}px" role="img" aria-label={words}>
+<svg viewBox="0 0 {width} {height}" style="max-width: {width}px" role="img" aria-label={words}>
 	{#each states as state (state)}<path class={state} d={pathOf(state)} />{/each}
 </svg>
 
 <style>
+	svg {
+		display: block;
+		width: 100%;
+		max-height: 44px;
+	}
 	.open {
 		fill: var(--ink-soft);
 		opacity: 0.6;

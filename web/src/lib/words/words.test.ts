@@ -66,7 +66,7 @@ describe('reasonSentence', () => {
 		],
 		[
 			{ code: 'mixedUp', likeliest: 'Discharge valve spring', odds: 0.998 },
-			'Its sizes match the discharge valve spring (99.8 % probability). It does not belong here.'
+			'Its sizes match the discharge valve spring (> 99 % probability). It does not belong here.'
 		],
 		[
 			{ code: 'otherRisk', probability: 0.031, low: 0.01, high: 0.08, interval: 2000, events: 1, lives: 42, worth: 2 },
@@ -83,7 +83,7 @@ describe('reasonSentence', () => {
 	])('%j', (reason, sentence) => expect(say(reason)).toBe(sentence));
 	it('speaks in the reader’s units', () =>
 		expect(say({ code: 'beyondLimit', ...size, value: 17.93, probability: 0.999 }, inches)).toBe(
-			'Diameter 0.7059 in ± 0.0001 in is beyond the discard limit 0.7067 in (99.9 % probability).'
+			'Diameter 0.7059 in ± 0.0001 in is beyond the discard limit 0.7067 in (> 99 % probability).'
 		));
 	it('calls a stretched spring what it is', () => {
 		const reason: Reason = { code: 'longerThanNew', characteristic: 'freeLength', value: 22.6, nominal: 22, U: 0.05 };

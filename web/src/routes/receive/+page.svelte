@@ -61,12 +61,12 @@
 <form method="post" use:enhance>
 	<Fields>
 		<fieldset class="sheet">
-			<legend>Pump</legend>
+			<legend><span class="step">1</span> Pump</legend>
 			<input type="hidden" name="pump" value={$form.pump} />
 			<input type="hidden" name="pumpLine" value={$form.pumpLine} />
 			<div>
 				<PumpChoice
-					label="Pump"
+					label="Known pump"
 					first={$form.pumpLine}
 					wrong={$errors.pump !== undefined}
 					onchoose={(one) => {
@@ -134,7 +134,7 @@
 			{/if}
 		</fieldset>
 		<fieldset class="sheet">
-			<legend>Complaint and scope</legend>
+			<legend><span class="step">2</span> Complaint and scope</legend>
 			<input type="hidden" name="complaints" value={$form.complaints} />
 			<div class="reasons" role="group" aria-label="Complaint">
 				{#each complaints as complaint (complaint)}
@@ -175,7 +175,7 @@
 			{#if evidence}
 				<Field
 					name="evidence"
-					label="Evidence for opening the drive end"
+					label="Evidence for this scope"
 					bind:value={$form.evidence}
 					errors={$errors.evidence}
 					options={[['', 'Choose'], ...evidence.map((one) => [one, one] as const)]}
@@ -194,8 +194,8 @@
 			{/if}
 		</fieldset>
 		<div class="column">
-			<fieldset class="sheet">
-				<legend>Customer</legend>
+			<fieldset class="sheet two">
+				<legend><span class="step">3</span> Customer</legend>
 				<CustomerFields
 					bind:customer={$form.customer}
 					bind:orderNumber={$form.orderNumber}
@@ -203,7 +203,7 @@
 					errors={$errors}
 				/>
 			</fieldset>
-			<fieldset class="sheet">
+			<fieldset class="sheet two">
 				<legend>Duty <span class="soft">(if known)</span></legend>
 				<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
 				<Field
@@ -315,20 +315,51 @@
 	.reasons {
 		display: grid;
 		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 0 8px;
+		gap: 6px;
 	}
 	.reason {
 		display: flex;
 		align-items: center;
 		gap: 8px;
-		min-height: 36px;
-		font-size: 0.88rem;
+		min-height: 44px;
+		padding: 0 10px;
+		border: 1px solid var(--rule);
+		border-radius: 3px;
+		font-size: 0.9rem;
 		line-height: 1.15;
 		cursor: pointer;
 	}
+	.reason:has(:checked) {
+		border-color: var(--mark);
+		background: color-mix(in oklab, var(--mark) 12%, transparent);
+		font-weight: 600;
+	}
+	.step {
+		display: inline-grid;
+		place-items: center;
+		width: 1.6em;
+		height: 1.6em;
+		margin-right: 0.2em;
+		border-radius: 50%;
+		background: var(--mark);
+		color: var(--paper);
+		font-size: 0.9em;
+	}
+	.two {
+		grid-template-columns: repeat(2, minmax(0, 1fr));
+		align-items: start;
+	}
+	.two legend {
+		grid-column: 1 / -1;
+	}
 	.last {
 		grid-column: 1 / -1;
-		justify-self: end;
+		position: sticky;
+		bottom: 0;
+		display: grid;
+		justify-items: end;
+		padding: 8px 0;
+		background: linear-gradient(transparent, var(--paper) 30%);
 	}
 	legend {
 		font-weight: 650;

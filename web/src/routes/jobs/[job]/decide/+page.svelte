@@ -1,8 +1,8 @@
 <!-- @component Decide: the whole set in one table, odds and costs at the next service, what each school says, how far it can go. -->
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { INTERVALS, schools, valveRules, type DecidedPart } from '@exetasis/core/decide';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import { INTERVALS, schools, valveRules } from '@exetasis/core/decide';
+	import { formatNumber } from '$lib/ui/numbers';
 	import { Slider } from '@skeletonlabs/skeleton-svelte';
 	import { allSteps, consequences } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
@@ -11,6 +11,7 @@
 	import SetTable from '$lib/decide/SetTable.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
 	import Working from '$lib/ui/Working.svelte';
+	import Proposal from '$lib/decide/Proposal.svelte';
 	import UnitQuestion from '$lib/decide/UnitQuestion.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import { schoolName, valvesName } from '$lib/words/schools';
@@ -36,23 +37,6 @@
 	const inQuestion = $derived(
 		consequences(allSteps(bench.bench.sheet, job), bench.log.answers).filter(({ means }) => 'unit' in means)
 	);
-	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
-	const says = (part: DecidedPart) => part.says[set.school];
-	const clear = $derived(
-		(set.decision?.parts ?? []).filter(
-			(part) => !part.decided && partOf.get(part.id)?.looked && (says(part) === 'reuse' || says(part) === 'replace')
-		)
-	);
-	const cost = $derived(set.decision?.cost[set.school]);
-
-	function acceptClear() {
-		bench.record(
-			...clear.map((part) => {
-				const verdict = says(part) as 'reuse' | 'replace';
-				return { kind: 'decision' as const, part: part.id, payload: { verdict, proposed: verdict } };
-			})
-		);
-	}
 </script>
 
 <svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
@@ -62,6 +46,7 @@
 		<button type="button" class="btn" onclick={() => set.restart()}>Try again</button>
 	</div>{/if}
 {#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} answers={inQuestion} />{/if}
+<Proposal {bench} {set} {currency} {locked} />
 <div class="top">
 	<section class="sheet" aria-label="Interval and policy">
 		<div class="far">
@@ -102,25 +87,7 @@
 				value={set.valves}
 				onchoose={(rule) => (set.valves = rule)}
 			/>
-			<button type="button" class="btn main accept" disabled={locked || clear.length === 0} onclick={acceptClear}
-				>Accept {clear.length} verdicts (“{schoolName[set.school]}”)</button
-			>
 		</div>
-		{#if cost}
-			<p class="cost">
-				<b class="figures">{formatNumber(cost.parts)} {currency}</b> of parts now,
-				<b class="figures">{formatProbability(cost.pAnyFailure)}</b>
-				chance of an unplanned stop within
-				<span class="figures">{formatNumber(set.hours)} h</span>,
-				<b class="figures">{formatProbability(cost.pAnyBeyond)}</b>
-				chance that a part is then beyond its limit or damaged (expected cost {formatNumber(
-					cost.opening + cost.collateral
-				)}
-				{currency}). An unplanned stop costs
-				{formatNumber(bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost)}
-				{currency}.
-			</p>
-		{:else if !set.problem}<Working what="Calculating the set …" />{/if}
 	</section>
 	<section class="sheet" aria-label="Most economical interval">
 		{#if set.interval}
@@ -169,7 +136,7 @@
 		gap: 6px;
 		align-content: start;
 		/* Nothing below moves when the figures come. */
-		min-height: 232px;
+		min-height: 168px;
 	}
 	.far {
 		line-height: 1.2;
@@ -177,9 +144,6 @@
 	.cost {
 		font-size: 0.85rem;
 		line-height: 1.3;
-	}
-	.accept {
-		margin-left: auto;
 	}
 	.schools {
 		display: grid;

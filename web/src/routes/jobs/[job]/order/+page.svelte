@@ -32,6 +32,8 @@
 			(offer) => (bought[offer.number] ?? 0) > 0 || offer.holds.some(({ station }) => isNeeded(station))
 		)
 	);
+	const chosenLines = $derived(lines.filter(({ number }) => (bought[number] ?? 0) > 0));
+	const otherLines = $derived(lines.filter(({ number }) => (bought[number] ?? 0) === 0));
 	const kitOf = (number: string) => sheet.kits.find((kit) => kit.number === number);
 	const inNoKit = $derived(
 		problem.needs.filter(({ station }) => !sheet.kits.some(({ holds }) => holds.some((one) => one.station === station)))
@@ -86,6 +88,59 @@
 	});
 </script>
 
+{#snippet offersTable(label: string, offers: typeof lines)}
+	<Wide {label}>
+		<table class="table" aria-label={label}>
+			<thead
+				><tr
+					><th>Number</th><th>Contents</th><th class="number">Price</th><th class="number">Days</th><th>Quantity</th><th
+						class="number">Total</th
+					></tr
+				></thead
+			>
+			<tbody>
+				{#each offers as offer (offer.number)}
+					{@const kit = kitOf(offer.number)}
+					{@const count = bought[offer.number] ?? 0}
+					<tr class:off={count === 0}>
+						<td
+							><b>{offer.number}</b>{#if kit}<br /><span class="soft">{kit.name}</span>{/if}</td
+						>
+						<td>
+							<span class="holds">
+								{#each offer.holds as { station, pieces } (station)}
+									{@const held = stationOf(station)}
+									<span class:soft={!isNeeded(station)} title={held.name}
+										><Glyph type={held.type} face={held.face} size={28} />{pieces}
+										{kit ? held.short : held.name}</span
+									>
+								{/each}
+							</span>
+						</td>
+						<td class="number">{formatNumber(offer.price, 2)}</td>
+						<td class="number">{offer.days ?? '?'}</td>
+						<td>
+							<span class="count" role="group" aria-label="Quantity of {offer.number}">
+								<button
+									type="button"
+									class="btn"
+									disabled={locked || count === 0}
+									onclick={() => set(offer.number, count - 1)}>−<span class="sr-only"> one fewer</span></button
+								>
+								<b class="figures">{count}</b>
+								<button type="button" class="btn" disabled={locked} onclick={() => set(offer.number, count + 1)}
+									>+<span class="sr-only"> one more</span></button
+								>
+							</span>
+						</td>
+						<td class="number">{formatNumber(count * offer.price, 2)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</Wide>
+{/snippet}
+
 <svelte:head><title>Order {job.serial} · Exetasis</title></svelte:head>
 <div class="head">
 	<h1>Order</h1>
@@ -96,8 +151,7 @@
 					>({formatNumber(cover.price - least, 2)} more than the cheapest)</span
 				>{/if}
 			for {pieces}
-			{pieces === 1 ? 'piece' : 'pieces'} of {problem.needs.length}
-			{problem.needs.length === 1 ? 'kind' : 'kinds'}{cover.fromStock.length > 0
+			{pieces === 1 ? 'part' : 'parts'}{cover.fromStock.length > 0
 				? `, ${names(cover.fromStock)} from stock`
 				: ''}{cover.buy.length > 0
 				? `. Expected ${days(cover.days)}${unsaid ? ' (delivery time unknown for some items)' : ''}`
@@ -141,56 +195,13 @@
 
 {#if problem.needs.length > 0}
 	<h2>To buy</h2>
-	<Wide label="To buy">
-		<table class="table" aria-label="To buy">
-			<thead
-				><tr
-					><th>Number</th><th>Contents</th><th class="number">Price</th><th class="number">Days</th><th>Quantity</th><th
-						class="number">Total</th
-					></tr
-				></thead
-			>
-			<tbody>
-				{#each lines as offer (offer.number)}
-					{@const kit = kitOf(offer.number)}
-					{@const count = bought[offer.number] ?? 0}
-					<tr class:off={count === 0}>
-						<td
-							><b>{offer.number}</b>{#if kit}<br /><span class="soft">{kit.name}</span>{/if}</td
-						>
-						<td>
-							<span class="holds">
-								{#each offer.holds as { station, pieces } (station)}
-									{@const held = stationOf(station)}
-									<span class:soft={!isNeeded(station)} title={held.name}
-										><Glyph type={held.type} face={held.face} size={28} />{pieces}
-										{kit ? held.short : held.name}</span
-									>
-								{/each}
-							</span>
-						</td>
-						<td class="number">{formatNumber(offer.price, 2)}</td>
-						<td class="number">{offer.days ?? '?'}</td>
-						<td>
-							<span class="count" role="group" aria-label="Quantity of {offer.number}">
-								<button
-									type="button"
-									class="btn"
-									disabled={locked || count === 0}
-									onclick={() => set(offer.number, count - 1)}>−<span class="sr-only"> one fewer</span></button
-								>
-								<b class="figures">{count}</b>
-								<button type="button" class="btn" disabled={locked} onclick={() => set(offer.number, count + 1)}
-									>+<span class="sr-only"> one more</span></button
-								>
-							</span>
-						</td>
-						<td class="number">{formatNumber(count * offer.price, 2)}</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</Wide>
+	{@render offersTable('To buy', chosenLines)}
+	{#if otherLines.length > 0}
+		<details>
+			<summary class="row">Other kits and parts ({otherLines.length})</summary>
+			{@render offersTable('Other kits and parts', otherLines)}
+		</details>
+	{/if}
 	{#each elsewhere as [assembly, pieces] (assembly)}<p>
 			Not for this job: {names(pieces)}, meant for the {inSentence(assembly)}, which it does not open.
 		</p>{/each}

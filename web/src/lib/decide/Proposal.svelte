@@ -1,0 +1,105 @@
+<!-- @component What the policy proposes for the whole pump: how many parts, at what cost, with what risk, and where the risk is. -->
+<script lang="ts">
+	import type { DecidedPart } from '@exetasis/core/decide';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import { formatNumber, formatProbability } from '$lib/ui/numbers';
+	import Working from '$lib/ui/Working.svelte';
+	import { inSentence, placeName } from '$lib/words/place';
+	import { schoolName } from '$lib/words/schools';
+	import type { DecisionState } from './decision.svelte';
+
+	interface Props {
+		bench: BenchState;
+		set: DecisionState;
+		currency: string;
+		locked: boolean;
+	}
+	let { bench, set, currency, locked }: Props = $props();
+	const MOST_NAMED = 3;
+
+	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
+	const parts = $derived(set.decision?.parts ?? []);
+	const verdictOf = (part: DecidedPart) => part.decided ?? part.says[set.school];
+	const count = (verdict: string) => parts.filter((part) => verdictOf(part) === verdict).length;
+	const clear = $derived(
+		parts.filter((part) => {
+			const says = part.says[set.school];
+			return !part.decided && partOf.get(part.id)?.looked && (says === 'reuse' || says === 'replace');
+		})
+	);
+	const cost = $derived(set.decision?.cost[set.school]);
+	const stopOf = (part: DecidedPart) => (verdictOf(part) === 'replace' ? part.fresh : part.reused).stop;
+	const riskiest = $derived([...parts].sort((a, b) => stopOf(b) - stopOf(a)).slice(0, MOST_NAMED));
+	const counts = $derived(
+		[
+			`Replace ${count('replace')}, reuse ${count('reuse')}`,
+			count('open') > 0 ? `${count('open')} to inspect first` : '',
+			count('lookAgain') > 0 ? `${count('lookAgain')} to recheck` : ''
+		]
+			.filter(Boolean)
+			.join(', ')
+	);
+
+	function accept() {
+		bench.record(
+			...clear.map((part) => {
+				const verdict = part.says[set.school] as 'reuse' | 'replace';
+				return { kind: 'decision' as const, part: part.id, payload: { verdict, proposed: verdict } };
+			})
+		);
+	}
+</script>
+
+<section class="sheet" aria-label="Proposal">
+	{#if cost}
+		<div>
+			<p class="first">
+				{counts}: <b class="figures">{formatNumber(cost.parts)} {currency}</b> now,
+				<b class="figures">{formatProbability(cost.pAnyFailure)}</b> chance of an unplanned stop within
+				<span class="figures">{formatNumber(set.hours)} h</span>.
+			</p>
+			<p class="soft">
+				Most of the risk: {#each riskiest as part, i (part.id)}{@const { cell, station } = partOf.get(part.id)!}{i === 0
+						? ''
+						: ', '}<a href="/jobs/{bench.bench.job.id}/inspect?place={cell.station}/{cell.cylinder}"
+						>{inSentence(placeName(station.name, cell.cylinder))}</a
+					>
+					({formatProbability(stopOf(part))}){/each}. {formatProbability(cost.pAnyBeyond)} chance that a part is then beyond
+				its limit or damaged (expected cost {formatNumber(cost.opening + cost.collateral)}
+				{currency}). An unplanned stop costs {formatNumber(
+					bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost
+				)}
+				{currency}.
+			</p>
+		</div>
+	{:else if !set.problem}<Working what="Calculating the set …" />{/if}
+	<button type="button" class="btn main" disabled={locked || clear.length === 0} onclick={accept}
+		>Accept {clear.length} verdicts (“{schoolName[set.school]}”)</button
+	>
+</section>
+
+<style>
+	section {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: 6px 1rem;
+		align-items: center;
+		padding: 8px 10px;
+		margin-bottom: 8px;
+		/* Nothing below moves when the figures come. */
+		min-height: 96px;
+	}
+	.first {
+		font-size: 1.15rem;
+		line-height: 1.35;
+	}
+	.soft {
+		font-size: 0.875rem;
+		line-height: 1.35;
+	}
+	@media (max-width: 700px) {
+		section {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

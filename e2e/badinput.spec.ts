@@ -13,7 +13,7 @@ test('a reading that cannot be is answered beside its field, and stays as it was
 		['seventeen', 'is not a number'],
 		['17.9x8', 'is not a number'],
 		['17.98 bar', 'is the wrong kind of unit'],
-		['17.98 furlongs', 'is not a unit'],
+		['17.98 furlongs', 'is not a known unit'],
 		['3', 'is not plausible for a part of 18.000'],
 		['3000', 'Check the gauge and the unit'],
 		['3 m', '3\u202f000.000'],

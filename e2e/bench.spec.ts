@@ -72,13 +72,13 @@ test('acts for many are one undo; a part is found by the name that others use', 
 	await page.getByRole('combobox', { name: 'Name of the part' }).fill('poppet 2');
 	await page.getByRole('option', { name: /^Discharge valve, cylinder 2/ }).click();
 	await expect(title(page)).toHaveText('Discharge valve, cylinder 2');
-	await page.getByRole('button', { name: 'Many' }).click();
+	await page.getByRole('button', { name: 'Several parts' }).click();
 	await page.getByRole('button', { name: /^Clean: all other parts of cylinder 2/ }).click();
 	const left = page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /; not inspected/ });
 	await expect(left).toHaveCount(11);
 	await page.getByRole('button', { name: 'Undo 6 entries' }).click();
 	await expect(left).toHaveCount(17);
-	await page.getByRole('button', { name: 'Many' }).click();
+	await page.getByRole('button', { name: 'Several parts' }).click();
 	await page.getByRole('button', { name: /^Replace: every/ }).click();
 	await expect(page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /decided: Replace/ })).toHaveCount(
 		6
@@ -99,7 +99,7 @@ test('an assembly that is turned over turns its drawings and its words', async (
 	await expect(page.getByText('down as the manifold lies now')).toBeVisible();
 	const before = await drawing.screenshot();
 	const turnOver = async () => {
-		await page.getByRole('button', { name: 'Many' }).click();
+		await page.getByRole('button', { name: 'Several parts' }).click();
 		await page.getByRole('button', { name: /^Turn over: manifold/ }).click();
 		await page.getByRole('button', { name: 'Close' }).click();
 	};

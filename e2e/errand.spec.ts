@@ -91,7 +91,7 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 	await expect(page.getByRole('alert')).toHaveCount(0);
 	await expect(page.getByText('All saved')).toBeVisible();
 	// It goes only once it is together and proved, and only a lead could say otherwise.
-	await expect(page.getByRole('heading', { name: 'Assembly or test not complete' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Open points' })).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Release pump' })).toBeDisabled();
 	await expect(page.getByLabel('Reason for releasing it incomplete')).toHaveCount(0);
 	await putTogether(page);

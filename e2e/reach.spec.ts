@@ -34,7 +34,7 @@ test('everything that is pressed at the bench is at least 44 pixels each way', a
 	await page.getByRole('button', { name: 'Decide: Ceramic plunger, 1' }).click();
 	expect(await tooSmall(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Release', exact: true }).click();
-	await expect(page.getByRole('heading', { name: 'Open parts' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Open points' })).toBeVisible();
 	expect(await tooSmall(page)).toEqual([]);
 });
 

@@ -48,7 +48,7 @@
 	h2 {
 		font-size: 1rem;
 		padding-bottom: 4px;
-		border-bottom: 2px solid var(--rule);
+		border-bottom: 2px solid var(--line);
 	}
 	.card {
 		display: grid;

@@ -45,7 +45,7 @@
 	const facts = $derived([
 		...(found === 'unsaid' || found === 'right' ? [] : [`found: ${foundWords(part.record, sheet)}`]),
 		cell.hours === null ? 'age unknown' : `age ${formatNumber(cell.hours)} h`,
-		...(cell.kept ? [`kept ${cell.kept === 1 ? 'once' : `${cell.kept} times`} before`] : []),
+		...(cell.kept ? [`reused ${cell.kept === 1 ? 'once' : `${cell.kept} times`}`] : []),
 		...(cell.earlierLives > 0 ? [`${cell.earlierLives} earlier parts here`] : []),
 		...(station.pieces > 1 ? [`${station.pieces} pieces`] : []),
 		...(station.design.leastHeight === undefined

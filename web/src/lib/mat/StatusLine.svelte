@@ -39,7 +39,7 @@
 		><Search size={17} /> Find</button
 	>
 	<button type="button" class="btn" disabled={locked} aria-haspopup="dialog" onclick={() => onshow('many')}
-		><Layers size={17} /> Many</button
+		><Layers size={17} /> Several parts</button
 	>
 	<button
 		type="button"
@@ -48,7 +48,9 @@
 		title="Layer of the mat"
 		onclick={() => void layers.next()}
 		><Layers2 size={17} />
-		{layerName[layers.shown]}{layers.failed && layers.shown === 'history' ? ': no connection' : ''}</button
+		Layer: {layerName[layers.shown].toLowerCase()}{layers.failed && layers.shown === 'history'
+			? ': no connection'
+			: ''}</button
 	>
 	<button type="button" class="btn wide" aria-pressed={named} onclick={() => (named = !named)}>Names</button>
 	<button type="button" class="btn wide" aria-haspopup="dialog" onclick={() => onshow('keys')}

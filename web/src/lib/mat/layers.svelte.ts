@@ -24,7 +24,12 @@ export class MatLayers {
 
 	async next(): Promise<void> {
 		this.shown = layers[(layers.indexOf(this.shown) + 1) % layers.length];
-		if (this.shown !== 'history' || this.history) return;
+		if (this.shown === 'history') await this.fetch();
+	}
+
+	/** Asks for the history, once. */
+	async fetch(): Promise<void> {
+		if (this.history) return;
 		this.history = await fetchHistory(this.#job);
 		this.failed = this.history === undefined;
 	}

@@ -323,7 +323,7 @@
 		gap: 8px;
 		min-height: 44px;
 		padding: 0 10px;
-		border: 1px solid var(--rule);
+		border: 1px solid var(--line);
 		border-radius: 3px;
 		font-size: 0.9rem;
 		line-height: 1.15;

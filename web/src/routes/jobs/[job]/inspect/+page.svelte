@@ -44,6 +44,8 @@
 	let overlays = $state<Overlays>();
 
 	const layers = $derived(new MatLayers(bench.bench.job.id));
+	// The page stands first; what earlier rebuilds found comes after it.
+	$effect(() => void layers.fetch());
 	let named = $state(false);
 	const narrow = new MediaQuery('max-width: 1000px');
 	/** In a narrow window one panel stands at a time. */
@@ -250,7 +252,14 @@
 			/>
 			<button type="button" class="btn back" onclick={() => showPanel('look')}>Back to Look</button>
 		{:else}
-			<LookPanel {bench} {part} {locked} onclean={clean} oncleannext={unmeasured ? undefined : cleanNext} />
+			<LookPanel
+				{bench}
+				{part}
+				{locked}
+				onclean={clean}
+				oncleannext={unmeasured ? undefined : cleanNext}
+				earlier={layers.history?.get(selected) ?? (layers.history ? [] : undefined)}
+			/>
 		{/if}
 	</div>
 	<div class="panel sheet" class:shown={panel === 'measure'}>

@@ -18,6 +18,7 @@
 	import { keptForm } from '$lib/forms/kept';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import Told from '$lib/release/Told.svelte';
+	import OpenPoints from '$lib/release/OpenPoints.svelte';
 	import NotProved from '$lib/release/NotProved.svelte';
 	import Download from '$lib/ui/Download.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -26,7 +27,6 @@
 	import { benchInUse, type BenchPart } from '$lib/log/bench.svelte';
 	import Photos from '$lib/log/Photos.svelte';
 	import FittedSizes from '$lib/release/FittedSizes.svelte';
-	import { placeKey } from '@exetasis/core/mat';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { LATE_HEAD, LATE_WHY, lateWords } from '$lib/words/late';
@@ -58,10 +58,8 @@
 		)
 	);
 	const left = $derived({
-		steps: [
-			...bench.build.steps.filter(({ key }) => !bench.built.has(key)).map(buildStepName),
-			...proveSteps(bench.bench.sheet, job).flatMap(({ key, text }) => (bench.log.steps.has(key) ? [] : [text]))
-		],
+		build: bench.build.steps.filter(({ key }) => !bench.built.has(key)).map(buildStepName),
+		prove: proveSteps(bench.bench.sheet, job).flatMap(({ key, text }) => (bench.log.steps.has(key) ? [] : [text])),
 		tests: [
 			...lostFragments(bench.piecesOut),
 			...heldByAnswers(allSteps(bench.bench.sheet, job), bench.log.answers),
@@ -69,7 +67,7 @@
 		]
 	});
 	const despite = $derived(doneDespite(bench.build, allSteps(bench.bench.sheet, job), bench.log.steps));
-	const finished = $derived(left.steps.length + left.tests.length === 0);
+	const finished = $derived(left.build.length + left.prove.length + left.tests.length === 0);
 	const locks = $derived(locksInForce(allSteps(bench.bench.sheet, job), bench.log.steps));
 	const waiting = $derived((bench.outbox?.ofJob(job.id).length ?? 0) > 0);
 
@@ -165,23 +163,9 @@
 	<h2>Released before assembly and test were complete</h2>
 	<p>“{bench.bench.unbuilt.why}”</p>
 	<NotProved jobId={job.id} left={bench.bench.unbuilt} />
-{:else if !job.releasedAt && open.length === 0 && !finished}
-	<h2>Assembly or test not complete</h2>
+{:else if !job.releasedAt && (open.length > 0 || !finished)}
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
-	<NotProved jobId={job.id} {left} />
-{/if}
-{#if open.length > 0 && !job.releasedAt}
-	<h2>Open parts</h2>
-	<p class="soft">Inspect and decide every part before release. Do not assume that the others are like the first.</p>
-	<ul class="open-list">
-		{#each open as part (part.cell.part)}<li>
-				<a href="/jobs/{job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">{place(part)}</a>: {part.looked
-					? decisionOf(part)
-						? verdictName.lookAgain.toLowerCase()
-						: 'not decided'
-					: 'not inspected'}
-			</li>{/each}
-	</ul>
+	<OpenPoints jobId={job.id} {open} buildSteps={left.build} proveSteps={left.prove} tests={left.tests} />
 {/if}
 <Told form={data.told} locked={!data.mayWork || (job.releasedAt !== null && !data.mayManage)} />
 <h2 class="mt-4">Replaced</h2>
@@ -299,12 +283,6 @@
 		margin: 4px 0 12px;
 		padding-left: 1.1rem;
 		list-style: square;
-	}
-	.open-list a {
-		display: inline-flex;
-		align-items: center;
-		min-height: 44px;
-		min-width: 44px;
 	}
 	td.part {
 		display: flex;

@@ -1,0 +1,111 @@
+<!-- @component What is still open before the release, by stage, each with the one act that goes on with it. -->
+<script lang="ts">
+	import { placeKey } from '@exetasis/core/mat';
+	import { standingDecision, type Unproved } from '@exetasis/core/record';
+	import type { BenchPart } from '$lib/log/bench.svelte';
+	import { placeName } from '$lib/words/place';
+	import { unprovedWords } from '$lib/words/proof';
+	import { partsCount } from '$lib/words/report';
+
+	interface Props {
+		jobId: string;
+		/** Parts without a decision to reuse or replace. */
+		open: readonly BenchPart[];
+		buildSteps: readonly string[];
+		proveSteps: readonly string[];
+		tests: readonly Unproved[];
+	}
+	let { jobId, open, buildSteps, proveSteps, tests }: Props = $props();
+
+	const placeOf = ({ station, cell }: BenchPart) => placeName(station.name, cell.cylinder);
+	const unseen = $derived(open.filter(({ looked }) => !looked));
+	const recheck = $derived(open.filter((part) => part.looked && standingDecision(part.record)));
+	const undecided = $derived(open.filter((part) => part.looked && !standingDecision(part.record)));
+	const inspect = ([first]: readonly BenchPart[]) =>
+		first ? `/jobs/${jobId}/inspect?place=${placeKey(first.cell.station, first.cell.cylinder)}` : '';
+	const points = $derived(
+		[
+			{
+				stage: 'Inspect',
+				what: `${partsCount(unseen.length)} not inspected`,
+				all: unseen.map(placeOf),
+				act: 'Continue inspecting',
+				to: inspect(unseen)
+			},
+			{
+				stage: 'Inspect',
+				what: `${partsCount(recheck.length)} to recheck`,
+				all: recheck.map(placeOf),
+				act: 'Recheck parts',
+				to: inspect(recheck)
+			},
+			{
+				stage: 'Decide',
+				what: `${partsCount(undecided.length)} not decided`,
+				all: undecided.map(placeOf),
+				act: 'Decide parts',
+				to: `/jobs/${jobId}/decide`
+			},
+			{
+				stage: 'Build',
+				what: `${buildSteps.length} ${buildSteps.length === 1 ? 'step' : 'steps'} not done`,
+				all: buildSteps,
+				act: 'Continue building',
+				to: `/jobs/${jobId}/build`
+			},
+			{
+				stage: 'Prove',
+				what: `${proveSteps.length + tests.length} ${proveSteps.length + tests.length === 1 ? 'step or test' : 'steps and tests'} missing or not passed`,
+				all: [...proveSteps, ...tests.map(unprovedWords)],
+				act: 'Continue testing',
+				to: `/jobs/${jobId}/prove`
+			}
+		].filter(({ all }) => all.length > 0)
+	);
+</script>
+
+<section class="sheet" aria-labelledby="open-points">
+	<h2 id="open-points">Open points</h2>
+	<ul>
+		{#each points as { stage, what, all, act, to } (`${stage}/${act}`)}
+			<li>
+				<b>{stage}</b>
+				<details>
+					<summary class="row">{what}</summary>
+					<ul class="all">
+						{#each all as one, i (i)}<li>{one}</li>{/each}
+					</ul>
+				</details>
+				<a class="btn" href={to}>{act}</a>
+			</li>
+		{/each}
+	</ul>
+</section>
+
+<style>
+	section {
+		padding: 0.6rem 0.9rem;
+		margin-bottom: 10px;
+	}
+	section > ul > li {
+		display: grid;
+		grid-template-columns: 5rem 1fr auto;
+		gap: 0.8rem;
+		align-items: start;
+		padding: 4px 0;
+		border-top: 1px solid var(--line);
+	}
+	b {
+		line-height: 44px;
+	}
+	summary {
+		min-height: 44px;
+		align-content: center;
+	}
+	.all {
+		columns: 2 16rem;
+		padding-left: 1.2rem;
+		list-style: square;
+		font-size: 0.9rem;
+	}
+</style>

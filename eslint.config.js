@@ -40,6 +40,7 @@ export default ts.config(
 			'server/src/db/**',
 			'**/*.test.ts',
 			'server/src/testing.ts',
+			'server/src/testDatabase.ts',
 			'server/src/events.ts',
 			'server/src/auth/adapter.ts'
 		],

@@ -1,15 +1,12 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
-import { fileURLToPath } from 'node:url';
+import type { ChildProcess } from 'node:child_process';
 import { expect, request, test, type APIRequestContext } from '@playwright/test';
 import { Client } from 'pg';
 import { accounts } from './people';
+import { AUTH_SECRET, runScript, startServer } from './server';
 // @ts-expect-error plain scripts without types of their own
 import { freePort, temporaryCluster } from '../scripts/lib/postgres.mjs';
 // @ts-expect-error plain scripts without types of their own
-import { stopServer, untilReady } from '../scripts/lib/server.mjs';
-
-const root = fileURLToPath(new URL('..', import.meta.url));
+import { stopServer } from '../scripts/lib/server.mjs';
 
 interface Started {
 	api: APIRequestContext;
@@ -17,30 +14,13 @@ interface Started {
 	address: string;
 }
 
-async function runScript(script: string, env: NodeJS.ProcessEnv): Promise<void> {
-	const child = spawn('npx', ['tsx', script], { cwd: root, stdio: 'ignore', env });
-	const [code] = await once(child, 'exit');
-	expect(code).toBe(0);
-}
-
 async function serve(url: string, port: number): Promise<Started> {
-	const address = `http://localhost:${port}`;
-	const env = {
-		...process.env,
-		AUTH_SECRET,
-		DATABASE_URL: url,
-		ORIGIN: address,
-		PORT: String(port),
-		HOST: '127.0.0.1'
-	};
-	const server = spawn('node', ['build/index.js'], { cwd: `${root}/web`, stdio: 'ignore', env });
-	await untilReady(port, server);
+	const { server, address } = await startServer(url, port);
 	const api = await request.newContext({ baseURL: address, extraHTTPHeaders: { origin: address } });
 	await api.post('/signin', { form: { email: accounts.technician, password: 'harrow-sound' } });
 	return { api, server, address };
 }
 
-const AUTH_SECRET = 'only-for-tests-0123456789abcdef0123';
 const uuid = () => crypto.randomUUID();
 
 // Writes one entry after the other until the connection breaks; every acknowledged one is remembered.

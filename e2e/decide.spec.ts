@@ -35,5 +35,5 @@ test('the set is decided with odds and costs; hours and school change what is sa
 	await expect(page.getByText('All saved')).toBeVisible();
 	await page.getByRole('link', { name: /Seal-case O-ring, 1/ }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Seal-case O-ring, cylinder 1');
-	await expect(page.getByRole('region', { name: 'Judge' })).toContainText('Decided: Replace: Ines Tarn');
+	await expect(page.getByRole('region', { name: 'Judge' })).toContainText('Decided: Replace, Ines Tarn');
 });

@@ -118,7 +118,7 @@ test('a discharge spring at the inlet is told by its wire', async ({ browser }) 
 	await page.keyboard.press('Space');
 	await read(page, /^Free length/, '22');
 	await read(page, /^Wire/, '1.3');
-	await expect(judge(page).getByRole('listitem').first()).toContainText('are those of the discharge valve spring');
+	await expect(judge(page).getByRole('listitem').first()).toContainText('match the discharge valve spring');
 	await expect(judge(page).getByTestId('verdict')).toContainText('Replace');
 });
 

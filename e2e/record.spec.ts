@@ -46,7 +46,7 @@ test('a note stays with its part; a released job takes a lead’s correction and
 	await lead.getByRole('button', { name: 'Release pump' }).click();
 	await expect(lead.getByText('“Goes to the maker as it is”')).toBeVisible();
 	await page.reload();
-	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Released', exact: true })).toBeVisible();
 	await expect(page.getByLabel('Correction')).toHaveCount(0);
 	await page.getByRole('link', { name: 'Inspect', exact: true }).click();
 	await expect(

@@ -143,7 +143,7 @@ test('a lead invites somebody, who signs in; another role ends their session at 
 	};
 	for (const weak of ['password12', 'aaaaaaaaaa', `Ebba ${salt}`]) {
 		await change(weak);
-		await expect(theirs.getByText('This password is guessed quickly')).toBeVisible();
+		await expect(theirs.getByText('This password is easy to guess')).toBeVisible();
 	}
 	const own = 'plover ladle quarry mast';
 	await change(own);
@@ -167,7 +167,7 @@ test('a pump moves to a new site, and where it ran stays on record', async ({ br
 	await lead.goto('/shop/sites');
 	await lead.getByLabel('Name', { exact: true }).fill('Quarry Greyback');
 	await lead.getByRole('button', { name: 'Add site' }).click();
-	await expect(lead.getByText('has a site of that name already')).toBeVisible();
+	await expect(lead.getByText('already has a site with this name')).toBeVisible();
 	await lead.getByLabel('Name', { exact: true }).fill(`Quay ${salt}`);
 	await lead.getByRole('button', { name: 'Add site' }).click();
 	await expect(lead.getByRole('status')).toContainText('is added');
@@ -176,7 +176,7 @@ test('a pump moves to a new site, and where it ran stays on record', async ({ br
 	await page.getByRole('link', { name: serial }).click();
 	await page.getByText('Change site').click();
 	await page.getByRole('button', { name: 'Move pump' }).click();
-	await expect(page.getByText('It runs there already')).toBeVisible();
+	await expect(page.getByText('This is already its site')).toBeVisible();
 	await page.getByLabel('Site').selectOption({ label: `Quay ${salt}` });
 	await page.getByLabel('Name on site').fill('Wash down');
 	await page.getByRole('button', { name: 'Move pump' }).click();

@@ -91,7 +91,7 @@ test('how parts were found is said by a touch, cylinder by cylinder, and stands 
 	await found.getByRole('button', { name: 'Wrong way round' }).click();
 	await expect(at(/^Discharge valve, cylinder 2: wrong way round/)).toBeVisible();
 	await at(/^Discharge valve spring, cylinder 3:/).click();
-	await found.getByRole('button', { name: 'Not there' }).click();
+	await found.getByRole('button', { name: 'Missing' }).click();
 	await found.getByRole('button', { name: 'Cyl. 1: all correct' }).click();
 	await expect(at(/^Discharge valve, cylinder 1: correct/)).toBeVisible();
 	// What came out in pieces is laid together: a fragment that is not found is looked for, and is not forgotten.
@@ -103,7 +103,7 @@ test('how parts were found is said by a touch, cylinder by cylinder, and stands 
 	await expect(out).not.toContainText('a fragment is missing');
 	await expect(at(/^Discharge valve spring, cylinder 2: in pieces, all found/)).toBeVisible();
 	// One touch for a cylinder, never for all: what was said of others stays.
-	await expect(at(/^Discharge valve, cylinder 3: not said/)).toBeVisible();
+	await expect(at(/^Discharge valve, cylinder 3: not recorded/)).toBeVisible();
 	await page.goto(`/jobs/${job}/inspect`);
 	await page.getByRole('button', { name: /^Layer of the mat/ }).click();
 	await expect(cell(page, 'Discharge valve, cylinder 2')).toHaveAccessibleName(/found: wrong way round/);
@@ -122,9 +122,9 @@ test('the crank: how far to turn it from here, and not at all while the head is 
 	await pick(page, /^6 Turn the crank/);
 	const crank = page.getByRole('region', { name: 'Crank' });
 	// Throws at 0, 120 and 240 degrees: the outer plungers are level, and further out, 60 degrees after the first stands forward.
-	await expect(crank.getByRole('status')).toContainText('Turn on 60°');
+	await expect(crank.getByRole('status')).toContainText('Turn by hand another 60°');
 	await crank.getByRole('button', { name: '3 forward' }).click();
-	await expect(crank.getByRole('status')).toContainText('Turn on 300°');
+	await expect(crank.getByRole('status')).toContainText('Turn by hand another 300°');
 	await crank.getByRole('slider').fill('60');
 	await expect(crank.getByRole('status')).toContainText('In position.');
 	// One's own wrench sizes stay with the person, on the list of all tools.
@@ -213,7 +213,7 @@ test('what nobody could say of a pump is said where it is opened, and the other 
 			.click();
 	await style(1, 'Flat inside');
 	await asked.getByRole('button', { name: 'Save variant' }).click();
-	await expect(asked.getByRole('alert')).toContainText('Choose for every cylinder first');
+	await expect(asked.getByRole('alert')).toContainText('Choose the variant of every cylinder');
 	await style(2, 'U inside');
 	await style(3, 'U inside');
 	await asked.getByRole('button', { name: 'Save variant' }).click();
@@ -238,7 +238,7 @@ test('a pump is received by its drawing, with what is missing and what is heavy'
 	await page.getByLabel('Hoist or a second person').selectOption({ label: 'instead: blocks underneath' });
 	await expect(page.getByText('The manifold drops when the last screw is out.')).toBeVisible();
 	await page.getByRole('button', { name: 'Receive pump' }).click();
-	await expect(page.getByText('Say what it came in for')).toBeVisible();
+	await expect(page.getByText('Choose or describe the complaint')).toBeVisible();
 	await page.getByLabel('Pressure low').check();
 	await page.getByLabel('Noise').check();
 	await page.getByLabel('Customer’s description').fill('since Tuesday');

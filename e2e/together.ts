@@ -54,5 +54,5 @@ export async function prove(page: Page): Promise<void> {
 	await expect(sheet.getByRole('status')).toContainText('Pressure fell');
 	for (const place of await sheet.getByRole('group', { name: /^Drips/ }).all())
 		await place.getByRole('button', { name: 'none' }).click();
-	await expect(page.getByRole('heading', { name: 'It is proved' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Pump test passed' })).toBeVisible();
 }

@@ -44,7 +44,7 @@ test('a case is opened, acted on, refused before its time, closed and taken back
 	// Confirmed before anything was done: refused with what to do, and what was typed stays.
 	await page.getByLabel('Evidence').fill('so it is');
 	await page.getByRole('button', { name: 'Close case' }).click();
-	await expect(page.getByText(/Nothing has been done about it yet/)).toBeVisible();
+	await expect(page.getByText(/No corrective action is recorded yet/)).toBeVisible();
 	await expect(page.getByLabel('Evidence')).toHaveValue('so it is');
 
 	await page.getByLabel('Corrective action').fill('Renewed in time');
@@ -136,7 +136,7 @@ test('a case asks for its first check where its pump is in hand, one touch from 
 	await row.getByRole('link', { name: /^First: / }).click();
 	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
 	await expect(page.getByRole('heading', { name: /plunger, cylinder 1|packings.*cylinder 1/i }).first()).toBeVisible();
-	await expect(page.getByRole('button', { name: /^(Look|Measure) first: / })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^(Inspect|Measure) first: / })).toBeVisible();
 	// An address that names a size has it in hand, though no finding calls for it.
 	const job = /\/jobs\/([0-9a-f-]{36})/.exec(page.url())![1];
 	await page.goto(`/jobs/${job}/inspect?place=plunger/2&size=runout`);

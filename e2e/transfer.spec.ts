@@ -70,7 +70,7 @@ test('a pump goes into service only once hoses and covers are back, and its repo
 	await expect(page.getByLabel('Reason for releasing it incomplete')).toHaveValue('Built by hand at the customer’s');
 	await page.getByLabel('Hoses and covers').selectOption('back in place');
 	await page.getByRole('button', { name: 'Release pump' }).click();
-	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Released', exact: true })).toBeVisible();
 	await expect(page.getByText('Returned to service. Hoses and covers are back in place.')).toBeVisible();
 
 	for (const [name, begins] of [

@@ -1,6 +1,6 @@
 // npm start: everything that Exetasis needs, from a fresh machine to a running server. Ctrl-C stops what it started.
 import { spawn } from 'node:child_process';
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomInt } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
@@ -57,6 +57,7 @@ await main(async () => {
 	const writeLock = () => writeWhole(lockFile, JSON.stringify({ pid: process.pid, server: server?.pid, address }));
 	// What a start that was killed outright left behind.
 	if (lock.left.server && isOurs(lock.left.server, 'build/index.js')) process.kill(lock.left.server, 'SIGKILL');
+	const setupCode = newSetupCode();
 	let cluster;
 	let devices;
 	for (const signal of ['SIGINT', 'SIGTERM']) {
@@ -74,6 +75,7 @@ await main(async () => {
 			PORT: String(port),
 			HOST: process.env.HOST ?? '127.0.0.1',
 			SHUTDOWN_TIMEOUT: '1',
+			SETUP_CODE: setupCode,
 			...limits
 		};
 		if (process.env.DATABASE_URL) prepare(process.env.DATABASE_URL, env);
@@ -95,7 +97,7 @@ await main(async () => {
 			const ended = new Promise((done) => server.on('exit', (code, signal) => done(signal ?? `exit code ${code}`)));
 			writeLock();
 			await untilReady(port, server).then(
-				() => say(address),
+				() => say(address, setupCode),
 				() => undefined // it has ended; why stands in its log
 			);
 			const why = await ended;
@@ -112,8 +114,12 @@ await main(async () => {
 	}
 });
 
-function say(address) {
-	console.log(`\nExetasis: ${address}\nDemo sign-in: ines@harrow.example, password harrow-sound (technician)`);
-	console.log('              mara@harrow.example (lead), bo@harrow.example (viewer), same password');
+// Read aloud without mistakes: no 0 and O, no 1 and I.
+const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+const newSetupCode = () => Array.from({ length: 8 }, () => SIGNS[randomInt(SIGNS.length)]).join('');
+
+function say(address, setupCode) {
+	console.log(`\nExetasis: ${address}`);
+	console.log(`To set up a shop from another machine: ${address}/welcome with the code ${setupCode} (once)`);
 	console.log(`Its log: ${logFile}\nCtrl-C stops it.`);
 }

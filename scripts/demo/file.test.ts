@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { groupBy } from '@exetasis/core/list';
 import { freshDatabase } from '@exetasis/server/testing';
-import { later, loadDemo, readDatabase, readFile, type Demo } from './file';
+import { later, loadDemo, readDatabase, readDemoFile, type Demo } from '@exetasis/server/setup/demoFile';
 import { generate } from './generate';
 
 type Database = Awaited<ReturnType<typeof freshDatabase>>;
@@ -9,7 +9,7 @@ type Row = Record<string, unknown>;
 const rowsOf = ({ tables }: Demo, table: string) =>
 	(tables.get(table) ?? []).map((row) => JSON.parse(row) as Row & { payload: unknown });
 
-const demo = readFile();
+const demo = readDemoFile();
 let made: Database;
 let loaded: Database;
 beforeAll(async () => {

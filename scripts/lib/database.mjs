@@ -1,4 +1,4 @@
-// The database of our own cluster: made beside its place with the demo in it, and moved there whole.
+// The database of our own cluster: made beside its place and moved there when it is complete.
 import { spawnSync } from 'node:child_process';
 import { Advice, root, run } from './run.mjs';
 
@@ -7,7 +7,7 @@ const UNFINISHED = 'exetasis_unfinished';
 /** Where earlier versions kept their tables. */
 const EARLIER = 'postgres';
 
-/** The address of the checkout's database in this cluster, migrated; made anew, with the demo, where there is none yet. */
+/** The address of the checkout's database in this cluster, migrated; made empty if there is none yet. */
 export function ownDatabase(url, env) {
 	const tell = (...command) => {
 		const done = spawnSync('npx', ['tsx', 'scripts/database.ts', ...command], {
@@ -30,8 +30,7 @@ export function ownDatabase(url, env) {
 	return address;
 }
 
-/** Migrates a database and loads the demo where it is empty. */
+/** Migrates a database. */
 export function prepare(address, env) {
 	run('npx', ['tsx', 'scripts/migrate.ts'], { env: { ...env, DATABASE_URL: address } });
-	run('npx', ['tsx', 'scripts/load-demo.ts'], { env: { ...env, DATABASE_URL: address } });
 }

@@ -1,7 +1,6 @@
 import { col, fn } from 'sequelize';
 import { v7 as uuidv7 } from 'uuid';
 import { defaultPolicy, policySchema, type Policy } from '@exetasis/core/decide';
-import { database } from './db/connection';
 import { of, wasTaken, type ShopScope } from './db/scope';
 
 export interface Shop {
@@ -63,7 +62,3 @@ export async function keepSite(scope: ShopScope, name: string, id?: string): Pro
 		return 'nameTaken';
 	}
 }
-
-/** Whether this database holds a demo shop, whose accounts are public and are named on the sign-in page. */
-export const hasDemo = async (): Promise<boolean> =>
-	(await database().models.shop.count({ where: { demo: true } })) > 0;

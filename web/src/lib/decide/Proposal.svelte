@@ -61,9 +61,7 @@
 			<p class="soft">
 				Most of the risk: {#each riskiest as part, i (part.id)}{@const { cell, station } = partOf.get(part.id)!}{i === 0
 						? ''
-						: ', '}<a href="/jobs/{bench.bench.job.id}/inspect?place={cell.station}/{cell.cylinder}"
-						>{inSentence(placeName(station.name, cell.cylinder))}</a
-					>
+						: ', '}<b>{inSentence(placeName(station.name, cell.cylinder))}</b>
 					({formatProbability(stopOf(part))}){/each}. {formatProbability(cost.pAnyBeyond)} chance that a part is then beyond
 				its limit or damaged (expected cost {formatNumber(cost.opening + cost.collateral)}
 				{currency}). An unplanned stop costs {formatNumber(

@@ -1,7 +1,7 @@
 import type { Action } from '@exetasis/server/access';
 
 /** Open to everybody, signed in or not. */
-export const publicRoutes: readonly string[] = ['/signin', '/healthz'];
+export const publicRoutes: readonly string[] = ['/signin', '/welcome', '/healthz'];
 
 /** Route and method → what one must be allowed to do; a route that is not listed here is refused. GET covers HEAD. */
 export const routeActions: Readonly<Record<string, Partial<Record<'GET' | 'POST', Action>>>> = {

@@ -2,14 +2,18 @@ import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { signIn } from '@exetasis/server/auth/auth';
-import { hasDemo } from '@exetasis/server/shops';
+import { database } from '@exetasis/server/db/connection';
+import { shopsHere } from '@exetasis/server/setup/shop';
 import { signInSchema } from '$lib/server/signInForm';
 import { passCookies } from '$lib/server/cookies';
 import { readForm } from '$lib/server/form';
+import { fromHere } from '$lib/server/setup';
 
-export async function load({ locals }) {
-	if (locals.user) redirect(303, '/');
-	return { demo: await hasDemo(), form: await superValidate(zod4(signInSchema)) };
+export async function load(event) {
+	if (event.locals.user) redirect(303, '/');
+	const { own, demo } = await shopsHere(database());
+	if (own === 0 && !demo) redirect(303, '/welcome');
+	return { demo, setup: own === 0 && fromHere(event), form: await superValidate(zod4(signInSchema)) };
 }
 
 export const actions = {

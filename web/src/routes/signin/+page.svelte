@@ -64,6 +64,7 @@
 					</form>
 				{/each}
 			</div>
+			{#if data.setup}<p class="mt-2"><a href="/welcome">Set up your own shop</a></p>{/if}
 		</div>
 	{/if}
 </div>

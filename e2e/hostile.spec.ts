@@ -16,8 +16,11 @@ const values: readonly [name: string, value: string][] = [
 	['a megabyte', 'x'.repeat(1_000_000)],
 	['nothing', '']
 ];
+const signedOut = /^\/(signin|welcome)/;
 const forms: readonly [path: string, fields: readonly string[]][] = [
 	['/signin', ['email', 'password']],
+	['/welcome?/shop', ['shop', 'currency', 'units', 'name', 'email', 'password', 'code']],
+	['/welcome?/demo', ['code']],
 	[
 		'/receive',
 		[
@@ -93,7 +96,7 @@ async function holds(request: APIRequestContext, what: string, answer: { status(
 for (const [path, fields] of forms) {
 	test(`the form ${path} with what nobody should send`, async ({ playwright }) => {
 		test.setTimeout(180_000);
-		const request = await requestAs(playwright, path === '/signin' ? undefined : 'lead');
+		const request = await requestAs(playwright, signedOut.test(path) ? undefined : 'lead');
 		for (const field of fields) {
 			for (const [name, value] of values) {
 				const form = { ...Object.fromEntries(fields.map((one) => [one, 'x'])), [field]: value };

@@ -177,7 +177,7 @@ test('a pump moves to a new site, and where it ran stays on record', async ({ br
 	await page.getByText('Change site').click();
 	await page.getByRole('button', { name: 'Move pump' }).click();
 	await expect(page.getByText('This is already its site')).toBeVisible();
-	await page.getByLabel('Site').selectOption({ label: `Quay ${salt}` });
+	await page.getByLabel('Site', { exact: true }).selectOption({ label: `Quay ${salt}` });
 	await page.getByLabel('Name on site').fill('Wash down');
 	await page.getByRole('button', { name: 'Move pump' }).click();
 	await expect(page.getByText(`Quay ${salt}, Wash down, now`)).toBeVisible();

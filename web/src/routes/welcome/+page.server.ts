@@ -6,7 +6,7 @@ import { database } from '@exetasis/server/db/connection';
 import { metric } from '@exetasis/core/quantity';
 import { loadDemo, readDemoFile } from '@exetasis/server/setup/demoFile';
 import { makeShop, shopsHere } from '@exetasis/server/setup/shop';
-import { setupSchema } from '$lib/forms/setup';
+import { setupSchema } from '$lib/server/setupForm';
 import { passCookies } from '$lib/server/cookies';
 import { readForm } from '$lib/server/form';
 import { fromHere, setupCode } from '$lib/server/setup';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@exetasis/server/auth/passwords';
-import { nameField } from './fields';
+import { nameField } from '$lib/forms/fields';
 
 export const setupSchema = z.object({
 	shop: nameField('Type the name of your shop.', 80),

@@ -5,6 +5,7 @@
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { FALSE_ALARM, FEWEST_ALIKE } from '@exetasis/core/trace';
 	import type { ShopRecurrence } from '@exetasis/server/trace/ofShop';
+	import { equalRows, type EqualRecurrences } from '$lib/trace/equalRows';
 	import type { PartTypeKey } from '@exetasis/core/part';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import PumpChoice from '$lib/pump/PumpChoice.svelte';
@@ -15,7 +16,7 @@
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
 	import { caseState } from '$lib/words/causes';
-	import { placeName } from '$lib/words/place';
+	import { placesName } from '$lib/words/report';
 	import { harshWords, timesWords } from '$lib/words/rates';
 
 	import type { LikelyCause } from './pumps/[pump]/likely/+server';
@@ -28,11 +29,13 @@
 	const models = $derived([...new Set(trace.recurrences.map((one) => one.model))].sort());
 	const liquids = $derived([...new Set(trace.recurrences.flatMap((one) => one.liquid ?? []))].sort());
 	const shown = $derived(
-		trace.recurrences.filter(
-			(one) =>
-				(only === 'all' || one.q <= FALSE_ALARM) &&
-				(model === '' || one.model === model) &&
-				(liquid === '' || one.liquid === liquid)
+		equalRows(
+			trace.recurrences.filter(
+				(one) =>
+					(only === 'all' || one.q <= FALSE_ALARM) &&
+					(model === '' || one.model === model) &&
+					(liquid === '' || one.liquid === liquid)
+			)
 		)
 	);
 	// Causes take longer than the list: they are asked for once it stands, pump by pump.
@@ -51,13 +54,13 @@
 	});
 	const causeOf = ({ pump, cylinder }: ShopRecurrence) =>
 		likely[pump]?.find((one) => one.cylinder === 0 || cylinder === 0 || one.cylinder === cylinder);
-	const place = ({ stationName, cylinder }: ShopRecurrence) => placeName(stationName, cylinder);
+	const place = ({ stationName, cylinders }: EqualRecurrences) => placesName(stationName, cylinders);
 	const currency = $derived(data.shop?.currency ?? '');
-	const columns: readonly Column<ShopRecurrence>[] = $derived([
+	const columns: readonly Column<EqualRecurrences>[] = $derived([
 		{
 			key: 'pattern',
 			head: 'Recurring problem',
-			of: (one: ShopRecurrence) => `${patternName(one.pattern as PatternKey)} ${place(one)}`,
+			of: (one: EqualRecurrences) => `${patternName(one.pattern as PatternKey)} ${place(one)}`,
 			cell: what
 		},
 		{
@@ -143,7 +146,7 @@
 		><span><span class="serial">{serial}{tag ? ',' : ''}</span> {tag ?? ''}</span></a
 	>
 {/snippet}
-{#snippet what(one: ShopRecurrence)}
+{#snippet what(one: EqualRecurrences)}
 	<a class="what" href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}">
 		<Glyph type={one.type as PartTypeKey} size={26} />
 		<span><b>{patternName(one.pattern as PatternKey)}</b><br /><span class="soft">{place(one)}</span></span>

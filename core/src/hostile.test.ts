@@ -556,6 +556,7 @@ const answers: Record<string, Walked> = {
 	decideWhole: { args: [whole], held: [...sheetIsChecked, 'column', 'readings', 'facts'] },
 	economicInterval: { args: [whole], held: [...sheetIsChecked, 'column', 'readings', 'gauges', 'life', 'policy'] },
 	placeKey: of('plunger', 1),
+	matRows: of([{ column: 2, cylinder: 1, state: 'open' }]),
 	placesOf: { args: [sheet], held: ['0'] },
 	firstCheck: { args: [trace.startingNetwork, { links: [] }, sheet, 1], held: ['0', '2'] },
 	whereToLook: { args: [trace.startingNetwork.findings[0], sheet, 1], held: ['0', '1'] },

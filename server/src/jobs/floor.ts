@@ -8,6 +8,7 @@ import {
 	unproved,
 	type BuildStep
 } from '@exetasis/core/record';
+import { matRows } from '@exetasis/core/mat';
 import type { Policy, ShopGauge } from '@exetasis/core/decide';
 import { Kept, keyOf } from '../background/kept';
 import { entriesOf, ofBuilding } from '../benchLog/entries';
@@ -29,8 +30,10 @@ export interface Closing {
 	/** The first step that is not done. */
 	readonly step?: Pick<BuildStep, 'text' | 'mirrored'>;
 }
-export interface FloorListing extends FloorJob {
+export interface FloorListing extends Omit<FloorJob, 'mat'> {
 	readonly closing?: Closing;
+	/** The mat in little, as `matRows` writes it. */
+	readonly mat: readonly string[];
 }
 export interface Floor {
 	readonly jobs: readonly FloorListing[];
@@ -46,7 +49,7 @@ const MOST_RELEASED = 8;
 export async function floorOf(scope: ShopScope): Promise<Floor> {
 	const [open, released] = await Promise.all([floorJobs(scope), releasedJobs(scope, MOST_RELEASED)]);
 	const judgedBy = { gauges: await gaugesOf(scope), policy: await policyOf(scope) };
-	const jobs: FloorListing[] = [];
+	const jobs: (FloorJob & Pick<FloorListing, 'closing'>)[] = [];
 	// One job at a time: saving needs the database connections.
 	for (const job of open) {
 		const decided = job.parts > 0 && job.decided === job.parts && job.again === 0 && job.nextStep === null;
@@ -55,7 +58,7 @@ export async function floorOf(scope: ShopScope): Promise<Floor> {
 	const pumpIds = jobs.map(({ pumpId }) => pumpId);
 	const [recurring, cases] = await Promise.all([alarmsOf(scope, pumpIds), casesToWatch(scope, pumpIds)]);
 	return {
-		jobs: jobs.map((job) => ({ ...job, names: namesWanted(job, recurring, cases) })),
+		jobs: jobs.map((job) => ({ ...job, mat: matRows(job.mat), names: namesWanted(job, recurring, cases) })),
 		recurring,
 		cases,
 		released

@@ -1,3 +1,4 @@
+import type { MatState } from '@exetasis/core/mat';
 import type { Customer } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
 import { rows, standing } from './statement';
@@ -32,7 +33,6 @@ export interface FloorJob {
 	/** Names of the stations by their keys. */
 	readonly names: Readonly<Record<string, string>>;
 }
-export type MatState = 'open' | 'looked' | 'reuse' | 'replace' | 'lookAgain';
 
 /** The shop's open jobs, longest waiting first. */
 export const floorJobs = (scope: ShopScope): Promise<FloorJob[]> =>

@@ -45,6 +45,7 @@
 
 <style>
 	.room {
+		overflow: hidden;
 		flex: 1;
 		min-height: 0;
 		container-type: size;
@@ -56,7 +57,7 @@
 		gap: 1rem;
 		align-items: center;
 		border-top: 1px solid var(--line);
-		margin-top: 8px;
+		padding-top: 8px;
 	}
 	@container (min-height: 185px) {
 		figure {

@@ -1,12 +1,13 @@
 <!-- @component A job's mat in little: one small mark a part, as on the mat itself: dotted, plain, ringed, struck, waved. -->
 <script lang="ts">
-	import type { FloorJob } from '@exetasis/server/db/sql/floor';
+	import { matSigns } from '@exetasis/core/mat';
 
-	let { mat }: { mat: FloorJob['mat'] } = $props();
+	/** A row for each cylinder, a sign for each column. */
+	let { mat }: { mat: readonly string[] } = $props();
 	const COLUMN = 8;
 	const ROW = 9;
-	const width = $derived(COLUMN * Math.max(1, ...mat.map(({ column }) => column)));
-	const height = $derived(ROW * Math.max(1, ...mat.map(({ cylinder }) => cylinder)));
+	const width = $derived(COLUMN * Math.max(1, ...mat.map((row) => row.length)));
+	const height = $derived(ROW * Math.max(1, mat.length));
 	const ring = (r: number) => `m${-r} 0a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
 	// The mark of each state, from its middle.
 	const marks = {
@@ -20,13 +21,13 @@
 	// One path a state: a floor of twenty mats is drawn at once.
 	const pathOf = (state: keyof typeof marks) =>
 		mat
-			.filter((one) => one.state === state)
-			.map(({ column, cylinder }) => {
-				const [x, y] = [(column - 0.5) * COLUMN, (Math.max(1, cylinder) - 0.5) * ROW];
-				return `M${x} ${y}${marks[state]}`;
-			})
+			.flatMap((row, y) =>
+				Array.from(row, (sign, x) =>
+					sign === matSigns[state] ? `M${(x + 0.5) * COLUMN} ${(y + 0.5) * ROW}${marks[state]}` : ''
+				)
+			)
 			.join('');
-	const count = (state: string) => mat.filter((one) => one.state === state).length;
+	const count = (state: keyof typeof marks) => mat.join('').split(matSigns[state]).length - 1;
 	const words = $derived(
 		`${count('open')} not inspected, ${count('looked')} inspected, ${count('reuse')} reuse, ${count('replace')} replace, ${count('lookAgain')} recheck`
 	);

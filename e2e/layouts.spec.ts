@@ -143,7 +143,7 @@ test('figures and forms follow the reader’s inches', { tag: '@alone' }, async 
 	const page = await pageOf(browser, 'second');
 	await page.goto('/settings');
 	await page.getByLabel('Lengths').selectOption('in');
-	await page.getByRole('button', { name: 'Save' }).click();
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(page.getByRole('status')).toContainText('Saved');
 	await receive(page, 'Thrift');
 	await cell(page, 'Cylinder no. 1').click();
@@ -155,5 +155,5 @@ test('figures and forms follow the reader’s inches', { tag: '@alone' }, async 
 	await inFull(page, (why) => expect(why.getByRole('row', { name: /Interference/ })).toContainText('in'));
 	await page.goto('/settings');
 	await page.getByLabel('Lengths').selectOption('mm');
-	await page.getByRole('button', { name: 'Save' }).click();
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
 });

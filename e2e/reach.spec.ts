@@ -77,7 +77,7 @@ test('units follow the person and never change what is stored', { tag: '@alone' 
 	const setLength = async (unit: string) => {
 		await page.goto('/settings');
 		await page.getByLabel('Lengths').selectOption(unit);
-		await page.getByRole('button', { name: 'Save' }).click();
+		await page.getByRole('button', { name: 'Save', exact: true }).click();
 		await expect(page.getByRole('status')).toHaveText('Saved.');
 	};
 	await setLength('in');

@@ -101,7 +101,7 @@ test(
 		await expect(text).toHaveValue(/1\.2/);
 		await text.fill('{');
 		await page.getByRole('button', { name: 'Save revision' }).click();
-		await expect(page.getByRole('alert')).toContainText('This is no JSON');
+		await expect(page.getByRole('alert')).toContainText('This is not valid JSON');
 		await text.fill(whole);
 		await page.getByRole('button', { name: 'Save revision' }).click();
 		await expect(page.getByText(/Saved as revision \d+/)).toBeVisible();

@@ -63,7 +63,7 @@ async function take(address) {
 	await page.getByRole('button', { name: 'Clean', exact: true }).click();
 	await page.getByRole('button', { name: 'Pad' }).click();
 	await shoot('inspect-upright');
-	await page.getByRole('button', { name: /^Undo/ }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await page.setViewportSize({ width: 1280, height: 800 });
 	await page.goto(`${address}${half}/decide`);
 	await page.getByText(/^Lowest cost per hour/).waitFor();

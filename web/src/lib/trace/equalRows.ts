@@ -8,7 +8,7 @@ export interface EqualRecurrences extends ShopRecurrence {
 
 /**
  * Joins recurrences of the same pattern at the same part of one pump that happened equally often on several cylinders: they have one
- * cause and are read as one line. Costs, parts and openings add up; the rest is that of the first.
+ * cause and are read as one line. Costs, parts and openings add up; the rest is that of the first. The highest cost comes first.
  */
 export function equalRows(recurrences: readonly ShopRecurrence[]): EqualRecurrences[] {
 	const groups = groupBy(recurrences, ({ pump, station, pattern, events, hours, caseId }) =>
@@ -16,7 +16,7 @@ export function equalRows(recurrences: readonly ShopRecurrence[]): EqualRecurren
 	);
 	const sum = (rows: readonly ShopRecurrence[], of: 'cost' | 'replaced' | 'openings') =>
 		rows.reduce((total, row) => total + row[of], 0);
-	return [...groups.values()].map((rows) => ({
+	const joined = [...groups.values()].map((rows) => ({
 		...rows[0],
 		cylinders: rows.map(({ cylinder }) => cylinder).sort((a, b) => a - b),
 		cost: sum(rows, 'cost'),
@@ -24,4 +24,5 @@ export function equalRows(recurrences: readonly ShopRecurrence[]): EqualRecurren
 		openings: sum(rows, 'openings'),
 		since: rows.map(({ since }) => since).sort((a, b) => +new Date(a) - +new Date(b))[0]
 	}));
+	return joined.sort((a, b) => b.cost - a.cost);
 }

@@ -75,7 +75,8 @@
 			head: 'Occurrences',
 			number: true,
 			of: ({ events }: ShopRecurrence) => events,
-			says: ({ events, hours }: ShopRecurrence) => `${events} in ${formatNumber(hours)} h`
+			says: ({ events, hours, cylinders }: EqualRecurrences) =>
+				`${events}${cylinders.length > 1 ? ' each' : ''} in ${formatNumber(hours)} h`
 		},
 		{
 			key: 'expected',

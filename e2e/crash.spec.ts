@@ -2,7 +2,7 @@ import type { ChildProcess } from 'node:child_process';
 import { expect, request, test, type APIRequestContext } from '@playwright/test';
 import { Client } from 'pg';
 import { accounts } from './people';
-import { AUTH_SECRET, runScript, startServer } from './server';
+import { runScript, startServer } from './server';
 // @ts-expect-error plain scripts without types of their own
 import { freePort, temporaryCluster } from '../scripts/lib/postgres.mjs';
 // @ts-expect-error plain scripts without types of their own
@@ -80,9 +80,8 @@ test(
 		const cluster = temporaryCluster();
 		try {
 			const started = (await cluster.start()) as { url: (name: string) => string };
-			const env = { ...process.env, AUTH_SECRET, DATABASE_URL: started.url('postgres') };
-			await runScript('scripts/migrate.ts', env);
-			await runScript('scripts/load-demo.ts', env);
+			await runScript('scripts/migrate.ts', started.url('postgres'));
+			await runScript('scripts/load-demo.ts', started.url('postgres'));
 			const acknowledged: string[] = [];
 
 			const port = (await freePort()) as number;

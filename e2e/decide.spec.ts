@@ -15,13 +15,13 @@ test('the set is decided with odds and costs; hours and school change what is sa
 	await expect(page.getByRole('img', { name: /Cost per 1000 hours over the interval; lowest at/ })).toBeVisible();
 	const set = page.getByRole('region', { name: 'Interval and policy' });
 	const proposal = page.getByRole('region', { name: 'Proposal' });
-	const odds = proposal.getByText(/chance of an unplanned stop/);
+	const risk = proposal.getByText(/chance of an unplanned stop/);
 	await expect(proposal).toContainText(/Replace \d+, reuse \d+.*: \d+ EUR now/);
 	await expect(proposal).toContainText(/Most of the risk: /);
-	const near = await odds.textContent();
+	const near = await risk.textContent();
 	await set.getByRole('slider').press('End');
 	await expect(set.getByText('6\u202f000 h', { exact: true }).first()).toBeVisible();
-	await expect(odds).not.toHaveText(near!);
+	await expect(risk).not.toHaveText(near!);
 
 	// A ring that shows nothing is renewed under one school and reused under another.
 	const ring = page.getByRole('row', { name: /Seal-case O-ring, 1/ });

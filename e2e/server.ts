@@ -1,20 +1,16 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
-import { fileURLToPath } from 'node:url';
+import type { ChildProcess } from 'node:child_process';
 import { expect } from '@playwright/test';
 // @ts-expect-error plain scripts without types of their own
 import { freePort, temporaryCluster } from '../scripts/lib/postgres.mjs';
 // @ts-expect-error plain scripts without types of their own
-import { limits, stopServer, untilReady } from '../scripts/lib/server.mjs';
+import { runAsync } from '../scripts/lib/run.mjs';
+// @ts-expect-error plain scripts without types of their own
+import { limits, serveBuilt, stopServer, THROW_AWAY_SECRET } from '../scripts/lib/server.mjs';
 
-const root = fileURLToPath(new URL('..', import.meta.url));
-export const AUTH_SECRET = 'only-for-tests-0123456789abcdef0123';
-
-/** Runs one of our scripts to its end. */
-export async function runScript(script: string, env: NodeJS.ProcessEnv): Promise<void> {
-	const child = spawn('npx', ['tsx', script], { cwd: root, stdio: 'ignore', env });
-	const [code] = await once(child, 'exit');
-	expect(code).toBe(0);
+/** Runs one of our scripts on this database to its end. */
+export async function runScript(script: string, url: string): Promise<void> {
+	const env = { ...process.env, AUTH_SECRET: THROW_AWAY_SECRET as string, DATABASE_URL: url };
+	expect(await runAsync('npx', ['tsx', script], { stdio: 'ignore', env })).toBe(0);
 }
 
 /** Starts the built server on this database and port, and waits until it answers. */
@@ -24,10 +20,14 @@ export async function startServer(
 	more: NodeJS.ProcessEnv = {}
 ): Promise<{ server: ChildProcess; address: string }> {
 	const address = `http://localhost:${port}`;
-	const own = { AUTH_SECRET, DATABASE_URL: url, ORIGIN: address, PORT: String(port), HOST: '127.0.0.1' };
-	const env = { ...process.env, ...own, ...more };
-	const server = spawn('node', ['build/index.js'], { cwd: `${root}/web`, stdio: 'ignore', env });
-	await untilReady(port, server);
+	const own = {
+		AUTH_SECRET: THROW_AWAY_SECRET,
+		DATABASE_URL: url,
+		ORIGIN: address,
+		PORT: String(port),
+		HOST: '127.0.0.1'
+	};
+	const server = (await serveBuilt({ env: { ...process.env, ...own, ...more }, port })) as ChildProcess;
 	return { server, address };
 }
 
@@ -35,7 +35,7 @@ export async function startServer(
 export async function serveEmpty(more: NodeJS.ProcessEnv): Promise<{ address: string; stop: () => Promise<void> }> {
 	const cluster = temporaryCluster();
 	const { url } = (await cluster.start()) as { url: (name: string) => string };
-	await runScript('scripts/migrate.ts', { ...process.env, AUTH_SECRET, DATABASE_URL: url('postgres') });
+	await runScript('scripts/migrate.ts', url('postgres'));
 	const env = { ...(limits as NodeJS.ProcessEnv), ...more };
 	const { server, address } = await startServer(url('postgres'), (await freePort()) as number, env);
 	return {

@@ -1,8 +1,8 @@
-// Databases of the server that DATABASE_URL names: `which NAME` says whether it is there, `make NAME` makes it anew and
-// empty, `rename FROM TO` gives it its name.
+// Databases of the server that DATABASE_URL names: `which NAME` says whether it is there, `make NAME` makes it
+// empty, in place of one of that name.
 import { Client } from 'pg';
 
-const [command, name, to] = process.argv.slice(2);
+const [command, name] = process.argv.slice(2);
 const client = new Client({ connectionString: process.env.DATABASE_URL });
 await client.connect();
 const quoted = (text: string) => client.escapeIdentifier(text);
@@ -19,9 +19,6 @@ switch (command) {
 	case 'make':
 		await client.query(`DROP DATABASE IF EXISTS ${quoted(name)} WITH (FORCE)`);
 		await client.query(`CREATE DATABASE ${quoted(name)}`);
-		break;
-	case 'rename':
-		await client.query(`ALTER DATABASE ${quoted(name)} RENAME TO ${quoted(to)}`);
 		break;
 	default:
 		throw new Error(`no such command: ${command}`);

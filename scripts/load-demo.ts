@@ -1,4 +1,4 @@
-// Loads the demo into the empty database that DATABASE_URL names: from its file, or made anew with another number of pumps.
+// Loads the demo into the empty database that DATABASE_URL names: from its file, or generated with another number of pumps.
 // Usage: npm run demo:load -- [--pumps 400]
 import { parseArgs } from 'node:util';
 import { shop } from '@exetasis/demo';

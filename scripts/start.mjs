@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { buildWhereChanged } from './lib/build.mjs';
 import { startDevices } from './lib/devices.mjs';
-import { ownDatabase, prepare } from './lib/database.mjs';
+import { migrate, ownDatabase } from './lib/database.mjs';
 import { ensurePackages } from './lib/install.mjs';
 import { isOurs, takeLock, writeWhole } from './lib/lock.mjs';
 import { freePort, privateCluster } from './lib/postgres.mjs';
@@ -78,7 +78,7 @@ await main(async () => {
 			SETUP_CODE: setupCode,
 			...limits
 		};
-		if (process.env.DATABASE_URL) prepare(process.env.DATABASE_URL, env);
+		if (process.env.DATABASE_URL) migrate(process.env.DATABASE_URL, env);
 		else {
 			cluster = privateCluster();
 			env.DATABASE_URL = ownDatabase((await cluster.start()).url, env);

@@ -553,6 +553,7 @@ const answers: Record<string, Walked> = {
 	unitTriggers: { args: [[{ station, record: plunger, cylinder: 1 }]], held: ['0'] },
 	compareUnit: of(900, { price: 3900, lifeHours: 40_000 }, decide.defaultPolicy),
 	wantedSizes: { args: [station, plunger, decide.defaultPolicy], held: ['0', '1'] },
+	proposalOf: { args: [decide.decideWhole(whole).parts, 'renewSoft', 3], held: ['0'] },
 	decideWhole: { args: [whole], held: [...sheetIsChecked, 'column', 'readings', 'facts'] },
 	economicInterval: { args: [whole], held: [...sheetIsChecked, 'column', 'readings', 'gauges', 'life', 'policy'] },
 	placeKey: of('plunger', 1),

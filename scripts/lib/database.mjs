@@ -1,9 +1,8 @@
-// The database of our own cluster: made beside its place and moved there when it is complete.
+// The database of our own cluster.
 import { spawnSync } from 'node:child_process';
 import { Advice, root, run } from './run.mjs';
 
 const NAME = 'exetasis';
-const UNFINISHED = 'exetasis_unfinished';
 /** Where earlier versions kept their tables. */
 const EARLIER = 'postgres';
 
@@ -20,17 +19,13 @@ export function ownDatabase(url, env) {
 		return done.stdout.trim();
 	};
 	const there = tell('which', NAME);
-	if (there === 'none') {
-		tell('make', UNFINISHED);
-		prepare(url(UNFINISHED), env);
-		tell('rename', UNFINISHED, NAME);
-	}
+	if (there === 'none') tell('make', NAME);
 	const address = url(there === 'earlier' ? EARLIER : NAME);
-	run('npx', ['tsx', 'scripts/migrate.ts'], { env: { ...env, DATABASE_URL: address } });
+	migrate(address, env);
 	return address;
 }
 
-/** Migrates a database. */
-export function prepare(address, env) {
+/** Brings a database up to date. */
+export function migrate(address, env) {
 	run('npx', ['tsx', 'scripts/migrate.ts'], { env: { ...env, DATABASE_URL: address } });
 }

@@ -47,33 +47,41 @@ const FIRST_PASSWORD_BYTES = 9; // twelve characters
 
 const firstPassword = (): string => randomBytes(FIRST_PASSWORD_BYTES).toString('base64url');
 
+/** A person who can sign in with this password. */
+export interface NewPerson extends Pick<Person, 'name' | 'email' | 'role'> {
+	readonly password: string;
+	/** The password must be changed at the first sign-in. */
+	readonly firstPassword: boolean;
+	readonly preferences: Preferences;
+}
+
+/** Adds a person with their account, in the transaction of `within`. Errors: that of a unique key, if the address is in use. */
+export async function addPerson(
+	within: ShopScope,
+	{ name, email, role, password, firstPassword, preferences }: NewPerson
+): Promise<void> {
+	const id = uuidv7();
+	const dates = { createdAt: new Date(), updatedAt: new Date() };
+	const unused = { emailVerified: false, image: null };
+	const row = { id, name, email: email.toLowerCase(), role, active: true, firstPassword, preferences };
+	await of(within, 'user').add({ ...row, ...unused, ...dates });
+	const account = { id: uuidv7(), userId: id, accountId: id, providerId: 'credential' };
+	await within.db.models.account.create(
+		{ ...account, password: await hashPassword(password), ...dates },
+		{ transaction: within.transaction }
+	);
+}
+
 /** Adds a person, with a first password that is shown once to the lead and has to be changed at the first sign-in. */
 export async function invite(
 	scope: ShopScope,
 	{ name, email, role }: Pick<Person, 'name' | 'email' | 'role'>
 ): Promise<Invited> {
 	const password = firstPassword();
-	const id = uuidv7();
-	const dates = { createdAt: new Date(), updatedAt: new Date() };
-	const row = {
-		id,
-		name,
-		email: email.toLowerCase(),
-		emailVerified: false,
-		image: null,
-		active: true,
-		role,
-		firstPassword: true
-	};
 	try {
-		await inTransaction(scope, async (within) => {
-			await of(within, 'user').add({ ...row, preferences: {}, ...dates });
-			const account = { id: uuidv7(), userId: id, accountId: id, providerId: 'credential' };
-			await within.db.models.account.create(
-				{ ...account, password: await hashPassword(password), ...dates },
-				{ transaction: within.transaction }
-			);
-		});
+		await inTransaction(scope, (within) =>
+			addPerson(within, { name, email, role, password, firstPassword: true, preferences: {} })
+		);
 	} catch (cause) {
 		if (!wasTaken(cause)) throw cause;
 		return { kind: 'mailTaken' };

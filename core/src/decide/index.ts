@@ -10,6 +10,7 @@ export type { OtherOutlook, Outlook } from './outlook';
 export * from './partLife';
 export * from './partPast';
 export * from './policy';
+export * from './proposal';
 export * from './reason';
 export * from './setDecision';
 export * from './sets';

@@ -77,13 +77,14 @@ describe('who may set up a shop', () => {
 
 	it('or with the code, once, and with few wrong ones', () => {
 		const code = new SetupCode('ABCD2345');
-		expect(code.matches('abcd2345 ')).toBe(true);
-		code.use();
-		expect(code.matches('ABCD2345')).toBe(false);
+		expect(code.take('abcd2345 ')).toBe(true);
+		expect(code.take('ABCD2345')).toBe(false);
+		code.giveBack('abcd2345 ');
+		expect(code.take('ABCD2345')).toBe(true);
 		const guessed = new SetupCode('ABCD2345');
-		for (let i = 0; i < 10; i++) expect(guessed.matches(`WRONG${i}`)).toBe(false);
-		expect(guessed.matches('ABCD2345')).toBe(false);
-		expect(new SetupCode(undefined).matches('')).toBe(false);
-		expect(new SetupCode('').matches('')).toBe(false);
+		for (let i = 0; i < 10; i++) expect(guessed.take(`WRONG${i}`)).toBe(false);
+		expect(guessed.take('ABCD2345')).toBe(false);
+		expect(new SetupCode(undefined).take('')).toBe(false);
+		expect(new SetupCode('').take('')).toBe(false);
 	});
 });

@@ -13,7 +13,7 @@ const LOOPBACK = /^(127(\.\d{1,3}){3}|::1|::ffff:127(\.\d{1,3}){3})$/;
 const LOCAL_HOST = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 const MOST_WRONG = 10;
 
-/** Whether somebody sits at the machine on which the server runs. */
+/** Whether the request comes from the machine on which the server runs. */
 export const isHere = ({ address, host, passedOn }: Asker): boolean =>
 	LOOPBACK.test(address) && LOCAL_HOST.test(host) && !passedOn;
 
@@ -26,17 +26,17 @@ export class SetupCode {
 		this.#code = code || undefined;
 	}
 
-	/** Whether this is the code. After ten wrong ones there is none any more. */
-	matches(typed: string): boolean {
+	/** Uses the code up if this is it: two requests at the same time cannot both use it. Ten wrong ones use it up as well. */
+	take(typed: string): boolean {
 		if (!this.#code) return false;
-		const [a, b] = [Buffer.from(this.#code), Buffer.from(typed.trim().toUpperCase())];
-		if (a.length === b.length && timingSafeEqual(a, b)) return true;
-		if (++this.#wrong >= MOST_WRONG) this.#code = undefined;
-		return false;
+		const [code, given] = [Buffer.from(this.#code), Buffer.from(typed.trim().toUpperCase())];
+		const right = code.length === given.length && timingSafeEqual(code, given);
+		if (right || ++this.#wrong >= MOST_WRONG) this.#code = undefined;
+		return right;
 	}
 
-	/** It worked once and works no more. */
-	use(): void {
-		this.#code = undefined;
+	/** Makes a code that was taken valid again, because nothing came of it. */
+	giveBack(typed: string): void {
+		this.#code = typed.trim().toUpperCase();
 	}
 }

@@ -1,10 +1,11 @@
 import { v7 as uuidv7 } from 'uuid';
 import { defaultPolicy } from '@exetasis/core/decide';
 import type { UnitPreference } from '@exetasis/core/quantity';
-import { hashPassword } from '../auth/auth';
 import { isGuessedQuickly } from '../auth/passwords';
 import type { Database } from '../db/connection';
-import { inTransaction, of, wasTaken } from '../db/scope';
+import { inTransaction, wasTaken } from '../db/scope';
+import { addPerson } from '../people';
+import { setPolicy } from '../shops';
 
 export interface NewShop {
 	readonly name: string;
@@ -26,19 +27,11 @@ export async function makeShop(
 	if (await isGuessedQuickly(lead.password, [lead.name, lead.email, name, 'exetasis']))
 		return { kind: 'guessedQuickly' };
 	const shopId = uuidv7();
-	const password = await hashPassword(lead.password);
-	const dates = { createdAt: new Date(), updatedAt: new Date() };
-	const email = lead.email.toLowerCase();
 	try {
 		await inTransaction({ db, shopId }, async (within) => {
-			const { transaction } = within;
-			await db.models.shop.create({ id: shopId, name, currency, demo: false }, { transaction });
-			await of(within, 'policy').put({ settings: defaultPolicy });
-			const person = { id: uuidv7(), name: lead.name, email, role: 'lead' as const, active: true, firstPassword };
-			const unused = { emailVerified: false, image: null };
-			await of(within, 'user').add({ ...person, ...unused, preferences: { units }, ...dates });
-			const account = { id: uuidv7(), userId: person.id, accountId: person.id, providerId: 'credential', password };
-			await db.models.account.create({ ...account, ...dates }, { transaction });
+			await db.models.shop.create({ id: shopId, name, currency, demo: false }, { transaction: within.transaction });
+			await setPolicy(within, defaultPolicy);
+			await addPerson(within, { ...lead, role: 'lead', firstPassword, preferences: { units } });
 		});
 	} catch (cause) {
 		if (!wasTaken(cause)) throw cause;

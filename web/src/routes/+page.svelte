@@ -87,17 +87,18 @@
 
 {#snippet pump(job: Job)}
 	<a class="row pump" href={nextStepOf(job).path}
-		><b>{job.serial}</b><span class="soft cut">{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span></a
+		><b>{job.serial}</b><span class="soft truncate">{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span
+		></a
 	>
 {/snippet}
 {#snippet work({ scopeName, complaint }: Job)}
 	<span class="two"
-		><span class="cut">{scopeName}</span><span class="soft cut" title={complaint}>{complaint}</span></span
+		><span class="truncate">{scopeName}</span><span class="soft truncate" title={complaint}>{complaint}</span></span
 	>
 {/snippet}
 {#snippet customer({ customer: { name, orderNumber } }: Job)}
 	<span class="two"
-		><span class="cut" title={name}>{name ?? ''}</span><span class="soft cut">{orderNumber ?? ''}</span></span
+		><span class="truncate" title={name}>{name ?? ''}</span><span class="soft truncate">{orderNumber ?? ''}</span></span
 	>
 {/snippet}
 {#snippet promised({ customer: { promisedOn } }: Job)}
@@ -107,23 +108,23 @@
 {/snippet}
 {#snippet first(job: Job)}
 	{@const next = nextStepOf(job)}
-	<span class="clamp" title={next.first}><b>{next.at}</b> · {next.first}</span>
+	<span class="line-clamp-2" title={next.first}><b>{next.at}</b> · {next.first}</span>
 {/snippet}
 {#snippet mat(job: Job)}<span class="mat"><LittleMat mat={job.mat} /></span>{/snippet}
 {#snippet recurring(job: Job)}
 	{#each data.cases.filter(({ pumpId }) => pumpId === job.pumpId) as one (one.id)}
 		<a class="row" href="/trace/cases/{one.id}"
-			><span class="clamp"
+			><span class="line-clamp-2"
 				>Case: {inSentence(placeName(job.names[one.station] ?? one.station, one.cylinder))}, {inSentence(
 					one.causeName
 				)}?</span
 			></a
 		>
 		{#if one.check}<a class="row" href={inspectAddress(job.id, one.check)}
-				><span class="clamp">First: {inSentence(one.check.name)}</span></a
+				><span class="line-clamp-2">First: {inSentence(one.check.name)}</span></a
 			>{/if}
 	{/each}
-	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}"><span class="clamp">{recurs(job)}</span></a
+	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}"><span class="line-clamp-2">{recurs(job)}</span></a
 		>{:else}<span class="soft">none</span>{/if}
 {/snippet}
 
@@ -221,19 +222,6 @@
 	}
 	.head :global(.segment) {
 		white-space: nowrap;
-	}
-	.cut {
-		overflow: hidden;
-		white-space: nowrap;
-		text-overflow: ellipsis;
-	}
-	.clamp {
-		display: -webkit-box;
-		-webkit-box-orient: vertical;
-		-webkit-line-clamp: 2;
-		line-clamp: 2;
-		overflow: hidden;
-		line-height: 1.3;
 	}
 	.mat {
 		display: block;

@@ -1,6 +1,6 @@
 <!-- @component What the policy proposes for the whole pump: how many parts, at what cost, with what risk, and where the risk is. -->
 <script lang="ts">
-	import type { DecidedPart } from '@exetasis/core/decide';
+	import { proposalOf } from '@exetasis/core/decide';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import Working from '$lib/ui/Working.svelte';
@@ -18,9 +18,9 @@
 	const MOST_NAMED = 3;
 
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
-	const parts = $derived(set.decision?.parts ?? []);
-	const verdictOf = (part: DecidedPart) => part.decided ?? part.says[set.school];
-	const count = (verdict: string) => parts.filter((part) => verdictOf(part) === verdict).length;
+	// A set that was decided before the mat changed may hold a part that is gone.
+	const parts = $derived((set.decision?.parts ?? []).filter(({ id }) => partOf.has(id)));
+	const proposal = $derived(proposalOf(parts, set.school, MOST_NAMED));
 	const clear = $derived(
 		parts.filter((part) => {
 			const says = part.says[set.school];
@@ -28,17 +28,14 @@
 		})
 	);
 	const cost = $derived(set.decision?.cost[set.school]);
-	const stopOf = (part: DecidedPart) => (verdictOf(part) === 'replace' ? part.fresh : part.reused).stop;
-	const riskiest = $derived([...parts].sort((a, b) => stopOf(b) - stopOf(a)).slice(0, MOST_NAMED));
-	const counts = $derived(
-		[
-			`Replace ${count('replace')}, reuse ${count('reuse')}`,
-			count('open') > 0 ? `${count('open')} to inspect first` : '',
-			count('lookAgain') > 0 ? `${count('lookAgain')} to recheck` : ''
-		]
-			.filter(Boolean)
-			.join(', ')
-	);
+	const counts = $derived.by(() => {
+		const { replace, reuse, open, lookAgain } = proposal.count;
+		return [
+			`Replace ${replace}, reuse ${reuse}`,
+			...(open > 0 ? [`${open} to inspect first`] : []),
+			...(lookAgain > 0 ? [`${lookAgain} to recheck`] : [])
+		].join(', ');
+	});
 
 	function accept() {
 		bench.record(
@@ -59,11 +56,10 @@
 				<span class="figures">{formatNumber(set.hours)} h</span>.
 			</p>
 			<p class="soft">
-				Most of the risk: {#each riskiest as part, i (part.id)}{@const { cell, station } = partOf.get(part.id)!}{i === 0
-						? ''
-						: ', '}<b>{inSentence(placeName(station.name, cell.cylinder))}</b>
-					({formatProbability(stopOf(part))}){/each}. {formatProbability(cost.pAnyBeyond)} chance that a part is then beyond
-				its limit or damaged (expected cost {formatNumber(cost.opening + cost.collateral)}
+				Most of the risk: {#each proposal.riskiest as { id, stop }, i (id)}{@const { cell, station } =
+						partOf.get(id)!}{i === 0 ? '' : ', '}<b>{inSentence(placeName(station.name, cell.cylinder))}</b>
+					({formatProbability(stop)}){/each}. {formatProbability(cost.pAnyBeyond)} chance that a part is then beyond its limit
+				or damaged (expected cost {formatNumber(cost.opening + cost.collateral)}
 				{currency}). An unplanned stop costs {formatNumber(
 					bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost
 				)}

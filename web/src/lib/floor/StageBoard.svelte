@@ -23,9 +23,9 @@
 								>{ago(job.receivedAt)}</span
 							>{/if}</span
 					>
-					<span class="soft cut">{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span>
+					<span class="soft truncate">{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span>
 					<span class="mat"><LittleMat mat={job.mat} /></span>
-					<span class="two">{next.first}</span>
+					<span class="line-clamp-2">{next.first}</span>
 				</a>
 			{:else}<p class="soft none">No pump here.</p>{/each}
 		</section>
@@ -67,18 +67,6 @@
 		display: flex;
 		justify-content: space-between;
 		gap: 6px;
-	}
-	.cut {
-		overflow: hidden;
-		white-space: nowrap;
-		text-overflow: ellipsis;
-	}
-	.two {
-		display: -webkit-box;
-		-webkit-box-orient: vertical;
-		-webkit-line-clamp: 2;
-		line-clamp: 2;
-		overflow: hidden;
 	}
 	.mat {
 		overflow: hidden;

@@ -12,6 +12,7 @@ import { readForm } from '$lib/server/form';
 import { fromHere, setupCode } from '$lib/server/setup';
 
 const inches = { length: 'in', torque: 'ftlbf', pressure: 'psi', temperature: 'F' } as const;
+const NOT_EMPTY = 'There is a shop on this server already. The demo needs an empty one.';
 const NEEDS_CODE =
 	'Type the one-time code that "npm start" printed on the server, or open this page on the server itself.';
 
@@ -21,12 +22,12 @@ export async function load(event) {
 
 export const actions = {
 	demo: async (event) => {
-		const code = await readForm(event.request);
-		if (!fromHere(event) && !setupCode.matches(String(code.code ?? ''))) return fail(403, { demo: NEEDS_CODE });
+		const { own, demo } = await shopsHere(database());
+		if (own > 0 || demo) return fail(409, { demo: NOT_EMPTY });
+		const { code } = await readForm(event.request);
+		if (!fromHere(event) && !setupCode.take(String(code ?? ''))) return fail(403, { demo: NEEDS_CODE });
 		const result = await loadDemo(database().sequelize, readDemoFile(), new Date());
-		if (result === 'notEmpty')
-			return fail(409, { demo: 'There is a shop on this server already. The demo needs an empty one.' });
-		setupCode.use();
+		if (result === 'notEmpty') return fail(409, { demo: NOT_EMPTY });
 		redirect(303, '/signin');
 	},
 	shop: async (event) => {
@@ -34,7 +35,8 @@ export const actions = {
 		const { shop, currency, units, name, email, password, code } = form.data;
 		form.data.password = ''; // not sent back
 		if (!form.valid) return fail(400, { form });
-		if (!fromHere(event) && !setupCode.matches(code)) return setError(form, 'code', NEEDS_CODE, { status: 403 });
+		const here = fromHere(event);
+		if (!here && !setupCode.take(code)) return setError(form, 'code', NEEDS_CODE, { status: 403 });
 		const lead = { name, email, password };
 		const made = await makeShop(database(), {
 			name: shop,
@@ -42,10 +44,10 @@ export const actions = {
 			units: units === 'inch' ? inches : metric,
 			lead
 		});
+		if (!here && made.kind !== 'made') setupCode.giveBack(code);
 		if (made.kind === 'mailTaken') return setError(form, 'email', 'This address is already in use. Type another one.');
 		if (made.kind === 'guessedQuickly')
 			return setError(form, 'password', 'This password is easy to guess. Use four unrelated words.');
-		setupCode.use();
 		const signedIn = await signIn(lead, event.getClientAddress(), event.request.headers);
 		if (signedIn.kind !== 'signedIn') redirect(303, '/signin');
 		passCookies(signedIn.headers, event.cookies);

@@ -11,7 +11,7 @@ export const load = async ({ locals }) => ({
 	form: await superValidate({ role: 'technician' as const }, zod4(inviteSchema), { errors: false })
 });
 
-const NOBODY = 'This person is not in your shop. Reload the page.';
+const UNKNOWN_PERSON = 'This person is not in your shop. Reload the page.';
 
 export const actions = {
 	invite: async ({ request, locals }) => {
@@ -31,7 +31,7 @@ export const actions = {
 		const { person, ...change } = parsed.data;
 		const result = await changePerson(scopeOf(locals), userOf(locals).id, person, change);
 		if (result === 'yourself') return fail(400, { people: 'You cannot change your own role. Ask another lead.' });
-		if (result === 'unknownPerson') return fail(404, { people: NOBODY });
+		if (result === 'unknownPerson') return fail(404, { people: UNKNOWN_PERSON });
 		return { people: undefined };
 	},
 	active: async ({ request, locals }) => {
@@ -40,7 +40,7 @@ export const actions = {
 		const { person: id, active } = parsed.data;
 		const result = await setActive(scopeOf(locals), userOf(locals).id, id, active === 'true');
 		if (result === 'yourself') return fail(400, { people: 'You cannot deactivate yourself. Ask another lead.' });
-		if (result === 'unknownPerson') return fail(404, { people: NOBODY });
+		if (result === 'unknownPerson') return fail(404, { people: UNKNOWN_PERSON });
 		return { people: undefined };
 	}
 };

@@ -31,6 +31,7 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import { LATE_HEAD, LATE_WHY, lateWords } from '$lib/words/late';
 	import { placeName } from '$lib/words/place';
+	import { handoverWords } from '$lib/words/report';
 	import { buildStepName } from '$lib/words/steps';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 
@@ -153,9 +154,7 @@
 {/if}
 {#if bench.bench.handover}
 	<p class="soft">
-		{bench.bench.handover.to === 'service'
-			? 'Returned to service. Hoses and covers are back in place.'
-			: 'Put in stock. Turn the shaft by hand once a month. Count the next service from the first day of operation.'}
+		{handoverWords[bench.bench.handover.to]}
 	</p>
 {/if}
 {#each $errors._errors ?? [] as problem (problem)}<p class="wrong" role="alert">{problem}</p>{/each}

@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import * as build from './build';
 import * as decide from './decide';
+import * as draft from './draft';
 import { demoSheet, fineGauge, inputFor, ran, read, recordOf, stationOn } from './decide/testing';
 import * as life from './life';
 import * as mat from './mat';
@@ -17,6 +18,7 @@ import * as survival from './survival';
 import * as trace from './trace';
 
 const packages = {
+	draft,
 	survival,
 	build,
 	number,
@@ -124,7 +126,29 @@ const mpa = (value: number) => ({ value, typed: { text: String(value), unit: 'MP
 const heldFor5 = { test: 'hold' as const, from: mpa(12), to: mpa(11.9), minutes: 5 };
 const looks = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
 
-const lived = [survival.endedAt(900), survival.endedAt(1500), survival.endedBetween(500, 1200), survival.heldTo(2000)];
+const plate = {
+	model: 'Quay',
+	maker: 'not stated',
+	cylinders: 3,
+	strokeMm: 18,
+	ratedPressureMPa: 12,
+	ratedSpeedRpm: 1000
+};
+const usual = {
+	key: 'diameter',
+	unit: 'mm',
+	tolerance: 0.001,
+	when: 'always',
+	allowance: { side: 'min', share: 0.01 }
+};
+const listed = { item: '1', description: 'O-ring', quantity: 6 };
+
+const lived = [
+	survival.exactLife(900),
+	survival.exactLife(1500),
+	survival.intervalCensored(500, 1200),
+	survival.rightCensored(2000)
+];
 const weibullFit = survival.fitWeibull(lived);
 const rebuilt = {
 	pumpHours: 1000,
@@ -358,7 +382,6 @@ const answers: Record<string, Walked> = {
 	unaccounted: { args: [[]] },
 	lostFragments: { args: [[]] },
 	stepsOutOfOrder: { args: [{ sheet, scope: 'full' }, new Map()], held: ['0'] },
-	liftEntry: { args: [readings[0]], held: ['payload'] },
 	effectiveTime: { args: [readings[0]] },
 	withdrawnIds: { args: [readings], held: ['payload'] },
 	standingDecision: { args: [plunger], held: ['payload'] },
@@ -383,10 +406,6 @@ const answers: Record<string, Walked> = {
 	powerOn: { args: [{ power: { loosen: true, runIn: false } }, 'sheet', 'in'] },
 	consequences: { args: [sheet.steps, new Map()], held: ['0'] },
 	heldByAnswers: { args: [sheet.steps, new Map()], held: ['0'] },
-	liftSheet: {
-		args: [{ version: 1, stations: [{ side: 'rod', tool: 'Hand', mate: 'x' }], steps: [{}] }],
-		held: ['version'] // judged by the schema, after it
-	},
 	scopeOf: { args: [sheet, { scope: 'full' }], held: ['0'] },
 	allSteps: { args: [sheet, full], held: ['0'] },
 	buildSteps: { args: [sheet, full], held: ['0'] },
@@ -450,6 +469,7 @@ const answers: Record<string, Walked> = {
 	withNames: { args: [{ value: 1, by: 'x' }, new Map([['x', '@person/1']])], held: ['value'] },
 	withIds: { args: [{ value: 1, by: '@person/1' }, new Map([['@person/1', 'x']])], held: ['value'] },
 	readSheet: of('{'),
+	sheetProblems: { args: [sheet], held: ['0'] },
 	ageNodes: of({ kind: 'unknown', seenFor: 100, atMost: 4000 }),
 	wearPriorOf: { args: ['plunger', size], held: ['1'] },
 	scatterSpread: of(prior),
@@ -464,11 +484,11 @@ const answers: Record<string, Walked> = {
 	unknownPump: of({ mean: 0, sd: 0.2 }),
 	fitFleetWear: { args: [[{ key: 'k', prior, parts: [{ pump: 'p', history }] }], new Map([['p', '']])] },
 	lifePriorOf: { args: [station], held: ['0'] },
-	fitOtherEnds: of([
+	fitCompetingFailures: of([
 		{ station: 's', type: 't', prior: ends, lives: [{ before: history.before, held: 500, endedBy: 900 }] }
 	]),
 	endsBefore: of(ends),
-	oddsOfOtherEnd: { args: [life.endsBefore(ends), { kind: 'known', hours: 1000 }, 500], held: ['nodes'] },
+	oddsOfCompetingFailure: { args: [life.endsBefore(ends), { kind: 'known', hours: 1000 }, 500], held: ['nodes'] },
 	dutyClassOf: { args: [{ pressureMPa: 9, speedRpm: 900 }, sheet], held: ['1'] },
 	dutyHours: of([{ untilHours: 1000, wearFactor: 1.2 }], 100, 2000),
 	arithmeticOf: { args: [inputFor(sheet, 'plunger', plunger), judgement], held: ['0', '1'] },
@@ -521,7 +541,7 @@ const answers: Record<string, Walked> = {
 		held: sheetIsChecked,
 		call: (known: never, hours: never) => decide.partLifeOf(known, []).reused(hours)
 	},
-	because: { args: [judgement, { code: 'nothingFound' }], held: ['0'] },
+	withReason: { args: [judgement, { code: 'nothingFound' }], held: ['0'] },
 	unknownLife: { args: [station], held: ['0'] },
 	PartLife: {
 		args: [facts, { diameter: 18 }, 1000],
@@ -690,17 +710,47 @@ const answers: Record<string, Walked> = {
 	poissonRate: of(3, 1000, 0.95),
 	recurrences: { args: [looks], held: ['cylinder'] },
 	standsOut: of({ pAny: 0.01 }, 12),
-	binomialUpperTail: of(3, 5, 0.3)
+	binomialUpperTail: of(3, 5, 0.3),
+	changesBetween: { args: [sheet, sheet], held: ['0', '1'] },
+	customsOf: { args: [[sheet]], held: ['0'] },
+	firstTypes: { args: [[sheet]], held: ['0'] },
+	usualSize: of('diameter', 'mm', 20, usual),
+	faultsOf: { args: [sheet], held: ['0'] },
+	lacksOf: { args: [sheet], held: ['0'] },
+	fittedTo: { args: [sheet, { ...plate, plungerMm: 21 }], held: ['0'] },
+	keyFor: of('Head ring', []),
+	lostByMove: { args: [sheet, sheet, full, [], []], held: ['0', '1'] },
+	newSheet: of(plate),
+	knownNames: { args: [[sheet]], held: ['0'] },
+	proposeParts: of([listed], draft.knownNames([]), 3),
+	partOfLine: of({ ...listed, types: ['oRing'], sure: true, per: 'pump', pieces: 2 }, 'oRing'),
+	isFirst: of({ key: 'isolate', blocking: true }),
+	withNewStep: { args: [sheet, 'strip', 'Look'], held: ['0'] },
+	withStepsDrafted: { args: [sheet], held: ['0'] },
+	withPart: { args: [sheet, 2, { type: 'oRing', pieces: 2, price: 3 }], held: ['0'] },
+	withPartsMoved: { args: [sheet, ['headNuts'], 2], held: ['0'] },
+	withLaidDown: { args: [sheet, [{ type: 'oRing', pieces: 2, price: 3 }], {}], held: ['0'] },
+	withOrder: { args: [sheet, ['plunger']], held: ['0'] },
+	withPartsCopied: { args: [sheet, ['plunger']], held: ['0'] },
+	withPartChanged: { args: [sheet, 'plunger', { lookFor: 'cracks' }], held: ['0'] },
+	withStepChanged: { args: [sheet, 'isolate', { text: 'Lock out' }], held: ['0'] },
+	withStepMoved: { args: [sheet, 'isolate', 3], held: ['0'] },
+	withoutStep: { args: [sheet, 'isolate'], held: ['0'] },
+	withoutParts: { args: [sheet, ['plunger']], held: ['0'] },
+	withMates: { args: [sheet, 'plunger', 'headNuts'], held: ['0'] },
+	withJoined: { args: [sheet, ['plunger', 'headNuts'], 'Set'], held: ['0'] },
+	withTakenApart: { args: [sheet, 'sealCaseSet'], held: ['0'] },
+	turned: of({ toward: 'P', reversible: false }, { what: 'lip' })
 };
 // The same in pieces.
-const { fitFleetWear, fitOtherEnds, learnFleet } = answers;
+const { fitFleetWear, fitCompetingFailures, learnFleet } = answers;
 answers.fittingFleetWear = {
 	...fitFleetWear,
 	call: (kinds: never, classes: never) => life.toTheEnd(life.fittingFleetWear(kinds, classes))
 };
-answers.fittingOtherEnds = {
-	...fitOtherEnds,
-	call: (stations: never) => life.toTheEnd(life.fittingOtherEnds(stations))
+answers.fittingCompetingFailures = {
+	...fitCompetingFailures,
+	call: (stations: never) => life.toTheEnd(life.fittingCompetingFailures(stations))
 };
 answers.learningFleet = {
 	...learnFleet,
@@ -709,8 +759,8 @@ answers.learningFleet = {
 
 // What checks others' conditions or is one, takes no numbers to be walked.
 const notWalked = [
-	...['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd', 'nameText'],
-	...['endedAt', 'endedBetween', 'heldTo', 'hasEnded', 'isExact', 'isWatchedLate', 'withAge']
+	...['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd', 'nameText', 'defined'],
+	...['exactLife', 'intervalCensored', 'rightCensored', 'hasEnded', 'isExact', 'isWatchedLate', 'withAge']
 ];
 // Infinite where the book says so: degrees of freedom that are known exactly.
 // Also the end of a life that still runs, and the weight of a find without which a cause could not be.

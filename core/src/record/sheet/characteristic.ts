@@ -13,8 +13,8 @@ export const sheetCharacteristicSchema = z
 		nominal: number.positive(),
 		min: z.number().optional(),
 		max: z.number().optional(),
-		/** Who says so: the maker's sheet, or the shop's own default where the maker is silent. */
-		limitFrom: z.enum(['maker', 'shop']),
+		/** Who states it: the maker, the shop, or neither: then it is taken from like parts until a person confirms it. */
+		limitFrom: z.enum(['maker', 'shop', 'assumed']),
 		/** How far a new part may lie from nominal, either way. */
 		tolerance: number.nonnegative().default(0),
 		/** Measured in every job, or only where something was found on the part. */

@@ -1,12 +1,12 @@
 export * from './characteristic';
-export type { Fastening } from './fastening';
+export { fasteningSchema, type Fastening } from './fastening';
 export * from './jsonSchema';
-export * from './lift';
 export * from './closing';
 export * from './opening';
+export { sheetProblems, type SheetProblem } from './problems';
 export type { Caution, Face, OnlyWith } from './primitives';
 export * from './schema';
-export type { Station } from './station';
-export type { Ask, Meaning, Stage, Step } from './step';
-export { toolKinds, type Kit, type Product, type Tool, type ToolKind } from './supplies';
+export { stationSchema, type Station } from './station';
+export { stages, stepSchema, type Ask, type Meaning, type Stage, type Step } from './step';
+export { type Kit, type Product, type Tool, type ToolKind } from './supplies';
 export * from './variants';

@@ -8,6 +8,8 @@ import { stages, type Ask, type Step } from './step';
 export interface SheetProblem {
 	readonly path: (string | number)[];
 	readonly message: string;
+	/** Set if there is one sure way to mend it. */
+	readonly code?: 'opensNothing' | 'notTakenOut' | 'namesItself';
 }
 type Path = readonly (string | number)[];
 
@@ -123,7 +125,7 @@ function* stationProblems(
 		['spoils', spoils]
 	] as const) {
 		yield* known.all('stations', keys, [...path, name]);
-		if (keys.includes(key)) yield { path: [...path, name], message: 'names the station itself' };
+		if (keys.includes(key)) yield { path: [...path, name], message: 'names the station itself', code: 'namesItself' };
 	}
 	yield* known.one('stations', face.mate, [...path, 'face', 'mate']);
 	yield* mateProblems(station, sheet, path);
@@ -260,12 +262,13 @@ function* meaningProblems(
  */
 function* scopeProblems({ stations, steps }: ModelSheet, scope: string, path: Path): Generator<SheetProblem> {
 	const opened = stations.filter((station) => station.scopes.includes(scope));
-	if (opened.length === 0) yield { path: [...path], message: 'opens no station' };
+	if (opened.length === 0) yield { path: [...path], message: 'opens no station', code: 'opensNothing' };
 	const strip = steps.filter((step) => step.scopes.includes(scope) && step.stage === 'strip');
 	const handled = new Set(strip.flatMap((step) => step.stations));
 	if (handled.size === 0) return;
 	const left = opened.filter(({ key }) => !handled.has(key)).map(({ key }) => `"${key}"`);
-	if (left.length > 0) yield { path: [...path], message: `no strip step takes out ${left.slice(0, 5).join(', ')}` };
+	if (left.length > 0)
+		yield { path: [...path], message: `no strip step takes out ${left.slice(0, 5).join(', ')}`, code: 'notTakenOut' };
 }
 
 function* circles(

@@ -6,15 +6,12 @@ import {
 	applies,
 	cautionsFor,
 	chosenProblem,
-	liftSheet,
 	piecesInPump,
 	sheetJsonSchema,
 	sheetSchema,
 	stationsInScope,
 	stepsInScope,
-	type ModelSheet,
-	buildSteps,
-	orderFacts
+	type ModelSheet
 } from '.';
 
 const folder = new URL('../../../../demo/sheets/', import.meta.url);
@@ -326,104 +323,6 @@ describe('a sheet', () => {
 				expect(faultsOf(small({ stations })).some((fault) => fault.includes('circle'))).toBe(circular);
 			})
 		));
-});
-
-describe('a sheet of version 1', () => {
-	const { in: _in, ...plunger } = station('plunger', { tool: 'Hand', lubricate: 'Its tip', mate: 'collar' });
-	const { in: _other, ...collar } = station('collar', { side: 'manifold', tool: 'Hand', scopes: ['packing', 'full'] });
-	const old = {
-		...facts,
-		version: 1,
-		manifoldMassKg: 9,
-		benchFaceUp: 'C',
-		steps: [
-			{
-				key: 'isolate',
-				text: 'Isolate.',
-				scopes: ['full'],
-				blocking: true,
-				caution: { hazard: 'electric', text: 'Lock.' }
-			}
-		],
-		stations: [plunger, collar]
-	};
-	const lifted = sheetSchema.parse(liftSheet(old));
-	it('is one of today, with nothing lost', () => {
-		expect(lifted.assemblies).toEqual([
-			{ key: 'rod', name: 'Plunger rods' },
-			{ key: 'manifold', name: 'Manifold', up: 'C', massKg: 9 }
-		]);
-		expect(lifted.scopes.map(({ key }) => key)).toEqual(['packing', 'full']);
-		expect(lifted.stations[0]).toMatchObject({
-			in: 'rod',
-			mates: ['collar'],
-			tools: [{ tool: 'tool1', for: 'both' }],
-			products: [{ where: 'Its tip', when: 'always' }]
-		});
-		expect(lifted.tools).toMatchObject([{ key: 'tool1', name: 'Hand' }]);
-		expect(lifted.steps[0].cautions).toEqual([{ hazard: 'electric', text: 'Lock.' }]);
-	});
-	it('is left as it is once lifted', () => expect(liftSheet(lifted)).toBe(lifted));
-	it('is read as text, its faults at their lines', () => {
-		expect(readSheet(JSON.stringify(old))).toMatchObject({ kind: 'sheet', sheet: { version: 3 } });
-		const read = readSheet(JSON.stringify({ ...old, strokeMm: -1 }, null, 1));
-		expect(read).toMatchObject({ kind: 'faults', faults: [{ line: 8, path: 'strokeMm' }] });
-	});
-	it.each([
-		[null],
-		[1],
-		['x'],
-		[[]],
-		[{ version: 1 }],
-		[{ version: 1, stations: 5, steps: {} }],
-		[{ version: 1, stations: [null, 3] }]
-	])('or what is none of it (%j) is left for the schema to judge', (raw) => {
-		expect(sheetSchema.safeParse(liftSheet(raw)).success).toBe(false);
-	});
-});
-
-describe('a sheet of version 2', () => {
-	const ask = {
-		kind: 'choice',
-		text: 'The plunger',
-		choices: ['clean', 'cracked'],
-		means: [{ choice: 'cracked', station: 'plunger', pattern: 'crack' }]
-	};
-	const caution = { hazard: 'damage', text: 'It breaks.' };
-	const old = {
-		...facts,
-		version: 2,
-		assemblies: [{ key: 'rods', name: 'Rods' }],
-		scopes: [{ key: 'full', name: 'Everything', kind: 'full' }],
-		steps: [{ key: 'seen', text: 'See.', scopes: ['full'], asks: [ask], opensOn: ['crack'] }],
-		stations: [
-			station('plunger', { face: { toward: 'any' }, caution }),
-			station('collar', { face: { toward: 'sheet' } }),
-			station('ring', { type: 'oRing', face: { toward: 'any' } }),
-			station('seal', { type: 'lipSeal', face: { toward: 'P', what: 'lip' } })
-		]
-	};
-	const lifted = sheetSchema.parse(liftSheet(old));
-	it('does not claim to state what it did not', () => {
-		expect(lifted.stations.map(({ face }) => face.toward)).toEqual(['notStated', 'notStated', 'either', 'P']);
-		const [asked] = lifted.steps[0].asks;
-		expect(asked.kind === 'choice' && asked.choices).toEqual([
-			{ text: 'clean', means: 'notStated' },
-			{ text: 'cracked', means: { finding: { station: 'plunger', pattern: 'crack' } } }
-		]);
-	});
-	it('keeps its cautions, coming out and going in', () =>
-		expect(lifted.stations[0].cautions).toEqual([{ ...caution, when: 'both' }]));
-	it('puts its parts back in an order that is deduced', () => {
-		const plan = buildSteps(lifted, { scope: 'full' });
-		expect(plan.every(({ mirrored }) => mirrored)).toBe(true);
-		expect(orderFacts(lifted, { scope: 'full' }, plan)).toContainEqual({
-			first: 'collar',
-			then: 'plunger',
-			sure: 'deduced'
-		});
-	});
-	it('is left as it is once lifted', () => expect(liftSheet(lifted)).toBe(lifted));
 });
 
 describe('the published JSON Schema', () => {

@@ -74,10 +74,10 @@ export const stationSchema = z.strictObject({
 	face: refitFaceSchema,
 	/** What is done in fitting it, beside its direction. */
 	fit: text.optional(),
-	/** Which of its facts nobody has stated: they are deduced, shown as such, and corrected by the next revision. */
+	/** Facts that were not stated: they are deduced or assumed, shown as such, and corrected by the next revision. */
 	inferred: z
-		.array(z.enum(['face', 'fit', 'renewal', 'lookFor', 'caution']))
-		.max(5)
+		.array(z.enum(['face', 'fit', 'renewal', 'lookFor', 'caution', 'price']))
+		.max(6)
 		.default([]),
 	/** Split rings: how far the joints of neighbours are turned apart. */
 	joints: z.strictObject({ apartDeg: z.number().gt(0).lt(360) }).optional(),

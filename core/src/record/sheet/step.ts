@@ -9,7 +9,7 @@ export type Stage = (typeof stages)[number];
 const keys = z.array(key).max(60).default([]);
 
 /** What follows from an answer. */
-export const meaningSchema = z.union([
+const meaningSchema = z.union([
 	/** Nothing follows, or the sheet does not say what. */
 	z.enum(['harmless', 'notStated']),
 	/** A finding on the parts of a station: at the cylinder that was asked about, or at all. */
@@ -22,7 +22,7 @@ export const meaningSchema = z.union([
 export type Meaning = z.infer<typeof meaningSchema>;
 
 /** An answer that a step wants before it can be signed off. */
-export const askSchema = z.discriminatedUnion('kind', [
+const askSchema = z.discriminatedUnion('kind', [
 	/** Done and seen: moves freely, clicks, is flush. */
 	z.strictObject({ kind: z.literal('tick'), text }),
 	/** Pieces of a station, counted. */
@@ -63,16 +63,16 @@ export const askSchema = z.discriminatedUnion('kind', [
 export type Ask = z.infer<typeof askSchema>;
 
 /** Where the crank has to stand; it is turned by hand. */
-export const crankPositionSchema = z.strictObject({
+const crankPositionSchema = z.strictObject({
 	stand: z.enum(['outerLevel', 'forward', 'back']),
 	cylinder: z.union([z.enum(['each', 'outer']), z.int().min(1).max(7)])
 });
 
 /** What must not happen from this step until that one, but for the steps named: shown on every screen of the job. */
-export const lockSchema = z.strictObject({ what: z.enum(['shaft']), until: key, unless: keys, text });
+const lockSchema = z.strictObject({ what: z.enum(['shaft']), until: key, unless: keys, text });
 
 /** To be signed off within so many minutes of another step; left out: within the working time of a product. */
-export const windowSchema = z
+const windowSchema = z
 	.strictObject({ of: key, minutes: number.positive().optional(), product: key.optional() })
 	.refine(({ minutes, product }) => (minutes === undefined) !== (product === undefined), {
 		message: 'either minutes or a product',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { key, number, onlyWithSchema, text } from './primitives';
 
 /** Kinds of tools by how they grip; each is drawn at its work. */
-export const toolKinds = [
+const toolKinds = [
 	'fingers',
 	'blade',
 	'twoBlades',
@@ -54,7 +54,7 @@ export const toolSchema = z.strictObject({
 });
 export type Tool = z.infer<typeof toolSchema>;
 
-export const productKinds = [
+const productKinds = [
 	'sealant',
 	'locker',
 	'tape',

@@ -1,0 +1,13 @@
+export * from './changes';
+export { customsOf, firstTypes, usualSize, type Custom, type Customs } from './customs';
+export * from './defined';
+export * from './edit';
+export * from './faults';
+export * from './fitted';
+export * from './keys';
+export * from './laid';
+export * from './moved';
+export * from './partsList';
+export * from './readiness';
+export { isFirst, withNewStep, withStepsDrafted } from './steps';
+export { newSheet, OWN_LAYOUT, type NamePlate, type SheetDraft } from './newSheet';

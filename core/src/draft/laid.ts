@@ -1,0 +1,22 @@
+import type { ModelSheet, Station } from '../record';
+import type { Customs } from './customs';
+import { withPart, withPartChanged, type NewPart } from './edit';
+import type { SheetDraft } from './newSheet';
+import { withStepsDrafted } from './steps';
+
+/** A part as it came off: what it is, and which way it lay, if that was seen. */
+export interface LaidDown extends NewPart {
+	readonly face?: Station['face'];
+}
+
+/**
+ * The sheet with the parts that came off next, behind those that it has, and the steps that take them off. Directions are those
+ * that were seen; others are not stated. Errors: as `withPart`.
+ */
+export function withLaidDown(sheet: ModelSheet, parts: readonly LaidDown[], customs: Customs): SheetDraft {
+	const laid = parts.reduce<SheetDraft>((draft, { face, ...part }) => {
+		const added = withPart(draft, draft.stations.length, part, customs[part.type]);
+		return face ? withPartChanged(added.draft, added.key, { face }) : added.draft;
+	}, sheet);
+	return withStepsDrafted(laid);
+}

@@ -1,0 +1,65 @@
+import type { ModelSheet, Station } from '../record';
+
+/** How far a sheet reaches: each level needs those before it. */
+export const levels = ['inspect', 'build', 'prove'] as const;
+export type Level = (typeof levels)[number];
+
+/** What a sheet does not state for a level. The work can go on without it; the page says that it is missing. */
+export type Lack =
+	| {
+			readonly code: 'torque' | 'direction' | 'limit' | 'assumedLimit' | 'assumedPrice';
+			readonly stations: readonly Pick<Station, 'key' | 'name'>[];
+	  }
+	| { readonly code: 'buildOrder' | 'proof' | 'proveSteps' | 'openingCost' };
+
+const MOST_TURNED_BY_HAND: readonly Station['type'][] = ['fastener'];
+
+const named = (stations: readonly Station[]) => stations.map(({ key, name }) => ({ key, name }));
+
+/**
+ * What a sheet lacks for stripping and inspecting, for building, and for proving. Nothing in the list keeps a job from going on:
+ * without a limit the rules of damage still hold, without a torque the screen says that none is stated.
+ */
+export function lacksOf(sheet: ModelSheet): Readonly<Record<Level, readonly Lack[]>> {
+	const { stations, steps, order, proof } = sheet;
+	const some = (
+		code: Exclude<Lack, { code: 'proof' | 'buildOrder' | 'proveSteps' | 'openingCost' }>['code'],
+		which: readonly Station[]
+	): Lack[] => (which.length === 0 ? [] : [{ code, stations: named(which) }]);
+	const sized = ({ characteristics }: Station) => characteristics.length > 0;
+	const fasteners = stations.filter(({ type }) => MOST_TURNED_BY_HAND.includes(type));
+	return {
+		inspect: [
+			...some(
+				'limit',
+				stations.filter((one) => !sized(one) && one.renewal === 'inspect' && !fasteners.includes(one))
+			),
+			...some(
+				'assumedLimit',
+				stations.filter(({ characteristics }) =>
+					characteristics.some(({ limitFrom, min, max }) => limitFrom === 'assumed' && (min ?? max) !== undefined)
+				)
+			),
+			...some(
+				'assumedPrice',
+				stations.filter(({ inferred }) => inferred.includes('price'))
+			),
+			...(sheet.openingCost === 0 ? [{ code: 'openingCost' } as const] : [])
+		],
+		build: [
+			...some(
+				'torque',
+				fasteners.filter(({ fastening }) => fastening?.torqueNm === undefined && fastening?.byFeel === undefined)
+			),
+			...some(
+				'direction',
+				stations.filter(({ face }) => face.toward === 'notStated')
+			),
+			...(order.length === 0 && !steps.some(({ stage }) => stage === 'build') ? [{ code: 'buildOrder' } as const] : [])
+		],
+		prove: [
+			...(proof === undefined ? [{ code: 'proof' } as const] : []),
+			...(steps.some(({ stage }) => stage === 'prove') ? [] : [{ code: 'proveSteps' } as const])
+		]
+	};
+}

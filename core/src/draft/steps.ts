@@ -1,0 +1,154 @@
+import type { ModelSheet, Step } from '../record';
+import { keyFor } from './keys';
+import type { SheetDraft } from './newSheet';
+
+/** A step with nothing in it but this. */
+const step = (rest: Pick<Step, 'key' | 'text' | 'stage' | 'scopes'> & Partial<Step>): Step => ({
+	after: [],
+	blocking: false,
+	stations: [],
+	per: 'pump',
+	walk: 'station',
+	tools: [],
+	cautions: [],
+	asks: [],
+	recalls: [],
+	ways: [],
+	...rest
+});
+
+/** Steps that come before any other work on a pump: they cannot be removed or moved. */
+export const firstSteps = (scopes: readonly string[]): Step[] => [
+	step({
+		key: 'isolate',
+		text: 'Isolate the drive and lock it out. Hang your own tag.',
+		stage: 'prepare',
+		scopes: [...scopes],
+		blocking: true,
+		cautions: [
+			{ hazard: 'electric', text: 'Follow the site rules for lock-out. Only the person who hung a lock takes it off.' }
+		]
+	}),
+	step({
+		key: 'release',
+		text: 'Release trapped pressure on both sides, drain, and let the pump cool.',
+		stage: 'prepare',
+		scopes: [...scopes],
+		after: ['isolate'],
+		blocking: true,
+		cautions: [
+			{
+				hazard: 'pressure',
+				text: 'Stored pressure injects fluid through skin and throws parts. Open the drain first and watch it run dry.'
+			},
+			{ hazard: 'heat', text: 'A pump that has just run scalds: let it cool first.' }
+		]
+	})
+];
+
+const cleaning = (scopes: readonly string[], after: readonly string[], taken: readonly string[]): Step =>
+	step({
+		key: keyFor('clean', taken),
+		text: 'Clean every part. Leave no sealant, scale or gasket behind.',
+		stage: 'clean',
+		scopes: [...scopes],
+		after: [...after],
+		cautions: [
+			{ hazard: 'chemical', text: 'Cleaning agents: gloves, eye protection, ventilation, as on their data sheets.' }
+		]
+	});
+
+const proving = (scopes: readonly string[], taken: readonly string[]): Step[] => {
+	const turn = keyFor('turn', taken);
+	const drips = keyFor('drips', [...taken, turn]);
+	return [
+		step({
+			key: turn,
+			text: 'Turn the shaft by hand through whole turns.',
+			stage: 'prove',
+			scopes: [...scopes],
+			cautions: [{ hazard: 'pinch', text: 'Keep fingers clear of plungers and crank.' }],
+			asks: [{ kind: 'tick', text: 'Turns freely' }]
+		}),
+		step({
+			key: drips,
+			text: 'Prime the pump and bleed it. Raise the pressure in steps and watch for drips.',
+			stage: 'prove',
+			scopes: [...scopes],
+			after: [turn],
+			cautions: [{ hazard: 'pressure', text: 'Do not stand in line with a plug or a cap while the pressure rises.' }]
+		})
+	];
+};
+
+/** Parts that come off one after the other from the same assembly, in the same scopes. */
+function runsOf(draft: SheetDraft, handled: ReadonlySet<string>): ModelSheet['stations'][] {
+	const runs: ModelSheet['stations'][] = [];
+	for (const station of draft.stations) {
+		if (handled.has(station.key)) continue;
+		const run = runs.at(-1);
+		const last = run?.at(-1);
+		const together =
+			last &&
+			last.in === station.in &&
+			last.per === station.per &&
+			last.scopes.join() === station.scopes.join() &&
+			run!.length < MOST_IN_STEP;
+		if (together) run!.push(station);
+		else runs.push([station]);
+	}
+	return runs;
+}
+
+const MOST_IN_STEP = 6;
+const inMiddle = (name: string): string => (/^[A-Z][a-z]/.test(name) ? name[0].toLowerCase() + name.slice(1) : name);
+const listed = (names: readonly string[]): string =>
+	names.length === 1 ? names[0] : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
+
+/**
+ * The draft with a step for all that its steps leave out: the first steps, parts that no strip step takes out, cleaning, and
+ * proving. Steps that are there already stay as they are. Parts go back in reverse order unless the sheet says otherwise.
+ */
+export function withStepsDrafted(draft: SheetDraft): SheetDraft {
+	const scopes = draft.scopes.map(({ key }) => key);
+	const missing = firstSteps(scopes).filter(({ key }) => !draft.steps.some((one) => one.key === key));
+	const steps = [...missing, ...draft.steps];
+	const handled = new Set(steps.filter(({ stage }) => stage === 'strip').flatMap(({ stations }) => stations));
+	const taken = () => steps.map(({ key }) => key);
+	const end = (stages: readonly Step['stage'][]): number =>
+		steps.findLastIndex(({ stage }) => stages.includes(stage)) + 1;
+	for (const run of runsOf(draft, handled)) {
+		const names = listed(run.map(({ name }) => inMiddle(name)));
+		const drafted = step({
+			key: keyFor(`${run[0].key} off`, taken()),
+			text: `Take off ${names}${run[0].per === 'cylinder' ? ', cylinder by cylinder' : ''}.`.slice(0, 400),
+			stage: 'strip',
+			scopes: [...run[0].scopes],
+			after: steps.some(({ key }) => key === 'release') ? ['release'] : [],
+			per: run[0].per,
+			stations: run.map(({ key }) => key)
+		});
+		steps.splice(end(['prepare', 'strip']), 0, drafted);
+	}
+	const strips = steps.some(({ stage }) => stage === 'strip');
+	if (strips && !steps.some(({ stage }) => stage === 'clean'))
+		steps.splice(end(['prepare', 'strip']), 0, cleaning(scopes, [], taken()));
+	if (strips && !steps.some(({ stage }) => stage === 'prove')) steps.push(...proving(scopes, taken()));
+	return { ...draft, steps };
+}
+
+/** Whether a step is one of the first, which stay first. */
+export const isFirst = ({ key, blocking }: Pick<Step, 'key' | 'blocking'>): boolean =>
+	blocking || key === 'isolate' || key === 'release';
+
+/** The draft with an empty step of this stage behind the last one of it; answers its key. */
+export function withNewStep(draft: SheetDraft, stage: Step['stage'], text: string): { draft: SheetDraft; key: string } {
+	const key = keyFor(
+		text,
+		draft.steps.map((one) => one.key)
+	);
+	const order: readonly Step['stage'][] = ['prepare', 'strip', 'clean', 'build', 'prove'];
+	const at = draft.steps.findLastIndex((one) => order.indexOf(one.stage) <= order.indexOf(stage)) + 1;
+	const added = step({ key, text, stage, scopes: draft.scopes.map((scope) => scope.key) });
+	return { draft: { ...draft, steps: draft.steps.toSpliced(at, 0, added) }, key };
+}

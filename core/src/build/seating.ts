@@ -1,12 +1,12 @@
 import { finiteAnswer, requireThat } from '../number';
 
 /** Where a ring was measured: degrees by the clock from the top, and how deep it lies below the face, mm. */
-export interface DepthReading {
+interface DepthReading {
 	readonly atDeg: number;
 	readonly depthMm: number;
 }
 
-export interface Seating {
+interface Seating {
 	readonly depthMm: number;
 	/** How much deeper its deepest side lies than the shallowest, mm, over the circle on which it was read. */
 	readonly outOfSquareMm: number;

@@ -3,7 +3,7 @@ import { finiteAnswer, requireThat } from '../number';
 import type { BoltGroup } from './bolts';
 
 /** What a bolt may be tightened to in one pass, N·m. */
-export interface TorqueWindow {
+interface TorqueWindow {
 	readonly targetNm: number;
 	readonly leastNm: number;
 	readonly mostNm: number;
@@ -31,7 +31,7 @@ export function torqueWindow(
 }
 
 /** Where a reading lies against its window, and in which other unit the same number would lie inside. */
-export interface TorqueReading {
+interface TorqueReading {
 	readonly against: 'within' | 'below' | 'beyond';
 	/** The unit that was probably meant. */
 	readonly suspect?: Unit;

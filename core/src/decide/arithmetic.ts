@@ -16,7 +16,7 @@ export type StepKey =
 	| 'wornSoFar'
 	| 'beyondAtService'
 	| 'pace'
-	| 'otherEnd'
+	| 'competingFailure'
 	| FigureKey;
 
 /** A number that goes into a step. */
@@ -29,6 +29,7 @@ export type StepInput =
 	| 'standardUncertainty'
 	| 'limitOfMaker'
 	| 'limitOfShop'
+	| 'limitAssumed'
 	| 'acceptBad'
 	| 'scrapGood'
 	| 'startNominal'
@@ -44,7 +45,7 @@ export type StepInput =
 	| 'partsOnRecord'
 	| 'pumpsHardness'
 	| 'rateAgainstKind'
-	| 'otherEndsOnRecord'
+	| 'competingFailuresOnRecord'
 	| 'livesOnRecord'
 	| 'priorShape'
 	| 'priorScale'
@@ -78,7 +79,7 @@ export function arithmeticOf(input: JudgeInput, judgement: Judgement): Step[] {
 			nearest,
 			result: { value, unit, u }
 		})),
-		otherEndStep(input, judgement)
+		competingFailureStep(input, judgement)
 	];
 }
 
@@ -107,6 +108,8 @@ function sizeSteps({ characteristic, sheet, worst, value, budget, places }: Meas
 	];
 }
 
+const limitKey = { maker: 'limitOfMaker', shop: 'limitOfShop', assumed: 'limitAssumed' } as const;
+
 function limitSteps(
 	{ sheet, value, limit, budget, conformity, wear, startIsNominal }: JudgedCharacteristic,
 	outlook: Outlook | undefined,
@@ -120,7 +123,7 @@ function limitSteps(
 			inputs: [
 				{ key: 'value', value, unit },
 				{ key: 'standardUncertainty', value: budget.u, unit },
-				{ key: sheet.limitFrom === 'maker' ? 'limitOfMaker' : 'limitOfShop', value: limit, unit },
+				{ key: limitKey[sheet.limitFrom], value: limit, unit },
 				share('acceptBad', input.policy.acceptBad),
 				share('scrapGood', input.policy.scrapGood)
 			],
@@ -175,14 +178,14 @@ const paceStep = (characteristic: string, { faster }: Outlook): Step => ({
 	result: { value: faster.probability, unit: 'share' }
 });
 
-function otherEndStep({ life, policy }: JudgeInput, { other }: Judgement): Step {
+function competingFailureStep({ life, policy }: JudgeInput, { other }: Judgement): Step {
 	const { events, lives, prior } = other.ends;
 	return {
-		key: 'otherEnd',
+		key: 'competingFailure',
 		inputs: [
 			...hoursOnPart(life),
 			hours('hoursToService', policy.intervalHours),
-			number('otherEndsOnRecord', events),
+			number('competingFailuresOnRecord', events),
 			number('livesOnRecord', lives),
 			number('priorShape', prior.shape),
 			hours('priorScale', prior.scaleHours),

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { arithmeticOf, endReason, judge, unknownLife, type JudgeInput } from '.';
-import { fitOtherEnds, lifePriorOf, wearPriorOf } from '../life';
+import { fitCompetingFailures, lifePriorOf, wearPriorOf } from '../life';
 import { partType } from '../part';
 import { checkEntry, fold, discardLimit, placesToRead, together, type Entry, type Station } from '../record';
 import { clean, demoSheet, finding, inputFor, ran, read, recordOf } from './testing';
@@ -49,7 +49,7 @@ function inputOf({ at, shares, picks, hours, mateShares }: Case): JudgeInput {
 		.map((other) => ({ station: other, record: recordOf(clean(), ...readings(other, mateShares)) }));
 	const lives = [1200, 2500].map((held) => ({ before: [{ hours: 0, weight: 1 }], held }));
 	const onRecord = { station: station.key, type: station.type, prior: lifePriorOf(station), lives };
-	const ends = at % 2 === 0 ? fitOtherEnds([onRecord])[station.key] : undefined;
+	const ends = at % 2 === 0 ? fitCompetingFailures([onRecord])[station.key] : undefined;
 	return inputFor(sheet, station.key, recordOf(...looks, ...readings(station, shares)), {
 		mates,
 		life: { ...(hours === undefined ? unknownLife(station) : ran(station, hours)), ...(ends ? { ends } : {}) }

@@ -3,7 +3,7 @@ import {
 	dutyClassOf,
 	dutyHours,
 	fittingFleetWear,
-	fittingOtherEnds,
+	fittingCompetingFailures,
 	lifePriorOf,
 	toTheEnd,
 	wearPriorOf,
@@ -12,7 +12,7 @@ import {
 	type DeclaredDuty,
 	type KindOnRecord,
 	type LogRate,
-	type OtherEnds,
+	type CompetingFailures,
 	type OtherLife,
 	type Stretch,
 	type WearKnowledge,
@@ -66,7 +66,7 @@ export interface FleetRecord {
 export interface FleetKnowledge {
 	/** By "station/characteristic"; what is not on record has its prior and is left out. */
 	readonly wear: Readonly<Record<string, WearKnowledge>>;
-	readonly ends: Readonly<Record<string, OtherEnds>>;
+	readonly ends: Readonly<Record<string, CompetingFailures>>;
 	/** How hard each pump, and each class of duty beyond the sheet's factor, is on its parts. */
 	readonly pumps: Readonly<Record<string, LogRate>>;
 	readonly classes: Readonly<Record<string, LogRate>>;
@@ -75,9 +75,9 @@ export interface FleetKnowledge {
 }
 
 /** A pump's latest lives of one kind that count: more move nothing and cost time. Said in the documents. */
-export const LIVES_A_PUMP = 36;
+const LIVES_A_PUMP = 36;
 /** The same of a whole fleet: in a large one fewer lives of each pump tell enough. */
-export const LIVES_A_KIND = 2400;
+const LIVES_A_KIND = 2400;
 
 /**
  * The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places.
@@ -117,12 +117,12 @@ export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): St
 
 /**
  * What the record says of every kind of size, every pump, every class of duty, and of all other ends, by `fitFleetWear` and
- * `fitOtherEnds`. Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
+ * `fitCompetingFailures`. Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
  */
 export const learnFleet = (sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]): FleetKnowledge =>
 	toTheEnd(learningFleet(sheet, record, gauges));
 
-/** `learnFleet` in pieces of some milliseconds, between which whoever runs it may do something else. */
+/** `learnFleet` in pieces of some milliseconds; other work can run between two pieces. */
 export function* learningFleet(
 	sheet: ModelSheet,
 	record: FleetRecord,
@@ -161,7 +161,7 @@ export function* learningFleet(
 		}));
 	return {
 		wear: fitted.kinds,
-		ends: yield* fittingOtherEnds(ends),
+		ends: yield* fittingCompetingFailures(ends),
 		pumps: fitted.pumps,
 		classes: fitted.classes,
 		settled: fitted.settled

@@ -32,7 +32,7 @@ export interface JudgeInput extends ForecastInput {
 	readonly ratedPressure?: number;
 }
 
-export interface Mate {
+interface Mate {
 	readonly station: Station;
 	readonly record: PartRecord;
 }
@@ -91,7 +91,7 @@ const asksFor: Readonly<Record<Reason['code'], Verdict | 'open'>> = {
 const strength: readonly (Verdict | 'open')[] = ['replace', 'open', 'lookAgain', 'reuse'];
 const byStrength = (a: Reason, b: Reason) => strength.indexOf(asksFor[a.code]) - strength.indexOf(asksFor[b.code]);
 // Questions that need no answer once the part is out.
-const moot: readonly Reason['code'][] = ['unmeasured', 'mateUnmeasured', 'cannotTell', 'figureTooClose'];
+const settledByReplacing: readonly Reason['code'][] = ['unmeasured', 'mateUnmeasured', 'cannotTell', 'figureTooClose'];
 
 /**
  * The sizes that alone keep a part from being reused because they were not measured: it can be accepted by eye. Empty if something else
@@ -164,12 +164,12 @@ function judgeByFigures(input: JudgeInput): Judgement {
 function verdictBy(reasons: readonly Reason[]): Pick<Judgement, 'verdict' | 'reasons'> {
 	const sorted = [...reasons].sort(byStrength);
 	const alreadyOut = asksFor[sorted[0].code] === 'replace';
-	const kept = alreadyOut ? sorted.filter(({ code }) => !moot.includes(code)) : sorted;
+	const kept = alreadyOut ? sorted.filter(({ code }) => !settledByReplacing.includes(code)) : sorted;
 	return { verdict: asksFor[kept[0].code], reasons: kept };
 }
 
 /** The judgement with one more reason. */
-export const because = (judgement: Judgement, reason: Reason): Judgement => ({
+export const withReason = (judgement: Judgement, reason: Reason): Judgement => ({
 	...judgement,
 	...verdictBy([reason, ...judgement.reasons])
 });

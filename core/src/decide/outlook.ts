@@ -1,4 +1,4 @@
-import type { Odds, OtherEnds } from '../life';
+import type { Odds, CompetingFailures } from '../life';
 import type { JudgedCharacteristic } from './characteristic';
 import type { LifeFacts, PartLife } from './partLife';
 import type { Policy } from './policy';
@@ -30,7 +30,7 @@ export interface Outlook {
 export interface OtherOutlook {
 	readonly odds: Odds;
 	readonly fresh: number;
-	readonly ends: Pick<OtherEnds, 'events' | 'lives' | 'prior'>;
+	readonly ends: Pick<CompetingFailures, 'events' | 'lives' | 'prior'>;
 }
 
 export function otherOutlook(life: PartLife, { intervalHours }: Policy): OtherOutlook {

@@ -3,7 +3,7 @@ import {
 	QUANTILE_WEIGHTS,
 	endsBefore,
 	lifePriorOf,
-	oddsOfOtherEnd,
+	oddsOfCompetingFailure,
 	priorKnowledge,
 	unknownClass,
 	unknownPump,
@@ -12,7 +12,7 @@ import {
 	type Age,
 	type LogRate,
 	type Odds,
-	type OtherEnds,
+	type CompetingFailures,
 	type WearHistory,
 	type WearKnowledge
 } from '../life';
@@ -39,15 +39,15 @@ export interface LifeFacts {
 	readonly pump: LogRate;
 	/** What the fleet says, by characteristic, and of all other ends; left out: the priors alone. */
 	readonly wear: Readonly<Partial<Record<string, WearKnowledge>>>;
-	readonly ends?: OtherEnds;
+	readonly ends?: CompetingFailures;
 	readonly earlier: readonly EarlierLook[];
 }
 
 /** A part of which nothing is known, in a pump of which nothing is known either. */
 export function unknownLife(station: Station): LifeFacts {
-	const { hoursToLimit, otherEnds } = partType(station.type).lasts;
+	const { hoursToLimit, competingFailures } = partType(station.type).lasts;
 	return {
-		age: { kind: 'unknown', seenFor: 0, atMost: hoursToLimit ?? otherEnds.scaleHours },
+		age: { kind: 'unknown', seenFor: 0, atMost: hoursToLimit ?? competingFailures.scaleHours },
 		dutyHours: 0,
 		wearFactor: 1,
 		pump: unknownPump(unknownClass),
@@ -69,8 +69,8 @@ function knowledgeOf(station: Station, sheet: SheetCharacteristic, facts: LifeFa
 	}
 	return known;
 }
-const endPriors = new WeakMap<Station, OtherEnds>();
-function endsOf(station: Station, { ends }: LifeFacts): OtherEnds {
+const endPriors = new WeakMap<Station, CompetingFailures>();
+function endsOf(station: Station, { ends }: LifeFacts): CompetingFailures {
 	if (ends) return ends;
 	let known = endPriors.get(station);
 	if (!known) endPriors.set(station, (known = endsBefore(lifePriorOf(station))));
@@ -116,7 +116,7 @@ export interface PartChances {
  * forecast counts where it is the worse. Sizes are taken as independent of each other.
  */
 export class PartLife {
-	readonly ends: OtherEnds;
+	readonly ends: CompetingFailures;
 	readonly #sizes: readonly SizeLife[];
 	readonly #facts: LifeFacts;
 	readonly #stopShare: number;
@@ -157,8 +157,8 @@ export class PartLife {
 	duty = (hours: number): number => hours * this.#facts.wearFactor;
 
 	/** The chance that something else ends it. */
-	other = forHours((hours): Odds => oddsOfOtherEnd(this.ends, this.#facts.age, hours));
-	freshOther = forHours((hours): Odds => oddsOfOtherEnd(this.ends, { kind: 'known', hours: 0 }, hours));
+	other = forHours((hours): Odds => oddsOfCompetingFailure(this.ends, this.#facts.age, hours));
+	freshOther = forHours((hours): Odds => oddsOfCompetingFailure(this.ends, { kind: 'known', hours: 0 }, hours));
 
 	reused(hours: number): PartChances {
 		return this.#chances(this.other(hours).probability, true, (size, limit) => ({

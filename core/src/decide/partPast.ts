@@ -6,7 +6,7 @@ import { sizeAtLook, stretchesOf, type FleetKnowledge, type JobOnRecord, type Si
 import type { EarlierLook } from './partLife';
 
 /** When a part began to be on record: the pump's hours then, and the hours since its fitting, null where nobody knows them. */
-export interface Beginning {
+interface Beginning {
 	readonly part: string;
 	readonly fromHours: number;
 	readonly hours: number | null;

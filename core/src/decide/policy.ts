@@ -14,9 +14,8 @@ export type CustomKind = (typeof customKinds)[number];
 
 export const valveRules = ['singly', 'cylinder', 'set'] as const;
 /** Where a shop lets power tools turn a fastener. */
-export const powerRules = ['sheet', 'loosen', 'never'] as const;
-export type PowerRule = (typeof powerRules)[number];
-export const springRules = ['feel', 'length', 'load'] as const;
+const powerRules = ['sheet', 'loosen', 'never'] as const;
+const springRules = ['feel', 'length', 'load'] as const;
 
 /** The shop's rules for reuse and replace. One engine, different settings. */
 export const policySchema = z.strictObject({

@@ -24,7 +24,7 @@ export interface SetPart {
 	readonly set?: string;
 }
 
-export interface SetChoice {
+interface SetChoice {
 	readonly choices: ReadonlyMap<string, Choice>;
 	readonly cost: SetCost;
 }
@@ -305,7 +305,7 @@ export interface EconomicInterval {
 }
 
 /** Costs of opening the pump: planned, and forced by a failure (downtime included). */
-export interface OpeningCosts {
+interface OpeningCosts {
 	readonly planned: number;
 	readonly unplanned: number;
 }

@@ -1,6 +1,6 @@
 import { standingDecision, type PartRecord, type Station } from '../record';
 import { setOf } from './customs';
-import { because, type Judgement } from './judge';
+import { withReason, type Judgement } from './judge';
 import type { Policy } from './policy';
 
 /** A judged part with its place, as far as sets of parts need it. */
@@ -30,5 +30,5 @@ export function withinSet<P extends Placed>(part: P, leaders: ReadonlyMap<string
 	if (!set || !leader || part.judgement.verdict === 'replace') return part.judgement;
 	if (leader.station.key === part.station.key && leader.cylinder === part.cylinder) return part.judgement;
 	const { name } = leader.station;
-	return because(part.judgement, { code: 'withItsSet', set, station: name, cylinder: leader.cylinder });
+	return withReason(part.judgement, { code: 'withItsSet', set, station: name, cylinder: leader.cylinder });
 }

@@ -2,13 +2,13 @@ import { cylindricity, diameterForm, flatness, roundness, type DiameterForm } fr
 import { facePoints, type MeasuredCharacteristic, type Place } from './characteristic';
 
 /** How far a form strays: by least squares, and the least that any ideal figure allows (minimum zone). */
-export interface FormWidth {
+interface FormWidth {
 	readonly leastSquares: number;
 	readonly minimumZone: number;
 }
 
 /** The shape that a part has worn to, as far as its readings let it be worked out. All in the unit of the readings. */
-export interface WornShape extends DiameterForm {
+interface WornShape extends DiameterForm {
 	/** Of the station that is furthest out of round. */
 	readonly roundness?: FormWidth & { readonly row: number };
 	readonly cylindricity?: FormWidth;

@@ -16,6 +16,10 @@ export function demoSheet(name: string): ModelSheet {
 	return read.sheet;
 }
 
+/** All model sheets of the demo. For tests. */
+export const demoSheets = (): ModelSheet[] =>
+	readdirSync(sheetFolder).map((file) => demoSheet(file.replace(/\.json$/, '')));
+
 export const stationOn = (sheet: ModelSheet, key: string): Station => sheet.stations.find((one) => one.key === key)!;
 
 /** A part whose fitting is on record, so many hours ago, in a pump of which nothing else is. */

@@ -12,7 +12,7 @@ export interface AgeNode {
 }
 
 /** Chance that a part of unknown age is as old as its pump: our own assumption, shown as such. */
-export const AS_OLD_AS_THE_PUMP = 0.5;
+const AS_OLD_AS_THE_PUMP = 0.5;
 const NODES = 3;
 
 /**

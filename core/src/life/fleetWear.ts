@@ -13,7 +13,7 @@ export interface KindOnRecord {
 }
 
 /** What the fleet says of wear: every kind, every pump's own factor, and every duty class's correction of the sheet. */
-export interface FleetWear {
+interface FleetWear {
 	readonly kinds: Readonly<Record<string, WearKnowledge>>;
 	readonly pumps: Readonly<Record<string, LogRate>>;
 	readonly classes: Readonly<Record<string, LogRate>>;
@@ -65,7 +65,7 @@ export const unknownClass: LogRate = { mean: 0, sd: CLASS_SD };
 export const fitFleetWear = (kinds: readonly KindOnRecord[], classOf: ReadonlyMap<string, string>): FleetWear =>
 	toTheEnd(fittingFleetWear(kinds, classOf));
 
-/** `fitFleetWear` in pieces of some milliseconds, between which whoever runs it may do something else. */
+/** `fitFleetWear` in pieces of some milliseconds; other work can run between two pieces. */
 export function* fittingFleetWear(
 	kinds: readonly KindOnRecord[],
 	classOf: ReadonlyMap<string, string>

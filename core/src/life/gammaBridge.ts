@@ -21,7 +21,7 @@ export interface Before {
 }
 
 /** Densities at the first `count` places, into `out`, whose lengths are multiples of four. */
-export type Densities = (places: Float64Array, count: number, out: Float64Array) => void;
+type Densities = (places: Float64Array, count: number, out: Float64Array) => void;
 
 /** A look with what the looks before it say of each place, for several courses at once: they share what depends on the places alone. */
 export interface BridgedLook {
@@ -56,7 +56,7 @@ export function bridge(last: BridgedLook, mores: readonly number[], window: Wear
 	const logs = Array.from(places, (place) => between.at(place));
 	const courses = last.courses.map(({ shape }, c) => ({
 		shape: shape + mores[c],
-		before: told(
+		before: scaled(
 			window,
 			places,
 			Float64Array.from(logs, (one) => one[c])
@@ -68,7 +68,7 @@ export function bridge(last: BridgedLook, mores: readonly number[], window: Wear
 const STEEP = 12; // logarithms across a window, from which its slope is taken out before it is interpolated
 
 // The densities at Chebyshev's nodes, interpolated without what a number cannot hold: their scale, and where they are steep their slope.
-function told(window: WearWindow, places: Float64Array, logs: Float64Array): Before {
+function scaled(window: WearWindow, places: Float64Array, logs: Float64Array): Before {
 	const half = (window.high - window.low) / 2;
 	const slope = slopeAtPeak(window, places, logs);
 	const level = logs.map((log, j) => log - slope * places[j]);

@@ -5,23 +5,15 @@ export type { WearLook } from './wearWindow';
 export { PartWear, priorKnowledge, type LogRate, type Odds, type WearKnowledge } from './partWear';
 export { QUANTILE_WEIGHTS } from './rateBeliefs';
 export * from './inPieces';
-export {
-	fittingFleetWear,
-	fitFleetWear,
-	unknownClass,
-	unknownPump,
-	type FleetWear,
-	type KindOnRecord
-} from './fleetWear';
+export { fittingFleetWear, fitFleetWear, unknownClass, unknownPump, type KindOnRecord } from './fleetWear';
 export {
 	endsBefore,
-	fitOtherEnds,
-	fittingOtherEnds,
+	fitCompetingFailures,
+	fittingCompetingFailures,
 	lifePriorOf,
-	oddsOfOtherEnd,
-	type EndsOnRecord,
+	oddsOfCompetingFailure,
 	type LifePrior,
-	type OtherEnds,
+	type CompetingFailures,
 	type OtherLife
-} from './otherEnds';
+} from './competingFailures';
 export * from './duty';

@@ -13,7 +13,7 @@ export interface MeasuredValue {
 	readonly dof: number;
 }
 
-export type Zone = 'inside' | 'tooClose' | 'beyond';
+type Zone = 'inside' | 'tooClose' | 'beyond';
 
 /** The shop's two risks: of accepting a part that is beyond its limit, and of scrapping one that is inside. */
 export interface RiskPolicy {

@@ -1,7 +1,7 @@
 import { mean, requireThat } from '../number';
 
 /** A diameter read at one place: row along the axis and column (angle) round the part, counted from 0. */
-export interface DiameterAt {
+interface DiameterAt {
 	readonly row: number;
 	readonly column: number;
 	readonly value: number;

@@ -5,7 +5,7 @@ export interface Point {
 	readonly y: number;
 }
 
-export interface EdgeFit {
+interface EdgeFit {
 	readonly radius: number;
 	readonly centre: Point;
 	/** Root mean square distance of the points from the circle. */

@@ -1,6 +1,6 @@
 import { mean, requireThat, sampleVariance, studentQuantile } from '../number';
 
-export interface Outlier {
+interface Outlier {
 	/** Position of the suspect in the readings as given. */
 	readonly index: number;
 	/** Grubbs' statistic |x − mean|/s, and the value it would have to stay below. */

@@ -1,14 +1,14 @@
 import { normalCdf, requireThat } from '../number';
 
 /** One place of a size read at several: its value, what its own readings leave open, and what all readings of its gauge share. */
-export interface PlaceReading {
+interface PlaceReading {
 	readonly value: number;
 	/** Standard uncertainty of its own (scatter, resolution), and of what does not average out (zero, temperature). */
 	readonly own: number;
 	readonly shared: number;
 }
 
-export interface WorstPlace {
+interface WorstPlace {
 	/** The largest true value among the places, with its standard uncertainty: without the bias of the largest reading. */
 	readonly value: number;
 	readonly u: number;

@@ -2,11 +2,11 @@ import { requireThat } from '../number';
 import { deviationFrom, type FormDeviation } from './zone';
 
 /** A radius, or a dial's deviation of it, at an angle round the part; `mm` is the height along the axis. */
-export interface RadiusAt {
+interface RadiusAt {
 	readonly angleDeg: number;
 	readonly value: number;
 }
-export interface RadiusOnCylinder extends RadiusAt {
+interface RadiusOnCylinder extends RadiusAt {
 	readonly mm: number;
 }
 

@@ -11,7 +11,7 @@ export interface Settlement {
 }
 
 /** More readings of one place than this nobody takes; beyond it a better gauge is the answer. */
-export const MOST_READINGS = 20;
+const MOST_READINGS = 20;
 const MOST_READINGS_OTHER_GAUGE = 5;
 
 // The budget that n readings would have, if their scatter stays as it is known now.

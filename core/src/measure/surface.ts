@@ -20,7 +20,7 @@ export interface Surface {
 	readonly track: { readonly fromMm: number; readonly toMm: number };
 }
 
-export interface SurfaceStatistics {
+interface SurfaceStatistics {
 	/** Share of the sealing stroke on which some mark lies, whatever its angle. */
 	readonly strokeShare: number;
 	/** Share of the track's area under marks; lines and points have none. */
@@ -42,7 +42,7 @@ export interface Direction {
 }
 
 /** With fewer marks the Rayleigh test has no power worth the name. */
-export const FEWEST_FOR_TEST = 4;
+const FEWEST_FOR_TEST = 4;
 const SAME_SCORE_DEG = 5;
 const JOINED_MM = 0.5; // a gap that a finger leaves when it paints one score in two strokes
 const radians = (degrees: number) => (degrees * Math.PI) / 180;

@@ -2,7 +2,7 @@ import { finiteAnswer, requireThat } from '../number';
 
 const MM3_PER_S_IN_L_PER_MIN = 60e-6;
 
-export interface AnnularGap {
+interface AnnularGap {
 	/** Mean diameter of the gap (midway between plunger and bore) and its mean radial width, mm. */
 	readonly diameter: number;
 	readonly clearance: number;
@@ -44,7 +44,7 @@ export function annularLeak({ diameter, clearance, length, eccentricity, pressur
 }
 /** kg/m³, and mPa·s at 20 °C. */
 export const WATER_VISCOSITY = 1;
-export const WATER_DENSITY = 1000;
+const WATER_DENSITY = 1000;
 const DISCHARGE_COEFFICIENT = 0.61; // sharp-edged, turbulent
 
 /**

@@ -1,6 +1,6 @@
 import { requireThat } from '../number';
 
-export interface Lapping {
+interface Lapping {
 	/** What has to come off to get below the deepest pit, mm. */
 	readonly toCleanUp: number;
 	/** Height left after that. */

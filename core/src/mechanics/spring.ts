@@ -1,7 +1,7 @@
 import { chiSquareUpper, finiteAnswer, requireThat } from '../number';
 
 /** A cold-coiled compression spring: wire, mean coil diameter (mm), active coils, shear modulus (MPa). */
-export interface SpringGeometry {
+interface SpringGeometry {
 	readonly wire: number;
 	readonly meanDiameter: number;
 	readonly activeCoils: number;
@@ -75,7 +75,7 @@ export function solidLength({ wire, activeCoils }: Pick<SpringGeometry, 'wire' |
 }
 
 /** Whether a measured spring is the one that belongs here. */
-export interface SpringCandidate {
+interface SpringCandidate {
 	readonly id: string;
 	/** Size as new and half the range in which a sound one may lie, by name. */
 	readonly sizes: Readonly<Record<string, { readonly size: number; readonly tolerance: number }>>;

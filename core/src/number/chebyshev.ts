@@ -1,7 +1,7 @@
 import { requireThat } from './require';
 import { solveLinear } from './solve';
 
-export interface ChebyshevFit {
+interface ChebyshevFit {
 	/** The coefficients, one a column. */
 	readonly x: readonly number[];
 	/** Largest |residual|: no other coefficients have a smaller one. */

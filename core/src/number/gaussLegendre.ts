@@ -1,6 +1,6 @@
 import { requireThat } from './require';
 
-export interface Rule {
+interface Rule {
 	/** Nodes in (−1, 1), ascending. */
 	readonly nodes: readonly number[];
 	/** Weights, together 2. */

@@ -12,7 +12,7 @@ export interface Offer {
 }
 
 /** Pieces that lie in the shop's own drawer: they cost nothing more. */
-export interface InStock {
+interface InStock {
 	readonly station: string;
 	readonly pieces: number;
 }

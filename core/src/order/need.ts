@@ -2,7 +2,7 @@ import type { BuildPlace } from '../record';
 import { allSteps, stationsInScope, verdictOn, type ModelSheet, type Opening } from '../record';
 
 /** Pieces of one station that have to be had, and for how many of its places. */
-export interface Need {
+interface Need {
 	readonly station: string;
 	readonly pieces: number;
 	readonly places: number;

@@ -86,7 +86,7 @@ export interface Characteristic {
 }
 
 /** A value of the design that a figure needs and nobody measures: a gland's depth, a spring's working length. */
-export interface DesignValue {
+interface DesignValue {
 	readonly key: string;
 	readonly name: string;
 	readonly unit: Unit;
@@ -150,7 +150,7 @@ export interface PartType {
 	 */
 	readonly lasts: {
 		readonly hoursToLimit?: number;
-		readonly otherEnds: { readonly scaleHours: number; readonly shape: number };
+		readonly competingFailures: { readonly scaleHours: number; readonly shape: number };
 		readonly stopShare: number;
 	};
 	/** Elastomers and the like, which the "renew all soft parts" school always renews while the pump is open. */

@@ -2,7 +2,7 @@ import { finiteAnswer, normalCdf, requireThat } from '../number';
 import { pressurePerKelvin } from './trappedWater';
 
 /** A hold test: the pressure at its start and end, and how long it was held. */
-export interface HoldTest {
+interface HoldTest {
 	readonly fromMPa: number;
 	readonly toMPa: number;
 	readonly minutes: number;

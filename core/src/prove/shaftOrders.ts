@@ -52,7 +52,7 @@ const problem = (code: TraceProblem['code'], found: number, wanted: number): Tra
 const LEAST_TURNS = 10;
 const POINTS = 120;
 /** Highest order that is looked at. */
-export const ORDERS = 12;
+const ORDERS = 12;
 const LEAST_SAMPLES_A_TURN = 3 * ORDERS;
 const LEAST_MPA = 0.01;
 /** Neighbouring turns that differ by more have lost a pulse between them. */

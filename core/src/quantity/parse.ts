@@ -1,7 +1,7 @@
 import { dimensionOf, plausibleRange, toBase, unitNamed, type Unit } from './units';
 
 /** A typed number, read; or what is wrong with it. */
-export type ParsedNumber =
+type ParsedNumber =
 	{ readonly kind: 'number'; readonly value: number } | { readonly kind: 'problem'; readonly problem: NumberProblem };
 
 export type NumberProblem =
@@ -71,7 +71,7 @@ export function parseNumber(
 }
 
 /** A typed quantity, read: in the base unit, with the unit in which it was typed; or what is wrong with it. */
-export type ParsedQuantity =
+type ParsedQuantity =
 	| { readonly kind: 'quantity'; readonly base: number; readonly unit: Unit }
 	| { readonly kind: 'problem'; readonly problem: QuantityProblem };
 

@@ -8,7 +8,7 @@ export const MOST_ENTRIES = 2000;
 export const batchSchema = z.object({ by: z.string(), entries: z.array(z.unknown()).max(MOST_ENTRIES) });
 
 /** What became of one entry of a batch; answers stand in the order of its entries. */
-export const entryAnswerSchema = z.discriminatedUnion('result', [
+const entryAnswerSchema = z.discriminatedUnion('result', [
 	z.object({ id: z.string(), result: z.enum(['accepted', 'duplicate']) }),
 	z.object({ id: z.string(), result: z.literal('refused'), problem: refusedBecauseSchema })
 ]);

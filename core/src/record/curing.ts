@@ -1,7 +1,7 @@
 import { stationKeysOf, type BuildStep, type ModelSheet, type Product } from './sheet';
 
 /** A product that was put on and has not set yet. */
-export interface Curing {
+interface Curing {
 	readonly product: Product;
 	/** When it has set, ms since 1970. */
 	readonly until: number;

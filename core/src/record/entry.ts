@@ -11,7 +11,7 @@ import { fittedSchema } from './kinds/fitted';
 import { markSchema } from './kinds/mark';
 import { noteSchema } from './kinds/note';
 import { photoSchema } from './kinds/photo';
-import { liftReading, readingSchema } from './kinds/reading';
+import { readingSchema } from './kinds/reading';
 import { proofSchema } from './kinds/proof';
 import { putInSchema } from './kinds/putIn';
 import { stepDoneSchema } from './kinds/step';
@@ -46,12 +46,6 @@ export const entrySchema = z.discriminatedUnion('kind', [
 export type Entry = z.infer<typeof entrySchema> & { readonly effectiveAt?: string };
 export type EntryKind = Entry['kind'];
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
-
-/** Entries of earlier versions, in today's words; anything else is left as it is. */
-export function liftEntry(raw: unknown): unknown {
-	if (typeof raw !== 'object' || raw === null || !('kind' in raw && 'payload' in raw)) return raw;
-	return raw.kind === 'reading' ? { ...raw, payload: liftReading(raw.payload) } : raw;
-}
 
 /** The gauge that an entry says was read; undefined where none was, or nobody said which. */
 export function gaugeOf(entry: Entry): string | undefined {

@@ -29,7 +29,7 @@ export const FLOW_TEST_U = { flow: 0.02, speed: 0.005, boreMm: 0.01 } as const;
 /** Below this a flow says nothing of how warm the liquid has to get. */
 const LEAST_EFFICIENCY = 0.01;
 
-export interface FlowFinding {
+interface FlowFinding {
 	/** Measured flow over what the pump displaces, and its standard uncertainty. */
 	readonly efficiency: { readonly value: number; readonly u: number };
 	/** True where it is more than it can displace, beyond what the measuring leaves open. */

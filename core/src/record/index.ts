@@ -18,9 +18,8 @@ export {
 	type Answer,
 	type Consequence
 } from './kinds/answer';
-export { BY_ITSELF, type Arrived } from './kinds/arrived';
+export { BY_ITSELF } from './kinds/arrived';
 export {
-	foundWhere,
 	brokenUp,
 	foundLay,
 	foundRan,
@@ -35,9 +34,9 @@ export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';
 export type { Proof } from './kinds/proof';
 export type { PutIn } from './kinds/putIn';
-export { boltStates, groupTightened, nextBolt, tightenedBy, type BoltState, type Tightened } from './kinds/tightened';
+export { boltStates, groupTightened, nextBolt, tightenedBy, type Tightened } from './kinds/tightened';
 export { unitPlace, type UnitIn } from './kinds/unitIn';
-export { PHOTO_MOST, photoName, type Photo } from './kinds/photo';
+export { PHOTO_MOST, photoName } from './kinds/photo';
 export type { Mark } from './kinds/mark';
 export { BENCH_C, type Reading } from './kinds/reading';
 export { checkPlausible } from './kinds/size';

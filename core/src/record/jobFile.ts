@@ -3,9 +3,6 @@ import { nameText } from './nameText';
 import { customerSchema } from './customer';
 import { chosenSchema } from './sheet';
 
-/** Longest job file that is read, in bytes: some twenty photographs beside the log. */
-export const JOB_FILE_MOST_BYTES = 32_000_000;
-
 const text = z
 	.string()
 	.max(4000)
@@ -70,7 +67,7 @@ const gaugeSchema = z.strictObject({
  * people, gauges and parts are named by "@person/1", "@gauge/NAME" and "@part/PLACE", also inside the log, where a text
  * that begins with "@" is written with one more.
  */
-export const jobFileSchema = z.strictObject({
+const jobFileSchema = z.strictObject({
 	format: z.literal('exetasis.job'),
 	version: z.literal(1),
 	sheet: facts,
@@ -131,7 +128,7 @@ export const jobFileSchema = z.strictObject({
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
-export type ReadJobFile =
+type ReadJobFile =
 	| { readonly kind: 'jobFile'; readonly file: JobFile }
 	/** Where the first fault lies, and what it is. */
 	| { readonly kind: 'fault'; readonly path: string; readonly message: string };

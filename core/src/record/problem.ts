@@ -5,7 +5,7 @@ const code = <C extends string, S extends z.ZodRawShape = Record<never, never>>(
 	z.object({ code: z.literal(name), ...shape });
 
 /** A reading that is off by a factor that unit mistakes make: 25.4 (inches for millimetres), 10 or 1000 (a slipped point). */
-export const unitSuspicions = ['inch', 'tenfold', 'thousandfold'] as const;
+const unitSuspicions = ['inch', 'tenfold', 'thousandfold'] as const;
 export type UnitSuspicion = (typeof unitSuspicions)[number];
 
 const size = { value: z.number(), nominal: z.number(), unit: words };

@@ -15,7 +15,7 @@ import {
 } from './sheet';
 
 /** The pieces of one station, out of the pump and on the bench. */
-export interface PiecesOut {
+interface PiecesOut {
 	readonly station: Station;
 	/** As many as the pump has, by its sheet and variants; those that were not there when it was opened are left out. */
 	readonly expected: number;

@@ -6,7 +6,6 @@ import {
 	checkEntry,
 	blockedBy,
 	checkPlausible,
-	liftEntry,
 	stepsOutOfOrder,
 	waitsFor,
 	entrySchema,
@@ -311,20 +310,6 @@ describe('what a step asks', () => {
 		const later = { ...seven, at: '2026-01-01T11:00:00.000Z' };
 		expect(given([later, eight])).toBe(7);
 		expect(given([later, eight, entry('withdraw', { entry: later.id, why: 'undone' })])).toBe(8);
-	});
-});
-
-describe('an entry of an earlier version', () => {
-	it('has the places of its grid in today’s words', () => {
-		const { row, column, ...rest } = reading(17.98).payload as { row: number; column: number };
-		const old = { ...reading(17.98), payload: { ...rest, station: row + 2, angle: column + 1 } };
-		expect(liftEntry(old)).toMatchObject({ payload: { row: 2, column: 1, value: 17.98 } });
-		expect(entrySchema.safeParse(old).success).toBe(false);
-		expect(entrySchema.safeParse(liftEntry(old)).success).toBe(true);
-	});
-	it('that is none is left as it is', () => {
-		for (const none of [null, 3, 'reading', { kind: 'reading' }, { kind: 'reading', payload: null }])
-			expect(liftEntry(none)).toEqual(none);
 	});
 });
 

@@ -1,5 +1,5 @@
 import { findNodeAtLocation, parseTree, printParseErrorCode, visit, type Node } from 'jsonc-parser';
-import { liftSheet, sheetSchema, type ModelSheet } from './sheet';
+import { sheetSchema, type ModelSheet } from './sheet';
 
 /** One thing that is wrong in the text of a model sheet: where (line from 1, path of keys) and what. */
 export interface SheetFault {
@@ -8,7 +8,7 @@ export interface SheetFault {
 	readonly message: string;
 }
 
-export type ReadSheet =
+type ReadSheet =
 	| { readonly kind: 'sheet'; readonly sheet: ModelSheet }
 	/** The first faults, and how many more there are. */
 	| { readonly kind: 'faults'; readonly faults: readonly SheetFault[]; readonly more: number };
@@ -19,7 +19,7 @@ const DEEPEST = 40;
 const MOST_FAULTS = 50;
 
 /**
- * Reads the text of a model sheet, of this version or the one before; every fault comes with its line and path, so that it can be found in the text.
+ * Reads the text of a model sheet; every fault comes with its line and path, so that it can be found in the text.
  * In time linear to the text, whatever it holds: a text that is no JSON is left at its first fault.
  */
 export function readSheet(source: string): ReadSheet {
@@ -31,7 +31,7 @@ export function readSheet(source: string): ReadSheet {
 	if (source.length > MOST_TEXT) return only(1, `is longer than ${MOST_TEXT} characters`);
 	const broken = firstFault(source);
 	if (broken) return only(broken.line, broken.message, broken.path);
-	const parsed = sheetSchema.safeParse(liftSheet(JSON.parse(source)));
+	const parsed = sheetSchema.safeParse(JSON.parse(source));
 	if (parsed.success) return { kind: 'sheet', sheet: parsed.data };
 	const tree = parseTree(source)!;
 	const starts = lineStarts(source);

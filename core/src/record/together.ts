@@ -234,7 +234,7 @@ export function verdictOn({ record }: BuildPlace): Exclude<Verdict, 'lookAgain'>
 }
 
 /** What still keeps a build step from being done, in the order in which it is seen to. */
-export interface StepLeft {
+interface StepLeft {
 	readonly notIn: readonly { readonly name: string; readonly cylinder: number }[];
 	readonly notTightened: readonly BuildPlace[];
 	/** How many questions are open. */
@@ -318,7 +318,7 @@ export function piecesIn(build: Together): { in: number; of: number; fresh: numb
 }
 
 /** Something put in or signed off against the order, with the reason that was given. */
-export interface OutOfOrder {
+interface OutOfOrder {
 	readonly name: string;
 	readonly cylinder: number;
 	readonly reason: string;

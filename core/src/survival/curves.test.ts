@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-	endedAt,
-	endedBetween,
-	heldTo,
+	exactLife,
+	intervalCensored,
+	rightCensored,
 	logRank,
 	meanCumulative,
 	repairTrend,
@@ -69,7 +69,12 @@ describe('logRank', () => {
 describe('turnbull', () => {
 	it('finds the textbook masses', () => {
 		// Two disjoint pairs and one across both: by symmetry one half each.
-		const { masses } = turnbull([endedBetween(0, 2), endedBetween(1, 2), endedBetween(3, 5), endedBetween(4, 5)]);
+		const { masses } = turnbull([
+			intervalCensored(0, 2),
+			intervalCensored(1, 2),
+			intervalCensored(3, 5),
+			intervalCensored(4, 5)
+		]);
 		expect(masses.map(({ after, by }) => [after, by])).toEqual([
 			[1, 2],
 			[4, 5]
@@ -77,7 +82,7 @@ describe('turnbull', () => {
 		for (const { share } of masses) expect(share).toBeCloseTo(0.5, 6);
 	});
 	it('is Kaplan–Meier where every end is known', () => {
-		const observed = drug.map(({ hours, ended }): ObservedLife => (ended ? endedAt(hours) : heldTo(hours)));
+		const observed = drug.map(({ hours, ended }): ObservedLife => (ended ? exactLife(hours) : rightCensored(hours)));
 		const { masses, settled } = turnbull(observed);
 		expect(settled).toBe(true);
 		let survival = 1;
@@ -92,7 +97,9 @@ describe('turnbull', () => {
 				fc.array(
 					fc
 						.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 1, max: 20 }), fc.boolean())
-						.map(([from, width, ends]): ObservedLife => (ends ? endedBetween(from, from + width) : heldTo(from))),
+						.map(([from, width, ends]): ObservedLife =>
+							ends ? intervalCensored(from, from + width) : rightCensored(from)
+						),
 					{ minLength: 1, maxLength: 60 }
 				),
 				(observed) => {
@@ -142,7 +149,7 @@ describe('meanCumulative', () => {
 
 describe('turnbullBand', () => {
 	it('holds the exact case by its binomial limits, and is one line there', () => {
-		const lives = [500, 900, 1500, 2200].map(endedAt);
+		const lives = [500, 900, 1500, 2200].map(exactLife);
 		const [at] = turnbullBand(lives, [1000]);
 		expect([at.least, at.most]).toEqual([0.5, 0.5]);
 		// Clopper and Pearson, 2 of 4: 0.0676 to 0.9324.
@@ -150,7 +157,7 @@ describe('turnbullBand', () => {
 		expect(at.high).toBeGreaterThanOrEqual(0.9324 - 1e-3);
 	});
 	it('leaves open what the looks leave open', () => {
-		const [inside, after] = turnbullBand([endedBetween(500, 1500), heldTo(3000)], [1000, 2000]);
+		const [inside, after] = turnbullBand([intervalCensored(500, 1500), rightCensored(3000)], [1000, 2000]);
 		expect([inside.least, inside.most]).toEqual([0.5, 1]);
 		expect([after.least, after.most]).toEqual([0.5, 0.5]);
 	});
@@ -167,8 +174,8 @@ describe('turnbullBand', () => {
 				const watched = 1000 + 6000 * uniform();
 				for (let looked = 0; ;) {
 					const next = looked + 700 + 1600 * uniform();
-					if (next > watched) return heldTo(looked);
-					if (life <= next) return endedBetween(looked, next);
+					if (next > watched) return rightCensored(looked);
+					if (life <= next) return intervalCensored(looked, next);
 					looked = next;
 				}
 			}).filter(({ after, by }) => !(after === 0 && by === Infinity));

@@ -1,8 +1,8 @@
 export {
-	endedAt,
-	endedBetween,
+	exactLife,
+	intervalCensored,
 	hasEnded,
-	heldTo,
+	rightCensored,
 	isExact,
 	isWatchedLate,
 	withAge,

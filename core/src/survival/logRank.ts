@@ -1,7 +1,7 @@
 import { chiSquareUpper, requireThat, solveLinear } from '../number';
 import type { ExactLife } from './stepCurves';
 
-export interface LogRank {
+interface LogRank {
 	/** By group, in the order given: ends seen, and ends expected were all groups alike. */
 	readonly groups: readonly { readonly ended: number; readonly expected: number }[];
 	readonly chiSquare: number;

@@ -14,9 +14,9 @@ export interface ObservedLife {
 	readonly watchedFrom?: number;
 }
 
-export const endedAt = (hours: number): ObservedLife => ({ after: hours, by: hours });
-export const heldTo = (hours: number): ObservedLife => ({ after: hours, by: Infinity });
-export const endedBetween = (after: number, by: number): ObservedLife => ({ after, by });
+export const exactLife = (hours: number): ObservedLife => ({ after: hours, by: hours });
+export const rightCensored = (hours: number): ObservedLife => ({ after: hours, by: Infinity });
+export const intervalCensored = (after: number, by: number): ObservedLife => ({ after, by });
 
 export const isWatchedLate = ({ watchedFrom = 0 }: ObservedLife): boolean => watchedFrom > 0;
 

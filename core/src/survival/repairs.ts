@@ -1,13 +1,13 @@
 import { normalQuantile, requireThat } from '../number';
 
 /** One pump's repairs or replacements, in its hours, watched from 0 to `until`. */
-export interface RepairHistory {
+interface RepairHistory {
 	readonly until: number;
 	readonly at: readonly number[];
 }
 
 /** Replacements per pump up to these hours. */
-export interface CumulativeStep {
+interface CumulativeStep {
 	readonly hours: number;
 	readonly pumps: number;
 	readonly mean: number;

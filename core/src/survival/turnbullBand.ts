@@ -3,7 +3,7 @@ import { type ObservedLife } from './observedLife';
 import { turnbull, type Mass } from './turnbull';
 
 /** Survival at one hour where ends are known between looks only: the range that the record leaves open, and limits about it. */
-export interface SurvivalRange {
+interface SurvivalRange {
 	readonly hours: number;
 	/** Least and most that is likeliest: they differ where an end may lie on either side of the hour. */
 	readonly least: number;

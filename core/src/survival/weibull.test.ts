@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
 	compareWeibull,
-	endedAt,
-	endedBetween,
+	exactLife,
+	intervalCensored,
 	endedShare,
 	fitWeibull,
-	heldTo,
+	rightCensored,
 	leastScale,
 	weibullLogLikelihood,
 	type WeibullFit
@@ -19,18 +19,18 @@ const fitted = (fit: ReturnType<typeof fitWeibull>): WeibullFit => {
 };
 
 const mixed = [
-	...[420, 880, 1150, 1300, 1720].map(endedAt),
-	...[600, 1500, 2000, 2000].map(heldTo),
-	endedBetween(500, 1000),
-	endedBetween(1000, 1500),
-	endedBetween(0, 500)
+	...[420, 880, 1150, 1300, 1720].map(exactLife),
+	...[600, 1500, 2000, 2000].map(rightCensored),
+	intervalCensored(500, 1000),
+	intervalCensored(1000, 1500),
+	intervalCensored(0, 500)
 ];
 // Two groups of remission times, in weeks: Freireich et al., Blood 21 (1963) 699–716, as printed in every textbook.
 const drug = [
-	...[6, 6, 6, 7, 10, 13, 16, 22, 23].map(endedAt),
-	...[6, 9, 10, 11, 17, 19, 20, 25, 32, 32, 34, 35].map(heldTo)
+	...[6, 6, 6, 7, 10, 13, 16, 22, 23].map(exactLife),
+	...[6, 9, 10, 11, 17, 19, 20, 25, 32, 32, 34, 35].map(rightCensored)
 ];
-const placebo = [1, 1, 2, 2, 3, 4, 4, 5, 5, 8, 8, 8, 8, 11, 11, 12, 12, 15, 17, 22, 23].map(endedAt);
+const placebo = [1, 1, 2, 2, 3, 4, 4, 5, 5, 8, 8, 8, 8, 11, 11, 12, 12, 15, 17, 22, 23].map(exactLife);
 
 describe('fitWeibull', () => {
 	// scipy 1.17.1: weibull_min.fit of CensoredData; profile limits by its minimize_scalar and brentq on an own likelihood.
@@ -44,23 +44,23 @@ describe('fitWeibull', () => {
 	// A nested golden-section search over the likelihood as written, in another language.
 	it('divides out what had to hold until a life was watched', () => {
 		const late = [
-			{ ...endedAt(1900), watchedFrom: 1200 },
-			{ ...endedAt(2600), watchedFrom: 1500 },
-			{ ...heldTo(2400), watchedFrom: 1000 },
-			{ ...heldTo(3000), watchedFrom: 2200 },
-			{ ...endedBetween(1800, 2500), watchedFrom: 1400 }
+			{ ...exactLife(1900), watchedFrom: 1200 },
+			{ ...exactLife(2600), watchedFrom: 1500 },
+			{ ...rightCensored(2400), watchedFrom: 1000 },
+			{ ...rightCensored(3000), watchedFrom: 2200 },
+			{ ...intervalCensored(1800, 2500), watchedFrom: 1400 }
 		];
 		const fit = fitted(fitWeibull([...mixed, ...late]));
 		expect(relativeError(fit.scale.value, 1781.599012727303)).toBeLessThan(1e-6);
 		expect(relativeError(fit.shape.value, 1.5373842229199042)).toBeLessThan(1e-6);
 		expect(relativeError(fit.logLikelihood, -66.45574194199219)).toBeLessThan(1e-10);
 		expect(fitWeibull(mixed.map((life) => ({ ...life, watchedFrom: 0 })))).toEqual(fitWeibull(mixed));
-		expect(() => fitWeibull([{ ...endedAt(900), watchedFrom: 1000 }])).toThrow('from 0 to 900');
+		expect(() => fitWeibull([{ ...exactLife(900), watchedFrom: 1000 }])).toThrow('from 0 to 900');
 	});
 	it('finds scale and shape again where only what lived to 1,500 h is on record', () => {
 		// 400 lives of scale 2000 and shape 2.5 at the middles of equal shares.
 		const all = Array.from({ length: 400 }, (_, i) => 2000 * (-Math.log((i + 0.5) / 400)) ** (1 / 2.5));
-		const seen = all.filter((hours) => hours > 1500).map(endedAt);
+		const seen = all.filter((hours) => hours > 1500).map(exactLife);
 		const fit = fitted(fitWeibull(seen.map((life) => ({ ...life, watchedFrom: 1500 }))));
 		expect(fit.shape.value).toBeGreaterThan(2.2);
 		expect(fit.shape.value).toBeLessThan(2.8);
@@ -83,31 +83,39 @@ describe('fitWeibull', () => {
 		expect(fit.phase).toBe('open');
 	});
 	it.each([
-		['nothing ended', [heldTo(1000), heldTo(2000)], 'noEnds'],
+		['nothing ended', [rightCensored(1000), rightCensored(2000)], 'noEnds'],
 		['no life at all', [], 'noEnds'],
-		['all lives equal', [endedAt(1000), endedAt(1000), endedAt(1000)], 'endedTogether'],
-		['one end, nothing beyond it', [endedAt(1000), heldTo(400)], 'endedTogether'],
-		['all found at one service', [endedBetween(0, 1500), endedBetween(0, 1500)], 'endedTogether'],
-		['one service interval for all', [endedBetween(0, 1500), heldTo(1500), heldTo(1500)], 'oneInspection'],
-		['one age in every interval', [endedBetween(500, 1500), endedBetween(1000, 2000), heldTo(900)], 'endedTogether'],
-		['early ends, then none', [endedBetween(0, 10), heldTo(5000), heldTo(9000)], 'shapeRunsDown']
+		['all lives equal', [exactLife(1000), exactLife(1000), exactLife(1000)], 'endedTogether'],
+		['one end, nothing beyond it', [exactLife(1000), rightCensored(400)], 'endedTogether'],
+		['all found at one service', [intervalCensored(0, 1500), intervalCensored(0, 1500)], 'endedTogether'],
+		[
+			'one service interval for all',
+			[intervalCensored(0, 1500), rightCensored(1500), rightCensored(1500)],
+			'oneInspection'
+		],
+		[
+			'one age in every interval',
+			[intervalCensored(500, 1500), intervalCensored(1000, 2000), rightCensored(900)],
+			'endedTogether'
+		],
+		['early ends, then none', [intervalCensored(0, 10), rightCensored(5000), rightCensored(9000)], 'shapeRunsDown']
 	])('says why there is none: %s', (_, lives, reason) =>
 		expect(fitWeibull(lives)).toMatchObject({ kind: 'noMaximum', reason })
 	);
 	it('leaves out lives of nought hours and counts them', () => {
-		const fit = fitted(fitWeibull([...mixed, endedAt(0), heldTo(0)]));
+		const fit = fitted(fitWeibull([...mixed, exactLife(0), rightCensored(0)]));
 		expect(fit.zeroHours).toBe(2);
 		expect(fit.shape.value).toBe(fitted(fitWeibull(mixed)).shape.value);
 	});
 	it('fits one end among longer lives, and sets wide limits', () => {
-		const fit = fitted(fitWeibull([endedAt(500), heldTo(1000), heldTo(1500)]));
+		const fit = fitted(fitWeibull([exactLife(500), rightCensored(1000), rightCensored(1500)]));
 		expect(fit.shape.low!).toBeLessThan(fit.shape.value / 5);
 		expect(fit.scale.high ?? Infinity).toBeGreaterThan(1e5);
 	});
 	it('scales with the hours and does not hang on their order', () =>
 		fc.assert(
 			fc.property(
-				fc.array(fc.tuple(fc.integer({ min: 10, max: 9000 }), fc.constantFrom(endedAt, heldTo)), {
+				fc.array(fc.tuple(fc.integer({ min: 10, max: 9000 }), fc.constantFrom(exactLife, rightCensored)), {
 					minLength: 4,
 					maxLength: 40
 				}),
@@ -135,8 +143,9 @@ describe('fitWeibull', () => {
 		])
 			expect(weibullLogLikelihood(mixed, scale.value * a, shape.value * b)).toBeLessThan(logLikelihood);
 	});
-	it.each([[[endedAt(-1)]], [[endedBetween(5, 4)]], [[heldTo(Infinity)]], [[endedAt(NaN)]]])('refuses %j', (lives) =>
-		expect(() => fitWeibull(lives)).toThrow('fitWeibull')
+	it.each([[[exactLife(-1)]], [[intervalCensored(5, 4)]], [[rightCensored(Infinity)]], [[exactLife(NaN)]]])(
+		'refuses %j',
+		(lives) => expect(() => fitWeibull(lives)).toThrow('fitWeibull')
 	);
 });
 
@@ -152,10 +161,10 @@ describe('endedShare', () => {
 
 describe('leastScale', () => {
 	it('is the hour by which five of a hundred such records would have stayed without an end', () => {
-		const scale = leastScale([heldTo(1000), heldTo(1000)], 2);
+		const scale = leastScale([rightCensored(1000), rightCensored(1000)], 2);
 		expect(2 * (1000 / scale) ** 2).toBeCloseTo(-Math.log(0.05), 12);
 	});
-	it('is for records without ends', () => expect(() => leastScale([endedAt(5)], 2)).toThrow('leastScale'));
+	it('is for records without ends', () => expect(() => leastScale([exactLife(5)], 2)).toThrow('leastScale'));
 });
 
 describe('compareWeibull', () => {
@@ -177,5 +186,7 @@ describe('compareWeibull', () => {
 		expect(relativeError(there.pScale, back.pScale)).toBeLessThan(1e-4);
 	});
 	it('says where there is nothing to compare', () =>
-		expect(compareWeibull([heldTo(100)], [heldTo(50)])).toEqual(expect.objectContaining({ reason: 'noEnds' })));
+		expect(compareWeibull([rightCensored(100)], [rightCensored(50)])).toEqual(
+			expect.objectContaining({ reason: 'noEnds' })
+		));
 });

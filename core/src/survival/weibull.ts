@@ -54,7 +54,7 @@ const ABOUT_ONE = [0.8, 1.25] as const;
  * Units: hours. Errors: PreconditionError for hours below 0, an end before its beginning, or a level outside (0, 1).
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), ch. 8.
  *
- * @example fitWeibull([endedAt(900), endedAt(1500), heldTo(2000)]).kind // 'fitted'
+ * @example fitWeibull([exactLife(900), exactLife(1500), rightCensored(2000)]).kind // 'fitted'
  */
 export function fitWeibull(all: readonly ObservedLife[], level = LEVEL): WeibullFit | NoWeibullFit {
 	requireLives('fitWeibull', all);
@@ -150,7 +150,7 @@ export function endedShare(
  * Units: hours. Errors: PreconditionError where something ended, nothing ran, or a shape or level that cannot be.
  * Source: W. Nelson, J. Quality Technology 17 (1985) 140–146: scale ≥ (Σ tᵏ / −ln(1 − level))^(1/k).
  *
- * @example leastScale([heldTo(1000), heldTo(1000)], 2, 0.95) // 817 h
+ * @example leastScale([rightCensored(1000), rightCensored(1000)], 2, 0.95) // 817 h
  */
 export function leastScale(all: readonly ObservedLife[], shape: number, level = LEVEL): number {
 	requireLives('leastScale', all);

@@ -33,7 +33,7 @@ export interface Belief extends CauseAt {
 }
 
 /** Something that nobody has looked for yet, by how much it would tell a minute. */
-export interface NextCheck {
+interface NextCheck {
 	readonly finding: string;
 	readonly cylinder: number;
 	readonly minutes: number;

@@ -3,7 +3,7 @@ import { marginalsOf, requireFinding, type Observed } from './jointStates';
 import { weighAll } from './weighFindings';
 
 /** What one observation of the last visit does to the odds of every chain: posterior odds with it over those without it. */
-export interface Carried {
+interface Carried {
 	readonly observed: number;
 	/** By chain; 1 where it says nothing, Infinity where without it the chain could not be at work. */
 	readonly factors: readonly number[];

@@ -36,7 +36,7 @@ export function spreadOverCylinders(cylinders: readonly Counted[]): Spread | und
 }
 
 /** A look with the moment at which its hours ended. */
-export interface DatedLook {
+interface DatedLook {
 	readonly receivedAt: Date;
 	readonly hours: number;
 	readonly found: boolean;

@@ -40,7 +40,7 @@ export interface GroupContrast {
 	readonly q: number;
 }
 
-export interface GroupContrasts {
+interface GroupContrasts {
 	/** How many were made, shown or not. */
 	readonly comparisons: number;
 	readonly contrasts: readonly GroupContrast[];

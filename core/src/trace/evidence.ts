@@ -160,8 +160,8 @@ function dutyPresence(
 
 /** What parts of a station last: until their first size is at its limit, or where nothing is measured, until something else ends them. */
 const lastsHours = ({ type }: Station): number => {
-	const { hoursToLimit, otherEnds } = partType(type).lasts;
-	return hoursToLimit ?? otherEnds.scaleHours;
+	const { hoursToLimit, competingFailures } = partType(type).lasts;
+	return hoursToLimit ?? competingFailures.scaleHours;
 };
 
 const SAME_SIDE = 0.8;

@@ -101,7 +101,7 @@ export function sharedOf(joint: Float64Array, size: number): Float64Array {
 }
 
 /** P(at work) and P(idle) of one chain, each summed by itself: near certainty their ratio keeps its digits. */
-export interface Marginal {
+interface Marginal {
 	readonly work: number;
 	readonly idle: number;
 }

@@ -20,7 +20,7 @@ const common = {
 };
 
 /** Something that can be found at a rebuild and tells of causes, and how the record answers whether it was. */
-export const findingNodeSchema = z.discriminatedUnion('by', [
+const findingNodeSchema = z.discriminatedUnion('by', [
 	/** One of these patterns on one of these part types: made in service since the last look, or there before and kept. */
 	z.strictObject({
 		...common,
@@ -57,7 +57,7 @@ export const findingNodeSchema = z.discriminatedUnion('by', [
 export type FindingNode = z.infer<typeof findingNodeSchema>;
 
 /** What makes pumps fail again. */
-export const causeSchema = z.strictObject({
+const causeSchema = z.strictObject({
 	key,
 	name: z.string().min(1).max(120),
 	/** Works on the whole pump, or on one cylinder. */
@@ -89,7 +89,7 @@ export type Cause = z.infer<typeof causeSchema>;
 /** Damage that makes damage: where the first is found, the second may follow from it alone. */
 const followSchema = z.strictObject({ from: key, to: key, strength: share });
 
-export const causeNetworkSchema = z.strictObject({
+const causeNetworkSchema = z.strictObject({
 	version: z.literal(1),
 	findings: z.array(findingNodeSchema).min(1).max(120),
 	causes: z.array(causeSchema).min(1).max(60),

@@ -7,7 +7,7 @@ export interface Check extends Omit<Observed, 'present'> {
 	readonly minutes: number;
 }
 
-export interface Telling {
+interface Telling {
 	readonly check: number;
 	readonly pPresent: number;
 	/** Expected fall of the summed entropies of all chains, in bits, and per minute. */

@@ -7,7 +7,7 @@ export const adapter: PartType = {
 	name: 'Packing adapter',
 	alsoCalled: ['head ring', 'support ring', 'packing retainer', 'packing support ring'],
 	material: 'metal',
-	lasts: { hoursToLimit: 16_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 16_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 18e-6,
 	patterns: [
 		{ pattern: 'nick', outFrom: 2 },

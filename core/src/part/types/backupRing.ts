@@ -6,7 +6,7 @@ export const backupRing: PartType = {
 	key: 'backupRing',
 	name: 'Backup ring',
 	material: 'plastic',
-	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 50_000, shape: 1.2 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 6_000, competingFailures: { scaleHours: 50_000, shape: 1.2 }, stopShare: 0.3 },
 	soft: true,
 	renewal: 'ring',
 	patterns: [

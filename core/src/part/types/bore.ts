@@ -7,7 +7,7 @@ export const bore: PartType = {
 	name: 'Housing bore',
 	material: 'metal',
 	symmetric: true,
-	lasts: { hoursToLimit: 22_000, otherEnds: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 22_000, competingFailures: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 17e-6,
 	patterns: [
 		{ pattern: 'scoredBore', outFrom: 3 },

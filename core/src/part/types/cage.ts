@@ -5,7 +5,7 @@ export const cage: PartType = {
 	key: 'cage',
 	name: 'Valve cage',
 	material: 'plastic',
-	lasts: { hoursToLimit: 12_000, otherEnds: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.5 },
+	lasts: { hoursToLimit: 12_000, competingFailures: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.5 },
 	valvePart: true,
 	patterns: [
 		{ pattern: 'postWorn', outFrom: 2, wearOf: ['postThickness'] },

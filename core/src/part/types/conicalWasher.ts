@@ -5,7 +5,7 @@ export const conicalWasher: PartType = {
 	key: 'conicalWasher',
 	name: 'Conical washer',
 	material: 'metal',
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	renewal: 'washer',
 	patterns: [
 		{ pattern: 'lostShape', outFrom: 2 },

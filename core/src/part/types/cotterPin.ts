@@ -6,7 +6,7 @@ export const cotterPin: PartType = {
 	name: 'Cotter pin',
 	material: 'metal',
 	symmetric: true,
-	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	singleUse: true,
 	patterns: [{ pattern: 'missing' }, { pattern: 'broken' }],
 	characteristics: []

@@ -5,7 +5,7 @@ export const cover: PartType = {
 	key: 'cover',
 	name: 'Cover or plate',
 	material: 'metal',
-	lasts: { hoursToLimit: 30_000, otherEnds: { scaleHours: 200_000, shape: 1.2 }, stopShare: 0.1 },
+	lasts: { hoursToLimit: 30_000, competingFailures: { scaleHours: 200_000, shape: 1.2 }, stopShare: 0.1 },
 	patterns: [
 		{ pattern: 'crack', outFrom: 1 },
 		{ pattern: 'warped', outFrom: 2 },

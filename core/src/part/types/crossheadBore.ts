@@ -7,7 +7,7 @@ export const crossheadBore: PartType = {
 	name: 'Crosshead bore',
 	material: 'metal',
 	symmetric: true,
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 150_000, shape: 1.3 }, stopShare: 0.5 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 150_000, shape: 1.3 }, stopShare: 0.5 },
 	expansionPerKelvin: 22e-6,
 	patterns: [
 		{ pattern: 'scoredBore', outFrom: 2, stopsUnitFrom: 2 },

@@ -6,7 +6,7 @@ export const cup: PartType = {
 	key: 'cup',
 	name: 'Piston cup',
 	material: 'elastomer',
-	lasts: { hoursToLimit: 4_500, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
+	lasts: { hoursToLimit: 4_500, competingFailures: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,
 	patterns: [
 		{ pattern: 'lipFlat', outFrom: 2, wearOf: ['lipDiameter'] },

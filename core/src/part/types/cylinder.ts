@@ -6,7 +6,7 @@ export const cylinder: PartType = {
 	key: 'cylinder',
 	name: 'Cylinder',
 	material: 'ceramic',
-	lasts: { hoursToLimit: 12_000, otherEnds: { scaleHours: 80_000, shape: 1.2 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 12_000, competingFailures: { scaleHours: 80_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 8.0e-6,
 	patterns: [
 		{ pattern: 'scoredBore', outFrom: 2 },

@@ -6,7 +6,7 @@ export const diaphragm: PartType = {
 	key: 'diaphragm',
 	name: 'Diaphragm',
 	material: 'elastomer',
-	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 25_000, shape: 1.6 }, stopShare: 0.7 },
+	lasts: { hoursToLimit: 6_000, competingFailures: { scaleHours: 25_000, shape: 1.6 }, stopShare: 0.7 },
 	soft: true,
 	renewedAsSet: true,
 	patterns: [

@@ -6,7 +6,7 @@ export const fastener: PartType = {
 	name: 'Fasteners',
 	material: 'metal',
 	symmetric: true,
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.3 },
 	patterns: [
 		{ pattern: 'stretched', outFrom: 1 },
 		{ pattern: 'galled', outFrom: 1 },

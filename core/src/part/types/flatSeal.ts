@@ -7,7 +7,7 @@ export const flatSeal: PartType = {
 	name: 'Flat seal',
 	material: 'elastomer',
 	symmetric: true,
-	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
+	lasts: { hoursToLimit: 6_000, competingFailures: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
 	soft: true,
 	renewal: 'ring',
 	pressedHome: true,

@@ -6,7 +6,7 @@ export const gasket: PartType = {
 	name: 'Gasket',
 	material: 'fibre',
 	symmetric: true,
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
 	soft: true,
 	renewal: 'ring',
 	patterns: [

@@ -6,7 +6,7 @@ export const guide: PartType = {
 	key: 'guide',
 	name: 'Plunger guide',
 	material: 'plastic',
-	lasts: { hoursToLimit: 12_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 12_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	pressedHome: true,
 	patterns: [
 		{ pattern: 'ovalBore', outFrom: 2, wearOf: ['bore'] },

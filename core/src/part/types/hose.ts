@@ -6,7 +6,7 @@ export const hose: PartType = {
 	name: 'Hose or connection',
 	material: 'elastomer',
 	symmetric: true,
-	lasts: { hoursToLimit: 10_000, otherEnds: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 10_000, competingFailures: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.3 },
 	patterns: [
 		{ pattern: 'cut', outFrom: 1 },
 		{ pattern: 'hardened', outFrom: 2 },

@@ -7,7 +7,7 @@ export const lipSeal: PartType = {
 	name: 'Lip seal',
 	alsoCalled: ['water seal', 'rear seal', 'low-pressure seal'],
 	material: 'elastomer',
-	lasts: { hoursToLimit: 4_500, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
+	lasts: { hoursToLimit: 4_500, competingFailures: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,
 	pressedHome: true,
 	patterns: [

@@ -7,7 +7,7 @@ export const manifold: PartType = {
 	name: 'Manifold',
 	alsoCalled: ['head', 'fluid end', 'spray head'],
 	material: 'metal',
-	lasts: { hoursToLimit: 30_000, otherEnds: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 30_000, competingFailures: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 17e-6,
 	patterns: [
 		{ pattern: 'crack', outFrom: 1, stopsUnitFrom: 1 },

@@ -7,7 +7,7 @@ export const oRing: PartType = {
 	name: 'O-ring',
 	material: 'elastomer',
 	symmetric: true,
-	lasts: { hoursToLimit: 5_000, otherEnds: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
+	lasts: { hoursToLimit: 5_000, competingFailures: { scaleHours: 40_000, shape: 1.2 }, stopShare: 0.5 },
 	soft: true,
 	renewal: 'ring',
 	patterns: [

@@ -6,7 +6,7 @@ export const oilPan: PartType = {
 	name: 'Oil pan',
 	material: 'plastic',
 	symmetric: true,
-	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'crack', outFrom: 1 },
 		{ pattern: 'soiled', cleanFirst: true },

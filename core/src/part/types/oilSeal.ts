@@ -5,7 +5,7 @@ export const oilSeal: PartType = {
 	key: 'oilSeal',
 	name: 'Oil seal',
 	material: 'elastomer',
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 40_000, shape: 1.4 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 40_000, shape: 1.4 }, stopShare: 0.2 },
 	soft: true,
 	pressedHome: true,
 	patterns: [

@@ -6,7 +6,7 @@ export const piston: PartType = {
 	key: 'piston',
 	name: 'Piston',
 	material: 'metal',
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 11.5e-6,
 	patterns: [
 		{ pattern: 'worn', outFrom: 2, wearOf: ['diameter'] },

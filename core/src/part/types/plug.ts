@@ -6,7 +6,7 @@ export const plug: PartType = {
 	name: 'Valve cap or plug',
 	alsoCalled: ['valve cap', 'valve plug'],
 	material: 'metal',
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 150_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'galled', outFrom: 1 },
 		{ pattern: 'corrosion', outFrom: 2 },

@@ -6,7 +6,7 @@ export const plunger: PartType = {
 	key: 'plunger',
 	name: 'Ceramic plunger',
 	material: 'ceramic',
-	lasts: { hoursToLimit: 8_000, otherEnds: { scaleHours: 60_000, shape: 1.2 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 8_000, competingFailures: { scaleHours: 60_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 8.0e-6,
 	patterns: [
 		{ pattern: 'axialScoring', outFrom: 2 },

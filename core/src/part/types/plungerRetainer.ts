@@ -5,7 +5,7 @@ export const plungerRetainer: PartType = {
 	key: 'plungerRetainer',
 	name: 'Plunger retainer',
 	material: 'metal',
-	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'galled', outFrom: 1 },
 		{ pattern: 'stretched', outFrom: 1 },

@@ -5,7 +5,7 @@ export const regulatorPacking: PartType = {
 	key: 'regulatorPacking',
 	name: 'Stem packing',
 	material: 'fibre',
-	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 6_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	soft: true,
 	pressedHome: true,
 	patterns: [

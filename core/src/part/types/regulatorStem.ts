@@ -6,7 +6,7 @@ export const regulatorStem: PartType = {
 	key: 'regulatorStem',
 	name: 'Regulator stem',
 	material: 'metal',
-	lasts: { hoursToLimit: 6_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 6_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 11.5e-6,
 	patterns: [
 		{ pattern: 'bevelled', outFrom: 2, wearOf: ['edgeRadius'] },

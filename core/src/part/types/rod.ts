@@ -7,7 +7,7 @@ export const rod: PartType = {
 	name: 'Rod',
 	material: 'metal',
 	symmetric: true,
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 150_000, shape: 1.3 }, stopShare: 0.5 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 150_000, shape: 1.3 }, stopShare: 0.5 },
 	expansionPerKelvin: 11.5e-6,
 	patterns: [
 		{ pattern: 'grooveWorn', outFrom: 2, wearOf: ['grooveDepth'] },

@@ -6,7 +6,7 @@ export const ropePacking: PartType = {
 	name: 'Rope packing',
 	alsoCalled: ['high-pressure seal', 'rope seals'],
 	material: 'fibre',
-	lasts: { hoursToLimit: 3_000, otherEnds: { scaleHours: 25_000, shape: 1.3 }, stopShare: 0.4 },
+	lasts: { hoursToLimit: 3_000, competingFailures: { scaleHours: 25_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,
 	patterns: [
 		{ pattern: 'insideWear', outFrom: 2, wearOf: ['section'] },

@@ -6,7 +6,7 @@ export const sealCase: PartType = {
 	name: 'Seal case',
 	alsoCalled: ['rear guide', 'rear piston guide', 'packing retainer', 'brass piece'],
 	material: 'metal',
-	lasts: { hoursToLimit: 20_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 20_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 18e-6, // brass
 	pressedHome: true,
 	patterns: [

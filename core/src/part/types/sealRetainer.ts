@@ -5,7 +5,7 @@ export const sealRetainer: PartType = {
 	key: 'sealRetainer',
 	name: 'Seal retainer',
 	material: 'plastic',
-	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'crack', outFrom: 1 },
 		{ pattern: 'missing', outFrom: 1 },

@@ -6,7 +6,7 @@ export const shim: PartType = {
 	name: 'Shim',
 	material: 'metal',
 	symmetric: true,
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'crushed', outFrom: 2 },
 		{ pattern: 'corrosion', outFrom: 2 },

@@ -7,7 +7,7 @@ export const sleeve: PartType = {
 	key: 'sleeve',
 	name: 'Sleeve',
 	material: 'ceramic',
-	lasts: { hoursToLimit: 9_000, otherEnds: { scaleHours: 60_000, shape: 1.2 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 9_000, competingFailures: { scaleHours: 60_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 8.0e-6,
 	patterns: [
 		{ pattern: 'axialScoring', outFrom: 2 },

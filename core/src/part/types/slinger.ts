@@ -6,7 +6,7 @@ export const slinger: PartType = {
 	name: 'Barrier slinger',
 	alsoCalled: ['slinger washer', 'slinging washer', 'water barrier'],
 	material: 'elastomer',
-	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'missing', outFrom: 1 },
 		{ pattern: 'split', outFrom: 1 },

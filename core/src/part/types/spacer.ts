@@ -5,7 +5,7 @@ export const spacer: PartType = {
 	key: 'spacer',
 	name: 'Spacer',
 	material: 'metal',
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	expansionPerKelvin: 11.5e-6,
 	patterns: [
 		{ pattern: 'nick', outFrom: 2 },

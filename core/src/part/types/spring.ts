@@ -7,7 +7,7 @@ export const spring: PartType = {
 	name: 'Spring',
 	material: 'metal',
 	symmetric: true,
-	lasts: { hoursToLimit: 11_000, otherEnds: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.4 },
+	lasts: { hoursToLimit: 11_000, competingFailures: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.4 },
 	expansionPerKelvin: 11.5e-6,
 	renewal: 'spring',
 	valvePart: true,

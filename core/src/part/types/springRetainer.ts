@@ -5,7 +5,7 @@ export const springRetainer: PartType = {
 	key: 'springRetainer',
 	name: 'Spring retainer',
 	material: 'plastic',
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	valvePart: true,
 	patterns: [
 		{ pattern: 'worn', outFrom: 2, wearOf: ['thickness'] },

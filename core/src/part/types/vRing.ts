@@ -7,7 +7,7 @@ export const vRing: PartType = {
 	name: 'V-packing',
 	alsoCalled: ['high-pressure seal', 'chevron'],
 	material: 'elastomer',
-	lasts: { hoursToLimit: 4_000, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
+	lasts: { hoursToLimit: 4_000, competingFailures: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.4 },
 	soft: true,
 	patterns: [
 		{ pattern: 'insideWear', outFrom: 2, wearOf: ['insideDiameter'] },

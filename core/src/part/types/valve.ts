@@ -6,7 +6,7 @@ export const valve: PartType = {
 	name: 'Valve',
 	alsoCalled: ['poppet'],
 	material: 'metal',
-	lasts: { hoursToLimit: 9_000, otherEnds: { scaleHours: 50_000, shape: 1.3 }, stopShare: 0.4 },
+	lasts: { hoursToLimit: 9_000, competingFailures: { scaleHours: 50_000, shape: 1.3 }, stopShare: 0.4 },
 	expansionPerKelvin: 11.5e-6,
 	valvePart: true,
 	patterns: [

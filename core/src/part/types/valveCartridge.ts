@@ -6,7 +6,7 @@ export const valveCartridge: PartType = {
 	name: 'Caged valve',
 	alsoCalled: ['valve', 'poppet'],
 	material: 'plastic',
-	lasts: { hoursToLimit: 5_000, otherEnds: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.5 },
+	lasts: { hoursToLimit: 5_000, competingFailures: { scaleHours: 30_000, shape: 1.3 }, stopShare: 0.5 },
 	soft: true,
 	valvePart: true,
 	patterns: [

@@ -7,7 +7,7 @@ export const valvePlate: PartType = {
 	name: 'Valve plate',
 	alsoCalled: ['head', 'fluid end'],
 	material: 'metal',
-	lasts: { hoursToLimit: 25_000, otherEnds: { scaleHours: 120_000, shape: 1.2 }, stopShare: 0.3 },
+	lasts: { hoursToLimit: 25_000, competingFailures: { scaleHours: 120_000, shape: 1.2 }, stopShare: 0.3 },
 	expansionPerKelvin: 17e-6,
 	patterns: [
 		{ pattern: 'crack', outFrom: 1 },

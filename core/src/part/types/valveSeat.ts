@@ -6,7 +6,7 @@ export const valveSeat: PartType = {
 	key: 'valveSeat',
 	name: 'Valve seat',
 	material: 'metal',
-	lasts: { hoursToLimit: 8_000, otherEnds: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.4 },
+	lasts: { hoursToLimit: 8_000, competingFailures: { scaleHours: 60_000, shape: 1.3 }, stopShare: 0.4 },
 	expansionPerKelvin: 11.5e-6,
 	renewal: 'seat',
 	valvePart: true,

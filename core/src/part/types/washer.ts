@@ -6,7 +6,7 @@ export const washer: PartType = {
 	name: 'Washer or collar',
 	alsoCalled: ['keyhole washer', 'split washer'],
 	material: 'metal',
-	lasts: { hoursToLimit: 18_000, otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { hoursToLimit: 18_000, competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	renewal: 'washer',
 	patterns: [
 		{ pattern: 'crushed', outFrom: 2 },

@@ -5,7 +5,7 @@ export const wick: PartType = {
 	key: 'wick',
 	name: 'Wick',
 	material: 'fibre',
-	lasts: { otherEnds: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
+	lasts: { competingFailures: { scaleHours: 100_000, shape: 1.2 }, stopShare: 0.2 },
 	patterns: [
 		{ pattern: 'missing', outFrom: 1 },
 		{ pattern: 'soiled', outFrom: 2 },

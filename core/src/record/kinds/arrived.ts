@@ -21,7 +21,7 @@ export const arrivedSchema = kind(
 		kit: note.optional()
 	})
 );
-export type Arrived = z.infer<typeof arrivedSchema>;
+type Arrived = z.infer<typeof arrivedSchema>;
 
 /** Whether the job needs such pieces at all. */
 export const checkArrived = (

@@ -4,7 +4,7 @@ import type { ModelSheet, Station } from '../sheet';
 import { partType } from '../../part/register';
 import { kind, ofPart, words } from './common';
 
-export const foundWhere = ['inPlace', 'elsewhere', 'fellOut', 'missing', 'doubled'] as const;
+const foundWhere = ['inPlace', 'elsewhere', 'fellOut', 'missing', 'doubled'] as const;
 export type FoundWhere = (typeof foundWhere)[number];
 
 /** How a part lay when the pump was opened, before anybody judged it: where, which way it faced, or in pieces. The last of each stands. */

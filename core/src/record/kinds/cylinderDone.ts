@@ -10,7 +10,7 @@ export const cylinderDoneSchema = kind(
 	common,
 	z.strictObject({ step: z.string().min(1).max(60), cylinder: z.int().min(1).max(99) })
 );
-export type CylinderDone = z.infer<typeof cylinderDoneSchema>;
+type CylinderDone = z.infer<typeof cylinderDoneSchema>;
 
 interface StepFacts extends Opening {
 	readonly sheet: ModelSheet;

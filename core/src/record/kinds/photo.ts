@@ -22,7 +22,7 @@ export const photoSchema = kind(
 		of: z.literal('newPart').optional()
 	})
 );
-export type Photo = z.infer<typeof photoSchema>;
+type Photo = z.infer<typeof photoSchema>;
 
 export interface Photos {
 	readonly photos: readonly Photo[];

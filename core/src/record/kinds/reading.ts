@@ -48,11 +48,3 @@ export function checkReading({ payload }: Reading, station: Station): EntryProbl
 	}
 	return checkSize(payload, station);
 }
-
-/** A reading as it was logged while the places of its grid were still called station and angle, in today's words. */
-export function liftReading(payload: unknown): unknown {
-	if (typeof payload !== 'object' || payload === null || !('station' in payload) || !('angle' in payload))
-		return payload;
-	const { station, angle, ...rest } = payload;
-	return { ...rest, row: station, column: angle };
-}

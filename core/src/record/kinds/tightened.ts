@@ -36,7 +36,7 @@ export const addTightened = <R extends Tightenings>(record: R, entry: Tightened)
 });
 
 /** A bolt of the round in hand, and how its last tightening lies against the window: undefined where nobody has been there. */
-export interface BoltState {
+interface BoltState {
 	readonly pass: number;
 	readonly bolt: number;
 	readonly against?: 'within' | 'below' | 'beyond';

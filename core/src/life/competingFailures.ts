@@ -21,7 +21,7 @@ const DEFAULT_WORTH = 2;
 export const lifePriorOf = ({ type, lifePrior }: Pick<Station, 'type' | 'lifePrior'>): LifePrior =>
 	lifePrior
 		? { ...lifePrior, from: 'sheet' }
-		: { ...partType(type).lasts.otherEnds, worth: DEFAULT_WORTH, from: 'partType' };
+		: { ...partType(type).lasts.competingFailures, worth: DEFAULT_WORTH, from: 'partType' };
 
 /**
  * How one part's life stood against all ends but its measured wear. Hours from the beginning of the record of it, which its
@@ -35,7 +35,7 @@ export interface OtherLife {
 }
 
 /** What else ends lives at one station: Weibull distributions with their probabilities, prior and record together. */
-export interface OtherEnds {
+export interface CompetingFailures {
 	readonly prior: LifePrior;
 	readonly nodes: readonly { readonly scale: number; readonly shape: number; readonly weight: number }[];
 	/** Ends and lives on record here. */
@@ -44,7 +44,7 @@ export interface OtherEnds {
 }
 
 /** Lives on record at one station. */
-export interface EndsOnRecord {
+interface EndsOnRecord {
 	readonly station: string;
 	readonly type: string;
 	readonly prior: LifePrior;
@@ -102,13 +102,13 @@ const logScaleAt = ({ scaleHours, shape }: LifePrior, pivot: number, x: number, 
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), 2.4 and 14 (interval-censored, Bayesian);
  * A. Gelman et al., Bayesian Data Analysis (2013), ch. 5 (exchangeable groups).
  */
-export const fitOtherEnds = (stations: readonly EndsOnRecord[]): Readonly<Record<string, OtherEnds>> =>
-	toTheEnd(fittingOtherEnds(stations));
+export const fitCompetingFailures = (stations: readonly EndsOnRecord[]): Readonly<Record<string, CompetingFailures>> =>
+	toTheEnd(fittingCompetingFailures(stations));
 
-/** `fitOtherEnds` in pieces of some milliseconds, between which whoever runs it may do something else. */
-export function* fittingOtherEnds(
+/** `fitCompetingFailures` in pieces of some milliseconds; other work can run between two pieces. */
+export function* fittingCompetingFailures(
 	stations: readonly EndsOnRecord[]
-): Generator<void, Readonly<Record<string, OtherEnds>>> {
+): Generator<void, Readonly<Record<string, CompetingFailures>>> {
 	const evidence: Evidence[] = [];
 	for (const station of stations) evidence.push(yield* evidenceOf(station));
 	const own = stations.map(({ prior }) => widths(prior));
@@ -135,7 +135,7 @@ export function* fittingOtherEnds(
 }
 
 /** What is believed where no life is on record. Hours. Errors: PreconditionError for a prior that cannot be. */
-export const endsBefore = (prior: LifePrior): OtherEnds => {
+export const endsBefore = (prior: LifePrior): CompetingFailures => {
 	requirePrior(prior);
 	const sd = openScale(prior);
 	const before = exponentials(Float64Array.from(OFFSETS, (x) => -((x / sd) ** 2) / 2));
@@ -216,17 +216,17 @@ function requirePrior({ scaleHours, shape, worth }: LifePrior): void {
 }
 
 function requireLife({ held, endedBy, before }: OtherLife): void {
-	requireThat(before.length > 0, 'fitOtherEnds', 'before', 'empty', 'at least one possible age');
+	requireThat(before.length > 0, 'fitCompetingFailures', 'before', 'empty', 'at least one possible age');
 	for (const { hours, weight } of before) {
-		requireThat(hours >= 0 && Number.isFinite(hours), 'fitOtherEnds', 'hours before', hours, 'at least 0');
-		requireThat(weight > 0 && weight <= 1, 'fitOtherEnds', 'weight', weight, 'above 0, at most 1');
+		requireThat(hours >= 0 && Number.isFinite(hours), 'fitCompetingFailures', 'hours before', hours, 'at least 0');
+		requireThat(weight > 0 && weight <= 1, 'fitCompetingFailures', 'weight', weight, 'above 0, at most 1');
 	}
-	requireThat(held >= 0 && Number.isFinite(held), 'fitOtherEnds', 'held', held, 'at least 0');
+	requireThat(held >= 0 && Number.isFinite(held), 'fitCompetingFailures', 'held', held, 'at least 0');
 	if (endedBy === undefined) return;
 	const oldest = Math.max(...before.map(({ hours }) => hours));
 	requireThat(
 		Number.isFinite(endedBy) && endedBy >= held && oldest + endedBy > 0,
-		'fitOtherEnds',
+		'fitCompetingFailures',
 		'endedBy',
 		endedBy,
 		`at least ${held}`
@@ -257,7 +257,7 @@ function posterior(
 	before: Float64Array,
 	{ byShape, pivot }: Pick<Evidence, 'byShape' | 'pivot'>,
 	lives: readonly OtherLife[]
-): OtherEnds {
+): CompetingFailures {
 	const log = Float64Array.from(
 		SHAPES.flatMap(({ weight }, s) =>
 			OFFSETS.map((_, i) => Math.log(weight * Math.max(before[i], 1e-30)) + byShape[s][i])
@@ -286,8 +286,8 @@ function posterior(
  * and record, and over the ages that the record allows where the age is not known.
  * Units: hours. Errors: PreconditionError for hours below 0 or not finite.
  */
-export function oddsOfOtherEnd({ nodes }: OtherEnds, age: Age, further: number): Odds {
-	requireThat(further >= 0 && Number.isFinite(further), 'oddsOfOtherEnd', 'further', further, 'at least 0');
+export function oddsOfCompetingFailure({ nodes }: CompetingFailures, age: Age, further: number): Odds {
+	requireThat(further >= 0 && Number.isFinite(further), 'oddsOfCompetingFailure', 'further', further, 'at least 0');
 	const ages = ageNodes(age);
 	const points = nodes.map(({ scale, shape, weight }) => {
 		const logScale = Math.log(scale);

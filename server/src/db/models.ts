@@ -25,6 +25,7 @@ import type {
 	PolicyRow,
 	PumpRow,
 	ReadingRow,
+	SheetDraftRow,
 	ShopRow,
 	SiteRow,
 	ShimRow,
@@ -79,6 +80,15 @@ export function defineModels(sequelize: Sequelize) {
 			revision: whole,
 			body: json,
 			createdAt: { ...date, defaultValue: DataTypes.NOW }
+		}),
+		sheetDraft: define<SheetDraftRow>('sheet_draft', {
+			id,
+			shopId: uuid,
+			body: json,
+			version: whole,
+			basedOn: uuid,
+			changedBy: text,
+			changedAt: date
 		}),
 		gauge: define<GaugeRow>('gauge', {
 			id,

@@ -1,3 +1,4 @@
+import type { SheetDraft } from '@exetasis/core/draft';
 import type { CauseNetwork } from '@exetasis/core/trace';
 import type { EndReason, FleetKnowledge, Policy } from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
@@ -64,6 +65,17 @@ export interface ModelSheetRow {
 	revision: number;
 	body: ModelSheet;
 	createdAt: Date;
+}
+export interface SheetDraftRow {
+	id: string;
+	shopId: string;
+	body: SheetDraft;
+	/** Grows with every change; a change names the version that it changes. */
+	version: number;
+	/** The sheet that it revises; null: a new one. */
+	basedOn: string | null;
+	changedBy: string;
+	changedAt: Date;
 }
 export interface GaugeRow {
 	id: string;

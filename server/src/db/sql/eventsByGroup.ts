@@ -4,7 +4,7 @@ import { rows, standing } from './statement';
 
 /** What the marks of a station are set side by side by. Never by person. */
 export const contrastedBy = ['lot', 'supplier', 'kit', 'liquid', 'season', 'age', 'way'] as const;
-export type ContrastedBy = (typeof contrastedBy)[number];
+type ContrastedBy = (typeof contrastedBy)[number];
 
 // The group of what was counted, e, of a part a at a job j; no words of a request ever stand here.
 const groupOf: Readonly<Record<ContrastedBy | 'pump', string>> = {

@@ -3,7 +3,7 @@ import { insertInto, projections } from './projections';
 import { rows } from './statement';
 
 /** An entry of another shop's log, as it stood there. */
-export interface ImportedEntry {
+interface ImportedEntry {
 	readonly id: string;
 	readonly part: string | null;
 	readonly kind: string;

@@ -2,7 +2,7 @@ import type { Chosen, Opening } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
 import { row, standing } from './statement';
 
-export interface JobFactsRow {
+interface JobFactsRow {
 	readonly released: boolean;
 	readonly scope: string;
 	readonly variants: Chosen;

@@ -3,7 +3,7 @@ import type { ShopScope } from '../scope';
 import { rows, standing } from './statement';
 
 /** The middle of a band that was painted on a part's surface, in degrees round. */
-export interface BandAt {
+interface BandAt {
 	readonly job: string;
 	readonly station: string;
 	readonly cylinder: number;

@@ -2,7 +2,7 @@ import type { SizeOnRecord } from '@exetasis/core/decide';
 import type { ShopScope } from '../scope';
 import { readings, rows } from './statement';
 
-export interface SizeToCount extends SizeOnRecord {
+interface SizeToCount extends SizeOnRecord {
 	readonly job: string;
 	readonly model: string;
 	readonly station: string;

@@ -1,0 +1,35 @@
+// How a migration is tested: on a database of the schema before it, with rows in it.
+import { randomUUID } from 'node:crypto';
+import { afterEach, expect, it } from 'vitest';
+import { freshDatabase } from '../testing';
+import { migrate, PreviewDatabase } from './migrate';
+import * as schema from './migrations/0001-schema';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+afterEach(() => database.drop());
+
+/** A database of the first schema, which says that this migration made it. */
+async function databaseOf(migration: string) {
+	database = await freshDatabase('template0');
+	const { sequelize } = database.db;
+	await sequelize.query(schema.sql);
+	await sequelize.query('CREATE TABLE migration (name varchar(255) PRIMARY KEY)');
+	await sequelize.query('INSERT INTO migration VALUES ($1)', { bind: [migration] });
+	return sequelize;
+}
+
+it('adds the drafts to a database of the first schema, and leaves what is in it', async () => {
+	const sequelize = await databaseOf(schema.name);
+	const shop = randomUUID();
+	await sequelize.query("INSERT INTO shop (id, name, currency) VALUES ($1, 'Quay', 'EUR')", { bind: [shop] });
+	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts']);
+	expect(await migrate(sequelize)).toEqual([]);
+	expect((await sequelize.query('SELECT id FROM shop'))[0]).toEqual([{ id: shop }]);
+	expect((await sequelize.query('SELECT * FROM sheet_draft'))[0]).toEqual([]);
+});
+
+it('says what to do with a database of a preview, and leaves it as it is', async () => {
+	const sequelize = await databaseOf('0001-foundation');
+	await expect(migrate(sequelize)).rejects.toThrow(PreviewDatabase);
+	expect((await sequelize.query("SELECT to_regclass('sheet_draft') AS draft"))[0]).toEqual([{ draft: null }]);
+});

@@ -68,7 +68,7 @@ export async function refit(scope: ShopScope, model: string, learn: Learn = lear
 
 const MOST_BLOCKING_MS = 15;
 /** Learns in pieces that leave the process free to answer. */
-export async function learnInPieces(...asked: Parameters<Learn>): Promise<FleetKnowledge> {
+async function learnInPieces(...asked: Parameters<Learn>): Promise<FleetKnowledge> {
 	const pieces = learningFleet(...asked);
 	for (;;) {
 		const since = performance.now();

@@ -4,7 +4,7 @@ import type { CalibrationRow, GaugeRow } from './db/rows';
 import { inTransaction, of, wasTaken, type ShopScope } from './db/scope';
 import { gaugeUses, type GaugeUse } from './db/sql/gaugeUses';
 
-export interface GaugeListing extends ShopGauge {
+interface GaugeListing extends ShopGauge {
 	/** Days, as written on the certificate: "2026-03-01". */
 	readonly calibratedOn: string;
 	readonly dueOn: string;
@@ -60,8 +60,7 @@ export type GaugeFacts = Omit<GaugeRow, 'id' | 'shopId' | 'retiredOn'>;
 /** One certificate. */
 export type Certificate = Omit<CalibrationRow, 'id' | 'shopId' | 'gaugeId'>;
 
-export type GaugeKept =
-	{ readonly kind: 'kept'; readonly id: string } | { readonly kind: 'nameTaken' | 'unknownGauge' };
+type GaugeKept = { readonly kind: 'kept'; readonly id: string } | { readonly kind: 'nameTaken' | 'unknownGauge' };
 
 const nameTaken = (cause: unknown): GaugeKept => {
 	if (!wasTaken(cause)) throw cause;
@@ -99,7 +98,7 @@ export const retireGauge = async (scope: ShopScope, id: string, retired: boolean
 		? { kind: 'kept', id }
 		: { kind: 'unknownGauge' };
 
-export interface GaugePage {
+interface GaugePage {
 	readonly gauge: GaugeRow;
 	readonly certificates: readonly CalibrationRow[];
 	readonly uses: readonly GaugeUse[];

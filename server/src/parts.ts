@@ -47,7 +47,7 @@ async function fit(
 	);
 }
 
-/** Lays the parts that sit in the pump now out on the mat of a job: those of its variants, in the cylinders that it opens. */
+/** Lays the parts that sit in the pump now out on the mat of a job: those of its variants, in the cylinders that it opens. Places that are filled stay as they are. */
 export async function layOut(
 	scope: ShopScope,
 	jobId: string,
@@ -58,8 +58,11 @@ export async function layOut(
 	const opened = [0, ...openedCylinders(sheet, { arrival })];
 	const sitting = await of(scope, 'partLife').all({ pumpId, removedJobId: null });
 	const places = new Set(placesOf(sheet, variants).map(({ station, cylinder }) => placeKey(station, cylinder)));
+	const there = await of(scope, 'matCell').all({ jobId }, { attributes: ['station', 'cylinder'] });
+	const filled = new Set(there.map(({ station, cylinder }) => placeKey(station, cylinder)));
 	const laid = sitting.filter(
-		({ station, cylinder }) => opened.includes(cylinder) && places.has(placeKey(station, cylinder))
+		({ station, cylinder }) =>
+			opened.includes(cylinder) && places.has(placeKey(station, cylinder)) && !filled.has(placeKey(station, cylinder))
 	);
 	await of(scope, 'matCell').addAll(
 		laid.map(({ partId, station, cylinder }) => ({ jobId, partId, station, cylinder }))

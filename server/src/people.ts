@@ -30,7 +30,7 @@ export interface Person {
 export const staffOf = (scope: ShopScope): Promise<Person[]> =>
 	of(scope, 'user').all({}, { attributes: ['id', 'name', 'email', 'role', 'active'], order: [['name', 'ASC']] });
 
-export type Activated = 'done' | 'unknownPerson' | 'yourself';
+type Activated = 'done' | 'unknownPerson' | 'yourself';
 
 /** Lets a person sign in again, or no more: then all their sessions and streams end at once. Nobody does it to themselves. */
 export async function setActive(scope: ShopScope, by: string, id: string, active: boolean): Promise<Activated> {
@@ -41,14 +41,14 @@ export async function setActive(scope: ShopScope, by: string, id: string, active
 	return 'done';
 }
 
-export type Invited = { readonly kind: 'invited'; readonly password: string } | { readonly kind: 'mailTaken' };
+type Invited = { readonly kind: 'invited'; readonly password: string } | { readonly kind: 'mailTaken' };
 
 const FIRST_PASSWORD_BYTES = 9; // twelve characters
 
 const firstPassword = (): string => randomBytes(FIRST_PASSWORD_BYTES).toString('base64url');
 
 /** A person who can sign in with this password. */
-export interface NewPerson extends Pick<Person, 'name' | 'email' | 'role'> {
+interface NewPerson extends Pick<Person, 'name' | 'email' | 'role'> {
 	readonly password: string;
 	/** The password must be changed at the first sign-in. */
 	readonly firstPassword: boolean;
@@ -104,7 +104,7 @@ export async function changePerson(
 	return 'done';
 }
 
-export type PasswordChanged = 'changed' | 'wrongPassword' | 'tooMany' | 'guessedQuickly' | 'sameAsBefore';
+type PasswordChanged = 'changed' | 'wrongPassword' | 'tooMany' | 'guessedQuickly' | 'sameAsBefore';
 
 // Guesses at a password by way of a session that was left open are counted like any others.
 const BY_SESSION = 'change of password';

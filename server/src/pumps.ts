@@ -7,7 +7,7 @@ import { rebuilds, type Rebuild } from './db/sql/rebuilds';
 import { pumpList, type PumpListing, type PumpPage } from './db/sql/pumpList';
 import { newestSheet } from './sheets';
 
-export interface PumpList {
+interface PumpList {
 	readonly pumps: readonly PumpListing[];
 	/** How many there are in all. */
 	readonly of: number;
@@ -38,7 +38,7 @@ export async function pumpById(scope: ShopScope, id: string): Promise<Pump | und
 	return { id, serial, tag, siteId, site: site?.name ?? null, model, duty };
 }
 
-export interface EarlierPlace {
+interface EarlierPlace {
 	readonly site: string | null;
 	readonly tag: string | null;
 	readonly until: Date;
@@ -53,7 +53,7 @@ export async function earlierPlaces(scope: ShopScope, pumpId: string): Promise<E
 	return found.map(({ site, tag, until }) => ({ site: site?.name ?? null, tag, until }));
 }
 
-export type Moved = 'moved' | 'unknownPump' | 'unknownSite' | 'samePlace';
+type Moved = 'moved' | 'unknownPump' | 'unknownSite' | 'samePlace';
 
 /** Moves a pump to another site or gives it another name there; where it ran before stays on record. */
 export const movePump = (
@@ -80,7 +80,7 @@ export const movePump = (
 	});
 
 /** A pump with all that is on record of it: its rebuilds, newest first, and the lives at its places. */
-export interface PumpHistory {
+interface PumpHistory {
 	readonly pump: Pump;
 	readonly sheet: ModelSheet | undefined;
 	readonly rebuilds: readonly Rebuild[];

@@ -11,7 +11,7 @@ import {
 import { fn, col } from 'sequelize';
 import { of, type ShopScope } from './db/scope';
 
-export interface SheetListing {
+interface SheetListing {
 	readonly id: string;
 	readonly model: string;
 	readonly layout: string;
@@ -64,22 +64,26 @@ export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSh
 	return sheet;
 }
 
-/** A model as it is received: how far a job on it can go, what is asked of the pump, how it looks, and what it takes. */
 /** What one draws of a part: its section, and where it faces. */
 export interface DrawnPart {
 	readonly type: Station['type'];
 	readonly face: Pick<Station['face'], 'toward' | 'feature' | 'mateLies'>;
 }
 
+/** A model as one recognises it. */
+export interface DrawnSheet extends Pick<ModelSheet, 'model' | 'layout' | 'cylinders'> {
+	/** Its stack as it comes out. */
+	readonly stack: readonly DrawnPart[];
+}
+
 export interface VariantToChoose extends Omit<Variant, 'choices'> {
 	readonly choices: readonly (Variant['choices'][number] & { readonly parts: readonly DrawnPart[] })[];
 }
 
-export interface ModelToReceive extends Pick<ModelSheet, 'model' | 'layout' | 'cylinders' | 'cylinderOne' | 'scopes'> {
+/** A model as it is received: how far a job on it can go, what is asked of the pump, how it looks, and what it takes. */
+export interface ModelToReceive extends DrawnSheet, Pick<ModelSheet, 'cylinderOne' | 'scopes'> {
 	/** What it may be made of; each choice with the parts that lie in such a pump alone. */
 	readonly variants: readonly VariantToChoose[];
-	/** Its stack as it comes out, drawn. */
-	readonly stack: readonly DrawnPart[];
 	/** Assemblies that weigh something, kg. */
 	readonly masses: readonly { readonly name: string; readonly massKg: number }[];
 	/** Tools made for this work alone, with the scopes that want them. */
@@ -99,12 +103,27 @@ const drawn = ({ type, face: { toward, feature, mateLies } }: Station): DrawnPar
 	face: { toward, feature, mateLies }
 });
 
+/** A sheet as one recognises its pump. */
+export const drawnSheet = ({ model, layout, cylinders, stations }: ModelSheet): DrawnSheet => ({
+	model,
+	layout,
+	cylinders,
+	stack: stations.map(drawn)
+});
+
+/** The listing of `sheetsOf` with the stack of each model. */
+export const drawnSheetsOf = async (scope: ShopScope): Promise<(SheetListing & DrawnSheet)[]> =>
+	Promise.all(
+		(await sheetsOf(scope)).map(async (one) => ({ ...drawnSheet(await pinnedSheet(scope, one.id)), ...one }))
+	);
+
 /** A model by one of its sheets, with what receiving a pump of it asks. */
 export function toReceive(sheet: ModelSheet): ModelToReceive {
-	const { model, layout, cylinders, cylinderOne, scopes, variants, assemblies, stations } = sheet;
+	const { cylinderOne, scopes, variants, assemblies, stations } = sheet;
 	const wanted = scopes.map(({ key }) => [key, toolsInScope(sheet, { scope: key }).map((tool) => tool.key)] as const);
 	return {
-		...{ model, layout, cylinders, scopes },
+		...drawnSheet(sheet),
+		scopes,
 		...(cylinderOne ? { cylinderOne } : {}),
 		variants: variants.map((variant) => ({
 			...variant,
@@ -113,7 +132,6 @@ export function toReceive(sheet: ModelSheet): ModelToReceive {
 				parts: stations.filter(({ onlyWith }) => onlyWith?.[variant.key]?.includes(choice.key)).map(drawn)
 			}))
 		})),
-		stack: stations.map(drawn),
 		masses: assemblies.flatMap(({ name, massKg }) => (massKg ? [{ name, massKg }] : [])),
 		special: sheet.tools
 			.filter(({ special }) => special)

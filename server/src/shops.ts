@@ -33,7 +33,7 @@ export const sitesOf = (scope: ShopScope): Promise<{ id: string; name: string }[
 	of(scope, 'site').all({}, { attributes: ['id', 'name'], order: [['name', 'ASC']] });
 
 /** A site with how many pumps run there. */
-export interface SiteListing {
+interface SiteListing {
 	readonly id: string;
 	readonly name: string;
 	readonly pumps: number;
@@ -49,7 +49,7 @@ export async function sitesWithPumps(scope: ShopScope): Promise<SiteListing[]> {
 	return sites.map((site) => ({ ...site, pumps: pumps.get(site.id) ?? 0 }));
 }
 
-export type SiteKept = 'kept' | 'nameTaken' | 'unknownSite';
+type SiteKept = 'kept' | 'nameTaken' | 'unknownSite';
 
 /** Adds a site, or renames the one with this id. */
 export async function keepSite(scope: ShopScope, name: string, id?: string): Promise<SiteKept> {

@@ -12,7 +12,7 @@ import { log } from './serverLog';
 /** The integer-programme solver, loaded once when it is first asked. */
 let solver: ReturnType<typeof loadHighs> | undefined;
 
-export interface CheapestCover {
+interface CheapestCover {
 	readonly bought: Bought;
 	/** False where the search was broken off: there may be a cheaper one. */
 	readonly proved: boolean;

@@ -28,12 +28,14 @@ export const sheetText = readFileSync(new URL('../../demo/sheets/marram.json', i
 export const MODEL = 'Marram';
 export const PASSWORD = 'test-password';
 
-/** An empty database of its own, with the schema, on the server that npm test started. */
-export async function freshDatabase(): Promise<{ db: Database; url: string; drop: () => Promise<void> }> {
+/** A database of its own on the server that npm test started: with the schema and no rows, or a copy of another template. */
+export async function freshDatabase(
+	template = TEMPLATE
+): Promise<{ db: Database; url: string; drop: () => Promise<void> }> {
 	const name = `t_${uuidv7().replaceAll('-', '')}`;
 	const admin = new Client({ connectionString: process.env.DATABASE_URL });
 	await admin.connect();
-	await admin.query(`CREATE DATABASE ${name} TEMPLATE ${TEMPLATE}`);
+	await admin.query(`CREATE DATABASE ${name} TEMPLATE ${template}`);
 	const url = new URL(process.env.DATABASE_URL!);
 	url.pathname = `/${name}`;
 	const db = connect(url.toString());
@@ -157,7 +159,7 @@ export async function openJob(shop: TestShop, change: Partial<Arrival> = {}): Pr
 }
 
 /** Releases a job whose putting together is not what a test is about: a lead lets it go. */
-export const letGo = ({ scope, people }: TestShop, jobId: string): Promise<Released> =>
+export const releaseDespite = ({ scope, people }: TestShop, jobId: string): Promise<Released> =>
 	release(scope, people.lead, jobId, { unbuilt: 'Not what this test is about' });
 
 /** An entry of a job, by a person, at this moment. */

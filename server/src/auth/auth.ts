@@ -69,8 +69,7 @@ export async function whoIs(headers: Headers): Promise<SignedIn | undefined> {
 	return { id, name, role: role as Role, shopId, preferences: own, firstPassword };
 }
 
-export type SignInResult =
-	{ kind: 'signedIn'; headers: Headers } | { kind: 'refused' } | { kind: 'tooMany'; seconds: number };
+type SignInResult = { kind: 'signedIn'; headers: Headers } | { kind: 'refused' } | { kind: 'tooMany'; seconds: number };
 
 /** Signs in by e-mail and password; a session that these headers carry ends. */
 export async function signIn(

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { heavily } from './heavy';
+import { runHeavy } from './heavy';
 import { endThreads, inThread, TookTooLong, useThreads } from './threads';
 
 let folder: string;
@@ -21,7 +21,7 @@ function script(name: string, answering: string): URL {
 }
 
 const nothing = { lives: [], unknownAge: 3, endedUnwatched: 0, watched: [] };
-const ask = (shop = 'a') => heavily(shop, 'summaryOf', nothing, []);
+const ask = (shop = 'a') => runHeavy(shop, 'summaryOf', nothing, []);
 
 describe('what takes long', () => {
 	it('is worked here where the server has no threads', async () =>

@@ -2,7 +2,7 @@ import { heavyTasks, type HeavyTask, type HeavyTasks } from './heavyTasks';
 import { inThread } from './threads';
 
 /** Runs one of the heavy tasks for a shop, in a thread if the server has them. Errors: as `inThread`. */
-export const heavily = <T extends HeavyTask>(
+export const runHeavy = <T extends HeavyTask>(
 	shop: string,
 	task: T,
 	...of: Parameters<HeavyTasks[T]>

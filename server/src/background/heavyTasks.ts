@@ -3,7 +3,7 @@ import { beliefsOf } from '@exetasis/core/trace';
 import type { CoverProblem } from '@exetasis/core/order';
 import { pdfOf } from '../pdf';
 import { cheapestCover } from '../solver';
-import { csvOf, xlsxOf } from '../tableFile';
+import { csvOf, readRows, xlsxOf } from '../tableFile';
 import { summaryOf } from '../trace/livesSummary';
 
 /** Tasks that are long enough to delay other requests. Their arguments and results are plain data, because they go to threads. */
@@ -16,7 +16,8 @@ export const heavyTasks = {
 	forecastsOf: (inputs: readonly ForecastInput[]) => inputs.map(forecastOf),
 	pdfOf,
 	xlsxOf,
-	csvOf
+	csvOf,
+	readRows
 };
 
 export type HeavyTasks = typeof heavyTasks;

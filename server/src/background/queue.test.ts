@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { closeDatabase } from '../db/connection';
 import { rows } from '../db/sql/statement';
 import { append } from '../benchLog/append';
-import { decideAll, freshDatabase, letGo, makeShop, openJob, type TestShop } from '../testing';
+import { decideAll, freshDatabase, releaseDespite, makeShop, openJob, type TestShop } from '../testing';
 import { startBackground, stopBackground } from './queue';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -37,7 +37,7 @@ describe('background work', () => {
 		await append(shop.scope, technician, bench.job.id, decideAll(bench, technician, 'replace'));
 		const started = () => rows(shop.scope, `SELECT 1 FROM pg_tables WHERE $1 <> '' AND tablename = 'schedule'`);
 		await vi.waitFor(async () => expect(await started()).toHaveLength(1), { timeout: 20_000, interval: 200 });
-		expect((await letGo(shop, bench.job.id)).kind).toBe('released');
+		expect((await releaseDespite(shop, bench.job.id)).kind).toBe('released');
 		await vi.waitFor(async () => expect(await fits()).toHaveLength(1), { timeout: 30_000, interval: 300 });
 	}, 60_000);
 });

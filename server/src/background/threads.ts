@@ -3,8 +3,6 @@ import { Piscina } from 'piscina';
 import { log } from '../serverLog';
 import { FairTurns } from './fairTurns';
 
-/** A task with its arguments and answer, all of them data. */
-export type Task = (...of: never[]) => unknown;
 export interface Asked {
 	readonly task: string;
 	readonly of: readonly unknown[];
@@ -22,7 +20,7 @@ export class TookTooLong extends Error {
 
 /** Time limits: for the work of a page, and for a fit, which runs in the background. */
 const MOST_SECONDS = { page: 30, fit: 900 } as const;
-export type Sort = keyof typeof MOST_SECONDS;
+type Sort = keyof typeof MOST_SECONDS;
 
 interface Pool {
 	readonly threads: Piscina;

@@ -5,7 +5,6 @@ import {
 	effectiveTime,
 	entrySchema,
 	fold,
-	liftEntry,
 	together,
 	type Entry,
 	type EntryAnswer,
@@ -138,7 +137,7 @@ interface Checked {
 
 function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen: Set<string>): Checked {
 	const id = typeof raw === 'object' && raw !== null && 'id' in raw && typeof raw.id === 'string' ? raw.id : '';
-	const parsed = entrySchema.safeParse(liftEntry(raw));
+	const parsed = entrySchema.safeParse(raw);
 	if (!parsed.success) {
 		const [issue] = parsed.error.issues;
 		return { id, problem: { code: 'malformed', path: issue.path.join('.'), message: issue.message } };

@@ -1,5 +1,5 @@
 import { Op } from 'sequelize';
-import { liftEntry, type Entry } from '@exetasis/core/record';
+import type { Entry } from '@exetasis/core/record';
 import type { LogEntryRow } from '../db/rows';
 import { of, type ShopScope } from '../db/scope';
 
@@ -30,9 +30,9 @@ export async function entriesOf(
 	return found.map(entryOf);
 }
 
-/** A row of the log as an entry, in today’s words. */
+/** A row of the log as an entry. */
 export const entryOf = (row: LogEntryRow): Entry =>
-	liftEntry({
+	({
 		id: row.id,
 		job: row.jobId,
 		kind: row.kind,

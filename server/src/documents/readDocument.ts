@@ -3,11 +3,11 @@ import sharp from 'sharp';
 import { pdfProblem, type PdfProblem } from './readPdf';
 
 /** What a document may be. */
-export type DocumentType = 'application/pdf' | 'image/png' | 'image/jpeg';
+type DocumentType = 'application/pdf' | 'image/png' | 'image/jpeg';
 /** Why bytes are not a document that is kept. */
 export type DocumentProblem = 'otherType' | 'tooLarge' | 'tooHeavy' | PdfProblem;
 
-export type ReadDocument =
+type ReadDocument =
 	| { readonly kind: 'document'; readonly type: DocumentType; readonly bytes: Buffer }
 	| { readonly kind: 'problem'; readonly problem: DocumentProblem };
 

@@ -4,7 +4,6 @@ import {
 	checkEntry,
 	entrySchema,
 	fold,
-	liftEntry,
 	PHOTO_MOST,
 	together,
 	type Entry,
@@ -90,7 +89,7 @@ export async function keepLog(
 
 // The rules that hold for whatever is recorded here, but for the order in which it came about.
 function problemOf(raw: object, facts: JobFacts, gauges: ReadonlySet<string>): RefusedBecause | undefined {
-	const parsed = entrySchema.safeParse(liftEntry(raw));
+	const parsed = entrySchema.safeParse(raw);
 	if (!parsed.success) {
 		const [issue] = parsed.error.issues;
 		return { code: 'malformed', path: issue.path.join('.'), message: issue.message };

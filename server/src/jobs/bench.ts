@@ -17,7 +17,7 @@ import { pinnedSheet } from '../sheets';
 import { peopleOf, policyOf } from '../shops';
 
 /** A job with the particulars of its pump. */
-export interface JobInHand extends Omit<JobRow, 'shopId' | 'modelSheetId' | 'restedOn'> {
+interface JobInHand extends Omit<JobRow, 'shopId' | 'modelSheetId' | 'restedOn'> {
 	readonly serial: string;
 	readonly tag: string | null;
 	readonly site: string | null;
@@ -88,7 +88,7 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 type JobWithPump = JobRow & { pump: PumpRow & { site: { name: string } | null } };
 
 /** What verdicts on a job of this pump rest on now: the shop's rules, its gauges, and what its record says. */
-export async function restingOn(scope: ShopScope, sheet: ModelSheet, job: JobOnRecord): Promise<RestedOn> {
+async function restingOn(scope: ShopScope, sheet: ModelSheet, job: JobOnRecord): Promise<RestedOn> {
 	const fleet = await fleetOf(scope, sheet);
 	const { wear, ends, settled } = fleet;
 	return {

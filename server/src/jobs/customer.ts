@@ -3,7 +3,7 @@ import { may } from '../access';
 import type { SignedIn } from '../auth/auth';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 
-export type CustomerKept = 'kept' | 'unknownJob' | 'leadOnly';
+type CustomerKept = 'kept' | 'unknownJob' | 'leadOnly';
 
 /** Changes what is on record of a job's customer and what they are told; what a released job says a lead alone changes. */
 export const keepCustomer = (

@@ -9,7 +9,7 @@ import {
 	decideAll,
 	entryOf,
 	freshDatabase,
-	letGo,
+	releaseDespite,
 	makeShop,
 	openJob,
 	partAt,
@@ -92,7 +92,7 @@ describe('a place before', () => {
 	it('tells its lives newest first, of the own shop alone', async () => {
 		const first = await openJob(shop);
 		await append(shop.scope, user(), first.job.id, decideAll(first, user(), 'replace'));
-		expect(await letGo(shop, first.job.id)).toMatchObject({ kind: 'released' });
+		expect(await releaseDespite(shop, first.job.id)).toMatchObject({ kind: 'released' });
 		const again = await openJob(shop, { pump: { id: first.job.pumpId }, meterHours: 2000 });
 		const place = { station: 'packing', cylinder: 2 };
 		expect(await placeBefore(shop.scope, again.job.id, place)).toMatchObject([

@@ -23,7 +23,7 @@ import { alarmsOf } from '../trace/onePump';
 import type { Recurrence } from '@exetasis/core/trace';
 
 /** Where a job stands of which every part is decided: what is built next, or what is left of proving it. */
-export interface Closing {
+interface Closing {
 	readonly at: 'build' | 'prove' | 'release';
 	readonly in: number;
 	readonly of: number;
@@ -71,9 +71,9 @@ function namesWanted(
 	recurring: Floor['recurring'],
 	cases: Floor['cases']
 ): FloorJob['names'] {
-	const spokenOf = [recurring[pumpId], ...cases.filter((one) => one.pumpId === pumpId)];
+	const mentioned = [recurring[pumpId], ...cases.filter((one) => one.pumpId === pumpId)];
 	return Object.fromEntries(
-		spokenOf.flatMap((one) => (one && names[one.station] ? [[one.station, names[one.station]]] : []))
+		mentioned.flatMap((one) => (one && names[one.station] ? [[one.station, names[one.station]]] : []))
 	);
 }
 

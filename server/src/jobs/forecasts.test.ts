@@ -15,7 +15,7 @@ beforeAll(async () => {
 });
 afterAll(() => database.drop());
 
-const asked = vi.spyOn(heavy, 'heavily');
+const asked = vi.spyOn(heavy, 'runHeavy');
 const reading = (bench: Bench, value: number) =>
 	entryOf(
 		bench,

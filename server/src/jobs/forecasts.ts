@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import type { Forecast, ForecastInput } from '@exetasis/core/decide';
 import { layMat, lifeOf } from '@exetasis/core/mat';
 import { fold, untouched } from '@exetasis/core/record';
-import { heavily } from '../background/heavy';
+import { runHeavy } from '../background/heavy';
 import { Kept, keyOf } from '../background/kept';
 import { of, type ShopScope } from '../db/scope';
 import { benchOf, type Bench } from './bench';
@@ -34,7 +34,7 @@ export async function foreseen(shop: string, bench: Bench): Promise<Bench> {
 	const anew = [...new Map(asked.filter(({ key }) => !forecasts.get(key)).map((one) => [one.key, one])).values()];
 	for (let from = 0; from < anew.length; from += AT_ONCE) {
 		const some = anew.slice(from, from + AT_ONCE);
-		const answers = heavily(
+		const answers = runHeavy(
 			shop,
 			'forecastsOf',
 			some.map(({ input }) => input)

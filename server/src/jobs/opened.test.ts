@@ -1,7 +1,16 @@
 // Which cylinders a job opens, changed while it is open: what comes on to the mat, what leaves it, and what holds a cylinder open.
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { append } from '../benchLog/append';
-import { entryOf, freshDatabase, letGo, makeShop, openJob, partAt, decideAll, type TestShop } from '../testing';
+import {
+	entryOf,
+	freshDatabase,
+	releaseDespite,
+	makeShop,
+	openJob,
+	partAt,
+	decideAll,
+	type TestShop
+} from '../testing';
 import { benchOf } from './bench';
 import { changeOpened } from './opened';
 
@@ -39,7 +48,7 @@ it('keeps a cylinder open if something is recorded about its parts', async () =>
 	const look = entryOf(bench, technician, 'clean', {}, partAt(bench, 'plunger', 3));
 	await append(shop.scope, technician, bench.job.id, [look]);
 	expect(await changeOpened(shop.scope, bench.job.id, [1, 2])).toMatchObject({
-		kind: 'spokenOf',
+		kind: 'partsRecorded',
 		parts: [{ cylinder: 3 }]
 	});
 	expect(await cylindersOf(bench.job.id)).toEqual([0, 1, 2, 3]);
@@ -52,7 +61,7 @@ it('refuses cylinders that are none, no cylinder at all, a released job, and a j
 	expect(await changeOpened(shop.scope, bench.job.id, [])).toEqual({ kind: 'noneOpen' });
 	expect(await changeOpened(other.scope, bench.job.id, [1])).toEqual({ kind: 'unknownJob' });
 	await append(shop.scope, shop.people.technician, bench.job.id, decideAll(bench, shop.people.technician, 'reuse'));
-	expect(await letGo(shop, bench.job.id)).toMatchObject({ kind: 'released' });
+	expect(await releaseDespite(shop, bench.job.id)).toMatchObject({ kind: 'released' });
 	expect(await changeOpened(shop.scope, bench.job.id, [1])).toEqual({ kind: 'released' });
 });
 

@@ -2,14 +2,14 @@ import { placeKey, placesOf } from '@exetasis/core/mat';
 import { openedCylinders, stationsInScope, wrongCylinder, type ModelSheet, type Opening } from '@exetasis/core/record';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { pinnedSheet } from '../sheets';
-import { spokenOf, type NamedPart } from './spokenOf';
+import { recordedParts, type NamedPart } from './recordedParts';
 
 export type Opened =
 	| { readonly kind: 'changed'; readonly added: number; readonly removed: number }
 	| { readonly kind: 'unknownJob' | 'released' | 'noneOpen' }
 	| { readonly kind: 'wrongCylinder'; readonly cylinder: number }
 	/** Parts with entries in the log, in a cylinder that is to stay shut. */
-	| { readonly kind: 'spokenOf'; readonly parts: readonly NamedPart[] };
+	| { readonly kind: 'partsRecorded'; readonly parts: readonly NamedPart[] };
 
 /**
  * Changes which cylinders a job opens: their parts come on to the mat, those of cylinders that stay shut after all leave it.
@@ -26,8 +26,8 @@ export function changeOpened(scope: ShopScope, jobId: string, cylinders: readonl
 		if (wrong !== undefined) return { kind: 'wrongCylinder', cylinder: wrong };
 		const cells = await of(within, 'matCell').all({ jobId });
 		const gone = cells.filter(({ cylinder }) => cylinder > 0 && !cylinders.includes(cylinder));
-		const parts = await spokenOf(within, jobId, sheet, gone);
-		if (parts.length > 0) return { kind: 'spokenOf', parts };
+		const parts = await recordedParts(within, jobId, sheet, gone);
+		if (parts.length > 0) return { kind: 'partsRecorded', parts };
 		const before = openedCylinders(sheet, job);
 		const fresh = cylinders.filter((one) => !before.includes(one));
 		const places = new Set(placesOf(sheet, job.variants).map(({ station, cylinder }) => placeKey(station, cylinder)));

@@ -9,12 +9,12 @@ import {
 } from '@exetasis/core/order';
 import { applies, fold, together } from '@exetasis/core/record';
 import type { ShopScope } from '../db/scope';
-import { heavily } from '../background/heavy';
+import { runHeavy } from '../background/heavy';
 import { stockOf, type StockLine } from '../stock';
 import { benchOf, type Bench } from './bench';
 
 /** What a job has to have, what offers it, and what is cheapest to buy. */
-export interface JobOrder {
+interface JobOrder {
 	readonly problem: CoverProblem;
 	/** The cheapest cover of all that can be had; undefined where none was found in time. */
 	readonly cheapest: Bought | undefined;
@@ -86,7 +86,7 @@ export async function orderOf(
 	const most = new Map(lacking.map(({ station, available }) => [station, available]));
 	const canBeHad = needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
 	const wanted = { ...problem, needs: canBeHad };
-	const found = await heavily(scope.shopId, 'cheapestCover', wanted);
+	const found = await runHeavy(scope.shopId, 'cheapestCover', wanted);
 	const bought = Object.keys(kept).length > 0 ? await coverAround(scope.shopId, wanted, kept) : (found?.bought ?? {});
 	return {
 		problem,
@@ -105,5 +105,5 @@ async function coverAround(shop: string, problem: CoverProblem, chosen: Bought):
 	const rest = around(problem, chosen);
 	const most = new Map(uncovered(rest).map(({ station, available }) => [station, available]));
 	const needs = rest.needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
-	return { ...(await heavily(shop, 'cheapestCover', { ...rest, needs }))?.bought, ...chosen };
+	return { ...(await runHeavy(shop, 'cheapestCover', { ...rest, needs }))?.bought, ...chosen };
 }

@@ -13,7 +13,7 @@ import { inTransaction, of, type ShopScope } from '../db/scope';
 import { fillEmptyPlaces, layOut } from '../parts';
 import { newestSheet } from '../sheets';
 
-export interface NewPump {
+interface NewPump {
 	readonly serial: string;
 	readonly model: string;
 	readonly siteId?: string;

@@ -28,7 +28,7 @@ import { benchOf, type Bench } from './bench';
 import { foreseen } from './forecasts';
 
 /** A place whose part nobody has decided on. */
-export interface Undecided {
+interface Undecided {
 	readonly station: string;
 	readonly cylinder: number;
 	readonly why: 'noDecision' | 'lookAgain';
@@ -96,10 +96,14 @@ function releaseNow(
 		if (notDone && !may(user.role, 'manage')) return { kind: 'leadOnly' };
 		await replaceParts(within, bench.job, replaced);
 		const { policy, gauges, fleet } = bench;
-		const letGo = notDone ? { unbuilt: { why: unbuilt!, ...notDone } } : {};
+		const releaseDespite = notDone ? { unbuilt: { why: unbuilt!, ...notDone } } : {};
 		await of(within, 'job').change(
 			{ id: jobId },
-			{ releasedAt: at, releasedBy: user.id, restedOn: { policy, gauges, fleet, method: METHOD, handover, ...letGo } }
+			{
+				releasedAt: at,
+				releasedBy: user.id,
+				restedOn: { policy, gauges, fleet, method: METHOD, handover, ...releaseDespite }
+			}
 		);
 		const { model } = bench.job;
 		return { kind: 'released', replaced: replaced.length, reused: bench.cells.length - replaced.length, model };

@@ -3,10 +3,19 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { piecesInPump, stepsInScope, type Chosen, type ModelSheet } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import { addSheet } from '../sheets';
-import { type TestShop, arrival, decideAll, answersTo, entryOf, freshDatabase, letGo, makeShop } from '../testing';
+import {
+	type TestShop,
+	arrival,
+	decideAll,
+	answersTo,
+	entryOf,
+	freshDatabase,
+	releaseDespite,
+	makeShop
+} from '../testing';
 import { benchOf, type Bench } from './bench';
 import { floorOf } from './floor';
-import { sayMadeOf, stillOpen } from './madeOf';
+import { setVariants, stillOpen } from './variants';
 import { receive, type Arrival } from './receive';
 
 const gorse = JSON.parse(
@@ -84,7 +93,7 @@ describe('a pump with variants', () => {
 		const all = [...answers, ...signed, ...decided];
 		const taken = await append(shop.scope, technician, first.job.id, all);
 		expect(taken!.filter(({ result }) => result !== 'accepted')).toEqual([]);
-		expect(await letGo(shop, first.job.id)).toMatchObject({ kind: 'released' });
+		expect(await releaseDespite(shop, first.job.id)).toMatchObject({ kind: 'released' });
 
 		const second = await come(again);
 		if (second.kind !== 'received') throw new Error(second.kind);
@@ -112,7 +121,7 @@ describe('what a pump is made of, found as it is opened', () => {
 	it('is asked where nobody said it, lays the mat out anew, and stays with the pump', async () => {
 		const bench = await received({});
 		expect(stillOpen(bench)?.variants.map(({ key }) => key)).toEqual(['guide']);
-		expect(await sayMadeOf(shop.scope, bench.job.id, MIXED)).toEqual({ kind: 'kept' });
+		expect(await setVariants(shop.scope, bench.job.id, MIXED)).toEqual({ kind: 'kept' });
 		const after = await benchAgain(bench.job.id);
 		expect([lying(after, 'flatSeal'), lying(after, 'curvedSeal')]).toEqual([[1], [2, 3]]);
 		expect(lying(after, 'highPressureSeal')).toEqual([1, 2, 3]);
@@ -126,13 +135,13 @@ describe('what a pump is made of, found as it is opened', () => {
 	it('two at once who say it differently: one is kept, the other told', async () => {
 		const { job } = await received({});
 		const said = await Promise.all(
-			[MIXED, { guide: ['u', 'u', 'u'] }].map((one) => sayMadeOf(shop.scope, job.id, one))
+			[MIXED, { guide: ['u', 'u', 'u'] }].map((one) => setVariants(shop.scope, job.id, one))
 		);
 		expect(said.map(({ kind }) => kind).sort()).toEqual(['kept', 'saidBefore']);
 	});
 	it('is not said over what stands, over what is recorded, nor as what the sheet has not', async () => {
 		const known = await received(MIXED);
-		expect(await sayMadeOf(shop.scope, known.job.id, { guide: ['u', 'u', 'u'] })).toEqual({
+		expect(await setVariants(shop.scope, known.job.id, { guide: ['u', 'u', 'u'] })).toEqual({
 			kind: 'saidBefore',
 			variants: ['Style of the rear guide']
 		});
@@ -144,15 +153,15 @@ describe('what a pump is made of, found as it is opened', () => {
 		await append(shop.scope, technician, bench.job.id, [
 			entryOf(bench, technician, 'note', { text: 'cut' }, cell.part)
 		]);
-		expect(await sayMadeOf(shop.scope, bench.job.id, MIXED)).toMatchObject({
-			kind: 'spokenOf',
+		expect(await setVariants(shop.scope, bench.job.id, MIXED)).toMatchObject({
+			kind: 'partsRecorded',
 			parts: [{ cylinder: 2 }]
 		});
 		expect(lying(await benchAgain(bench.job.id), 'flatSeal')).toEqual([1, 2, 3]);
 		for (const wrong of [{}, { guide: ['u'] }, { guide: 'u' }, { colour: 'red' }] as Chosen[])
-			expect(await sayMadeOf(shop.scope, bench.job.id, wrong)).toEqual({ kind: 'wrongVariant' });
+			expect(await setVariants(shop.scope, bench.job.id, wrong)).toEqual({ kind: 'wrongVariant' });
 		const other = await makeShop(database.db, 'Skerry');
-		expect(await sayMadeOf(other.scope, bench.job.id, MIXED)).toEqual({ kind: 'unknownJob' });
+		expect(await setVariants(other.scope, bench.job.id, MIXED)).toEqual({ kind: 'unknownJob' });
 	});
 });
 

@@ -4,7 +4,7 @@ import sharp from 'sharp';
 export type PhotoFault = 'notJpeg' | 'withMetadata' | 'tooLarge';
 
 /** Size of a picture, pixels. */
-export interface PictureSize {
+interface PictureSize {
 	readonly width: number;
 	readonly height: number;
 }

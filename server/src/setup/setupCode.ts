@@ -1,7 +1,7 @@
 import { timingSafeEqual } from 'node:crypto';
 
 /** Who asks to set up a shop: the address of the connection, and what the request says of itself. */
-export interface Asker {
+interface Asker {
 	readonly address: string;
 	/** The host that was typed into the browser. */
 	readonly host: string;

@@ -16,8 +16,7 @@ export interface NewShop {
 	/** The lead must choose another password at the first sign-in. */
 	readonly firstPassword?: boolean;
 }
-export type ShopMade =
-	{ readonly kind: 'made'; readonly shopId: string } | { readonly kind: 'mailTaken' | 'guessedQuickly' };
+type ShopMade = { readonly kind: 'made'; readonly shopId: string } | { readonly kind: 'mailTaken' | 'guessedQuickly' };
 
 /** Makes a shop with its first lead. */
 export async function makeShop(

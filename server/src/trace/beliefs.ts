@@ -13,7 +13,7 @@ import {
 	type FindingAt,
 	type LookedFor
 } from '@exetasis/core/trace';
-import { heavily } from '../background/heavy';
+import { runHeavy } from '../background/heavy';
 import { Kept, keyOf } from '../background/kept';
 import { of, type ShopScope } from '../db/scope';
 import { logMarks } from '../db/sql/logMarks';
@@ -68,7 +68,7 @@ const MOST_PUMPS_KEPT = 200;
 const beliefs = new Kept<Beliefs>(MOST_PUMPS_KEPT);
 function believed(shop: string, ...of: Parameters<typeof beliefsOf>): Promise<Beliefs> {
 	const key = keyOf(of);
-	return beliefs.get(key) ?? beliefs.keep(key, heavily(shop, 'beliefsOf', ...of));
+	return beliefs.get(key) ?? beliefs.keep(key, runHeavy(shop, 'beliefsOf', ...of));
 }
 
 // Of a large fleet so many pumps say how often a finding is there anyway.

@@ -12,7 +12,7 @@ import { tracesOf, type LookInTime } from './onePump';
 
 const LEVEL = 0.95;
 
-export type TraceCase = Omit<TraceCaseRow, 'shopId'>;
+type TraceCase = Omit<TraceCaseRow, 'shopId'>;
 export type Outcome = NonNullable<TraceCaseRow['outcome']>;
 
 /** How a case stands: nothing done yet, something done and watched, or what came of it. */
@@ -76,14 +76,11 @@ export async function caseById(scope: ShopScope, id: string): Promise<CaseListin
 	return found && listed(found);
 }
 
-export interface NewCase extends Pick<
-	TraceCaseRow,
-	'pumpId' | 'station' | 'cylinder' | 'pattern' | 'cause' | 'hypothesis'
-> {
+interface NewCase extends Pick<TraceCaseRow, 'pumpId' | 'station' | 'cylinder' | 'pattern' | 'cause' | 'hypothesis'> {
 	readonly openedJobId: string;
 }
 
-export type CaseRefusal =
+type CaseRefusal =
 	| { readonly kind: 'unknown'; readonly what: 'pump' | 'job' | 'case' }
 	/** An open case of the same place and pattern is there. */
 	| { readonly kind: 'alreadyOpen'; readonly id: string }
@@ -132,7 +129,7 @@ export function openCase(
 	});
 }
 
-export interface ActionTaken {
+interface ActionTaken {
 	readonly action: string;
 	readonly jobId: string;
 	/** How sure it is that it puts an end to the cause. */
@@ -209,7 +206,7 @@ function changing(
 }
 
 /** Whether parts live longer at a place since something was done: those fitted before it, and since. */
-export interface LivesAround {
+interface LivesAround {
 	readonly before: number;
 	readonly since: number;
 	/** P(as far apart, were they alike), by the log-rank test; undefined where nothing ended while both ran. */

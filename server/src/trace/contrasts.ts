@@ -16,7 +16,7 @@ export interface ShopContrast extends GroupContrast {
 	readonly type: PartTypeKey;
 }
 
-export interface ShopContrasts {
+interface ShopContrasts {
 	readonly contrasts: readonly ShopContrast[];
 	/** Comparisons made, shown or not. */
 	readonly comparisons: number;

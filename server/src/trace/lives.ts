@@ -1,6 +1,6 @@
 import { dutyClassOf, ORDINARY } from '@exetasis/core/life';
 import type { ModelSheet } from '@exetasis/core/record';
-import { endedAt, endedBetween, hasEnded, heldTo, type ObservedLife } from '@exetasis/core/survival';
+import { exactLife, intervalCensored, hasEnded, rightCensored, type ObservedLife } from '@exetasis/core/survival';
 import { of, type ShopScope } from '../db/scope';
 import { livesOfShop, type LifeInShop } from '../db/sql/livesOfShop';
 import { newestSheet } from '../sheets';
@@ -119,10 +119,10 @@ function observedOf({
 	lookedHours
 }: LifeInShop & { fittedHours: number }): ObservedLife {
 	const looked = Math.max(0, (lookedHours ?? fittedHours) - fittedHours);
-	if (removedHours === null) return heldTo(looked);
+	if (removedHours === null) return rightCensored(looked);
 	const ran = Math.max(0, removedHours - fittedHours);
-	if (endReason !== 'worn' && endReason !== 'damaged') return heldTo(ran);
-	return looked < ran ? endedBetween(looked, ran) : endedAt(ran);
+	if (endReason !== 'worn' && endReason !== 'damaged') return rightCensored(ran);
+	return looked < ran ? intervalCensored(looked, ran) : exactLife(ran);
 }
 
 /** Stations of the parts that one runs with: those that it names, and those that name it. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { endedAt, endedBetween, heldTo, type ObservedLife } from '@exetasis/core/survival';
+import { exactLife, intervalCensored, rightCensored, type ObservedLife } from '@exetasis/core/survival';
 import type { Life, ShopLives } from './lives';
 import { summaryOf } from './livesSummary';
 
@@ -15,9 +15,9 @@ const life = (observed: ObservedLife, group: string, hours: number, removed: boo
 		removed,
 		endReason: removed ? 'failed' : null
 	}) as unknown as Life;
-const ended = (hours: number, group = 'all') => life(endedAt(hours), group, hours, true);
-const between = (from: number, to: number, group = 'all') => life(endedBetween(from, to), group, to, true);
-const held = (hours: number, group = 'all', removed = false) => life(heldTo(hours), group, hours, removed);
+const ended = (hours: number, group = 'all') => life(exactLife(hours), group, hours, true);
+const between = (from: number, to: number, group = 'all') => life(intervalCensored(from, to), group, to, true);
+const held = (hours: number, group = 'all', removed = false) => life(rightCensored(hours), group, hours, removed);
 const shop = (lives: readonly Life[], more: Partial<ShopLives> = {}): ShopLives => ({
 	lives,
 	unknownAge: 0,

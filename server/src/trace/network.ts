@@ -17,7 +17,7 @@ export async function networkOf(scope: ShopScope): Promise<NetworkInForce> {
 	return { network: last.body, revision: last.revision, madeBy: last.madeBy, madeAt: last.madeAt };
 }
 
-export type NetworkKept =
+type NetworkKept =
 	| { readonly kind: 'kept'; readonly revision: number }
 	| { readonly kind: 'faults'; readonly faults: readonly NetworkFault[] }
 	/** Somebody else kept one meanwhile. */

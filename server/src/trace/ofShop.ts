@@ -51,14 +51,14 @@ export interface ShopRecurrence {
 }
 
 /** A pump all of whose parts together are damaged more often than those of its model's other pumps. */
-export interface HarshPump extends PumpHarshness {
+interface HarshPump extends PumpHarshness {
 	readonly serial: string;
 	readonly tag: string | null;
 	/** The chance of it, all the shop's pumps allowed for. */
 	readonly q: number;
 }
 
-export interface ShopTrace {
+interface ShopTrace {
 	/** Pumps that stand out as a whole, harshest first: their places are held against their own factor. */
 	readonly harsh: readonly HarshPump[];
 	readonly recurrences: readonly ShopRecurrence[];

@@ -13,7 +13,7 @@ export interface LookInTime extends CountedLook {
 }
 
 /** How often an earlier assembly had left a place of a pump wrong, and when that was last found. */
-export interface FoundWrongAtPlace {
+interface FoundWrongAtPlace {
 	readonly station: string;
 	readonly cylinder: number;
 	readonly wrong: FoundWrong;

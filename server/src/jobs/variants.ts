@@ -3,7 +3,7 @@ import { chosenProblem, type Chosen } from '@exetasis/core/record';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { pinnedSheet, toReceive, type ModelToReceive } from '../sheets';
 import type { Bench } from './bench';
-import { spokenOf, type NamedPart } from './spokenOf';
+import { recordedParts, type NamedPart } from './recordedParts';
 
 /** What of a pump's variants nobody could say when it was received; undefined where nothing is open. */
 export function stillOpen({
@@ -21,13 +21,13 @@ export type Said =
 	/** Said before, at receipt or by somebody else just now: a pump does not change while it is open. */
 	| { readonly kind: 'saidBefore'; readonly variants: readonly string[] }
 	/** Parts that such a pump has not, and that something is recorded of. */
-	| { readonly kind: 'spokenOf'; readonly parts: readonly NamedPart[] };
+	| { readonly kind: 'partsRecorded'; readonly parts: readonly NamedPart[] };
 
 /**
  * What the pump turned out to be made of as it was opened, where it was received without saying: from here on only the parts of
  * such a pump lie on the mat, and the pump keeps it.
  */
-export function sayMadeOf(scope: ShopScope, jobId: string, said: Chosen): Promise<Said> {
+export function setVariants(scope: ShopScope, jobId: string, said: Chosen): Promise<Said> {
 	return inTransaction(scope, async (within): Promise<Said> => {
 		const job = await of(within, 'job').one({ id: jobId }, { lock: true });
 		if (!job) return { kind: 'unknownJob' };
@@ -40,8 +40,8 @@ export function sayMadeOf(scope: ShopScope, jobId: string, said: Chosen): Promis
 		const there = new Set(placesOf(sheet, variants).map(({ station, cylinder }) => placeKey(station, cylinder)));
 		const cells = await of(within, 'matCell').all({ jobId });
 		const gone = cells.filter(({ station, cylinder }) => !there.has(placeKey(station, cylinder)));
-		const parts = await spokenOf(within, jobId, sheet, gone);
-		if (parts.length > 0) return { kind: 'spokenOf', parts };
+		const parts = await recordedParts(within, jobId, sheet, gone);
+		if (parts.length > 0) return { kind: 'partsRecorded', parts };
 		await of(within, 'job').change({ id: jobId }, { variants });
 		const pump = await of(within, 'pump').one({ id: job.pumpId }, { lock: true });
 		await of(within, 'pump').change({ id: job.pumpId }, { variants: { ...pump!.variants, ...said } });

@@ -14,7 +14,7 @@ export interface NamedPart {
 }
 
 /** Which of these parts the job's log speaks of: what is recorded of them would be lost if they left the mat. */
-export async function spokenOf(
+export async function recordedParts(
 	scope: ShopScope,
 	jobId: string,
 	sheet: Pick<ModelSheet, 'stations'>,

@@ -1,0 +1,106 @@
+// A pump without a sheet, stripped: against PostgreSQL.
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { newSheet, withLaidDown, type LaidDown } from '@exetasis/core/draft';
+import type { Entry } from '@exetasis/core/record';
+import { append } from '../benchLog/append';
+import type { Database } from '../db/connection';
+import { draftById, finishDraft, startRevision } from '../drafts';
+import { addSheet, newestSheet } from '../sheets';
+import { answersTo, entryOf, freshDatabase, makeShop, receiveJob, type TestShop } from '../testing';
+import { benchOf, type Bench } from './bench';
+import { layDown } from './layDown';
+import { moveJob } from './moveJob';
+
+let db: Database;
+let shop: TestShop;
+let drop: () => Promise<void>;
+beforeAll(async () => {
+	({ db, drop } = await freshDatabase());
+	shop = await makeShop(db, 'Growing');
+});
+afterAll(() => drop());
+
+const parts: readonly LaidDown[] = [
+	{ type: 'valve', face: { toward: 'P', what: 'flat side', reversible: false } },
+	{ type: 'lipSeal', pieces: 2 }
+];
+
+/** A pump of a model whose sheet has one part and was not checked, with its job. */
+async function unknownPump(model: string): Promise<Bench> {
+	const plate = { model, maker: 'not stated', cylinders: 3, strokeMm: 18, ratedPressureMPa: 12, ratedSpeedRpm: 1000 };
+	const body = withLaidDown({ ...newSheet(plate), provisional: true }, [{ type: 'fastener', per: 'pump' }], {});
+	const added = await addSheet(shop.scope, JSON.stringify(body));
+	if (added.kind !== 'added') throw new Error(JSON.stringify(added));
+	return receiveJob(shop, { pump: { serial: `S-${model}`, model }, scope: 'full' });
+}
+const record = async (bench: Bench, entries: readonly Entry[]) => {
+	for (const answer of (await append(shop.scope, shop.people.technician, bench.job.id, entries))!)
+		expect(answer.result).toBe('accepted');
+};
+const safe = async (bench: Bench) => {
+	for (const step of bench.sheet.steps.slice(0, 2)) {
+		await record(bench, answersTo(bench, shop.people.technician, step));
+		await record(bench, [entryOf(bench, shop.people.technician, 'step', { step: step.key })]);
+	}
+};
+
+describe('a pump without a sheet', () => {
+	it('is not opened before lock-out and release of pressure', async () => {
+		const bench = await unknownPump('Locked');
+		expect(await layDown(shop.scope, bench.job.id, parts)).toEqual({ kind: 'blocked' });
+	});
+	it('grows its mat and its sheet, and nothing recorded is lost', async () => {
+		const bench = await unknownPump('Grows');
+		await safe(bench);
+		const before = (await benchOf(shop.scope, bench.job.id))!.entries.map(({ id }) => id);
+		expect(before.length).toBeGreaterThanOrEqual(2);
+		expect(await layDown(shop.scope, bench.job.id, parts)).toEqual({ kind: 'laid' });
+		const after = (await benchOf(shop.scope, bench.job.id))!;
+		expect(after.sheet.stations.map(({ type }) => type)).toEqual(['fastener', 'valve', 'lipSeal']);
+		expect(after.sheet.stations[1].face).toMatchObject({ toward: 'P', what: 'flat side' });
+		expect(after.sheet.stations[2].face.toward).toBe('notStated');
+		expect(after.sheet.revision).toBe(2);
+		expect(after.cells).toHaveLength(1 + 3 + 3);
+		expect(after.entries.map(({ id }) => id)).toEqual(before);
+		expect(await layDown(shop.scope, bench.job.id, [{ type: 'oRing' }])).toEqual({ kind: 'laid' });
+		expect((await benchOf(shop.scope, bench.job.id))!.sheet.stations).toHaveLength(4);
+	});
+	it('takes what two tablets lay down at once, one after the other', async () => {
+		const bench = await unknownPump('Twice');
+		await safe(bench);
+		const answers = await Promise.all(
+			[parts, [{ type: 'oRing' as const }]].map((some) => layDown(shop.scope, bench.job.id, some))
+		);
+		expect(answers).toEqual([{ kind: 'laid' }, { kind: 'laid' }]);
+		const { sheet, cells } = (await benchOf(shop.scope, bench.job.id))!;
+		expect(sheet.stations).toHaveLength(4);
+		expect(cells).toHaveLength(1 + 9);
+	});
+	it('is checked by a lead: the revision from the draft grows no more, and the job goes on with it', async () => {
+		const bench = await unknownPump('Checked');
+		await safe(bench);
+		await layDown(shop.scope, bench.job.id, parts);
+		const newest = (await newestSheet(shop.scope, 'Checked'))!;
+		const draft = (await startRevision(shop.scope, shop.people.lead, newest.id))!;
+		const { version } = (await draftById(shop.scope, draft))!;
+		const made = await finishDraft(shop.scope, draft, version);
+		expect(made.kind).toBe('added');
+		if (made.kind !== 'added') return;
+		expect((await newestSheet(shop.scope, 'Checked'))!.body.provisional).toBeUndefined();
+		expect(await moveJob(shop.scope, bench.job.id, made.id)).toEqual({ kind: 'moved' });
+		expect(await layDown(shop.scope, bench.job.id, parts)).toEqual({ kind: 'checked' });
+	});
+	it('takes no more parts than a sheet holds, and keeps what it has', async () => {
+		const bench = await unknownPump('Full');
+		await safe(bench);
+		const many = Array.from({ length: 40 }, (): LaidDown => ({ type: 'oRing' }));
+		expect(await layDown(shop.scope, bench.job.id, many)).toEqual({ kind: 'laid' });
+		expect((await layDown(shop.scope, bench.job.id, many)).kind).toBe('faults');
+		expect((await benchOf(shop.scope, bench.job.id))!.sheet.stations).toHaveLength(41);
+	});
+	it('is another shop’s never', async () => {
+		const bench = await unknownPump('Own');
+		const elsewhere = await makeShop(db, 'Elsewhere');
+		expect(await layDown(elsewhere.scope, bench.job.id, parts)).toEqual({ kind: 'unknownJob' });
+	});
+});

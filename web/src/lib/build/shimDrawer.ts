@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { parseNumber, type NumberProblem } from '@exetasis/core/quantity';
 import type { ShimStock } from '@exetasis/core/build';
 
-export type ReadDrawer =
+type ReadDrawer =
 	| { readonly kind: 'drawer'; readonly shims: readonly ShimStock[] }
 	| { readonly kind: 'problem'; readonly text: string; readonly problem?: NumberProblem };
 

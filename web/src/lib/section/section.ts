@@ -7,7 +7,7 @@ export const BOX = 48;
 type Drawn = Pick<Station, 'key' | 'type' | 'in' | 'mates'>;
 
 /** Where a part lies along the axis, from the pressure side; `through`: it runs through the parts that it fits. */
-export interface Piece<S extends Drawn> {
+interface Piece<S extends Drawn> {
 	readonly station: S;
 	readonly from: number;
 	readonly to: number;
@@ -15,7 +15,7 @@ export interface Piece<S extends Drawn> {
 }
 
 /** One cylinder cut along its axis: its parts in the order of the stack, and the assemblies that they sit in. */
-export interface CylinderSection<S extends Drawn> {
+interface CylinderSection<S extends Drawn> {
 	readonly pieces: readonly Piece<S>[];
 	readonly assemblies: readonly { readonly key: string; readonly from: number; readonly to: number }[];
 	readonly width: number;
@@ -63,6 +63,21 @@ export function labelled(
 			ends[line] = at + half;
 			return { key, at, line };
 		});
+}
+
+const MOST_LEGIBLE = 24;
+const LEAST_SHOWN = 8;
+
+/**
+ * The stations to draw so that those in hand are legible: all of them, or of a long stack the assemblies in hand, with their
+ * neighbours if they are short.
+ */
+export function zoomed<S extends Drawn>(stations: readonly S[], inHand: readonly string[]): readonly S[] {
+	const held = new Set(stations.filter(({ key }) => inHand.includes(key)).map((one) => one.in));
+	if (stations.length <= MOST_LEGIBLE || held.size === 0) return stations;
+	const places = stations.flatMap((one, i) => (held.has(one.in) ? [i] : []));
+	const beside = Math.ceil(Math.max(0, LEAST_SHOWN - places.length) / 2);
+	return stations.filter((_, i) => places.some((place) => Math.abs(place - i) <= beside));
 }
 
 /** Lays a cylinder's stations out along its axis: one behind the other, what runs in them through them all. */

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readSheet, type ModelSheet, type Station } from '@exetasis/core/record';
-import { BOX, cylinderSection, labelled } from './section';
+import { BOX, cylinderSection, labelled, zoomed } from './section';
 
 const folder = new URL('../../../../demo/sheets/', import.meta.url);
 const sheets = readdirSync(folder)
@@ -69,4 +69,20 @@ describe('a cylinder in section', () => {
 			}
 		}
 	);
+});
+
+describe('a long stack', () => {
+	const long = Array.from({ length: 40 }, (_, i) => ({
+		key: `s${i}`,
+		type: 'oRing' as const,
+		in: `a${Math.floor(i / 10)}`,
+		mates: []
+	}));
+	it('shows the assemblies in hand, and all of it while nothing is', () => {
+		expect(zoomed(long, ['s11']).map(({ in: assembly }) => assembly)).toEqual(Array(10).fill('a1'));
+		expect(zoomed(long, [])).toBe(long);
+		expect(zoomed(long.slice(0, 20), ['s11'])).toHaveLength(20);
+		const alone = long.map((one, i) => (i === 15 ? { ...one, in: 'alone' } : one));
+		expect(zoomed(alone, ['s15']).map(({ key }) => key)).toEqual(long.slice(11, 20).map(({ key }) => key));
+	});
 });

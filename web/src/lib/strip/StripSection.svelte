@@ -1,0 +1,54 @@
+<!-- @component The pump as it shrinks: one cylinder in section, without what is off; what comes off now is accented. -->
+<script lang="ts">
+	import { staysIn, type Face, type Station, type Step } from '@exetasis/core/record';
+	import { inSentence } from '$lib/words/place';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import SectionDrawing from '$lib/section/SectionDrawing.svelte';
+
+	interface Props {
+		bench: BenchState;
+		steps: readonly Step[];
+		step: Step;
+	}
+	let { bench, steps, step }: Props = $props();
+	const signed = $derived(steps.filter(({ key, stage }) => stage === 'strip' && bench.log.steps.has(key)));
+	const off = $derived(new Set(signed.flatMap(({ stations }) => stations)));
+	const isIn = (station: Station) => staysIn(station) || !off.has(station.key);
+
+	// An assembly that was put down is emptied through the face that lies up; of others the sheet does not say.
+	const lies = $derived(
+		new Map(
+			signed.flatMap(({ lays }) => (lays ? [[lays.assembly, lays.up === 'mounted' ? 'P' : lays.up] as const] : []))
+		)
+	);
+	const comesOut = (station: Station): Face | undefined =>
+		staysIn(station) || off.has(station.key) ? undefined : lies.get(station.in);
+	const known = $derived(
+		bench.stations.find((station) => step.stations.includes(station.key) && comesOut(station) !== undefined)
+	);
+	const left = $derived(bench.stations.filter((station) => !isIn(station)).length);
+	const assembly = $derived(bench.bench.sheet.assemblies.find(({ key }) => key === known?.in));
+	const side = $derived(known && comesOut(known));
+</script>
+
+<div>
+	<SectionDrawing
+		stations={bench.stations}
+		label="Section through one cylinder: {left} of {bench.stations.length} parts are off"
+		{isIn}
+		inHand={step.stations}
+		{comesOut}
+		named={bench.bench.sheet.assemblies}
+	/>
+	<p class="soft">
+		Pressure side left, crank side right. Dotted: already off.{#if side && assembly}
+			Arrows: out through the {side === 'P' ? 'pressure' : 'crank'} side of the {inSentence(assembly.name)}, as it lies
+			now.{/if}
+	</p>
+</div>
+
+<style>
+	p {
+		font-size: 0.8rem;
+	}
+</style>

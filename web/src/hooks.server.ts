@@ -3,7 +3,7 @@ import { error, redirect, type Handle, type HandleServerError, type ServerInit }
 import { may } from '@exetasis/server/access';
 import { whoIs } from '@exetasis/server/auth/auth';
 import { watchEventLoop } from '@exetasis/server/background/eventLoop';
-import { heavily } from '@exetasis/server/background/heavy';
+import { runHeavy } from '@exetasis/server/background/heavy';
 import { sharedReads } from '@exetasis/server/background/sharedReads';
 import { TookTooLong, useThreads } from '@exetasis/server/background/threads';
 import { startBackground, stopBackground } from '@exetasis/server/background/queue';
@@ -18,7 +18,7 @@ const loop = watchEventLoop();
 export const init: ServerInit = async () => {
 	if (!process.env.THREAD_SCRIPT) return;
 	await useThreads(new URL(process.env.THREAD_SCRIPT));
-	await startBackground((...of) => heavily('', 'learnFleet', ...of));
+	await startBackground((...of) => runHeavy('', 'learnFleet', ...of));
 };
 
 // A promise that failed unheard (the queue's, when its connection breaks) is nobody's reason to stop serving everybody.

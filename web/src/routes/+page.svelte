@@ -1,5 +1,7 @@
 <!-- @component Floor: every job in the shop, where it stands, what is to be done first there, what recurs. -->
 <script lang="ts">
+	import DrawnLayout from '$lib/pump/DrawnLayout.svelte';
+	import Wall from '$lib/pump/Wall.svelte';
 	import Wide from '$lib/ui/Wide.svelte';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import { nextStepOf, stages } from '$lib/floor/nextStep';
@@ -78,11 +80,6 @@
 		{ key: 'recurs', head: 'Recurring problems', of: recurs, cell: recurring, width: '9%' }
 	]);
 	const empty = $derived(data.jobs.length === 0 && data.released.length === 0);
-	const begin = $derived([
-		['/sheets', 'Import a model sheet', 'It defines the parts, sizes and limits of a pump model.', data.start.sheets],
-		['/gauges', 'Add a gauge', 'Its accuracy is part of every reading.', data.start.gauges],
-		['/receive', 'Receive the first pump', 'Each page then shows the next step.', 0]
-	] as const);
 </script>
 
 {#snippet pump(job: Job)}
@@ -144,20 +141,28 @@
 	{#if data.mayWork && !empty}<a class="btn main" href="/receive">Receive pump</a>{/if}
 </div>
 {#if empty}
-	<p class="soft mb-2">
-		There are no jobs yet. {data.mayManage ? 'Start here:' : 'A lead must import a model sheet first.'}
-	</p>
+	{#if !data.mayWork}<p class="soft">There are no jobs yet.</p>
+	{:else if data.start.sheets > 0}
+		<p class="mb-3">
+			<a class="btn main" href="/receive">Receive the first pump</a>
+			{#if data.start.gauges === 0}<a class="btn" href="/gauges">Add a gauge</a>
+				<span class="soft">The accuracy of the gauge is part of every reading.</span>{/if}
+		</p>
+	{/if}
 	{#if data.mayWork}
-		<ol class="begin">
-			{#each begin as [path, name, why, done], index (path)}
-				<li>
-					<a class="btn" class:main={done === 0 && begin.slice(0, index).every((one) => one[3] > 0)} href={path}
-						>{index + 1}. {name}</a
-					>
-					<span class="soft">{done > 0 ? 'Done.' : why}</span>
-				</li>
-			{/each}
-		</ol>
+		<h2>What is on your bench?</h2>
+		<p class="soft">
+			Choose the drawing that is most like your pump, parts in strip order. It becomes a model sheet that you fit to
+			yours.
+			<a class="row" href="/sheets/new?like=none">None of these: begin with a parts list or empty</a>
+		</p>
+		<Wall
+			items={data.start.layouts}
+			keyOf={({ model }) => model}
+			href={({ model }) => `/sheets/new?like=${encodeURIComponent(model)}`}
+		>
+			{#snippet tile({ layout, cylinders, stack })}<DrawnLayout {layout} {cylinders} {stack} />{/snippet}
+		</Wall>
 	{/if}
 {:else if view === 'stages'}
 	<StageBoard jobs={data.jobs} />
@@ -230,20 +235,5 @@
 	.two .soft,
 	.pump .soft {
 		font-size: 0.875rem;
-	}
-	.begin {
-		display: grid;
-		gap: 10px;
-	}
-	.begin li {
-		display: grid;
-		grid-template-columns: 17rem 1fr;
-		gap: 1rem;
-		align-items: center;
-	}
-	@media (max-width: 600px) {
-		.begin li {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

@@ -6,7 +6,7 @@ import type { FloorListing } from '@exetasis/server/jobs/floor';
 export const stages = ['Strip', 'Inspect', 'Decide', 'Order', 'Build', 'Prove', 'Release'] as const;
 export type Stage = (typeof stages)[number];
 
-export interface NextStep {
+interface NextStep {
 	readonly at: Stage;
 	/** The page where the step is done. */
 	readonly path: string;

@@ -20,7 +20,7 @@ export const actionSchema = z.object({
 	watch: rangeField(WATCH, 'Type the follow-up period in hours, from 1 to 100 000.')
 });
 
-export const outcomes = ['confirmed', 'refuted', 'notTold'] as const;
+const outcomes = ['confirmed', 'refuted', 'notTold'] as const;
 export const closeSchema = z.object({
 	outcome: z.enum(outcomes, 'Choose the outcome.'),
 	says: wordsField('Say what shows it.', 500)

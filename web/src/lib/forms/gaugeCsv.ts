@@ -8,12 +8,12 @@ export const gaugeColumns = [
 	...['calibratedOn', 'dueOn', 'expandedU', 'k', 'certificate']
 ] as const;
 
-export interface CsvFault {
+interface CsvFault {
 	/** Counted from 1, the line of names included. */
 	readonly line: number;
 	readonly message: string;
 }
-export interface ReadGauges {
+interface ReadGauges {
 	readonly gauges: readonly NewGauge[];
 	readonly faults: readonly CsvFault[];
 	/** How many faults there are beyond those that are listed. */

@@ -3,7 +3,7 @@ import { policySchema, type Policy } from '@exetasis/core/decide';
 import { numberIn, rangeField } from './fields';
 
 /** Fields that are typed in per cent and kept as shares of one. */
-export const percentFields = ['acceptBad', 'scrapGood', 'acceptWearOut', 'lifeLeftShare'] as const;
+const percentFields = ['acceptBad', 'scrapGood', 'acceptWearOut', 'lifeLeftShare'] as const;
 const numberFields = ['intervalHours', 'downtimeCost', 'liftAloneKg'] as const;
 
 const RISK = { least: 0.01, most: 49.9 };

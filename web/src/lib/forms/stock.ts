@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { rangeField } from './fields';
 
-export const PIECES = { least: 0, most: 10_000 };
+const PIECES = { least: 0, most: 10_000 };
 const pieces = rangeField(PIECES, 'Type a whole number from 0 to 10 000.').refine(
 	(text) => /^\d+$/.test(text.trim()),
 	'Type a whole number.'

@@ -1,7 +1,7 @@
 import type { PartTypeKey, PatternKey, Severity } from '@exetasis/core/part';
 
 /** One stroke or area of a damage picture. */
-export interface DamageShape {
+interface DamageShape {
 	readonly d: string;
 	/** The part itself, how it was as new (dashed), a stroke of damage, or an area of damage. */
 	readonly as: 'part' | 'asNew' | 'stroke' | 'area';

@@ -1,7 +1,7 @@
 import type { ToolKind } from '@exetasis/core/record';
 
 /** One line of a tool's picture. */
-export interface ToolShape {
+interface ToolShape {
 	readonly d: string;
 	/** The part that is worked on, the tool, or the way it moves. */
 	readonly as: 'part' | 'tool' | 'way';

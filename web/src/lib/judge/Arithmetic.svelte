@@ -35,7 +35,7 @@
 		const to = shownUnit(dimensionOf(unit), units());
 		return formatDifference(value, to, finer[to]);
 	};
-	const chances: readonly StepKey[] = ['beyondNow', 'beyondAtService', 'pace', 'otherEnd'];
+	const chances: readonly StepKey[] = ['beyondNow', 'beyondAtService', 'pace', 'competingFailure'];
 </script>
 
 <ol>

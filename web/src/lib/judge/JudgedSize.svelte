@@ -1,5 +1,6 @@
 <!-- @component One measured size against its limit: the strip, the value, what the forecast rests on, what would settle it, its budget. -->
 <script lang="ts">
+	import { limitFromWords } from '$lib/words/limits';
 	import type { Age } from '@exetasis/core/life';
 	import { dominantLine } from '@exetasis/core/measure';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
@@ -54,7 +55,7 @@
 	<span class="figures">{formatWithUncertainty(judged.value, judged.budget.U, unit)}</span>
 	<span class="soft"
 		>{judged.characteristic.name}, {judged.places.length > 1 && !judged.characteristic.form ? 'worst place, ' : ''}95 %;
-		limit from {judged.sheet.limitFrom === 'maker' ? 'the maker' : 'your shop'}{judged.startIsNominal
+		limit from {limitFromWords[judged.sheet.limitFrom]}{judged.startIsNominal
 			? '; wear counted from nominal, not measured when fitted'
 			: ''}</span
 	>

@@ -2,7 +2,7 @@
 import type { Entry } from '@exetasis/core/record';
 
 /** What a tab is told of the jobs that it follows. */
-export interface Listener {
+interface Listener {
 	readonly entries: (entries: readonly Entry[]) => void;
 	readonly hears: (hears: boolean) => void;
 	readonly clock: (serverTime: number) => void;

@@ -4,7 +4,7 @@ import type { OutboxDatabase } from './outboxDatabase';
 import type { Picture } from './photo';
 
 /** Why an entry was set aside: the server's reason for it, or what it said to the whole request. */
-export type SetAside =
+type SetAside =
 	| { readonly kind: 'refused'; readonly problem: RefusedBecause }
 	| { readonly kind: 'answered'; readonly message: string };
 
@@ -20,7 +20,7 @@ export interface Kept {
 	readonly aside?: SetAside;
 }
 
-export type OutboxStatus = 'idle' | 'sending' | 'offline' | 'signedOut';
+type OutboxStatus = 'idle' | 'sending' | 'offline' | 'signedOut';
 
 const BATCH = 500;
 const RETRY_MS = { first: 1500, most: 30_000 };
@@ -101,8 +101,6 @@ export class Outbox {
 		const left = await database.entries.where({ user: this.user }).toArray();
 		this.#change((kept) => left.forEach((one) => kept.has(one.id) || kept.set(one.id, one)));
 		void this.flush();
-		const { takeOverEarlier } = await fetchProgram();
-		await takeOverEarlier(this.user, (entries) => this.put('a pump of an earlier visit', entries));
 	}
 
 	/** What of a job waits or was set aside, for the page that shows it. */

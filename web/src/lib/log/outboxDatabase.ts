@@ -8,8 +8,6 @@ export class OutboxDatabase extends Dexie {
 	declare pictures: Table<Pick<Picture, 'sha256' | 'jpeg'>, string>;
 	constructor() {
 		super('exetasis');
-		this.version(1).stores({ entries: 'id, user' });
-		this.version(2).stores({ pictures: 'sha256' });
+		this.version(2).stores({ entries: 'id, user', pictures: 'sha256' });
 	}
 }
-export { takeOverEarlier } from './earlierOutbox';

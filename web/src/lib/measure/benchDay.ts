@@ -8,7 +8,7 @@ const schema = z.strictObject({
 	gaugeC: z.number().min(BENCH_C.least).max(BENCH_C.most).optional(),
 	zeroSeen: z.array(z.string()).max(500)
 });
-export type BenchDay = z.infer<typeof schema>;
+type BenchDay = z.infer<typeof schema>;
 
 const fresh = (day: string): BenchDay => ({ day, zeroSeen: [] });
 

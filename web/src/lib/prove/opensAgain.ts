@@ -6,7 +6,7 @@ const packings: readonly Station['type'][] = ['lipSeal', 'ropePacking', 'vRing',
 // On which side a valve works is said by its key, as in all our sheets.
 const keyOf = { inlet: /^in(let)?[A-Z]/, discharge: /^(discharge|outlet)/i } as const;
 
-export interface PlaceToOpen {
+interface PlaceToOpen {
 	readonly station: Station;
 	readonly cylinder: number;
 }

@@ -13,7 +13,7 @@ import { provedSentences } from './proved';
 import { alike, byStation, foundOn, namesOf, type Reported, type ReportedPart } from './reportParts';
 
 /** Photographs that a report shows: of what was found, in the order of the sheet. */
-export const MOST_PHOTOS = 9;
+const MOST_PHOTOS = 9;
 const OF_A_STATION = 2;
 
 /** The photographs of a job that its report shows: at most `OF_A_STATION` of a station, `MOST_PHOTOS` in all. */
@@ -37,7 +37,7 @@ export function photosToShow({ sheet, cells, entries }: Pick<Bench, 'sheet' | 'c
 }
 
 /** A photograph of a job, by the name of its bytes, with what it shows: "Ceramic plunger, cylinder 2: axial scoring". */
-export interface PhotoToShow {
+interface PhotoToShow {
 	readonly says: string;
 	readonly sha256: string;
 }

@@ -16,7 +16,7 @@ import {
 	decideAll,
 	entryOf,
 	freshDatabase,
-	letGo,
+	releaseDespite,
 	makeShop,
 	openJob,
 	partAt,
@@ -67,7 +67,7 @@ async function released() {
 		advice: 'Clean the inlet strainer every week.'
 	};
 	expect(await keepCustomer(shop.scope, technician, bench.job.id, customer)).toBe('kept');
-	await letGo(shop, bench.job.id);
+	await releaseDespite(shop, bench.job.id);
 	expect(await keepCustomer(shop.scope, technician, bench.job.id, { cause: 'Another' })).toBe('leadOnly');
 	return (await benchOf(shop.scope, bench.job.id))!;
 }

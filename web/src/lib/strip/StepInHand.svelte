@@ -23,6 +23,7 @@
 	import CylindersDone from './CylindersDone.svelte';
 	import StepAsks from './StepAsks.svelte';
 	import StepFacts from './StepFacts.svelte';
+	import StripSection from './StripSection.svelte';
 	import StepWays from './StepWays.svelte';
 
 	interface Props {
@@ -100,6 +101,7 @@
 	{#if sheet.cylinderOne && cylinders.length > 1 && (step.stations.length > 0 || step.per === 'cylinder')}
 		<CylinderOne cylinderOne={sheet.cylinderOne} count={sheet.cylinders} />
 	{/if}
+	{#if step.stage === 'strip' && step.stations.length > 0}<StripSection {bench} {steps} {step} />{/if}
 	<StepFacts {step} {sheet} {job} policy={bench.bench.policy} going="out" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if kept}<p class="wrong">{kept}</p>{/if}

@@ -37,3 +37,7 @@ export const formatQuantity: typeof quantity = (...given) => write(quantity(...g
 export const formatDifference: typeof difference = (...given) => write(difference(...given));
 export const formatWithUncertainty: typeof withUncertainty = (...given) => write(withUncertainty(...given));
 export const formatProbability: typeof probability = (...given) => write(probability(...given));
+
+const MOST_DIGITS = 6;
+/** A number as it is typed: without groups and without zeros at its end. */
+export const formatPlain = (value: number): string => write(String(Number(value.toPrecision(MOST_DIGITS))));

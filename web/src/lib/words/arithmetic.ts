@@ -199,7 +199,7 @@ const steps: Readonly<Record<SizeStep, { readonly name: (size: string) => string
 		name: (size) => `${size}: chance of wearing at least twice as fast as similar parts in this pump`,
 		method: 'Share of the posterior of its rate above twice the median of similar parts in this pump'
 	},
-	otherEnd: { name: () => 'Chance of failing some other way by the next service', method: WEIBULL }
+	competingFailure: { name: () => 'Chance of failing some other way by the next service', method: WEIBULL }
 };
 
 const stepInputs: Readonly<Record<Exclude<StepInput, FigureInput>, string>> = {
@@ -215,6 +215,7 @@ const stepInputs: Readonly<Record<Exclude<StepInput, FigureInput>, string>> = {
 	standardUncertainty: 'Standard uncertainty',
 	limitOfMaker: 'Limit (maker)',
 	limitOfShop: 'Limit (shop)',
+	limitAssumed: 'Limit (assumed)',
 	acceptBad: 'Accepted risk of reusing a bad part',
 	scrapGood: 'Accepted risk of replacing a good part',
 	startNominal: 'Start: nominal',
@@ -230,7 +231,7 @@ const stepInputs: Readonly<Record<Exclude<StepInput, FigureInput>, string>> = {
 	partsOnRecord: 'Parts in the history',
 	pumpsHardness: 'Wear factor of its pump (1 = average)',
 	rateAgainstKind: 'Its rate ÷ rate of similar parts, mean',
-	otherEndsOnRecord: 'Other failures in the history',
+	competingFailuresOnRecord: 'Other failures in the history',
 	livesOnRecord: 'Lives in the history',
 	priorShape: 'Prior: Weibull shape',
 	priorScale: 'Prior: Weibull scale',

@@ -2,8 +2,7 @@ import { inSentence } from './place';
 import { brokenUp, foundLay, foundRan, type FoundWhere, type ModelSheet, type PartRecord } from '@exetasis/core/record';
 
 /** How a part was found, by one sign: as it should be, turned, stayed elsewhere, fallen out, not there, twice, in pieces. */
-export type FoundState =
-	'unsaid' | 'right' | 'turned' | 'pieces' | 'pieceLost' | 'inLine' | Exclude<FoundWhere, 'inPlace'>;
+type FoundState = 'unsaid' | 'right' | 'turned' | 'pieces' | 'pieceLost' | 'inLine' | Exclude<FoundWhere, 'inPlace'>;
 
 export function foundState(record: PartRecord): FoundState {
 	const { where, facing, joints } = record;

@@ -1,6 +1,6 @@
 // Every sentence that judges follows from its interval, for every count of a grid.
 import { describe, expect, it } from 'vitest';
-import { compareWeibull, endedAt, heldTo, repairTrend } from '@exetasis/core/survival';
+import { compareWeibull, exactLife, rightCensored, repairTrend } from '@exetasis/core/survival';
 import { compareRates, comparePlaces, falseDiscovery, fixWorked, type EventsAtPlace } from '@exetasis/core/trace';
 import { fixWords } from './fix';
 import { comparisonSentence, trendSentence } from './survival';
@@ -36,8 +36,8 @@ describe('judging sentences', () => {
 		for (const times of [0.2, 0.6, 0.9, 1, 1.2, 2, 6])
 			for (const ended of [2, 4, 10]) {
 				const lives = (scale: number) => [
-					...Array.from({ length: ended }, (_, i) => endedAt(scale * (-Math.log(1 - (i + 0.5) / ended)) ** 0.4)),
-					heldTo(scale)
+					...Array.from({ length: ended }, (_, i) => exactLife(scale * (-Math.log(1 - (i + 0.5) / ended)) ** 0.4)),
+					rightCensored(scale)
 				];
 				const compared = compareWeibull(lives(2000), lives(2000 * times));
 				const sentence = comparisonSentence(compared, ['A', 'B'], undefined);

@@ -1,3 +1,5 @@
+import { OWN_LAYOUT } from '@exetasis/core/draft';
+
 const names: Readonly<Record<string, string>> = {
 	L1: 'V-packed plunger block',
 	L2: 'Lip-seal plunger block',
@@ -18,7 +20,8 @@ const names: Readonly<Record<string, string>> = {
 };
 
 /** A layout as people call it, with its code: "V-packed plunger block (L1)"; a code that we do not know stands by itself. */
-export const layoutName = (code: string): string => (names[code] ? `${names[code]} (${code})` : code);
+export const layoutName = (code: string): string =>
+	code === OWN_LAYOUT ? 'Own layout' : names[code] ? `${names[code]} (${code})` : code;
 
 // What one sees from outside, and after the head is lifted.
 const tells: Readonly<Record<string, string>> = {

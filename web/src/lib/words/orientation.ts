@@ -15,7 +15,7 @@ const sideName = (side: Face): string => (side === 'P' ? 'pressure side (P)' : '
 const benchWord = { up: 'up', down: 'down', towardYou: 'toward you', awayFromYou: 'away from you' } as const;
 
 /** A place round the axis, as on a clock seen from the pressure side. */
-export function clockWords(deg: number): string {
+function clockWords(deg: number): string {
 	const hour = Math.round(deg / 30) % 12 || 12;
 	const word = hour === 12 ? ' (up)' : hour === 6 ? ' (down)' : '';
 	return `${hour} o’clock${word}`;

@@ -28,7 +28,7 @@ export const verdictName: Readonly<Record<Verdict | 'open', string>> = {
 	open: 'Not inspected'
 };
 
-export const customName: Readonly<Record<CustomKind, string>> = {
+const customName: Readonly<Record<CustomKind, string>> = {
 	plungerRings: 'Plunger O-rings',
 	valveRings: 'Valve O-rings',
 	otherRings: 'Other O-rings and gaskets',

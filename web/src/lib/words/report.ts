@@ -1,7 +1,7 @@
 import { placeName } from './place';
 
 /** Numbers in a row, three or more of them by the first and the last: "1 to 3 and 5". */
-export function countedTogether(numbers: readonly number[]): string {
+function countedTogether(numbers: readonly number[]): string {
 	const runs: number[][] = [];
 	for (const number of [...new Set(numbers)].sort((a, b) => a - b)) {
 		const last = runs.at(-1);

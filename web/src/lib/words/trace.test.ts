@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fitWeibull, endedAt, heldTo } from '@exetasis/core/survival';
+import { fitWeibull, exactLife, rightCensored } from '@exetasis/core/survival';
 import { readNetwork, startingNetwork } from '@exetasis/core/trace';
 import { causeAtPlace, faultSentence, findingAtPlace } from './causes';
 import { comparisonSentence, limitsWords, noMaximumWords, trendSentence } from './survival';
@@ -48,7 +48,7 @@ describe('words of lives', () => {
 		);
 	});
 	it('have a sentence for every reason that a fit gives', () => {
-		for (const lives of [[heldTo(5)], [endedAt(5), endedAt(5)]]) {
+		for (const lives of [[rightCensored(5)], [exactLife(5), exactLife(5)]]) {
 			const fit = fitWeibull(lives);
 			if (fit.kind !== 'noMaximum') throw new Error('fitted');
 			expect(noMaximumWords[fit.reason]).toMatch(/\.$/);

@@ -7,17 +7,19 @@ import { receive, type Arrival } from '@exetasis/server/jobs/receive';
 import { chosenIn, complaintsIn, cylindersIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
 import { customerIn } from '$lib/forms/customer';
 import { readForm } from '$lib/server/form';
-import { scopeOf, userOf } from '$lib/server/request';
+import { scopeOf, textFrom, userOf } from '$lib/server/request';
 import { complaintName } from '$lib/words/complaints';
 import { quantitySentence } from '$lib/words/problems';
 import { modelsToReceive } from '@exetasis/server/sheets';
 import { policyOf, sitesOf } from '@exetasis/server/shops';
 
-export async function load({ locals }) {
+export async function load({ locals, url }) {
 	const scope = scopeOf(locals);
 	return {
 		form: await superValidate({}, zod4(receiveSchema), { errors: false }),
 		models: await modelsToReceive(scope),
+		/** A model that was chosen before, on its sheet. */
+		model: textFrom(url, 'model'),
 		sites: await sitesOf(scope),
 		liftAloneKg: (await policyOf(scope)).liftAloneKg,
 		mayManage: may(userOf(locals).role, 'manage')

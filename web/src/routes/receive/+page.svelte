@@ -27,6 +27,12 @@
 	// So that the job's first step stands on the page as soon as the pump is received.
 	onMount(() => void preloadCode('/jobs/received/strip'));
 	const { form, errors, enhance } = keptForm(untrack(() => data.form));
+	// From the page of a model sheet.
+	const asked = untrack(() => data.models.find((one) => one.model === data.model));
+	if (asked) {
+		$form.pump = 'new';
+		$form.model = asked.model;
+	}
 	let known = $state.raw<FoundPump>();
 	const tick = (one: Complaint, on: boolean) =>
 		($form.complaints = complaints

@@ -5,7 +5,8 @@ import { sheetTextSchema, type SheetFaults } from '$lib/forms/sheet';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 import type { ShopScope } from '@exetasis/server/db/scope';
-import { addSheet, sheetById, sheetsOf } from '@exetasis/server/sheets';
+import { draftsOf } from '@exetasis/server/drafts';
+import { addSheet, drawnSheetsOf, sheetById } from '@exetasis/server/sheets';
 
 /** The text of the revision that follows a sheet, to be edited. */
 async function nextRevision(scope: ShopScope, id: string | null): Promise<string> {
@@ -17,7 +18,11 @@ async function nextRevision(scope: ShopScope, id: string | null): Promise<string
 export async function load({ locals, url }) {
 	const scope = scopeOf(locals);
 	const text = await nextRevision(scope, url.searchParams.get('from'));
-	return { sheets: await sheetsOf(scope), form: await superValidate({ text }, zod4(sheetTextSchema)) };
+	return {
+		sheets: await drawnSheetsOf(scope),
+		drafts: await draftsOf(scope),
+		form: await superValidate({ text }, zod4(sheetTextSchema))
+	};
 }
 
 export const actions = {

@@ -12,10 +12,12 @@
 	import HowBuilt from '$lib/sheet/HowBuilt.svelte';
 	import Documents from '$lib/sheet/Documents.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { limitSource } from '$lib/words/limits';
+	import { changeSentence } from '$lib/words/draft';
 	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
 
-	let { data } = $props();
+	let { data, form: answer } = $props();
 	const units = unitsInUse();
 	const { sheet } = $derived(data);
 	const renewal = {
@@ -32,7 +34,8 @@
 		fit: 'the fitting method',
 		renewal: 'the renewal',
 		lookFor: 'the inspection points',
-		caution: 'the caution'
+		caution: 'the caution',
+		price: 'the price'
 	} as const;
 	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
 	const places = (one: (typeof sheet.stations)[number]['characteristics'][number]) => {
@@ -45,11 +48,38 @@
 <h1>{sheet.model} <span class="soft">{layoutName(sheet.layout)}, revision {sheet.revision}</span></h1>
 <p class="soft mb-2">
 	{sheet.maker} · {sheet.cylinders} cylinders · {formatQuantity(sheet.ratedPressureMPa, units().pressure)} · {sheet.ratedSpeedRpm}
-	rpm · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo ? ' · demo data, invented' : ''}
+	rpm · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo
+		? ' · demo data, invented'
+		: ''}{sheet.provisional ? ' · provisional: it grows while a pump is stripped, and a lead has not checked it' : ''}
 </p>
-{#if data.mayManage}<p class="mb-3">
-		<a class="btn" href="/sheets?from={page.params.sheet}">Edit (new revision)</a>
-	</p>{/if}
+<div class="mb-3 flex flex-wrap gap-2">
+	{#if data.mayWork}<a class="btn main" href="/receive?model={encodeURIComponent(sheet.model)}">Receive pump</a>{/if}
+	{#if data.mayManage}
+		<form method="post" action="?/revise"><button class="btn">Edit (new revision)</button></form>
+		<a class="btn" href="/sheets?from={page.params.sheet}">Edit as text</a>{/if}
+</div>
+{#if answer && 'moved' in answer}<p role="status">{answer.moved} now goes by this revision.</p>{/if}
+{#if answer && 'refused' in answer}<p class="wrong" role="alert">{answer.refused}</p>{/if}
+{#if data.mayManage && data.earlier.length > 0}
+	<h2>Open jobs on earlier revisions</h2>
+	<ul class="earlier">
+		{#each data.earlier as job (job.id)}
+			<li>
+				<a class="row" href="/jobs/{job.id}/inspect">{job.serial}</a> revision {job.revision}
+				<form method="post" action="?/move">
+					<input type="hidden" name="job" value={job.id} /><input type="hidden" name="serial" value={job.serial} />
+					<button class="btn">Move to this revision</button>
+				</form>
+				<details>
+					<summary>{job.changes.length === 1 ? '1 change' : `${job.changes.length} changes`}</summary>
+					<ul>
+						{#each job.changes as change, i (i)}<li>{changeSentence(change)}</li>{/each}
+					</ul>
+				</details>
+			</li>
+		{/each}
+	</ul>
+{/if}
 <h2>Parts in strip order</h2>
 <div class="stack sheet" role="img" aria-label="The stations in strip order, P to the left, C to the right">
 	{#each sheet.stations as station, index (station.key)}
@@ -131,9 +161,7 @@
 										: ` ▸ ${formatQuantity(limit, unit)}`}</span
 								>
 								<span class="soft"
-									>{limit === undefined ? 'no limit' : one.limitFrom === 'maker' ? 'maker' : 'shop default'}{places(
-										one
-									) > 1
+									>{limit === undefined ? 'no limit' : limitSource[one.limitFrom]}{places(one) > 1
 										? `, ${places(one)} places`
 										: ''}{one.when === 'onSuspicion'
 										? `, on ${one.suspect ? one.suspect.map((pattern) => patternName(pattern).toLowerCase()).join(', ') : 'suspicion'}`
@@ -150,6 +178,13 @@
 <HowBuilt {sheet} currency={data.shop?.currency ?? ''} />
 
 <style>
+	.earlier > li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 10px;
+		margin-bottom: 8px;
+	}
 	.stack {
 		display: flex;
 		flex-wrap: wrap;

@@ -1,4 +1,4 @@
-import { heavily } from '@exetasis/server/background/heavy';
+import { runHeavy } from '@exetasis/server/background/heavy';
 import { newestSheets, sheetsOf } from '@exetasis/server/sheets';
 import { entries, groupings, livesAt, type Entry, type Grouping } from '@exetasis/server/trace/lives';
 import { scopeOf, textFrom } from '$lib/server/request';
@@ -38,7 +38,7 @@ export async function load({ locals, url }) {
 		stations,
 		station,
 		by,
-		summary: await heavily(
+		summary: await runHeavy(
 			scope.shopId,
 			'summaryOf',
 			await livesAt(scope, sheet.model, station.key, by, entry),

@@ -33,7 +33,7 @@ export const actions = {
 				return refused('Choose at least one cylinder.');
 			case 'wrongCylinder':
 				return refused(`This pump does not have cylinder ${answer.cylinder}, or it is listed twice.`);
-			case 'spokenOf':
+			case 'partsRecorded':
 				return refused(
 					`Something is recorded of ${answer.parts
 						.slice(0, 3)

@@ -1,4 +1,4 @@
-import { heavily } from '@exetasis/server/background/heavy';
+import { runHeavy } from '@exetasis/server/background/heavy';
 import { DecisionState } from '$lib/decide/decision.svelte';
 import { BenchState } from '$lib/log/bench.svelte';
 import { scopeOf, userOf } from '$lib/server/request';
@@ -7,7 +7,7 @@ import { scopeOf, userOf } from '$lib/server/request';
 export async function load({ locals, parent }) {
 	const { bench } = await parent();
 	return {
-		first: await heavily(
+		first: await runHeavy(
 			scopeOf(locals).shopId,
 			'decideWhole',
 			new DecisionState(new BenchState(bench, userOf(locals).id)).asked()

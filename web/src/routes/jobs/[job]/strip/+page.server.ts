@@ -1,31 +1,58 @@
 import { fail } from '@sveltejs/kit';
 import { message, setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { sayMadeOf, stillOpen } from '@exetasis/server/jobs/madeOf';
-import { madeOfSchema } from '$lib/forms/madeOf';
+import { customsOf, firstTypes } from '@exetasis/core/draft';
+import { layDown } from '@exetasis/server/jobs/layDown';
+import { layoutSheets } from '@exetasis/server/layouts';
+import { newestSheets } from '@exetasis/server/sheets';
+import { laidDownIn } from '$lib/forms/layDown';
+import { setVariants, stillOpen } from '@exetasis/server/jobs/variants';
+import { variantsSchema } from '$lib/forms/variants';
 import { chosenIn } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 import { placeName } from '$lib/words/place';
 
-export const load = async ({ parent }) => {
+export const load = async ({ parent, locals }) => {
 	const { bench } = await parent();
+	const grows = bench.sheet.provisional === true && !bench.job.releasedAt;
+	const known = grows ? [...(await layoutSheets()), ...(await newestSheets(scopeOf(locals)))] : [];
 	return {
+		grows: grows ? { customs: customsOf(known), first: firstTypes(known) } : undefined,
 		open: bench.job.releasedAt ? undefined : stillOpen(bench),
-		form: await superValidate(zod4(madeOfSchema))
+		form: await superValidate(zod4(variantsSchema))
 	};
 };
 
 export const actions = {
-	default: async ({ locals, params, request }) => {
-		const form = await superValidate({ ...(await readForm(request)) }, zod4(madeOfSchema));
+	lay: async ({ locals, params, request }) => {
+		const parts = laidDownIn((await readForm(request)).parts ?? '');
+		if (!parts) return fail(400, { problem: 'The parts could not be read. Choose at most 40 parts at once.' });
+		const answer = await layDown(scopeOf(locals), idFrom(params.job), parts);
+		switch (answer.kind) {
+			case 'laid':
+				return { laid: parts.length };
+			case 'unknownJob':
+				return found(undefined);
+			case 'released':
+				return fail(409, { problem: 'The job is released.' });
+			case 'blocked':
+				return fail(409, { problem: 'Sign off lock-out and release of pressure first.' });
+			case 'checked':
+				return fail(409, { problem: 'A lead has checked the sheet. Ask for a new revision of it.' });
+			case 'faults':
+				return fail(409, { problem: `The sheet cannot take these parts: ${answer.message}.` });
+		}
+	},
+	variants: async ({ locals, params, request }) => {
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(variantsSchema));
 		const said = form.valid ? chosenIn(form.data) : undefined;
 		if (!said) {
 			setError(form, 'variants', 'The variant could not be read. Choose it again.');
 			return fail(400, { form });
 		}
 		const refused = (sentence: string, status: 400 | 409 = 409) => setError(form, 'variants', sentence, { status });
-		const answer = await sayMadeOf(scopeOf(locals), idFrom(params.job), said);
+		const answer = await setVariants(scopeOf(locals), idFrom(params.job), said);
 		switch (answer.kind) {
 			case 'kept':
 				return message(form, 'Saved. The mat now shows the parts of this variant.');
@@ -39,7 +66,7 @@ export const actions = {
 				return refused(
 					`${answer.variants.join(', ')}: already recorded, and it cannot change while the pump is open. If it is wrong, add a note to the part and correct it at the next receiving.`
 				);
-			case 'spokenOf':
+			case 'partsRecorded':
 				return refused(
 					`This variant does not have: ${answer.parts.map(({ name, cylinder }) => placeName(name, cylinder)).join(', ')}. Entries exist there. Undo them first, or choose again.`
 				);

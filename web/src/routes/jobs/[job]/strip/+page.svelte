@@ -3,7 +3,8 @@
 	import { cautionsFor, stepsInScope } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Photos from '$lib/log/Photos.svelte';
-	import MadeOf from '$lib/strip/MadeOf.svelte';
+	import OpenVariants from '$lib/strip/OpenVariants.svelte';
+	import LayDown from '$lib/strip/LayDown.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import PartsOut from '$lib/strip/PartsOut.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
@@ -44,7 +45,7 @@
 
 <svelte:head><title>Strip {job.serial} · Exetasis</title></svelte:head>
 <StepColumns>
-	{#if asksHere}<MadeOf open={data.open!} form={data.form} />{/if}
+	{#if asksHere}<OpenVariants open={data.open!} form={data.form} />{/if}
 	{#if step}
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
 	{:else}
@@ -53,6 +54,10 @@
 			<p>The parts are laid out by cylinder.</p>
 			<a class="btn main" href="/jobs/{job.id}/inspect">Open the mat</a>
 		</section>
+	{/if}
+
+	{#if data.grows && !locked && bench.blocked.length === 0}
+		<LayDown {sheet} job={job.id} customs={data.grows.customs} first={data.grows.first} />
 	{/if}
 
 	{#snippet beside()}

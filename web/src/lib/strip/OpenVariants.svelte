@@ -3,19 +3,19 @@
 	import { untrack, type ComponentProps } from 'svelte';
 	import type { Infer, SuperValidated } from 'sveltekit-superforms';
 	import { keptForm } from '$lib/forms/kept';
-	import type { madeOfSchema } from '$lib/forms/madeOf';
+	import type { variantsSchema } from '$lib/forms/variants';
 	import Variants from '$lib/pump/Variants.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 
 	interface Props {
 		open: ComponentProps<typeof Variants>['model'];
-		form: SuperValidated<Infer<typeof madeOfSchema>>;
+		form: SuperValidated<Infer<typeof variantsSchema>>;
 	}
 	let { open, form: given }: Props = $props();
 	const { form, errors, enhance } = keptForm(untrack(() => given));
 </script>
 
-<form method="post" use:enhance class="sheet mb-2 grid gap-2 p-4" aria-label="Variant of this pump">
+<form method="post" action="?/variants" use:enhance class="sheet mb-2 grid gap-2 p-4" aria-label="Variant of this pump">
 	<Fields>
 		<h2>Which variant is it?</h2>
 		<p class="soft">Not known at receiving. Until you choose, the mat shows the parts of every variant.</p>

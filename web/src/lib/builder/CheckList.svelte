@@ -1,0 +1,87 @@
+<!-- @component What a draft still lacks, where it is, and what mends it; and how far the sheet reaches. -->
+<script lang="ts">
+	import { levels, type DraftFault } from '@exetasis/core/draft';
+	import { faultPlace, lackSentence, levelName } from '$lib/words/draft';
+	import type { DraftState } from './draft.svelte';
+
+	interface Props {
+		draft: DraftState;
+		mayEdit: boolean;
+		ongo: (place: DraftFault['place']) => void;
+	}
+	let { draft, mayEdit, ongo }: Props = $props();
+	const ready = $derived(draft.faults.length === 0);
+</script>
+
+<section aria-label="Problems">
+	<h2>{ready ? 'No problems' : draft.faults.length === 1 ? '1 problem' : `${draft.faults.length} problems`}</h2>
+	{#if !ready}<p class="soft">Solve them to save the sheet. The draft is kept as it is.</p>{/if}
+	<ul>
+		{#each draft.faults as fault, i (i)}
+			<li class="fault">
+				<span>{faultPlace(fault)}: {fault.message}.</span>
+				{#if fault.place.kind !== 'sheet'}<button type="button" class="btn" onclick={() => ongo(fault.place)}
+						>Show</button
+					>{/if}
+				{#if fault.mended && mayEdit}<button type="button" class="btn main" onclick={() => draft.change(fault.mended)}
+						>Mend</button
+					>{/if}
+			</li>
+		{/each}
+	</ul>
+</section>
+<section aria-label="Levels" class="levels">
+	{#each levels as level, i (level)}
+		{@const lacks = draft.lacks[level]}
+		<div>
+			<h3>{i + 1} {levelName[level]}: {ready ? (lacks.length === 0 ? 'complete' : 'usable, with gaps') : 'not yet'}</h3>
+			<ul>
+				{#each lacks as lack (lack.code)}
+					<li>
+						<span>{lackSentence(lack)}</span>
+						{#if 'stations' in lack}<button
+								type="button"
+								class="btn"
+								onclick={() => ongo({ kind: 'part', key: lack.stations[0].key, name: lack.stations[0].name })}
+								>Show first</button
+							>{/if}
+					</li>
+				{:else}<li class="soft">Nothing is missing.</li>{/each}
+			</ul>
+		</div>
+	{/each}
+</section>
+
+<style>
+	.fault {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 8px;
+		min-height: 44px;
+		border-left: 3px solid var(--pencil);
+		padding-left: 10px;
+		margin-bottom: 6px;
+	}
+	.levels {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
+		gap: 16px;
+		margin-top: 16px;
+	}
+	h3 {
+		font-weight: 650;
+		border-bottom: 1px solid var(--line);
+	}
+	.levels li {
+		display: flex;
+		align-items: center;
+		justify-content: space-between;
+		gap: 8px;
+		min-height: 44px;
+		border-bottom: 1px solid var(--line);
+	}
+	.levels .btn {
+		flex: none;
+	}
+</style>

@@ -1,0 +1,47 @@
+<!-- @component Another person saved the draft meanwhile: what differs, and which version stands. -->
+<script lang="ts">
+	import { changesBetween } from '@exetasis/core/draft';
+	import { changeSentence } from '$lib/words/draft';
+	import type { DraftState } from './draft.svelte';
+
+	interface Props {
+		draft: DraftState;
+	}
+	let { draft }: Props = $props();
+	const MOST = 12;
+	const theirs = $derived(draft.theirs);
+	const changes = $derived(theirs ? changesBetween(draft.body, theirs.body) : []);
+</script>
+
+{#if theirs}
+	<section role="alert" class="sheet">
+		<h2>{theirs.changedBy} changed this draft</h2>
+		<p>Your last change is not on the server. Their version differs from yours:</p>
+		<ul>
+			{#each changes.slice(0, MOST) as change, i (i)}<li>{changeSentence(change)}</li>{/each}
+			{#if changes.length > MOST}<li class="soft">and {changes.length - MOST} more</li>{/if}
+		</ul>
+		<div class="acts">
+			<button type="button" class="btn main" onclick={() => draft.takeTheirs()}>Go on from theirs</button>
+			<button type="button" class="btn" onclick={() => draft.keepMine()}>Save mine over it</button>
+		</div>
+		<p class="soft">“Undo” brings your own version back afterwards.</p>
+	</section>
+{/if}
+
+<style>
+	section {
+		padding: 10px 14px;
+		border-left: 4px solid var(--doubt);
+		margin-bottom: 8px;
+	}
+	ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+	}
+	.acts {
+		display: flex;
+		gap: 8px;
+		margin: 8px 0;
+	}
+</style>

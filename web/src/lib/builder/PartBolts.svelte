@@ -1,0 +1,197 @@
+<!-- @component Bolts, nuts or screws that are tightened together, on a drawing: where they are, in which order, to which torque. -->
+<script lang="ts">
+	import { boltPatterns, tighteningOrder } from '@exetasis/core/build';
+	import { defined, withPartChanged } from '@exetasis/core/draft';
+	import { parseQuantity } from '@exetasis/core/quantity';
+	import type { Fastening, Station } from '@exetasis/core/record';
+	import { fasteningSchema } from '@exetasis/core/record';
+	import Choose from '$lib/ui/Choose.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import { arranged, arrangements, type Arrangement } from './arrangements';
+	import type { DraftState } from './draft.svelte';
+
+	interface Props {
+		draft: DraftState;
+		part: Station;
+	}
+	let { draft, part }: Props = $props();
+	const fastening = $derived(part.fastening);
+	let shape = $state<Arrangement>('circle');
+	let problem = $state('');
+
+	const patternName: Readonly<Record<(typeof boltPatterns)[number], string>> = {
+		cross: 'Crosswise',
+		alternating: 'Alternating sides',
+		middleOutward: 'From the middle outward',
+		circular: 'Around',
+		innerThenOuter: 'Inner ring, then outer ring',
+		asListed: 'As numbered'
+	};
+	const markName = { none: 'bolt', pin: 'guide pin', doNotTouch: 'do not loosen', last: 'tightened last' } as const;
+	const nextMark = { none: 'pin', pin: 'doNotTouch', doNotTouch: 'last', last: 'none' } as const;
+
+	function save(next: Fastening | undefined) {
+		problem = '';
+		if (next) {
+			const parsed = fasteningSchema.safeParse(next);
+			if (!parsed.success) {
+				const [{ path, message }] = parsed.error.issues;
+				problem = `${path.length > 0 ? `${path.join(' ')} ` : ''}${message}.`;
+				return;
+			}
+		}
+		const pieces = next ? next.bolts.filter(({ mark }) => mark !== 'doNotTouch').length : part.pieces;
+		draft.change(withPartChanged(draft.body, part.key, { fastening: next, pieces }));
+	}
+	const change = (next: Partial<Fastening>) => fastening && save(defined({ ...fastening, ...next }));
+	function arrange(count: number, wide: number) {
+		const bolts = arranged(shape, count, wide);
+		if (fastening) change({ bolts });
+		else save({ bolts, torqueFrom: 'maker', pattern: 'cross', stages: [1], onceMore: false });
+	}
+	function mark(index: number) {
+		if (!fastening) return;
+		const { mark: before, ...bolt } = fastening.bolts[index];
+		const after = nextMark[before ?? 'none'];
+		change({ bolts: fastening.bolts.with(index, { ...bolt, ...(after === 'none' ? {} : { mark: after }) }) });
+	}
+	const order = $derived(fastening ? tighteningOrder(fastening) : []);
+	const span = $derived(
+		Math.max(20, ...(fastening?.bolts ?? []).flatMap(({ xMm, yMm }) => [Math.abs(xMm), Math.abs(yMm)])) * 1.35
+	);
+	const passes = $derived((fastening?.stages ?? []).map((share) => Math.round(share * 100)).join(', '));
+	// Percent of the torque; what is no number is left for the schema to refuse.
+	const readPasses = (text = '') =>
+		text.split(',').map((one) => {
+			const parsed = parseQuantity(one, 'pieces');
+			return parsed.kind === 'quantity' ? parsed.base / 100 : Number.NaN;
+		});
+
+	// Of the arrangement, before it is drawn.
+	let count = $state(4);
+	let wide = $state(80);
+</script>
+
+<div class="two">
+	<Choose label="Arrangement" value={shape} options={arrangements} onchoose={(chosen) => (shape = chosen)} />
+	<QuantityField
+		label="Bolts"
+		value={count}
+		unit="pieces"
+		check={(value) =>
+			Number.isInteger(value) && value >= 1 && value <= 40 ? undefined : 'Type a whole number from 1 to 40.'}
+		onchange={(value) => (count = value ?? count)}
+	/>
+	<QuantityField
+		label={shape === 'circle' ? 'Diameter' : 'Width'}
+		value={wide}
+		unit="mm"
+		check={(value) => (value > 0 ? undefined : 'This must be above 0.')}
+		onchange={(value) => (wide = value ?? wide)}
+	/>
+	<div class="label">
+		<button type="button" class="btn" onclick={() => arrange(count, wide)}
+			>{fastening ? 'Place again' : 'Place bolts'}</button
+		>
+	</div>
+</div>
+{#if fastening}
+	<svg
+		viewBox="{-span} {-span} {2 * span} {2 * span}"
+		role="group"
+		aria-label="Bolts of {part.name}, seen from outside"
+	>
+		{#each fastening.bolts as bolt, i (i)}
+			{@const place = order.indexOf(i)}
+			<g
+				role="button"
+				tabindex="0"
+				aria-label="Position {i + 1}: {markName[bolt.mark ?? 'none']}{place < 0
+					? ''
+					: `, number ${place + 1} in order`}"
+				onclick={() => mark(i)}
+				onkeydown={({ key }) => (key === 'Enter' || key === ' ') && mark(i)}
+			>
+				<circle cx={bolt.xMm} cy={-bolt.yMm} r={span / 8} class={bolt.mark ?? 'none'} />
+				<text x={bolt.xMm} y={-bolt.yMm} font-size={span / 8}>{place < 0 ? '–' : place + 1}</text>
+			</g>
+		{/each}
+	</svg>
+	<p class="soft">Touch a bolt to mark it: guide pin, do not loosen, tightened last. Numbers: order of tightening.</p>
+	<div class="two">
+		<Choose
+			label="Order"
+			value={fastening.pattern}
+			options={boltPatterns.map((pattern) => [pattern, patternName[pattern]] as const)}
+			onchoose={(pattern) => change({ pattern })}
+		/>
+		<TextEdit label="Passes, % of torque" value={passes} onchange={(text) => change({ stages: readPasses(text) })} />
+		<QuantityField
+			label="Torque"
+			value={fastening.torqueNm}
+			unit="Nm"
+			optional
+			check={(value) => (value > 0 ? undefined : 'The torque must be above 0.')}
+			onchange={(torqueNm) => change({ torqueNm, byFeel: torqueNm === undefined ? fastening.byFeel : undefined })}
+		/>
+		<Choose
+			label="Stated by"
+			value={fastening.torqueFrom}
+			options={[
+				['maker', 'maker'],
+				['shop', 'shop']
+			]}
+			onchoose={(torqueFrom) => change({ torqueFrom })}
+		/>
+	</div>
+	{#if fastening.torqueNm === undefined}
+		<TextEdit
+			label="No torque: what is at risk by feel"
+			value={fastening.byFeel}
+			optional
+			onchange={(byFeel) => change({ byFeel })}
+		/>
+	{/if}
+	<div><button type="button" class="btn" onclick={() => save(undefined)}>Delete bolts and torque</button></div>
+{/if}
+{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+
+<style>
+	.two {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px;
+		align-items: end;
+	}
+	svg {
+		width: 100%;
+		max-height: 240px;
+		background: var(--sheet);
+		border: 1px solid var(--line);
+	}
+	g {
+		cursor: pointer;
+	}
+	circle {
+		fill: var(--sheet);
+		stroke: var(--ink);
+		stroke-width: 1.5;
+		vector-effect: non-scaling-stroke;
+	}
+	circle.pin {
+		stroke-dasharray: 4 3;
+	}
+	circle.doNotTouch {
+		stroke: var(--pencil);
+	}
+	circle.last {
+		stroke-width: 4;
+	}
+	text {
+		fill: var(--ink);
+		text-anchor: middle;
+		dominant-baseline: central;
+		font-family: var(--figures);
+	}
+</style>

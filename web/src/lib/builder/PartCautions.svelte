@@ -1,0 +1,59 @@
+<!-- @component Cautions: those usual for the part type, or one in own words. -->
+<script lang="ts">
+	import type { Caution } from '@exetasis/core/record';
+	import Choose from '$lib/ui/Choose.svelte';
+	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import { hazardName } from '$lib/words/hazards';
+
+	interface Props {
+		cautions: readonly Caution[];
+		offered: readonly Caution[];
+		onchange: (cautions: readonly Caution[]) => void;
+	}
+	let { cautions, offered, onchange }: Props = $props();
+	const MOST = 8;
+	let hazard = $state<Caution['hazard']>('damage');
+	const left = $derived(offered.filter(({ text }) => !cautions.some((one) => one.text === text)).slice(0, 4));
+	const add = (caution: Caution) => cautions.length < MOST && onchange([...cautions, caution]);
+</script>
+
+{#each cautions as caution (caution.text)}
+	<p class="caution">
+		<b>{hazardName[caution.hazard]}</b>
+		{caution.text}
+		<button type="button" class="btn" onclick={() => onchange(cautions.filter((one) => one !== caution))}>Delete</button
+		>
+	</p>
+{/each}
+{#each left as caution (caution.text)}
+	<button type="button" class="btn usual" onclick={() => add(caution)}>+ {caution.text}</button>
+{/each}
+<div class="two">
+	<Choose
+		label="Hazard"
+		value={hazard}
+		options={Object.entries(hazardName) as [Caution['hazard'], string][]}
+		onchoose={(chosen) => (hazard = chosen)}
+	/>
+	{#key cautions.length}
+		<TextEdit label="Add caution" value={undefined} optional onchange={(text) => text && add({ hazard, text })} />
+	{/key}
+</div>
+
+<style>
+	.caution {
+		border-left: 3px solid var(--pencil);
+		padding-left: 8px;
+	}
+	.usual {
+		justify-content: flex-start;
+		text-align: left;
+		font-weight: 450;
+	}
+	.two {
+		display: grid;
+		grid-template-columns: 9rem 1fr;
+		gap: 8px;
+		align-items: end;
+	}
+</style>

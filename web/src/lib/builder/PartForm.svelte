@@ -1,0 +1,197 @@
+<!-- @component Everything that the sheet states of the part in hand. Each field is taken as it is left. -->
+<script lang="ts">
+	import {
+		withMates,
+		withPartChanged,
+		withPartsCopied,
+		withPartsMoved,
+		withoutParts,
+		type Customs
+	} from '@exetasis/core/draft';
+	import { partType } from '@exetasis/core/part';
+	import type { Station } from '@exetasis/core/record';
+	import Choose from '$lib/ui/Choose.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import { renewalName } from '$lib/words/draft';
+	import type { DraftState } from './draft.svelte';
+	import PartBolts from './PartBolts.svelte';
+	import PartCautions from './PartCautions.svelte';
+	import PartDirection from './PartDirection.svelte';
+	import PartProducts from './PartProducts.svelte';
+	import PartSizes from './PartSizes.svelte';
+	import PartTools from './PartTools.svelte';
+
+	interface Props {
+		draft: DraftState;
+		part: Station;
+		customs: Customs;
+		currency: string;
+	}
+	let { draft, part, customs, currency }: Props = $props();
+	const custom = $derived(customs[part.type]);
+	const at = $derived(draft.body.stations.findIndex(({ key }) => key === part.key));
+	const change = (next: Partial<Station>) => draft.change(withPartChanged(draft.body, part.key, next));
+	const move = (by: number) => draft.change(withPartsMoved(draft.body, [part.key], at + by));
+	const others = $derived(draft.body.stations.filter(({ key }) => key !== part.key));
+	const nameOf = (mate: string) => others.find(({ key }) => key === mate)?.name ?? mate;
+	const whole = (least: number, most: number) => (value: number) =>
+		Number.isInteger(value) && value >= least && value <= most
+			? undefined
+			: `Type a whole number from ${least} to ${most}.`;
+	const bolts = $derived(part.type === 'fastener' || part.fastening !== undefined);
+	function open(scope: string) {
+		const scopes = part.scopes.includes(scope) ? part.scopes.filter((one) => one !== scope) : [...part.scopes, scope];
+		if (scopes.length > 0) change({ scopes });
+	}
+</script>
+
+<div class="acts">
+	<button type="button" class="btn" disabled={at <= 0} onclick={() => move(-1)}>◂ Earlier</button>
+	<button type="button" class="btn" disabled={at >= draft.body.stations.length - 1} onclick={() => move(1)}
+		>Later ▸</button
+	>
+	<button type="button" class="btn" onclick={() => draft.change(withPartsCopied(draft.body, [part.key]))}>Copy</button>
+	<button type="button" class="btn" onclick={() => draft.change(withoutParts(draft.body, [part.key]))}>Delete</button>
+</div>
+<PartDirection {draft} {part} {customs} />
+<div class="two">
+	<TextEdit
+		label="Name"
+		value={part.name}
+		most={120}
+		offered={custom?.names ?? []}
+		onchange={(name = '') => change({ name })}
+	/>
+	<TextEdit label="Short name" value={part.short} most={18} onchange={(short = '') => change({ short })} />
+	<Choose
+		label="Assembly"
+		value={part.in}
+		options={draft.body.assemblies.map(({ key, name }) => [key, name] as const)}
+		onchoose={(assembly) => change({ in: assembly })}
+	/>
+	<Choose
+		label="How many places"
+		value={part.per}
+		options={[
+			['cylinder', 'One per cylinder'],
+			['pump', 'One in the pump']
+		]}
+		onchoose={(per) => change({ per })}
+	/>
+	<QuantityField
+		label="Pieces at a place"
+		value={part.pieces}
+		unit="pieces"
+		check={whole(1, 200)}
+		onchange={(pieces) => pieces !== undefined && change({ pieces })}
+	/>
+	<Choose
+		label="Renewal"
+		value={part.renewal}
+		options={Object.entries(renewalName) as [Station['renewal'], string][]}
+		onchoose={(renewal) => change({ renewal, inferred: part.inferred.filter((one) => one !== 'renewal') })}
+	/>
+</div>
+<h3>Sizes</h3>
+<PartSizes {draft} {part} {customs} />
+{#if bolts}
+	<h3>Bolts and torque</h3>
+	<PartBolts {draft} {part} />
+{/if}
+<h3>Inspection and fitting</h3>
+<TextEdit
+	label="Inspect for"
+	value={part.lookFor}
+	optional
+	offered={custom?.lookFor ?? []}
+	onchange={(lookFor) => change({ lookFor })}
+/>
+<TextEdit label="How it is fitted" value={part.fit} optional onchange={(fit) => change({ fit })} />
+<PartTools {draft} {part} />
+<PartProducts {draft} {part} />
+<PartCautions
+	cautions={part.cautions}
+	offered={custom?.cautions ?? []}
+	onchange={(cautions) => change({ cautions: cautions.map((one) => ({ when: 'both' as const, ...one })) })}
+/>
+<h3>Ordering</h3>
+<div class="two">
+	<TextEdit label="Part number" value={part.number} optional onchange={(number) => change({ number })} />
+	<QuantityField
+		label="Price"
+		value={part.price}
+		unit="pieces"
+		suffix="{currency}{part.inferred.includes('price') ? ', assumed' : ''}"
+		check={(price) => (price >= 0 ? undefined : 'The price must be 0 or more.')}
+		onchange={(price) =>
+			price !== undefined && change({ price, inferred: part.inferred.filter((one) => one !== 'price') })}
+	/>
+	<QuantityField
+		label="Delivery"
+		value={part.deliveryDays}
+		unit="pieces"
+		suffix="days"
+		optional
+		check={whole(0, 1000)}
+		onchange={(deliveryDays) => change({ deliveryDays })}
+	/>
+	{#if part.inferred.includes('price')}<div class="label">
+			<button
+				type="button"
+				class="btn"
+				onclick={() => change({ inferred: part.inferred.filter((one) => one !== 'price') })}>Confirm price</button
+			>
+		</div>{/if}
+</div>
+<h3>Runs with</h3>
+<div class="chips">
+	{#each part.mates as mate (mate)}
+		<button
+			type="button"
+			class="btn"
+			aria-label="Remove mate {nameOf(mate)}"
+			onclick={() => draft.change(withMates(draft.body, part.key, mate))}>{nameOf(mate)} ×</button
+		>
+	{/each}
+</div>
+<Choose
+	label="Add mate"
+	value=""
+	options={[
+		['', 'Choose a part'],
+		...others.filter(({ key }) => !part.mates.includes(key)).map(({ key, name }) => [key, name] as const)
+	]}
+	onchoose={(mate) => mate !== '' && draft.change(withMates(draft.body, part.key, mate))}
+/>
+{#if draft.body.scopes.length > 1}
+	<h3>Opened in</h3>
+	<div class="chips">
+		{#each draft.body.scopes as scope (scope.key)}
+			<button type="button" class="btn" aria-pressed={part.scopes.includes(scope.key)} onclick={() => open(scope.key)}
+				>{scope.name}</button
+			>
+		{/each}
+	</div>
+{/if}
+<p class="soft">Part type: {partType(part.type).name}.</p>
+
+<style>
+	.acts,
+	.chips {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+	}
+	.two {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px;
+		align-items: end;
+	}
+	h3 {
+		font-weight: 650;
+		margin-top: 8px;
+		border-bottom: 1px solid var(--line);
+	}
+</style>

@@ -1,0 +1,153 @@
+<!-- @component A parts list becomes a stack: its columns are matched here, doubtful lines are chosen by picture. -->
+<script lang="ts">
+	import { deserialize } from '$app/forms';
+	import { partOfLine, proposeParts, type NewPart, type ProposedPart } from '@exetasis/core/draft';
+	import { partType, partTypeKeys, type PartTypeKey } from '@exetasis/core/part';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import Choose from '$lib/ui/Choose.svelte';
+	import { guessedColumns, linesIn, type Columns, type TableLines } from './partsColumns';
+
+	interface Props {
+		names: readonly { readonly type: PartTypeKey; readonly words: readonly string[] }[];
+		cylinders: number;
+		/** The chosen parts as JSON; empty while there are none. */
+		onparts: (parts: string) => void;
+	}
+	let { names, cylinders, onparts }: Props = $props();
+	const NO_LINES: TableLines = { lines: [], broken: [], assumed: [] };
+	const MOST_PARTS = 80;
+	const id = $props.id();
+	let rows = $state.raw<readonly (readonly string[])[]>([]);
+	let left = $state(0);
+	let problem = $state('');
+	let columns = $state.raw<Columns>();
+	/** Chosen by hand, by line: a type, or nothing for a line that is left out. */
+	let chosen = $state.raw<ReadonlyMap<number, PartTypeKey | ''>>(new Map());
+
+	async function read({ currentTarget }: { currentTarget: HTMLInputElement }) {
+		const file = currentTarget.files?.[0];
+		if (!file) return;
+		problem = '';
+		const body = new FormData();
+		body.set('file', file);
+		const answer = await fetch('?/read', { method: 'POST', body, headers: { accept: 'application/json' } }).catch(
+			() => undefined
+		);
+		if (!answer) {
+			problem = 'The server does not answer. Choose the file again in a moment.';
+			return;
+		}
+		if (answer.status === 413) {
+			problem = 'This file is larger than 4 MB. Delete what is not parts, and choose it again.';
+			return;
+		}
+		const told = deserialize(await answer.text());
+		if (told.type === 'success') {
+			const table = told.data?.table as { rows: readonly (readonly string[])[]; more: number };
+			rows = table.rows;
+			left = table.more;
+			columns = guessedColumns(rows);
+			chosen = new Map();
+		} else problem = (told.type === 'failure' && (told.data?.problem as string)) || 'The file could not be read.';
+	}
+	const heads = $derived((rows.at(0) ?? []).map((head, i) => [String(i), head || `Column ${i + 1}`] as const));
+	const lines = $derived(columns ? linesIn(rows, columns) : NO_LINES);
+	const proposed = $derived(proposeParts(lines.lines, names, cylinders));
+	const typeOf = (line: ProposedPart, i: number): PartTypeKey | '' => chosen.get(i) ?? (line.sure ? line.types[0] : '');
+	const parts = $derived(
+		proposed.flatMap((line, i): NewPart[] => {
+			const type = typeOf(line, i);
+			return type === '' ? [] : [partOfLine(line, type)];
+		})
+	);
+	$effect(() => onparts(parts.length > 0 && parts.length <= MOST_PARTS ? JSON.stringify(parts) : ''));
+	const choose = (i: number, type: PartTypeKey | '') => (chosen = new Map(chosen).set(i, type));
+	const doubtful = $derived(proposed.filter((line, i) => !line.sure && !chosen.has(i)).length);
+	const SHOWN = 200;
+</script>
+
+<div class="label mt-3">
+	<label for={id}>Parts list (CSV or XLSX, one part in each row)</label>
+	<input {id} type="file" accept=".csv,.xlsx,text/csv" class="input" onchange={read} />
+</div>
+{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+{#if columns}
+	<div class="columns">
+		{#each [['item', 'Item number'], ['description', 'Description'], ['quantity', 'Quantity']] as const as [key, label] (key)}
+			<Choose
+				{label}
+				value={String(columns[key])}
+				options={[['-1', 'no such column'], ...heads]}
+				onchoose={(column) => columns && (columns = { ...columns, [key]: Number(column) })}
+			/>
+		{/each}
+	</div>
+	<p role="status">
+		{parts.length} of {proposed.length} lines become parts.
+		{#if doubtful > 0}{doubtful} lines are doubtful: choose their part type, or they are left out.{/if}
+		{#if lines.broken.length > 0}Rows {lines.broken.slice(0, 10).join(', ')}{lines.broken.length > 10 ? ' …' : ''} have no
+			description and were left out.{/if}
+		{#if lines.assumed.length > 0}Rows {lines.assumed.slice(0, 10).join(', ')}{lines.assumed.length > 10 ? ' …' : ''} have
+			no quantity that can be read: one piece is assumed.{/if}
+		{#if left > 0}{left} more rows were not read.{/if}
+	</p>
+	{#if parts.length > MOST_PARTS}<p class="wrong" role="alert">
+			A sheet holds at most {MOST_PARTS} parts. Leave {parts.length - MOST_PARTS} lines out.
+		</p>{/if}
+	<table class="table">
+		<thead><tr><th>Item</th><th>Description</th><th class="number">Quantity</th><th>Part type</th></tr></thead>
+		<tbody>
+			{#each proposed.slice(0, SHOWN) as line, i (i)}
+				{@const type = typeOf(line, i)}
+				<tr class:doubt={!line.sure && !chosen.has(i)}>
+					<td>{line.item}</td>
+					<td>{line.description}</td>
+					<td class="number">{line.quantity}{line.per === 'cylinder' ? ` (${line.pieces} per cylinder)` : ''}</td>
+					<td>
+						<div class="types">
+							{#each type === '' ? line.types : [type] as one (one)}
+								<button
+									type="button"
+									class="btn"
+									aria-pressed={type === one}
+									aria-label="{line.description}: {partType(one).name}"
+									onclick={() => choose(i, one)}><Glyph type={one} size={26} /> {partType(one).name}</button
+								>
+							{/each}
+							<select
+								class="select"
+								aria-label="Part type of {line.description}"
+								value={type}
+								onchange={({ currentTarget }) => choose(i, currentTarget.value as PartTypeKey | '')}
+							>
+								<option value="">leave out</option>
+								{#each partTypeKeys as key (key)}<option value={key}>{partType(key).name}</option>{/each}
+							</select>
+						</div>
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	{#if proposed.length > SHOWN}<p class="soft">The first {SHOWN} lines are shown. All sure lines are taken.</p>{/if}
+{/if}
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
+		gap: 10px;
+		margin: 10px 0;
+	}
+	.types {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px;
+	}
+	.types select {
+		width: 12rem;
+	}
+	tr.doubt {
+		border-left: 4px solid var(--doubt);
+	}
+</style>

@@ -1,0 +1,164 @@
+<!-- @component The steps of all stages in their order. Lock-out and release of pressure come first and stay there. -->
+<script lang="ts">
+	import ArrowDown from '@lucide/svelte/icons/arrow-down';
+	import ArrowUp from '@lucide/svelte/icons/arrow-up';
+	import { isFirst, withNewStep, withStepMoved, withStepsDrafted } from '@exetasis/core/draft';
+	import { stages, type Step } from '@exetasis/core/record';
+	import Choose from '$lib/ui/Choose.svelte';
+	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import { stageName } from '$lib/words/draft';
+	import type { DraftState } from './draft.svelte';
+	import StepForm from './StepForm.svelte';
+
+	interface Props {
+		draft: DraftState;
+		/** Key of the step in hand. */
+		step: string | undefined;
+		onstep: (key: string | undefined) => void;
+	}
+	let { draft, step: inHand, onstep }: Props = $props();
+	const steps = $derived(draft.body.steps);
+	const step = $derived(steps.find(({ key }) => key === inHand));
+	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'step' ? [place.key] : []))));
+	let stage = $state<Step['stage']>('strip');
+
+	const sameStage = (i: number, by: number) => steps[i + by]?.stage === steps[i].stage && !isFirst(steps[i + by]);
+	function add(text: string | undefined) {
+		if (!text) return;
+		const added = withNewStep(draft.body, stage, text);
+		draft.change(added.draft);
+		onstep(added.key);
+	}
+	const drafted = $derived(withStepsDrafted(draft.body));
+</script>
+
+<div class="columns">
+	<section aria-label="Steps">
+		{#if drafted.steps.length > steps.length}
+			<p class="offer">
+				{drafted.steps.length - steps.length} steps are missing for the parts, cleaning or proving.
+				<button type="button" class="btn main" onclick={() => draft.change(drafted)}>Draft missing steps</button>
+			</p>
+		{/if}
+		<ol>
+			{#each steps as one, i (one.key)}
+				<li class:head={i === 0 || steps[i - 1].stage !== one.stage} data-stage={stageName[one.stage]}>
+					<button
+						type="button"
+						class="step"
+						class:wrong={wrong.has(one.key)}
+						aria-pressed={one.key === inHand}
+						onclick={() => onstep(one.key)}
+					>
+						<span class="figures">{i + 1}</span>
+						{one.text}
+						{#if isFirst(one)}<span class="soft">always first</span>{/if}
+					</button>
+					{#if !isFirst(one)}
+						<button
+							type="button"
+							class="btn-icon"
+							aria-label="Move step {i + 1} up"
+							disabled={!sameStage(i, -1)}
+							onclick={() => draft.change(withStepMoved(draft.body, one.key, i - 1))}
+							><ArrowUp size={18} aria-hidden="true" /></button
+						>
+						<button
+							type="button"
+							class="btn-icon"
+							aria-label="Move step {i + 1} down"
+							disabled={!sameStage(i, 1)}
+							onclick={() => draft.change(withStepMoved(draft.body, one.key, i + 1))}
+							><ArrowDown size={18} aria-hidden="true" /></button
+						>
+					{/if}
+				</li>
+			{/each}
+		</ol>
+		<div class="new">
+			<Choose
+				label="Stage"
+				value={stage}
+				options={stages.map((one) => [one, stageName[one]] as const)}
+				onchoose={(chosen) => (stage = chosen)}
+			/>
+			{#key steps.length}<TextEdit label="New step: what is done" value={undefined} optional onchange={add} />{/key}
+		</div>
+	</section>
+	<section aria-label="Step in hand">
+		{#if step}
+			{#key step.key}<StepForm {draft} {step} ongone={() => onstep(undefined)} />{/key}
+		{:else}<p class="soft">Touch a step to edit it.</p>{/if}
+	</section>
+</div>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(0, 26rem);
+		gap: 16px;
+		align-items: start;
+	}
+	ol {
+		display: grid;
+		gap: 2px;
+	}
+	li {
+		display: flex;
+		align-items: center;
+		gap: 2px;
+	}
+	li.head {
+		margin-top: 1.5rem;
+		position: relative;
+	}
+	li.head::before {
+		content: attr(data-stage);
+		position: absolute;
+		top: -1.35rem;
+		font-weight: 650;
+		color: var(--ink-soft);
+	}
+	.step {
+		flex: 1;
+		display: flex;
+		align-items: baseline;
+		gap: 8px;
+		min-height: 44px;
+		padding: 8px 10px;
+		text-align: left;
+		border: 1px solid var(--line);
+		background: var(--sheet);
+		cursor: pointer;
+	}
+	.step .soft {
+		margin-left: auto;
+		font-size: 0.8rem;
+		white-space: nowrap;
+	}
+	.step[aria-pressed='true'] {
+		border: 2px solid var(--mark);
+	}
+	.step.wrong {
+		border-left: 4px solid var(--pencil);
+	}
+	.offer {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 10px;
+		border-left: 3px solid var(--doubt);
+		padding-left: 10px;
+	}
+	.new {
+		display: grid;
+		grid-template-columns: 8rem 1fr;
+		gap: 8px;
+		margin-top: 12px;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

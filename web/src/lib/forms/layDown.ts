@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { stationSchema } from '@exetasis/core/record';
+import { partTypeKeys } from '@exetasis/core/part';
+
+const MOST_AT_ONCE = 40;
+
+/** Parts that came off, as the page sends them. */
+export const laidDownSchema = z
+	.array(
+		z.strictObject({
+			type: z.enum(partTypeKeys),
+			name: z.string().trim().min(1).max(60).optional(),
+			pieces: z.int().min(1).max(200),
+			per: z.enum(['pump', 'cylinder']),
+			face: stationSchema.shape.face.optional()
+		})
+	)
+	.min(1)
+	.max(MOST_AT_ONCE);
+
+/** Reads them; undefined for anything else. */
+export function laidDownIn(text: string): z.infer<typeof laidDownSchema> | undefined {
+	try {
+		return laidDownSchema.safeParse(JSON.parse(text)).data;
+	} catch {
+		return undefined;
+	}
+}

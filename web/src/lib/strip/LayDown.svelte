@@ -1,0 +1,171 @@
+<!-- @component A pump whose sheet grows: what comes off is touched in the order in which it comes off, and lies on the mat then. -->
+<script lang="ts">
+	import { deserialize } from '$app/forms';
+	import { turned, type Customs, type LaidDown } from '@exetasis/core/draft';
+	import { partType, type PartTypeKey } from '@exetasis/core/part';
+	import type { ModelSheet } from '@exetasis/core/record';
+	import Palette from '$lib/builder/Palette.svelte';
+	import Glyph from '$lib/glyph/Glyph.svelte';
+	import { directionWords } from '$lib/words/orientation';
+
+	interface Props {
+		sheet: ModelSheet;
+		job: string;
+		customs: Customs;
+		/** Part types that usually come off first. */
+		first: readonly PartTypeKey[];
+	}
+	let { sheet, job, customs, first }: Props = $props();
+
+	type Pending = LaidDown & Required<Pick<LaidDown, 'pieces' | 'per' | 'face'>>;
+	// Kept in this browser until the server has them.
+	// svelte-ignore state_referenced_locally
+	const place = `exetasis laid down ${job}`;
+	const kept = (): readonly Pending[] => {
+		try {
+			return JSON.parse(localStorage.getItem(place) ?? '[]') as readonly Pending[];
+		} catch {
+			return [];
+		}
+	};
+	let pending = $state.raw<readonly Pending[]>(kept());
+	let problem = $state('');
+	let sending = $state(false);
+	$effect(() => {
+		try {
+			localStorage.setItem(place, JSON.stringify(pending));
+		} catch {
+			// Full or switched off: the list lives as long as the page.
+		}
+	});
+	const last = $derived(pending.at(-1)?.type ?? sheet.stations.at(-1)?.type);
+	const lastName = $derived(last && partType(last).name);
+
+	function add(type: PartTypeKey) {
+		const face: Pending['face'] = { toward: partType(type).symmetric ? 'either' : 'notStated', reversible: false };
+		pending = [...pending, { type, pieces: 1, per: customs[type]?.per ?? 'cylinder', face }];
+	}
+	const change = (i: number, next: Partial<Pending>) => (pending = pending.with(i, { ...pending[i], ...next }));
+	const says = ({ type, face }: Pending) =>
+		directionWords({ type, face, in: '' }, { assemblies: [] }, null) || 'Alike from both sides';
+
+	async function put() {
+		sending = true;
+		problem = '';
+		const body = new FormData();
+		body.set('parts', JSON.stringify(pending));
+		const answer = await fetch('?/lay', { method: 'POST', body, headers: { accept: 'application/json' } }).catch(
+			() => undefined
+		);
+		sending = false;
+		if (!answer) {
+			problem = 'The server does not answer. The parts are kept in this browser. Try again in a moment.';
+			return;
+		}
+		const told = deserialize(await answer.text());
+		if (told.type === 'success') {
+			pending = [];
+			localStorage.removeItem(place);
+			location.reload(); // the whole job goes by the next revision
+		} else
+			problem =
+				(told.type === 'failure' && (told.data?.problem as string)) ||
+				'The parts could not be laid down. Reload the page and try again.';
+	}
+</script>
+
+<section class="sheet" aria-label="Lay down parts">
+	<h2>Lay down what comes off</h2>
+	<p class="soft">
+		This pump has no checked sheet yet. Touch each part in the order in which it comes off. The mat and the sheet grow
+		with it, and a lead checks the sheet afterwards.
+	</p>
+	<div class="columns">
+		<Palette {customs} {first} after={last} afterName={lastName} onadd={add} />
+		<div>
+			<ol aria-label="Parts laid down">
+				{#each pending as one, i (i)}
+					<li>
+						<button
+							type="button"
+							class="btn"
+							aria-label="Turn {partType(one.type).name}. Now: {says(one)}"
+							onclick={() =>
+								change(i, { face: turned(one.face, customs[one.type]?.points.at(0) ?? { what: 'marked side' }) })}
+							><Glyph type={one.type} face={one.face} size={40} /></button
+						>
+						<span><b>{partType(one.type).name}</b><br /><span class="soft">{says(one)}</span></span>
+						<button
+							type="button"
+							class="btn"
+							onclick={() => change(i, { per: one.per === 'pump' ? 'cylinder' : 'pump' })}
+							>{one.per === 'pump' ? 'one in the pump' : 'one per cylinder'}</button
+						>
+						<button
+							type="button"
+							class="btn"
+							aria-label="{one.pieces} pieces of {partType(one.type).name}: one more"
+							onclick={() => change(i, { pieces: one.pieces >= 40 ? 1 : one.pieces + 1 })}>×{one.pieces}</button
+						>
+						<button
+							type="button"
+							class="btn"
+							aria-label="Delete {partType(one.type).name}"
+							onclick={() => (pending = pending.toSpliced(i, 1))}>Delete</button
+						>
+					</li>
+				{:else}<li class="soft">Nothing yet.</li>{/each}
+			</ol>
+			{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+			<button type="button" class="btn main" disabled={pending.length === 0 || sending} onclick={put}
+				>Put {pending.length === 1 ? '1 part' : `${pending.length} parts`} on the mat</button
+			>
+		</div>
+	</div>
+</section>
+
+<style>
+	section {
+		padding: 12px 16px;
+		margin-top: 8px;
+	}
+	.columns {
+		display: grid;
+		grid-template-columns: 14rem minmax(0, 1fr);
+		grid-template-rows: minmax(0, 1fr);
+		gap: 16px;
+		height: 520px;
+	}
+	.columns > div {
+		min-width: 0;
+		overflow-y: auto;
+	}
+	ol {
+		display: grid;
+		gap: 6px;
+		margin-bottom: 10px;
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 8px;
+		border-bottom: 1px solid var(--line);
+		padding-bottom: 4px;
+	}
+	li > span {
+		flex: 1;
+		min-width: 9rem;
+		line-height: 1.2;
+	}
+	.soft {
+		font-size: 0.88rem;
+	}
+	@media (max-width: 900px) {
+		.columns {
+			grid-template-columns: minmax(0, 1fr);
+			grid-template-rows: none;
+			height: auto;
+		}
+	}
+</style>

@@ -1,0 +1,62 @@
+<!-- @component A quantity that is read as it is left: in the person's unit, with what is wrong beside it; what was typed stays. -->
+<script lang="ts">
+	import { dimensionOf, fromBase, parseQuantity, shownUnit, unitLabel, type Unit } from '@exetasis/core/quantity';
+	import { quantitySentence } from '$lib/words/problems';
+	import { formatPlain } from './numbers';
+	import { unitsInUse } from './preference';
+
+	interface Props {
+		label: string;
+		/** In `unit`; undefined: not stated. */
+		value: number | undefined;
+		unit: Unit;
+		/** What stands beside the label in place of the unit: a currency. */
+		suffix?: string;
+		/** It may be left empty, which says that it is not stated. */
+		optional?: boolean;
+		/** What else is wrong with a value, as a sentence. */
+		check?: (value: number) => string | undefined;
+		onchange: (value: number | undefined) => void;
+	}
+	let { label, value, unit, suffix, optional = false, check, onchange }: Props = $props();
+	const id = $props.id();
+	const units = unitsInUse();
+	const shown = $derived(shownUnit(dimensionOf(unit), units()));
+	const written = $derived(value === undefined ? '' : formatPlain(fromBase(value, shown)));
+	let typed = $state<string>();
+	let problem = $state('');
+
+	function read(text: string) {
+		typed = text;
+		problem = '';
+		if (text.trim() === '' && optional) {
+			onchange(undefined);
+			typed = undefined;
+			return;
+		}
+		const parsed = parseQuantity(text, shown);
+		if (parsed.kind === 'problem') {
+			problem = quantitySentence(parsed.problem, 'Type a value first.');
+			return;
+		}
+		problem = check?.(parsed.base) ?? '';
+		if (problem !== '') return;
+		typed = undefined;
+		if (parsed.base !== value) onchange(parsed.base);
+	}
+</script>
+
+<div class="label">
+	<label for={id}>{label} <span class="soft">{suffix ?? unitLabel(shown)}</span></label>
+	<input
+		{id}
+		class="input figures"
+		inputmode="decimal"
+		autocomplete="off"
+		value={typed ?? written}
+		aria-invalid={problem !== ''}
+		aria-describedby={problem === '' ? undefined : `${id}-problem`}
+		onchange={({ currentTarget }) => read(currentTarget.value)}
+	/>
+	{#if problem}<p class="wrong" id="{id}-problem" role="alert">{problem}</p>{/if}
+</div>

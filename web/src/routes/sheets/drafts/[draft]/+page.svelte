@@ -1,0 +1,82 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+	import { beforeNavigate } from '$app/navigation';
+	import { changesBetween } from '@exetasis/core/draft';
+	import { DraftState } from '$lib/builder/draft.svelte';
+	import SheetBuilder from '$lib/builder/SheetBuilder.svelte';
+	import { changeSentence } from '$lib/words/draft';
+
+	let { data, form } = $props();
+	const draft = new DraftState(untrack(() => data.draft));
+	beforeNavigate(() => void draft.flush());
+	const changes = $derived(data.before ? changesBetween(data.before, draft.body) : []);
+	const MOST = 30;
+	let removing = $state(false);
+</script>
+
+<svelte:head><title>{draft.body.model} · draft · Exetasis</title></svelte:head>
+<header>
+	<h1>{draft.body.model} <span class="soft">draft of revision {draft.body.revision}</span></h1>
+	{#if !data.mayManage}<span class="soft">A lead saves it as a sheet.</span>{:else}
+		{#if removing}
+			<form method="post" action="?/discard">
+				<button class="btn">Delete draft for good</button>
+				<button type="button" class="btn" onclick={() => (removing = false)}>Cancel</button>
+			</form>
+		{:else}<button type="button" class="btn" onclick={() => (removing = true)}>Delete draft</button>{/if}
+		<form
+			method="post"
+			action="?/finish"
+			use:enhance={async ({ formData, cancel }) => {
+				await draft.flush();
+				if (draft.state !== 'saved') return cancel();
+				formData.set('version', String(draft.version));
+			}}
+		>
+			<input type="hidden" name="version" value={draft.version} />
+			<button class="btn main" disabled={draft.faults.length > 0}>Save revision {draft.body.revision}</button>
+		</form>
+		{#if draft.faults.length > 0}<span class="soft"
+				>{draft.faults.length === 1 ? '1 problem' : `${draft.faults.length} problems`} to solve first (Check)</span
+			>{/if}
+	{/if}
+</header>
+{#if form?.problem}<p class="wrong" role="alert">{form.problem}</p>{/if}
+<SheetBuilder
+	{draft}
+	customs={data.customs}
+	first={data.first}
+	currency={data.shop?.currency ?? ''}
+	mayEdit={data.mayWork}
+/>
+{#if data.before}
+	<details class="mt-3">
+		<summary>{changes.length} changes from revision {data.before.revision}</summary>
+		<ul>
+			{#each changes.slice(0, MOST) as change, i (i)}<li>{changeSentence(change)}</li>{/each}
+			{#if changes.length > MOST}<li class="soft">and {changes.length - MOST} more</li>{/if}
+		</ul>
+	</details>
+{/if}
+
+<style>
+	header {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 8px;
+		margin-bottom: 6px;
+	}
+	h1 {
+		margin-right: auto;
+	}
+	summary {
+		min-height: 44px;
+		cursor: pointer;
+	}
+	ul {
+		list-style: disc;
+		padding-left: 1.4rem;
+	}
+</style>

@@ -132,44 +132,6 @@ test('what was recorded off the network is sent from any page, and what is refus
 	await expect(cell(page, 'Discharge valve, cylinder 1')).toHaveAccessibleName(/not inspected/);
 });
 
-test('what an earlier version of the application kept in this browser is sent as well', async ({ browser }) => {
-	const page = await pageOf(browser, 'technician');
-	const { job } = await openMat(page);
-	const user = await page.evaluate(
-		async (path) => /"by":"([^"]+)"|by:"([^"]+)"/.exec(await (await fetch(path)).text())![2],
-		`/jobs/${job}/inspect`
-	);
-	await page.evaluate(
-		([job, user]) =>
-			new Promise<void>((done, failed) => {
-				const asked = indexedDB.open('exetasis-outbox');
-				asked.onupgradeneeded = () => asked.result.createObjectStore('entries');
-				asked.onerror = () => failed(asked.error!);
-				asked.onsuccess = () => {
-					const id = crypto.randomUUID();
-					const entry = {
-						id,
-						job,
-						by: user,
-						at: new Date().toISOString(),
-						kind: 'note',
-						payload: { text: 'Kept since last year' }
-					};
-					const write = asked.result.transaction('entries', 'readwrite');
-					write.objectStore('entries').put(entry, `${user}/${job}/${id}`);
-					write.oncomplete = () => (asked.result.close(), done());
-				};
-			}),
-		[job, user] as const
-	);
-	await page.goto('/gauges');
-	const odd = await pageOf(browser, 'second');
-	await expect(async () => {
-		const log = await (await odd.request.get(`/jobs/${job}/inspect`)).text();
-		expect(log).toContain('Kept since last year');
-	}).toPass({ timeout: 20_000 });
-});
-
 test('a click on nothing signed off records nothing: the mat says what comes first', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	const { job } = await receivePump(page);

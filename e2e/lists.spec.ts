@@ -140,7 +140,7 @@ test('a sheet’s faults are underlined where they are; of two leads who edit on
 	await editor.press('Control+Home');
 	await expect(page.locator('.cm-lintRange-error')).toHaveCount(0);
 	await page.getByRole('button', { name: 'Import model sheet' }).click();
-	await page.getByRole('link', { name: 'Edit (new revision)' }).click();
+	await page.getByRole('link', { name: 'Edit as text' }).click();
 	await expect(editor).toContainText('"demo": true'); // its first line: the rest is drawn when it is scrolled to
 	const address = page.url();
 

@@ -51,7 +51,7 @@ async function take(address) {
 			.click();
 	const waiting = await jobOf('MAR-0107');
 	await page.goto(`${address}${waiting}/strip`);
-	await step(6);
+	await step(9);
 	await shoot('strip');
 	const half = await jobOf('MAR-0256');
 	await part(half, /^Ceramic plunger, cylinder 1/, 'inspect');
@@ -97,7 +97,10 @@ async function take(address) {
 	await page.goto(`${address}/trace/cases`);
 	await open(await page.getByRole('link', { name: /^One-sided wear/ }).getAttribute('href'), 'case');
 	await page.goto(`${address}/sheets`);
-	await open(await page.getByRole('link', { name: /^Marram/ }).getAttribute('href'), 'sheet');
+	await page.getByRole('link', { name: /^Marram/ }).click();
+	await page.getByRole('button', { name: 'Edit (new revision)' }).click();
+	await page.getByRole('button', { name: /^\d+\. Ceramic plunger/ }).click();
+	await shoot('builder');
 	await page.getByRole('button', { name: 'Switch to dark' }).click();
 	await page.getByRole('button', { name: 'Switch to light' }).waitFor();
 	await part(await jobOf('COM-0107'), /^Outlet valve seat, cylinder 1/, 'inspect-dark');

@@ -1,6 +1,6 @@
 // npm start: everything that Exetasis needs, from a fresh machine to a running server. Ctrl-C stops what it started.
 import { spawn } from 'node:child_process';
-import { randomBytes, randomInt } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
@@ -12,6 +12,7 @@ import { isOurs, takeLock, writeWhole } from './lib/lock.mjs';
 import { freePort, privateCluster } from './lib/postgres.mjs';
 import { rotatingLog } from './lib/rotatingLog.mjs';
 import { Advice, main, root } from './lib/run.mjs';
+import { newSetupCode } from './lib/setupCode.mjs';
 import { limits, stopServer, untilReady } from './lib/server.mjs';
 
 const DEFAULT_PORT = 5180;
@@ -113,10 +114,6 @@ await main(async () => {
 		rmSync(lockFile, { force: true });
 	}
 });
-
-// Read aloud without mistakes: no 0 and O, no 1 and I.
-const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
-const newSetupCode = () => Array.from({ length: 8 }, () => SIGNS[randomInt(SIGNS.length)]).join('');
 
 function say(address, setupCode) {
 	console.log(`\nExetasis: ${address}`);

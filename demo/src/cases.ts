@@ -1,7 +1,7 @@
 import type { Story } from './stories';
 
 /** A case that the demo's shop has opened on one of its stories. */
-export interface DemoCase {
+interface DemoCase {
 	readonly story: Story;
 	readonly station: string;
 	readonly cylinder: number;

@@ -74,7 +74,7 @@ export function storyMarks(told: Told, { station, cylinder }: Place, chance: (p:
 	}
 }
 
-export type Paint = EntryOf<'mark'>['payload'];
+type Paint = EntryOf<'mark'>['payload'];
 
 /** What is seen on the plungers of two stories, painted where it is: one side rubbed, and scores all along the stroke. */
 export function painted(told: Told, { station, cylinder }: Place): Paint[] {

@@ -14,7 +14,7 @@ export interface TruePart {
 }
 
 /** How one kind truly wears and ends, drawn once for a shop from what sheet and part types believe. */
-export interface TrueKind {
+interface TrueKind {
 	/** Hours in which a typical part wears to its limit, scatter of rates between parts, and gamma shape by the limit. */
 	readonly hoursToLimit: number;
 	readonly between: number;
@@ -25,7 +25,7 @@ export interface Population {
 	readonly ends: ReadonlyMap<string, { readonly scaleHours: number; readonly shape: number }>;
 }
 
-export const SUSPECTED_SLOWER = 20; // sizes that are measured on suspicion alone hardly move in sound parts
+const SUSPECTED_SLOWER = 20; // sizes that are measured on suspicion alone hardly move in sound parts
 const HARDLY_WEARS_HOURS = 100_000;
 
 /** The truth of one shop, drawn from the priors that the application states. */

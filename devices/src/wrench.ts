@@ -4,7 +4,7 @@ const UNITS_IN_NM = { Nm: 1, ftlbf: 1.3558179483314, inlbf: 0.1129848290276 } as
 type WrenchUnit = keyof typeof UNITS_IN_NM;
 
 /** What the simulated wrench shows, whatever it is told: its own unit, and how far off the hand pulls, as a share. */
-export interface WrenchManners {
+interface WrenchManners {
 	readonly unit: WrenchUnit;
 	readonly off: readonly number[];
 	readonly pullMs: number;

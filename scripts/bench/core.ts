@@ -21,7 +21,7 @@ import {
 } from '../../core/src/record';
 import { shaftOrders } from '../../core/src/prove';
 import { cheapestCover } from '@exetasis/server/solver';
-import { endedAt, endedBetween, fitWeibull, heldTo, turnbull } from '../../core/src/survival';
+import { exactLife, intervalCensored, fitWeibull, rightCensored, turnbull } from '../../core/src/survival';
 import { followChains, type Visit } from '../../core/src/trace';
 
 const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
@@ -141,14 +141,14 @@ const draw = (i: number) => Math.abs(noise(i)) % 1 || 0.5;
 const lives = Array.from({ length: 100_000 }, (_, i) => {
 	const hours = 3000 * (-Math.log(draw(i + 1))) ** (1 / 1.7);
 	const watched = 4000 * draw(i + 7);
-	return hours < watched ? endedAt(hours) : heldTo(watched);
+	return hours < watched ? exactLife(hours) : rightCensored(watched);
 });
 report('Weibull with its limits, 100,000 censored lives', 100, () => fitWeibull(lives));
 const between = Array.from({ length: 2000 }, (_, i) => {
 	const hours = 3000 * (-Math.log(draw(i + 3))) ** (1 / 1.7);
 	const every = 500 + 1000 * draw(i + 11);
 	const looks = Math.floor(hours / every);
-	return i % 5 === 0 ? heldTo(every * looks + 1) : endedBetween(every * looks, every * (looks + 1));
+	return i % 5 === 0 ? rightCensored(every * looks + 1) : intervalCensored(every * looks, every * (looks + 1));
 });
 report('Turnbull on 2,000 intervals', 1000, () => turnbull(between), 3);
 

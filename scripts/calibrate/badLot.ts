@@ -1,5 +1,5 @@
 // Fleets with one bad lot, whose parts tear or wear, or with packings that are put on marked plungers: are they found by comparing groups?
-import { compareWeibull, endedBetween, heldTo, type ObservedLife } from '../../core/src/survival';
+import { compareWeibull, intervalCensored, rightCensored, type ObservedLife } from '../../core/src/survival';
 import { AGE_BANDS_H, contrastGroups, type GroupedEvents } from '../../core/src/trace';
 import { Random } from '../../demo/src';
 
@@ -107,7 +107,7 @@ export function markedMates(fleets: number, seed: number): { found: number; alar
 		const hours = scale * (-Math.log(random.uniform() || Number.MIN_VALUE)) ** (1 / SHAPE);
 		// Looked at every interval, and renewed at the second at the latest.
 		const looks = Math.floor(hours / INTERVAL_H);
-		return looks >= 2 ? heldTo(2 * INTERVAL_H) : endedBetween(looks * INTERVAL_H, (looks + 1) * INTERVAL_H);
+		return looks >= 2 ? rightCensored(2 * INTERVAL_H) : intervalCensored(looks * INTERVAL_H, (looks + 1) * INTERVAL_H);
 	};
 	const told = (shorter: number): boolean => {
 		const [marked, sound]: [ObservedLife[], ObservedLife[]] = [[], []];

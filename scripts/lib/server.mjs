@@ -20,11 +20,12 @@ export async function untilReady(port, server) {
 	throw new Error('The web server did not start; its message stands above.');
 }
 
-/** What every server of ours is told: the largest body it takes (a job file; the hooks hold all else to less), and where its threads' script and the demo's file lie. */
+/** What every server of ours is told: the largest body it takes (a job file; the hooks hold all else to less), and where its threads' script, the demo's file and the sheets of the known layouts lie. */
 export const limits = {
 	BODY_SIZE_LIMIT: '33M',
 	THREAD_SCRIPT: pathToFileURL(threadScript).href,
-	DEMO_FILE: join(root, 'demo/demo.jsonl.br')
+	DEMO_FILE: join(root, 'demo/demo.jsonl.br'),
+	LAYOUT_SHEETS: join(root, 'demo/sheets')
 };
 
 const MOST_SHUTDOWN_MS = 8000;

@@ -1,0 +1,205 @@
+// A model sheet built by drawing: from nothing, from a parts list, by two people, without a network.
+import { expect, test, type Page } from '@playwright/test';
+import { pageOf } from './people';
+
+async function plate(page: Page, model: string) {
+	await page.goto('/sheets');
+	await page.getByRole('link', { name: 'New model sheet' }).click();
+	await page.getByLabel('Model', { exact: true }).fill(model);
+	await page.getByLabel('Maker').fill('not stated');
+	await page.getByLabel('Cylinders').fill('3');
+	await page.getByLabel('Stroke').fill('18');
+	await page.getByLabel('Rated pressure').fill('120');
+	await page.getByLabel('Rated speed').fill('1000');
+}
+const begin = (page: Page) => page.getByRole('button', { name: 'Begin sheet' }).click();
+const view = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'View' }).getByText(name).click();
+const palette = (page: Page, type: string) =>
+	page.getByRole('region', { name: 'Add part' }).getByRole('button', { name: type, exact: false }).first().click();
+const parts = (page: Page) =>
+	page.getByRole('region', { name: 'Section through one cylinder' }).getByRole('button', { name: /^\d+\. / });
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+
+async function emptyDraft(page: Page, model: string) {
+	await plate(page, model);
+	await page.getByText('Empty', { exact: true }).click();
+	await begin(page);
+	await expect(page.getByText('No parts yet.')).toBeVisible();
+}
+
+test('a sheet from nothing is drawn, checked, saved and received', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await plate(page, 'Quay');
+	await page.getByText('Empty', { exact: true }).click();
+	await page.getByLabel('Cylinders').fill('9');
+	await begin(page);
+	await expect(page.getByText('Type a whole number from 1 to 7.')).toBeVisible();
+	await expect(page.getByLabel('Model', { exact: true })).toHaveValue('Quay');
+	await page.getByLabel('Cylinders').fill('3');
+	await begin(page);
+	await expect(page.getByRole('button', { name: 'Save revision 1' })).toBeDisabled();
+
+	for (const type of ['Fastener', 'Valve', 'Ceramic plunger']) await palette(page, type);
+	await expect(parts(page)).toHaveCount(3);
+	const form = page.getByRole('region', { name: 'Part in hand' });
+	// The direction is not stated until it is: one touch a quarter of the round.
+	await expect(form.getByText('Direction not stated. Note it as found')).toBeVisible();
+	await form.getByRole('button', { name: /^Turn / }).click();
+	await expect(form.getByText(/toward .*pressure side/)).toBeVisible();
+	await form.getByRole('button', { name: '+ Diameter' }).click();
+	await form.getByLabel('Size of a new part').fill('twenty');
+	await form.getByLabel('Size of a new part').blur();
+	await expect(form.getByText('“twenty” is not a number.')).toBeVisible();
+	await expect(form.getByLabel('Size of a new part')).toHaveValue('twenty');
+	await form.getByLabel('Size of a new part').fill('20');
+	await form.getByLabel('Size of a new part').blur();
+	await expect(form.getByText('Assumed from like parts.')).toBeVisible();
+	await form.getByLabel('Limit').fill('20.5');
+	await form.getByLabel('Limit').blur();
+	await expect(form.getByText('This size wears down: the limit must be below the new size.')).toBeVisible();
+	await form.getByLabel('Limit').fill('19.8');
+	await form.getByLabel('Limit').blur();
+	await expect(form.getByText('Assumed from like parts.')).toHaveCount(0);
+
+	await view(page, 'Check');
+	await expect(page.getByText('no strip step takes out the parts')).toBeVisible();
+	await page.getByRole('button', { name: 'Mend' }).first().click();
+	await expect(page.getByRole('heading', { name: 'No problems' })).toBeVisible();
+	await expect(page.getByText('no torque and no reason to tighten by feel')).toBeVisible();
+	await view(page, 'Steps');
+	await expect(page.getByRole('button', { name: /Isolate the drive/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('button', { name: 'Save revision 1' })).toBeDisabled();
+	await page.getByRole('button', { name: 'Redo' }).click();
+	await page.getByRole('button', { name: 'Save revision 1' }).click();
+	await expect(page.getByRole('heading', { name: /Quay/ })).toBeVisible();
+	await page.getByRole('link', { name: 'Receive pump' }).click();
+	await expect(page.getByLabel('Model', { exact: true })).toHaveValue('Quay');
+});
+
+test('a part is moved by the keyboard, and several are joined on the bench', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await emptyDraft(page, 'Keys');
+	for (const type of ['Fastener', 'O-ring', 'Backup ring']) await palette(page, type);
+	await expect(parts(page).nth(2)).toHaveAccessibleName(/Backup ring/);
+	await page.getByRole('button', { name: 'Move Backup ring' }).focus();
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('ArrowLeft');
+	await page.keyboard.press('Enter');
+	await expect(parts(page).nth(1)).toHaveAccessibleName(/Backup ring/);
+	await page.getByRole('button', { name: 'Choose several' }).click();
+	for (const name of [/Backup ring/, /O-ring/]) {
+		const part = parts(page).filter({ hasText: name });
+		if ((await part.getAttribute('aria-pressed')) === 'false') await part.click();
+	}
+	await page.getByRole('button', { name: 'Join on the bench' }).click();
+	await expect(page.getByText('Sub-assembly: 2 parts')).toBeVisible();
+	await saved(page);
+	await page.reload();
+	await expect(parts(page)).toHaveCount(3);
+});
+
+test('two people at one draft: the second is told what differs and loses nothing', async ({ browser }) => {
+	const [one, other] = [await pageOf(browser, 'lead'), await pageOf(browser, 'technician')];
+	await emptyDraft(one, 'Both');
+	await other.goto(one.url());
+	await expect(other.getByText('A lead saves it as a sheet.')).toBeVisible();
+	await palette(one, 'Ceramic plunger');
+	await saved(one);
+	await palette(other, 'O-ring');
+	const alert = other.getByRole('alert').filter({ hasText: 'changed this draft' });
+	await expect(alert.getByText('Part “Ceramic plunger” added')).toBeVisible();
+	await alert.getByRole('button', { name: 'Go on from theirs' }).click();
+	await expect(parts(other)).toHaveCount(1);
+	await expect(parts(other).first()).toHaveAccessibleName(/plunger/);
+	await other.getByRole('button', { name: 'Undo' }).click();
+	await expect(parts(other).first()).toHaveAccessibleName(/O-ring/);
+});
+
+test('the network is lost while drawing: nothing is', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await emptyDraft(page, 'Offline');
+	await page.context().setOffline(true);
+	await palette(page, 'Ceramic plunger');
+	await palette(page, 'O-ring');
+	await expect(page.getByText('Not saved yet. It is kept in this browser.')).toBeVisible();
+	const address = page.url();
+	await page.close();
+	const again = await page.context().newPage();
+	await page.context().setOffline(false);
+	await again.goto(address);
+	await expect(parts(again)).toHaveCount(2);
+	await saved(again);
+});
+
+test('a parts list becomes parts; doubtful lines are chosen, broken ones are named', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await plate(page, 'Listed');
+	await page.getByText('From a parts list').click();
+	const list =
+		'Item,Description,Qty\n1,Ceramic plunger 20 mm,3\n2,O-ring 24x2,6\n3,=HYPERLINK("x"),1\n4,,2\n5,Name plate,1\n';
+	const file = (name: string, text: string | Buffer) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+	await page.getByLabel(/^Parts list/).setInputFiles(file('none.csv', Buffer.from([0, 1, 2, 0])));
+	await expect(page.getByText('This is no table.')).toBeVisible();
+	await page.getByLabel(/^Parts list/).setInputFiles(file('parts.csv', list));
+	await expect(page.getByText('2 of 4 lines become parts.')).toBeVisible();
+	await expect(page.getByText('Rows 5 have no description')).toBeVisible();
+	await page.getByLabel('Part type of Name plate').selectOption({ label: 'Cover or plate' });
+	await expect(page.getByText('3 of 4 lines become parts.')).toBeVisible();
+	await begin(page);
+	await expect(parts(page)).toHaveCount(3);
+	await expect(parts(page).nth(1)).toHaveAccessibleName(/O-ring 24x2, 2 pieces/);
+	await expect(page.getByRole('button', { name: 'Save revision 1' })).toBeEnabled();
+});
+
+test('a pump without a sheet is stripped: what comes off is touched, and the mat grows', async ({ browser }) => {
+	test.setTimeout(120_000);
+	const page = await pageOf(browser, 'technician');
+	const model = `Unknown ${Date.now()}`;
+	await plate(page, model);
+	await page.getByText('While stripping').click();
+	await page.getByLabel('What comes off first').selectOption({ label: 'Fasteners' });
+	await page.getByRole('button', { name: 'Receive the pump' }).click();
+	await expect(page.getByLabel('Model', { exact: true })).toHaveValue(model);
+	await page.getByLabel('Serial number').fill(`UNK-${Date.now()}`);
+	await page.getByLabel('Customer’s description').fill('Pressure low');
+	await page.getByLabel('Hour meter (h)').fill('900');
+	await page.getByRole('button', { name: 'Receive pump' }).click();
+
+	const lay = page.getByRole('region', { name: 'Lay down parts' });
+	const sign = page.getByRole('button', { name: /^Sign off/ });
+	await expect(sign).toBeVisible();
+	// Lock-out and pressure come first.
+	for (const step of ['Sign off step 1', 'Sign off step 2']) {
+		await expect(lay).toHaveCount(0);
+		await page.getByRole('button', { name: step, exact: true }).click();
+	}
+	await lay.getByRole('button', { name: 'Valve', exact: false }).first().click();
+	await lay.getByRole('button', { name: 'Ceramic plunger' }).first().click();
+	await lay.getByRole('button', { name: /^Turn Ceramic plunger/ }).click();
+	await expect(lay.getByText(/toward the pressure side/)).toBeVisible();
+	// The network drops: the parts wait in this browser.
+	await page.context().setOffline(true);
+	await lay.getByRole('button', { name: 'Put 2 parts on the mat' }).click();
+	await expect(lay.getByText('The server does not answer.')).toBeVisible();
+	await page.context().setOffline(false);
+	await page.reload();
+	await lay.getByRole('button', { name: 'Put 2 parts on the mat' }).click();
+	await expect(lay.getByText('Nothing yet.')).toBeVisible();
+	await page.getByRole('link', { name: 'Open the mat' }).first().click();
+	await expect(page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ })).toBeVisible();
+
+	const lead = await pageOf(browser, 'lead');
+	await lead.goto('/sheets');
+	await lead.getByRole('link', { name: model }).click();
+	await expect(lead.getByText('provisional')).toBeVisible();
+	await lead.getByRole('button', { name: 'Edit (new revision)' }).click();
+	await lead.getByRole('button', { name: /^Save revision/ }).click();
+	await expect(lead.getByRole('heading', { name: 'Open jobs on earlier revisions' })).toBeVisible();
+	await lead.getByRole('button', { name: 'Move to this revision' }).click();
+	await expect(lead.getByText(/now goes by this revision/)).toBeVisible();
+	await page.reload();
+	await page.getByRole('link', { name: 'Strip' }).click();
+	await expect(sign).toBeVisible();
+	await expect(lay).toHaveCount(0);
+});

@@ -23,6 +23,17 @@ export interface ForecastInput {
 	readonly life?: LifeFacts;
 	/** The model's other stations, among which look-alikes are told apart. */
 	readonly stations?: readonly Station[];
+	/** Its sizes, where they have been worked out already: they do not depend on the interval. */
+	readonly sizesOf?: MeasuredPart;
+}
+
+/** What was measured of a part. */
+export interface MeasuredPart {
+	/** Sizes whose readings look like slips. */
+	readonly slips: readonly Slip[];
+	readonly sizes: readonly MeasuredCharacteristic[];
+	/** Those that have a limit to be judged by. */
+	readonly measured: readonly JudgedCharacteristic[];
 }
 
 /** How one part will stand at the next service, as data: worked out in one place, it is used in another. */
@@ -41,12 +52,17 @@ export const readingsOf = (record: PartRecord, { key }: SheetCharacteristic) =>
 	record.readings.filter((reading) => reading.payload.characteristic === key);
 
 /** Everything that was measured of a part, and of it what has a limit to be judged by. Errors: PreconditionError. */
-export function measure({ station, record, gauges, policy, asFitted, life, stations }: ForecastInput): {
-	/** Sizes whose readings look like slips. */
-	readonly slips: readonly Slip[];
-	readonly sizes: readonly MeasuredCharacteristic[];
-	readonly measured: readonly JudgedCharacteristic[];
-} {
+export function measure({
+	station,
+	record,
+	gauges,
+	policy,
+	asFitted,
+	life,
+	stations,
+	sizesOf
+}: ForecastInput): MeasuredPart {
+	if (sizesOf) return sizesOf;
 	const read = station.characteristics
 		.map((sheet) => ({ sheet, readings: readingsOf(record, sheet) }))
 		.filter(({ readings }) => readings.length > 0);
@@ -122,9 +138,18 @@ export const futureOf = (
  * Units: chances 0 to 1, wear in the unit of its size, hours of running. Errors: none from what is on record.
  * Source: `PartWear`, `oddsOfCompetingFailure`.
  */
-export function forecastOf(input: ForecastInput): Forecast | undefined {
+export const forecastOf = (input: ForecastInput): Forecast | undefined =>
+	ifItCan(() => forecastFor(input, measure(input).measured));
+
+/** The input with its sizes worked out, where what is on record of it can be worked with. */
+export const withSizes = <Input extends ForecastInput>(input: Input): Input => ({
+	...input,
+	sizesOf: ifItCan(() => measure(input))
+});
+
+function ifItCan<Result>(work: () => Result): Result | undefined {
 	try {
-		return forecastFor(input, measure(input).measured);
+		return work();
 	} catch (error) {
 		if (!(error instanceof PreconditionError)) throw error;
 		return undefined;

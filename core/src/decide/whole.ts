@@ -1,5 +1,6 @@
 import { isLookedAt, standingDecision, type Verdict } from '../record';
 import { setOf } from './customs';
+import { forecastOf, withSizes } from './forecast';
 import { judge, type JudgeInput, type Judgement } from './judge';
 import type { PartChances } from './partLife';
 import type { Policy, School } from './policy';
@@ -82,7 +83,7 @@ export const INTERVALS = Array.from({ length: 24 }, (_, i) => (i + 1) * 250);
  */
 export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): WholeDecision {
 	const unplanned = openingCost + policy.downtimeCost;
-	const judged = judgeAll(parts, policy);
+	const judged = judgeAll(measuredAll(parts, policy), policy);
 	const now = judged.map((part) => setPart(part, policy));
 	const least = decideSet(now, unplanned);
 	const decided = judged.map((part, i): DecidedPart => {
@@ -146,10 +147,11 @@ const anyBeyond = (parts: readonly PricedPart[], choices: ReadonlyMap<string, Ch
 export function economicInterval({ parts, policy, openingCost }: WholeInput): EconomicInterval | undefined {
 	if (!parts.some(({ input }) => isLookedAt(input.record))) return undefined;
 	const opening = { planned: openingCost, unplanned: openingCost + policy.downtimeCost };
+	const measured = measuredAll(parts, policy);
 	return bestInterval(
 		(hours) => {
 			const now = { ...policy, intervalHours: hours };
-			const judged = judgeAll(parts, now);
+			const judged = judgeAll(measured, now);
 			const set = judged.map((part) => setPart(part, now));
 			const { school } = policy;
 			return school === 'leastCost' ? set : set.map((one, i) => fixedBy(one, judged[i], school));
@@ -174,13 +176,18 @@ interface WeighedPart {
 	readonly hard: boolean;
 }
 
+const measuredAll = (parts: WholeInput['parts'], policy: Policy): WholeInput['parts'] =>
+	parts.map(({ input, ...part }) => ({ ...part, input: withSizes({ ...input, policy }) }));
+
 function judgeAll(parts: WholeInput['parts'], policy: Policy): WeighedPart[] {
+	// What is to come is the same under every school.
+	const forecasts = parts.map(({ input }) => forecastOf({ ...input, policy }));
 	const under = (school: School) => {
-		const placed = parts.map(({ cylinder, input }) => ({
+		const placed = parts.map(({ cylinder, input }, i) => ({
 			station: input.station,
 			cylinder,
 			record: input.record,
-			judgement: judge({ ...input, policy: { ...policy, school } })
+			judgement: judge({ ...input, forecast: forecasts[i], policy: { ...policy, school } })
 		}));
 		const leaders = leadersOf(placed, policy);
 		return placed.map((part) => withinSet(part, leaders, policy));

@@ -141,7 +141,15 @@ export class PartWear {
 	 * The chance at each point of its pump's factor, which all parts of the pump share: weighted by `QUANTILE_WEIGHTS`, about
 	 * `chance`. Shape: as many as there are weights. Errors: as `chance`.
 	 */
-	byPump(hours: number, limit = 1): number[] {
+	byPump(hours: number, limit = 1): readonly number[] {
+		const key = `${hours}/${limit}`;
+		if (this.#lastByPump?.key !== key) this.#lastByPump = { key, chances: this.#workByPump(hours, limit) };
+		return this.#lastByPump.chances;
+	}
+	// Each point of the factor asks for the same hours and limit.
+	#lastByPump: { readonly key: string; readonly chances: readonly number[] } | undefined;
+
+	#workByPump(hours: number, limit: number): number[] {
 		const chances = this.#chances(hours, limit);
 		return QUANTILE_WEIGHTS.map((_, q) => {
 			let all = 0;
@@ -232,8 +240,14 @@ export class PartWear {
 		return this.#grid.rates[i] / this.#paths[path].shapePer1000h;
 	}
 
-	// Mean and variance of the steady process at the last look, or at its age where nobody looked.
-	#stateAt(path: number, track: number, i: number): { readonly mean: number; readonly variance: number } {
+	// Mean and variance of the steady process at the last look, or at its age where nobody looked: the same for all hours.
+	#stateAt(path: number, track: number, i: number): State {
+		const states = ((this.#states[path] ??= [])[track] ??= []);
+		return (states[i] ??= this.#workState(path, track, i));
+	}
+	readonly #states: State[][][] = [];
+
+	#workState(path: number, track: number, i: number): State {
 		const { shape, last } = this.#tracks[path][track];
 		const scale = this.#scale(path, i);
 		if (!last) return { mean: shape * scale, variance: shape * scale ** 2 };
@@ -294,6 +308,11 @@ export class PartWear {
 		}
 		return total > 0 ? sum / total : 0;
 	}
+}
+
+interface State {
+	readonly mean: number;
+	readonly variance: number;
 }
 
 // Tables by shape: every part of a kind asks for the same ones.

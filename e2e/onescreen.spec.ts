@@ -81,7 +81,7 @@ async function suspectAll(lead: Page, job: string, { stations }: ModelSheet): Pr
 	}
 }
 
-/** Every pattern that the part has and a reading at every place of every size, for all parts of the mat; answers with their places. */
+/** Every pattern that the part has and a reading at every place of every size, for all parts of the mat; answers with the places to look at. */
 async function record(page: Page, job: string, sheet: ModelSheet): Promise<string[]> {
 	const laid = await addToLog(page, job, (parts) =>
 		parts.flatMap(({ part, station: at }) => {
@@ -109,7 +109,9 @@ async function record(page: Page, job: string, sheet: ModelSheet): Promise<strin
 		})
 	);
 	const order = (key: string) => sheet.stations.findIndex((station) => station.key === key);
+	// The first cylinder has the cases; those between are drawn as the last is.
 	return laid
+		.filter(({ cylinder }) => cylinder <= 1 || cylinder === sheet.cylinders)
 		.toSorted((a, b) => order(a.station) - order(b.station) || a.cylinder - b.cylinder)
 		.map(({ station, cylinder }) => `${station}/${cylinder}`);
 }

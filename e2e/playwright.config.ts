@@ -4,7 +4,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
 	testDir: '.',
 	timeout: 180_000, // a busy machine is slow, not wrong
-	expect: { timeout: 20_000 },
+	expect: { timeout: 45_000 },
 	workers: 2,
 	// What changes the shop, a person's own settings or the machine's load runs by itself, after the rest.
 	projects: [

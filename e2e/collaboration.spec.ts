@@ -213,6 +213,10 @@ test('what was never opened before opens without the network: notes, dialogs, th
 	await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
 	await page.getByRole('link', { name: 'Prove' }).click();
 	await expect(page.getByRole('region', { name: 'Test sheet' })).toBeVisible();
+	await page.getByRole('link', { name: 'Strip' }).click();
+	await expect(page.getByText(/steps signed off/).first()).toBeVisible();
+	await page.getByRole('link', { name: 'Build' }).click();
+	await expect(page.getByText(/pieces fitted/).first()).toBeVisible();
 	await page.context().setOffline(false);
 	await expect(page.getByText('All saved')).toBeVisible({ timeout: 60_000 });
 });

@@ -1,18 +1,18 @@
 <!-- @component What nobody could say when the pump was received, and what one sees now that it is open: by its pictures, cylinder by cylinder. -->
 <script lang="ts">
-	import { untrack, type ComponentProps } from 'svelte';
-	import type { Infer, SuperValidated } from 'sveltekit-superforms';
+	import type { ComponentProps } from 'svelte';
+	import { defaults } from 'sveltekit-superforms';
+	import { zod4 } from 'sveltekit-superforms/adapters';
 	import { keptForm } from '$lib/forms/kept';
-	import type { variantsSchema } from '$lib/forms/variants';
+	import { variantsSchema } from '$lib/forms/variants';
 	import Variants from '$lib/pump/Variants.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 
 	interface Props {
 		open: ComponentProps<typeof Variants>['model'];
-		form: SuperValidated<Infer<typeof variantsSchema>>;
 	}
-	let { open, form: given }: Props = $props();
-	const { form, errors, enhance } = keptForm(untrack(() => given));
+	let { open }: Props = $props();
+	const { form, errors, enhance } = keptForm(defaults(zod4(variantsSchema)));
 </script>
 
 <form method="post" action="?/variants" use:enhance class="sheet mb-2 grid gap-2 p-4" aria-label="Variant of this pump">

@@ -1,8 +1,7 @@
 import { preloadCode } from '$app/navigation';
 
-// Pages of a job that need nothing from the server but the job itself; Strip and Build ask it for more, and open without the network
-// only where they are open already.
-const pages = ['inspect', 'prove'];
+// Pages of a job that need nothing from the server but what the job's layout has.
+const pages = ['strip', 'inspect', 'build', 'prove'];
 // What opens on a touch, and is fetched only then where the network is up.
 const opened = [
 	() => import('$lib/log/Photos.svelte'),

@@ -45,7 +45,7 @@
 
 <svelte:head><title>Strip {job.serial} · Exetasis</title></svelte:head>
 <StepColumns>
-	{#if asksHere}<OpenVariants open={data.open!} form={data.form} />{/if}
+	{#if asksHere}<OpenVariants open={data.open!} />{/if}
 	{#if step}
 		{#key step.key}<StepInHand {bench} {steps} {step} {locked} onsigned={() => (picked = undefined)} />{/key}
 	{:else}

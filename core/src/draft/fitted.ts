@@ -13,8 +13,8 @@ const FOLLOWS = 0.5; // share by which a diameter may differ from the plunger's 
 
 /**
  * A draft for a pump with the stack of a known layout. Diameters near that of the plunger are scaled with it and keep their
- * allowance. Sizes and prices are marked as assumed; directions, order, renewal and cautions as deduced, because they were stated
- * for another pump. What holds for that pump alone is left out: torques, masses, design values, surfaces, wear rates, times of
+ * allowance. Sizes and prices are marked as assumed; directions, pieces, steps, order, renewal and cautions as deduced, because they
+ * were stated for another pump. What holds for that pump alone is left out: torques, masses, design values, surfaces, wear rates, times of
  * products, part numbers, kits, the crank, the test pressure, the largest differences that its steps allow.
  * Units: mm, MPa, 1/min. Source: none; a layout is an analogy.
  * Errors: PreconditionError for a name plate or a diameter that no pump has.
@@ -105,9 +105,10 @@ function ofAnotherPump(
 }
 
 // The facts of a part that its sheet has: for another pump they are deduced.
-const statedElsewhere = ({ face, fit, lookFor, cautions }: Station): Station['inferred'] => [
+const statedElsewhere = ({ face, fit, pieces, lookFor, cautions }: Station): Station['inferred'] => [
 	...(face.toward === 'notStated' ? [] : (['face'] as const)),
 	...(fit ? (['fit'] as const) : []),
+	...(pieces > 1 ? (['pieces'] as const) : []),
 	'renewal',
 	...(lookFor ? (['lookFor'] as const) : []),
 	...(cautions.length > 0 ? (['caution'] as const) : []),
@@ -138,6 +139,8 @@ function stepHere({ crank, within: _within, ...step }: Step, cylinders: number):
 	return {
 		...step,
 		text: general(step.text),
+		// Lock-out and release of pressure come first at every pump.
+		sure: step.blocking ? step.sure : 'deduced',
 		cautions: step.cautions.map((caution) => ({ ...caution, text: general(caution.text) })),
 		asks: step.asks.map((ask) => askedHere(ask, cylinders)),
 		...(stands ? { crank } : {})

@@ -1,4 +1,4 @@
-import type { ModelSheet, Station } from '../record';
+import type { ModelSheet, Stage, Station } from '../record';
 
 /** How far a sheet reaches: each level needs those before it. */
 export const levels = ['inspect', 'build', 'prove'] as const;
@@ -7,9 +7,10 @@ export type Level = (typeof levels)[number];
 /** What a sheet does not state for a level. The work can go on without it; the page says that it is missing. */
 export type Lack =
 	| {
-			readonly code: 'torque' | 'direction' | 'limit' | 'assumedLimit' | 'assumedPrice';
+			readonly code: 'torque' | 'direction' | 'deducedDirection' | 'limit' | 'assumedLimit' | 'assumedPrice';
 			readonly stations: readonly Pick<Station, 'key' | 'name'>[];
 	  }
+	| { readonly code: 'deducedSteps'; readonly count: number }
 	| { readonly code: 'buildOrder' | 'proof' | 'proveSteps' | 'openingCost' };
 
 const MOST_TURNED_BY_HAND: readonly Station['type'][] = ['fastener'];
@@ -22,10 +23,12 @@ const named = (stations: readonly Station[]) => stations.map(({ key, name }) => 
  */
 export function lacksOf(sheet: ModelSheet): Readonly<Record<Level, readonly Lack[]>> {
 	const { stations, steps, order, proof } = sheet;
-	const some = (
-		code: Exclude<Lack, { code: 'proof' | 'buildOrder' | 'proveSteps' | 'openingCost' }>['code'],
-		which: readonly Station[]
-	): Lack[] => (which.length === 0 ? [] : [{ code, stations: named(which) }]);
+	const some = (code: Extract<Lack, { stations: unknown }>['code'], which: readonly Station[]): Lack[] =>
+		which.length === 0 ? [] : [{ code, stations: named(which) }];
+	const deducedSteps = (stages: readonly Stage[]): Lack[] => {
+		const count = steps.filter(({ stage, sure }) => sure === 'deduced' && stages.includes(stage)).length;
+		return count === 0 ? [] : [{ code: 'deducedSteps', count }];
+	};
 	const sized = ({ characteristics }: Station) => characteristics.length > 0;
 	const fasteners = stations.filter(({ type }) => MOST_TURNED_BY_HAND.includes(type));
 	return {
@@ -44,6 +47,7 @@ export function lacksOf(sheet: ModelSheet): Readonly<Record<Level, readonly Lack
 				'assumedPrice',
 				stations.filter(({ inferred }) => inferred.includes('price'))
 			),
+			...deducedSteps(['prepare', 'strip', 'clean']),
 			...(sheet.openingCost === 0 ? [{ code: 'openingCost' } as const] : [])
 		],
 		build: [
@@ -55,10 +59,16 @@ export function lacksOf(sheet: ModelSheet): Readonly<Record<Level, readonly Lack
 				'direction',
 				stations.filter(({ face }) => face.toward === 'notStated')
 			),
+			...some(
+				'deducedDirection',
+				stations.filter(({ inferred }) => inferred.includes('face'))
+			),
+			...deducedSteps(['build']),
 			...(order.length === 0 && !steps.some(({ stage }) => stage === 'build') ? [{ code: 'buildOrder' } as const] : [])
 		],
 		prove: [
 			...(proof === undefined ? [{ code: 'proof' } as const] : []),
+			...deducedSteps(['prove']),
 			...(steps.some(({ stage }) => stage === 'prove') ? [] : [{ code: 'proveSteps' } as const])
 		]
 	};

@@ -4,6 +4,7 @@ import type { SheetDraft } from './newSheet';
 
 /** A step with nothing in it but this. */
 const step = (rest: Pick<Step, 'key' | 'text' | 'stage' | 'scopes'> & Partial<Step>): Step => ({
+	sure: 'stated',
 	after: [],
 	blocking: false,
 	stations: [],
@@ -136,6 +137,12 @@ export function withStepsDrafted(draft: SheetDraft): SheetDraft {
 	if (strips && !steps.some(({ stage }) => stage === 'prove')) steps.push(...proving(scopes, taken()));
 	return { ...draft, steps };
 }
+
+/** The draft with every step confirmed for this pump. */
+export const withStepsConfirmed = (draft: SheetDraft): SheetDraft => ({
+	...draft,
+	steps: draft.steps.map((one) => ({ ...one, sure: 'stated' }))
+});
 
 /** Whether a step is one of the first, which stay first. */
 export const isFirst = ({ key, blocking }: Pick<Step, 'key' | 'blocking'>): boolean =>

@@ -95,6 +95,7 @@ export function buildSteps(sheet: ModelSheet, opening: Opening): BuildStep[] {
 
 const added = (scope: string, rest: Pick<BuildStep, 'key' | 'text' | 'stations' | 'per' | 'walk'>): BuildStep => ({
 	stage: 'build',
+	sure: 'deduced',
 	scopes: [scope],
 	after: [],
 	blocking: false,
@@ -118,6 +119,7 @@ const joinStep = (joined: SubAssembly, scope: string): BuildStep => ({
 		per: joined.per,
 		walk: 'bore'
 	}),
+	sure: joined.sure,
 	joined
 });
 

@@ -6,6 +6,9 @@ import { stepSchema } from './step';
 import { kitSchema, productSchema, toolSchema } from './supplies';
 import { variantSchema } from './variants';
 
+/** The most parts that a sheet holds. */
+export const MOST_STATIONS = 150;
+
 /** What comes off in one piece and lies on the bench by itself: a manifold, a valve plate, the rods, the regulator. */
 const assemblySchema = z.strictObject({
 	key,
@@ -126,7 +129,7 @@ const fieldsSchema = z.strictObject({
 	unit: z.strictObject({ price: number.positive(), lifeHours: number.positive() }).optional(),
 	duty: z.array(dutyClassSchema).max(12).default([]),
 	steps: z.array(stepSchema).min(1).max(200),
-	stations: z.array(stationSchema).min(1).max(80),
+	stations: z.array(stationSchema).min(1).max(MOST_STATIONS),
 	subAssemblies: z.array(subAssemblySchema).max(40).default([]),
 	/** Left out: parts go back in the reverse of the order in which they come out, which is deduced. */
 	order: z.array(orderSchema).max(60).default([]),
@@ -148,5 +151,5 @@ export type ModelSheet = z.infer<typeof sheetSchema>;
 /** A sheet that is being written: every field holds, but parts and steps may be missing and references may lead nowhere. */
 export const sheetDraftSchema = fieldsSchema.extend({
 	steps: z.array(stepSchema).max(200),
-	stations: z.array(stationSchema).max(80)
+	stations: z.array(stationSchema).max(MOST_STATIONS)
 });

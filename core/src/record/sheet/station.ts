@@ -76,8 +76,8 @@ export const stationSchema = z.strictObject({
 	fit: text.optional(),
 	/** Facts that were not stated: they are deduced or assumed, shown as such, and corrected by the next revision. */
 	inferred: z
-		.array(z.enum(['face', 'fit', 'renewal', 'lookFor', 'caution', 'price']))
-		.max(6)
+		.array(z.enum(['face', 'fit', 'pieces', 'renewal', 'lookFor', 'caution', 'price']))
+		.max(7)
 		.default([]),
 	/** Split rings: how far the joints of neighbours are turned apart. */
 	joints: z.strictObject({ apartDeg: z.number().gt(0).lt(360) }).optional(),

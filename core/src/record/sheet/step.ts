@@ -83,6 +83,8 @@ export const stepSchema = z.strictObject({
 	key,
 	text,
 	stage: z.enum(stages).default('strip'),
+	/** Deduced: taken over from another model, and not confirmed for this one. */
+	sure: z.enum(['stated', 'deduced']).default('stated'),
 	scopes: z.array(key).min(1).max(12),
 	onlyWith: onlyWithSchema,
 	/** Where the work is done: on the bench, or where the pump runs. Left out: in either place. */

@@ -25,7 +25,7 @@
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { shortTime } from '$lib/ui/time';
-	import { buildStepName } from '$lib/words/steps';
+	import { buildStepName, deducedStep } from '$lib/words/steps';
 	import CylinderDrawing from './CylinderDrawing.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import Despite from './Despite.svelte';
@@ -105,6 +105,7 @@
 <section class="sheet" aria-labelledby="step-in-hand">
 	<p class="soft">Step {index + 1} of {steps.length}</p>
 	<h1 id="step-in-hand">{buildStepName(step)}</h1>
+	{#if step.sure === 'deduced' && !step.joined}<p class="soft">{deducedStep}</p>{/if}
 	{#if step.joined}<JoinedParts {sheet} joined={step.joined} />{/if}
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each cautionsFor(step, job.variants) as caution (caution.text)}<CautionNote {caution} />{/each}

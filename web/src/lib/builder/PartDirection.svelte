@@ -55,6 +55,9 @@
 		>
 	</p>
 </div>
+{#if part.inferred.includes('face')}
+	<button type="button" class="btn" onclick={() => set(part.face)}>Confirm direction</button>
+{/if}
 {#if !partType(part.type).symmetric || part.face.toward !== 'either'}
 	<div class="two">
 		<Choose label="Direction" value={part.face.toward} options={towards} onchoose={face} />

@@ -84,7 +84,9 @@
 		value={part.pieces}
 		unit="pieces"
 		check={whole(1, 200)}
-		onchange={(pieces) => pieces !== undefined && change({ pieces })}
+		suffix={part.inferred.includes('pieces') ? 'deduced' : undefined}
+		onchange={(pieces) =>
+			pieces !== undefined && change({ pieces, inferred: part.inferred.filter((one) => one !== 'pieces') })}
 	/>
 	<Choose
 		label="Renewal"
@@ -105,9 +107,14 @@
 	value={part.lookFor}
 	optional
 	offered={custom?.lookFor ?? []}
-	onchange={(lookFor) => change({ lookFor })}
+	onchange={(lookFor) => change({ lookFor, inferred: part.inferred.filter((one) => one !== 'lookFor') })}
 />
-<TextEdit label="How it is fitted" value={part.fit} optional onchange={(fit) => change({ fit })} />
+<TextEdit
+	label="How it is fitted"
+	value={part.fit}
+	optional
+	onchange={(fit) => change({ fit, inferred: part.inferred.filter((one) => one !== 'fit') })}
+/>
 <PartTools {draft} {part} />
 <PartProducts {draft} {part} />
 <PartCautions

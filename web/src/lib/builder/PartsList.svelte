@@ -3,6 +3,7 @@
 	import { deserialize } from '$app/forms';
 	import { partOfLine, proposeParts, type NewPart, type ProposedPart } from '@exetasis/core/draft';
 	import { partType, partTypeKeys, type PartTypeKey } from '@exetasis/core/part';
+	import { MOST_STATIONS } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import Choose from '$lib/ui/Choose.svelte';
 	import { guessedColumns, linesIn, type Columns, type TableLines } from './partsColumns';
@@ -15,7 +16,6 @@
 	}
 	let { names, cylinders, onparts }: Props = $props();
 	const NO_LINES: TableLines = { lines: [], broken: [], assumed: [] };
-	const MOST_PARTS = 80;
 	const id = $props.id();
 	let rows = $state.raw<readonly (readonly string[])[]>([]);
 	let left = $state(0);
@@ -60,7 +60,7 @@
 			return type === '' ? [] : [partOfLine(line, type)];
 		})
 	);
-	$effect(() => onparts(parts.length > 0 && parts.length <= MOST_PARTS ? JSON.stringify(parts) : ''));
+	$effect(() => onparts(parts.length > 0 && parts.length <= MOST_STATIONS ? JSON.stringify(parts) : ''));
 	const choose = (i: number, type: PartTypeKey | '') => (chosen = new Map(chosen).set(i, type));
 	const doubtful = $derived(proposed.filter((line, i) => !line.sure && !chosen.has(i)).length);
 	const SHOWN = 200;
@@ -91,8 +91,8 @@
 			no quantity that can be read: one piece is assumed.{/if}
 		{#if left > 0}{left} more rows were not read.{/if}
 	</p>
-	{#if parts.length > MOST_PARTS}<p class="wrong" role="alert">
-			A sheet holds at most {MOST_PARTS} parts. Leave {parts.length - MOST_PARTS} lines out.
+	{#if parts.length > MOST_STATIONS}<p class="wrong" role="alert">
+			A sheet holds at most {MOST_STATIONS} parts. Leave {parts.length - MOST_STATIONS} lines out.
 		</p>{/if}
 	<table class="table">
 		<thead><tr><th>Item</th><th>Description</th><th class="number">Quantity</th><th>Part type</th></tr></thead>

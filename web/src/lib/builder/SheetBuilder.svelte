@@ -13,6 +13,7 @@
 		type DraftFault
 	} from '@exetasis/core/draft';
 	import type { PartTypeKey } from '@exetasis/core/part';
+	import { MOST_STATIONS } from '@exetasis/core/record';
 	import Segments from '$lib/ui/Segments.svelte';
 	import CheckList from './CheckList.svelte';
 	import Conflict from './Conflict.svelte';
@@ -58,10 +59,11 @@
 		['text', 'Text']
 	]);
 	const last = $derived(draft.part ?? (draft.selected.length === 0 ? draft.body.stations.at(-1) : undefined));
-	const MOST_PARTS = 80;
+
+	const full = $derived(draft.body.stations.length >= MOST_STATIONS);
 
 	function add(type: PartTypeKey) {
-		if (draft.body.stations.length >= MOST_PARTS) return;
+		if (full) return;
 		const at = last ? draft.body.stations.findIndex(({ key }) => key === last.key) + 1 : draft.body.stations.length;
 		const added = withPart(draft.body, at, { type }, customs[type]);
 		draft.change(added.draft);
@@ -122,7 +124,10 @@
 	<fieldset disabled={!mayEdit} class="plain">
 		{#if view === 'parts'}
 			<div class="columns">
-				{#if mayEdit}<Palette {customs} {first} after={last?.type} afterName={last?.name} onadd={add} />{/if}
+				{#if mayEdit && full}<p class="soft">
+						A sheet holds at most {MOST_STATIONS} parts. This one is full.
+					</p>
+				{:else if mayEdit}<Palette {customs} {first} after={last?.type} afterName={last?.name} onadd={add} />{/if}
 				<section aria-label="Section through one cylinder" class="drawing">
 					<div class="ends">
 						<span>P pressure side</span>

@@ -4,6 +4,7 @@
 	import type { Step } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import { deducedStep } from '$lib/words/steps';
 	import type { DraftState } from './draft.svelte';
 	import PartCautions from './PartCautions.svelte';
 	import StepQuestions from './StepQuestions.svelte';
@@ -31,7 +32,11 @@
 </script>
 
 <h2>Step</h2>
-<TextEdit label="What is done" value={step.text} rows={3} onchange={(text = '') => change({ text })} />
+<TextEdit label="What is done" value={step.text} rows={3} onchange={(text = '') => change({ text, sure: 'stated' })} />
+{#if step.sure === 'deduced'}
+	<p class="soft">{deducedStep}</p>
+	<button type="button" class="btn" onclick={() => change({ sure: 'stated' })}>Confirm step</button>
+{/if}
 {#if !first}
 	<Choose
 		label="Signed off"

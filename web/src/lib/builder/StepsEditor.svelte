@@ -2,7 +2,7 @@
 <script lang="ts">
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
-	import { isFirst, withNewStep, withStepMoved, withStepsDrafted } from '@exetasis/core/draft';
+	import { isFirst, withNewStep, withStepMoved, withStepsConfirmed, withStepsDrafted } from '@exetasis/core/draft';
 	import { stages, type Step } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
@@ -29,6 +29,7 @@
 		draft.change(added.draft);
 		onstep(added.key);
 	}
+	const unconfirmed = $derived(steps.filter(({ sure }) => sure === 'deduced').length);
 	const drafted = $derived(withStepsDrafted(draft.body));
 </script>
 
@@ -38,6 +39,14 @@
 			<p class="offer">
 				{drafted.steps.length - steps.length} steps are missing for the parts, cleaning or proving.
 				<button type="button" class="btn main" onclick={() => draft.change(drafted)}>Draft missing steps</button>
+			</p>
+		{/if}
+		{#if unconfirmed > 0}
+			<p class="offer">
+				{unconfirmed} steps come from another model. Read each of them.
+				<button type="button" class="btn" onclick={() => draft.change(withStepsConfirmed(draft.body))}
+					>Confirm all steps</button
+				>
 			</p>
 		{/if}
 		<ol>
@@ -53,6 +62,7 @@
 						<span class="figures">{i + 1}</span>
 						{one.text}
 						{#if isFirst(one)}<span class="soft">always first</span>{/if}
+						{#if one.sure === 'deduced'}<span class="soft">deduced</span>{/if}
 					</button>
 					{#if !isFirst(one)}
 						<button

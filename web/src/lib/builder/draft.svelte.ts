@@ -31,8 +31,10 @@ export class DraftState {
 	#future = $state.raw<readonly SheetDraft[]>([]);
 	readonly mayUndo = $derived(this.#past.length > 0);
 	readonly mayRedo = $derived(this.#future.length > 0);
-	readonly faults: readonly DraftFault[] = $derived(faultsOf(this.body));
-	readonly lacks = $derived(lacksOf(this.body));
+	// The check of a large sheet takes longer than a frame: an edit is painted first.
+	#checked = $state.raw<SheetDraft>() as SheetDraft;
+	readonly faults: readonly DraftFault[] = $derived(faultsOf(this.#checked));
+	readonly lacks = $derived(lacksOf(this.#checked));
 	readonly part: Station | undefined = $derived(
 		this.selected.length === 1 ? this.body.stations.find(({ key }) => key === this.selected[0]) : undefined
 	);
@@ -45,6 +47,7 @@ export class DraftState {
 	constructor({ id, body, version }: Pick<Draft, 'id' | 'body' | 'version'>) {
 		this.id = id;
 		this.body = body;
+		this.#checked = body;
 		this.#version = version;
 	}
 
@@ -54,6 +57,7 @@ export class DraftState {
 		if (!kept) return;
 		this.#past = [this.body];
 		this.body = kept.body;
+		this.#check();
 		// The server refuses it where another person has saved in between.
 		this.#version = kept.version;
 		this.#schedule(0);
@@ -104,6 +108,7 @@ export class DraftState {
 		if (!this.theirs) return;
 		this.#past = [...this.#past, this.body];
 		this.body = this.theirs.body;
+		this.#check();
 		this.#version = this.theirs.version;
 		this.theirs = undefined;
 		this.state = 'saved';
@@ -120,10 +125,15 @@ export class DraftState {
 
 	#show(next: SheetDraft): void {
 		this.body = next;
+		this.#check();
 		const there = new Set(next.stations.map(({ key }) => key));
 		if (this.selected.some((key) => !there.has(key))) this.selected = this.selected.filter((key) => there.has(key));
 		if (this.state === 'conflict') return this.#keep();
 		this.#schedule(SAVE_AFTER_MS);
+	}
+
+	#check(): void {
+		requestAnimationFrame(() => setTimeout(() => (this.#checked = this.body)));
 	}
 
 	#schedule(ms: number): void {

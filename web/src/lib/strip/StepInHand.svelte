@@ -16,6 +16,7 @@
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { shortTime } from '$lib/ui/time';
+	import { deducedStep } from '$lib/words/steps';
 	import Despite from '$lib/build/Despite.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import AsFound from './AsFound.svelte';
@@ -96,6 +97,7 @@
 <section class="sheet" aria-labelledby="step-in-hand" class:signed>
 	<p class="soft">Step {index + 1} of {steps.length}</p>
 	<h1 id="step-in-hand">{step.text}</h1>
+	{#if step.sure === 'deduced'}<p class="soft">{deducedStep}</p>{/if}
 	{#each locksInForce(steps, done) as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each cautions as { caution, of } (caution.text)}<CautionNote {caution} {of} />{/each}
 	{#if sheet.cylinderOne && cylinders.length > 1 && (step.stations.length > 0 || step.per === 'cylinder')}

@@ -11,6 +11,8 @@ export const levelName: Readonly<Record<Level, string>> = {
 const lackText: Readonly<Record<Lack['code'], string>> = {
 	torque: 'no torque and no reason to tighten by feel',
 	direction: 'direction not stated (noted as found)',
+	deducedDirection: 'direction deduced, not stated by the maker',
+	deducedSteps: 'steps deduced, not stated by the maker',
 	limit: 'no size to measure (judged by damage only)',
 	assumedLimit: 'limits assumed, not confirmed',
 	assumedPrice: 'prices assumed, not confirmed',
@@ -25,6 +27,7 @@ const MOST_NAMED = 4;
 /** What a sheet lacks, in a sentence: "Plunger, Seat and 3 more: no size to measure". */
 export function lackSentence(lack: Lack): string {
 	const text = lackText[lack.code];
+	if (lack.code === 'deducedSteps') return `${lack.count} ${text}.`;
 	if (!('stations' in lack)) return `${text}.`;
 	const names = lack.stations.slice(0, MOST_NAMED).map(({ name }) => name);
 	const more = lack.stations.length - names.length;

@@ -48,6 +48,9 @@ export const buildStepName = ({ text, mirrored, joined }: Pick<BuildStep, 'text'
 	return joined ? `Join on the bench: ${inSentence(text)}` : `Put back: ${inSentence(text)}`;
 };
 
+/** Said at a step that was taken over from another model, or is the strip in reverse. */
+export const deducedStep = 'This step is deduced. The maker does not state it.';
+
 /** Where the crank has to stand, turned by hand. */
 export function crankWords({ stand, cylinder }: NonNullable<Step['crank']>): string {
 	if (stand === 'outerLevel') return 'turned by hand until the two outer plungers stick out equally far';

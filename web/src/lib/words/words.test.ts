@@ -185,14 +185,24 @@ describe('directionWords', () => {
 		const packing = station('packing');
 		const lying = (benchFaceUp: 'P' | 'C') =>
 			directionWords(packing, { assemblies: [{ key: 'manifold', name: 'Manifold', up: benchFaceUp }] });
-		expect(lying('C')).toBe('Fit with the open groove toward the pressure side (P), down as the manifold lies now');
+		expect(lying('C')).toBe(
+			'Fit with the open groove toward the pressure side (P), down as the manifold lies now (deduced)'
+		);
 		expect(lying('P')).toContain('pressure side (P), up as the manifold lies now');
 	});
 	it('names feature and side apart, and the part beside it', () => {
 		const face = { toward: 'C', what: 'piston face', near: 'the inlet valve', reversible: false } as const;
-		expect(directionWords({ face, in: 'rod', type: 'piston' }, sheet)).toBe(
+		expect(directionWords({ face, in: 'rod', type: 'piston', inferred: [] }, sheet)).toBe(
 			'Fit with the piston face toward the inlet valve, crank side (C)'
 		);
+	});
+	it('marks what the maker does not state, direction and way of fitting each by itself', () => {
+		const cup = { ...station('packing'), fit: 'Press it home', inferred: ['fit' as const] };
+		expect(refitWords(cup, sheet)).toMatch(/as the manifold lies now; Press it home \(deduced\)$/);
+		expect(refitWords({ ...cup, inferred: ['face', 'fit'] }, sheet)).toMatch(
+			/now \(deduced\); Press it home \(deduced\)$/
+		);
+		expect(refitWords({ ...cup, inferred: [] }, sheet)).not.toContain('deduced');
 	});
 	it('says so where a direction is not stated, and then how the part was found', () => {
 		const collar = station('collar');

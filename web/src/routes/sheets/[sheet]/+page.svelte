@@ -29,14 +29,16 @@
 	} as const;
 	const toolName = (tool: string) => sheet.tools.find(({ key }) => key === tool)?.name ?? tool;
 	const productName = (product?: string) => sheet.products.find(({ key }) => key === product)?.name;
+	// Direction and way of fitting say so themselves.
 	const deduced = {
-		face: 'the direction',
-		fit: 'the fitting method',
+		pieces: 'the number of pieces',
 		renewal: 'the renewal',
 		lookFor: 'the inspection points',
 		caution: 'the caution',
 		price: 'the price'
 	} as const;
+	const deducedOf = ({ inferred }: (typeof sheet.stations)[number]) =>
+		inferred.flatMap((fact) => (fact in deduced ? [deduced[fact as keyof typeof deduced]] : [])).join(', ');
 	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
 	const places = (one: (typeof sheet.stations)[number]['characteristics'][number]) => {
 		const { rows, columns } = placesToRead(one);
@@ -97,6 +99,7 @@
 		<li>
 			{step.text}
 			{#if step.blocking}<b>Must be done first.</b>{/if}
+			{#if step.sure === 'deduced'}<span class="soft">(deduced)</span>{/if}
 			<span class="soft"
 				>{step.scopes.map((scope) => sheet.scopes.find(({ key }) => key === scope)?.name).join(', ')}</span
 			>
@@ -125,12 +128,11 @@
 					>
 					<td>
 						{refitWords(station, data.sheet)}
-						{#if station.inferred.length > 0}<Tip
+						{#if deducedOf(station)}<Tip
 								class="btn deduced"
-								label="Deduced: {station.inferred.map((fact) => deduced[fact]).join(', ')}"
-								says="Not stated by the maker: {station.inferred
-									.map((fact) => deduced[fact])
-									.join(', ')} of this part: it is deduced. Correct it in the sheet’s next revision.">deduced</Tip
+								label="Deduced: {deducedOf(station)}"
+								says="Not stated by the maker: {deducedOf(station)} of this part. Correct it in the sheet’s next revision."
+								>deduced</Tip
 							>{/if}
 					</td>
 					<td>{renewal[station.renewal]}</td>

@@ -14,6 +14,7 @@ import {
 	type NewPart
 } from '@exetasis/core/draft';
 import { partTypeKeys } from '@exetasis/core/part';
+import { MOST_STATIONS } from '@exetasis/core/record';
 import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { runHeavy } from '@exetasis/server/background/heavy';
 import { startDraft } from '@exetasis/server/drafts';
@@ -61,7 +62,6 @@ function plateIn(form: SuperValidated<TypedPlate>, units: typeof metric): NamePl
 	};
 }
 
-const MOST_PARTS = 80;
 const listedSchema = z
 	.array(
 		z.object({
@@ -71,7 +71,7 @@ const listedSchema = z
 			per: z.enum(['pump', 'cylinder'])
 		})
 	)
-	.max(MOST_PARTS);
+	.max(MOST_STATIONS);
 
 function partsIn(text: string): readonly NewPart[] | undefined {
 	try {
@@ -91,7 +91,7 @@ export const actions = {
 		const layouts = await layoutSheets();
 		const layout = layouts.find(({ model }) => model === form.data.layout);
 		const parts = partsIn(form.data.parts);
-		if (!parts) setError(form, 'parts', `The list cannot be used. Choose at most ${MOST_PARTS} parts.`);
+		if (!parts) setError(form, 'parts', `The list cannot be used. Choose at most ${MOST_STATIONS} parts.`);
 		if (!form.valid || !parts) return fail(400, { form });
 		const customs = customsOf(layouts);
 		const body = layout

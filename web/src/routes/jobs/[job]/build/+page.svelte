@@ -7,6 +7,7 @@
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import StepColumns from '$lib/strip/StepColumns.svelte';
+	import SheetLacks from '$lib/sheet/SheetLacks.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import { buildStepName } from '$lib/words/steps';
@@ -54,6 +55,7 @@
 			</p>{/if}
 		<Growing {bench} inHand={step?.stations ?? []} />
 		<StepList steps={named} done={bench.built} current={step?.key} onpick={(key) => (picked = key)} />
+		<SheetLacks {sheet} level="build" />
 		<JobFacts {sheet} {job} />
 	{/snippet}
 </StepColumns>

@@ -18,6 +18,7 @@
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
 	import StepColumns from '$lib/strip/StepColumns.svelte';
+	import SheetLacks from '$lib/sheet/SheetLacks.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
@@ -104,6 +105,7 @@
 				<a href="/jobs/{job.id}/build">Build</a>. The results recorded here stay.
 			</p>
 		{/if}
+		<SheetLacks {sheet} level="prove" />
 		<JobFacts {sheet} {job} />
 	{/snippet}
 </StepColumns>

@@ -1,4 +1,4 @@
-// Loads the demo into the empty database that DATABASE_URL names: from its file, or generated with another number of pumps.
+// Loads the demo into the database that DATABASE_URL names, from its file; or makes it with another number of pumps in an empty one.
 // Usage: npm run demo:load -- [--pumps 400]
 import { parseArgs } from 'node:util';
 import { shop } from '@exetasis/demo';
@@ -15,14 +15,17 @@ if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
 		'Only half of the demo is in this database, because making it was stopped. Empty the database and start again.'
 	);
 	process.exitCode = 1;
-} else if (shops.length > 0) {
-	console.log('There are shops in this database already. The demo is loaded into an empty database only.');
+} else if (values.pumps && shops.length > 0) {
+	console.log('There are shops in this database already. A larger fleet is made in an empty database only.');
 } else if (values.pumps) {
 	console.log(`Demo made: ${await generate(db, { now: new Date(), pumps: Number(values.pumps) })} (all invented).`);
 } else {
 	const demo = readDemoFile();
-	await loadDemo(db.sequelize, demo, new Date());
 	const count = (table: string) => demo.tables.get(table)?.length ?? 0;
-	console.log(`Demo loaded: ${count('pump')} pumps, ${count('job')} rebuilds in four years (all invented).`);
+	console.log(
+		(await loadDemo(db.sequelize, demo, new Date())) === 'loaded'
+			? `Demo loaded: ${count('pump')} pumps, ${count('job')} rebuilds in four years (all invented).`
+			: 'The demo is in this database already.'
+	);
 }
 await db.sequelize.close();

@@ -9,3 +9,4 @@ export * from './random';
 export * from './shop';
 export * from './stories';
 export * from './wear';
+export * from './unknownPump';

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { groupBy } from '@exetasis/core/list';
-import { freshDatabase } from '@exetasis/server/testing';
+import { freshDatabase, makeShop, openJob } from '@exetasis/server/testing';
 import { later, loadDemo, readDatabase, readDemoFile, type Demo } from '@exetasis/server/setup/demoFile';
 import { generate } from './generate';
 
@@ -50,7 +50,7 @@ describe('the demo’s file', () => {
 		const fresh = await readDatabase(made.db.sequelize, demo.now);
 		const filed = histories(demo);
 		const happened = histories(fresh);
-		expect(happened.size).toBe(8);
+		expect(happened.size).toBe(9); // four of each fleet, and the pump without a sheet
 		for (const [job, history] of happened) expect(filed.get(job), job).toBe(history);
 		const plain = (of: Demo, table: string, ...left: string[]) =>
 			rowsOf(of, table)
@@ -60,12 +60,16 @@ describe('the demo’s file', () => {
 		for (const table of ['gauge', 'stock', 'shim', 'site']) expect(plain(demo, table)).toEqual(plain(fresh, table));
 	});
 
-	it('loads whole, with its history up to now', { timeout: 120_000 }, async () => {
+	it('loads whole beside a shop that works, with its history up to now, and once', { timeout: 120_000 }, async () => {
 		const now = new Date(demo.now.getTime() + 40 * 86_400_000 + 5000);
-		await loadDemo(loaded.db.sequelize, demo, now);
+		await openJob(await makeShop(loaded.db, 'Quay Pumps'));
+		const before = await readDatabase(loaded.db.sequelize, now);
+		const lastSeq = Math.max(...rowsOf(before, 'log_entry').map((entry) => entry.seq as number));
+		expect(await loadDemo(loaded.db.sequelize, demo, now)).toBe('loaded');
+		expect(await loadDemo(loaded.db.sequelize, demo, now)).toBe('there');
 		const back = await readDatabase(loaded.db.sequelize, now);
 		for (const [table, rows] of demo.tables) {
-			expect(back.tables.get(table)?.length, table).toBe(rows.length);
+			expect(back.tables.get(table)?.length, table).toBe(rows.length + (before.tables.get(table)?.length ?? 0));
 			// A column that the file lacks, or has too much, is a schema that changed after it was written.
 			expect(Object.keys(rowsOf(back, table)[0]).sort(), table).toEqual(Object.keys(rowsOf(demo, table)[0]).sort());
 		}
@@ -75,7 +79,7 @@ describe('the demo’s file', () => {
 			40 * 86_400_000 + 5000
 		);
 		const [{ seq }] = (await loaded.db.sequelize.query(`SELECT nextval('log_entry_seq_seq') AS seq`))[0] as Row[];
-		expect(Number(seq)).toBe(Math.max(...rowsOf(demo, 'log_entry').map((entry) => entry.seq as number)) + 1);
+		expect(Number(seq)).toBe(lastSeq + Math.max(...rowsOf(demo, 'log_entry').map((entry) => entry.seq as number)) + 1);
 	});
 
 	it('moves days and moments, and no other text', () => {

@@ -25,6 +25,7 @@ import {
 	shop,
 	sites,
 	stationOf,
+	unknownPump,
 	visits,
 	wrenches,
 	drawPopulation,
@@ -34,6 +35,7 @@ import {
 	type Visit
 } from '@exetasis/demo';
 import { defaultPolicy } from '@exetasis/core/decide';
+import { customsOf, newSheet, withLaidDown } from '@exetasis/core/draft';
 import { readSheet, fold, standingDecision, together, type Entry, type ModelSheet } from '@exetasis/core/record';
 import { hashPassword, type SignedIn } from '@exetasis/server/auth/auth';
 import { append } from '@exetasis/server/benchLog/append';
@@ -312,6 +314,31 @@ async function loadHistory(
 	return all.length;
 }
 
+/** Receives a pump of a model without a sheet: its sheet begins with the first part that comes off. */
+async function receiveUnknown(
+	scope: ShopScope,
+	user: SignedIn,
+	siteIds: ReadonlyMap<string, string>,
+	now: Date
+): Promise<void> {
+	const { plate, first, serial, tag, site, complaint, meterHours, receivedHoursAgo } = unknownPump;
+	const begun = { ...newSheet(plate), demo: true, provisional: true as const };
+	const sheet = await addSheet(scope, JSON.stringify(withLaidDown(begun, [first], customsOf(sheets))));
+	if (sheet.kind !== 'added') throw new Error(`demo sheet not begun: ${JSON.stringify(sheet)}`);
+	const arrival = {
+		pump: { serial, model: plate.model, tag, siteId: siteIds.get(site) },
+		scope: begun.scopes[0].key,
+		variants: {},
+		complaint,
+		customer: {},
+		meterHours,
+		facts: {},
+		duty: { pressureMPa: plate.ratedPressureMPa, speedRpm: plate.ratedSpeedRpm }
+	};
+	const received = await receive(scope, user.id, arrival, new Date(now.getTime() - receivedHoursAgo * 3_600_000));
+	if (received.kind !== 'received') throw new Error(`demo pump not received: ${JSON.stringify(received)}`);
+}
+
 const YEAR_MS = 365 * 86_400_000;
 async function loadCases(scope: ShopScope, lead: SignedIn, now: Date): Promise<void> {
 	const start = now.getTime() - 4 * YEAR_MS;
@@ -368,6 +395,7 @@ export async function generate(into: Database, { now, pumps: count, mostRebuilds
 	// Draws of their own: another pump here changes nothing in the histories above.
 	random = new Random(SEED + 1);
 	rebuilds += await loadHistory(scope, workers, layoutPumps, siteIds, now, most);
+	await receiveUnknown(scope, workers[0], siteIds, now);
 	await addGauges(scope, now, wrenches);
 	if (mostRebuilds === undefined) {
 		for (const model of new Set([...fleet, ...layoutPumps].map((pump) => pump.model))) await refit(scope, model);
@@ -375,5 +403,5 @@ export async function generate(into: Database, { now, pumps: count, mostRebuilds
 		await loadCases(scope, lead, now);
 	}
 	await db.models.shop.update({ demo: true }, { where: {} });
-	return `${fleet.length + layoutPumps.length} pumps, ${rebuilds} rebuilds in four years`;
+	return `${fleet.length + layoutPumps.length + 1} pumps, ${rebuilds + 1} rebuilds in four years`;
 }

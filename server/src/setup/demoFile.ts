@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { brotliCompressSync, brotliDecompressSync, constants } from 'node:zlib';
 import type { Sequelize } from 'sequelize';
-import { analyze, continueNumbers, shopIsThere, insertJson, rowsAsJson, tablesInOrder } from '../db/sql/wholeDatabase';
+import { analyze, continueNumbers, demoAndLog, insertJson, rowsAsJson, tablesInOrder } from '../db/sql/wholeDatabase';
 
 // The built server lies elsewhere and is told where the file is.
 const demoFile = () => process.env.DEMO_FILE ?? new URL('../../../demo/demo.jsonl.br', import.meta.url);
@@ -60,16 +60,19 @@ export function later(row: string, by: number): string {
 }
 
 /**
- * Loads the demo into a migrated database, completely or not at all; its history ends `now`. A database
- * with a shop is left as it is, because the entries of its log have the numbers of the demo's.
+ * Loads the demo into a migrated database, completely or not at all, beside shops that are there; its history ends `now`. The entries
+ * of its log are numbered after those that are there. A demo that is there is left as it is.
  */
-export async function loadDemo(db: Sequelize, demo: Demo, now: Date): Promise<'loaded' | 'notEmpty'> {
+export async function loadDemo(db: Sequelize, demo: Demo, now: Date): Promise<'loaded' | 'there'> {
 	const by = now.getTime() - demo.now.getTime();
 	const result = await db.transaction(async (transaction) => {
-		if (await shopIsThere(db, transaction)) return 'notEmpty';
+		const found = await demoAndLog(db, transaction);
+		if (found.demo) return 'there';
 		for (const [table, rows] of demo.tables)
 			for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
-				const some = rows.slice(from, from + ROWS_AT_ONCE).map((row) => later(row, by));
+				const some = rows
+					.slice(from, from + ROWS_AT_ONCE)
+					.map((row) => later(table === 'log_entry' ? renumbered(row, found.lastSeq) : row, by));
 				await insertJson(db, transaction, table, some);
 			}
 		await continueNumbers(db, transaction);
@@ -77,4 +80,11 @@ export async function loadDemo(db: Sequelize, demo: Demo, now: Date): Promise<'l
 	});
 	await analyze(db);
 	return result;
+}
+
+// An entry of the log with its number so much higher.
+function renumbered(row: string, by: number): string {
+	if (by === 0) return row;
+	const entry = JSON.parse(row) as { seq: number };
+	return JSON.stringify({ ...entry, seq: entry.seq + by });
 }

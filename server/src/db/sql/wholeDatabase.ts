@@ -55,14 +55,17 @@ export async function insertJson(
 	);
 }
 
-/** Waits until no other load of the demo runs, then says whether there is a shop. */
-export async function shopIsThere(db: Sequelize, transaction: Transaction): Promise<boolean> {
+/** Waits until no other load of the demo runs, then says whether the demo is there, and the last number of the log. */
+export async function demoAndLog(
+	db: Sequelize,
+	transaction: Transaction
+): Promise<{ readonly demo: boolean; readonly lastSeq: number }> {
 	await db.query(`SELECT pg_advisory_xact_lock(${LOCK})`, { transaction });
-	const [{ shops }] = await db.query<{ shops: number }>('SELECT count(*)::int AS shops FROM shop', {
-		type: QueryTypes.SELECT,
-		transaction
-	});
-	return shops > 0;
+	const [found] = await db.query<{ demo: boolean; lastSeq: number }>(
+		`SELECT EXISTS (SELECT FROM shop WHERE demo) AS demo, coalesce((SELECT max(seq) FROM log_entry), 0)::int AS "lastSeq"`,
+		{ type: QueryTypes.SELECT, transaction }
+	);
+	return found;
 }
 
 /** Lets new entries of the log be numbered after those that were inserted. */

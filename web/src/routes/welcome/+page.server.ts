@@ -12,7 +12,7 @@ import { readForm } from '$lib/server/form';
 import { fromHere, setupCode } from '$lib/server/setup';
 
 const inches = { length: 'in', torque: 'ftlbf', pressure: 'psi', temperature: 'F' } as const;
-const NOT_EMPTY = 'There is a shop on this server already. The demo needs an empty one.';
+const THERE = 'The demo is on this server already. Sign in to it.';
 const NEEDS_CODE =
 	'Type the one-time code that "npm start" printed on the server, or open this page on the server itself.';
 
@@ -22,12 +22,12 @@ export async function load(event) {
 
 export const actions = {
 	demo: async (event) => {
-		const { own, demo } = await shopsHere(database());
-		if (own > 0 || demo) return fail(409, { demo: NOT_EMPTY });
+		const { demo } = await shopsHere(database());
+		if (demo) return fail(409, { demo: THERE });
 		const { code } = await readForm(event.request);
 		if (!fromHere(event) && !setupCode.take(String(code ?? ''))) return fail(403, { demo: NEEDS_CODE });
 		const result = await loadDemo(database().sequelize, readDemoFile(), new Date());
-		if (result === 'notEmpty') return fail(409, { demo: NOT_EMPTY });
+		if (result === 'there') return fail(409, { demo: THERE });
 		redirect(303, '/signin');
 	},
 	shop: async (event) => {

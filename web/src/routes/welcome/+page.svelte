@@ -18,10 +18,10 @@
 <svelte:head><title>Welcome · Exetasis</title></svelte:head>
 <div class="page">
 	<h1>Welcome to Exetasis</h1>
-	{#if !data.demo && data.own === 0}
+	{#if !data.demo}
 		<section class="sheet" aria-label="Try the demo">
 			<h2>Try the demo</h2>
-			<p class="soft">An invented shop with 40 pumps and four years of rebuilds. You can remove it later.</p>
+			<p class="soft">An invented shop with 41 pumps and four years of rebuilds. You can remove it later.</p>
 			<form
 				method="post"
 				action="?/demo"

@@ -1,4 +1,5 @@
 export * from './arithmetic';
+export * from './besideOthers';
 export * from './characteristic';
 export * from './customs';
 export * from './endOfLife';

@@ -98,6 +98,7 @@ export function sizeReasons(
 		value,
 		U: budget.U,
 		limit,
+		...(sheet.limitFrom === 'assumed' ? { assumed: true } : {}),
 		probability: probabilityBeyond
 	};
 	if (!outlook || zone === 'beyond') return [now];

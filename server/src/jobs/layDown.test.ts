@@ -8,7 +8,7 @@ import { draftById, finishDraft, startRevision } from '../drafts';
 import { addSheet, newestSheet } from '../sheets';
 import { answersTo, entryOf, freshDatabase, makeShop, receiveJob, type TestShop } from '../testing';
 import { benchOf, type Bench } from './bench';
-import { layDown } from './layDown';
+import { addSize, layDown } from './layDown';
 import { moveJob } from './moveJob';
 
 let db: Database;
@@ -76,6 +76,25 @@ describe('a pump without a sheet', () => {
 		expect(sheet.stations).toHaveLength(4);
 		expect(cells).toHaveLength(1 + 9);
 	});
+	it('gets a size with the new part beside it; its limit is that of like parts, and assumed', async () => {
+		const bench = await unknownPump('Measured');
+		const size = { station: 'ceramicPlunger', characteristic: 'diameter', nominal: 18 };
+		expect(await addSize(shop.scope, bench.job.id, size)).toEqual({ kind: 'blocked' });
+		await safe(bench);
+		expect(await addSize(shop.scope, bench.job.id, size)).toEqual({ kind: 'unknownSize' });
+		await layDown(shop.scope, bench.job.id, [{ type: 'plunger' }]);
+		const twice = await Promise.all([size, size].map((one) => addSize(shop.scope, bench.job.id, one)));
+		expect(twice.map(({ kind }) => kind).sort()).toEqual(['laid', 'unknownSize']);
+		const { sheet, cells } = (await benchOf(shop.scope, bench.job.id))!;
+		const [diameter, ...others] = sheet.stations.at(-1)!.characteristics;
+		expect(others).toEqual([]);
+		expect(diameter).toMatchObject({ key: 'diameter', nominal: 18, limitFrom: 'assumed' });
+		expect(diameter.min).toBeLessThan(18);
+		expect(diameter.min).toBeGreaterThan(17);
+		expect(cells).toHaveLength(1 + 3);
+		const none = { ...size, characteristic: 'freeLength' };
+		expect(await addSize(shop.scope, bench.job.id, none)).toEqual({ kind: 'unknownSize' });
+	});
 	it('is checked by a lead: the revision from the draft grows no more, and the job goes on with it', async () => {
 		const bench = await unknownPump('Checked');
 		await safe(bench);
@@ -94,9 +113,10 @@ describe('a pump without a sheet', () => {
 		const bench = await unknownPump('Full');
 		await safe(bench);
 		const many = Array.from({ length: 40 }, (): LaidDown => ({ type: 'oRing' }));
-		expect(await layDown(shop.scope, bench.job.id, many)).toEqual({ kind: 'laid' });
+		for (const _ of ['41', '81', '121'])
+			expect(await layDown(shop.scope, bench.job.id, many)).toEqual({ kind: 'laid' });
 		expect((await layDown(shop.scope, bench.job.id, many)).kind).toBe('faults');
-		expect((await benchOf(shop.scope, bench.job.id))!.sheet.stations).toHaveLength(41);
+		expect((await benchOf(shop.scope, bench.job.id))!.sheet.stations).toHaveLength(121);
 	});
 	it('is another shop’s never', async () => {
 		const bench = await unknownPump('Own');

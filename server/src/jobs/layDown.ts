@@ -1,6 +1,14 @@
 // A sheet that grows while its first pump is stripped: what came off is added to the sheet and lies on the mat at once.
-import { customsOf, withLaidDown, type LaidDown } from '@exetasis/core/draft';
-import { blockedBy, fold, stepsInScope } from '@exetasis/core/record';
+import {
+	customsOf,
+	usualSize,
+	withLaidDown,
+	withPartChanged,
+	type LaidDown,
+	type SheetDraft
+} from '@exetasis/core/draft';
+import { partType } from '@exetasis/core/part';
+import { blockedBy, fold, stepsInScope, type ModelSheet } from '@exetasis/core/record';
 import { entriesOf } from '../benchLog/entries';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { layoutSheets } from '../layouts';
@@ -15,13 +23,51 @@ export type LaidDownAnswer =
 	| { readonly kind: 'checked' }
 	/** The pump is not safe to open yet. */
 	| { readonly kind: 'blocked' }
+	/** The sheet has no such part, or such a part has no such size. */
+	| { readonly kind: 'unknownSize' }
 	/** The sheet would have faults, or more parts than a sheet holds. */
 	| { readonly kind: 'faults'; readonly message: string };
 
 /** Adds parts that came off to the provisional sheet of a job, as its next revision, and lays them out on the job's mat. */
 export async function layDown(scope: ShopScope, jobId: string, parts: readonly LaidDown[]): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
-	return inTransaction(scope, async (within): Promise<LaidDownAnswer> => {
+	return growSheet(scope, jobId, (sheet) => withLaidDown(sheet, parts, customs));
+}
+
+export interface NewSize {
+	readonly station: string;
+	readonly characteristic: string;
+	/** What a new part measures, in the base unit of the size. */
+	readonly nominal: number;
+}
+
+/**
+ * Adds a size to a part of a job's provisional sheet, as its next revision. Its limit is what like parts are usually allowed, marked
+ * as assumed; a size of which no known sheet states a limit has none.
+ */
+export async function addSize(
+	scope: ShopScope,
+	jobId: string,
+	{ station: key, characteristic, nominal }: NewSize
+): Promise<LaidDownAnswer> {
+	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
+	return growSheet(scope, jobId, (sheet) => {
+		const station = sheet.stations.find((one) => one.key === key);
+		const known = station && partType(station.type).characteristics.find((one) => one.key === characteristic);
+		if (!known || station.characteristics.some((size) => size.key === characteristic)) return undefined;
+		const custom = customs[station.type]?.sizes.find((size) => size.key === characteristic);
+		const size = usualSize(characteristic, known.unit, nominal, custom);
+		return withPartChanged(sheet, key, { characteristics: [...station.characteristics, size] });
+	});
+}
+
+// The next revision of the provisional sheet of a job, and the job on it. Nothing changes if the change gives no sheet.
+const growSheet = (
+	scope: ShopScope,
+	jobId: string,
+	change: (sheet: ModelSheet) => SheetDraft | undefined
+): Promise<LaidDownAnswer> =>
+	inTransaction(scope, async (within): Promise<LaidDownAnswer> => {
 		// Two tablets at one pump lay down one after the other.
 		const job = await of(within, 'job').one({ id: jobId }, { lock: true });
 		if (!job) return { kind: 'unknownJob' };
@@ -31,12 +77,12 @@ export async function layDown(scope: ShopScope, jobId: string, parts: readonly L
 		if (!pinned.provisional || !newest?.body.provisional) return { kind: 'checked' };
 		const log = fold(await entriesOf(within, jobId, { kinds: ['step', 'withdraw', 'correction'] }));
 		if (blockedBy(stepsInScope(pinned, job), log.steps).length > 0) return { kind: 'blocked' };
-		const body = { ...withLaidDown(newest.body, parts, customs), revision: newest.body.revision + 1 };
-		const added = await addSheet(within, JSON.stringify(body));
+		const changed = change(newest.body);
+		if (!changed) return { kind: 'unknownSize' };
+		const added = await addSheet(within, JSON.stringify({ ...changed, revision: newest.body.revision + 1 }));
 		if (added.kind === 'faults') return { kind: 'faults', message: added.faults[0].message };
 		if (added.kind === 'revisionExists') return { kind: 'faults', message: 'another person changed the sheet' };
 		const moved = await moveWithin(within, jobId, added.id);
-		if (moved.kind !== 'moved') throw new Error(`parts that were added cannot lose what is recorded: ${moved.kind}`);
+		if (moved.kind !== 'moved') throw new Error(`what was added cannot lose what is recorded: ${moved.kind}`);
 		return { kind: 'laid' };
 	});
-}

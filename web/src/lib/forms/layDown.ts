@@ -18,6 +18,13 @@ export const laidDownSchema = z
 	.min(1)
 	.max(MOST_AT_ONCE);
 
+/** A size that is measured from now on, with what a new part measures there. */
+export const newSizeSchema = z.strictObject({
+	station: z.string().min(1).max(120),
+	characteristic: z.string().min(1).max(60),
+	nominal: z.coerce.number().positive().max(1e6)
+});
+
 /** Reads them; undefined for anything else. */
 export function laidDownIn(text: string): z.infer<typeof laidDownSchema> | undefined {
 	try {

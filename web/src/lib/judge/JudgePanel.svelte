@@ -35,6 +35,9 @@
 	const forecast = $derived(judged && outlook[judged.sheet.key]);
 	const odds = $derived(forecast?.odds);
 
+	// Where no limit is stated the other cylinders are asked.
+	const unstated = $derived(part.judgement.sizes.filter(({ sheet }) => sheet.limitFrom === 'assumed').slice(0, 1));
+
 	const byEye = $derived(sizeNames(part.station, sizesByEye(reasons)));
 	let choices = $state<Choices>();
 	/** Accepts the proposal as it stands, where there is one. */
@@ -86,6 +89,11 @@
 			>
 		</p>
 	{/if}
+	{#each unstated as size (size.sheet.key)}
+		{#await import('./OtherCylinders.svelte') then { default: OtherCylinders }}
+			<OtherCylinders {bench} {part} {size} />
+		{/await}
+	{/each}
 	{#if reasons.length > MOST_REASONS || measured.length > 1}
 		<p class="soft rest">
 			{reasons.length > MOST_REASONS ? `${reasons.length - MOST_REASONS} more reasons` : ''}{reasons.length >

@@ -207,7 +207,11 @@
 		{/if}
 	</header>
 	{#if !sheet || !unit || !kind}
-		<p class="soft">Nothing to measure on this part. Judge it by eye.</p>
+		{#if bench.bench.sheet.provisional && !locked}
+			{#await import('./NewSize.svelte') then { default: NewSize }}
+				<NewSize job={bench.bench.job.id} station={part.station} />
+			{/await}
+		{:else}<p class="soft">Nothing to measure on this part. Judge it by eye.</p>{/if}
 		{#if part.station.fastening && Bolts}
 			<h3>Tightening</h3>
 			<Bolts fastening={part.station.fastening} />

@@ -1,12 +1,12 @@
 <!-- @component A pump whose sheet grows: what comes off is touched in the order in which it comes off, and lies on the mat then. -->
 <script lang="ts">
-	import { deserialize } from '$app/forms';
 	import { turned, type Customs, type LaidDown } from '@exetasis/core/draft';
 	import { partType, type PartTypeKey } from '@exetasis/core/part';
 	import type { ModelSheet } from '@exetasis/core/record';
 	import Palette from '$lib/builder/Palette.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { directionWords } from '$lib/words/orientation';
+	import { growSheet } from './growSheet';
 
 	interface Props {
 		sheet: ModelSheet;
@@ -47,30 +47,16 @@
 	}
 	const change = (i: number, next: Partial<Pending>) => (pending = pending.with(i, { ...pending[i], ...next }));
 	const says = ({ type, face }: Pending) =>
-		directionWords({ type, face, in: '' }, { assemblies: [] }, null) || 'Alike from both sides';
+		directionWords({ type, face, in: '', inferred: [] }, { assemblies: [] }, null) || 'Alike from both sides';
 
 	async function put() {
 		sending = true;
-		problem = '';
-		const body = new FormData();
-		body.set('parts', JSON.stringify(pending));
-		const answer = await fetch('?/lay', { method: 'POST', body, headers: { accept: 'application/json' } }).catch(
-			() => undefined
-		);
+		problem = (await growSheet(job, 'lay', { parts: JSON.stringify(pending) })) ?? '';
 		sending = false;
-		if (!answer) {
-			problem = 'The server does not answer. The parts are kept in this browser. Try again in a moment.';
-			return;
-		}
-		const told = deserialize(await answer.text());
-		if (told.type === 'success') {
-			pending = [];
-			localStorage.removeItem(place);
-			location.reload(); // the whole job goes by the next revision
-		} else
-			problem =
-				(told.type === 'failure' && (told.data?.problem as string)) ||
-				'The parts could not be laid down. Reload the page and try again.';
+		if (problem !== '') return;
+		pending = [];
+		localStorage.removeItem(place);
+		location.reload(); // the whole job goes by the next revision
 	}
 </script>
 

@@ -43,6 +43,9 @@ export const sizeNames = (station: Pick<Station, 'type'>, keys: readonly string[
 		return known ? inSentence(known.name) : key;
 	});
 
+const limitWords = ({ assumed }: { readonly assumed?: true }): string =>
+	assumed ? 'limit assumed from like parts,' : 'discard limit';
+
 /** The sentence for one reason, in this person's units. */
 export function reasonSentence(reason: Reason, station: Station, preference: UnitPreference): string {
 	const sizeOf = (characteristic: string) => {
@@ -73,15 +76,18 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		}
 		case 'beyondLimit': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is beyond the discard limit ${size.at(reason.limit)} (${formatProbability(reason.probability)} probability).`;
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is beyond the ${limitWords(reason)} ${size.at(reason.limit)} (${formatProbability(reason.probability)} probability).`;
 		}
 		case 'tooClose': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is too close to the discard limit ${size.at(reason.limit)} to decide (${formatProbability(reason.probability)} chance that it is beyond).`;
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is too close to the ${limitWords(reason)} ${size.at(reason.limit)} to decide (${formatProbability(reason.probability)} chance that it is beyond).`;
 		}
 		case 'insideLimit': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is within the discard limit ${size.at(reason.limit)}.`;
+			const read = `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)}`;
+			return reason.assumed
+				? `${read} has not reached the ${limitWords(reason)} ${size.at(reason.limit)}. No limit is stated.`
+				: `${read} is within the discard limit ${size.at(reason.limit)}.`;
 		}
 		case 'wearsOut':
 		case 'lasts': {

@@ -1,48 +1,44 @@
 import { fail } from '@sveltejs/kit';
 import { message, setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { customsOf, firstTypes } from '@exetasis/core/draft';
-import { layDown } from '@exetasis/server/jobs/layDown';
-import { layoutSheets } from '@exetasis/server/layouts';
-import { newestSheets } from '@exetasis/server/sheets';
-import { laidDownIn } from '$lib/forms/layDown';
-import { setVariants, stillOpen } from '@exetasis/server/jobs/variants';
+import { addSize, layDown, type LaidDownAnswer } from '@exetasis/server/jobs/layDown';
+import { laidDownIn, newSizeSchema } from '$lib/forms/layDown';
+import { setVariants } from '@exetasis/server/jobs/variants';
 import { variantsSchema } from '$lib/forms/variants';
 import { chosenIn } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 import { placeName } from '$lib/words/place';
 
-export const load = async ({ parent, locals }) => {
-	const { bench } = await parent();
-	const grows = bench.sheet.provisional === true && !bench.job.releasedAt;
-	const known = grows ? [...(await layoutSheets()), ...(await newestSheets(scopeOf(locals)))] : [];
-	return {
-		grows: grows ? { customs: customsOf(known), first: firstTypes(known) } : undefined,
-		open: bench.job.releasedAt ? undefined : stillOpen(bench),
-		form: await superValidate(zod4(variantsSchema))
-	};
-};
+function grown(answer: LaidDownAnswer) {
+	switch (answer.kind) {
+		case 'laid':
+			return { laid: true };
+		case 'unknownJob':
+			return found(undefined);
+		case 'released':
+			return fail(409, { problem: 'The job is released.' });
+		case 'blocked':
+			return fail(409, { problem: 'Sign off lock-out and release of pressure first.' });
+		case 'checked':
+			return fail(409, { problem: 'A lead has checked the sheet. Ask for a new revision of it.' });
+		case 'unknownSize':
+			return fail(409, { problem: 'The part has this size already, or has no such size.' });
+		case 'faults':
+			return fail(409, { problem: `The sheet cannot take this: ${answer.message}.` });
+	}
+}
 
 export const actions = {
 	lay: async ({ locals, params, request }) => {
 		const parts = laidDownIn((await readForm(request)).parts ?? '');
 		if (!parts) return fail(400, { problem: 'The parts could not be read. Choose at most 40 parts at once.' });
-		const answer = await layDown(scopeOf(locals), idFrom(params.job), parts);
-		switch (answer.kind) {
-			case 'laid':
-				return { laid: parts.length };
-			case 'unknownJob':
-				return found(undefined);
-			case 'released':
-				return fail(409, { problem: 'The job is released.' });
-			case 'blocked':
-				return fail(409, { problem: 'Sign off lock-out and release of pressure first.' });
-			case 'checked':
-				return fail(409, { problem: 'A lead has checked the sheet. Ask for a new revision of it.' });
-			case 'faults':
-				return fail(409, { problem: `The sheet cannot take these parts: ${answer.message}.` });
-		}
+		return grown(await layDown(scopeOf(locals), idFrom(params.job), parts));
+	},
+	size: async ({ locals, params, request }) => {
+		const size = newSizeSchema.safeParse({ ...(await readForm(request)) });
+		if (!size.success) return fail(400, { problem: 'The size could not be read. Type what a new part measures.' });
+		return grown(await addSize(scopeOf(locals), idFrom(params.job), size.data));
 	},
 	variants: async ({ locals, params, request }) => {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(variantsSchema));

@@ -1,0 +1,35 @@
+<!-- @component A size without a stated limit beside the same size at the other cylinders. -->
+<script lang="ts">
+	import { besideOthers, type MeasuredCharacteristic } from '@exetasis/core/decide';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
+	import { besideOthersSentence } from '$lib/words/besideOthers';
+
+	interface Props {
+		bench: BenchState;
+		part: BenchPart;
+		size: MeasuredCharacteristic;
+	}
+	let { bench, part, size }: Props = $props();
+	const units = unitsInUse();
+	const others = $derived(
+		[...bench.parts.values()]
+			.filter(({ cell }) => cell.station === part.cell.station && cell.cylinder !== part.cell.cylinder)
+			.flatMap(({ judgement }) => judgement.sizes.find(({ sheet }) => sheet.key === size.sheet.key)?.estimate ?? [])
+	);
+	const said = $derived(size.estimate && besideOthers(size.estimate, others, size.sheet));
+</script>
+
+{#if said}<p class:doubt={said.says === 'wornMore' || said.says === 'differs'}>
+		{besideOthersSentence(size, said, units())}
+	</p>{/if}
+
+<style>
+	p {
+		font-size: 0.85rem;
+		line-height: 1.25;
+	}
+	.doubt {
+		color: var(--doubt);
+	}
+</style>

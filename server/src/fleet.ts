@@ -7,7 +7,7 @@ import {
 } from '@exetasis/core/decide';
 import type { ModelSheet } from '@exetasis/core/record';
 import { Op, type WhereOptions } from 'sequelize';
-import type { JobRow } from './db/rows';
+import type { JobRow } from './db/tables';
 import { of, type ShopScope } from './db/scope';
 import { livesOfModel } from './db/sql/livesOfModel';
 import { sizesOfModel } from './db/sql/sizesOfModel';

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { ShopGauge } from '@exetasis/core/decide';
-import type { CalibrationRow, GaugeRow } from './db/rows';
+import type { CalibrationRow, GaugeRow } from './db/tables';
 import { inTransaction, of, wasTaken, type ShopScope } from './db/scope';
 import { gaugeUses, type GaugeUse } from './db/sql/gaugeUses';
 

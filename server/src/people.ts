@@ -6,7 +6,7 @@ import { countWrong, waitBefore } from './auth/attempts';
 import { hashPassword, type SignedIn } from './auth/auth';
 import { isGuessedQuickly } from './auth/passwords';
 import { database } from './db/connection';
-import type { Preferences } from './db/rows';
+import type { Preferences } from './db/tables';
 import { inTransaction, of, wasTaken, type ShopScope } from './db/scope';
 import { endStreamsOf } from './events';
 

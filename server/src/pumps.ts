@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { ModelSheet } from '@exetasis/core/record';
-import type { Duty, EarlierPlaceRow, PumpRow } from './db/rows';
+import type { Duty, EarlierPlaceRow, PumpRow } from './db/tables';
 import { inTransaction, of, type ShopScope } from './db/scope';
 import { lives, type LifeListing } from './db/sql/lives';
 import { rebuilds, type Rebuild } from './db/sql/rebuilds';

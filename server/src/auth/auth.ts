@@ -2,7 +2,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { betterAuth } from 'better-auth/minimal';
 import { roles, type Role } from '../access';
 import { database, type Database } from '../db/connection';
-import type { Preferences } from '../db/rows';
+import type { Preferences } from '../db/tables';
 import { endStreamsOf } from '../events';
 import { sequelizeAdapter } from './adapter';
 import { countWrong, forgive, waitBefore } from './attempts';

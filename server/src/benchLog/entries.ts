@@ -1,6 +1,6 @@
 import { Op } from 'sequelize';
 import type { Entry } from '@exetasis/core/record';
-import type { LogEntryRow } from '../db/rows';
+import type { LogEntryRow } from '../db/tables';
 import { of, type ShopScope } from '../db/scope';
 
 /** Kinds of entries that say how far a pump is together. */

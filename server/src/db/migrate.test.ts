@@ -1,8 +1,10 @@
 // How a migration is tested: on a database of the schema before it, with rows in it.
 import { randomUUID } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
 import { afterEach, expect, it } from 'vitest';
 import { freshDatabase } from '../testing';
 import { migrate, PreviewDatabase } from './migrate';
+import * as tables from './tables';
 import * as schema from './migrations/0001-schema';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -17,6 +19,23 @@ async function databaseOf(migration: string) {
 	await sequelize.query('INSERT INTO migration VALUES ($1)', { bind: [migration] });
 	return sequelize;
 }
+
+it('makes every table as its columns say, and says which of them may be empty', async () => {
+	database = await freshDatabase();
+	for (const { name, columns } of Object.values(tables)) {
+		const found = await database.db.sequelize.query<{ column: string; empty: boolean }>(
+			`SELECT column_name AS column, is_nullable = 'YES' AS empty FROM information_schema.columns
+			 WHERE table_schema = 'public' AND table_name = $1`,
+			{ bind: [name], type: QueryTypes.SELECT }
+		);
+		const stated = Object.entries(columns).map(([column, { allowNull = false }]) => ({
+			column: column.replaceAll(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`),
+			empty: allowNull
+		}));
+		const byName = (a: { column: string }, b: { column: string }) => (a.column < b.column ? -1 : 1);
+		expect(stated.toSorted(byName), name).toEqual(found.toSorted(byName));
+	}
+});
 
 it('adds the drafts to a database of the first schema, and leaves what is in it', async () => {
 	const sequelize = await databaseOf(schema.name);

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { SignedIn } from '../auth/auth';
-import type { DocumentRow } from '../db/rows';
+import type { DocumentRow } from '../db/tables';
 import { of, type ShopScope } from '../db/scope';
 import { newestSheet } from '../sheets';
 import { readDocument, type DocumentProblem } from './readDocument';

@@ -1,6 +1,6 @@
 import { canonicalJson, withNames, type JobFile } from '@exetasis/core/record';
 import { placeKey } from '@exetasis/core/mat';
-import type { CalibrationRow, GaugeRow, JobRow, LogEntryRow, PartLifeRow, PartRow } from '../db/rows';
+import type { CalibrationRow, GaugeRow, JobRow, LogEntryRow, PartLifeRow, PartRow } from '../db/tables';
 import { of, type ShopScope } from '../db/scope';
 import { sheetById } from '../sheets';
 

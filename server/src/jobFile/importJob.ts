@@ -12,7 +12,7 @@ import {
 	type JobFile
 } from '@exetasis/core/record';
 import { projectWithdrawn } from '../benchLog/withdrawals';
-import type { RestedOn } from '../db/rows';
+import type { RestedOn } from '../db/tables';
 import { restedOnFrom } from '../jobs/restedOn';
 import { codeOf, inTransaction, of, wasTaken, type ShopScope } from '../db/scope';
 import { benchOf } from '../jobs/bench';

@@ -31,7 +31,13 @@ export async function keepPhotos(
 		const good =
 			own && bytes.length <= PHOTO_MOST.bytes && typeof (await readPhoto(bytes, PHOTO_MOST.edge)) !== 'string';
 		if (!good) refuse({ kind: 'wrongPhoto', sha256 });
-		await of(scope, 'photo').add({ jobId, sha256, jpeg: bytes, keptBy: named(keptBy, ids) as string });
+		await of(scope, 'photo').add({
+			jobId,
+			sha256,
+			jpeg: bytes,
+			keptBy: named(keptBy, ids) as string,
+			keptAt: new Date()
+		});
 	}
 }
 

@@ -5,7 +5,7 @@ import { PreconditionError } from '@exetasis/core/number';
 import { stationsInScope, type Entry, type ModelSheet, type Station } from '@exetasis/core/record';
 import { earlierOnMat, type EarlierAtPlace } from '../db/sql/earlierOnMat';
 import { entriesOf } from '../benchLog/entries';
-import type { JobRow, PumpRow, RestedOn } from '../db/rows';
+import type { JobRow, PumpRow, RestedOn } from '../db/tables';
 import { of, type ShopScope } from '../db/scope';
 import { restedOnFrom } from './restedOn';
 import { earlierSizes } from '../db/sql/earlierSizes';

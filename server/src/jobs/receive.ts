@@ -8,7 +8,7 @@ import {
 	type Chosen,
 	type Customer
 } from '@exetasis/core/record';
-import type { Duty, PumpRow } from '../db/rows';
+import type { Duty, PumpRow } from '../db/tables';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { fillEmptyPlaces, layOut } from '../parts';
 import { newestSheet } from '../sheets';

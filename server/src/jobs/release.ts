@@ -19,7 +19,7 @@ import {
 } from '@exetasis/core/record';
 import { may } from '../access';
 import type { SignedIn } from '../auth/auth';
-import type { Handover, StillToDo } from '../db/rows';
+import type { Handover, StillToDo } from '../db/tables';
 import { fitSoon } from '../background/queue';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { METHOD } from '../fleet';

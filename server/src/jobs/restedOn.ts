@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { policySchema } from '@exetasis/core/decide';
-import type { RestedOn } from '../db/rows';
+import type { RestedOn } from '../db/tables';
 
 const text = z.string().max(4000);
 const unproved = z.union([

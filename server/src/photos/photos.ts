@@ -25,7 +25,7 @@ export async function keepPhoto(
 	if (typeof read === 'string') return read;
 	if (createHash('sha256').update(jpeg).digest('hex') !== sha256) return 'otherName';
 	try {
-		await of(scope, 'photo').add({ jobId, sha256, jpeg: Buffer.from(jpeg), keptBy: user });
+		await of(scope, 'photo').add({ jobId, sha256, jpeg: Buffer.from(jpeg), keptBy: user, keptAt: new Date() });
 	} catch (cause) {
 		if (!wasTaken(cause)) throw cause; // the same bytes are there: another tablet was first
 	}

@@ -3,7 +3,7 @@ import { groupBy } from '@exetasis/core/list';
 import { hasEnded, logRank } from '@exetasis/core/survival';
 import { firstCheck, fixWorked, type FirstCheck, type FixWorked } from '@exetasis/core/trace';
 import type { SignedIn } from '../auth/auth';
-import type { CaseStep, TraceCaseRow } from '../db/rows';
+import type { CaseStep, TraceCaseRow } from '../db/tables';
 import { inTransaction, of, type ShopScope } from '../db/scope';
 import { newestSheets } from '../sheets';
 import { livesAt } from './lives';

@@ -1,5 +1,5 @@
 import type { EndReason } from '@exetasis/core/decide';
-import type { Duty } from '../rows';
+import type { Duty } from '../tables';
 import type { ShopScope } from '../scope';
 import { rows } from './statement';
 

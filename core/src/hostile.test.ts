@@ -277,6 +277,7 @@ const answers: Record<string, Walked> = {
 	solidLength: of(spring),
 	torqueWindow: of({ torqueNm: 48, mostNm: 55 }, 0.5),
 	readTorque: of(35.4, 'Nm', { targetNm: 48, leastNm: 46, mostNm: 50 }),
+	proposedTorque: of({ diameterMm: 10, friction: 0.12 }, '8.8'),
 	clampLoad: of(46, { diameterMm: 10, friction: 0.12 }),
 	nextSlot: of({ slots: 6, aheadDeg: 22, torqueNm: 60, riseNmPerDeg: 0.5, mostNm: 75 }),
 	shimPack: of(0.8, [{ thicknessMm: 0.5, count: 2 }]),

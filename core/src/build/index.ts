@@ -1,4 +1,5 @@
 export * from './bolts';
+export * from './proposedTorque';
 export * from './seating';
 export * from './shims';
 export * from './slottedNut';

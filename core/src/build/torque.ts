@@ -1,5 +1,6 @@
 import { fromBase, toBase, unitsOf, type Unit } from '../quantity';
 import { finiteAnswer, requireThat } from '../number';
+import { boltGeometry, type Bolt } from './boltGeometry';
 import type { BoltGroup } from './bolts';
 
 /** What a bolt may be tightened to in one pass, N·m. */
@@ -54,29 +55,6 @@ export function readTorque(valueNm: number, typedIn: Unit, { leastNm, mostNm }: 
 	return { against: valueNm < leastNm ? 'below' : 'beyond', ...(suspect ? { suspect } : {}) };
 }
 
-// Coarse pitches: ISO 261:1998, table 2; between them by straight line.
-const COARSE: readonly (readonly [number, number])[] = [
-	[3, 0.5],
-	[4, 0.7],
-	[5, 0.8],
-	[6, 1],
-	[8, 1.25],
-	[10, 1.5],
-	[12, 1.75],
-	[16, 2],
-	[20, 2.5],
-	[24, 3],
-	[30, 3.5],
-	[36, 4]
-];
-
-function coarsePitchMm(diameterMm: number): number {
-	const above = COARSE.findIndex(([d]) => d >= diameterMm);
-	const [to, pitch] = COARSE[above];
-	const [from, pitchBefore] = COARSE[Math.max(0, above - 1)];
-	return to === from ? pitch : pitchBefore + ((diameterMm - from) / (to - from)) * (pitch - pitchBefore);
-}
-
 /** A bolt's pull in N, and between what it scatters when it is tightened by torque. */
 export interface ClampLoad {
 	readonly loadN: number;
@@ -96,17 +74,10 @@ const TIGHTENING_FACTOR = 1.6;
  *
  * @example clampLoad(46, { diameterMm: 10, friction: 0.12 }).loadN // 27 979
  */
-export function clampLoad(
-	torqueNm: number,
-	{ diameterMm, friction }: { readonly diameterMm: number; readonly friction: number }
-): ClampLoad {
+export function clampLoad(torqueNm: number, bolt: Bolt): ClampLoad {
 	requireThat(torqueNm >= 0 && torqueNm < 1e6, 'clampLoad', 'torqueNm', torqueNm, 'at least 0');
-	requireThat(diameterMm >= 3 && diameterMm <= 36, 'clampLoad', 'diameterMm', diameterMm, '3 to 36');
-	requireThat(friction > 0 && friction <= 1, 'clampLoad', 'friction', friction, 'above 0, at most 1');
-	const pitch = coarsePitchMm(diameterMm);
-	const inThread = (friction * (diameterMm - 0.6495 * pitch)) / (2 * Math.cos(Math.PI / 6));
-	const underHead = (friction * 1.3 * diameterMm) / 2;
-	const loadN = finiteAnswer('clampLoad', (1000 * torqueNm) / (pitch / (2 * Math.PI) + inThread + underHead));
+	const { leverMm } = boltGeometry('clampLoad', bolt);
+	const loadN = finiteAnswer('clampLoad', (1000 * torqueNm) / leverMm);
 	const leastN = (2 * loadN) / (1 + TIGHTENING_FACTOR);
 	return { loadN, leastN, mostN: TIGHTENING_FACTOR * leastN };
 }

@@ -7,7 +7,8 @@ export type Level = (typeof levels)[number];
 /** What a sheet does not state for a level. The work can go on without it; the page says that it is missing. */
 export type Lack =
 	| {
-			readonly code: 'torque' | 'direction' | 'deducedDirection' | 'limit' | 'assumedLimit' | 'assumedPrice';
+			readonly code:
+				'torque' | 'assumedTorque' | 'direction' | 'deducedDirection' | 'limit' | 'assumedLimit' | 'assumedPrice';
 			readonly stations: readonly Pick<Station, 'key' | 'name'>[];
 	  }
 	| { readonly code: 'deducedSteps'; readonly count: number }
@@ -54,6 +55,10 @@ export function lacksOf(sheet: ModelSheet): Readonly<Record<Level, readonly Lack
 			...some(
 				'torque',
 				fasteners.filter(({ fastening }) => fastening?.torqueNm === undefined && fastening?.byFeel === undefined)
+			),
+			...some(
+				'assumedTorque',
+				fasteners.filter(({ fastening }) => fastening?.torqueFrom === 'assumed' && fastening.torqueNm !== undefined)
 			),
 			...some(
 				'direction',

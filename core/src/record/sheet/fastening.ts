@@ -26,7 +26,8 @@ export const fasteningSchema = z
 		byFeel: text.optional(),
 		/** Above this it is overtightened. */
 		mostNm: number.positive().optional(),
-		torqueFrom: z.enum(['maker', 'shop']),
+		/** Assumed: proposed from size, property class and friction, and confirmed by nobody. */
+		torqueFrom: z.enum(['maker', 'shop', 'assumed']),
 		pattern: z.enum(boltPatterns),
 		/** Shares of the torque, rising to the whole. */
 		stages: z.array(z.number().gt(0).max(1)).min(1).max(6).default([1]),

@@ -1,13 +1,22 @@
 <!-- @component Bolts, nuts or screws that are tightened together, on a drawing: where they are, in which order, to which torque. -->
 <script lang="ts">
-	import { boltPatterns, tighteningOrder } from '@exetasis/core/build';
+	import {
+		boltPatterns,
+		propertyClasses,
+		proposedTorque,
+		tighteningOrder,
+		type PropertyClass
+	} from '@exetasis/core/build';
 	import { defined, withPartChanged } from '@exetasis/core/draft';
-	import { parseQuantity } from '@exetasis/core/quantity';
+	import { parseQuantity, shownUnit } from '@exetasis/core/quantity';
 	import type { Fastening, Station } from '@exetasis/core/record';
 	import { fasteningSchema } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import { formatQuantity } from '$lib/ui/numbers';
+	import { unitsInUse } from '$lib/ui/preference';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import { torqueFromWords } from '$lib/words/limits';
 	import { arranged, arrangements, type Arrangement } from './arrangements';
 	import type { DraftState } from './draft.svelte';
 
@@ -67,6 +76,12 @@
 			const parsed = parseQuantity(one, 'pieces');
 			return parsed.kind === 'quantity' ? parsed.base / 100 : Number.NaN;
 		});
+
+	// Of the bolt whose torque is proposed.
+	const units = unitsInUse();
+	let bolt = $state.raw({ diameterMm: 8, friction: 0.12 });
+	let strength = $state<PropertyClass>('8.8');
+	const proposed = $derived(proposedTorque(bolt, strength));
 
 	// Of the arrangement, before it is drawn.
 	let count = $state(4);
@@ -133,19 +148,67 @@
 			unit="Nm"
 			optional
 			check={(value) => (value > 0 ? undefined : 'The torque must be above 0.')}
-			onchange={(torqueNm) => change({ torqueNm, byFeel: torqueNm === undefined ? fastening.byFeel : undefined })}
+			onchange={(torqueNm) =>
+				change({
+					torqueNm,
+					byFeel: torqueNm === undefined ? fastening.byFeel : undefined,
+					torqueFrom: fastening.torqueFrom === 'assumed' ? 'shop' : fastening.torqueFrom
+				})}
 		/>
 		<Choose
 			label="Stated by"
 			value={fastening.torqueFrom}
 			options={[
 				['maker', 'maker'],
-				['shop', 'shop']
+				['shop', 'shop'],
+				['assumed', 'assumed']
 			]}
 			onchoose={(torqueFrom) => change({ torqueFrom })}
 		/>
 	</div>
+	{#if fastening.torqueFrom === 'assumed' && fastening.torqueNm !== undefined}
+		<p class="doubt">{torqueFromWords.assumed}.</p>
+	{/if}
 	{#if fastening.torqueNm === undefined}
+		<details>
+			<summary>Propose a torque from the size of the bolt</summary>
+			<div class="two">
+				<QuantityField
+					label="Thread, nominal diameter"
+					value={bolt.diameterMm}
+					unit="mm"
+					check={(value) => (value >= 3 && value <= 36 ? undefined : 'Type a thread from M3 to M36.')}
+					onchange={(diameterMm = bolt.diameterMm) => (bolt = { ...bolt, diameterMm })}
+				/>
+				<Choose
+					label="Property class, on the head"
+					value={strength}
+					options={propertyClasses.map((one) => [one, one] as const)}
+					onchoose={(one) => (strength = one)}
+				/>
+				<QuantityField
+					label="Friction"
+					value={bolt.friction}
+					unit="pieces"
+					suffix="oiled steel: 0.12"
+					check={(value) => (value > 0 && value <= 1 ? undefined : 'Type a friction from 0.01 to 1.')}
+					onchange={(friction = bolt.friction) => (bolt = { ...bolt, friction })}
+				/>
+				<div class="label">
+					<button
+						type="button"
+						class="btn"
+						onclick={() =>
+							change({ torqueNm: proposed, torqueFrom: 'assumed', byFeel: undefined, thread: { ...bolt } })}
+						>Use {formatQuantity(proposed, shownUnit('torque', units()))}</button
+					>
+				</div>
+			</div>
+			<p class="soft">
+				For a steel bolt in a steel thread, coarse pitch. A thread in brass or aluminium carries less. The torque stays
+				marked as assumed.
+			</p>
+		</details>
 		<TextEdit
 			label="No torque: what is at risk by feel"
 			value={fastening.byFeel}
@@ -163,6 +226,15 @@
 		grid-template-columns: 1fr 1fr;
 		gap: 8px;
 		align-items: end;
+	}
+	summary {
+		min-height: 44px;
+		display: flex;
+		align-items: center;
+		cursor: pointer;
+	}
+	.doubt {
+		color: var(--doubt);
 	}
 	svg {
 		width: 100%;

@@ -4,6 +4,7 @@
 	import type { Fastening } from '@exetasis/core/record';
 	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { torqueFromWords } from '$lib/words/limits';
 
 	interface Props {
 		fastening: Fastening;
@@ -80,9 +81,7 @@
 	</ol>
 	{#each words as sentence (sentence)}<p>{sentence}</p>{/each}
 	<p class="soft">
-		{fastening.torqueFrom === 'maker'
-			? 'Values from the maker’s sheet'
-			: 'Values from your shop, not from the maker'}{fastening.statedIn && fastening.torqueNm !== undefined
+		{torqueFromWords[fastening.torqueFrom]}{fastening.statedIn && fastening.torqueNm !== undefined
 			? `, stated as ${formatQuantity(fastening.torqueNm, fastening.statedIn)}`
 			: ''}.{bolts.some(({ mark }) => mark === 'doNotTouch') ? ' × = do not touch.' : ''}
 	</p>

@@ -10,6 +10,7 @@ export const levelName: Readonly<Record<Level, string>> = {
 
 const lackText: Readonly<Record<Lack['code'], string>> = {
 	torque: 'no torque and no reason to tighten by feel',
+	assumedTorque: 'torque assumed from size and property class',
 	direction: 'direction not stated (noted as found)',
 	deducedDirection: 'direction deduced, not stated by the maker',
 	deducedSteps: 'steps deduced, not stated by the maker',

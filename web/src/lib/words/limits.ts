@@ -1,4 +1,11 @@
-import type { SheetCharacteristic } from '@exetasis/core/record';
+import type { Fastening, SheetCharacteristic } from '@exetasis/core/record';
+
+/** Who states a torque. */
+export const torqueFromWords: Readonly<Record<Fastening['torqueFrom'], string>> = {
+	maker: 'Values from the maker’s sheet',
+	shop: 'Values from your shop, not from the maker',
+	assumed: 'Torque assumed from size and property class: the maker’s sheet comes first'
+};
 
 /** Who states a discard limit: "limit from …". */
 export const limitFromWords: Readonly<Record<SheetCharacteristic['limitFrom'], string>> = {

@@ -189,6 +189,35 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await page.getByRole('link', { name: 'Open the mat' }).first().click();
 	await expect(page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ })).toBeVisible();
 
+	// A size is measured beside a new part; its limit is an assumption and never said to be the pump's own.
+	const measure = page.getByRole('region', { name: 'Measure' });
+	const judge = page.getByRole('region', { name: 'Judge' });
+	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 1/ }).click();
+	await measure.getByRole('button', { name: 'Add size' }).click();
+	await expect(measure.getByText('Measure a new part first')).toBeVisible();
+	await measure.getByLabel(/A new part measures/).fill('18');
+	await measure.getByRole('button', { name: 'Add size' }).click();
+	for (const [cylinder, first] of [
+		[1, '17.99'],
+		[2, '17.98'],
+		[3, '17.96']
+	] as const) {
+		await page.getByRole('button', { name: new RegExp(`^Ceramic plunger, cylinder ${cylinder}`) }).click();
+		await expect(page.getByRole('heading', { level: 1 })).toContainText(`cylinder ${cylinder}`);
+		const places = await measure.getByRole('table').getByRole('button').count();
+		for (let i = 0; i < places; i++) {
+			await measure
+				.getByRole('textbox')
+				.first()
+				.fill(i % 2 ? first : `${first}1`);
+			await measure.getByRole('textbox').first().press('Enter');
+		}
+	}
+	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ }).click();
+	await expect(judge).toContainText(/Diameter: 0\.0\d+ mm less than at the other 2 cylinders/);
+	await expect(judge).toContainText(/assumed from like parts/);
+	await expect(judge).not.toContainText('within the discard limit');
+
 	const lead = await pageOf(browser, 'lead');
 	await lead.goto('/sheets');
 	await lead.getByRole('link', { name: model }).click();

@@ -3,12 +3,12 @@ import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quan
 import { formatDifference } from '$lib/ui/numbers';
 
 const saysWords: Readonly<Record<Exclude<BesideOthers['says'], 'alike'>, string>> = {
-	wornMore: 'it has worn more',
-	wornLess: 'it has worn less',
+	wornMore: 'more worn, if all were alike when new',
+	wornLess: 'less worn, if all were alike when new',
 	differs: 'it differs'
 };
 
-/** A size beside the same size at the other cylinders: "Diameter: 0.055 mm less than at the other 2 cylinders (± 0.019 mm): it has worn more." */
+/** A size beside the same size at the other cylinders: "Diameter: 0.055 mm less than at the other 2 cylinders (± 0.019 mm): more worn, if all were alike when new." */
 export function besideOthersSentence(
 	{ characteristic: { name }, sheet }: Pick<MeasuredCharacteristic, 'characteristic' | 'sheet'>,
 	{ others, difference, U, says }: BesideOthers,
@@ -16,7 +16,7 @@ export function besideOthersSentence(
 ): string {
 	const unit = shownUnit(dimensionOf(sheet.unit), preference);
 	const at = others === 1 ? 'the other cylinder' : `the other ${others} cylinders`;
-	const sure = `(± ${formatDifference(U, unit)})`;
+	const sure = `(±\u00a0${formatDifference(U, unit)})`;
 	if (says === 'alike') return `${name}: the same as at ${at} ${sure}.`;
 	const by = formatDifference(Math.abs(difference), unit);
 	return `${name}: ${by} ${difference < 0 ? 'less' : 'more'} than at ${at} ${sure}: ${saysWords[says]}.`;

@@ -74,6 +74,13 @@ test('lives are shown with their limits, compared in a sentence, and kept as a t
 	await page.getByLabel('By').selectOption('cylinder');
 	await expect(page.getByRole('table', { name: 'Groups of lives' }).getByRole('row')).toHaveCount(4);
 	await expect(page.getByText(/Cylinder \d and Cylinder \d/)).toBeVisible();
+	// A touch on a term opens its entry in the glossary.
+	await page.getByRole('button', { name: 'interval-censored' }).click();
+	await expect(page.getByLabel('Glossary: Interval-censored')).toContainText(
+		'a life that ended between two inspections'
+	);
+	await page.keyboard.press('Escape');
+	await expect(page.getByLabel('Glossary: Interval-censored')).toHaveCount(0);
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'CSV' }).click();
 	expect((await download).suggestedFilename()).toMatch(/^lives-Marram-plunger\.csv$/);

@@ -6,6 +6,7 @@
 	import { partType } from '@exetasis/core/part';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import { formatWithUncertainty } from '$lib/ui/numbers';
+	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import { shortTime } from '$lib/ui/time';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { placeName } from '$lib/words/place';
@@ -63,7 +64,7 @@
 					<div>
 						<ul class="reasons">
 							{#each part.judgement.reasons as reason, index (index)}
-								<li>{reasonSentence(reason, part.station, units())}</li>
+								<li><WithTerms text={reasonSentence(reason, part.station, units())} /></li>
 							{/each}
 						</ul>
 						{#each elsewhere as { school, says } (school)}

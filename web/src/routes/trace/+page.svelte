@@ -12,6 +12,7 @@
 	import DataTable from '$lib/table/DataTable.svelte';
 	import Filters from '$lib/ui/Filters.svelte';
 	import type { Column } from '$lib/table/features';
+	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
 	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { day } from '$lib/ui/time';
@@ -211,9 +212,10 @@
 <p class="soft mt-2">
 	Each place is compared with the same part on the other pumps of the model, or of the same duty if at least {FEWEST_ALIKE}
 	exist. The comparison allows for the overall wear of each pump. It is gamma–Poisson if the rates of the pumps differ, else
-	exact Poisson. “Chance of a false alarm” is the false discovery rate; below 5 % a problem is listed. Handling damage and
-	faults of an earlier assembly do not count. A single finding is not a recurrence. The cost of an opening is shared by all
-	parts replaced.
+	exact Poisson.
+	<WithTerms
+		text="“Chance of a false alarm” is the false discovery rate; below 5 % a problem is listed. Handling damage and faults of an earlier assembly do not count. A single finding is not a recurrence. The cost of an opening is shared by all parts replaced."
+	/>
 </p>
 
 <style>

@@ -1,5 +1,6 @@
 <!-- @component How long the parts of one station of a model live: on Weibull paper, as survival, as replacements; groups compared. -->
 <script lang="ts">
+	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import { goto } from '$app/navigation';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import Filters from '$lib/ui/Filters.svelte';
@@ -243,7 +244,8 @@
 			</p>
 		{:else if groups[0].fit.kind === 'fitted'}
 			<p class="finding">
-				B10 life {limitsWords(groups[0].fit.b10)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
+				<WithTerms text="B10 life" />
+				{limitsWords(groups[0].fit.b10)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
 					groups[0].fit.shape,
 					1
 				)}).
@@ -291,9 +293,10 @@
 		{/each}
 		<p>{trendSentence(summary.trend, summary.pumps)}</p>
 		<p class="soft">
-			Parts replaced in good condition are right-censored. Failures are interval-censored between the last two
-			inspections and drawn as a line (Turnbull). Strokes at the bottom are right-censored lives. Bands are 95 % at each
-			point. Counting every removal as a failure is a common error; the last column shows its result. {summary.unknownAge}
+			<WithTerms
+				text="Parts replaced in good condition are right-censored. Failures are interval-censored between the last two inspections and drawn as a line (Turnbull). Strokes at the bottom are right-censored lives. Bands are 95 % at each point. Counting every removal as a failure is a common error; the last column shows its result."
+			/>
+			{summary.unknownAge}
 			lives with unknown age are left out{summary.moreGroups > 0
 				? `; the ${groups.length} largest groups are shown, ${summary.moreGroups} smaller ones are not`
 				: ''}.

@@ -1,5 +1,6 @@
 <!-- @component Decide: the whole set in one table, odds and costs at the next service, what each school says, how far it can go. -->
 <script lang="ts">
+	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import { untrack } from 'svelte';
 	import { INTERVALS, schools, valveRules } from '@exetasis/core/decide';
 	import { formatNumber } from '$lib/ui/numbers';
@@ -111,9 +112,9 @@
 </div>
 <SetTable {bench} {set} {locked} />
 <p class="soft mt-2">
-	The chances combine the wear of each part, the history of similar parts in your shop, and the priors of sheet and part
-	type. “Beyond limit”: to be replaced at the next service. “Unplanned stop”: before the next service. The parts of a
-	pump share its wear factor.
+	<WithTerms
+		text="The chances combine the wear of each part, the history of similar parts in your shop, and the priors of sheet and part type. “Beyond limit”: to be replaced at the next service. “Unplanned stop”: before the next service. The parts of a pump share its wear factor."
+	/>
 	{bench.bench.fleet.settled ? '' : 'The fit to your shop’s history has not converged. The chances are rough.'}
 </p>
 

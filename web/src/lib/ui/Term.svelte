@@ -1,0 +1,55 @@
+<!-- @component A term of the glossary: a touch opens its entry. -->
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { Popover, Portal } from '@skeletonlabs/skeleton-svelte';
+	import { readGlossary, type Entry, type Explained } from '$lib/words/glossary';
+
+	interface Props {
+		term: Explained;
+		children: Snippet;
+	}
+	let { term, children }: Props = $props();
+	let open = $state(false);
+	let entry = $state.raw<Entry>();
+
+	// The glossary comes with the first touch on a term.
+	async function show(shown: boolean) {
+		open = shown;
+		if (!shown || entry) return;
+		const { default: text } = await import('../../../../docs/glossary.md?raw');
+		entry = readGlossary(text).get(term.toLowerCase());
+	}
+</script>
+
+<Popover {open} onOpenChange={(details) => void show(details.open)}>
+	<Popover.Trigger class="term">{@render children()}</Popover.Trigger>
+	{#if open && entry}
+		<Portal>
+			<Popover.Positioner class="z-50">
+				<Popover.Content class="sheet entry" aria-label="Glossary: {entry.term}">
+					<b>{entry.term}</b>: {entry.says}
+				</Popover.Content>
+			</Popover.Positioner>
+		</Portal>
+	{/if}
+</Popover>
+
+<style>
+	:global(.term) {
+		display: inline;
+		padding: 0;
+		font: inherit;
+		color: inherit;
+		text-decoration: underline dotted;
+		text-underline-offset: 3px;
+		cursor: help;
+	}
+	:global(.entry) {
+		max-width: 20rem;
+		padding: 10px 12px;
+		border: 1.5px solid var(--ink);
+		font-size: 0.9rem;
+		line-height: 1.35;
+		color: var(--ink);
+	}
+</style>

@@ -197,6 +197,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await expect(measure.getByText('Measure a new part first')).toBeVisible();
 	await measure.getByLabel(/A new part measures/).fill('18');
 	await measure.getByRole('button', { name: 'Add size' }).click();
+	await expect(measure.getByRole('table')).toBeVisible();
 	for (const [cylinder, first] of [
 		[1, '17.99'],
 		[2, '17.98'],
@@ -205,6 +206,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 		await page.getByRole('button', { name: new RegExp(`^Ceramic plunger, cylinder ${cylinder}`) }).click();
 		await expect(page.getByRole('heading', { level: 1 })).toContainText(`cylinder ${cylinder}`);
 		const places = await measure.getByRole('table').getByRole('button').count();
+		expect(places).toBeGreaterThan(0);
 		for (let i = 0; i < places; i++) {
 			await measure
 				.getByRole('textbox')

@@ -38,7 +38,7 @@ test('off the network the work goes on; what was recorded waits, survives a relo
 	await page.reload();
 	await expect(cell(page, 'Seal case .threaded., cylinder 1')).toHaveAccessibleName(/decided: Reuse/);
 	await page.context().unroute(`**/jobs/${job}/entries`);
-	await expect(page.getByText('All saved')).toBeVisible({ timeout: 20_000 });
+	await expect(page.getByText('All saved')).toBeVisible({ timeout: 60_000 });
 	await page.context().clearCookies();
 });
 
@@ -67,7 +67,7 @@ test('a tab after sign-out keeps what is typed, says so, and sends it once the s
 	await second.getByLabel('Password').fill('harrow-sound');
 	await second.getByRole('button', { name: 'Sign in' }).click();
 	await expect(second.getByRole('heading', { name: 'Floor' })).toBeVisible();
-	await expect(page.getByText('All saved')).toBeVisible({ timeout: 40_000 });
+	await expect(page.getByText('All saved')).toBeVisible({ timeout: 60_000 });
 });
 
 test('what was recorded off the network is sent from any page, and what is refused stays until somebody has dealt with it', async ({
@@ -84,7 +84,7 @@ test('what was recorded off the network is sent from any page, and what is refus
 	await goTo(page, 'Gauges');
 	await expect(page.getByText(/Waiting to be sent/)).toContainText(`1 entry for ${serial}`);
 	await page.context().unroute(`**/jobs/${job}/entries`);
-	await expect(page.getByText(/Waiting to be sent/)).toHaveCount(0, { timeout: 40_000 });
+	await expect(page.getByText(/Waiting to be sent/)).toHaveCount(0, { timeout: 60_000 });
 	const odd = await pageOf(browser, 'second');
 	await odd.goto(`/jobs/${job}/inspect`);
 	await expect(cell(odd, 'Inlet valve, cylinder 1')).toHaveAccessibleName(/clean/);

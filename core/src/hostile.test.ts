@@ -728,6 +728,8 @@ const answers: Record<string, Walked> = {
 	partOfLine: of({ ...listed, types: ['oRing'], sure: true, per: 'pump', pieces: 2 }, 'oRing'),
 	isFirst: of({ key: 'isolate', blocking: true }),
 	withNewStep: { args: [sheet, 'strip', 'Look'], held: ['0'] },
+	withStepOrder: { args: [sheet, ['headNuts']], held: ['0'] },
+	withStepSplit: { args: [sheet, 'packing'], held: ['0'] },
 	withStepsConfirmed: { args: [sheet], held: ['0'] },
 	withStepsDrafted: { args: [sheet], held: ['0'] },
 	withPart: { args: [sheet, 2, { type: 'oRing', pieces: 2, price: 3 }], held: ['0'] },

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoSheet, demoSheets } from '../decide/testing';
 import { partTypeKeys } from '../part';
-import { readSheet, sheetDraftSchema, sheetSchema, type ModelSheet } from '../record';
+import { readSheet, sheetDraftSchema, sheetSchema, stages, type ModelSheet } from '../record';
 import {
 	changesBetween,
 	customsOf,
@@ -25,6 +25,8 @@ import {
 	withPartsCopied,
 	withPartsMoved,
 	withStepMoved,
+	withStepOrder,
+	withStepSplit,
 	withStepsDrafted,
 	withoutParts,
 	withoutStep,
@@ -169,6 +171,35 @@ describe('editing', () => {
 		expect(keyFor('Ölring', ['olring'])).toBe('olring2');
 		expect(keyFor('密封', [])).toBe('part');
 		fc.assert(fc.property(fc.string(), (name) => void expect(keyFor(name, [])).toMatch(/^[a-zA-Z][a-zA-Z0-9]*$/)));
+	});
+	it('splits any step of any sheet into one at each part; the last has its key', () => {
+		for (const sheet of sheets)
+			for (const { key, stations } of sheet.steps) {
+				const split = withStepSplit(sheet, key);
+				if (stations.length < 2) {
+					expect(split).toBe(sheet);
+					continue;
+				}
+				expect(faultsOf(split), `${sheet.model} ${key}`).toEqual([]);
+				const last = split.steps.findIndex((one) => one.key === key);
+				const parts = split.steps.slice(last - stations.length + 1, last + 1);
+				expect(parts.map((one) => one.stations)).toEqual(stations.map((part) => [part]));
+				expect(parts[0].after).toEqual(sheet.steps.find((one) => one.key === key)!.after);
+			}
+	});
+	it('takes steps in any order, and keeps the first ones first and each in its stage', () => {
+		const draft = small();
+		fc.assert(
+			fc.property(fc.shuffledSubarray(draft.steps.map(({ key }) => key)), (order) => {
+				const { steps } = withStepOrder(draft, order);
+				expect(steps.slice(0, 2).map(({ key }) => key)).toEqual(['isolate', 'release']);
+				const rank = steps.map(({ stage }) => stages.indexOf(stage));
+				expect(rank).toEqual(rank.toSorted((a, b) => a - b));
+				expect(steps.map(({ key }) => key).sort()).toEqual(draft.steps.map(({ key }) => key).sort());
+			})
+		);
+		const [, , ...rest] = draft.steps.map(({ key }) => key);
+		expect(withStepOrder(draft, ['isolate', 'release', ...rest]).steps).toEqual(draft.steps);
 	});
 	it('mends a mate that is gone, a circle it cannot', () => {
 		const broken = withPartChanged(sheet, 'plunger', { mates: ['nowhere'] });

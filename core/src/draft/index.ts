@@ -9,5 +9,5 @@ export * from './laid';
 export * from './moved';
 export * from './partsList';
 export * from './readiness';
-export { isFirst, withNewStep, withStepsConfirmed, withStepsDrafted } from './steps';
+export { isFirst, withNewStep, withStepOrder, withStepSplit, withStepsConfirmed, withStepsDrafted } from './steps';
 export { newSheet, OWN_LAYOUT, type NamePlate, type SheetDraft } from './newSheet';

@@ -1,4 +1,5 @@
-import type { ModelSheet, Step } from '../record';
+import { stages, type ModelSheet, type Step } from '../record';
+import { defined } from './defined';
 import { keyFor } from './keys';
 import type { SheetDraft } from './newSheet';
 
@@ -144,6 +145,48 @@ export const withStepsConfirmed = (draft: SheetDraft): SheetDraft => ({
 	steps: draft.steps.map((one) => ({ ...one, sure: 'stated' }))
 });
 
+/**
+ * The draft with its steps in the order of these keys. The first steps stay first, and a step stays in its stage: one that is put
+ * among those of another stage becomes the first or the last of its own.
+ */
+export function withStepOrder(draft: SheetDraft, keys: readonly string[]): SheetDraft {
+	const place = new Map(keys.map((key, i) => [key, i]));
+	const rank = (one: Step) => [stages.indexOf(one.stage), isFirst(one) ? 0 : 1, place.get(one.key) ?? -1];
+	const compare = (a: Step, b: Step) => {
+		const [x, y] = [rank(a), rank(b)];
+		const differs = x.findIndex((value, i) => value !== y[i]);
+		return differs < 0 ? 0 : x[differs] - y[differs];
+	};
+	const first = draft.steps.filter((one) => isFirst(one));
+	const others = draft.steps.filter((one) => !isFirst(one));
+	return { ...draft, steps: [...first, ...others.toSorted(compare)] };
+}
+
+/**
+ * The draft with a step at each part of this one, one after the other. The last one keeps the key, the questions and what waits
+ * for it; cautions and the place of the crank stand at each. A step of fewer than two parts changes nothing.
+ */
+export function withStepSplit(draft: SheetDraft, key: string): SheetDraft {
+	const at = draft.steps.findIndex((one) => one.key === key);
+	const whole = draft.steps.at(at);
+	if (at < 0 || !whole || whole.stations.length < 2) return draft;
+	const taken = draft.steps.map((one) => one.key);
+	const names = new Map([...draft.stations, ...draft.subAssemblies].map((one) => [one.key, inMiddle(one.name)]));
+	const textOf = (part: string) => `${whole.stage === 'build' ? 'Fit' : 'Take off'} ${names.get(part) ?? part}.`;
+	const { stage, sure, scopes, per, walk, cautions, crank, onlyWith, at: where } = whole;
+	const before: Step[] = [];
+	for (const part of whole.stations.slice(0, -1)) {
+		const own = keyFor(`${key} ${part}`, taken);
+		taken.push(own);
+		const after = before.at(-1) ? [before.at(-1)!.key] : whole.after;
+		const shared = defined({ stage, sure, scopes, per, walk, cautions, crank, onlyWith, at: where });
+		before.push(step({ ...shared, key: own, text: textOf(part), after, stations: [part] }));
+	}
+	const part = whole.stations.at(-1)!;
+	const last = { ...whole, text: textOf(part), after: [before.at(-1)!.key], stations: [part] };
+	return { ...draft, steps: draft.steps.toSpliced(at, 1, ...before, last) };
+}
+
 /** Whether a step is one of the first, which stay first. */
 export const isFirst = ({ key, blocking }: Pick<Step, 'key' | 'blocking'>): boolean =>
 	blocking || key === 'isolate' || key === 'release';
@@ -154,8 +197,7 @@ export function withNewStep(draft: SheetDraft, stage: Step['stage'], text: strin
 		text,
 		draft.steps.map((one) => one.key)
 	);
-	const order: readonly Step['stage'][] = ['prepare', 'strip', 'clean', 'build', 'prove'];
-	const at = draft.steps.findLastIndex((one) => order.indexOf(one.stage) <= order.indexOf(stage)) + 1;
+	const at = draft.steps.findLastIndex((one) => stages.indexOf(one.stage) <= stages.indexOf(stage)) + 1;
 	const added = step({ key, text, stage, scopes: draft.scopes.map((scope) => scope.key) });
 	return { draft: { ...draft, steps: draft.steps.toSpliced(at, 0, added) }, key };
 }

@@ -1,6 +1,6 @@
 <!-- @component The step in hand: text, parts, where it is signed off, what comes before it, questions, cautions. -->
 <script lang="ts">
-	import { isFirst, withStepChanged, withoutStep } from '@exetasis/core/draft';
+	import { isFirst, withStepChanged, withStepSplit, withoutStep } from '@exetasis/core/draft';
 	import type { Step } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
@@ -59,6 +59,13 @@
 					>{step.stations.includes(key) ? `${step.stations.indexOf(key) + 1} ` : ''}{name}</button
 				>
 			{/each}
+		</div>
+	{/if}
+	{#if handles && step.stations.length > 1}
+		<div>
+			<button type="button" class="btn" onclick={() => draft.change(withStepSplit(draft.body, step.key))}
+				>Split: one step per part</button
+			>
 		</div>
 	{/if}
 	{#if draft.body.scopes.length > 1}

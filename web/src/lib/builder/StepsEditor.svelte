@@ -2,7 +2,16 @@
 <script lang="ts">
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
-	import { isFirst, withNewStep, withStepMoved, withStepsConfirmed, withStepsDrafted } from '@exetasis/core/draft';
+	import GripVertical from '@lucide/svelte/icons/grip-vertical';
+	import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+	import {
+		isFirst,
+		withNewStep,
+		withStepMoved,
+		withStepOrder,
+		withStepsConfirmed,
+		withStepsDrafted
+	} from '@exetasis/core/draft';
 	import { stages, type Step } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
@@ -21,6 +30,19 @@
 	const step = $derived(steps.find(({ key }) => key === inHand));
 	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'step' ? [place.key] : []))));
 	let stage = $state<Step['stage']>('strip');
+
+	type Item = Step & { readonly id: string };
+	let dragged = $state.raw<Item[]>();
+	const shown = $derived(dragged ?? steps.map((one): Item => ({ ...one, id: one.key })));
+	function drop({ detail }: CustomEvent<DndEvent<Item>>) {
+		dragged = undefined;
+		draft.change(
+			withStepOrder(
+				draft.body,
+				detail.items.map(({ key }) => key)
+			)
+		);
+	}
 
 	const sameStage = (i: number, by: number) => steps[i + by]?.stage === steps[i].stage && !isFirst(steps[i + by]);
 	function add(text: string | undefined) {
@@ -49,9 +71,18 @@
 				>
 			</p>
 		{/if}
-		<ol>
-			{#each steps as one, i (one.key)}
-				<li class:head={i === 0 || steps[i - 1].stage !== one.stage} data-stage={stageName[one.stage]}>
+		<ol
+			aria-label="Steps in their order"
+			use:dragHandleZone={{
+				items: shown,
+				flipDurationMs: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150,
+				dropTargetStyle: {}
+			}}
+			onconsider={({ detail }: CustomEvent<DndEvent<Item>>) => (dragged = detail.items)}
+			onfinalize={drop}
+		>
+			{#each shown as one, i (one.id)}
+				<li class:head={i === 0 || shown[i - 1].stage !== one.stage} data-stage={stageName[one.stage]}>
 					<button
 						type="button"
 						class="step"
@@ -65,6 +96,9 @@
 						{#if one.sure === 'deduced'}<span class="soft">deduced</span>{/if}
 					</button>
 					{#if !isFirst(one)}
+						<span class="grip" use:dragHandle aria-label="Move step {i + 1}"
+							><GripVertical size={18} aria-hidden="true" /></span
+						>
 						<button
 							type="button"
 							class="btn-icon"
@@ -117,6 +151,14 @@
 		display: flex;
 		align-items: center;
 		gap: 2px;
+	}
+	.grip {
+		display: grid;
+		place-items: center;
+		width: 44px;
+		height: 44px;
+		cursor: grab;
+		color: var(--ink-soft);
 	}
 	li.head {
 		margin-top: 1.5rem;

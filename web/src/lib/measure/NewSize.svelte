@@ -9,8 +9,9 @@
 	interface Props {
 		job: string;
 		station: Station;
+		cylinder: number;
 	}
-	let { job, station }: Props = $props();
+	let { job, station, cylinder }: Props = $props();
 	const sizes = $derived(
 		partType(station.type).characteristics.filter(
 			({ key, form }) => !form && !station.characteristics.some((size) => size.key === key)
@@ -29,7 +30,8 @@
 		const fields = { station: station.key, characteristic: size.key, nominal: String(nominal) };
 		problem = (await growSheet(job, 'size', fields)) ?? '';
 		sending = false;
-		if (problem === '') location.reload(); // the whole job goes by the next revision
+		// The whole job goes by the next revision: it is loaded anew, with this part in hand.
+		if (problem === '') location.assign(`/jobs/${job}/inspect?place=${station.key}/${cylinder}`);
 	}
 </script>
 

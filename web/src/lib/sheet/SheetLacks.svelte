@@ -23,9 +23,7 @@
 
 <style>
 	summary {
-		min-height: 44px;
-		display: flex;
-		align-items: center;
+		padding-block: 10px;
 		cursor: pointer;
 		font-weight: 650;
 	}

@@ -21,18 +21,16 @@
 	}
 </script>
 
-<Popover {open} onOpenChange={(details) => void show(details.open)}>
-	<Popover.Trigger class="term">{@render children()}</Popover.Trigger>
-	{#if open && entry}
-		<Portal>
-			<Popover.Positioner class="z-50">
+<!-- No space may follow the term: a full stop may. -->
+<Popover {open} onOpenChange={(details) => void show(details.open)}
+	><Popover.Trigger class="term">{@render children()}</Popover.Trigger>{#if open && entry}<Portal
+			><Popover.Positioner class="z-50">
 				<Popover.Content class="sheet entry" aria-label="Glossary: {entry.term}">
 					<b>{entry.term}</b>: {entry.says}
 				</Popover.Content>
-			</Popover.Positioner>
-		</Portal>
-	{/if}
-</Popover>
+			</Popover.Positioner></Portal
+		>{/if}</Popover
+>
 
 <style>
 	:global(.term) {

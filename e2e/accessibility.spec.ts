@@ -41,11 +41,16 @@ test('axe finds no serious fault on any place, in light and dark', async ({ brow
 		`${job}/decide`,
 		`${job}/release`
 	];
+	// The first key leads past the bar.
+	await page.keyboard.press('Tab');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('main')).toBeFocused();
 	for (const theme of ['light', 'dark'] as const) {
 		for (const path of paths) {
 			await page.goto(path);
 			await expect(page.locator('html')).toHaveAttribute('data-mode', theme);
 			expect(await seriousFaults(page, theme), `${path}, ${theme}`).toEqual([]);
+			await expect(page.getByRole('heading', { level: 1 }), path).toHaveCount(1);
 		}
 		await page.goto('/'); // on the bench the menu has it
 		await page.getByRole('button', { name: /^Switch to/ }).click();

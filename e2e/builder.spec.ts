@@ -216,7 +216,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 		}
 	}
 	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ }).click();
-	await expect(judge).toContainText(/Diameter: 0\.0\d+ mm less than at the other 2 cylinders/);
+	await expect(judge).toContainText(/Diameter: 0\.0\d+\smm less than at the other 2 cylinders/);
 	await expect(judge).toContainText(/assumed from like parts/);
 	await expect(judge).not.toContainText('within the discard limit');
 

@@ -173,7 +173,7 @@ const outside = (page: Page) =>
 		const mat = region('Mat');
 		within('mat', mat);
 		within('row in hand', mat.querySelector('[tabindex="0"][data-place]'), cell);
-		within('column in hand', mat.querySelector('.in-hand'));
+		within('column in hand', mat.querySelector('.in-hand, .current .fits'));
 		for (const panel of Array.from(document.querySelectorAll('.panel'))) {
 			if (panel.scrollHeight > panel.clientHeight + 1)
 				faults.push(`a panel scrolls: ${panel.scrollHeight} in ${panel.clientHeight}`);

@@ -91,6 +91,7 @@ export function sizeReasons(
 	if (characteristic.beyondNewIsFault && beyondNew > sheet.tolerance + budget.U) {
 		return [{ code: 'longerThanNew', characteristic: sheet.key, value, nominal: sheet.nominal, U: budget.U }];
 	}
+	const limitIs = sheet.limitFrom === 'assumed' ? { assumed: true as const } : {};
 	const code = zone === 'beyond' ? 'beyondLimit' : zone === 'tooClose' ? 'tooClose' : 'insideLimit';
 	const now: Reason = {
 		code,
@@ -98,7 +99,7 @@ export function sizeReasons(
 		value,
 		U: budget.U,
 		limit,
-		...(sheet.limitFrom === 'assumed' ? { assumed: true } : {}),
+		...limitIs,
 		probability: probabilityBeyond
 	};
 	if (!outlook || zone === 'beyond') return [now];
@@ -111,7 +112,8 @@ export function sizeReasons(
 		allowance: wear.allowance,
 		probability: outlook.odds.probability,
 		...(life?.age.kind === 'known' ? { hours: life.age.hours } : {}),
-		interval: policy.intervalHours
+		interval: policy.intervalHours,
+		...limitIs
 	};
 	const { ratio, probability } = outlook.faster;
 	const fast: Reason[] =

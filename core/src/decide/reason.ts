@@ -74,6 +74,8 @@ export type Reason =
 			/** Left out: nobody knows. */
 			readonly hours?: number;
 			readonly interval: number;
+			/** As above. */
+			readonly assumed?: true;
 	  }
 	| { readonly code: 'questioned'; readonly slip: Slip }
 	| { readonly code: 'confirmed'; readonly characteristic: string; readonly value: number; readonly why: string }

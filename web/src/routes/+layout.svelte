@@ -31,14 +31,30 @@
 	});
 </script>
 
+<a class="skip btn" href="#content">Skip to the content</a>
 <Hatching />
 {#if data.user}<Timers />{/if}
 {#if data.user && !onBench}<Bar />{/if}
 {#if onBench}
 	{@render children()}
 {:else}
-	<main>
+	<main id="content" tabindex="-1">
 		{#if outbox}<OutboxNotice {outbox} jobInHand={page.params.job} />{/if}
 		{@render children()}
 	</main>
 {/if}
+
+<style>
+	.skip {
+		position: absolute;
+		top: -100px;
+		left: 8px;
+		z-index: 60;
+	}
+	.skip:focus {
+		top: 4px;
+	}
+	#content:focus {
+		outline: none;
+	}
+</style>

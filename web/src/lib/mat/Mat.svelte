@@ -64,6 +64,11 @@
 	const columnsOf = (groups: readonly Group[]) =>
 		groups.reduce((sum, group) => sum + (isFolded(group) ? 1 : group.stations.length), 0);
 	const columns = $derived(Math.max(...bands.map(columnsOf)));
+	// Where every name has room over its column, names stand there instead of numbers.
+	const LETTER_PX = 6.6;
+	const namesFit = $derived(
+		Math.max(...bench.stations.map(({ short }) => short.length)) * LETTER_PX + 8 <= (width - ROWS_PX) / columns
+	);
 	const placesOf = ({ stations }: Group, cylinder: number) =>
 		stations.map(({ key, per }) => placeKey(key, per === 'cylinder' ? cylinder : 0));
 	const leftIn = (group: Group, cylinder: number) =>
@@ -133,9 +138,12 @@
 							{#if isFolded(group)}<th></th>{:else}
 								{#each group.stations as station (station.key)}
 									<th class="station" scope="col" class:current={station.key === inHand} aria-label={station.name}>
-										{#if named}<span class="name">{station.short}</span>{:else if station.key === inHand}<span
-												class="in-hand">{nameInHand}</span
-											>{:else}<span class="figures number" aria-hidden="true">{numbers.get(station.key)}</span>{/if}
+										{#if named}<span class="name">{station.short}</span>{:else if namesFit}<span class="fits"
+												>{station.short}</span
+											>{:else if station.key === inHand}<span class="in-hand">{nameInHand}</span>{:else}<span
+												class="figures number"
+												aria-hidden="true">{numbers.get(station.key)}</span
+											>{/if}
 									</th>
 								{/each}
 							{/if}
@@ -286,6 +294,14 @@
 		font-size: 0.74rem;
 		text-align: left;
 		white-space: nowrap;
+	}
+	.station .fits {
+		display: block;
+		padding-inline: 4px;
+		font-size: 0.72rem;
+		text-align: left;
+		white-space: nowrap;
+		overflow: hidden;
 	}
 	.station.current {
 		color: var(--mark);

@@ -94,7 +94,7 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			const size = sizeOf(reason.characteristic);
 			const used = `worn ${size.by(Math.max(0, reason.worn))} of ${size.by(reason.allowance)}`;
 			const age = reason.hours === undefined ? '; age unknown' : ` in ${formatNumber(reason.hours)} h`;
-			return `${size.name}: ${used}${age}. ${formatProbability(reason.probability)} chance of passing the limit within ${formatNumber(reason.interval)} h.`;
+			return `${size.name}: ${used}${age}. ${formatProbability(reason.probability)} chance of passing the ${reason.assumed ? 'assumed limit' : 'limit'} within ${formatNumber(reason.interval)} h.`;
 		}
 		case 'customRenewed':
 			return `${customName[reason.kind]}: your shop always replaces these, regardless of condition.`;

@@ -97,7 +97,7 @@
 		{#if sending === 'signedOut'}<a href="/signin" target="_blank" rel="noreferrer">Sign in</a>{/if}
 	</span>
 </Bar>
-<main class:fills>
+<main id="content" tabindex="-1" class:fills>
 	{#if outboxOf()}<OutboxNotice outbox={outboxOf()!} jobInHand={job.id} />{/if}
 	{#if drawn}{#key job.id}{@render children()}{/key}{:else}<p class="soft" role="status">
 			Opening {data.bench.cells.length} parts …

@@ -41,6 +41,7 @@
 </script>
 
 <svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
+<h1 class="sr-only">Decide on the parts of {job.serial}</h1>
 <NotSafeYet {bench} />
 {#if set.problem}<div class="problem" role="alert">
 		<p class="wrong">{set.problem}</p>

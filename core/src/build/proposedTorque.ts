@@ -18,7 +18,7 @@ const DIGITS = 2; // as an assumption deserves
 const USED = 0.9;
 
 /**
- * A torque for a bolt of which nobody states one, from its size, property class and friction: pull and twist together use 90 % of
+ * A torque for a bolt without a stated one, from its size, property class and friction: pull and twist together use 90 % of
  * the least proof stress of the bolt. Rounded to two digits. It holds for a steel bolt in a steel thread; a softer thread carries less.
  *
  * Units: mm, N·m. Errors: PreconditionError for a thread or friction outside of M3 to M36 and 0 to 1.

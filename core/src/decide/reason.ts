@@ -61,7 +61,7 @@ export type Reason =
 			readonly value: number;
 			readonly U: number;
 			readonly limit: number;
-			/** The limit is that of like parts: nobody has confirmed it for this pump. */
+			/** The limit is that of like parts and is not confirmed for this pump. */
 			readonly assumed?: true;
 			readonly probability: number;
 	  }

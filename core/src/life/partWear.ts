@@ -240,7 +240,7 @@ export class PartWear {
 		return this.#grid.rates[i] / this.#paths[path].shapePer1000h;
 	}
 
-	// Mean and variance of the steady process at the last look, or at its age where nobody looked: the same for all hours.
+	// Mean and variance of the steady process at the last look, or at its age if it was not inspected: the same for all hours.
 	#stateAt(path: number, track: number, i: number): State {
 		const states = ((this.#states[path] ??= [])[track] ??= []);
 		return (states[i] ??= this.#workState(path, track, i));

@@ -43,7 +43,7 @@ export interface NewSize {
 
 /**
  * Adds a size to a part of a job's provisional sheet, as its next revision. Its limit is what like parts are usually allowed, marked
- * as assumed; a size of which no known sheet states a limit has none.
+ * as assumed. If no known sheet limits such a size, it has no limit.
  */
 export async function addSize(
 	scope: ShopScope,

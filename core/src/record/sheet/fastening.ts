@@ -26,7 +26,7 @@ export const fasteningSchema = z
 		byFeel: text.optional(),
 		/** Above this it is overtightened. */
 		mostNm: number.positive().optional(),
-		/** Assumed: proposed from size, property class and friction, and confirmed by nobody. */
+		/** Assumed: proposed from size, property class and friction, and not confirmed. */
 		torqueFrom: z.enum(['maker', 'shop', 'assumed']),
 		pattern: z.enum(boltPatterns),
 		/** Shares of the torque, rising to the whole. */

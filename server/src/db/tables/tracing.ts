@@ -80,7 +80,7 @@ export const causeNetwork = table('cause_network', {
 	madeAt: withDefault(date, now)
 });
 
-/** A recurrence that somebody tries to put an end to. */
+/** A recurrence with its suspected cause and what was done against it. */
 export const traceCase = table('trace_case', {
 	id: key(uuid),
 	shopId: key(uuid),

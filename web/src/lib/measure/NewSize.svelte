@@ -30,7 +30,7 @@
 		const fields = { station: station.key, characteristic: size.key, nominal: String(nominal) };
 		problem = (await growSheet(job, 'size', fields)) ?? '';
 		sending = false;
-		// The whole job goes by the next revision: it is loaded anew, with this part in hand.
+		// The job goes by the next revision now: load it again, with this part in hand.
 		if (problem === '') location.assign(`/jobs/${job}/inspect?place=${station.key}/${cylinder}`);
 	}
 </script>

@@ -34,8 +34,10 @@
 
 <style>
 	:global(.term) {
-		display: inline;
-		padding: 0;
+		/* As large as a thumb needs, without moving the lines apart. */
+		display: inline-block;
+		padding: 11px 7px;
+		margin: -11px -7px;
 		font: inherit;
 		color: inherit;
 		text-decoration: underline dotted;

@@ -90,15 +90,14 @@ export const handle: Handle = async ({ event, resolve }) => {
 	refuseTooLarge(route.id, request);
 	if (route.id) loop.asked(route.id);
 	const mode = locals.user?.preferences.theme ?? 'light';
-	const changes = () => {
-		if (locals.user && request.method !== 'GET' && request.method !== 'HEAD')
-			sharedReads.changes({ shop: locals.user.shopId, user: locals.user.id });
-	};
-	changes();
-	const answered = await numeralsAsked.run(locals.user?.preferences.numerals ?? 'point-space', () =>
-		resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) })
-	);
-	changes();
+	const answer = () =>
+		numeralsAsked.run(locals.user?.preferences.numerals ?? 'point-space', async () =>
+			resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) })
+		);
+	const writes = locals.user && request.method !== 'GET' && request.method !== 'HEAD';
+	const answered = await (writes
+		? sharedReads.changing({ shop: locals.user!.shopId, user: locals.user!.id }, answer)
+		: answer());
 	const response =
 		answered.status === 500 && locals.unreachable
 			? new Response(answered.body, { status: 503, headers: answered.headers })

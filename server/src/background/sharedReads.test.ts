@@ -4,6 +4,8 @@ import { SharedReads } from './sharedReads';
 const ines = { shop: 'harrow', user: 'ines' };
 const odd = { shop: 'harrow', user: 'odd' };
 
+const change = (shared: SharedReads, who: typeof ines) => shared.changing(who, async () => undefined);
+
 function reads() {
 	let now = 0;
 	let worked = 0;
@@ -34,12 +36,12 @@ describe('a page that many look at', () => {
 		const { read, pass, shared } = reads();
 		expect(await read()).toBe(1);
 		pass(10);
-		shared.changes(ines);
+		await change(shared, ines);
 		pass(10);
 		expect(await read(odd)).toBe(1);
 		expect(await read(ines)).toBe(2);
 		pass(10);
-		shared.changes(ines);
+		await change(shared, ines);
 		pass(2500);
 		expect(await read(odd)).toBe(3);
 	});
@@ -48,11 +50,32 @@ describe('a page that many look at', () => {
 		let finish!: (value: number) => void;
 		const first = shared.read(odd, 'floor', () => new Promise<number>((done) => (finish = done)));
 		pass(5);
-		shared.changes(ines);
+		await change(shared, ines);
 		pass(5);
 		const second = shared.read(ines, 'floor', async () => 2);
 		finish(1);
 		expect(await Promise.all([first, second])).toEqual([1, 2]);
+	});
+	it('waits for a save that is under way, but only for a moment', async () => {
+		const { shared, read } = reads();
+		await read(odd);
+		const told: string[] = [];
+		let end!: () => void;
+		const save = shared.changing(ines, () => new Promise<void>((done) => (end = done))).then(() => told.push('saved'));
+		const page = read(odd).then(() => told.push('page'));
+		end();
+		await Promise.all([save, page]);
+		expect(told).toEqual(['saved', 'page']);
+		void shared.changing(ines, () => new Promise<void>(() => undefined));
+		expect(await read(odd)).toBe(1);
+	});
+	it('counts a change that failed as a change', async () => {
+		const { shared, read, pass } = reads();
+		expect(await read()).toBe(1);
+		pass(10);
+		await expect(shared.changing(ines, () => Promise.reject(new Error('gone')))).rejects.toThrow('gone');
+		pass(10);
+		expect(await read()).toBe(2);
 	});
 	it('is tried again where it failed', async () => {
 		const { shared } = reads();

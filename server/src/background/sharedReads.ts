@@ -1,4 +1,4 @@
-import { setImmediate } from 'node:timers/promises';
+import { setImmediate, setTimeout } from 'node:timers/promises';
 import { FairTurns } from './fairTurns';
 
 /** The latest computation of a page, finished or still running. */
@@ -20,6 +20,8 @@ const STALE_MS = 2000;
 /** Changes by other servers of the same database show after this time at the latest. */
 const MOST_KEPT_MS = 5000;
 const MOST_KEPT = 500;
+/** How long a page waits for saves that are under way. */
+const MOST_HELD_MS = 25;
 
 /**
  * Pages that take many statements, shared by all readers: computed once for all who ask at the same time, kept until the shop's
@@ -35,8 +37,23 @@ export class SharedReads {
 		this.#now = now;
 	}
 
-	/** Records that this reader changes data. Call it before and after the change, because a page may be computed in between. */
-	changes({ shop, user }: Reader): void {
+	/**
+	 * Runs a request by which this reader changes data. Pages wait a moment for it, because each rendering between two of its
+	 * statements would delay it. Errors: those of `work`.
+	 */
+	async changing<Answer>(reader: Reader, work: () => Promise<Answer>): Promise<Answer> {
+		this.#changes(reader);
+		this.#writing++;
+		try {
+			return await work();
+		} finally {
+			this.#writing--;
+			this.#changes(reader); // a page may have been computed in between
+		}
+	}
+	#writing = 0;
+
+	#changes({ shop, user }: Reader): void {
 		for (const key of [`shop ${shop}`, `user ${user}`]) {
 			this.#changed.delete(key); // so that the oldest change stands first
 			this.#changed.set(key, this.#now());
@@ -63,8 +80,12 @@ export class SharedReads {
 	// Readers who waited for the same page get it one at a time, so that other requests run between two renderings.
 	async #apart<Answer>(answer: Promise<Answer>): Promise<Answer> {
 		await answer;
-		await (this.#last = this.#last.then(() => setImmediate()));
+		await (this.#last = this.#last.then(() => this.#afterSaves()));
 		return answer;
+	}
+	async #afterSaves(): Promise<void> {
+		await setImmediate();
+		for (let ms = 0; this.#writing > 0 && ms < MOST_HELD_MS; ms++) await setTimeout(1);
 	}
 	#last: Promise<void> = Promise.resolve();
 

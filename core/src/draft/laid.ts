@@ -10,12 +10,19 @@ export interface LaidDown extends NewPart {
 }
 
 /**
- * The sheet with the parts that came off next, behind those that it has, and the steps that take them off. Directions are those
- * that were seen; others are not stated. Errors: as `withPart`.
+ * The sheet with the parts that came off next, and the steps that take them off: behind the part of this key, for what was
+ * forgotten, else behind all that it has. Directions are those that were seen; others are not stated. Errors: as `withPart`.
  */
-export function withLaidDown(sheet: ModelSheet, parts: readonly LaidDown[], customs: Customs): SheetDraft {
-	const laid = parts.reduce<SheetDraft>((draft, { face, ...part }) => {
-		const added = withPart(draft, draft.stations.length, part, customs[part.type]);
+export function withLaidDown(
+	sheet: ModelSheet,
+	parts: readonly LaidDown[],
+	customs: Customs,
+	behind?: string
+): SheetDraft {
+	const known = sheet.stations.findIndex(({ key }) => key === behind);
+	const from = known < 0 ? sheet.stations.length : known + 1;
+	const laid = parts.reduce<SheetDraft>((draft, { face, ...part }, i) => {
+		const added = withPart(draft, from + i, part, customs[part.type]);
 		return face ? withPartChanged(added.draft, added.key, { face }) : added.draft;
 	}, sheet);
 	return withStepsDrafted(laid);

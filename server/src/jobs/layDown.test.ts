@@ -62,8 +62,17 @@ describe('a pump without a sheet', () => {
 		expect(after.sheet.revision).toBe(2);
 		expect(after.cells).toHaveLength(1 + 3 + 3);
 		expect(after.entries.map(({ id }) => id)).toEqual(before);
-		expect(await layDown(shop.scope, bench.job.id, [{ type: 'oRing' }])).toEqual({ kind: 'laid' });
-		expect((await benchOf(shop.scope, bench.job.id))!.sheet.stations).toHaveLength(4);
+		// What was forgotten is put in where it came off; a part that is not there stands for the end.
+		const valve = after.sheet.stations[1].key;
+		expect(await layDown(shop.scope, bench.job.id, [{ type: 'oRing' }], valve)).toEqual({ kind: 'laid' });
+		expect(await layDown(shop.scope, bench.job.id, [{ type: 'spring' }], 'nowhere')).toEqual({ kind: 'laid' });
+		expect((await benchOf(shop.scope, bench.job.id))!.sheet.stations.map(({ type }) => type)).toEqual([
+			'fastener',
+			'valve',
+			'oRing',
+			'lipSeal',
+			'spring'
+		]);
 	});
 	it('takes what two tablets lay down at once, one after the other', async () => {
 		const bench = await unknownPump('Twice');

@@ -28,10 +28,18 @@ export type LaidDownAnswer =
 	/** The sheet would have faults, or more parts than a sheet holds. */
 	| { readonly kind: 'faults'; readonly message: string };
 
-/** Adds parts that came off to the provisional sheet of a job, as its next revision, and lays them out on the job's mat. */
-export async function layDown(scope: ShopScope, jobId: string, parts: readonly LaidDown[]): Promise<LaidDownAnswer> {
+/**
+ * Adds parts that came off to the provisional sheet of a job, as its next revision, and lays them out on the job's mat: behind the
+ * part of this key, else behind all others.
+ */
+export async function layDown(
+	scope: ShopScope,
+	jobId: string,
+	parts: readonly LaidDown[],
+	behind?: string
+): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
-	return growSheet(scope, jobId, (sheet) => withLaidDown(sheet, parts, customs));
+	return growSheet(scope, jobId, (sheet) => withLaidDown(sheet, parts, customs, behind));
 }
 
 export interface NewSize {

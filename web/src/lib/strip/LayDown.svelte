@@ -5,6 +5,8 @@
 	import type { ModelSheet } from '@exetasis/core/record';
 	import Palette from '$lib/builder/Palette.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
+	import Choose from '$lib/ui/Choose.svelte';
+	import { inSentence } from '$lib/words/place';
 	import { directionWords } from '$lib/words/orientation';
 	import { growSheet } from './growSheet';
 
@@ -38,7 +40,10 @@
 			// Full or switched off: the list lives as long as the page.
 		}
 	});
-	const last = $derived(pending.at(-1)?.type ?? sheet.stations.at(-1)?.type);
+	// Key of the part behind which they came off; empty: the last one.
+	let behind = $state('');
+	const before = $derived(sheet.stations.find(({ key }) => key === behind) ?? sheet.stations.at(-1));
+	const last = $derived(pending.at(-1)?.type ?? before?.type);
 	const lastName = $derived(last && partType(last).name);
 
 	function add(type: PartTypeKey) {
@@ -51,7 +56,7 @@
 
 	async function put() {
 		sending = true;
-		problem = (await growSheet(job, 'lay', { parts: JSON.stringify(pending) })) ?? '';
+		problem = (await growSheet(job, 'lay', { parts: JSON.stringify(pending), behind })) ?? '';
 		sending = false;
 		if (problem !== '') return;
 		pending = [];
@@ -102,6 +107,19 @@
 					</li>
 				{:else}<li class="soft">Nothing yet.</li>{/each}
 			</ol>
+			{#if sheet.stations.length > 1}
+				<Choose
+					label="They came off"
+					value={behind}
+					options={[
+						['', 'after all other parts'],
+						...sheet.stations
+							.slice(0, -1)
+							.map(({ key, name }) => [key, `behind ${inSentence(name)} (forgotten then)`] as const)
+					]}
+					onchoose={(key) => (behind = key)}
+				/>
+			{/if}
 			{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 			<button type="button" class="btn main" disabled={pending.length === 0 || sending} onclick={put}
 				>Put {pending.length === 1 ? '1 part' : `${pending.length} parts`} on the mat</button

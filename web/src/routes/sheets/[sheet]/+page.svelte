@@ -131,8 +131,9 @@
 						{#if deducedOf(station)}<Tip
 								class="btn deduced"
 								label="Deduced: {deducedOf(station)}"
-								says="Not stated by the maker: {deducedOf(station)} of this part. Correct it in the sheet’s next revision."
-								>deduced</Tip
+								says="Not stated by the maker: {deducedOf(
+									station
+								)} of this part. Correct it in the sheet’s next revision.">deduced</Tip
 							>{/if}
 					</td>
 					<td>{renewal[station.renewal]}</td>

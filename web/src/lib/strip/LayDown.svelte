@@ -121,7 +121,7 @@
 				/>
 			{/if}
 			{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-			<button type="button" class="btn main" disabled={pending.length === 0 || sending} onclick={put}
+			<button type="button" class="btn main mt-2" disabled={pending.length === 0 || sending} onclick={put}
 				>Put {pending.length === 1 ? '1 part' : `${pending.length} parts`} on the mat</button
 			>
 		</div>

@@ -237,8 +237,10 @@
 		color: var(--doubt);
 	}
 	svg {
+		flex: none;
 		width: 100%;
-		max-height: 240px;
+		height: 240px;
+		min-height: 240px;
 		background: var(--sheet);
 		border: 1px solid var(--line);
 	}

@@ -4,7 +4,8 @@ import { PreconditionError } from '../number';
 import { proposedTorque, propertyClasses } from '.';
 
 describe('proposedTorque', () => {
-	// VDI 2230-1, table A1: shank bolts with coarse thread, friction 0.12 in thread and under the head, 90 % used.
+	// Values commonly tabulated by the method of VDI 2230-1: coarse thread, friction 0.12 in thread and under the head, 90 % used.
+	// They were not compared with the guideline's own table.
 	it.each([
 		[8, '8.8', 24.6],
 		[10, '8.8', 48],
@@ -28,6 +29,7 @@ describe('proposedTorque', () => {
 					const all = propertyClasses.map((one) => proposedTorque({ diameterMm: d, friction }, one));
 					expect(all).toEqual(all.toSorted((a, b) => a - b));
 					expect(proposedTorque({ diameterMm: d * 1.1, friction }, '8.8')).toBeGreaterThan(all[2]);
+					expect(proposedTorque({ diameterMm: d, friction: friction * 1.2 }, '8.8')).toBeGreaterThan(all[2]);
 				}
 			)
 		);

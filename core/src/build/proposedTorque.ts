@@ -22,7 +22,8 @@ const USED = 0.9;
  * the least proof stress of the bolt. Rounded to two digits. It holds for a steel bolt in a steel thread; a softer thread carries less.
  *
  * Units: mm, N·m. Errors: PreconditionError for a thread or friction outside of M3 to M36 and 0 to 1.
- * Source: VDI 2230-1:2015, 5.4.3.1 and 5.5.2; ISO 898-1:2013. Accuracy: within 5 % of VDI 2230-1, table A1 (M6 to M16); tested.
+ * Source: VDI 2230-1:2015, 5.4.3.1 and 5.5.2; ISO 898-1:2013. Accuracy: within 5 % of
+ * values that are commonly tabulated by this method for M8 to M16; tested.
  *
  * @example proposedTorque({ diameterMm: 8, friction: 0.12 }, '8.8') // 25
  */

@@ -205,8 +205,8 @@
 				</div>
 			</div>
 			<p class="soft">
-				For a steel bolt in a steel thread, coarse pitch. A thread in brass or aluminium carries less. The torque stays
-				marked as assumed.
+				For a steel bolt in a steel thread, coarse pitch. A thread in brass or aluminium carries less. A friction above
+				the real one overtightens the bolt. The torque stays marked as assumed.
 			</p>
 		</details>
 		<TextEdit

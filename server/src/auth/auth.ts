@@ -6,16 +6,21 @@ import type { Preferences } from '../db/tables';
 import { endStreamsOf } from '../events';
 import { sequelizeAdapter } from './adapter';
 import { countWrong, forgive, waitBefore } from './attempts';
+import { COOKIE_PREFIX, isDue, SESSION, sessionOf } from './session';
 
 /** Argon2id with the parameters that OWASP's password storage guide names first (19 MiB, 2 passes, 1 lane). */
 export const hashPassword = (password: string): Promise<string> =>
 	hash(password, { memoryCost: 19_456, timeCost: 2, parallelism: 1 });
 
+function secret(): string {
+	const { AUTH_SECRET } = process.env;
+	if (!AUTH_SECRET) throw new Error('AUTH_SECRET is not set: start Exetasis with "npm start".');
+	return AUTH_SECRET;
+}
+
 function createAuth(db: Database) {
-	const secret = process.env.AUTH_SECRET;
-	if (!secret) throw new Error('AUTH_SECRET is not set: start Exetasis with "npm start".');
 	return betterAuth({
-		secret,
+		secret: secret(),
 		baseURL: process.env.ORIGIN,
 		telemetry: { enabled: false },
 		database: sequelizeAdapter(db),
@@ -33,13 +38,13 @@ function createAuth(db: Database) {
 				preferences: { type: 'json', required: true, input: false }
 			}
 		},
-		session: { expiresIn: 60 * 60 * 24 * 7, updateAge: 60 * 60 * 24 },
+		session: SESSION,
 		// Wrong passwords are counted by `attempts`, by account and address.
 		rateLimit: { enabled: false },
 		// Its messages would carry whole statements with the tokens in them; what matters is logged by us.
 		logger: { disabled: true },
 		advanced: {
-			cookiePrefix: 'exetasis',
+			cookiePrefix: COOKIE_PREFIX,
 			defaultCookieAttributes: { sameSite: 'lax', httpOnly: true }
 		}
 	});
@@ -61,12 +66,10 @@ export interface SignedIn {
 
 /** Who is signed in by these cookies, or undefined. */
 export async function whoIs(headers: Headers): Promise<SignedIn | undefined> {
-	const session = await auth().api.getSession({ headers });
-	if (!session) return undefined;
+	const session = await sessionOf(database(), headers, secret());
+	if (!session || (isDue(session) && !(await auth().api.getSession({ headers })))) return undefined;
 	const { id, name, role, shopId, active, preferences, firstPassword } = session.user;
-	if (!active) return undefined;
-	const own = (preferences ?? {}) as Preferences;
-	return { id, name, role: role as Role, shopId, preferences: own, firstPassword };
+	return active ? { id, name, role, shopId, preferences: preferences ?? {}, firstPassword } : undefined;
 }
 
 type SignInResult = { kind: 'signedIn'; headers: Headers } | { kind: 'refused' } | { kind: 'tooMany'; seconds: number };

@@ -68,6 +68,32 @@ describe('sign-in', () => {
 	});
 	it('knows nobody by a made-up cookie', async () =>
 		expect(await auth.whoIs(new Headers({ cookie: 'exetasis.session_token=made.up' }))).toBeUndefined());
+	it('is not believed of a right token with another signature, nor of one that is cut off', async () => {
+		const cookies = await signedIn(PASSWORD);
+		const cookie = cookies.get('cookie')!;
+		expect(await auth.whoIs(cookies)).toBeDefined();
+		const [name, value] = cookie.split('=', 2);
+		const token = decodeURIComponent(value).split('.')[0];
+		for (const forged of [token, `${token}.`, `${token}.${'A'.repeat(43)}%3D`, '%', '%E0%A4%A'])
+			expect(await auth.whoIs(new Headers({ cookie: `${name}=${forged}` })), forged).toBeUndefined();
+	});
+	it('is renewed once a day while it is used, and is over when it has expired', async () => {
+		const cookies = await signedIn(PASSWORD);
+		const where = { userId: shop.people.technician.id };
+		const { session } = database.db.models;
+		const inDays = (days: number) => new Date(Date.now() + days * 24 * 60 * 60 * 1000);
+		const expires = async () =>
+			((await session.findOne({ where, order: [['createdAt', 'DESC']] })) as never)['expiresAt'];
+		await session.update({ expiresAt: inDays(6.5) }, { where });
+		const before = await expires();
+		expect(await auth.whoIs(cookies)).toBeDefined();
+		expect(await expires()).toEqual(before);
+		await session.update({ expiresAt: inDays(2) }, { where });
+		expect(await auth.whoIs(cookies)).toBeDefined();
+		expect(new Date(await expires()).getTime()).toBeGreaterThan(inDays(6.9).getTime());
+		await session.update({ expiresAt: inDays(-0.01) }, { where });
+		expect(await auth.whoIs(cookies)).toBeUndefined();
+	});
 	it('over a session ends the old one', async () => {
 		const old = await signedIn(PASSWORD);
 		const fresh = await signedIn(PASSWORD, undefined, old);

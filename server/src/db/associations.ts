@@ -1,7 +1,7 @@
 import type { Model, ModelStatic } from 'sequelize';
 
 type Associated = Readonly<
-	Record<'site' | 'gauge' | 'calibration' | 'pump' | 'earlierPlace' | 'job' | 'traceCase', unknown>
+	Record<'site' | 'gauge' | 'calibration' | 'pump' | 'earlierPlace' | 'job' | 'traceCase' | 'session' | 'user', unknown>
 >;
 
 /** What belongs to what. Keys carry the shop along (the migrations' foreign keys), so that what is associated is of the same shop. */
@@ -11,5 +11,6 @@ export function associate(models: Associated): void {
 	of('pump').belongsTo(of('site'), { as: 'site', foreignKey: 'siteId' });
 	of('earlierPlace').belongsTo(of('site'), { as: 'site', foreignKey: 'siteId' });
 	of('job').belongsTo(of('pump'), { as: 'pump', foreignKey: 'pumpId' });
+	of('session').belongsTo(of('user'), { as: 'user', foreignKey: 'userId' });
 	of('traceCase').belongsTo(of('pump'), { as: 'pump', foreignKey: 'pumpId' });
 }

@@ -64,6 +64,23 @@ test('what a gauge types on a part without sizes does nothing at all, its Enter 
 	await expect(cell(page, 'Oiling wick, cylinder 1')).toHaveAccessibleName(/decided: Reuse/);
 });
 
+test('the full explanation stands beside the verdict and goes with the part in hand', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page);
+	await cell(page, 'Ceramic plunger, cylinder 1').click();
+	await page.getByRole('button', { name: 'Full explanation' }).click();
+	const why = page.getByRole('dialog');
+	await expect(why.getByRole('heading', { name: /^Ceramic plunger, cylinder 1:/ })).toBeVisible();
+	await expect(page.getByRole('region', { name: 'Judge' }).getByTestId('verdict')).toBeInViewport();
+	await page.getByRole('button', { name: 'Next part' }).click();
+	await expect(why.getByRole('heading', { name: new RegExp(`^${await title(page).textContent()}:`) })).toBeVisible();
+	// What it covers takes no letter and no digit.
+	await page.keyboard.type('q1');
+	await page.keyboard.press('Escape');
+	await expect(why).toHaveCount(0);
+	await expect(look(page).getByRole('button', { pressed: true })).toHaveCount(0);
+});
+
 test('acts for many are one undo; a part is found by the name that others use', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await openMat(page, 'valves');
@@ -143,6 +160,15 @@ test('with gloves: the pad types, takes and goes on, and no keyboard slides in',
 		await type('17.999');
 		await pad.getByRole('button', { name: 'Enter', exact: true }).tap();
 	}
+	// On a telephone what is typed stands over the pad, and both lie in the window.
+	const phone = await onGlass(browser, page, 390, 844);
+	await phone.goto(`/jobs/${job}/inspect?place=plunger/1&size=diameter`);
+	await expect(
+		phone.getByRole('group', { name: 'Pad' }).getByRole('button', { name: '1', exact: true })
+	).toBeInViewport();
+	await expect(reading(phone)).toBeInViewport({ ratio: 1 });
+	await expect(phone.getByText('Caution: risk of damage.')).toBeInViewport();
+	await phone.context().close();
 	await pad.getByRole('button', { name: /, next$/ }).tap();
 	await expect(cell(tablet, 'Ceramic plunger, cylinder 1')).toHaveAccessibleName(/decided/);
 	await expect(title(tablet)).not.toHaveText('Ceramic plunger, cylinder 1');

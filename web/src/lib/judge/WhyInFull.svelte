@@ -1,4 +1,4 @@
-<!-- @component All that a verdict rests on, laid over the page: every reason, size and figure, the arithmetic, earlier verdicts, this place before. -->
+<!-- @component All that a verdict rests on: every reason, size and figure, the calculation, earlier verdicts, this place before. Beside Judge where the window is wide, else over the page. -->
 <script lang="ts">
 	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
 	import { judge, type MeasuredCharacteristic } from '@exetasis/core/decide';
@@ -21,9 +21,11 @@
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
+		/** Judge stays in sight, and the next part can be taken. */
+		beside: boolean;
 		onclose: () => void;
 	}
-	let { bench, part, onclose }: Props = $props();
+	let { bench, part, beside, onclose }: Props = $props();
 	const units = unitsInUse();
 
 	const proposed = $derived(part.judgement.verdict);
@@ -46,10 +48,10 @@
 	);
 </script>
 
-<Dialog open onOpenChange={(details) => !details.open && onclose()}>
-	<Portal>
-		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
-		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-3">
+<Dialog open modal={!beside} closeOnInteractOutside={!beside} onOpenChange={(details) => !details.open && onclose()}>
+	<Portal disabled={beside}>
+		{#if !beside}<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />{/if}
+		<Dialog.Positioner class={beside ? 'why-beside' : 'fixed inset-0 z-50 grid place-items-center p-3'}>
 			<Dialog.Content class="sheet why">
 				<header>
 					<Dialog.Title>
@@ -119,6 +121,19 @@
 		max-height: calc(100dvh - 24px);
 		overflow-y: auto;
 		padding: 0 1rem 1rem;
+	}
+	:global(.why-beside) {
+		position: absolute;
+		inset: 0 34.5% 0 0;
+		z-index: 3;
+	}
+	:global(.left > .why-beside) {
+		inset: 0 0 0 34.5%;
+	}
+	:global(.why-beside > .why) {
+		width: 100%;
+		height: 100%;
+		max-height: none;
 	}
 	header {
 		position: sticky;

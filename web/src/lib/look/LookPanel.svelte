@@ -1,5 +1,6 @@
 <!-- @component Look: the damage patterns of this part on letters under the left hand, severity by pressing again, and when it was done. -->
 <script lang="ts">
+	import { MediaQuery } from 'svelte/reactivity';
 	import { partType, patternName, type Severity } from '@exetasis/core/part';
 	import { onsets, type Onset } from '@exetasis/core/record';
 	import { onsetName, onsetShort, severityName } from '$lib/words/reasons';
@@ -31,9 +32,12 @@
 	const notes = $derived(part.record.notes.length + part.record.photos.length);
 	const marks = $derived(part.record.marks.length);
 
+	// Upright there is room for patterns and surface at once.
+	const high = new MediaQuery('(max-width: 1000px) and (min-height: 1100px)');
+
 	// What stands in the panel: the patterns, or in their place what is second.
 	let face = $state<'patterns' | 'surface' | 'notes'>('patterns');
-	const shown = $derived(face === 'surface' && !part.station.surface ? 'patterns' : face);
+	const shown = $derived(face === 'surface' && (high.current || !part.station.surface) ? 'patterns' : face);
 	// Fetched with the first part that has a surface, and from then on drawn at once.
 	let Surface = $state.raw<typeof SurfacePanel>();
 	$effect(() => {
@@ -59,7 +63,7 @@
 			<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>
 		{/if}
 		<span class="faces" role="group" aria-label="Shown here">
-			{#if part.station.surface}
+			{#if part.station.surface && !high.current}
 				<button
 					type="button"
 					class="btn"
@@ -132,6 +136,9 @@
 					</button>
 				{/each}
 			</fieldset>
+		{/if}
+		{#if high.current && part.station.surface && Surface}
+			<Surface {bench} {part} surface={part.station.surface} {locked} />
 		{/if}
 		<PartInHand {part} up={bench.up.get(part.station.in)} {earlier} />
 	{/if}

@@ -71,6 +71,18 @@
 		font-size: 0.8rem;
 		color: var(--ink);
 	}
+	/* As large as the room allows. */
+	.drawing :global(svg) {
+		width: min(100cqh - 40px, 48cqw, 320px);
+		height: auto;
+	}
+	.drawing :global(path) {
+		vector-effect: non-scaling-stroke;
+		stroke-width: 2;
+	}
+	.drawing :global(path.edge) {
+		stroke-width: 1.2;
+	}
 	.drawing.lying {
 		flex-direction: column;
 		gap: 0;

@@ -24,7 +24,7 @@
 	}
 
 	// Five rows take little more than three.
-	const rowHeight = $derived(Math.max(32, 47 - 3 * Math.max(3, bench.bench.sheet.cylinders)));
+	const leastRow = $derived(Math.max(32, 47 - 3 * Math.max(3, bench.bench.sheet.cylinders)));
 	const cylinders = $derived(openedCylinders(bench.bench.sheet, bench.bench.job));
 	const nameOf = (assembly: string) => bench.bench.sheet.assemblies.find(({ key }) => key === assembly)?.name ?? '';
 	// Which of its faces lies up stands with an assembly that lies on the bench: its parts are drawn so.
@@ -53,12 +53,20 @@
 	let windowHeight = $state(0);
 	const inBand = $derived(Math.max(1, Math.floor((width - ROWS_PX) / COLUMN_PX)));
 	const wanted = $derived(width > 0 ? Math.ceil(bench.stations.length / inBand) : 1);
-	const most = $derived(Math.floor((windowHeight - REST_PX) / (HEADS_PX + cylinders.length * rowHeight)));
+	const most = $derived(Math.floor((windowHeight - REST_PX) / (HEADS_PX + cylinders.length * leastRow)));
 	const folds = $derived(wanted > 1 && wanted > most && groupsOf(bench.stations).length > 1);
 	const bands = $derived.by(() => {
 		const count = folds ? 1 : wanted;
 		const each = Math.ceil(bench.stations.length / count);
 		return Array.from({ length: count }, (_, i) => groupsOf(bench.stations.slice(i * each, (i + 1) * each)));
+	});
+	// A high window gives half of what it has more than a usual one to the rows: the cells are the larger.
+	const USUAL_PX = 800;
+	const HIGHEST_ROW_PX = 56;
+	const rowHeight = $derived.by(() => {
+		const least = bands.length > 1 ? BANDED_ROW_PX : leastRow;
+		const more = Math.max(0, windowHeight - USUAL_PX) / 2 / (cylinders.length * bands.length);
+		return Math.floor(Math.min(HIGHEST_ROW_PX, least + more));
 	});
 	const isFolded = ({ stations }: Group) => folds && stations.length > 1 && !stations.some(({ key }) => key === inHand);
 	const columnsOf = (groups: readonly Group[]) =>
@@ -85,7 +93,7 @@
 	}
 	// What is in hand is always in sight.
 	$effect(() => {
-		void columns;
+		void [columns, width, rowHeight];
 		const cell = roll?.querySelector<HTMLElement>(`[data-place="${CSS.escape(selected)}"]`);
 		if (roll && cell) {
 			const [box, within] = [cell.getBoundingClientRect(), roll.getBoundingClientRect()];
@@ -100,7 +108,7 @@
 <svelte:window onresize={look} bind:innerHeight={windowHeight} />
 <div
 	class="mat sheet"
-	style:--row="{bands.length > 1 ? BANDED_ROW_PX : rowHeight}px"
+	style:--row="{rowHeight}px"
 	class:banded={bands.length > 1}
 	class:left={more.left}
 	class:right={more.right}

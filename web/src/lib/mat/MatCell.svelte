@@ -125,6 +125,11 @@
 		border: 1px solid transparent;
 		cursor: pointer;
 	}
+	/* The drawing and its marks grow with the row. */
+	.cell > :global(svg:first-child) {
+		width: max(30px, min(var(--row, 38px) - 8px, 100%));
+		height: max(30px, var(--row, 38px) - 8px);
+	}
 	.cell:hover {
 		background: color-mix(in oklab, var(--mark) 8%, transparent);
 	}
@@ -139,8 +144,8 @@
 	.marks {
 		position: absolute;
 		inset: 1px 50% auto auto;
-		width: 34px;
-		height: 34px;
+		width: max(34px, var(--row, 38px) - 4px);
+		height: max(34px, var(--row, 38px) - 4px);
 		transform: translateX(50%);
 		fill: none;
 		stroke-linecap: round;

@@ -167,6 +167,8 @@
 		const measurable = part.station.characteristics.length > 0;
 		const command = commandOf(event, { locked, measurable, onButton });
 		if (!command) return;
+		// What the explanation covers is not worked blindly.
+		if (overlays?.isBeside() && command.does !== 'move') return;
 		follow(command, event.timeStamp);
 		if (command.does !== 'startReading') event.preventDefault();
 	}
@@ -209,7 +211,7 @@
 	<Mat {bench} {selected} {named} {layers} onselect={(place) => void select(place, false)} />
 </div>
 
-<div class="line">
+<div class="line" class:padded>
 	<button type="button" class="btn-icon" aria-label="Previous part" onclick={() => beside(-1)}
 		><ChevronLeft size={26} /></button
 	>
@@ -288,9 +290,9 @@
 			onmore={() => void overlays?.show('why')}
 		/>
 	</div>
+	<Overlays bind:this={overlays} {bench} {part} narrow={narrow.current} onfind={(place) => void select(place)} />
 </div>
 <StatusLine {bench} {says} {locked} {layers} bind:named onshow={(which) => void overlays?.show(which)} />
-<Overlays bind:this={overlays} {bench} {part} onfind={(place) => void select(place)} />
 
 <style>
 	.line {
@@ -308,6 +310,7 @@
 		display: none;
 	}
 	.panels {
+		position: relative;
 		container: panels / size;
 		flex: 1;
 		min-height: 0;
@@ -371,8 +374,16 @@
 	/* On a telephone there is room for the reading and the pad alone; the tabs lead back. */
 	@media (max-width: 600px) {
 		.mat.behind,
-		.back {
+		.back,
+		.padded ~ :global(.status .btn) {
 			display: none;
+		}
+		.line.padded :global(:is(.case, .check)) {
+			display: none;
+		}
+		.line.padded :global(.caution span) {
+			-webkit-line-clamp: 1;
+			line-clamp: 1;
 		}
 		.panels:has(.padded) {
 			grid-template-rows: minmax(0, 1fr) auto;

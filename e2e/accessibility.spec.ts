@@ -5,7 +5,7 @@ import { pageOf } from './people';
 
 /** In the dark only what colours can change is looked at again. */
 async function seriousFaults(page: Page, theme: 'light' | 'dark'): Promise<string[]> {
-	const axe = new AxeBuilder({ page });
+	const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
 	const { violations } = await (theme === 'dark' ? axe.withRules(['color-contrast']) : axe).analyze();
 	return violations
 		.filter(({ impact }) => impact === 'serious' || impact === 'critical')
@@ -36,6 +36,7 @@ test('axe finds no serious fault on any place, in light and dark', async ({ brow
 		sheet,
 		'/settings',
 		'/shop',
+		'/shop/people',
 		`${job}/strip`,
 		`${job}/inspect`,
 		`${job}/decide`,
@@ -51,6 +52,8 @@ test('axe finds no serious fault on any place, in light and dark', async ({ brow
 			await expect(page.locator('html')).toHaveAttribute('data-mode', theme);
 			expect(await seriousFaults(page, theme), `${path}, ${theme}`).toEqual([]);
 			await expect(page.getByRole('heading', { level: 1 }), path).toHaveCount(1);
+			const sideways = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+			expect(sideways, `${path} scrolls sideways by`).toBeLessThanOrEqual(0);
 		}
 		await page.goto('/'); // on the bench the menu has it
 		await page.getByRole('button', { name: /^Switch to/ }).click();

@@ -109,9 +109,9 @@ async function record(page: Page, job: string, sheet: ModelSheet): Promise<strin
 		})
 	);
 	const order = (key: string) => sheet.stations.findIndex((station) => station.key === key);
-	// The first cylinder has the cases; those between are drawn as the last is.
+	// The first cylinder has the cases, so its parts have least room; of the widest mat the last cylinder is walked as well.
 	return laid
-		.filter(({ cylinder }) => cylinder <= 1 || cylinder === sheet.cylinders)
+		.filter(({ cylinder }) => cylinder <= 1 || (sheet.cylinders >= 5 && cylinder === sheet.cylinders))
 		.toSorted((a, b) => order(a.station) - order(b.station) || a.cylinder - b.cylinder)
 		.map(({ station, cylinder }) => `${station}/${cylinder}`);
 }

@@ -735,7 +735,11 @@ const answers: Record<string, Walked> = {
 	withPart: { args: [sheet, 2, { type: 'oRing', pieces: 2, price: 3 }], held: ['0'] },
 	withPartsMoved: { args: [sheet, ['headNuts'], 2], held: ['0'] },
 	withLaidDown: { args: [sheet, [{ type: 'oRing', pieces: 2, price: 3 }], {}], held: ['0'] },
-	withOrder: { args: [sheet, ['plunger']], held: ['0'] },
+	withPriceList: {
+		args: [sheet, [{ number: 'MAR-102', price: 3, deliveryDays: 2, kit: 'K', kitPrice: 2, pieces: 1 }]],
+		held: ['0']
+	},
+	withRows: { args: [sheet, ['plunger'], ['headNuts']], held: ['0'] },
 	withPartsCopied: { args: [sheet, ['plunger']], held: ['0'] },
 	withPartChanged: { args: [sheet, 'plunger', { lookFor: 'cracks' }], held: ['0'] },
 	withStepChanged: { args: [sheet, 'isolate', { text: 'Lock out' }], held: ['0'] },

@@ -19,7 +19,7 @@ import {
 	withJoined,
 	withMates,
 	withNewStep,
-	withOrder,
+	withRows,
 	withPart,
 	withPartChanged,
 	withPartsCopied,
@@ -129,11 +129,39 @@ describe('editing', () => {
 			withPartChanged(sheet, first, { lookFor: undefined, pieces: 3 }),
 			withMates(sheet, first, second),
 			withJoined(sheet, [first, second], 'Both')!,
-			withOrder(sheet, [third, first]),
+			withRows(sheet, [third, first], [second]),
 			withNewStep(sheet, 'build', 'Check that it is level').draft,
 			...partTypeKeys.map((type) => withPart(sheet, 3, { type }, customs[type]).draft)
 		];
 		for (const draft of edits) expect(sheetDraftSchema.safeParse(draft).error?.issues).toBeUndefined();
+	});
+	it('orders the parts of a cylinder and those of the pump each in its own places', () => {
+		const rows = (draft: SheetDraft) =>
+			(['cylinder', 'pump'] as const).map((row) =>
+				draft.stations.filter(({ per }) => per === row).map(({ key }) => key)
+			);
+		fc.assert(
+			fc.property(fc.constantFrom(...sheets), fc.nat(), (one, seed) => {
+				const turn = (list: string[]) => [
+					...list.slice(seed % (list.length || 1)),
+					...list.slice(0, seed % (list.length || 1))
+				];
+				const [cylinder, pump] = rows(one).map(turn);
+				const after = withRows(one, cylinder, pump);
+				expect(rows(after)).toEqual([cylinder, pump]);
+				expect(after.stations.map(({ per }) => per)).toEqual(one.stations.map(({ per }) => per));
+				expect(withRows(one, ...(rows(one) as [string[], string[]]))).toEqual(one);
+			}),
+			{ numRuns: 40 }
+		);
+		const [cylinder, pump] = rows(sheet);
+		const [moved, next] = cylinder.slice(-2);
+		const rest = cylinder.filter((key) => key !== moved);
+		const across = withRows(sheet, rest, [pump[0], moved, ...pump.slice(1)]);
+		expect(across.stations.find(({ key }) => key === moved)!.per).toBe('pump');
+		expect(keys(across).indexOf(moved)).toBe(keys(across).indexOf(pump[0]) + 1);
+		expect(keys(withRows(sheet, rest, [moved, ...pump])).indexOf(moved)).toBe(keys(sheet).indexOf(pump[0]));
+		expect(keys(across)).toContain(next);
 	});
 	it('moves several parts together and keeps their order', () => {
 		const [a, b, c, d] = keys(sheet);

@@ -86,11 +86,39 @@ export function withPartsMoved(draft: SheetDraft, keys: readonly string[], to: n
 	return { ...draft, stations: others.toSpliced(Math.min(Math.max(0, to), others.length), 0, ...moved) };
 }
 
-/** The draft with the stations in the order of these keys; keys that are not in the list stay behind. */
-export function withOrder(draft: SheetDraft, keys: readonly string[]): SheetDraft {
-	const place = new Map(keys.map((key, i) => [key, i]));
-	const stations = draft.stations.toSorted((a, b) => (place.get(a.key) ?? Infinity) - (place.get(b.key) ?? Infinity));
-	return { ...draft, stations };
+/**
+ * The draft with the parts of each cylinder and those that exist once per pump in these orders. Each list keeps its own places in
+ * the strip order. A part that came from the other list stands behind the one before it, and exists as often as its new list says.
+ * Shape: the keys of all stations, each in one of the lists; a key that is in neither stays as it is.
+ */
+export function withRows(draft: SheetDraft, perCylinder: readonly string[], perPump: readonly string[]): SheetDraft {
+	const lists = { cylinder: perCylinder, pump: perPump };
+	const listOf = new Map(
+		(['cylinder', 'pump'] as const).flatMap((per) => lists[per].map((key): [string, Station['per']] => [key, per]))
+	);
+	const stations = new Map(draft.stations.map((one) => [one.key, one]));
+	const came = new Set(draft.stations.filter(({ key, per }) => (listOf.get(key) ?? per) !== per).map(({ key }) => key));
+	const left = {
+		cylinder: perCylinder.filter((key) => stations.has(key) && !came.has(key)),
+		pump: perPump.filter((key) => stations.has(key) && !came.has(key))
+	};
+	const order = draft.stations
+		.filter(({ key }) => !came.has(key))
+		.map(({ key, per }) => (listOf.has(key) ? left[per].shift()! : key));
+	for (const per of ['cylinder', 'pump'] as const)
+		for (const [i, key] of lists[per].entries()) {
+			if (!came.has(key)) continue;
+			const [before, after] = [order.indexOf(lists[per][i - 1]), order.indexOf(lists[per][i + 1])];
+			order.splice(before >= 0 ? before + 1 : Math.max(0, after), 0, key);
+		}
+	return {
+		...draft,
+		stations: order.map((key) => {
+			const station = stations.get(key)!;
+			const per = listOf.get(key) ?? station.per;
+			return per === station.per ? station : { ...station, per };
+		})
+	};
 }
 
 /** The draft with a copy behind each of these parts. The copies have no mates, kits, numbers or steps yet. */

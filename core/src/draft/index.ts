@@ -8,6 +8,7 @@ export * from './keys';
 export * from './laid';
 export * from './moved';
 export * from './partsList';
+export * from './priceList';
 export * from './readiness';
 export { isFirst, withNewStep, withStepOrder, withStepSplit, withStepsConfirmed, withStepsDrafted } from './steps';
 export { newSheet, OWN_LAYOUT, type NamePlate, type SheetDraft } from './newSheet';

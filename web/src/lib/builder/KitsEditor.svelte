@@ -1,9 +1,10 @@
-<!-- @component Kits: what is bought in one bag, and how many pieces of each part it holds. -->
+<!-- @component Kits: what is bought in one bag, and how many pieces of each part it holds; prices and kits from a file. -->
 <script lang="ts">
 	import type { Kit } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import PriceFile from './PriceFile.svelte';
 	import type { DraftState } from './draft.svelte';
 
 	interface Props {
@@ -73,6 +74,7 @@
 	</section>
 {:else}<p class="soft">No kits yet. Parts that no kit holds are bought singly.</p>{/each}
 {#if draft.body.stations.length > 0}
+	<PriceFile {draft} mostKits={MOST} />
 	<div class="row">
 		<Choose
 			label="First part of a new kit"

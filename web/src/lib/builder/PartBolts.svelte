@@ -1,12 +1,6 @@
 <!-- @component Bolts, nuts or screws that are tightened together, on a drawing: where they are, in which order, to which torque. -->
 <script lang="ts">
-	import {
-		boltPatterns,
-		propertyClasses,
-		proposedTorque,
-		tighteningOrder,
-		type PropertyClass
-	} from '@exetasis/core/build';
+	import { boltPatterns, propertyClasses, proposedTorque, type PropertyClass } from '@exetasis/core/build';
 	import { defined, withPartChanged } from '@exetasis/core/draft';
 	import { parseQuantity, shownUnit } from '@exetasis/core/quantity';
 	import type { Fastening, Station } from '@exetasis/core/record';
@@ -17,6 +11,7 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { torqueFromWords } from '$lib/words/limits';
+	import BoltDrawing from './BoltDrawing.svelte';
 	import { arranged, arrangements, type Arrangement } from './arrangements';
 	import type { DraftState } from './draft.svelte';
 
@@ -26,7 +21,7 @@
 	}
 	let { draft, part }: Props = $props();
 	const fastening = $derived(part.fastening);
-	let shape = $state<Arrangement>('circle');
+	let shape = $state<Arrangement | 'byHand'>('circle');
 	let problem = $state('');
 
 	const patternName: Readonly<Record<(typeof boltPatterns)[number], string>> = {
@@ -37,8 +32,6 @@
 		innerThenOuter: 'Inner ring, then outer ring',
 		asListed: 'As numbered'
 	};
-	const markName = { none: 'bolt', pin: 'guide pin', doNotTouch: 'do not loosen', last: 'tightened last' } as const;
-	const nextMark = { none: 'pin', pin: 'doNotTouch', doNotTouch: 'last', last: 'none' } as const;
 
 	function save(next: Fastening | undefined) {
 		problem = '';
@@ -54,21 +47,11 @@
 		draft.change(withPartChanged(draft.body, part.key, { fastening: next, pieces }));
 	}
 	const change = (next: Partial<Fastening>) => fastening && save(defined({ ...fastening, ...next }));
-	function arrange(count: number, wide: number) {
-		const bolts = arranged(shape, count, wide);
+	function place(bolts: Fastening['bolts']) {
 		if (fastening) change({ bolts });
 		else save({ bolts, torqueFrom: 'maker', pattern: 'cross', stages: [1], onceMore: false });
 	}
-	function mark(index: number) {
-		if (!fastening) return;
-		const { mark: before, ...bolt } = fastening.bolts[index];
-		const after = nextMark[before ?? 'none'];
-		change({ bolts: fastening.bolts.with(index, { ...bolt, ...(after === 'none' ? {} : { mark: after }) }) });
-	}
-	const order = $derived(fastening ? tighteningOrder(fastening) : []);
-	const span = $derived(
-		Math.max(20, ...(fastening?.bolts ?? []).flatMap(({ xMm, yMm }) => [Math.abs(xMm), Math.abs(yMm)])) * 1.35
-	);
+	const byHand = $derived(shape === 'byHand');
 	const passes = $derived((fastening?.stages ?? []).map((share) => Math.round(share * 100)).join(', '));
 	// Percent of the torque; what is no number is left for the schema to refuse.
 	const readPasses = (text = '') =>
@@ -89,51 +72,38 @@
 </script>
 
 <div class="two">
-	<Choose label="Arrangement" value={shape} options={arrangements} onchoose={(chosen) => (shape = chosen)} />
-	<QuantityField
-		label="Bolts"
-		value={count}
-		unit="pieces"
-		check={(value) =>
-			Number.isInteger(value) && value >= 1 && value <= 40 ? undefined : 'Type a whole number from 1 to 40.'}
-		onchange={(value) => (count = value ?? count)}
+	<Choose
+		label="Arrangement"
+		value={shape}
+		options={[...arrangements, ['byHand', 'By hand, on the drawing']]}
+		onchoose={(chosen) => (shape = chosen)}
 	/>
-	<QuantityField
-		label={shape === 'circle' ? 'Diameter' : 'Width'}
-		value={wide}
-		unit="mm"
-		check={(value) => (value > 0 ? undefined : 'This must be above 0.')}
-		onchange={(value) => (wide = value ?? wide)}
-	/>
-	<div class="label">
-		<button type="button" class="btn" onclick={() => arrange(count, wide)}
-			>{fastening ? 'Place again' : 'Place bolts'}</button
-		>
-	</div>
-</div>
-{#if fastening}
-	<svg
-		viewBox="{-span} {-span} {2 * span} {2 * span}"
-		role="group"
-		aria-label="Bolts of {part.name}, seen from outside"
-	>
-		{#each fastening.bolts as bolt, i (i)}
-			{@const place = order.indexOf(i)}
-			<g
-				role="button"
-				tabindex="0"
-				aria-label="Position {i + 1}: {markName[bolt.mark ?? 'none']}{place < 0
-					? ''
-					: `, number ${place + 1} in order`}"
-				onclick={() => mark(i)}
-				onkeydown={({ key }) => (key === 'Enter' || key === ' ') && mark(i)}
+	{#if shape !== 'byHand'}
+		{@const usual = shape}
+		<QuantityField
+			label="Bolts"
+			value={count}
+			unit="pieces"
+			check={(value) =>
+				Number.isInteger(value) && value >= 1 && value <= 40 ? undefined : 'Type a whole number from 1 to 40.'}
+			onchange={(value) => (count = value ?? count)}
+		/>
+		<QuantityField
+			label={shape === 'circle' ? 'Diameter' : 'Width'}
+			value={wide}
+			unit="mm"
+			check={(value) => (value > 0 ? undefined : 'This must be above 0.')}
+			onchange={(value) => (wide = value ?? wide)}
+		/>
+		<div class="label">
+			<button type="button" class="btn" onclick={() => place(arranged(usual, count, wide))}
+				>{fastening ? 'Place again' : 'Place bolts'}</button
 			>
-				<circle cx={bolt.xMm} cy={-bolt.yMm} r={span / 8} class={bolt.mark ?? 'none'} />
-				<text x={bolt.xMm} y={-bolt.yMm} font-size={span / 8}>{place < 0 ? '–' : place + 1}</text>
-			</g>
-		{/each}
-	</svg>
-	<p class="soft">Touch a bolt to mark it: guide pin, do not loosen, tightened last. Numbers: order of tightening.</p>
+		</div>
+	{/if}
+</div>
+{#if fastening || byHand}<BoltDrawing name={part.name} {fastening} adding={byHand} onchange={place} />{/if}
+{#if fastening}
 	<div class="two">
 		<Choose
 			label="Order"
@@ -235,37 +205,5 @@
 	}
 	.doubt {
 		color: var(--doubt);
-	}
-	svg {
-		flex: none;
-		width: 100%;
-		height: 240px;
-		min-height: 240px;
-		background: var(--sheet);
-		border: 1px solid var(--line);
-	}
-	g {
-		cursor: pointer;
-	}
-	circle {
-		fill: var(--sheet);
-		stroke: var(--ink);
-		stroke-width: 1.5;
-		vector-effect: non-scaling-stroke;
-	}
-	circle.pin {
-		stroke-dasharray: 4 3;
-	}
-	circle.doNotTouch {
-		stroke: var(--pencil);
-	}
-	circle.last {
-		stroke-width: 4;
-	}
-	text {
-		fill: var(--ink);
-		text-anchor: middle;
-		dominant-baseline: central;
-		font-family: var(--figures);
 	}
 </style>

@@ -1,11 +1,11 @@
 <!-- @component A parts list becomes a stack: its columns are matched here, doubtful lines are chosen by picture. -->
 <script lang="ts">
-	import { deserialize } from '$app/forms';
 	import { partOfLine, proposeParts, type NewPart, type ProposedPart } from '@exetasis/core/draft';
 	import { partType, partTypeKeys, type PartTypeKey } from '@exetasis/core/part';
 	import { MOST_STATIONS } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import Choose from '$lib/ui/Choose.svelte';
+	import TableFile from './TableFile.svelte';
 	import { guessedColumns, linesIn, type Columns, type TableLines } from './partsColumns';
 
 	interface Props {
@@ -16,40 +16,12 @@
 	}
 	let { names, cylinders, onparts }: Props = $props();
 	const NO_LINES: TableLines = { lines: [], broken: [], assumed: [] };
-	const id = $props.id();
 	let rows = $state.raw<readonly (readonly string[])[]>([]);
 	let left = $state(0);
-	let problem = $state('');
 	let columns = $state.raw<Columns>();
 	/** Chosen by hand, by line: a type, or nothing for a line that is left out. */
 	let chosen = $state.raw<ReadonlyMap<number, PartTypeKey | ''>>(new Map());
 
-	async function read({ currentTarget }: { currentTarget: HTMLInputElement }) {
-		const file = currentTarget.files?.[0];
-		if (!file) return;
-		problem = '';
-		const body = new FormData();
-		body.set('file', file);
-		const answer = await fetch('?/read', { method: 'POST', body, headers: { accept: 'application/json' } }).catch(
-			() => undefined
-		);
-		if (!answer) {
-			problem = 'The server does not answer. Choose the file again in a moment.';
-			return;
-		}
-		if (answer.status === 413) {
-			problem = 'This file is larger than 4 MB. Delete what is not parts, and choose it again.';
-			return;
-		}
-		const told = deserialize(await answer.text());
-		if (told.type === 'success') {
-			const table = told.data?.table as { rows: readonly (readonly string[])[]; more: number };
-			rows = table.rows;
-			left = table.more;
-			columns = guessedColumns(rows);
-			chosen = new Map();
-		} else problem = (told.type === 'failure' && (told.data?.problem as string)) || 'The file could not be read.';
-	}
 	const heads = $derived((rows.at(0) ?? []).map((head, i) => [String(i), head || `Column ${i + 1}`] as const));
 	const lines = $derived(columns ? linesIn(rows, columns) : NO_LINES);
 	const proposed = $derived(proposeParts(lines.lines, names, cylinders));
@@ -66,11 +38,14 @@
 	const SHOWN = 200;
 </script>
 
-<div class="label mt-3">
-	<label for={id}>Parts list (CSV or XLSX, one part in each row)</label>
-	<input {id} type="file" accept=".csv,.xlsx,text/csv" class="input" onchange={read} />
-</div>
-{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+<TableFile
+	label="Parts list (CSV or XLSX, one part in each row)"
+	onrows={(read, more) => {
+		[rows, left] = [read, more];
+		columns = guessedColumns(read);
+		chosen = new Map();
+	}}
+/>
 {#if columns}
 	<div class="columns">
 		{#each [['item', 'Item number'], ['description', 'Description'], ['quantity', 'Quantity']] as const as [key, label] (key)}

@@ -1,11 +1,11 @@
-<!-- @component The parts in strip order as a section through one cylinder: pressure side left, crank side right. They are dragged, or moved by the keyboard. -->
+<!-- @component The parts in strip order as a section through one cylinder, pressure side left, assemblies as boxes; below them the parts that exist once per pump. They are dragged, or moved by the keyboard. -->
 <script lang="ts">
 	import { dragHandleZone, dragHandle, type DndEvent } from 'svelte-dnd-action';
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import type { Station } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { DraftState } from './draft.svelte';
-	import { withOrder } from '@exetasis/core/draft';
+	import { withRows } from '@exetasis/core/draft';
 
 	interface Props {
 		draft: DraftState;
@@ -18,22 +18,25 @@
 
 	type Item = Station & { readonly id: string };
 	const asItems = (stations: readonly Station[]): Item[] => stations.map((one) => ({ ...one, id: one.key }));
-	let dragged = $state.raw<Item[]>();
-	const items = $derived(dragged ?? asItems(draft.body.stations));
+	type Row = Station['per'];
+	/** While a part is dragged, the rows that it has been in. */
+	let dragged = $state.raw<Partial<Record<Row, Item[]>>>({});
+	const itemsOf = (row: Row): Item[] => dragged[row] ?? asItems(draft.body.stations.filter(({ per }) => per === row));
+	const number = $derived(new Map(draft.body.stations.map(({ key }, i) => [key, i + 1])));
 	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'part' ? [place.key] : []))));
 	const assembly = (key: string) => draft.body.assemblies.find((one) => one.key === key)?.name ?? key;
 
-	function consider({ detail }: CustomEvent<DndEvent<Item>>) {
-		dragged = detail.items;
-	}
-	function finalize({ detail }: CustomEvent<DndEvent<Item>>) {
-		dragged = undefined;
-		draft.change(
-			withOrder(
-				draft.body,
-				detail.items.map(({ key }) => key)
-			)
-		);
+	const consider = (row: Row, items: Item[]) => (dragged = { ...dragged, [row]: items });
+	// Of a part that goes to the other row, both rows tell one after the other.
+	function finalize(row: Row, items: Item[]) {
+		dragged = { ...dragged, [row]: items };
+		const keysOf = (of: Row) => itemsOf(of).map(({ key }) => key);
+		const [cylinder, pump] = [keysOf('cylinder'), keysOf('pump')];
+		if (cylinder.length + pump.length !== draft.body.stations.length) return;
+		dragged = {};
+		const next = withRows(draft.body, cylinder, pump);
+		const changed = next.stations.some((one, i) => one !== draft.body.stations[i]);
+		if (changed) draft.change(next);
 	}
 	const take = (key: string) =>
 		several
@@ -43,41 +46,60 @@
 			: draft.select([key]);
 </script>
 
-<div
-	class="stack"
-	aria-label="Parts in strip order, pressure side to the left"
-	use:dragHandleZone={{
-		items,
-		flipDurationMs: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150,
-		dropTargetStyle: {},
-		dragDisabled: !mayEdit
-	}}
-	onconsider={consider}
-	onfinalize={finalize}
->
-	{#each items as item, i (item.id)}
-		<div class="place" class:once={item.per === 'pump'} class:begins={i === 0 || items[i - 1].in !== item.in}>
-			<span class="in">{i === 0 || items[i - 1].in !== item.in ? assembly(item.in) : ' '}</span>
-			<button
-				type="button"
-				class="part"
-				class:wrong={wrong.has(item.key)}
-				aria-pressed={draft.selected.includes(item.key)}
-				aria-label="{i + 1}. {item.name}{item.pieces > 1 ? `, ${item.pieces} pieces` : ''}{item.per === 'pump'
-					? ', once in the pump'
-					: ''}{wrong.has(item.key) ? ', has a problem' : ''}"
-				onclick={() => take(item.key)}
-			>
-				<Glyph type={item.type} face={item.face} size={40} />
-				<span class="name">{item.short}{item.pieces > 1 ? ` ×${item.pieces}` : ''}</span>
-			</button>
-			{#if mayEdit}<span class="grip" use:dragHandle aria-label="Move {item.name}"
-					><GripVertical size={16} aria-hidden="true" /></span
-				>{/if}
-		</div>
-	{/each}
-</div>
-{#if items.length === 0}<p class="soft empty">
+{#snippet row(of: Row, label: string)}
+	{@const items = itemsOf(of)}
+	<div
+		class="stack"
+		class:empty={items.length === 0}
+		aria-label={label}
+		use:dragHandleZone={{
+			items,
+			type: 'parts',
+			flipDurationMs: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150,
+			dropTargetStyle: {},
+			dragDisabled: !mayEdit
+		}}
+		onconsider={({ detail }: CustomEvent<DndEvent<Item>>) => consider(of, detail.items)}
+		onfinalize={({ detail }: CustomEvent<DndEvent<Item>>) => finalize(of, detail.items)}
+	>
+		{#each items as item, i (item.id)}
+			{@const begins = items.at(i - 1)?.in !== item.in || i === 0}
+			{@const ends = items.at(i + 1)?.in !== item.in}
+			<div class="place" class:begins class:ends>
+				<span class="in">{begins ? assembly(item.in) : '\u00a0'}</span>
+				<button
+					type="button"
+					class="part"
+					class:wrong={wrong.has(item.key)}
+					aria-pressed={draft.selected.includes(item.key)}
+					aria-label="{number.get(item.key)}. {item.name}{item.pieces > 1 ? `, ${item.pieces} pieces` : ''}{item.per ===
+					'pump'
+						? ', once in the pump'
+						: ''}{wrong.has(item.key) ? ', has a problem' : ''}"
+					onclick={() => take(item.key)}
+				>
+					<Glyph type={item.type} face={item.face} size={40} />
+					<span class="name"
+						><span class="figures soft">{number.get(item.key)}</span>
+						{item.short}{item.pieces > 1 ? ` ×${item.pieces}` : ''}</span
+					>
+				</button>
+				{#if mayEdit}<span class="grip" use:dragHandle aria-label="Move {item.name}"
+						><GripVertical size={16} aria-hidden="true" /></span
+					>{/if}
+			</div>
+		{/each}
+	</div>
+{/snippet}
+
+{#if draft.body.stations.length > 0}
+	{@render row('cylinder', 'Parts of each cylinder in strip order, pressure side to the left')}
+	<h3>
+		Once per pump <span class="soft">Drag a part here if the pump has one of it. The numbers give the strip order.</span
+		>
+	</h3>
+	{@render row('pump', 'Parts once per pump in strip order')}
+{:else}<p class="soft none">
 		No parts yet. Touch a part type for each part, in the order in which the parts come off.
 	</p>{/if}
 
@@ -95,18 +117,43 @@
 		display: grid;
 		width: 86px;
 	}
+	/* Parts of one assembly that come off one after the other stand in one box. */
+	.place {
+		border-block: 1.5px solid var(--ink-soft);
+	}
+	.begins {
+		border-left: 1.5px solid var(--ink-soft);
+		border-start-start-radius: 4px;
+		border-end-start-radius: 4px;
+	}
+	.ends {
+		border-right: 1.5px solid var(--ink-soft);
+		border-start-end-radius: 4px;
+		border-end-end-radius: 4px;
+		margin-right: 4px;
+	}
 	.in {
 		font-size: 0.7rem;
 		line-height: 1.1rem;
 		height: 1.1rem;
+		padding-left: 4px;
 		white-space: nowrap;
 		color: var(--ink-soft);
-		border-top: 2px solid var(--ink-soft);
 		overflow: visible;
 	}
-	.begins .in {
-		padding-left: 4px;
-		border-left: 2px solid var(--ink-soft);
+	h3 {
+		padding: 10px 6px 2px;
+		font-weight: 600;
+		font-size: 0.9rem;
+	}
+	h3 .soft {
+		margin-left: 0.5rem;
+		font-weight: 400;
+		font-size: 0.8rem;
+	}
+	.stack.empty {
+		min-height: 90px;
+		border: 1px dashed var(--line);
 	}
 	.part {
 		display: grid;
@@ -119,9 +166,6 @@
 		border: 1px solid transparent;
 		background: var(--sheet);
 		cursor: pointer;
-	}
-	.once .part {
-		border: 1px dashed var(--line);
 	}
 	.part:hover {
 		border-color: var(--mark);
@@ -151,7 +195,7 @@
 		cursor: grab;
 		touch-action: none;
 	}
-	.empty {
+	.none {
 		padding: 24px;
 		max-width: 30rem;
 	}

@@ -29,6 +29,10 @@ export async function gaugesOf(scope: ShopScope): Promise<GaugeListing[]> {
 	return found.flatMap(({ calibrations: [newest], ...gauge }) => (newest ? [listing(gauge, newest, today())] : []));
 }
 
+/** The gauges in the order in which their calibration is due; those out of use come last. */
+export const byDue = (gauges: readonly GaugeListing[]): GaugeListing[] =>
+	gauges.toSorted((a, b) => Number(a.retired ?? false) - Number(b.retired ?? false) || a.dueOn.localeCompare(b.dueOn));
+
 const today = () => new Date().toISOString().slice(0, 10);
 
 const listing = (

@@ -4,7 +4,8 @@ import type { Duty, EarlierPlaceRow, PumpRow } from './db/tables';
 import { inTransaction, of, type ShopScope } from './db/scope';
 import { lives, type LifeListing } from './db/sql/lives';
 import { rebuilds, type Rebuild } from './db/sql/rebuilds';
-import { pumpList, type PumpListing, type PumpPage } from './db/sql/pumpList';
+import { ASSUMED_HOURS_A_DAY, LEAST_HOURS_A_DAY, pumpList, type PumpListing, type PumpPage } from './db/sql/pumpList';
+import { policyOf } from './shops';
 import { newestSheet } from './sheets';
 
 interface PumpList {
@@ -13,9 +14,14 @@ interface PumpList {
 	readonly of: number;
 }
 
-/** A page of the shop's pumps. */
-export async function pumpsOf(scope: ShopScope, page: Partial<PumpPage> = {}): Promise<PumpList> {
-	const found = await pumpList(scope, { like: '', rebuilds: 0, offset: 0, limit: MOST_LISTED, ...page });
+/** A page of the shop's pumps; by when they are due, the next to come in first. */
+export async function pumpsOf(
+	scope: ShopScope,
+	page: Partial<Omit<PumpPage, 'intervalHours'>> = {}
+): Promise<PumpList> {
+	const { intervalHours } = await policyOf(scope);
+	const usual = { like: '', rebuilds: 0, offset: 0, limit: MOST_LISTED, order: 'serial' as const };
+	const found = await pumpList(scope, { ...usual, ...page, intervalHours });
 	return { pumps: found.map(({ of: _, ...pump }) => pump), of: found[0]?.of ?? 0 };
 }
 /** As many as a page of a list shows. */
@@ -111,8 +117,6 @@ export async function placeBefore(
 	return job && (await lives(scope, job.pumpId, place)).toReversed();
 }
 
-/** What a pump that has been in once only is taken to run. */
-const ASSUMED_HOURS_A_DAY = 8;
 const DAY_MS = 86_400_000;
 
 /** How many hours a day a pump has run, from its first rebuild on record to its last; assumed where it has been in once only. */
@@ -127,5 +131,7 @@ export async function runningHoursADay(
 	const [first, last] = [jobs.at(0), jobs.at(-1)];
 	const days = first && last ? (last.receivedAt.getTime() - first.receivedAt.getTime()) / DAY_MS : 0;
 	const hours = first && last && days >= 1 ? (last.pumpHours - first.pumpHours) / days : 0;
-	return hours > 0.01 ? { hours: Math.min(24, hours), assumed: false } : { hours: ASSUMED_HOURS_A_DAY, assumed: true };
+	return hours > LEAST_HOURS_A_DAY
+		? { hours: Math.min(24, hours), assumed: false }
+		: { hours: ASSUMED_HOURS_A_DAY, assumed: true };
 }

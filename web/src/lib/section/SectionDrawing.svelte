@@ -24,6 +24,18 @@
 	const WALL = 7; // of the housing above and below
 	const AXIS = WALL + BOX / 2;
 	const LINE = 11;
+	// Names of what is in hand, nearest to it; those of the assemblies below.
+	const heldNames = $derived(
+		named.length > 0
+			? labelled(
+					section.pieces
+						.filter(({ station }) => inHand.includes(station.key))
+						.map(({ station, from, to }) => ({ key: station.key, name: station.short, from, to })),
+					section.width
+				)
+			: []
+	);
+	const heldLines = $derived(heldNames.reduce((most, { line }) => Math.max(most, line + 1), 0));
 	const nameOf = (key: string) => named.find((one) => one.key === key)?.name ?? '';
 	const labels = $derived(
 		named.length > 0
@@ -33,7 +45,7 @@
 				)
 			: []
 	);
-	const lines = $derived(labels.reduce((most, { line }) => Math.max(most, line + 1), 0));
+	const lines = $derived(heldLines + labels.reduce((most, { line }) => Math.max(most, line + 1), 0));
 	const height = $derived(2 * WALL + BOX + (lines > 0 ? 1 + LINE * lines : 0));
 	const THICK: Readonly<Record<string, number>> = { rod: 5, sleeve: 13 };
 	const thick = (type: string) => THICK[type] ?? 11;
@@ -45,7 +57,12 @@
 		<rect class="wall" x={from + 0.5} y={WALL + BOX} width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />
 	{/each}
 	{#each labels as { key, at, line } (key)}
-		<text x={at} y={2 * WALL + BOX + LINE * (line + 1) - 2}>{nameOf(key)}</text>
+		<text x={at} y={2 * WALL + BOX + LINE * (heldLines + line + 1) - 2}>{nameOf(key)}</text>
+	{/each}
+	{#each heldNames as { key, at, line } (key)}
+		<text class="own" x={at} y={2 * WALL + BOX + LINE * (line + 1) - 2}
+			>{stations.find((one) => one.key === key)?.short}</text
+		>
 	{/each}
 	<path class="axis" d="M-2 {AXIS}H{section.width + 2}" />
 	{#each section.pieces as { station, from, to, through } (station.key)}
@@ -93,7 +110,7 @@
 <style>
 	svg {
 		width: 100%;
-		max-height: 132px;
+		max-height: 190px;
 	}
 	.part {
 		stroke: currentColor;
@@ -133,6 +150,10 @@
 		stroke-width: 1.6;
 		stroke-linecap: round;
 		stroke-linejoin: round;
+	}
+	text.own {
+		fill: var(--mark);
+		font-weight: 600;
 	}
 	text {
 		fill: var(--ink-soft);

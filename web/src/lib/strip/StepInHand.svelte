@@ -103,7 +103,7 @@
 	{#if sheet.cylinderOne && cylinders.length > 1 && (step.stations.length > 0 || step.per === 'cylinder')}
 		<CylinderOne cylinderOne={sheet.cylinderOne} count={sheet.cylinders} />
 	{/if}
-	{#if step.stage === 'strip' && step.stations.length > 0}<StripSection {bench} {steps} {step} />{/if}
+	{#if step.stage === 'prepare' || step.stage === 'strip'}<StripSection {bench} {steps} {step} />{/if}
 	<StepFacts {step} {sheet} {job} policy={bench.bench.policy} going="out" />
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if kept}<p class="wrong">{kept}</p>{/if}

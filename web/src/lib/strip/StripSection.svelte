@@ -41,7 +41,7 @@
 		named={bench.bench.sheet.assemblies}
 	/>
 	<p class="soft">
-		Pressure side left, crank side right. Dotted: already off.{#if side && assembly}
+		{left === 0 ? 'The pump as it comes in.' : 'Dotted: already off.'} Pressure side left, crank side right.{#if side && assembly}
 			Arrows: out through the {side === 'P' ? 'pressure' : 'crank'} side of the {inSentence(assembly.name)}, as it lies
 			now.{/if}
 	</p>

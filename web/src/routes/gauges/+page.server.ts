@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate, setError } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { addGauge, addGauges, gaugesOf } from '@exetasis/server/gauges';
+import { addGauge, addGauges, byDue, gaugesOf } from '@exetasis/server/gauges';
 import { newGaugeOf, newGaugeSchema } from '$lib/forms/gauge';
 import { readGauges } from '$lib/forms/gaugeCsv';
 import { readForm } from '$lib/server/form';
@@ -10,7 +10,7 @@ import { scopeOf } from '$lib/server/request';
 const customary = { repeatabilityDof: '9', reproducibility: '0', expansion: '11.5', k: '2' };
 
 export const load = async ({ locals }) => ({
-	gauges: await gaugesOf(scopeOf(locals)),
+	gauges: byDue(await gaugesOf(scopeOf(locals))),
 	form: await superValidate(customary, zod4(newGaugeSchema), { errors: false })
 });
 

@@ -23,6 +23,18 @@
 			says: ({ pumpHours }) => (pumpHours === null ? '–' : formatNumber(pumpHours))
 		},
 		{
+			key: 'due',
+			head: 'Next service, about',
+			of: ({ due, here }) => (here ? undefined : due),
+			says: ({ due, dueAssumed, here }) =>
+				here
+					? 'in the shop'
+					: due
+						? `${day(due)}${dueAssumed ? ', assumed' : ''}${due.getTime() < Date.now() ? ', due' : ''}`
+						: 'not known',
+			wrong: ({ due }) => due !== null && due.getTime() < Date.now()
+		},
+		{
 			key: 'last',
 			head: 'Last received',
 			of: ({ lastReceived }) => lastReceived,
@@ -37,6 +49,10 @@
 	<h1>Pumps</h1>
 	<FindForm label="Find a pump" placeholder="Serial, name, site or model" find={data.find} />
 </div>
+<p class="soft mb-2">
+	The next to come in stand first: the service interval of the shop, at the hours a day that each pump ran between its
+	rebuilds. Where a pump was in once only, 8 h a day are assumed.
+</p>
 <DataTable
 	label="Pumps"
 	rows={data.pumps}

@@ -4,7 +4,10 @@ import { entries, groupings, livesAt, type Entry, type Grouping } from '@exetasi
 import { scopeOf, textFrom } from '$lib/server/request';
 
 // What is asked about most often, where a model has it.
-const usual = ['packing', 'highPressureSeal', 'cup', 'ropes', 'diaphragm'];
+const usual = ['plunger', 'packing', 'highPressureSeal', 'cup', 'ropes', 'diaphragm'];
+const MOST_TRIED = 3;
+/** A B10 life below an hour says that parts fail at once, not when to replace them. */
+const LEAST_B10_H = 1;
 
 export async function load({ locals, url }) {
 	const scope = scopeOf(locals);
@@ -25,24 +28,23 @@ export async function load({ locals, url }) {
 			summary: undefined
 		};
 	const stations = sheet.stations.map(({ key, name, type }) => ({ key, name, type }));
-	const station =
-		stations.find(({ key }) => key === textFrom(url, 'station')) ??
-		stations.find(({ key }) => usual.includes(key)) ??
-		stations[0];
 	const by = groupings.find((one) => one === textFrom(url, 'by')) ?? 'none';
 	const entry = entries.find((one) => one === textFrom(url, 'from')) ?? 'fitting';
-	return {
-		models,
-		model: sheet.model,
-		entry,
-		stations,
-		station,
-		by,
-		summary: await runHeavy(
-			scope.shopId,
-			'summaryOf',
-			await livesAt(scope, sheet.model, station.key, by, entry),
-			url.searchParams.getAll('group').slice(0, 2)
-		)
-	};
+	const chosen = url.searchParams.getAll('group').slice(0, 2);
+	const summaryAt = async (station: string) =>
+		runHeavy(scope.shopId, 'summaryOf', await livesAt(scope, sheet.model, station, by, entry), chosen);
+	const named = stations.find(({ key }) => key === textFrom(url, 'station'));
+	// Unasked, the first usual part whose lives tell when to replace it; without one, the most usual.
+	const rank = (key: string) => (usual.includes(key) ? usual.indexOf(key) : usual.length);
+	const candidates = named ? [named] : stations.toSorted((a, b) => rank(a.key) - rank(b.key)).slice(0, MOST_TRIED);
+	let [station, summary] = [candidates[0], await summaryAt(candidates[0].key)];
+	const tells = ({ groups: [all] }: typeof summary) =>
+		all?.fit.kind === 'fitted' && all.fit.phase !== 'open' && all.fit.b10.value >= LEAST_B10_H;
+	for (const next of tells(summary) ? [] : candidates.slice(1)) {
+		const tried = await summaryAt(next.key);
+		if (!tells(tried)) continue;
+		[station, summary] = [next, tried];
+		break;
+	}
+	return { models, model: sheet.model, entry, stations, station, by, summary };
 }

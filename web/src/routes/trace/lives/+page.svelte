@@ -5,6 +5,7 @@
 	import DataTable from '$lib/table/DataTable.svelte';
 	import Filters from '$lib/ui/Filters.svelte';
 	import type { Column } from '$lib/table/features';
+	import Segments from '$lib/ui/Segments.svelte';
 	import LivesChart, { type Series } from '$lib/trace/LivesChart.svelte';
 	import type { GroupSummary } from '@exetasis/server/trace/livesSummary';
 	import { kitWords } from '$lib/words/contrasts';
@@ -149,7 +150,9 @@
 			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.b10.value : undefined),
 			says: ({ fit, least }: GroupSummary) =>
 				fit.kind === 'fitted'
-					? limitsWords(fit.b10)
+					? fit.b10.value < 1
+						? 'below 1'
+						: limitsWords(fit.b10)
 					: least
 						? `scale at least ${formatNumber(least.scale)} for shape ${least.shape}`
 						: 'not enough data'
@@ -176,6 +179,14 @@
 			says: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? formatNumber(naive.scale.value) : '–')
 		}
 	]);
+	type Drawn = 'failed' | 'surviving' | 'replacements';
+	const charts: readonly (readonly [Drawn, string])[] = $derived([
+		...(paper.length > 0 ? [['failed', 'Share failed'] as const] : []),
+		['surviving', 'Surviving'],
+		['replacements', 'Replacements']
+	]);
+	let asked = $state<Drawn>();
+	const chart = $derived(charts.some(([key]) => key === asked) ? asked : charts[0][0]);
 	const title = $derived(data.station ? `${data.model}, ${data.station.name}` : '');
 	const file = $derived(`${data.model}-${data.station?.key ?? ''}-${data.by}`);
 </script>
@@ -242,6 +253,8 @@
 					summary.compared.logRank.p
 				)}
 			</p>
+		{:else if groups[0].fit.kind === 'fitted' && groups[0].fit.b10.value < 1}
+			<p class="finding">{noMaximumWords.shapeRunsDown}</p>
 		{:else if groups[0].fit.kind === 'fitted'}
 			<p class="finding">
 				<WithTerms text="B10 life" />
@@ -253,7 +266,8 @@
 		{:else}<p class="finding">{noMaximumWords[groups[0].fit.reason]}</p>{/if}
 		<DataTable label="Groups of lives" rows={groups} {columns} empty="No part lives yet." />
 		<div class="charts">
-			{#if paper.length > 0}
+			<Segments label="Chart" options={charts} value={chart!} onchoose={(key) => (asked = key)} />
+			{#if chart === 'failed'}
 				<LivesChart
 					title="{title}: share failed (%)"
 					series={paper}
@@ -268,23 +282,25 @@
 						.join('; ')}
 					file="{file}-weibull"
 				/>
+			{:else if chart === 'surviving'}
+				<LivesChart
+					title={summary.ranges.length > 0
+						? 'Surviving (%), Turnbull estimate. Between the lines, the failure time is known only as an interval'
+						: 'Surviving (%), Kaplan–Meier estimate'}
+					series={still}
+					y="Surviving (%)"
+					words={stillWords}
+					file="{file}-survival"
+				/>
+			{:else}
+				<LivesChart
+					title="Mean number of replacements per pump ({summary.pumps} pumps)"
+					series={replaced}
+					y="Replacements"
+					words={trendSentence(summary.trend, summary.pumps)}
+					file="{file}-replacements"
+				/>
 			{/if}
-			<LivesChart
-				title={summary.ranges.length > 0
-					? 'Surviving (%), Turnbull estimate. Between the lines, the failure time is known only as an interval'
-					: 'Surviving (%), Kaplan–Meier estimate'}
-				series={still}
-				y="Surviving (%)"
-				words={stillWords}
-				file="{file}-survival"
-			/>
-			<LivesChart
-				title="Mean number of replacements per pump ({summary.pumps} pumps)"
-				series={replaced}
-				y="Replacements"
-				words={trendSentence(summary.trend, summary.pumps)}
-				file="{file}-replacements"
-			/>
 		</div>
 		{#each groups.slice(0, MOST_DRAWN) as { name, fit } (name)}
 			{#if fit.kind === 'noMaximum' && groups.length > 1}
@@ -322,11 +338,11 @@
 		padding-left: 0.7rem;
 		margin: 6px 0;
 		max-width: 75rem;
+		font-size: 1.05rem;
 	}
 	.charts {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(24rem, 1fr));
-		gap: 20px;
+		gap: 8px;
 		margin: 12px 0;
 	}
 </style>

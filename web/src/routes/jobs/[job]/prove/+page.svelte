@@ -91,20 +91,26 @@
 	<Rig {bench} locked={locked || kept !== ''} />
 
 	{#snippet beside()}
-		<p><b class="figures">{done.length}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
-		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
-		{#if left.length > 0}
-			<div role="group" aria-label="Missing from the test">
-				<p class="soft">Missing from the test:</p>
-				{#each left as one (JSON.stringify(one))}<p class:wrong={fails.includes(one)}>{unprovedWords(one)}</p>{/each}
-			</div>
-		{/if}
+		<h2 class:wrong={fails.length > 0}>
+			{fails.length > 0 ? 'The pump fails the test' : left.length > 0 ? 'Not proved yet' : 'The pump passes the test'}
+		</h2>
 		{#if fails.length > 0}
 			<p>
 				Release the pressure and lock out first. Then remove the parts in front of the leak under
 				<a href="/jobs/{job.id}/build">Build</a>. The results recorded here stay.
 			</p>
 		{/if}
+		{#if left.length > 0}
+			<div role="group" aria-label="Missing from the test">
+				{#each [...fails, ...left.filter((one) => !fails.includes(one))] as one (JSON.stringify(one))}<p
+						class:wrong={fails.includes(one)}
+					>
+						{unprovedWords(one)}
+					</p>{/each}
+			</div>
+		{/if}
+		<p><b class="figures">{done.length}</b> of <b class="figures">{steps.length}</b> steps signed off</p>
+		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
 		<SheetLacks {sheet} level="prove" />
 		<JobFacts {sheet} {job} />
 	{/snippet}

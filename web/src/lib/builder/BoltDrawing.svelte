@@ -56,8 +56,8 @@
 	}
 	function touch(event: PointerEvent) {
 		if (!adding) return;
-		onchange([...bolts, place(event)]);
 		chosen = bolts.length;
+		onchange([...bolts, place(event)]);
 	}
 	function moveTo(index: number, to: { xMm?: number; yMm?: number }) {
 		onchange(bolts.with(index, { ...bolts[index], ...to }));

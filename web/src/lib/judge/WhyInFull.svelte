@@ -1,6 +1,6 @@
 <!-- @component All that a verdict rests on: every reason, size and figure, the calculation, earlier verdicts, this place before. Beside Judge where the window is wide, else over the page. -->
 <script lang="ts">
-	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 	import { judge, type MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { judgeInput } from '@exetasis/core/mat';
 	import { partType } from '@exetasis/core/part';
@@ -48,104 +48,57 @@
 	);
 </script>
 
-<Dialog open modal={!beside} closeOnInteractOutside={!beside} onOpenChange={(details) => !details.open && onclose()}>
-	<Portal disabled={beside}>
-		{#if !beside}<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />{/if}
-		<Dialog.Positioner class={beside ? 'why-beside' : 'fixed inset-0 z-50 grid place-items-center p-3'}>
-			<Dialog.Content class="sheet why">
-				<header>
-					<Dialog.Title>
-						<h2>
-							{placeName(part.station.name, part.cell.cylinder)}:
-							<span class="verdict {proposed}">{verdictName[proposed]}</span>
-						</h2>
-					</Dialog.Title>
-					<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
-				</header>
-				<div class="columns">
-					<div>
-						<ul class="reasons">
-							{#each part.judgement.reasons as reason, index (index)}
-								<li><WithTerms text={reasonSentence(reason, part.station, units())} /></li>
-							{/each}
-						</ul>
-						{#each elsewhere as { school, says } (school)}
-							<p class="soft small">Under “{schoolName[school]}”: {verdictName[says].toLowerCase()}.</p>
-						{/each}
-						{#if bench.bench.policy.school === 'leastCost'}
-							<p class="soft small">
-								Lowest expected cost considers the whole set, under <a href="/jobs/{bench.bench.job.id}/decide"
-									>Decide</a
-								>; here the part is judged by its own condition.
-							</p>
-						{/if}
-						{#each part.record.decisions.toReversed() as one, index (one.id)}
-							<p class:soft={index > 0} class="small">
-								{index === 0 ? 'Current' : 'Earlier'}: {verdictName[one.payload.verdict]}, {nameOf(one.by)}, {shortTime(
-									one.at
-								)}{one.payload.why ? ` — “${one.payload.why}”` : ''}
-							</p>
-						{/each}
-						{#each part.judgement.measured as judged (judged.sheet.key)}
-							<JudgedSize {bench} {judged} age={part.cell.age} outlook={part.judgement.outlook[judged.sheet.key]} />
-						{/each}
-						{#each unjudged as one (one.sheet.key)}
-							<p class="small">
-								{#if one.value !== undefined}<b class="figures"
-										>{formatWithUncertainty(one.value, one.budget.U, unit(one))}</b
-									>{/if}
-								<span class="soft"
-									>{one.characteristic.name}{one.value === undefined
-										? ': too few places to calculate its form'
-										: ', 95 %; no limit of its own'}</span
-								>
-							</p>
-						{/each}
-						<Figures figures={part.judgement.figures} />
-						<h3>Earlier parts at this place</h3>
-						<PlaceBefore job={bench.bench.job.id} station={part.station} cylinder={part.cell.cylinder} />
-					</div>
-					<div>
-						<h3>Calculation step by step</h3>
-						<Arithmetic {input} judgement={part.judgement} />
-					</div>
-				</div>
-			</Dialog.Content>
-		</Dialog.Positioner>
-	</Portal>
+<Dialog title="{placeName(part.station.name, part.cell.cylinder)}: " width="wide" {beside} {onclose}>
+	{#snippet after()}<span class="verdict {proposed}">{verdictName[proposed]}</span>{/snippet}
+	<div class="columns">
+		<div>
+			<ul class="reasons">
+				{#each part.judgement.reasons as reason, index (index)}
+					<li><WithTerms text={reasonSentence(reason, part.station, units())} /></li>
+				{/each}
+			</ul>
+			{#each elsewhere as { school, says } (school)}
+				<p class="soft small">Under “{schoolName[school]}”: {verdictName[says].toLowerCase()}.</p>
+			{/each}
+			{#if bench.bench.policy.school === 'leastCost'}
+				<p class="soft small">
+					Lowest expected cost considers the whole set, under <a href="/jobs/{bench.bench.job.id}/decide">Decide</a>;
+					here the part is judged by its own condition.
+				</p>
+			{/if}
+			{#each part.record.decisions.toReversed() as one, index (one.id)}
+				<p class:soft={index > 0} class="small">
+					{index === 0 ? 'Current' : 'Earlier'}: {verdictName[one.payload.verdict]}, {nameOf(one.by)}, {shortTime(
+						one.at
+					)}{one.payload.why ? ` — “${one.payload.why}”` : ''}
+				</p>
+			{/each}
+			{#each part.judgement.measured as judged (judged.sheet.key)}
+				<JudgedSize {bench} {judged} age={part.cell.age} outlook={part.judgement.outlook[judged.sheet.key]} />
+			{/each}
+			{#each unjudged as one (one.sheet.key)}
+				<p class="small">
+					{#if one.value !== undefined}<b class="figures">{formatWithUncertainty(one.value, one.budget.U, unit(one))}</b
+						>{/if}
+					<span class="soft"
+						>{one.characteristic.name}{one.value === undefined
+							? ': too few places to calculate its form'
+							: ', 95 %; no limit of its own'}</span
+					>
+				</p>
+			{/each}
+			<Figures figures={part.judgement.figures} />
+			<h3>Earlier parts at this place</h3>
+			<PlaceBefore job={bench.bench.job.id} station={part.station} cylinder={part.cell.cylinder} />
+		</div>
+		<div>
+			<h3>Calculation step by step</h3>
+			<Arithmetic {input} judgement={part.judgement} />
+		</div>
+	</div>
 </Dialog>
 
 <style>
-	:global(.why) {
-		width: min(1180px, 100%);
-		max-height: calc(100dvh - 24px);
-		overflow-y: auto;
-		padding: 0 1rem 1rem;
-	}
-	:global(.why-beside) {
-		position: absolute;
-		inset: 0 34.5% 0 0;
-		z-index: 3;
-	}
-	:global(.left > .why-beside) {
-		inset: 0 0 0 34.5%;
-	}
-	:global(.why-beside > .why) {
-		width: 100%;
-		height: 100%;
-		max-height: none;
-	}
-	header {
-		position: sticky;
-		top: 0;
-		z-index: 1;
-		display: flex;
-		justify-content: space-between;
-		align-items: center;
-		padding: 0.4rem 0;
-		background: var(--sheet);
-		border-bottom: 1px solid var(--line);
-	}
 	.columns {
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(min(24rem, 100%), 1fr));

@@ -1,6 +1,6 @@
 <!-- @component Two photographs side by side: this part, and a new one or what lay here before. -->
 <script lang="ts">
-	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 	import Columns2 from '@lucide/svelte/icons/columns-2';
 	import { day, shortTime } from '$lib/ui/time';
 	import type { EntryOf } from '@exetasis/core/record';
@@ -73,61 +73,43 @@
 <button type="button" class="btn" onclick={() => void show()}>
 	<Columns2 size={18} aria-hidden="true" /> Compare
 </button>
-<Dialog {open} onOpenChange={(details) => (open = details.open)}>
-	<Portal>
-		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/60" />
-		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-3">
-			<Dialog.Content class="sheet compare">
-				<header>
-					<Dialog.Title><h2>Compare: {placeName(part.station.name, part.cell.cylinder)}</h2></Dialog.Title>
-					<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
-				</header>
-				{#if all.length === 0}
-					<p>
-						No photographs yet. Take one of this part and one of a new part. The photograph of a new part is shown at
-						every later rebuild of this model.
-					</p>
-				{:else}
-					<div class="pair">
-						{#each [left, right] as one, side (side)}
-							<figure>
-								{#if one}<img src={one.src} alt={one.label} />
-								{:else}<p class="soft">Nothing to compare yet. Photograph a new part.</p>{/if}
-								<figcaption>
-									{#each all as other (other.key)}
-										<button
-											type="button"
-											class="btn"
-											aria-pressed={other.key === one?.key}
-											onclick={() => (chosen = side === 0 ? [other.key, right?.key] : [left?.key, other.key])}
-											>{other.label}</button
-										>
-									{/each}
-								</figcaption>
-							</figure>
-						{/each}
-					</div>
-				{/if}
-				{#if problem}<p class="soft" role="status">{problem}</p>{/if}
-			</Dialog.Content>
-		</Dialog.Positioner>
-	</Portal>
-</Dialog>
+{#if open}
+	<Dialog
+		title="Compare: {placeName(part.station.name, part.cell.cylinder)}"
+		width="wide"
+		onclose={() => (open = false)}
+	>
+		{#if all.length === 0}
+			<p>
+				No photographs yet. Take one of this part and one of a new part. The photograph of a new part is shown at every
+				later rebuild of this model.
+			</p>
+		{:else}
+			<div class="pair">
+				{#each [left, right] as one, side (side)}
+					<figure>
+						{#if one}<img src={one.src} alt={one.label} />
+						{:else}<p class="soft">Nothing to compare yet. Photograph a new part.</p>{/if}
+						<figcaption>
+							{#each all as other (other.key)}
+								<button
+									type="button"
+									class="btn"
+									aria-pressed={other.key === one?.key}
+									onclick={() => (chosen = side === 0 ? [other.key, right?.key] : [left?.key, other.key])}
+									>{other.label}</button
+								>
+							{/each}
+						</figcaption>
+					</figure>
+				{/each}
+			</div>
+		{/if}
+		{#if problem}<p class="soft" role="status">{problem}</p>{/if}
+	</Dialog>
+{/if}
 
 <style>
-	:global(.compare) {
-		width: min(96vw, 1240px);
-		max-height: 94vh;
-		overflow-y: auto;
-		padding: 10px;
-	}
-	:global(.compare header) {
-		display: flex;
-		align-items: center;
-		justify-content: space-between;
-		gap: 0.5rem;
-		margin-bottom: 6px;
-	}
 	.pair {
 		display: grid;
 		grid-template-columns: 1fr 1fr;

@@ -1,7 +1,8 @@
 <!-- @component Photographs of a part, or of the job: taken with the tablet's camera or chosen, small here, large when touched, of a part beside a new one or the last. -->
 <script lang="ts">
 	import ComparePhotos from './ComparePhotos.svelte';
-	import { Dialog, FileUpload, Portal } from '@skeletonlabs/skeleton-svelte';
+	import { FileUpload } from '@skeletonlabs/skeleton-svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 	import Camera from '@lucide/svelte/icons/camera';
 	import { shortTime } from '$lib/ui/time';
 	import type { EntryOf } from '@exetasis/core/record';
@@ -65,30 +66,23 @@
 			<img src={sources[photo.payload.sha256]} alt={label} width="72" height="54" />
 			{#if photo.payload.of === 'newPart'}<span aria-hidden="true">new</span>{/if}
 		</button>
-		<Dialog open={large === photo.id} onOpenChange={(details) => !details.open && (large = undefined)}>
-			<Portal>
-				<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/60" />
-				<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-3">
-					<Dialog.Content class="sheet photo">
-						<header>
-							<Dialog.Title><span>{label}</span></Dialog.Title>
-							{#if !locked && photo.by === bench.user}
-								<button
-									type="button"
-									class="btn"
-									onclick={() => {
-										large = undefined;
-										bench.withdraw(photo, 'taken by mistake');
-									}}>Take it away</button
-								>
-							{/if}
-							<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
-						</header>
-						<img src={sources[photo.payload.sha256]} alt={label} />
-					</Dialog.Content>
-				</Dialog.Positioner>
-			</Portal>
-		</Dialog>
+		{#if large === photo.id}
+			<Dialog title={label} width="wide" onclose={() => (large = undefined)}>
+				{#snippet acts()}
+					{#if !locked && photo.by === bench.user}
+						<button
+							type="button"
+							class="btn"
+							onclick={() => {
+								large = undefined;
+								bench.withdraw(photo, 'taken by mistake');
+							}}>Delete</button
+						>
+					{/if}
+				{/snippet}
+				<img class="large" src={sources[photo.payload.sha256]} alt={label} />
+			</Dialog>
+		{/if}
 	{/each}
 	{#if !locked}
 		{@render camera(part ? 'Photograph of this part' : 'Photograph of the pump', 'Photograph', false)}
@@ -122,19 +116,9 @@
 		width: 72px;
 		height: 54px;
 	}
-	:global(.photo) {
-		max-width: min(96vw, 1200px);
-		padding: 8px;
-	}
-	:global(.photo > img) {
-		max-height: 82vh;
+	.large {
+		max-height: 78vh;
 		max-width: 100%;
-	}
-	:global(.photo header) {
-		display: flex;
-		align-items: center;
-		justify-content: space-between;
-		gap: 0.5rem;
-		margin-bottom: 6px;
+		margin: 8px auto 0;
 	}
 </style>

@@ -1,7 +1,7 @@
 <!-- @component Acts for many parts at once: each is one set of entries, and one undo takes it back. -->
 <script lang="ts">
 	import { inSentence } from '$lib/words/place';
-	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 	import { partType } from '@exetasis/core/part';
 	import type { BenchPart, BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import { cleanAll, renewAll, sameOn } from './forMany';
@@ -40,38 +40,29 @@
 	}
 </script>
 
-<Dialog open onOpenChange={(details) => !details.open && onclose()}>
-	<Portal>
-		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
-		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-4">
-			<Dialog.Content class="sheet w-full max-w-xl p-5">
-				<Dialog.Title><h2>Several parts</h2></Dialog.Title>
-				<Dialog.Description
-					>Mark only parts that you have inspected as clean. The figure is the number of entries. One undo removes them
-					all.</Dialog.Description
+<Dialog
+	title="Several parts"
+	description="Mark only parts that you have inspected as clean. The figure is the number of entries. One undo removes them all."
+	{onclose}
+>
+	<div class="my-3 grid gap-2">
+		{#each acts as [says, drafts] (says)}
+			<button type="button" class="btn left" disabled={drafts.length === 0} onclick={() => run(drafts)}
+				><span>{says}</span> <b class="figures">{drafts.length}</b></button
+			>
+		{/each}
+	</div>
+	{#if bench.up.size > 0}
+		<h3>On the bench</h3>
+		<div class="my-3 grid gap-2">
+			{#each bench.bench.sheet.assemblies.filter(({ key }) => bench.up.has(key)) as { key, name: assembly } (key)}
+				<button type="button" class="btn left" onclick={() => (bench.turnedOver[key] = !bench.turnedOver[key])}
+					><span>Turn over: {inSentence(assembly)}</span>
+					<b>{bench.up.get(key) === 'C' ? 'crank side' : 'pressure side'} up</b></button
 				>
-				<div class="my-3 grid gap-2">
-					{#each acts as [says, drafts] (says)}
-						<button type="button" class="btn left" disabled={drafts.length === 0} onclick={() => run(drafts)}
-							><span>{says}</span> <b class="figures">{drafts.length}</b></button
-						>
-					{/each}
-				</div>
-				{#if bench.up.size > 0}
-					<h3>On the bench</h3>
-					<div class="my-3 grid gap-2">
-						{#each bench.bench.sheet.assemblies.filter(({ key }) => bench.up.has(key)) as { key, name: assembly } (key)}
-							<button type="button" class="btn left" onclick={() => (bench.turnedOver[key] = !bench.turnedOver[key])}
-								><span>Turn over: {inSentence(assembly)}</span>
-								<b>{bench.up.get(key) === 'C' ? 'crank side' : 'pressure side'} up</b></button
-							>
-						{/each}
-					</div>
-				{/if}
-				<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
-			</Dialog.Content>
-		</Dialog.Positioner>
-	</Portal>
+			{/each}
+		</div>
+	{/if}
 </Dialog>
 
 <style>

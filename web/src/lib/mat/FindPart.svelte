@@ -1,6 +1,7 @@
 <!-- @component A part of the mat, found by any of its names, those that other people use included. -->
 <script lang="ts">
-	import { Combobox, Dialog, Portal, useListCollection } from '@skeletonlabs/skeleton-svelte';
+	import { Combobox, useListCollection } from '@skeletonlabs/skeleton-svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 	import { placeKey } from '@exetasis/core/mat';
 	import { partType } from '@exetasis/core/part';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
@@ -41,36 +42,25 @@
 	}
 </script>
 
-<Dialog open onOpenChange={(details) => !details.open && onclose()}>
-	<Portal>
-		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
-		<Dialog.Positioner class="fixed inset-0 z-50 flex justify-center p-4 pt-16">
-			<Dialog.Content class="sheet h-fit w-full max-w-xl p-5">
-				<header class="flex items-center justify-between gap-2">
-					<Dialog.Title><h2>Find a part</h2></Dialog.Title>
-					<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
-				</header>
-				<Combobox
-					{collection}
-					open
-					closeOnSelect
-					inputBehavior="autohighlight"
-					placeholder="Plunger 2, poppet, head ring …"
-					onInputValueChange={({ inputValue, reason }) => reason === 'input-change' && (sought = inputValue)}
-					onValueChange={({ value: [place] }) => choose(place)}
-				>
-					<Combobox.Label class="sr-only">Name of the part</Combobox.Label>
-					<Combobox.Control><Combobox.Input class="input" autofocus /></Combobox.Control>
-					<Combobox.Content class="mt-2 max-h-96 overflow-y-auto">
-						{#each found as part (part.cell.part)}
-							<Combobox.Item item={part} class="menu-item">
-								<Combobox.ItemText>{nameOf(part)}</Combobox.ItemText>
-								{#if synonyms(part).length > 0}<span class="soft ml-2 text-sm">{synonyms(part).join(', ')}</span>{/if}
-							</Combobox.Item>
-						{:else}<p class="soft p-3">No part with this name.</p>{/each}
-					</Combobox.Content>
-				</Combobox>
-			</Dialog.Content>
-		</Dialog.Positioner>
-	</Portal>
+<Dialog title="Find a part" {onclose}>
+	<Combobox
+		{collection}
+		open
+		closeOnSelect
+		inputBehavior="autohighlight"
+		placeholder="Plunger 2, poppet, head ring …"
+		onInputValueChange={({ inputValue, reason }) => reason === 'input-change' && (sought = inputValue)}
+		onValueChange={({ value: [place] }) => choose(place)}
+	>
+		<Combobox.Label class="sr-only">Name of the part</Combobox.Label>
+		<Combobox.Control><Combobox.Input class="input" autofocus /></Combobox.Control>
+		<Combobox.Content class="mt-2 max-h-96 overflow-y-auto">
+			{#each found as part (part.cell.part)}
+				<Combobox.Item item={part} class="menu-item">
+					<Combobox.ItemText>{nameOf(part)}</Combobox.ItemText>
+					{#if synonyms(part).length > 0}<span class="soft ml-2 text-sm">{synonyms(part).join(', ')}</span>{/if}
+				</Combobox.Item>
+			{:else}<p class="soft p-3">No part with this name.</p>{/each}
+		</Combobox.Content>
+	</Combobox>
 </Dialog>

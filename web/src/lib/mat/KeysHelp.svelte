@@ -1,6 +1,6 @@
 <!-- @component The help overlay that lists the keys of the mat. -->
 <script lang="ts">
-	import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 
 	interface Props {
 		onclose: () => void;
@@ -21,25 +21,15 @@
 	];
 </script>
 
-<Dialog open onOpenChange={(details) => !details.open && onclose()}>
-	<Portal>
-		<Dialog.Backdrop class="fixed inset-0 z-40 bg-black/40" />
-		<Dialog.Positioner class="fixed inset-0 z-50 grid place-items-center p-4">
-			<Dialog.Content class="sheet max-w-2xl p-5">
-				<Dialog.Title><h2>Keyboard</h2></Dialog.Title>
-				<Dialog.Description>Everything works by touch as well.</Dialog.Description>
-				<dl class="my-3 grid grid-cols-[9rem_1fr] gap-x-4 gap-y-1">
-					{#each keys as [key, meaning] (key)}
-						<dt class="figures">{key}</dt>
-						<dd>{meaning}</dd>
-					{/each}
-				</dl>
-				<p class="soft">
-					Marks on the mat: dotted = not inspected, ring = reuse, struck through = replace, wave = recheck, bracket =
-					handling damage. P is the pressure side (left), C the crank side (right).
-				</p>
-				<Dialog.CloseTrigger class="btn main">Close</Dialog.CloseTrigger>
-			</Dialog.Content>
-		</Dialog.Positioner>
-	</Portal>
+<Dialog title="Keyboard" description="Everything works by touch as well." {onclose}>
+	<dl class="my-3 grid grid-cols-[9rem_1fr] gap-x-4 gap-y-1">
+		{#each keys as [key, meaning] (key)}
+			<dt class="figures">{key}</dt>
+			<dd>{meaning}</dd>
+		{/each}
+	</dl>
+	<p class="soft">
+		Marks on the mat: dotted = not inspected, ring = reuse, struck through = replace, wave = recheck, bracket = handling
+		damage. P is the pressure side (left), C the crank side (right).
+	</p>
 </Dialog>

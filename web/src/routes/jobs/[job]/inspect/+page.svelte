@@ -331,6 +331,14 @@
 	.panels.left .panel:nth-child(3) {
 		order: 1;
 	}
+	.panels > :global(.beside) {
+		position: absolute;
+		inset: 0 34.5% 0 0;
+		z-index: 3;
+	}
+	.panels.left > :global(.beside) {
+		inset: 0 0 0 34.5%;
+	}
 	/* Each on a layer of its own, so that a key paints only what it changes. */
 	.panel {
 		contain: layout paint;

@@ -116,6 +116,7 @@ describe('shaftOrders', () => {
 		['silent', { pressureMPa: [] }],
 		['notNumbers', { pressureMPa: [1, NaN, 2] }],
 		['tooShort', { pressureMPa: Array(2000).fill(5), indexS: [0, 0.06, 0.12] }],
+		['tooLong', { pressureMPa: new Float32Array(6_000_001) as unknown as number[] }],
 		['tooCoarse', { sampleHz: 200 }],
 		['pulsesMissing', { indexS: [0, 0.066, 0.133, 0.266, 0.333] }]
 	])('says %s of a trace that tells nothing', (code, wrong) => {

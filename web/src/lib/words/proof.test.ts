@@ -89,6 +89,7 @@ describe('what a trace says', () => {
 			'The rig sent values that are not pressures. Check the sensor and its cable, then record again.'
 		],
 		['tooShort', 3, 8, 'Only 3 full revolutions were recorded (8 needed). Record for longer.'],
+		['tooLong', 7e6, 6e6, '7 000 000 samples are too many (6 000 000 at most). Record for a shorter time.'],
 		['tooCoarse', 11, 32, 'Only 11 samples per revolution (32 needed). Sample faster or run the pump slower.'],
 		[
 			'pulsesMissing',

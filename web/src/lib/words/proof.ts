@@ -86,6 +86,8 @@ export function traceProblemWords({ code, found, wanted }: TraceProblem): string
 			return 'The rig sent values that are not pressures. Check the sensor and its cable, then record again.';
 		case 'tooShort':
 			return `Only ${formatNumber(found)} full revolutions were recorded (${formatNumber(wanted)} needed). Record for longer.`;
+		case 'tooLong':
+			return `${formatNumber(found)} samples are too many (${formatNumber(wanted)} at most). Record for a shorter time.`;
 		case 'tooCoarse':
 			return `Only ${formatNumber(found)} samples per revolution (${formatNumber(wanted)} needed). Sample faster or run the pump slower.`;
 		case 'pulsesMissing':

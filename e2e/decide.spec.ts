@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { pageOf } from './people';
 
-test('the set is decided with odds and costs; hours and school change what is said, and every verdict is accepted at once', async ({
+test('the set is decided with risks and costs; hours and school change what is said, and every verdict is accepted at once', async ({
 	browser
 }) => {
 	const page = await pageOf(browser, 'technician');

@@ -93,7 +93,7 @@ async function take(address) {
 	await page.getByRole('link', { name: '…' }).first().waitFor({ state: 'detached', timeout: 60_000 });
 	await shoot('trace');
 	await open(`/trace/pumps/${pump.split('/').at(-1)}`, 'trace-pump');
-	await open('/trace/lives?model=Marram&station=inletSpring&by=none', 'lives');
+	await open('/trace/lives', 'lives');
 	await page.goto(`${address}/trace/cases`);
 	await open(await page.getByRole('link', { name: /^One-sided wear/ }).getAttribute('href'), 'case');
 	await page.goto(`${address}/sheets`);

@@ -480,7 +480,7 @@ const answers: Record<string, Walked> = {
 	PartWear: {
 		args: [prior, { mean: 0, sd: 0.2 }, history, 1000],
 		call: (own: never, factor: never, seen: never, hours: never) =>
-			new life.PartWear(life.priorKnowledge(own), factor, seen).odds(hours)
+			new life.PartWear(life.priorKnowledge(own), factor, seen).risk(hours)
 	},
 	unknownPump: of({ mean: 0, sd: 0.2 }),
 	fitFleetWear: { args: [[{ key: 'k', prior, parts: [{ pump: 'p', history }] }], new Map([['p', '']])] },
@@ -489,7 +489,7 @@ const answers: Record<string, Walked> = {
 		{ station: 's', type: 't', prior: ends, lives: [{ before: history.before, held: 500, endedBy: 900 }] }
 	]),
 	endsBefore: of(ends),
-	oddsOfCompetingFailure: { args: [life.endsBefore(ends), { kind: 'known', hours: 1000 }, 500], held: ['nodes'] },
+	riskOfCompetingFailure: { args: [life.endsBefore(ends), { kind: 'known', hours: 1000 }, 500], held: ['nodes'] },
 	dutyClassOf: { args: [{ pressureMPa: 9, speedRpm: 900 }, sheet], held: ['1'] },
 	dutyHours: of([{ untilHours: 1000, wearFactor: 1.2 }], 100, 2000),
 	arithmeticOf: { args: [inputFor(sheet, 'plunger', plunger), judgement], held: ['0', '1'] },

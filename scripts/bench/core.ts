@@ -103,7 +103,7 @@ const long = Array.from({ length: 5000 }, (_, i): Entry => {
 report('5,000 entries folded over 5 × 30 parts', 30, () => fold(long));
 
 // A job of 72 parts as it is opened: every part judged for the first time, its measured sizes with two earlier looks each.
-const firstOdds = () => {
+const firstForecasts = () => {
 	for (let i = 0; i < 72; i++) {
 		const { input } = parts[i % parts.length];
 		const { key, nominal } = input.station.characteristics[0];
@@ -119,7 +119,7 @@ const firstOdds = () => {
 		judge({ ...input, record, life: { ...input.life!, earlier: measured ? earlier : [] }, policy: defaultPolicy });
 	}
 };
-report('first odds of 72 parts, 28 of them measured, two earlier looks each', 150, firstOdds);
+report('first forecasts of 72 parts, 28 of them measured, two earlier looks each', 150, firstForecasts);
 report('set of 60 parts: forecasts, three schools, set decision', 200, () => decideWhole(whole));
 report('most economic interval of 60 parts, 24 intervals', undefined, () => economicInterval(whole), 3);
 

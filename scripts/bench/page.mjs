@@ -71,7 +71,7 @@ export async function measurePage(address) {
 	await browser.close();
 }
 
-// While the hours move, the set is worked out in a worker: what blocks the page meanwhile, and how long until it says the new odds.
+// While the hours move, the set is worked out in a worker: what blocks the page meanwhile, and how long until it says the new risk.
 async function measureSlider(page, address) {
 	await page.goto(address);
 	await page.getByText(/^Lowest cost per hour/).waitFor();
@@ -82,7 +82,7 @@ async function measureSlider(page, address) {
 		);
 	});
 	const slider = page.getByRole('slider');
-	const odds = page.getByText(/chance of an unplanned stop within/);
+	const risk = page.getByText(/chance of an unplanned stop within/);
 	const waits = [];
 	for (const key of [
 		'End',
@@ -96,7 +96,7 @@ async function measureSlider(page, address) {
 		'End',
 		'Home'
 	]) {
-		const before = await odds.textContent();
+		const before = await risk.textContent();
 		const start = Date.now();
 		await slider.press(key);
 		await page.waitForFunction(
@@ -112,7 +112,7 @@ async function measureSlider(page, address) {
 	}
 	const blocked = await page.evaluate(() => window.blocked);
 	const longest = blocked.length > 0 ? `${Math.max(...blocked).toFixed(0)} ms` : 'under 50 ms';
-	console.log(`slider on Decide: longest page blocking ${longest} (budget 50), new odds after p95 ${p95(waits)} ms`);
+	console.log(`slider on Decide: longest page blocking ${longest} (budget 50), new figures after p95 ${p95(waits)} ms`);
 }
 
 const RECEIVED = 9;

@@ -1,4 +1,4 @@
-// The truths that the product's odds are held against: the demo's own generator, and others that break its assumptions.
+// The truths that the product's forecasts are held against: the demo's own generator, and others that break its assumptions.
 import { defaultPolicy, type Policy } from '../../core/src/decide';
 import type { ModelSheet, Station } from '../../core/src/record';
 import {

@@ -167,7 +167,7 @@ function forecastStep(
 			number('partsOnRecord', parts),
 			...(life ? [share('pumpsHardness', Math.exp(life.pump.mean))] : [])
 		],
-		result: { value: outlook.odds.probability, unit: 'share' }
+		result: { value: outlook.risk.probability, unit: 'share' }
 	};
 }
 
@@ -191,7 +191,7 @@ function competingFailureStep({ life, policy }: JudgeInput, { other }: Judgement
 			hours('priorScale', prior.scaleHours),
 			number('priorWorth', prior.worth)
 		],
-		result: { value: other.odds.probability, unit: 'share' }
+		result: { value: other.risk.probability, unit: 'share' }
 	};
 }
 

@@ -91,16 +91,16 @@ describe('judge', () => {
 				)
 			);
 		const after = (hours: number) =>
-			judged('plunger', record(), { life: ran(station('plunger'), hours) }).outlook.diameter.odds.probability;
+			judged('plunger', record(), { life: ran(station('plunger'), hours) }).outlook.diameter.risk.probability;
 		expect(after(1000)).toBeGreaterThan(3 * after(12_000));
 	});
-	it('gives a part of unknown age, and a new one in its place, odds that are not nought', () => {
+	it('gives a part of unknown age, and a new one in its place, a risk above 0', () => {
 		const { reused, fresh } = judged('plunger', recordOf(clean()));
 		expect(reused.beyond).toBeGreaterThan(fresh.beyond);
 		expect(fresh.beyond).toBeGreaterThan(0.001);
 		expect(fresh.stop).toBeLessThan(fresh.beyond);
 	});
-	it('gives a new part the same odds whatever was measured on the old one', () => {
+	it('gives a new part the same risk whatever was measured on the old one', () => {
 		const of = (value: number) =>
 			judged(
 				'plunger',
@@ -164,11 +164,11 @@ describe('judge', () => {
 					const { verdict, reasons, outlook } = judged('plunger', record, { life: ran(station('plunger'), hours) });
 					expect(reasons.length).toBeGreaterThan(0);
 					expect(['reuse', 'replace', 'lookAgain']).toContain(verdict);
-					// What is probably a slip is asked about, and no odds are given until it is settled.
+					// What is probably a slip is asked about, and no risk is given until it is settled.
 					const asked = reasons.some(({ code }) => code === 'questioned');
 					if (asked) return void expect(outlook.diameter).toBeUndefined();
-					expect(outlook.diameter.odds.probability).toBeGreaterThanOrEqual(0);
-					expect(outlook.diameter.odds.probability).toBeLessThanOrEqual(1);
+					expect(outlook.diameter.risk.probability).toBeGreaterThanOrEqual(0);
+					expect(outlook.diameter.risk.probability).toBeLessThanOrEqual(1);
 				}
 			),
 			{ seed: 13, numRuns: 60 }

@@ -67,9 +67,9 @@ describe('any part of any sheet, whatever is found and measured', () => {
 					expect(Number.isFinite(value)).toBe(true);
 					expect(u === undefined || (Number.isFinite(u) && u >= 0)).toBe(true);
 				}
-				for (const { odds } of Object.values(judgement.outlook)) {
-					expect(odds.probability).toBeGreaterThanOrEqual(0);
-					expect(odds.probability).toBeLessThanOrEqual(1);
+				for (const { risk } of Object.values(judgement.outlook)) {
+					expect(risk.probability).toBeGreaterThanOrEqual(0);
+					expect(risk.probability).toBeLessThanOrEqual(1);
 				}
 			}),
 			{ seed: 31, numRuns: 300 }
@@ -162,7 +162,7 @@ describe('any size of any sheet', () => {
 							recordOf(clean(), ...readings({ ...station, characteristics: [one] }, [way])),
 							{ life: ran(station, wearPriorOf(station.type, one)?.hoursToLimit ?? 1000) }
 						)
-					).outlook[one.key].odds.probability;
+					).outlook[one.key].risk.probability;
 				expect(chance(0.9), `${sheet.model} ${station.key}/${one.key}`).toBeGreaterThanOrEqual(chance(0.3));
 			}
 		}

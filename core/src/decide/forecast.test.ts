@@ -16,9 +16,9 @@ describe('a forecast worked out elsewhere', () => {
 	});
 	it('is used, and stays with findings that change nothing of the sizes', () => {
 		const forecast = asData(forecastOf(inputOf()));
-		const said = { ...forecast, other: { ...forecast.other, odds: { probability: 0.77, low: 0.7, high: 0.8 } } };
+		const said = { ...forecast, other: { ...forecast.other, risk: { probability: 0.77, low: 0.7, high: 0.8 } } };
 		const record = { ...worn, findings: recordOf(finding('wearBand')).findings };
-		expect(judge({ ...inputOf(record), forecast: said }).other.odds.probability).toBe(0.77);
+		expect(judge({ ...inputOf(record), forecast: said }).other.risk.probability).toBe(0.77);
 	});
 	it('is worked out anew for one reading more, and for another interval', () => {
 		const forecast = asData(forecastOf(inputOf()));
@@ -26,12 +26,12 @@ describe('a forecast worked out elsewhere', () => {
 		expect(judge({ ...more, forecast })).toEqual(judge(more));
 		const longer = inputOf(worn, { policy: { ...defaultPolicy, intervalHours: 5000 } });
 		const { outlook } = judge({ ...longer, forecast });
-		expect(outlook.diameter.odds.probability).toBeGreaterThan(forecast.outlook.diameter.odds.probability);
+		expect(outlook.diameter.risk.probability).toBeGreaterThan(forecast.outlook.diameter.risk.probability);
 	});
 	it('is not given of what cannot be worked with', () =>
 		expect(forecastOf(inputOf(worn, { asFitted: { diameter: 17.95 } }))).toBeUndefined());
 	it('says the chance with what open parameters leave of it', () => {
-		const { probability, low, high } = forecastOf(inputOf())!.outlook.diameter.odds;
+		const { probability, low, high } = forecastOf(inputOf())!.outlook.diameter.risk;
 		expect(low).toBeLessThan(probability);
 		expect(high).toBeGreaterThan(probability);
 	});

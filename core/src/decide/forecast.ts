@@ -99,7 +99,7 @@ function lifeAsMeasured(
 
 /**
  * The future of a part, whatever is on record of it: where that cannot be worked with, as of one of which nothing is known.
- * Units: hours of running. Errors: none from what is on record. Source: `PartWear`, `oddsOfCompetingFailure`.
+ * Units: hours of running. Errors: none from what is on record. Source: `PartWear`, `riskOfCompetingFailure`.
  */
 export function partLifeOf(input: Omit<ForecastInput, 'policy'>, measured: readonly JudgedCharacteristic[]): PartLife {
 	try {
@@ -136,7 +136,7 @@ export const futureOf = (
 /**
  * How a part will stand at the next service; undefined where what is on record of it cannot be worked with, as `judge` then says.
  * Units: chances 0 to 1, wear in the unit of its size, hours of running. Errors: none from what is on record.
- * Source: `PartWear`, `oddsOfCompetingFailure`.
+ * Source: `PartWear`, `riskOfCompetingFailure`.
  */
 export const forecastOf = (input: ForecastInput): Forecast | undefined =>
 	ifItCan(() => forecastFor(input, measure(input).measured));

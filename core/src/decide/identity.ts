@@ -3,7 +3,7 @@ import { partType, type Sizes } from '../part';
 import type { Station } from '../record';
 import type { Reason } from './reason';
 
-const CERTAIN = 0.95; // odds from which a part counts as told apart
+const CERTAIN = 0.95; // probability from which a part counts as told apart
 const NO_FIT = 1e-4; // chance below which no sound one measures so far off
 
 /**
@@ -33,7 +33,7 @@ export function identify(
 	if (!candidates.some(({ id }) => id === station.key)) return undefined;
 	const measured = Object.fromEntries(keys.map((key) => [key, sizes[key]!]));
 	const found = whichSpring(measured, candidates);
-	return { ...found, own: found.odds.find(({ id }) => id === station.key)!.odds };
+	return { ...found, own: found.probabilities.find(({ id }) => id === station.key)!.probability };
 }
 const ASSUMED_TOLERANCE = 0.01;
 
@@ -42,8 +42,8 @@ export function identityReasons(station: Station, sizes: Sizes, stations: readon
 	const found = identify(station, sizes, stations);
 	if (!found) return [];
 	if (found.fits < NO_FIT) return [{ code: 'noneOfThem', fits: found.fits }];
-	const likeliest = found.odds.reduce((a, b) => (b.odds > a.odds ? b : a));
+	const likeliest = found.probabilities.reduce((a, b) => (b.probability > a.probability ? b : a));
 	const name = stations.find(({ key }) => key === likeliest.id)!.name;
-	if (found.own < 1 - CERTAIN) return [{ code: 'mixedUp', likeliest: name, odds: likeliest.odds }];
-	return found.own < CERTAIN ? [{ code: 'cannotTell', likeliest: name, odds: likeliest.odds }] : [];
+	if (found.own < 1 - CERTAIN) return [{ code: 'mixedUp', likeliest: name, probability: likeliest.probability }];
+	return found.own < CERTAIN ? [{ code: 'cannotTell', likeliest: name, probability: likeliest.probability }] : [];
 }

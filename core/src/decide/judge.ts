@@ -120,7 +120,7 @@ export function judge(input: JudgeInput): Judgement {
 	}
 }
 
-// Rules and findings speak on; sizes and odds do not.
+// Rules and findings speak on; sizes and risks do not.
 function judgeByRules(
 	{ station, record, policy }: JudgeInput,
 	{ argument, value, expected }: PreconditionError

@@ -1,4 +1,4 @@
-import type { Odds, CompetingFailures } from '../life';
+import type { Risk, CompetingFailures } from '../life';
 import type { JudgedCharacteristic } from './characteristic';
 import type { LifeFacts, PartLife } from './partLife';
 import type { Policy } from './policy';
@@ -10,7 +10,7 @@ export interface Outlook {
 	readonly expected: number;
 	readonly u: number;
 	/** P(wear beyond the discard limit by then), what is beyond now included, with what open parameters leave of it. */
-	readonly odds: Odds;
+	readonly risk: Risk;
 	/** The same if a second look finds it inside now: the chance that it goes beyond from here. */
 	readonly ifInside: number;
 	/** Wear in 1000 h of the duty to come. */
@@ -28,7 +28,7 @@ export interface Outlook {
 
 /** What else may end it by then, and the same of a new one in its place. */
 export interface OtherOutlook {
-	readonly odds: Odds;
+	readonly risk: Risk;
 	readonly fresh: number;
 	readonly ends: Pick<CompetingFailures, 'events' | 'lives' | 'prior'>;
 }
@@ -36,7 +36,7 @@ export interface OtherOutlook {
 export function otherOutlook(life: PartLife, { intervalHours }: Policy): OtherOutlook {
 	const { events, lives, prior } = life.ends;
 	return {
-		odds: life.other(intervalHours),
+		risk: life.other(intervalHours),
 		fresh: life.freshOther(intervalHours).probability,
 		ends: { events, lives, prior }
 	};
@@ -51,13 +51,13 @@ export function outlooksOf(life: PartLife, measured: readonly JudgedCharacterist
 			if (!known) return [];
 			const { worn, sd, per1000h } = known.expected(hours);
 			const { prior, lives, parts } = known.knowledge;
-			const odds = known.odds(hours);
+			const risk = known.risk(hours);
 			const now = known.chance(0);
 			const outlook = {
 				expected: worn * wear.allowance,
 				u: sd * wear.allowance,
-				odds,
-				ifInside: now < 1 ? Math.max(0, (odds.probability - now) / (1 - now)) : 1,
+				risk,
+				ifInside: now < 1 ? Math.max(0, (risk.probability - now) / (1 - now)) : 1,
 				ratePer1000h: life.duty(per1000h) * wear.allowance,
 				faster: known.faster(FAST),
 				basis: { from: prior.from, worth: prior.worth, lives, parts }
@@ -71,8 +71,8 @@ const FAST_SURE = 0.5;
 const LEAST_TOLD = 0.02; // chance of another end that is worth a reason where none is on record
 
 /** What else may end it by then. Replacing helps only where a new part is the safer one: where age matters nothing it buys nothing. */
-export function otherReasons({ odds, fresh, ends }: OtherOutlook, { intervalHours, acceptWearOut }: Policy): Reason[] {
-	const { probability, low, high } = odds;
+export function otherReasons({ risk, fresh, ends }: OtherOutlook, { intervalHours, acceptWearOut }: Policy): Reason[] {
+	const { probability, low, high } = risk;
 	const { events, lives, prior } = ends;
 	if (events === 0 && probability < LEAST_TOLD) return [];
 	const code = probability > acceptWearOut && fresh < probability / 2 ? 'likelyToFail' : 'otherRisk';
@@ -106,11 +106,11 @@ export function sizeReasons(
 	// What is too close to call is worth a second look, unless it goes out whatever that finds.
 	const future: Reason = {
 		code:
-			(zone === 'tooClose' ? outlook.ifInside : outlook.odds.probability) > policy.acceptWearOut ? 'wearsOut' : 'lasts',
+			(zone === 'tooClose' ? outlook.ifInside : outlook.risk.probability) > policy.acceptWearOut ? 'wearsOut' : 'lasts',
 		characteristic: sheet.key,
 		worn: wear.worn,
 		allowance: wear.allowance,
-		probability: outlook.odds.probability,
+		probability: outlook.risk.probability,
 		...(life?.age.kind === 'known' ? { hours: life.age.hours } : {}),
 		interval: policy.intervalHours,
 		...limitIs

@@ -3,7 +3,7 @@ import {
 	QUANTILE_WEIGHTS,
 	endsBefore,
 	lifePriorOf,
-	oddsOfCompetingFailure,
+	riskOfCompetingFailure,
 	priorKnowledge,
 	unknownClass,
 	unknownPump,
@@ -11,7 +11,7 @@ import {
 	ageNodes,
 	type Age,
 	type LogRate,
-	type Odds,
+	type Risk,
 	type CompetingFailures,
 	type WearHistory,
 	type WearKnowledge
@@ -157,8 +157,8 @@ export class PartLife {
 	duty = (hours: number): number => hours * this.#facts.wearFactor;
 
 	/** The chance that something else ends it. */
-	other = forHours((hours): Odds => oddsOfCompetingFailure(this.ends, this.#facts.age, hours));
-	freshOther = forHours((hours): Odds => oddsOfCompetingFailure(this.ends, { kind: 'known', hours: 0 }, hours));
+	other = forHours((hours): Risk => riskOfCompetingFailure(this.ends, this.#facts.age, hours));
+	freshOther = forHours((hours): Risk => riskOfCompetingFailure(this.ends, { kind: 'known', hours: 0 }, hours));
 
 	reused(hours: number): PartChances {
 		return this.#chances(this.other(hours).probability, true, (size, limit) => ({
@@ -228,9 +228,9 @@ function withMean(points: readonly number[], said: number): number[] {
 }
 
 // The hours asked for last are asked for again: by the forecast, and by what it is added up to.
-function forHours(work: (hours: number) => Odds): (hours: number) => Odds {
-	let last: { readonly hours: number; readonly odds: Odds } | undefined;
-	return (hours) => (last?.hours === hours ? last : (last = { hours, odds: work(hours) })).odds;
+function forHours(work: (hours: number) => Risk): (hours: number) => Risk {
+	let last: { readonly hours: number; readonly risk: Risk } | undefined;
+	return (hours) => (last?.hours === hours ? last : (last = { hours, risk: work(hours) })).risk;
 }
 
 // What may lie before the record of the part: nothing where its fitting is known, else the ages that the record allows, in

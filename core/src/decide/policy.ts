@@ -24,7 +24,7 @@ export const policySchema = z.strictObject({
 	scrapGood: z.number().gt(0).lt(0.5),
 	/** Hours until the next planned opening. */
 	intervalHours: z.number().positive().max(50_000),
-	/** A part whose odds of passing its limit within the interval are higher than this is replaced. */
+	/** A part whose probability of passing its limit within the interval is higher than this is replaced. */
 	acceptWearOut: z.number().gt(0).lt(1),
 	/** Cost of an unplanned stop besides opening the pump, in the shop's currency. */
 	downtimeCost: z.number().nonnegative().max(1e7),

@@ -23,9 +23,9 @@ export type Reason =
 			readonly U?: number;
 	  }
 	/** Measured sizes fit another part of the sheet better, or none of them. */
-	| { readonly code: 'mixedUp'; readonly likeliest: string; readonly odds: number }
+	| { readonly code: 'mixedUp'; readonly likeliest: string; readonly probability: number }
 	| { readonly code: 'noneOfThem'; readonly fits: number }
-	| { readonly code: 'cannotTell'; readonly likeliest: string; readonly odds: number }
+	| { readonly code: 'cannotTell'; readonly likeliest: string; readonly probability: number }
 	| { readonly code: 'mateUnmeasured' | 'mateReplaced'; readonly mate: string }
 	| {
 			readonly code: 'likelyToFail' | 'otherRisk';

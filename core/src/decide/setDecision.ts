@@ -46,7 +46,7 @@ export interface SetCost {
 export function costOf(parts: readonly SetPart[], choices: ReadonlyMap<string, Choice>, opening: number): SetCost {
 	let price = 0;
 	let collateral = 0;
-	const logNone = new Float64Array(QUANTILE_WEIGHTS.length); // ln P(no failure), so that many small odds keep their digits
+	const logNone = new Float64Array(QUANTILE_WEIGHTS.length); // ln P(no failure), so that many small probabilities keep their digits
 	requireCost('costOf', 'opening', opening);
 	for (const part of parts) {
 		requirePart('costOf', part);

@@ -66,7 +66,7 @@ describe('decideWhole', () => {
 		expect(says(decision, 'unseen').leastCost).toBe('open');
 		expect(decision.parts.map(({ out }) => out)).toEqual([false, false, true, false]);
 	});
-	it('gives every part odds, and charges only what stops the pump', () => {
+	it('gives every part risk, and charges only what stops the pump', () => {
 		for (const { reused, fresh } of decideWhole(whole()).parts) {
 			expect(reused.beyond).toBeGreaterThan(0);
 			expect(reused.stop).toBeLessThan(reused.beyond);

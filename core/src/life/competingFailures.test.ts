@@ -5,7 +5,7 @@ import {
 	dutyHours,
 	endsBefore,
 	fitCompetingFailures,
-	oddsOfCompetingFailure,
+	riskOfCompetingFailure,
 	type OtherLife
 } from '.';
 import type { LifePrior } from '.';
@@ -21,22 +21,22 @@ describe('other ends', () => {
 		// numpy 2: Weibull, lives 3000+, (1500, 3000], (0, 1500], 4500+; 801 shapes by 1601 scales, the prior's share held at
 		// 14,257 h = 20,000·(2625/20,000)^(4/24).
 		const { s } = fitCompetingFailures([record('s', 't', [life(3000), life(1500, 3000), life(0, 1500), life(4500)])]);
-		expect(oddsOfCompetingFailure(s, known(1000), 2000).probability).toBeCloseTo(0.1496114890451749, 3);
+		expect(riskOfCompetingFailure(s, known(1000), 2000).probability).toBeCloseTo(0.1496114890451749, 3);
 		expect([s.events, s.lives]).toEqual([2, 4]);
 	});
 	it('stays at its prior where a record says nothing: one look a life, nothing found', () => {
 		const { s } = fitCompetingFailures([record('s', 't', [life(0), life(0)])]);
-		const before = oddsOfCompetingFailure(endsBefore(prior), known(0), 2000).probability;
-		expect(oddsOfCompetingFailure(s, known(0), 2000).probability).toBeCloseTo(before, 3);
+		const before = riskOfCompetingFailure(endsBefore(prior), known(0), 2000).probability;
+		expect(riskOfCompetingFailure(s, known(0), 2000).probability).toBeCloseTo(before, 3);
 	});
 	it('does not run off where every life is renewed at one interval', () => {
 		const renewed = Array.from({ length: 60 }, () => life(1500));
 		const { s } = fitCompetingFailures([record('s', 't', renewed)]);
-		const used = oddsOfCompetingFailure(s, known(1500), 1500).probability;
-		const fresh = oddsOfCompetingFailure(s, known(0), 1500).probability;
+		const used = riskOfCompetingFailure(s, known(1500), 1500).probability;
+		const fresh = riskOfCompetingFailure(s, known(0), 1500).probability;
 		expect(used).toBeGreaterThan(fresh); // the prior's shape decides, and it wears out
 		expect(used).toBeLessThan(6 * fresh);
-		expect(fresh).toBeLessThan(oddsOfCompetingFailure(endsBefore(prior), known(0), 1500).probability);
+		expect(fresh).toBeLessThan(riskOfCompetingFailure(endsBefore(prior), known(0), 1500).probability);
 	});
 	it('learns from seven ends in three hundred lives that parts wear out, or that they fail young', () => {
 		// Shape 2.5 and 0.7, seven ends expected by 3000 h; a part 3000 h old, 2000 h on: true 19.0 and 1.7 %.
@@ -48,14 +48,14 @@ describe('other ends', () => {
 				const from = Math.floor(ended / 1000) * 1000;
 				return ended < age ? life(from, Math.min(age, from + 1000)) : life(age);
 			});
-			return oddsOfCompetingFailure(fitCompetingFailures([record('s', 't', lives)]).s, known(3000), 2000).probability;
+			return riskOfCompetingFailure(fitCompetingFailures([record('s', 't', lives)]).s, known(3000), 2000).probability;
 		};
 		expect(said(2.5)).toBeGreaterThan(0.1);
 		expect(said(0.7)).toBeLessThan(said(2.5) / 2);
 	});
 	it('is quiet after many good hours and loud after many ends', () => {
 		const chance = (lives: readonly OtherLife[]) =>
-			oddsOfCompetingFailure(fitCompetingFailures([record('s', 't', lives)]).s, known(1000), 2000).probability;
+			riskOfCompetingFailure(fitCompetingFailures([record('s', 't', lives)]).s, known(1000), 2000).probability;
 		const good = chance(Array.from({ length: 40 }, () => life(4000)));
 		const bad = chance(Array.from({ length: 40 }, () => life(0, 1500)));
 		const before = chance([]);
@@ -65,21 +65,21 @@ describe('other ends', () => {
 	it('leans on its part type and the shop, its own most', () => {
 		const ends = Array.from({ length: 20 }, () => life(0, 1500));
 		const fits = fitCompetingFailures([record('a', 'seal', ends), record('b', 'seal', []), record('c', 'valve', [])]);
-		const chance = (station: string) => oddsOfCompetingFailure(fits[station], known(1000), 2000).probability;
+		const chance = (station: string) => riskOfCompetingFailure(fits[station], known(1000), 2000).probability;
 		expect(chance('a')).toBeGreaterThan(chance('b'));
 		expect(chance('b')).toBeGreaterThan(chance('c'));
-		expect(chance('c')).toBeGreaterThan(oddsOfCompetingFailure(endsBefore(prior), known(1000), 2000).probability);
+		expect(chance('c')).toBeGreaterThan(riskOfCompetingFailure(endsBefore(prior), known(1000), 2000).probability);
 	});
 	it('never takes an unknown age for none', () => {
 		const ends = endsBefore({ ...prior, shape: 2.5 });
-		const unknown = oddsOfCompetingFailure(ends, { kind: 'unknown', seenFor: 0, atMost: 12_000 }, 1500).probability;
-		expect(unknown).toBeGreaterThan(3 * oddsOfCompetingFailure(ends, known(0), 1500).probability);
+		const unknown = riskOfCompetingFailure(ends, { kind: 'unknown', seenFor: 0, atMost: 12_000 }, 1500).probability;
+		expect(unknown).toBeGreaterThan(3 * riskOfCompetingFailure(ends, known(0), 1500).probability);
 	});
 	it('refuses an end before the part held, and priors that cannot be', () => {
 		expect(() => fitCompetingFailures([record('s', 't', [life(2000, 1000)])])).toThrow('endedBy is 1000');
 		expect(() => fitCompetingFailures([record('s', 't', [life(-1)])])).toThrow('held');
 		expect(() => endsBefore({ ...prior, shape: NaN })).toThrow('shape');
-		expect(() => oddsOfCompetingFailure(endsBefore(prior), known(0), -1)).toThrow('further');
+		expect(() => riskOfCompetingFailure(endsBefore(prior), known(0), -1)).toThrow('further');
 	});
 });
 

@@ -4,7 +4,7 @@ import type { Station } from '../record';
 import { ageNodes, type Age, type AgeNode } from './age';
 import { exponentials } from './fleetWear';
 import { toTheEnd } from './inPieces';
-import { spreadOf, type Odds } from './partWear';
+import { spreadOf, type Risk } from './partWear';
 
 /** What is believed of the ends of such parts, besides measured wear, before the record speaks. Scale in hours. */
 export interface LifePrior {
@@ -286,8 +286,8 @@ function posterior(
  * and record, and over the ages that the record allows where the age is not known.
  * Units: hours. Errors: PreconditionError for hours below 0 or not finite.
  */
-export function oddsOfCompetingFailure({ nodes }: CompetingFailures, age: Age, further: number): Odds {
-	requireThat(further >= 0 && Number.isFinite(further), 'oddsOfCompetingFailure', 'further', further, 'at least 0');
+export function riskOfCompetingFailure({ nodes }: CompetingFailures, age: Age, further: number): Risk {
+	requireThat(further >= 0 && Number.isFinite(further), 'riskOfCompetingFailure', 'further', further, 'at least 0');
 	const ages = ageNodes(age);
 	const points = nodes.map(({ scale, shape, weight }) => {
 		const logScale = Math.log(scale);

@@ -2,7 +2,7 @@ export * from './age';
 export { wearPriorOf, openRate, scatterSpread, type WearPrior } from './wearPrior';
 export { followWear, type Track, type WearHistory } from './wearLooks';
 export type { WearLook } from './wearWindow';
-export { PartWear, priorKnowledge, type LogRate, type Odds, type WearKnowledge } from './partWear';
+export { PartWear, priorKnowledge, type LogRate, type Risk, type WearKnowledge } from './partWear';
 export { QUANTILE_WEIGHTS } from './rateBeliefs';
 export * from './inPieces';
 export { fittingFleetWear, fitFleetWear, unknownClass, unknownPump, type KindOnRecord } from './fleetWear';
@@ -11,7 +11,7 @@ export {
 	fitCompetingFailures,
 	fittingCompetingFailures,
 	lifePriorOf,
-	oddsOfCompetingFailure,
+	riskOfCompetingFailure,
 	type LifePrior,
 	type CompetingFailures,
 	type OtherLife

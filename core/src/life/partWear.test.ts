@@ -59,7 +59,7 @@ describe('PartWear', () => {
 					expect(part.chance(hours * 1.3)).toBeGreaterThanOrEqual(part.chance(hours) - 1e-6);
 					const more = new PartWear(open, known, seen([2000, worn + 0.15]));
 					expect(more.chance(hours)).toBeGreaterThanOrEqual(part.chance(hours) - 1e-6);
-					const { probability, low, high } = part.odds(hours);
+					const { probability, low, high } = part.risk(hours);
 					expect(low).toBeLessThanOrEqual(probability + 1e-9);
 					expect(high).toBeGreaterThanOrEqual(probability - 1e-9);
 				}

@@ -35,7 +35,7 @@ export function priorKnowledge(prior: WearPrior): WearKnowledge {
 }
 
 /** A probability with the interval that the open parameters leave it, 5 to 95 %. */
-export interface Odds {
+export interface Risk {
 	readonly probability: number;
 	readonly low: number;
 	readonly high: number;
@@ -125,17 +125,17 @@ export class PartWear {
 	}
 
 	/** The chance with what the open rate of its kind and pump and the open scatter leave of it. */
-	odds(hours: number, limit = 1): Odds {
+	risk(hours: number, limit = 1): Risk {
 		const key = `${hours}/${limit}`;
-		const known = this.#oddsSaid.get(key);
+		const known = this.#risksSaid.get(key);
 		if (known) return known;
 		const chances = this.#chances(hours, limit);
-		const odds = { probability: this.#say(key, this.#chance(chances)), ...spreadOf(this.#points(chances)) };
-		if (this.#oddsSaid.size >= MOST_SAID) this.#oddsSaid.clear();
-		this.#oddsSaid.set(key, odds);
-		return odds;
+		const risk = { probability: this.#say(key, this.#chance(chances)), ...spreadOf(this.#points(chances)) };
+		if (this.#risksSaid.size >= MOST_SAID) this.#risksSaid.clear();
+		this.#risksSaid.set(key, risk);
+		return risk;
 	}
-	readonly #oddsSaid = new Map<string, Odds>();
+	readonly #risksSaid = new Map<string, Risk>();
 
 	/**
 	 * The chance at each point of its pump's factor, which all parts of the pump share: weighted by `QUANTILE_WEIGHTS`, about

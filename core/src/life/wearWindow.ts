@@ -27,7 +27,7 @@ export interface WearWindow extends Places {
 	readonly logLikelihood: (place: number) => number;
 }
 
-/** How finely looks are integrated: for one part's own odds, or for the rates of a fleet, of whose evidence it is one part. */
+/** How finely looks are integrated: for one part's own risk, or for the rates of a fleet, of whose evidence it is one part. */
 export type Fineness = 'part' | 'fleet';
 const NODES = {
 	part: { least: 12, base: 7, perWidth: 3.1 }, // ± 6 standard deviations take 26: 1e-9

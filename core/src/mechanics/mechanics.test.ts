@@ -60,24 +60,24 @@ describe('whichSpring', () => {
 		sizes: { wire: { size: 1.4, tolerance: 0.02 }, coils: { size: 7, tolerance: 0.25 } }
 	};
 	it('tells two springs of one shape apart by their wire', () => {
-		const { odds, fits } = whichSpring({ wire: { value: 1.21, u: 0.005 } }, [inlet, discharge]);
-		expect(odds[0]).toMatchObject({ id: 'inlet' });
-		expect(odds[0].odds).toBeGreaterThan(0.999);
+		const { probabilities, fits } = whichSpring({ wire: { value: 1.21, u: 0.005 } }, [inlet, discharge]);
+		expect(probabilities[0]).toMatchObject({ id: 'inlet' });
+		expect(probabilities[0].probability).toBeGreaterThan(0.999);
 		expect(fits).toBeGreaterThan(0.3);
 	});
 	it('cannot tell them apart half way, and says that neither fits', () => {
-		const { odds, fits } = whichSpring({ wire: { value: 1.3, u: 0.005 } }, [inlet, discharge]);
-		expect(odds.map((one) => one.odds)).toEqual([expect.closeTo(0.5, 9), expect.closeTo(0.5, 9)]);
+		const { probabilities, fits } = whichSpring({ wire: { value: 1.3, u: 0.005 } }, [inlet, discharge]);
+		expect(probabilities.map((one) => one.probability)).toEqual([expect.closeTo(0.5, 9), expect.closeTo(0.5, 9)]);
 		expect(fits).toBeLessThan(1e-4);
 	});
-	it('odds are together 1, whatever is measured', () =>
+	it('probabilities are together 1, whatever is measured', () =>
 		fc.assert(
 			fc.property(
 				fc.double({ min: 0.8, max: 2, noNaN: true }),
 				fc.double({ min: 0.001, max: 0.2, noNaN: true }),
 				(value, u) => {
-					const { odds } = whichSpring({ wire: { value, u } }, [inlet, discharge]);
-					expect(odds.reduce((sum, one) => sum + one.odds, 0)).toBeCloseTo(1, 12);
+					const { probabilities } = whichSpring({ wire: { value, u } }, [inlet, discharge]);
+					expect(probabilities.reduce((sum, one) => sum + one.probability, 0)).toBeCloseTo(1, 12);
 				}
 			),
 			{ seed: 5 }

@@ -82,8 +82,8 @@ interface SpringCandidate {
 }
 
 export interface SpringIdentity {
-	/** Odds of each candidate, together 1, in the order given. */
-	readonly odds: readonly { readonly id: string; readonly odds: number }[];
+	/** Probability of each candidate, together 1, in the order given. */
+	readonly probabilities: readonly { readonly id: string; readonly probability: number }[];
 	/** Chance that a sound spring of the likeliest kind would measure so far off: small means that it is none of them. */
 	readonly fits: number;
 }
@@ -92,7 +92,7 @@ export interface SpringIdentity {
  * Which of the springs on the sheet the measured one is.
  *
  * Each size is normal about the candidate's with the tolerance (rectangular, so /√3) and the measuring uncertainty; equal
- * odds to begin with. Shape: at least one candidate and one measured size that every candidate has.
+ * probability to begin with. Shape: at least one candidate and one measured size that every candidate has.
  * Units: mm and counts. Errors: PreconditionError for no candidates, no size in common, or a number that cannot be.
  * Source: Bayes' rule; goodness of fit by the chi-square of the likeliest.
  */
@@ -127,7 +127,7 @@ export function whichSpring(
 	const most = Math.max(...scores.map(({ log }) => log));
 	requireThat(Number.isFinite(most), 'whichSpring', 'measured', 'beyond all measure', 'a size of a spring');
 	const total = scores.reduce((sum, { log }) => sum + Math.exp(log - most), 0);
-	const odds = candidates.map(({ id }, i) => ({ id, odds: Math.exp(scores[i].log - most) / total }));
+	const probabilities = candidates.map(({ id }, i) => ({ id, probability: Math.exp(scores[i].log - most) / total }));
 	const likeliest = scores.find(({ log }) => log === most)!;
-	return { odds, fits: chiSquareUpper(likeliest.distance, names.length) };
+	return { probabilities, fits: chiSquareUpper(likeliest.distance, names.length) };
 }

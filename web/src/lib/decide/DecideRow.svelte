@@ -4,7 +4,7 @@
 	import type { Verdict } from '@exetasis/core/record';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Choices from '$lib/ui/Choices.svelte';
-	import OddsOfWear from '$lib/judge/OddsOfWear.svelte';
+	import RiskOfWear from '$lib/judge/RiskOfWear.svelte';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, sizeNames } from '$lib/words/reasons';
 
@@ -33,7 +33,7 @@
 			</li>{/each}
 	</ul>
 	{#each judgement.measured as { sheet, characteristic } (sheet.key)}
-		{#if judgement.outlook[sheet.key]}<OddsOfWear
+		{#if judgement.outlook[sheet.key]}<RiskOfWear
 				{sheet}
 				outlook={judgement.outlook[sheet.key]}
 				age={part.cell.age}

@@ -1,4 +1,4 @@
-<!-- @component The whole set as a list: what each school says of each part, its odds and costs, and what was decided. -->
+<!-- @component The whole set as a list: what each school says of each part, its risk and costs, and what was decided. -->
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { schools, type DecidedPart } from '@exetasis/core/decide';

@@ -33,7 +33,7 @@
 		return weightiest ?? measured.toSorted((a, b) => b.wear.share - a.wear.share).at(0);
 	});
 	const forecast = $derived(judged && outlook[judged.sheet.key]);
-	const odds = $derived(forecast?.odds);
+	const risk = $derived(forecast?.risk);
 
 	// Where no limit is stated the other cylinders are asked.
 	const unstated = $derived(part.judgement.sizes.filter(({ sheet }) => sheet.limitFrom === 'assumed').slice(0, 1));
@@ -83,8 +83,8 @@
 			>
 			<span class="soft"
 				>{judged.characteristic.name}{judged.places.length > 1 && !judged.characteristic.form ? ', worst place' : ''},
-				95 %{odds
-					? `; ${formatProbability(odds.probability)} (${formatProbability(odds.low)} to ${formatProbability(odds.high)}) beyond by the next service`
+				95 %{risk
+					? `; ${formatProbability(risk.probability)} (${formatProbability(risk.low)} to ${formatProbability(risk.high)}) beyond by the next service`
 					: ''}{judged.gauge?.facts.overdue ? '; calibration overdue: counted twice' : ''}</span
 			>
 		</p>

@@ -15,7 +15,7 @@
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import LimitStrip from './LimitStrip.svelte';
-	import OddsOfWear from './OddsOfWear.svelte';
+	import RiskOfWear from './RiskOfWear.svelte';
 	import Shape from '$lib/measure/Shape.svelte';
 
 	interface Props {
@@ -60,7 +60,7 @@
 			: ''}</span
 	>
 </p>
-{#if outlook}<OddsOfWear sheet={judged.sheet} {outlook} {age} />{/if}
+{#if outlook}<RiskOfWear sheet={judged.sheet} {outlook} {age} />{/if}
 {#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays the same.</p>{/each}
 {#if judged.worst.outlier !== undefined}<p class="doubt">
 		One reading there does not fit the others ({formatQuantity(judged.worst.readings[judged.worst.outlier], unit)}):

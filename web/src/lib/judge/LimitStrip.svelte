@@ -35,7 +35,7 @@
 	const words = $derived(
 		`${formatQuantity(judged.value, unit)}, new ${formatQuantity(nominal, unit)}, limit ${formatQuantity(limit, unit)}, ` +
 			`${formatProbability(judged.conformity.probabilityBeyond)} beyond now` +
-			(outlook ? `, ${formatProbability(outlook.odds.probability)} at the next service` : '')
+			(outlook ? `, ${formatProbability(outlook.risk.probability)} at the next service` : '')
 	);
 </script>
 

@@ -13,9 +13,11 @@
 		/** The names of all columns stand over them. */
 		named: boolean;
 		layers: MatLayers;
+		/** The rows stay low: the room below is needed. */
+		low?: boolean;
 		onselect: (place: string) => void;
 	}
-	let { bench, selected, named, layers, onselect }: Props = $props();
+	let { bench, selected, named, layers, low = false, onselect }: Props = $props();
 
 	interface Group {
 		readonly assembly: string;
@@ -65,7 +67,7 @@
 	const HIGHEST_ROW_PX = 56;
 	const rowHeight = $derived.by(() => {
 		const least = bands.length > 1 ? BANDED_ROW_PX : leastRow;
-		const more = Math.max(0, windowHeight - USUAL_PX) / 2 / (cylinders.length * bands.length);
+		const more = low ? 0 : Math.max(0, windowHeight - USUAL_PX) / 2 / (cylinders.length * bands.length);
 		return Math.floor(Math.min(HIGHEST_ROW_PX, least + more));
 	});
 	const isFolded = ({ stations }: Group) => folds && stations.length > 1 && !stations.some(({ key }) => key === inHand);

@@ -24,6 +24,8 @@
 	const WALL = 7; // of the housing above and below
 	const AXIS = WALL + BOX / 2;
 	const LINE = 11;
+	/** Of a few parts the drawing is no larger, so that its names are as large as other small text. */
+	const MOST_SCALE = 1.5;
 	// Names of what is in hand, nearest to it; those of the assemblies below.
 	const heldNames = $derived(
 		named.length > 0
@@ -51,7 +53,12 @@
 	const thick = (type: string) => THICK[type] ?? 11;
 </script>
 
-<svg viewBox="-2 0 {section.width + 4} {height}" role="img" aria-label={label}>
+<svg
+	viewBox="-2 0 {section.width + 4} {height}"
+	style:max-width="{MOST_SCALE * (section.width + 4)}px"
+	role="img"
+	aria-label={label}
+>
 	{#each section.assemblies as { key, from, to } (key)}
 		<rect class="wall" x={from + 0.5} y="0.5" width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />
 		<rect class="wall" x={from + 0.5} y={WALL + BOX} width={to - from - 1} height={WALL} fill="url(#hatch-metal)" />
@@ -109,8 +116,8 @@
 
 <style>
 	svg {
+		display: block;
 		width: 100%;
-		max-height: 190px;
 	}
 	.part {
 		stroke: currentColor;

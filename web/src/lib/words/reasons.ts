@@ -110,11 +110,11 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			return `${figureName({ key: reason.figure })}: ${formatQuantity(reason.value, unit)}${sure} ${says} ${formatQuantity(reason.limit, unit)}.`;
 		}
 		case 'mixedUp':
-			return `Its sizes match the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)} probability). It does not belong here.`;
+			return `Its sizes match the ${inSentence(reason.likeliest)} (${formatProbability(reason.probability)} probability). It does not belong here.`;
 		case 'noneOfThem':
 			return `Its sizes match no part of this kind on the sheet (${formatProbability(reason.fits)} chance for a correct part). It is probably a wrong part.`;
 		case 'cannotTell':
-			return `Its sizes match more than one similar part. Most likely it is the ${inSentence(reason.likeliest)} (${formatProbability(reason.odds)}). Measure another size.`;
+			return `Its sizes match more than one similar part. Most likely it is the ${inSentence(reason.likeliest)} (${formatProbability(reason.probability)}). Measure another size.`;
 		case 'mateUnmeasured':
 			return `The part it runs against (${inSentence(reason.mate)}) is not measured yet. Measure that part before you reuse this one.`;
 		case 'mateReplaced':

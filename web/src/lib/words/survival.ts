@@ -23,8 +23,12 @@ export const phaseWords: Readonly<Record<WeibullFit['phase'], string>> = {
 const pValue = (p: number): string => (p < 0.001 ? 'p < 0.001' : `p = ${formatNumber(p, p < 0.1 ? 3 : 2)}`);
 
 type Limits = { readonly value: number; readonly low?: number; readonly high?: number };
+/** No machine runs longer: a limit beyond it is none that anyone can use. Hours. */
+const MOST_HOURS = 1e7;
+const highWords = (high: number, digits: number): string =>
+	high > MOST_HOURS ? `over ${formatNumber(MOST_HOURS)}` : formatNumber(high, digits);
 export const limitsWords = ({ value, low, high }: Limits, digits = 0): string =>
-	`${formatNumber(value, digits)} (${low === undefined ? 'no limit' : formatNumber(low, digits)}–${high === undefined ? 'no limit' : formatNumber(high, digits)})`;
+	`${formatNumber(value, digits)} (${low === undefined ? 'no limit' : formatNumber(low, digits)}–${high === undefined ? 'no limit' : highWords(high, digits)})`;
 
 /** How much more has to be on record until it can be told, should it stay as it is. */
 function moreNeeded(estimate: RatioEstimate): string {

@@ -65,7 +65,7 @@ describe('reasonSentence', () => {
 			'Interference with the mating part: 0.060 mm ± 0.010 mm is beyond 0.080 mm.'
 		],
 		[
-			{ code: 'mixedUp', likeliest: 'Discharge valve spring', odds: 0.998 },
+			{ code: 'mixedUp', likeliest: 'Discharge valve spring', probability: 0.998 },
 			'Its sizes match the discharge valve spring (> 99 % probability). It does not belong here.'
 		],
 		[
@@ -97,7 +97,7 @@ describe('every reason', () => {
 		{ code: 'customInspected', kind: 'seatsAndSprings' },
 		{ code: 'figureTooClose', figure: 'compressionSet', value: 0.58, limit: 0.6, unit: 'share', U: 0.05 },
 		{ code: 'noneOfThem', fits: 1e-7 },
-		{ code: 'cannotTell', likeliest: 'Inlet valve spring', odds: 0.7 },
+		{ code: 'cannotTell', likeliest: 'Inlet valve spring', probability: 0.7 },
 		{ code: 'mateUnmeasured', mate: 'V-packings (pair)' },
 		{ code: 'mateReplaced', mate: 'Ceramic plunger' },
 		{ code: 'likelyToFail', probability: 0.3, low: 0.2, high: 0.4, interval: 2000, events: 8, lives: 60, worth: 2 },

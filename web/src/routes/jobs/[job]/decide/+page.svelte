@@ -1,4 +1,4 @@
-<!-- @component Decide: the whole set in one table, odds and costs at the next service, what each school says, how far it can go. -->
+<!-- @component Decide: the whole set in one table, risks and costs at the next service, what each school says, how far it can go. -->
 <script lang="ts">
 	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import { untrack } from 'svelte';

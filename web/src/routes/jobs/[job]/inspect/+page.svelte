@@ -208,7 +208,14 @@
 
 <NotSafeYet {bench} />
 <div class="mat" class:behind={padded}>
-	<Mat {bench} {selected} {named} {layers} onselect={(place) => void select(place, false)} />
+	<Mat
+		{bench}
+		{selected}
+		{named}
+		{layers}
+		low={padded && narrow.current}
+		onselect={(place) => void select(place, false)}
+	/>
 </div>
 
 <div class="line" class:padded>

@@ -73,7 +73,7 @@
 	const causes = $derived.by(() => {
 		const { beliefs, network } = data.beliefs ?? {};
 		if (!network) return [];
-		const odds = new Map(
+		const believed = new Map(
 			beliefs?.kind === 'believed'
 				? beliefs.beliefs
 						.filter(({ cylinder }) => cylinder === 0 || cylinder === picked?.cylinder)
@@ -81,7 +81,7 @@
 				: []
 		);
 		return network.causes
-			.toSorted((a, b) => (odds.get(b.key) ?? 0) - (odds.get(a.key) ?? 0))
+			.toSorted((a, b) => (believed.get(b.key) ?? 0) - (believed.get(a.key) ?? 0))
 			.map(({ key, name }) => [key, name] as const);
 	});
 	const stationName = (key: string) => data.sheet?.stations.find((station) => station.key === key)?.name ?? key;

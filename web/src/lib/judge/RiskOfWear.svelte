@@ -1,4 +1,4 @@
-<!-- @component The odds of one size to pass its limit by the next service: with their interval, and how much is prior and how much record. -->
+<!-- @component The risk that one size passes its limit by the next service: with their interval, and how much is prior and how much record. -->
 <script lang="ts">
 	import type { Outlook } from '@exetasis/core/decide';
 	import type { Age } from '@exetasis/core/life';
@@ -18,7 +18,7 @@
 	const units = unitsInUse();
 	const unit = $derived(shownUnit(dimensionOf(sheet.unit), units()));
 
-	const odds = $derived(outlook.odds);
+	const risk = $derived(outlook.risk);
 	const basis = $derived.by((): string => {
 		const { from, worth, lives, parts } = outlook.basis;
 		const prior = `${from === 'sheet' ? 'the prior of the model sheet' : 'the general prior for this type of part'} (weight ${formatNumber(worth)} ${worth === 1 ? 'life' : 'lives'})`;
@@ -33,8 +33,8 @@
 </script>
 
 <p class="soft">
-	{name ? `${name}: ` : ''}<b class="figures">{formatProbability(odds.probability)}</b> ({formatProbability(odds.low)} to
-	{formatProbability(odds.high)}) of passing the limit by the next service. From {basis}; {formatDifference(
+	{name ? `${name}: ` : ''}<b class="figures">{formatProbability(risk.probability)}</b> ({formatProbability(risk.low)} to
+	{formatProbability(risk.high)}) of passing the limit by the next service. From {basis}; {formatDifference(
 		outlook.ratePer1000h,
 		unit
 	)} per 1000 h. {unknownAge}

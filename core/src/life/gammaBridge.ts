@@ -191,6 +191,16 @@ const logOfSum = (a: number, b: number): number => Math.max(a, b) + Math.log1p(M
 
 type End = 'below' | 'above';
 
+const scratch = {
+	places: new Float64Array(MOST_NODES),
+	logShares: new Float64Array(MOST_NODES),
+	logRests: new Float64Array(MOST_NODES),
+	logSteps: new Float64Array(MOST_NODES),
+	logs: new Float64Array(MOST_NODES),
+	courseLogs: new Float64Array(MOST_NODES),
+	told: new Float64Array(MOST_NODES)
+};
+
 // The mean of what the last look and those before it say, over where it may have stood: for each course.
 class BetweenLooks {
 	readonly #last: BridgedLook;
@@ -199,15 +209,6 @@ class BetweenLooks {
 	readonly #bendsBelow: boolean;
 	readonly #bendsAbove: boolean;
 	readonly #steadiest: { readonly shape: number; readonly more: number };
-	readonly #scratch = {
-		places: new Float64Array(MOST_NODES),
-		logShares: new Float64Array(MOST_NODES),
-		logRests: new Float64Array(MOST_NODES),
-		logSteps: new Float64Array(MOST_NODES),
-		logs: new Float64Array(MOST_NODES),
-		courseLogs: new Float64Array(MOST_NODES),
-		told: new Float64Array(MOST_NODES)
-	};
 
 	constructor(last: BridgedLook, mores: readonly number[]) {
 		const shapes = last.courses.map(({ shape }) => shape);
@@ -247,7 +248,7 @@ class BetweenLooks {
 		const wanted = window.nodesFor(long / 2, Math.hypot(place * Math.hypot(window.sharpness, sharpness), bend));
 		const count = COUNTS * Math.ceil(wanted / COUNTS);
 		const { nodes, weights } = plainRule(count);
-		const { places, logShares, logRests, logSteps, logs, courseLogs, told } = this.#scratch;
+		const { places, logShares, logRests, logSteps, logs, courseLogs, told } = scratch;
 		for (let j = 0; j < count; j++) {
 			const way = (long * (1 + nodes[j])) / 2;
 			const share = singular === 'above' ? to - way : from + way;

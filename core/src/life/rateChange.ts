@@ -35,7 +35,7 @@ export function withChangedRates(
 	const kernel = changeKernel(grid);
 	const turns = Array.from({ length: Math.min(LATEST, looks.length - 1) }, (_, i) => looks.length - 2 - i);
 	const segments = turns.map((k) => ({
-		until: followWear({ before: history.before, looks: looks.slice(0, k + 1) }, paths, grid, 'fleet'),
+		until: followWear({ before: history.before, looks: looks.slice(0, k + 1) }, paths, grid, 'change'),
 		since: new Map(
 			[...new Set(paths.map(({ exponent }) => exponent))].map((exponent) => [
 				exponent,
@@ -88,7 +88,7 @@ function sinceLook(
 	const logSlope = later.reduce((sum, { slope }) => sum + Math.log(slope), 0);
 	const ofSteady = paths.map(({ shapePer1000h }) => ({ shapePer1000h, exponent: 1 }));
 	const history = { before: [{ hours: 0, weight: 1 }], looks: since };
-	return followWear(history, ofSteady, grid, 'fleet').map(([{ logEvidence }]) =>
+	return followWear(history, ofSteady, grid, 'change').map(([{ logEvidence }]) =>
 		logEvidence.map((log) => log + logSlope)
 	);
 }

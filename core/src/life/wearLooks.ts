@@ -60,7 +60,8 @@ const MOST_STEADY = 1e6;
 const LEAST_STEADY = 1e-6; // jumpier wear than this is no wear
 const STEADY = `${LEAST_STEADY} to ${MOST_STEADY} in 1000 h`;
 const MOST_BENT = 10;
-const OUT_OF_THE_QUESTION = 20; // logarithms below the likeliest rate
+/** Logarithms below the likeliest rate. */
+const OUT_OF_THE_QUESTION = { part: 20, fleet: 20, change: 10 } as const;
 const WIDEST = 5; // highest place of a piece over its lowest
 
 // Ends of the pieces: the window's, where what is asked has its step, and between them so many that slow wear is seen as well.
@@ -202,7 +203,7 @@ export function followWear(
 			return {
 				weight,
 				shape: course.shape,
-				...(fineness === 'part' ? standing(look, scales) : evidenceOnly(look, scales))
+				...(fineness === 'part' ? standing(look, scales) : evidenceOnly(look, scales, fineness))
 			};
 		})
 	);
@@ -264,10 +265,14 @@ function lastOf(
 const DISCARD_LIMIT = 1; // as a share of the allowance, whatever the bending
 
 // For a fleet, whose parts are not asked where they stand.
-function evidenceOnly(look: LastLook, scales: Float64Array): { readonly logEvidence: Float64Array } {
+function evidenceOnly(
+	look: LastLook,
+	scales: Float64Array,
+	fineness: Fineness
+): { readonly logEvidence: Float64Array } {
 	const nodes = lookNodes(look, 0);
 	const weights = new Float64Array(nodes.y.length);
-	return { logEvidence: evidenceByRate(look, nodes, scales, (i) => weigh(nodes, scales[i], weights)) };
+	return { logEvidence: evidenceByRate(look, nodes, scales, fineness, (i) => weigh(nodes, scales[i], weights)) };
 }
 
 function standing(
@@ -275,7 +280,7 @@ function standing(
 	scales: Float64Array
 ): { readonly logEvidence: Float64Array; readonly last: StandAtLook } {
 	const atLimit = weighed(look, scales, DISCARD_LIMIT);
-	const logEvidence = evidenceByRate(look, atLimit.nodes, scales, atLimit.evidenceAt);
+	const logEvidence = evidenceByRate(look, atLimit.nodes, scales, 'part', atLimit.evidenceAt);
 	const others = new Map<number, WeighedLook>();
 	const splitAt = (value: number): WeighedLook => {
 		if (value === DISCARD_LIMIT) return atLimit;
@@ -303,6 +308,7 @@ function evidenceByRate(
 	{ shape }: LastLook,
 	{ y }: LookNodes,
 	scales: Float64Array,
+	fineness: Fineness,
 	evidenceAt: (i: number) => number
 ): Float64Array {
 	const logEvidence = new Float64Array(scales.length).fill(-Infinity);
@@ -313,7 +319,7 @@ function evidenceByRate(
 	const readAt = (i: number): boolean => {
 		logEvidence[i] = evidenceAt(i);
 		best = Math.max(best, logEvidence[i]);
-		return logEvidence[i] > best - OUT_OF_THE_QUESTION;
+		return logEvidence[i] > best - OUT_OF_THE_QUESTION[fineness];
 	};
 	for (let i = start; i >= 0 && readAt(i); i--);
 	for (let i = start + 1; i < scales.length && readAt(i); i++);

@@ -27,11 +27,12 @@ export interface WearWindow extends Places {
 	readonly logLikelihood: (place: number) => number;
 }
 
-/** How finely looks are integrated: for one part's own risk, or for the rates of a fleet, of whose evidence it is one part. */
-export type Fineness = 'part' | 'fleet';
+/** How finely looks are integrated: for one part's own risk, for the rates of a fleet, of whose evidence it is one part, or for a possible change of its rate. */
+export type Fineness = 'part' | 'fleet' | 'change';
 const NODES = {
 	part: { least: 12, base: 7, perWidth: 3.1 }, // ± 6 standard deviations take 26: 1e-9
-	fleet: { least: 8, base: 4, perWidth: 2.2 } // 17: 1e-5 where nothing is sharper
+	fleet: { least: 8, base: 4, perWidth: 2.2 }, // 17: 1e-5 where nothing is sharper
+	change: { least: 6, base: 3, perWidth: 1.4 } // 11
 } as const;
 export const MOST_NODES = 160;
 

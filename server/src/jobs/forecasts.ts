@@ -9,8 +9,8 @@ import { benchOf, type Bench } from './bench';
 
 // Some hundred mats, of about a kilobyte a part.
 const forecasts = new Kept<Forecast | undefined>(20_000);
-/** Parts of a mat that are worked out in one go, since parts of a kind share what is known of it; other shops come between. */
-const AT_ONCE = 80;
+/** Parts of a mat that are worked out in one go: a usual mat is shared by two threads, and other shops come between. */
+const AT_ONCE = 36;
 /** Parts after which others are answered. */
 const BETWEEN_OTHERS = 40;
 
@@ -31,7 +31,10 @@ export async function foreseen(shop: string, bench: Bench): Promise<Bench> {
 		};
 		asked.push({ part: cell.part, input, key: keyOf(input) });
 	}
-	const anew = [...new Map(asked.filter(({ key }) => !forecasts.get(key)).map((one) => [one.key, one])).values()];
+	// Parts of a kind go to one thread, because they share what is known of it.
+	const anew = [
+		...new Map(asked.filter(({ key }) => !forecasts.get(key)).map((one) => [one.key, one])).values()
+	].toSorted((a, b) => a.input.station.key.localeCompare(b.input.station.key));
 	for (let from = 0; from < anew.length; from += AT_ONCE) {
 		const some = anew.slice(from, from + AT_ONCE);
 		const answers = runHeavy(

@@ -177,6 +177,38 @@ test('bolts are placed by hand, and prices and kits come from a file', async ({ 
 	await expect(page.getByText('No kits yet.')).toBeVisible();
 });
 
+test('a variant is asked about, a part belongs to one of its choices, and either is drawn', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await emptyDraft(page, 'Variants');
+	for (const type of ['O-ring', 'Valve']) await palette(page, type);
+	const type = async (label: string, text: string) => {
+		await page.getByLabel(label, { exact: true }).fill(text);
+		await page.getByLabel(label, { exact: true }).blur();
+	};
+	await view(page, 'Pump');
+	await type('New variant: what differs', 'Retainers');
+	await type('Choice 1', 'Metal');
+	await type('Choice 2', 'Plastic');
+	await type('New choice', 'Brass');
+	await view(page, 'Parts');
+	await parts(page).filter({ hasText: 'O-ring' }).click();
+	await page.getByRole('group', { name: 'Only with: Retainers' }).getByRole('button', { name: 'Plastic' }).click();
+	await page.getByLabel('Retainers', { exact: true }).selectOption('Metal');
+	await expect(page.getByRole('button', { name: /O-ring, not in the drawn variant$/ })).toBeVisible();
+	await page.getByLabel('Retainers', { exact: true }).selectOption('Plastic');
+	await expect(page.getByRole('button', { name: /not in the drawn variant$/ })).toHaveCount(0);
+	// A choice that a part belongs to alone stays until the part says something else.
+	await view(page, 'Pump');
+	await page.getByRole('button', { name: 'Delete choice Plastic' }).click();
+	await expect(page.getByRole('alert')).toContainText('This choice is the only one of: O-ring. Change that first.');
+	await page.getByRole('button', { name: 'Delete choice Brass' }).click();
+	await expect(page.getByLabel('Choice 3', { exact: true })).toHaveCount(0);
+	await page.getByRole('button', { name: 'Delete variant' }).click();
+	await saved(page);
+	await view(page, 'Parts');
+	await expect(page.getByRole('group', { name: 'Only with: Retainers' })).toHaveCount(0);
+});
+
 test('two people at one draft: the second is told what differs and loses nothing', async ({ browser }) => {
 	const [one, other] = [await pageOf(browser, 'lead'), await pageOf(browser, 'technician')];
 	await emptyDraft(one, 'Both');

@@ -735,6 +735,27 @@ const answers: Record<string, Walked> = {
 	withPart: { args: [sheet, 2, { type: 'oRing', pieces: 2, price: 3 }], held: ['0'] },
 	withPartsMoved: { args: [sheet, ['headNuts'], 2], held: ['0'] },
 	withLaidDown: { args: [sheet, [{ type: 'oRing', pieces: 2, price: 3 }], {}], held: ['0'] },
+	withVariant: { args: [sheet, 'Retainers'], held: ['0'] },
+	withChoice: { args: [sheet, 'retainers', 'Plastic'], held: ['0'] },
+	withoutChoice: { args: [sheet, 'retainers', 'plastic'], held: ['0'] },
+	withoutVariant: { args: [sheet, 'retainers'], held: ['0'] },
+	namesOnlyWith: { args: [sheet, 'retainers', 'plastic'], held: ['0'] },
+	onlyWithChoices: {
+		args: [
+			{ retainers: ['metal'] },
+			{
+				key: 'retainers',
+				name: 'Retainers',
+				per: 'pump',
+				choices: [
+					{ key: 'metal', name: 'Metal' },
+					{ key: 'plastic', name: 'Plastic' }
+				]
+			},
+			['metal']
+		],
+		held: ['0', '1']
+	},
 	withPriceList: {
 		args: [sheet, [{ number: 'MAR-102', price: 3, deliveryDays: 2, kit: 'K', kitPrice: 2, pieces: 1 }]],
 		held: ['0']

@@ -10,5 +10,6 @@ export * from './moved';
 export * from './partsList';
 export * from './priceList';
 export * from './readiness';
+export * from './variants';
 export { isFirst, withNewStep, withStepOrder, withStepSplit, withStepsConfirmed, withStepsDrafted } from './steps';
 export { newSheet, OWN_LAYOUT, type NamePlate, type SheetDraft } from './newSheet';

@@ -15,6 +15,7 @@
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { renewalName } from '$lib/words/draft';
 	import type { DraftState } from './draft.svelte';
+	import OnlyWithChoices from './OnlyWithChoices.svelte';
 	import PartBolts from './PartBolts.svelte';
 	import PartCautions from './PartCautions.svelte';
 	import PartDirection from './PartDirection.svelte';
@@ -180,6 +181,14 @@
 			>
 		{/each}
 	</div>
+{/if}
+{#if draft.body.variants.length > 0}
+	<h3>Variants</h3>
+	<OnlyWithChoices
+		variants={draft.body.variants}
+		onlyWith={part.onlyWith}
+		onchange={(onlyWith) => change({ onlyWith })}
+	/>
 {/if}
 <p class="soft">Part type: {partType(part.type).name}.</p>
 

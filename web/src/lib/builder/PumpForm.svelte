@@ -5,6 +5,7 @@
 	import Choose from '$lib/ui/Choose.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
+	import Variants from './Variants.svelte';
 	import type { DraftState } from './draft.svelte';
 
 	interface Props {
@@ -173,6 +174,9 @@
 {#key body.assemblies.length}<div class="row">
 		<TextEdit label="Add assembly" value={undefined} optional onchange={addAssembly} />
 	</div>{/key}
+<h2 class="mt-4">Variants</h2>
+<Variants {draft} />
+
 <h2 class="mt-4">Scopes</h2>
 <p class="soft">How far a job can go. Which parts a scope opens is chosen at each part.</p>
 {#each body.scopes as one, i (one.key)}

@@ -22,6 +22,7 @@
 	import Palette from './Palette.svelte';
 	import PartForm from './PartForm.svelte';
 	import PumpForm from './PumpForm.svelte';
+	import Choose from '$lib/ui/Choose.svelte';
 	import SheetText from './SheetText.svelte';
 	import Stack from './Stack.svelte';
 	import StepsEditor from './StepsEditor.svelte';
@@ -39,6 +40,8 @@
 	type View = 'parts' | 'pump' | 'steps' | 'kits' | 'check' | 'text';
 	let view = $state<View>('parts');
 	let several = $state(false);
+	/** The choice of each variant that is drawn; left out: parts of all choices. */
+	let drawnWith = $state<Record<string, string>>({});
 	let step = $state<string>();
 	// The drawing begins in the browser, because only there it can be edited.
 	let alive = $state(false);
@@ -136,7 +139,19 @@
 							>{/if}
 						<span>crank side C</span>
 					</div>
-					<Stack {draft} {several} {mayEdit} />
+					{#if draft.body.variants.length > 0}
+						<div class="switches">
+							{#each draft.body.variants as { key, name, choices } (key)}
+								<Choose
+									label={name}
+									value={drawnWith[key] ?? ''}
+									options={[['', 'all'], ...choices.map((one) => [one.key, one.name] as const)]}
+									onchoose={(choice) => (drawnWith[key] = choice)}
+								/>
+							{/each}
+						</div>
+					{/if}
+					<Stack {draft} {several} {mayEdit} {drawnWith} />
 				</section>
 				<section aria-label="Part in hand" class="form">
 					{#if draft.part}
@@ -228,6 +243,12 @@
 		background: var(--paper);
 		font-family: var(--figures);
 		font-size: 0.8rem;
+	}
+	.switches {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+		gap: 8px;
+		padding: 4px 6px;
 	}
 	.acts {
 		display: flex;

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { dragHandleZone, dragHandle, type DndEvent } from 'svelte-dnd-action';
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
-	import type { Station } from '@exetasis/core/record';
+	import { applies, type Station } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { DraftState } from './draft.svelte';
 	import { withRows } from '@exetasis/core/draft';
@@ -13,8 +13,10 @@
 		several: boolean;
 		/** Whether parts may be moved. */
 		mayEdit: boolean;
+		/** By variant, the choice that is drawn: parts of other choices are pale. */
+		drawnWith: Readonly<Record<string, string>>;
 	}
-	let { draft, several, mayEdit }: Props = $props();
+	let { draft, several, mayEdit, drawnWith }: Props = $props();
 
 	type Item = Station & { readonly id: string };
 	const asItems = (stations: readonly Station[]): Item[] => stations.map((one) => ({ ...one, id: one.key }));
@@ -38,6 +40,7 @@
 		const changed = next.stations.some((one, i) => one !== draft.body.stations[i]);
 		if (changed) draft.change(next);
 	}
+	const chosen = $derived(Object.fromEntries(Object.entries(drawnWith).filter(([, choice]) => choice !== '')));
 	const take = (key: string) =>
 		several
 			? draft.select(
@@ -64,6 +67,7 @@
 	>
 		{#each items as item, i (item.id)}
 			{@const begins = items.at(i - 1)?.in !== item.in || i === 0}
+			{@const absent = !applies(item.onlyWith, chosen)}
 			{@const ends = items.at(i + 1)?.in !== item.in}
 			<div class="place" class:begins class:ends>
 				<span class="in">{begins ? assembly(item.in) : '\u00a0'}</span>
@@ -71,11 +75,12 @@
 					type="button"
 					class="part"
 					class:wrong={wrong.has(item.key)}
+					class:absent
 					aria-pressed={draft.selected.includes(item.key)}
 					aria-label="{number.get(item.key)}. {item.name}{item.pieces > 1 ? `, ${item.pieces} pieces` : ''}{item.per ===
 					'pump'
 						? ', once in the pump'
-						: ''}{wrong.has(item.key) ? ', has a problem' : ''}"
+						: ''}{wrong.has(item.key) ? ', has a problem' : ''}{absent ? ', not in the drawn variant' : ''}"
 					onclick={() => take(item.key)}
 				>
 					<Glyph type={item.type} face={item.face} size={40} />
@@ -173,6 +178,12 @@
 	.part[aria-pressed='true'] {
 		border: 2px solid var(--mark);
 		background: color-mix(in oklab, var(--mark) 12%, var(--sheet));
+	}
+	.part.absent :global(svg) {
+		opacity: 0.3;
+	}
+	.part.absent .name {
+		text-decoration: line-through;
 	}
 	.part.wrong .name {
 		border-bottom: 2px solid var(--pencil);

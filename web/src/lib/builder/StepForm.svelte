@@ -9,6 +9,8 @@
 	import PartCautions from './PartCautions.svelte';
 	import StepQuestions from './StepQuestions.svelte';
 
+	import OnlyWithChoices from './OnlyWithChoices.svelte';
+
 	interface Props {
 		draft: DraftState;
 		step: Step;
@@ -83,6 +85,13 @@
 				>
 			{/each}
 		</div>
+	{/if}
+	{#if draft.body.variants.length > 0}
+		<OnlyWithChoices
+			variants={draft.body.variants}
+			onlyWith={step.onlyWith}
+			onchange={(onlyWith) => change({ onlyWith })}
+		/>
 	{/if}
 	<details>
 		<summary>Must be signed off before ({step.after.length})</summary>

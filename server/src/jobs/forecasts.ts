@@ -32,11 +32,11 @@ export async function foreseen(shop: string, bench: Bench): Promise<Bench> {
 		asked.push({ part: cell.part, input, key: keyOf(input) });
 	}
 	// Parts of a kind go to one thread, because they share what is known of it.
-	const anew = [
+	const missing = [
 		...new Map(asked.filter(({ key }) => !forecasts.get(key)).map((one) => [one.key, one])).values()
 	].toSorted((a, b) => a.input.station.key.localeCompare(b.input.station.key));
-	for (let from = 0; from < anew.length; from += AT_ONCE) {
-		const some = anew.slice(from, from + AT_ONCE);
+	for (let from = 0; from < missing.length; from += AT_ONCE) {
+		const some = missing.slice(from, from + AT_ONCE);
 		const answers = runHeavy(
 			shop,
 			'forecastsOf',

@@ -4,7 +4,7 @@
 	import { partType, partTypeKeys, type PartTypeKey } from '@exetasis/core/part';
 	import { MOST_STATIONS } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
-	import Choose from '$lib/ui/Choose.svelte';
+	import MatchColumns from './MatchColumns.svelte';
 	import TableFile from './TableFile.svelte';
 	import { guessedColumns, linesIn, type Columns, type TableLines } from './partsColumns';
 
@@ -22,7 +22,11 @@
 	/** Chosen by hand, by line: a type, or nothing for a line that is left out. */
 	let chosen = $state.raw<ReadonlyMap<number, PartTypeKey | ''>>(new Map());
 
-	const heads = $derived((rows.at(0) ?? []).map((head, i) => [String(i), head || `Column ${i + 1}`] as const));
+	const columnNames = [
+		['item', 'Item number'],
+		['description', 'Description'],
+		['quantity', 'Quantity']
+	] as const;
 	const lines = $derived(columns ? linesIn(rows, columns) : NO_LINES);
 	const proposed = $derived(proposeParts(lines.lines, names, cylinders));
 	const typeOf = (line: ProposedPart, i: number): PartTypeKey | '' => chosen.get(i) ?? (line.sure ? line.types[0] : '');
@@ -47,16 +51,7 @@
 	}}
 />
 {#if columns}
-	<div class="columns">
-		{#each [['item', 'Item number'], ['description', 'Description'], ['quantity', 'Quantity']] as const as [key, label] (key)}
-			<Choose
-				{label}
-				value={String(columns[key])}
-				options={[['-1', 'no such column'], ...heads]}
-				onchoose={(column) => columns && (columns = { ...columns, [key]: Number(column) })}
-			/>
-		{/each}
-	</div>
+	<MatchColumns heads={rows.at(0) ?? []} fields={columnNames} {columns} onchange={(next) => (columns = next)} />
 	<p role="status">
 		{parts.length} of {proposed.length} lines become parts.
 		{#if doubtful > 0}{doubtful} lines are doubtful: choose their part type, or they are left out.{/if}
@@ -108,12 +103,6 @@
 {/if}
 
 <style>
-	.columns {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
-		gap: 10px;
-		margin: 10px 0;
-	}
 	.types {
 		display: flex;
 		flex-wrap: wrap;

@@ -1,9 +1,9 @@
 <!-- @component Prices, part numbers and kits from a table: columns are matched here, and what fits no part is named before anything changes. -->
 <script lang="ts">
 	import { withPriceList } from '@exetasis/core/draft';
-	import Choose from '$lib/ui/Choose.svelte';
 	import type { DraftState } from './draft.svelte';
 	import { guessedPriceColumns, priceColumns, priceLinesIn, type PriceColumns } from './priceColumns';
+	import MatchColumns from './MatchColumns.svelte';
 	import TableFile from './TableFile.svelte';
 
 	interface Props {
@@ -17,7 +17,6 @@
 	let columns = $state.raw<PriceColumns>();
 	let taken = $state('');
 
-	const heads = $derived((rows.at(0) ?? []).map((head, i) => [String(i), head || `Column ${i + 1}`] as const));
 	const read = $derived(columns && priceLinesIn(rows, columns));
 	const priced = $derived(read && withPriceList(draft.body, read.lines));
 	const listed = (numbers: readonly number[]) =>
@@ -41,16 +40,12 @@
 />
 {#if taken}<p role="status">{taken}</p>{/if}
 {#if columns && priced && read}
-	<div class="columns">
-		{#each priceColumns as [field, label] (field)}
-			<Choose
-				{label}
-				value={String(columns[field])}
-				options={[['-1', 'no such column'], ...heads]}
-				onchoose={(column) => columns && (columns = { ...columns, [field]: Number(column) })}
-			/>
-		{/each}
-	</div>
+	<MatchColumns
+		heads={rows.at(0) ?? []}
+		fields={priceColumns.map(([field, label]) => [field, label] as const)}
+		{columns}
+		onchange={(next) => (columns = next)}
+	/>
 	<p role="status">
 		The list changes {count(priced.parts, 'part')} and {count(priced.kits, 'kit')}.
 		{#if priced.unknown.length > 0}No part, or more than one, fits rows {rowsOf(priced.unknown)}.{/if}
@@ -69,12 +64,3 @@
 		onclick={take}>Take over prices and kits</button
 	>
 {/if}
-
-<style>
-	.columns {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
-		gap: 10px;
-		margin: 10px 0;
-	}
-</style>

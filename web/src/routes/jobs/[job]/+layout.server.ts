@@ -19,7 +19,7 @@ export const load = async ({ locals, params }) => {
 	const known =
 		works && bench.sheet.provisional ? [...(await layoutSheets()), ...(await newestSheets(scope))] : undefined;
 	return {
-		// Until somebody has looked the work is at the steps, which ask for no risk.
+		// Until a part has been inspected, the work is at the steps, which show no risk.
 		bench: looked ? await foreseen(scope.shopId, bench) : bench,
 		looked,
 		lastTime: await lastTimeOf(scope, bench.job),

@@ -154,7 +154,7 @@ test('bolts are placed by hand, and prices and kits come from a file', async ({ 
 	await bolts.nth(2).focus();
 	await page.keyboard.press('ArrowRight');
 	await expect(right).toHaveValue(new RegExp(`^${before + 1}`));
-	// Two bolts at one spot are refused, and nothing is lost.
+	// The keyboard deletes a bolt as well.
 	await page.keyboard.press('Delete');
 	await expect(bolts).toHaveCount(2);
 

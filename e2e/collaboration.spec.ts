@@ -33,6 +33,7 @@ test('off the network the work goes on; what was recorded waits, survives a relo
 	await page.context().route(`**/jobs/${job}/entries`, (route) => route.abort('connectionfailed'));
 	await cell(page, 'Seal case .threaded., cylinder 1').click();
 	await page.keyboard.press('Space');
+	await expect(cell(page, 'Seal case .threaded., cylinder 1')).toHaveAccessibleName(/proposed: Reuse/);
 	await page.keyboard.press('Enter');
 	await expect(page.getByText('Offline: 2 entries')).toBeVisible();
 	await page.reload();

@@ -70,7 +70,7 @@ const HERMITE = [
 	{ z: 0, weight: 2 / 3 },
 	{ z: Math.sqrt(3), weight: 1 / 6 }
 ] as const;
-// How wear may bend, with prior risk: it runs in, is steady, or speeds up.
+// How wear may bend, with prior probabilities: it runs in, is steady, or speeds up.
 const EXPONENTS = [
 	{ exponent: 0.75, weight: 0.15 },
 	{ exponent: 1, weight: 0.65 },

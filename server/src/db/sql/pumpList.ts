@@ -17,7 +17,7 @@ export interface PumpListing {
 	readonly here: boolean;
 	/** When its next service is expected, from its hours a day between its rebuilds; null while it is here, or was never in. */
 	readonly due: Date | null;
-	/** It has been in once only: its hours a day are assumed. */
+	/** It has been in once only, or hardly ran between its rebuilds: its hours a day are assumed. */
 	readonly dueAssumed: boolean;
 }
 

@@ -19,6 +19,9 @@ export const phaseWords: Readonly<Record<WeibullFit['phase'], string>> = {
 	open: 'too few failures to tell early failure from wear-out'
 };
 
+/** Whether a B10 life can be stated. One below an hour says that parts fail at once, not when to replace them. */
+export const saysLife = (fit: WeibullFit): boolean => fit.b10.value >= 1;
+
 /** The chance of so large a difference by chance alone. */
 const pValue = (p: number): string => (p < 0.001 ? 'p < 0.001' : `p = ${formatNumber(p, p < 0.1 ? 3 : 2)}`);
 

@@ -2,12 +2,11 @@ import { runHeavy } from '@exetasis/server/background/heavy';
 import { newestSheets, sheetsOf } from '@exetasis/server/sheets';
 import { entries, groupings, livesAt, type Entry, type Grouping } from '@exetasis/server/trace/lives';
 import { scopeOf, textFrom } from '$lib/server/request';
+import { saysLife } from '$lib/words/survival';
 
 // What is asked about most often, where a model has it.
 const usual = ['plunger', 'packing', 'highPressureSeal', 'cup', 'ropes', 'diaphragm'];
 const MOST_TRIED = 3;
-/** A B10 life below an hour says that parts fail at once, not when to replace them. */
-const LEAST_B10_H = 1;
 
 export async function load({ locals, url }) {
 	const scope = scopeOf(locals);
@@ -39,7 +38,7 @@ export async function load({ locals, url }) {
 	const candidates = named ? [named] : stations.toSorted((a, b) => rank(a.key) - rank(b.key)).slice(0, MOST_TRIED);
 	let [station, summary] = [candidates[0], await summaryAt(candidates[0].key)];
 	const tells = ({ groups: [all] }: typeof summary) =>
-		all?.fit.kind === 'fitted' && all.fit.phase !== 'open' && all.fit.b10.value >= LEAST_B10_H;
+		all?.fit.kind === 'fitted' && all.fit.phase !== 'open' && saysLife(all.fit);
 	for (const next of tells(summary) ? [] : candidates.slice(1)) {
 		const tried = await summaryAt(next.key);
 		if (!tells(tried)) continue;

@@ -12,7 +12,14 @@
 	import TraceNav from '$lib/trace/TraceNav.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { inSentence } from '$lib/words/place';
-	import { comparisonSentence, limitsWords, noMaximumWords, phaseWords, trendSentence } from '$lib/words/survival';
+	import {
+		comparisonSentence,
+		limitsWords,
+		noMaximumWords,
+		phaseWords,
+		saysLife,
+		trendSentence
+	} from '$lib/words/survival';
 
 	let { data } = $props();
 	const { summary } = $derived(data);
@@ -150,7 +157,7 @@
 			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.b10.value : undefined),
 			says: ({ fit, least }: GroupSummary) =>
 				fit.kind === 'fitted'
-					? fit.b10.value < 1
+					? !saysLife(fit)
 						? 'below 1'
 						: limitsWords(fit.b10)
 					: least
@@ -253,7 +260,7 @@
 					summary.compared.logRank.p
 				)}
 			</p>
-		{:else if groups[0].fit.kind === 'fitted' && groups[0].fit.b10.value < 1}
+		{:else if groups[0].fit.kind === 'fitted' && !saysLife(groups[0].fit)}
 			<p class="finding">{noMaximumWords.shapeRunsDown}</p>
 		{:else if groups[0].fit.kind === 'fitted'}
 			<p class="finding">

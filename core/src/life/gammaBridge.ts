@@ -6,18 +6,18 @@ import { MOST_NODES, type WearWindow } from './wearWindow';
 export interface Course {
 	/** Gamma shape of the steady process from its beginning to this look. */
 	readonly shape: number;
-	/** What the readings before say of a place; undefined at the first look. */
-	readonly before?: Before;
+	/** What the readings say of a place; undefined at the first look, whose window says it. */
+	readonly read?: Readings;
 }
 
 /**
- * Density of the readings before, given that the wear stands at a place: `told` · exp(logScale + slope · place). Kept as a logarithm,
- * because after a jump that the process hardly explains it is far below what a number can hold.
+ * Density of the readings up to a look, given that the wear stands at a place there: `told` · exp(logScale). That look's own
+ * belongs to it, because only where that one leaves the wear must the interpolation hold: after a jump that the process hardly
+ * explains, the readings before say next to nothing there of what they say elsewhere.
  */
-export interface Before {
+export interface Readings {
 	readonly told: Densities;
 	readonly logScale: number;
-	readonly slope: number;
 }
 
 /** Densities at the first `count` places, into `out`, whose lengths are multiples of four. */
@@ -27,12 +27,12 @@ type Densities = (places: Float64Array, count: number, out: Float64Array) => voi
 export interface BridgedLook {
 	readonly window: WearWindow;
 	readonly courses: readonly Course[];
-	/** One over the narrowest width of what came before, in places; 0 at the first look. */
+	/** One over the narrowest width of what the readings say, in places. */
 	readonly sharpness: number;
 }
 
 /** Powers from which the end of an integrand is as good as smooth. */
-export const SMOOTH = 12;
+export const SMOOTH = 5;
 const COUNTS = 4; // numbers of nodes are whole multiples of it, so that places share their rules
 const NEAR = 0.1; // of a window, from its upper end: where the end of the bridge still bends the integrand
 
@@ -40,67 +40,64 @@ const NEAR = 0.1; // of a window, from its upper end: where the end of the bridg
  * What the looks up to `last` say of the place at the next one, whose window is given: given where a gamma process stands now,
  * where it stood before is that times a beta variable, whatever the rate.
  *
- * Shape: `mores` are the gamma shapes between the two looks, one a course. Accuracy: 1e-8 of its largest value, tested through
- * `followWear`. Source: gamma bridge, M. Émery, M. Yor, Publ. RIMS 40 (2004) 669–688.
+ * Shape: `mores` are the gamma shapes between the two looks, one a course. Accuracy: that of its window
+ * (`tolerance`), tested through `followWear`. Source: gamma bridge, M. Émery, M. Yor, Publ. RIMS 40 (2004) 669–688.
  */
 export function bridge(last: BridgedLook, mores: readonly number[], window: WearWindow): BridgedLook {
 	const half = (window.high - window.low) / 2;
-	const middle = window.low + half;
-	const sharpness = Math.max(...last.courses.map(({ shape }, c) => sharpnessOf(last, shape, mores[c], middle)));
-	const count = window.nodesFor(half, sharpness);
+	const before = Math.max(...last.courses.map(({ shape }, c) => sharpnessOf(last, shape, mores[c], window)));
 	const between = new BetweenLooks(last, mores);
-	const places = Float64Array.from(
-		{ length: count },
-		(_, j) => middle - half * Math.cos(((j + 0.5) * Math.PI) / count)
-	);
-	const logs = Array.from(places, (place) => between.at(place));
-	const courses = last.courses.map(({ shape }, c) => ({
-		shape: shape + mores[c],
-		before: scaled(
-			window,
-			places,
-			Float64Array.from(logs, (one) => one[c])
-		)
-	}));
-	return { window, courses, sharpness };
-}
-
-const STEEP = 12; // logarithms across a window, from which its slope is taken out before it is interpolated
-
-// The densities at Chebyshev's nodes, interpolated without what a number cannot hold: their scale, and where they are steep their slope.
-function scaled(window: WearWindow, places: Float64Array, logs: Float64Array): Before {
-	const half = (window.high - window.low) / 2;
-	const slope = slopeAtPeak(window, places, logs);
-	const level = logs.map((log, j) => log - slope * places[j]);
-	const largest = level.reduce((most, one) => Math.max(most, one), -Infinity);
-	const logScale = largest === -Infinity ? 0 : largest;
-	const values = level.map((log) => Math.exp(log - logScale));
-	return { told: interpolation(window.low + half, half, values), logScale, slope };
-}
-
-// The slope of the logarithms beside the likeliest place, the flatter of both sides; 0 if they are not steep.
-function slopeAtPeak({ low, high, logLikelihood }: WearWindow, places: Float64Array, logs: Float64Array): number {
-	let peak = 0;
-	let most = -Infinity;
-	for (let j = 0; j < places.length; j++) {
-		const log = logs[j] + logLikelihood(places[j]);
-		if (log > most) [peak, most] = [j, log];
+	let sharpness = Math.hypot(window.sharpness, before);
+	for (let error = Infinity; ; sharpness *= FINER) {
+		const count = window.nodesFor(half, sharpness);
+		const read = readAt(window, between, count);
+		const left = Math.max(...read.map((one) => one.error));
+		// Where a reading leaves room for hardly any wear since a sharper one, it takes more nodes than estimated.
+		if (count === MOST_NODES || left < window.tolerance || left > error / HARDLY) {
+			const courses = last.courses.map(({ shape }, c) => ({ shape: shape + mores[c], read: read[c] }));
+			return { window, courses, sharpness };
+		}
+		error = left;
 	}
-	const sides = [peak - 1, peak + 1]
-		.filter((j) => j >= 0 && j < places.length)
-		.map((j) => (logs[j] - logs[peak]) / (places[j] - places[peak]));
-	if (!sides.every(Number.isFinite) || Math.min(...sides) * Math.max(...sides) <= 0) return 0;
-	const flatter = sides.reduce((a, b) => (Math.abs(b) < Math.abs(a) ? b : a));
-	return Math.abs(flatter) * (high - low) > STEEP ? flatter : 0;
 }
 
-// Of what the last look and those before it say, seen from the middle of the next window.
-function sharpnessOf({ window, sharpness }: BridgedLook, shape: number, more: number, middle: number): number {
-	const { root, low, high } = window;
-	const share = Math.min(1, ((low + high) / 2 / middle) ** root);
-	const scatter = more < SMOOTH ? 0 : (0.45 * middle * Math.sqrt(more / (shape * (shape + more + 1)))) / root;
-	return 1 / Math.hypot(1 / (share * Math.hypot(window.sharpness, sharpness)), scatter);
+const FINER = 2;
+const HARDLY = 8; // what twice the nodes must gain at least
+
+// What the readings say, interpolated between so many of Chebyshev's nodes, and how far off that may be, as a share of the largest.
+function readAt(window: WearWindow, between: BetweenLooks, count: number): (Readings & { readonly error: number })[] {
+	const half = (window.high - window.low) / 2;
+	const middle = window.low + half;
+	const places = new Float64Array(count);
+	for (let j = 0; j < count; j++) places[j] = middle - half * Math.cos(((j + 0.5) * Math.PI) / count);
+	const own = new Float64Array(count);
+	window.logLikelihoods(places, count, own);
+	const before = Array.from(places, (place) => between.at(place));
+	return Array.from(before[0], (_, c) => {
+		const logs = own.map((log, j) => log + before[j][c]);
+		const largest = logs.reduce((most, one) => Math.max(most, one), -Infinity);
+		const logScale = largest === -Infinity ? 0 : largest;
+		const { told, last } = interpolation(
+			middle,
+			half,
+			logs.map((log) => Math.exp(log - logScale))
+		);
+		return { told, logScale, error: last };
+	});
 }
+
+// Of what the last look and those before it say, seen from the next window: from its middle, or where wear goes by jumps, which may
+// have stood still, from where it is nearest.
+function sharpnessOf(last: BridgedLook, shape: number, more: number, { low, high }: WearWindow): number {
+	const { root } = last.window;
+	const stood = (last.window.low + last.window.high) / 2;
+	const middle = (low + high) / 2;
+	const seenFrom = more < JUMPS ? Math.max(low, Math.min(middle, stood)) : middle;
+	const share = Math.min(1, (stood / seenFrom) ** root);
+	const scatter = more < SMOOTH ? 0 : (0.45 * middle * Math.sqrt(more / (shape * (shape + more + 1)))) / root;
+	return 1 / Math.hypot(1 / (share * last.sharpness), scatter);
+}
+const JUMPS = 2; // a gamma shape below which wear goes by jumps
 
 const rulesKept = new Map<number, { readonly nodes: Float64Array; readonly weights: Float64Array }>();
 // Gauss and Legendre's rule in the same kind of list as the others: the innermost loop then knows one kind.
@@ -113,17 +110,16 @@ function plainRule(n: number) {
 	return rule;
 }
 
-const singularKept = new Map<string, Float64Array>();
-const MOST_SINGULAR = 5000;
-// By number of nodes and power: parts of a kind that were looked at together ask for the same ones.
-function singularRule(n: number, power: number): Float64Array {
-	const key = `${n}/${power}`;
-	let rule = singularKept.get(key);
-	if (!rule) {
+const singularKept = new Map<number, (Float64Array | undefined)[]>();
+const MOST_SINGULAR = 500;
+/** `powerRule` by power and number of nodes: parts of a kind that were inspected together ask for the same ones. */
+export function singularRule(n: number, power: number): Float64Array {
+	let rules = singularKept.get(power);
+	if (!rules) {
 		if (singularKept.size >= MOST_SINGULAR) singularKept.clear();
-		singularKept.set(key, (rule = powerRule(n, power)));
+		singularKept.set(power, (rules = []));
 	}
-	return rule;
+	return (rules[n] ??= powerRule(n, power));
 }
 
 const cosinesKept = new Map<number, Float64Array>();
@@ -138,8 +134,13 @@ function cosines(n: number): Float64Array {
 	return made;
 }
 
-// Chebyshev's interpolation on his nodes, summed by Clenshaw: L. N. Trefethen, Approximation Theory and Practice (2013), ch. 3, 19.
-function interpolation(middle: number, half: number, values: Float64Array): Densities {
+// Chebyshev's interpolation on his nodes, summed by Clenshaw, and the size of its last coefficients, which tell how far it is off:
+// L. N. Trefethen, Approximation Theory and Practice (2013), ch. 3, 8, 19. A density is never below nought.
+function interpolation(
+	middle: number,
+	half: number,
+	values: Float64Array
+): { readonly told: Densities; readonly last: number } {
 	const n = values.length;
 	const cos = cosines(n);
 	const coefficients = values.map((_, k) => {
@@ -148,13 +149,15 @@ function interpolation(middle: number, half: number, values: Float64Array): Dens
 		return ((k % 2 ? -2 : 2) * sum) / n;
 	});
 	coefficients[0] /= 2;
+	const last = coefficients.subarray(-3).reduce((most, one) => Math.max(most, Math.abs(one)), 0);
 	// Four places at once: each step waits for the one before it, so that one place alone leaves the processor idle.
-	return (places, count, out) => {
+	// Beyond the window, where the reading leaves next to nothing, a polynomial grows without bound: it stays as it is at the end.
+	const told: Densities = (places, count, out) => {
 		for (let j = 0; j < count; j += 4) {
-			const p = (places[j] - middle) / half;
-			const q = (places[j + 1] - middle) / half;
-			const r = (places[j + 2] - middle) / half;
-			const s = (places[j + 3] - middle) / half;
+			const p = Math.min(1, (places[j] - middle) / half);
+			const q = Math.min(1, (places[j + 1] - middle) / half);
+			const r = Math.min(1, (places[j + 2] - middle) / half);
+			const s = Math.min(1, (places[j + 3] - middle) / half);
 			let p1 = 0;
 			let p2 = 0;
 			let q1 = 0;
@@ -178,12 +181,13 @@ function interpolation(middle: number, half: number, values: Float64Array): Dens
 				s2 = s1;
 				s1 = sNext;
 			}
-			out[j] = p * p1 - p2 + coefficients[0];
-			out[j + 1] = q * q1 - q2 + coefficients[0];
-			out[j + 2] = r * r1 - r2 + coefficients[0];
-			out[j + 3] = s * s1 - s2 + coefficients[0];
+			out[j] = Math.max(0, p * p1 - p2 + coefficients[0]);
+			out[j + 1] = Math.max(0, q * q1 - q2 + coefficients[0]);
+			out[j + 2] = Math.max(0, r * r1 - r2 + coefficients[0]);
+			out[j + 3] = Math.max(0, s * s1 - s2 + coefficients[0]);
 		}
 	};
+	return { told, last };
 }
 
 // ln(eᵃ + eᵇ), b finite.
@@ -239,13 +243,13 @@ class BetweenLooks {
 	// Over shares of the place; where a factor's end is singular there, it stands in the weights.
 	#addPiece(sums: Float64Array, place: number, from: number, to: number, singular?: End): void {
 		const { window, courses, sharpness } = this.#last;
-		const { root, logLikelihood } = window;
+		const { root } = window;
 		const long = to - from;
 		const middle = from + long / 2;
 		const { shape, more } = this.#steadiest;
 		const left = Math.max(1 - middle ** root, root * long * 0.5);
 		const bend = (root * Math.sqrt(shape + more * (middle ** root / left) ** 2)) / middle;
-		const wanted = window.nodesFor(long / 2, Math.hypot(place * Math.hypot(window.sharpness, sharpness), bend));
+		const wanted = window.nodesFor(long / 2, Math.hypot(place * sharpness, bend));
 		const count = COUNTS * Math.ceil(wanted / COUNTS);
 		const { nodes, weights } = plainRule(count);
 		const { places, logShares, logRests, logSteps, logs, courseLogs, told } = scratch;
@@ -258,10 +262,11 @@ class BetweenLooks {
 			logRests[j] = Math.log(1 - share);
 			logSteps[j] = root === 1 ? 0 : Math.log(steps);
 			places[j] = share * place;
-			logs[j] = logLikelihood(places[j]);
 		}
 		told.fill(1, 0, count);
-		for (const [c, { shape, before }] of courses.entries()) {
+		if (courses[0].read) logs.fill(0, 0, count);
+		else window.logLikelihoods(places, count, logs);
+		for (const [c, { shape, read }] of courses.entries()) {
 			const low = root * shape - 1;
 			const high = this.#mores[c] - 1;
 			const power = (singular === 'below' ? low : high) + 1;
@@ -269,19 +274,24 @@ class BetweenLooks {
 			const below = rule && singular === 'below' ? 0 : low;
 			const above = rule && singular === 'above' ? 0 : high;
 			const factors = rule ?? weights;
-			before?.told(places, count, told);
-			const slope = before?.slope ?? 0;
+			read?.told(places, count, told);
 			let largest = -Infinity;
 			for (let j = 0; j < count; j++) {
-				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j] + slope * places[j];
+				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j];
 				courseLogs[j] = log;
 				if (log > largest) largest = log;
 			}
 			let sum = 0;
 			for (let j = 0; j < count; j++) sum += factors[j] * told[j] * expBelow(courseLogs[j] - largest);
+			if (sum === 0) {
+				// What was read lies where the rest of the integrand is too small for a number.
+				largest = -Infinity;
+				for (let j = 0; j < count; j++) largest = Math.max(largest, (courseLogs[j] += Math.log(told[j])));
+				for (let j = 0; j < count; j++) sum += factors[j] * expBelow(courseLogs[j] - largest);
+			}
 			if (!(sum > 0)) continue;
 			const piece = Math.log(sum) + largest + (rule ? power * Math.log(long) : Math.log(long / 2));
-			sums[c] = logOfSum(sums[c], piece + (before?.logScale ?? 0));
+			sums[c] = logOfSum(sums[c], piece + (read?.logScale ?? 0));
 		}
 	}
 }

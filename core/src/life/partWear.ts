@@ -43,8 +43,9 @@ export interface Risk {
 
 const MOST_LIMIT = 1e3;
 const MOST_SAID = 100;
-const IGNORED = 1e-9; // of the largest weight: such a cell moves no chance by more
-const IGNORED_NODE = 1e-13; // of all that may be at one rate
+const FEW = 3;
+const IGNORED = 1e-8; // of the largest weight: such a cell moves no chance by more
+const IGNORED_NODE = 1e-10; // of all that may be at one rate
 const IGNORED_IN_MEAN = 1e-6;
 const IGNORED_IN_SPREAD = 1e-3; // of all: it moves no twentieth that is told with one digit
 
@@ -52,7 +53,7 @@ const IGNORED_IN_SPREAD = 1e-3; // of all: it moves no twentieth that is told wi
  * The wear of one part, known through its kind, its pump and its own looks: what it will be after more hours.
  *
  * Its rate, the scatter between and within parts, and how wear bends are all integrated over; nothing is plugged in.
- * Accuracy: 1e-8 in a chance after looks at a steady rate, 2e-3 with a rate that may change (`withChangedRates`), 2e-6 without looks
+ * Accuracy: as `followWear` after looks at a steady rate, 2e-3 with a rate that may change (`withChangedRates`), 2e-6 without looks
  * (rates beyond twenty times the prior's are left out); tested.
  * Hours are duty hours (see `dutyHours`), counted from the last look, or from now where there is none.
  */
@@ -242,77 +243,90 @@ export class PartWear {
 
 	// Mean and variance of the steady process at the last look, or at its age if it was not inspected: the same for all hours.
 	#stateAt(path: number, track: number, i: number): State {
-		const states = ((this.#states[path] ??= [])[track] ??= []);
-		return (states[i] ??= this.#workState(path, track, i));
-	}
-	readonly #states: State[][][] = [];
-
-	#workState(path: number, track: number, i: number): State {
 		const { shape, last } = this.#tracks[path][track];
 		const scale = this.#scale(path, i);
 		if (!last) return { mean: shape * scale, variance: shape * scale ** 2 };
-		const { y, weightsOf } = last.splitAt(1);
-		const weights = weightsOf(i);
-		let mean = 0;
-		let square = 0;
-		for (let j = 0; j < y.length; j++) {
-			mean += weights[j] * y[j];
-			square += weights[j] * y[j] * y[j];
-		}
-		return { mean: Math.max(0, mean), variance: Math.max(0, square - mean * mean) };
+		const look = last.splitAt(1);
+		const row = look.rowOf(i);
+		const states = ((this.#states[path] ??= [])[track] ??= new Map<number, State>());
+		let state = states.get(row);
+		if (!state) states.set(row, (state = stateOf(look.y, look.weights, row)));
+		return state;
 	}
+	readonly #states: Map<number, State>[][] = [];
 
-	// By path and rate: the chance of passing the limit. What was asked last is asked again, for the spread of the same chance.
+	// By path and rate: the chance of passing the limit. The last few are asked again: for the spread of a chance, and by pump.
 	#chances(hours: number, limit: number): readonly Float64Array[] {
 		const key = `${hours}/${limit}`;
-		if (this.#lastChances?.key !== key) this.#lastChances = { key, chances: this.#workChances(hours, limit) };
-		return this.#lastChances.chances;
+		let chances = this.#lastChances.get(key);
+		if (!chances) {
+			if (this.#lastChances.size >= FEW) this.#lastChances.clear();
+			this.#lastChances.set(key, (chances = this.#workChances(hours, limit)));
+		}
+		return chances;
 	}
-	#lastChances: { readonly key: string; readonly chances: readonly Float64Array[] } | undefined;
+	readonly #lastChances = new Map<string, readonly Float64Array[]>();
 
 	#workChances(hours: number, limit: number): Float64Array[] {
 		requireThat(hours >= 0 && hours <= MOST_HOURS, 'PartWear.chance', 'hours', hours, `0 to ${MOST_HOURS}`);
 		requireThat(limit > 0 && limit < MOST_LIMIT, 'PartWear.chance', 'limit', limit, 'above 0, in allowances');
 		const largest = Math.max(...this.#posterior.map((one) => Math.max(...one)));
 		return this.#paths.map((path, p) => {
-			const steady = limit ** (1 / path.exponent);
-			return this.#posterior[p].map((weight, i) =>
-				weight > IGNORED * largest ? this.#chanceAt(p, i, hours, steady) : 0
-			);
+			const ofTracks = this.#tracks[p].map((_, t) => this.#beyond(p, t, hours, limit ** (1 / path.exponent)));
+			return this.#posterior[p].map((weight, i) => {
+				if (!(weight > IGNORED * largest)) return 0;
+				let sum = 0;
+				for (let t = 0; t < ofTracks.length; t++) {
+					const ofTrack = this.#ofTrack[p][t][i];
+					if (ofTrack > 0) sum += ofTrack * ofTracks[t](i);
+				}
+				return sum / this.#evidence[p][i];
+			});
 		});
 	}
 
-	#chanceAt(path: number, i: number, hours: number, limit: number): number {
+	// By index of the rate: the chance that the steady process passes a value of it after more hours, on one track.
+	#beyond(path: number, t: number, hours: number, limit: number): (i: number) => number {
 		const { shapePer1000h } = this.#paths[path];
-		const unit = this.#scale(path, i);
-		let sum = 0;
-		let total = 0;
-		for (const [t, track] of this.#tracks[path].entries()) {
-			const weight = this.#ofTrack[path][t][i];
-			if (!(weight > 0)) continue;
-			total += weight;
-			if (!track.last) {
-				const ran = this.#history.before[t].hours + hours;
-				if (ran > 0) sum += weight * tableOf((shapePer1000h * ran) / 1000).upper(limit / unit);
-				continue;
-			}
-			const { y, weightsOf } = track.last.splitAt(limit);
-			const weights = weightsOf(i);
-			const table = hours > 0 ? tableOf((shapePer1000h * hours) / 1000) : undefined;
-			let beyond = 0;
-			for (let j = 0; j < y.length; j++) {
-				if (y[j] >= limit) beyond += weights[j];
-				else if (table && weights[j] > IGNORED_NODE) beyond += weights[j] * table.upper((limit - y[j]) / unit);
-			}
-			sum += weight * beyond;
+		const { last } = this.#tracks[path][t];
+		if (!last) {
+			const ran = this.#history.before[t].hours + hours;
+			if (!(ran > 0)) return () => 0;
+			const table = tableOf((shapePer1000h * ran) / 1000);
+			return (i) => table.upper(limit / this.#scale(path, i));
 		}
-		return total > 0 ? sum / total : 0;
+		const { y, weights, rowOf } = last.splitAt(limit);
+		const inside = y.filter((at) => at < limit).length; // they ascend
+		const logLeft = Float64Array.from({ length: inside }, (_, j) => Math.log(limit - y[j]));
+		const table = hours > 0 ? tableOf((shapePer1000h * hours) / 1000) : undefined;
+		return (i) => {
+			const row = rowOf(i);
+			const logScale = Math.log(this.#scale(path, i));
+			let beyond = 0;
+			for (let j = inside; j < y.length; j++) beyond += weights[row + j];
+			if (!table) return beyond;
+			for (let j = 0; j < inside; j++) {
+				const weight = weights[row + j];
+				if (Math.abs(weight) > IGNORED_NODE) beyond += weight * table.upperAtLog(logLeft[j] - logScale);
+			}
+			return beyond;
+		};
 	}
 }
 
 interface State {
 	readonly mean: number;
 	readonly variance: number;
+}
+
+function stateOf(y: Float64Array, weights: Float64Array, row: number): State {
+	let mean = 0;
+	let square = 0;
+	for (let j = 0; j < y.length; j++) {
+		mean += weights[row + j] * y[j];
+		square += weights[row + j] * y[j] * y[j];
+	}
+	return { mean: Math.max(0, mean), variance: Math.max(0, square - mean * mean) };
 }
 
 // Tables by shape: every part of a kind asks for the same ones.

@@ -91,6 +91,46 @@ describe('a rate that may change', () => {
 		expect(by(RATE_CHANGES, 0.1, 0.2, 0.5)).toBeGreaterThan(by(0, 0.1, 0.2, 0.5) * 1.05);
 		expect(Math.abs(by(RATE_CHANGES, 0.2, 0.4, 0.6) - by(0, 0.2, 0.4, 0.6))).toBeLessThan(0.02);
 	});
+	it('stands where it was read, however little a steady rate explains that', () => {
+		// Two sharp readings of fast wear, two coarse ones of hardly any since: a steady rate would be past the limit by now.
+		const steady: WearPrior = { hoursToLimit: 4100, between: 0.28, within1000h: 0.11, worth: 5.8, from: 'sheet' };
+		const slowed: WearHistory = {
+			before: [{ hours: 0, weight: 1 }],
+			looks: [
+				{ hours: 1420, worn: 0.634, u: 0.01 },
+				{ hours: 1840, worn: 0.706, u: 0.015 },
+				{ hours: 3150, worn: 0.719, u: 0.069 },
+				{ hours: 4380, worn: 0.705, u: 0.081 }
+			]
+		};
+		const part = new PartWear(priorKnowledge(steady), { mean: 0.08, sd: 0.23 }, slowed);
+		expect(part.chance(0)).toBeLessThan(0.01);
+		expect(part.expected(0).worn).toBeGreaterThan(0.68);
+		expect(part.expected(0).worn).toBeLessThan(0.85);
+	});
+	it('never finds a part beyond its limit that every reading finds well inside', () => {
+		let seed = 7;
+		const random = () => (seed = (seed * 1103515245 + 12345) % 2 ** 31) / 2 ** 31;
+		for (let i = 0; i < 300; i++) {
+			const within1000h = 0.1 * 20 ** random();
+			const any: WearPrior = {
+				hoursToLimit: 1000 + 6000 * random(),
+				between: 0.35,
+				within1000h,
+				worth: 4,
+				from: 'sheet'
+			};
+			let [hours, worn] = [0, 0];
+			const looks = Array.from({ length: 1 + Math.floor(4 * random()) }, () => {
+				hours += 300 + 1500 * random();
+				worn += 0.3 * random() ** 2;
+				return { hours, worn, u: 0.005 + 0.075 * random() };
+			}).filter((look) => look.worn + 4 * look.u < 1);
+			if (looks.length === 0) continue;
+			const part = new PartWear(priorKnowledge(any), known, { before: [{ hours: 0, weight: 1 }], looks });
+			expect(part.chance(0), JSON.stringify({ any, looks })).toBeLessThan(0.005);
+		}
+	});
 	it('says nothing else of a part that was not looked at', () => {
 		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
 		expect(new PartWear(knowledge, known, fresh).chance(1500)).toBe(

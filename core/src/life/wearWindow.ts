@@ -23,16 +23,17 @@ export interface WearWindow extends Places {
 	readonly sharpness: number;
 	/** How many nodes carry an integrand of this sharpness over half a piece. */
 	readonly nodesFor: (half: number, sharpness: number) => number;
-	/** ln of the reading's density at a place. */
-	readonly logLikelihood: (place: number) => number;
+	/** How far off what is interpolated may be, as a share of its value at the likeliest place. */
+	readonly tolerance: number;
+	/** ln of the reading's density at the first `count` places, into `out`. */
+	readonly logLikelihoods: (places: Float64Array, count: number, out: Float64Array) => void;
 }
 
-/** How finely looks are integrated: for one part's own risk, for the rates of a fleet, of whose evidence it is one part, or for a possible change of its rate. */
-export type Fineness = 'part' | 'fleet' | 'change';
+/** How finely looks are integrated: for one part's own risk; or for the rates of a fleet, of whose evidence it is one part, and for a change of rate. */
+export type Fineness = 'part' | 'fleet';
 const NODES = {
-	part: { least: 12, base: 7, perWidth: 3.1 }, // ± 6 standard deviations take 26: 1e-9
-	fleet: { least: 8, base: 4, perWidth: 2.2 }, // 17: 1e-5 where nothing is sharper
-	change: { least: 6, base: 3, perWidth: 1.4 } // 11
+	part: { least: 10, base: 6, perWidth: 2.7, tolerance: 1e-3 }, // ± 6 standard deviations take 23: 1e-8
+	fleet: { least: 8, base: 4, perWidth: 2.2, tolerance: 1e-3 } // 17: 1e-5 where nothing is sharper
 } as const;
 export const MOST_NODES = 160;
 
@@ -82,7 +83,7 @@ function rising(looks: readonly WearLook[]): number[] {
  * (1932) 207–227 (widening).
  */
 export function wearWindows(looks: readonly WearLook[], exponent: number, fineness: Fineness): readonly WearWindow[] {
-	const { least, base, perWidth } = NODES[fineness];
+	const { least, base, perWidth, tolerance } = NODES[fineness];
 	const { root, power } = placesOf(exponent);
 	const centres = rising(looks).map((centre) => Math.max(0, centre));
 	const spreads = looks.map(({ worn, u }, k) => Math.max(u, LEAST_U, Math.abs(worn - centres[k]) / MOST_OFF));
@@ -106,10 +107,13 @@ export function wearWindows(looks: readonly WearLook[], exponent: number, finene
 			high: highs[k],
 			place,
 			nodesFor: (half, sharp) => Math.min(MOST_NODES, Math.max(least, Math.ceil(base + perWidth * half * sharp))),
+			tolerance,
 			sharpness: (power * place ** (power - 1)) / spread,
-			logLikelihood: (at) => {
-				const z = (raise(at, power) - worn) / spread;
-				return (-z * z) / 2 - logSpread;
+			logLikelihoods: (places, count, out) => {
+				for (let j = 0; j < count; j++) {
+					const z = (raise(places[j], power) - worn) / spread;
+					out[j] = (-z * z) / 2 - logSpread;
+				}
 			}
 		};
 	});

@@ -71,7 +71,7 @@ export function withChangedRates(
 
 const TIMES = 2; // coarser: a change spreads far wider than a step
 
-function coarser({ step, size, rates }: RateGrid): RateGrid {
+function coarser({ step, rates }: RateGrid): RateGrid {
 	const at = atCoarse(rates);
 	return { step: step * TIMES, size: at.length, middle: (at.length - 1) / 2, rates: at };
 }

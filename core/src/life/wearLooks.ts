@@ -4,7 +4,7 @@ import type { AgeNode } from './age';
 import { SMOOTH, bridge, singularRule, type BridgedLook, type Course } from './gammaBridge';
 import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
-import { MOST_NODES, raise, wearWindows, type Fineness, type WearLook, type WearWindow } from './wearWindow';
+import { MOST_NODES, raise, wearWindows, type Fineness, type WearLook } from './wearWindow';
 
 /** One part's wear as it was seen: how long it may have run before the first entry, and its looks in order of time. */
 export interface WearHistory {

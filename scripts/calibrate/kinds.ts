@@ -93,16 +93,43 @@ export function fastParts(fleets: number, seed: number): { parts: number; said: 
 
 const CHANGED = 0.05; // of the parts
 const TRIPLED = 3;
+const DRAWN = 20_000; // courses of wear that the reference weighs by the readings of one part
+
+/**
+ * The best that anybody could say of one part who knows the truth of its fleet, and that one rate in twenty triples at the second
+ * inspection, but not whose: courses of wear are drawn and weighed by the readings.
+ */
+function referenceChance(truth: Truth, { looks }: WearHistory, random: Random): number {
+	let all = 0;
+	let beyond = 0;
+	for (let i = 0; i < DRAWN; i++) {
+		const early = partOf(truth, random);
+		const later = { ...early, rate: early.rate * (random.chance(CHANGED) ? TRIPLED : 1) };
+		let log = 0;
+		for (const [k, { worn, u }] of looks.entries()) {
+			const part = k < 2 ? early : later;
+			wear(part, truth, INTERVAL, random);
+			log -= ((part.worn - worn) / u) ** 2 / 2;
+			if (k === 1) later.worn = early.worn;
+		}
+		wear(later, truth, INTERVAL, random);
+		const weight = Math.exp(log);
+		all += weight;
+		if (later.worn > 1) beyond += weight;
+	}
+	return all > 0 ? beyond / all : 0;
+}
 
 /**
  * One part in twenty wears three times as fast from its second inspection on, and is inspected `since` times after that: the chance
- * stated for the next interval and how often it came true, for those parts and for all.
+ * stated for the next interval and how often it came true, for those parts and for all; for those also the best that could be said.
  */
 export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 	const random = new Random(seed);
 	const prior = priorOf(14_000, 0.45, 0.25, 4);
 	const made = () => ({ parts: 0, said: 0, happened: 0 });
 	const [changed, all] = [made(), made()];
+	let atBest = 0;
 	for (let fleet = 0; fleet < fleets; fleet++) {
 		const truth = drawn(prior, random);
 		const parts = Array.from({ length: 108 }, (_, i) => {
@@ -118,6 +145,7 @@ export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 		for (const { now, faster, pump, history } of parts) {
 			if (now.worn > 0.95) continue;
 			const said = new PartWear(fit.kinds.k, fit.pumps[pump], history).chance(INTERVAL);
+			if (faster) atBest += referenceChance(truth, history, new Random(seed + all.parts));
 			wear(now, truth, INTERVAL, random);
 			for (const one of faster ? [changed, all] : [all]) {
 				one.parts++;
@@ -131,7 +159,7 @@ export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 		said: said / parts,
 		happened: happened / parts
 	});
-	return { changed: shares(changed), all: shares(all) };
+	return { changed: { ...shares(changed), atBest: atBest / changed.parts }, all: shares(all) };
 }
 
 /** True chance that a new part is beyond its limit after some hours. */

@@ -169,6 +169,7 @@ for (const since of [0, 1] as const) {
 		percent(changed.said),
 		percent(changed.happened)
 	);
+	row('the best that could be said of them', percent(changed.atBest), percent(changed.happened));
 	row(`they and the other ${all.parts - changed.parts}, which do not`, percent(all.said), percent(all.happened));
 }
 const seenOnce = [

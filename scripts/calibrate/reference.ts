@@ -125,9 +125,9 @@ export class ReferenceSize {
 				const unit = rates[i] / path.shapePer1000h;
 				if (!track.last) return sum + weight * table.upper(1 / unit);
 				const standing = track.last.splitAt(1);
-				const weights = standing.weightsOf(i);
+				const row = standing.rowOf(i);
 				const beyond = standing.y.reduce(
-					(chance, y, j) => chance + weights[j] * (y >= 1 ? 1 : table.upper((1 - y) / unit)),
+					(chance, y, j) => chance + standing.weights[row + j] * (y >= 1 ? 1 : table.upper((1 - y) / unit)),
 					0
 				);
 				return sum + weight * beyond;

@@ -191,30 +191,27 @@ export class PartWear {
 	/** Mean wear after more hours and its standard deviation, as shares of the allowance; and its own mean rate in 1000 h. */
 	expected(hours: number): { readonly worn: number; readonly sd: number; readonly per1000h: number } {
 		const further = hours / 1000;
+		const { before, looks } = this.#history;
+		const isNew = looks.length === 0 && before.every((age) => age.hours === 0);
 		let mean = 0;
 		let square = 0;
 		let per1000h = 0;
-		const { before, looks } = this.#history;
-		const isNew = looks.length === 0 && before.every((age) => age.hours === 0);
-		for (const [path, posterior] of this.#posterior.entries()) {
-			const { shapePer1000h, exponent } = this.#paths[path];
-			for (let i = 0; i < posterior.length; i++) {
-				if (!(posterior[i] > IGNORED_IN_MEAN)) continue;
-				const rate = this.#grid.rates[i];
-				for (const [track, ofTrack] of this.#ofTrack[path].entries()) {
-					const share = (posterior[i] * ofTrack[i]) / this.#evidence[path][i];
-					if (!(share > 0)) continue;
+		for (const [path, { shapePer1000h, exponent }] of this.#paths.entries())
+			for (const track of this.#tracks[path].keys()) {
+				const weights = this.#weightsOf(path, track);
+				for (let i = 0; i < weights.length; i++) {
+					if (!(weights[i] > IGNORED_IN_MEAN)) continue;
+					const rate = this.#grid.rates[i];
 					const now = isNew ? { mean: 0, variance: 0 } : this.#stateAt(path, track, i);
 					const ahead = now.mean + rate * further;
 					const variance = now.variance + (rate ** 2 * further) / shapePer1000h;
 					const spread = variance / ahead ** 2;
 					const worn = ahead ** exponent;
-					mean += share * worn;
-					square += share * worn ** 2 * (1 + exponent ** 2 * spread);
-					per1000h += share * rate * exponent * Math.max(ahead, 1e-9) ** (exponent - 1);
+					mean += weights[i] * worn;
+					square += weights[i] * worn ** 2 * (1 + exponent ** 2 * spread);
+					per1000h += weights[i] * rate * exponent * Math.max(ahead, 1e-9) ** (exponent - 1);
 				}
 			}
-		}
 		return { worn: mean, sd: Math.sqrt(Math.max(0, square - mean ** 2)), per1000h };
 	}
 
@@ -223,18 +220,29 @@ export class PartWear {
 		const { step, middle } = this.#grid;
 		let ratio = 0;
 		let probability = 0;
-		for (const [path, posterior] of this.#posterior.entries()) {
+		for (const path of this.#paths.keys()) {
 			const shapes = this.knowledge.shapes.slice(path * BETWEENS, (path + 1) * BETWEENS);
 			const total = shapes.reduce((sum, { weight }) => sum + weight, 0);
 			if (!(total > 0)) continue;
 			const kind = shapes.reduce((sum, { weight, mean }) => sum + weight * mean, 0) / total + this.#factor.mean;
-			for (let i = 0; i < posterior.length; i++) {
-				const log = (i - middle) * step - kind;
-				ratio += posterior[i] * Math.exp(log);
-				if (log >= Math.log(times)) probability += posterior[i];
+			for (const track of this.#tracks[path].keys()) {
+				const weights = this.#weightsOf(path, track);
+				for (let i = 0; i < weights.length; i++) {
+					const log = (i - middle) * step - kind;
+					ratio += weights[i] * Math.exp(log);
+					if (log >= Math.log(times)) probability += weights[i];
+				}
 			}
 		}
 		return { ratio, probability };
+	}
+
+	// Posterior weight of each rate to come on one track.
+	#weightsOf(path: number, track: number): Float64Array {
+		const evidence = this.#evidence[path];
+		const ofTrack = this.#ofTrack[path][track];
+		const weights = this.#posterior[path].map((weight, i) => (weight > 0 ? (weight * ofTrack[i]) / evidence[i] : 0));
+		return this.#tracks[path][track].toCome?.weightsFrom(weights) ?? weights;
 	}
 
 	#scale(path: number, i: number): number {
@@ -272,7 +280,12 @@ export class PartWear {
 		requireThat(limit > 0 && limit < MOST_LIMIT, 'PartWear.chance', 'limit', limit, 'above 0, in allowances');
 		const largest = Math.max(...this.#posterior.map((one) => Math.max(...one)));
 		return this.#paths.map((path, p) => {
-			const ofTracks = this.#tracks[p].map((_, t) => this.#beyond(p, t, hours, limit ** (1 / path.exponent)));
+			const ofTracks = this.#tracks[p].map(({ toCome }, t) => {
+				const beyond = this.#beyond(p, t, hours, limit ** (1 / path.exponent));
+				if (!toCome) return beyond;
+				const mixed = toCome.meanOf(this.#posterior[p].map((_, i) => beyond(i)));
+				return (i: number) => mixed[i];
+			});
 			return this.#posterior[p].map((weight, i) => {
 				if (!(weight > IGNORED * largest)) return 0;
 				let sum = 0;

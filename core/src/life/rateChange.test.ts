@@ -45,34 +45,38 @@ function byHand(worn: readonly number[], changes: number, limit = 1): number {
 	const increments = worn.map((one, i) => one - (worn[i - 1] ?? 0));
 	const evidence = (from: number, to: number) =>
 		xs.map((x) => increments.slice(from, to).reduce((product, by) => product * grown(by, x), 1));
-	const changed = (before: readonly number[]) =>
-		xs.map((x) =>
-			before.reduce(
-				(sum, one, j) =>
-					sum + (one * step * Math.exp(-(((x - xs[j]) / 0.8) ** 2) / 2)) / (0.8 * Math.sqrt(2 * Math.PI)),
-				0
-			)
-		);
+	const changesTo = (x: number, later: number) =>
+		(step * Math.exp(-(((later - x) / 0.8) ** 2) / 2)) / (0.8 * Math.sqrt(2 * Math.PI));
+	const beyond = xs.map((x) => gammaUpper((limit - worn.at(-1)!) / scaleAt(x), shape));
 	const n = increments.length;
 	const turns = Array.from({ length: Math.min(2, n - 1) }, (_, i) => n - 1 - i);
-	const terms = [
-		changed(evidence(0, n)),
-		...turns.map((k) => {
-			const after = evidence(k, n);
-			return changed(evidence(0, k)).map((one, i) => one * after[i]);
-		})
-	];
+	let all = 0;
+	let passed = 0;
+	const add = (weights: readonly number[], chances: readonly number[]) => {
+		for (const [i, weight] of weights.entries()) {
+			all += priorAt(xs[i]) * weight;
+			passed += priorAt(xs[i]) * weight * chances[i];
+		}
+	};
 	const unchanged = evidence(0, n);
-	const weights = xs.map(
-		(x, i) =>
-			priorAt(x) *
-			((1 - changes * terms.length) * unchanged[i] + changes * terms.reduce((sum, term) => sum + term[i], 0))
+	add(
+		unchanged.map((one) => one * (1 - changes * (turns.length + 1))),
+		beyond
 	);
-	const total = weights.reduce((a, b) => a + b, 0);
-	return weights.reduce(
-		(sum, w, i) => sum + (w / total) * gammaUpper((limit - worn.at(-1)!) / scaleAt(xs[i]), shape),
-		0
-	);
+	for (const k of [n, ...turns]) {
+		const after = evidence(k, n);
+		const before = evidence(0, k);
+		const later = xs.map((x) => {
+			const weights = xs.map((one, j) => changesTo(x, one) * after[j]);
+			const sum = weights.reduce((a, b) => a + b, 0);
+			return { sum, chance: weights.reduce((total, weight, j) => total + weight * beyond[j], 0) / sum };
+		});
+		add(
+			before.map((one, i) => changes * one * later[i].sum),
+			later.map(({ chance }) => chance)
+		);
+	}
+	return passed / all;
 }
 
 describe('a rate that may change', () => {

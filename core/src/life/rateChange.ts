@@ -1,5 +1,5 @@
 import type { RateGrid } from './rateGrid';
-import { followWear, type StandAt, type StandAtLook, type Track, type WearHistory } from './wearLooks';
+import { followWear, type RateToCome, type StandAt, type StandAtLook, type Track, type WearHistory } from './wearLooks';
 import type { WearShape } from './wearPrior';
 import { followSince } from './wearSince';
 
@@ -13,14 +13,13 @@ const STRAIGHT = 1;
 const CHANGE_SD = 0.8;
 /** Looks before the last at which a change is considered: one further back shows in the looks since. */
 const LATEST = 2;
-const NEGLIGIBLE = 1e-6; // of the likeliest rate
 
 /**
  * Adds the tracks of a part whose rate may have changed at an inspection, or may change from its last inspection on.
  *
- * The rate of a track is the one to come. With a change at look k the looks up to k are those of another rate, from which this
- * one differs by a factor that is spread lognormally; the wear since look k is a history of its own (`followSince`). A change at
- * the last look itself leaves the rate to come open about the one that was seen. At most one change is considered, at one of the
+ * The rate of a track is the part's own, as its kind has it: with a change at look k that is its rate up to there, and the one since
+ * and to come differs by a factor that is spread lognormally. The wear since look k is a history of its own (`followSince`). A change
+ * at the last look itself leaves the rate to come open about the one that was seen. At most one change is considered, at one of the
  * last three looks.
  * Shape: tracks as `followWear` gives them for this history; for each straight path one more is appended for each possible change.
  * Without a look nothing is. Accuracy: 2e-3 in a chance, tested against direct integration. Units and errors: as `followWear`.
@@ -36,34 +35,35 @@ export function withChangedRates(
 	const { looks } = history;
 	if (looks.length === 0 || changes === 0) return tracks;
 	const coarse = coarser(grid);
-	const kernel = changeKernel(coarse);
 	const turns = Array.from({ length: Math.min(LATEST, looks.length - 1) }, (_, i) => looks.length - 2 - i);
 	const straight = paths.filter(({ exponent }) => exponent === STRAIGHT);
 	const segments = turns.map((k) => ({
 		until: followWear({ before: history.before, looks: looks.slice(0, k + 1) }, straight, coarse, 'fleet'),
 		since: followSince(looks.slice(k), straight, coarse)
 	}));
+	const ahead = changedFrom(new Float64Array(grid.size), grid);
 	const unchanged = 1 - changes * (turns.length + 1);
 	return tracks.map((ages, p) => {
 		if (paths[p].exponent !== STRAIGHT) return ages;
 		const among = straight.indexOf(paths[p]);
-		const likeliest = ages.reduce((a, b) => (largestOf(b.logEvidence) > largestOf(a.logEvidence) ? b : a));
-		const { shape } = likeliest;
-		const track = (logEvidence: Float64Array, standAt: StandAt, rate: number): Track => ({
-			weight: changes,
-			logEvidence: atEvery(logEvidence, grid.size),
-			shape,
-			last: atOneRate(standAt, rate)
-		});
-		const ahead = spread(atCoarse(logSum(ages)), kernel);
+		const seen = logSum(ages);
+		const { shape, standAt, logEvidence } = ages.reduce((a, b) =>
+			largestOf(b.logEvidence) > largestOf(a.logEvidence) ? b : a
+		);
+		const now = { weight: changes, logEvidence: seen, shape, toCome: ahead.toCome };
 		return [
 			...ages.map((one) => ({ ...one, weight: one.weight * unchanged })),
-			track(ahead, likeliest.standAt!, likeliestOf(likeliest.logEvidence)),
-			...segments.map(({ until, since }) => {
-				const before = spread(logSum(until[among]), kernel);
-				const { logEvidence, standAt } = since[among];
-				const both = before.map((log, i) => log + logEvidence[i]);
-				return track(both, standAt, likeliestOf(both));
+			{ ...now, last: atOneRate(standAt!, likeliestOf(logEvidence)) },
+			...segments.map(({ until, since }): Track => {
+				const turned = changedFrom(atEvery(since[among].logEvidence, grid.size), grid);
+				const before = atEvery(logSum(until[among]), grid.size);
+				return {
+					weight: changes,
+					logEvidence: before.map((log, i) => log + turned.logEvidence[i]),
+					shape,
+					last: atOneRate(since[among].standAt, likeliestOf(since[among].logEvidence)),
+					toCome: turned.toCome
+				};
 			})
 		];
 	});
@@ -93,28 +93,26 @@ function atEvery(coarse: Float64Array, size: number): Float64Array {
 	return every;
 }
 
-// Density of a change, at every whole number of steps of the grid.
-function changeKernel({ step, size }: RateGrid): Float64Array {
-	const density = Float64Array.from({ length: 2 * size - 1 }, (_, d) =>
-		Math.exp(-((((d - size + 1) * step) / CHANGE_SD) ** 2) / 2)
-	);
-	const total = density.reduce((sum, one) => sum + one, 0);
-	return density.map((one) => one / total);
-}
-
-// ln of the evidence of another rate, which this one has changed from, by this one.
-function spread(logEvidence: Float64Array, kernel: Float64Array): Float64Array {
-	const size = logEvidence.length;
-	const largest = largestOf(logEvidence);
-	if (largest === -Infinity) return logEvidence;
-	const spread = new Float64Array(size);
-	for (let j = 0; j < size; j++) {
-		const share = Math.exp(logEvidence[j] - largest);
-		if (share < NEGLIGIBLE) continue;
-		for (let i = 0; i < size; i++) spread[i] += share * kernel[j - i + size - 1];
-	}
-	for (let i = 0; i < size; i++) spread[i] = largest + Math.log(spread[i]);
-	return spread;
+// What a change says where the ln evidence of the rate after it is given: the ln evidence of the rate before it, and what each says
+// of the other.
+function changedFrom(logAfter: Float64Array, { step, size }: RateGrid) {
+	const largest = largestOf(logAfter);
+	const kernel = Float64Array.from({ length: size }, (_, d) => Math.exp(-(((d * step) / CHANGE_SD) ** 2) / 2));
+	const whole = 2 * kernel.reduce((sum, one) => sum + one, 0) - kernel[0];
+	const after = logAfter.map((log) => (log > -Infinity ? Math.exp(log - largest) / whole : 0));
+	const spread = (values: Float64Array): Float64Array => {
+		const sums = new Float64Array(size);
+		for (let j = 0; j < size; j++)
+			if (values[j] !== 0) for (let i = 0; i < size; i++) sums[i] += values[j] * kernel[Math.abs(i - j)];
+		return sums;
+	};
+	const shares = spread(after);
+	const perShare = (values: Float64Array) => values.map((value, i) => (shares[i] > 0 ? value / shares[i] : 0));
+	const toCome: RateToCome = {
+		meanOf: (values) => perShare(spread(values.map((value, j) => value * after[j]))),
+		weightsFrom: (weights) => spread(perShare(weights)).map((weight, j) => weight * after[j])
+	};
+	return { logEvidence: shares.map((share) => largest + Math.log(share)), toCome };
 }
 
 function largestOf(values: Float64Array): number {

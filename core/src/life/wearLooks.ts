@@ -32,6 +32,16 @@ export interface Track {
 	readonly last?: StandAtLook;
 	/** The same at one rate alone. */
 	readonly standAt?: StandAt;
+	/** Where the rate to come is another than that of the track. */
+	readonly toCome?: RateToCome;
+}
+
+/** How the rates of a track and those to come go together. */
+export interface RateToCome {
+	/** The mean of a figure at each rate of the track, from the figure at each rate to come. */
+	readonly meanOf: (values: Float64Array) => Float64Array;
+	/** The weight of each rate to come, from the weight of each rate of the track. */
+	readonly weightsFrom: (weights: Float64Array) => Float64Array;
 }
 
 /** A last look under one course of the wear. */

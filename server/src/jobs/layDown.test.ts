@@ -49,6 +49,16 @@ describe('a pump without a sheet', () => {
 		const bench = await unknownPump('Locked');
 		expect(await layDown(shop.scope, bench.job.id, parts)).toEqual({ kind: 'blocked' });
 	});
+	it('lays down once what is sent again because its answer was lost, also at the same time', async () => {
+		const bench = await unknownPump('Again');
+		await safe(bench);
+		const request = 'one-request';
+		const send = () => layDown(shop.scope, bench.job.id, parts, { request });
+		expect(await Promise.all([send(), send()])).toEqual([{ kind: 'laid' }, { kind: 'laid' }]);
+		expect(await send()).toEqual({ kind: 'laid' });
+		const { sheet } = (await benchOf(shop.scope, bench.job.id))!;
+		expect(sheet.stations.map(({ type }) => type)).toEqual(['fastener', 'valve', 'lipSeal']);
+	});
 	it('grows its mat and its sheet, and nothing recorded is lost', async () => {
 		const bench = await unknownPump('Grows');
 		await safe(bench);
@@ -64,8 +74,10 @@ describe('a pump without a sheet', () => {
 		expect(after.entries.map(({ id }) => id)).toEqual(before);
 		// What was forgotten is put in where it came off; a part that is not there stands for the end.
 		const valve = after.sheet.stations[1].key;
-		expect(await layDown(shop.scope, bench.job.id, [{ type: 'oRing' }], valve)).toEqual({ kind: 'laid' });
-		expect(await layDown(shop.scope, bench.job.id, [{ type: 'spring' }], 'nowhere')).toEqual({ kind: 'laid' });
+		expect(await layDown(shop.scope, bench.job.id, [{ type: 'oRing' }], { behind: valve })).toEqual({ kind: 'laid' });
+		expect(await layDown(shop.scope, bench.job.id, [{ type: 'spring' }], { behind: 'nowhere' })).toEqual({
+			kind: 'laid'
+		});
 		expect((await benchOf(shop.scope, bench.job.id))!.sheet.stations.map(({ type }) => type)).toEqual([
 			'fastener',
 			'valve',

@@ -1,4 +1,5 @@
 // A sheet that grows while its first pump is stripped: what came off is added to the sheet and lies on the mat at once.
+import { v7 as uuidv7 } from 'uuid';
 import {
 	customsOf,
 	usualSize,
@@ -30,17 +31,28 @@ export type LaidDownAnswer =
 
 /**
  * Adds parts that came off to the provisional sheet of a job, as its next revision, and lays them out on the job's mat: behind the
- * part of this key, else behind all others.
+ * part of this key, else behind all others. A request of the same id that comes again, because its answer was lost on the way, adds
+ * nothing.
  */
 export async function layDown(
 	scope: ShopScope,
 	jobId: string,
 	parts: readonly LaidDown[],
-	behind?: string
+	{ behind, request = uuidv7() }: { readonly behind?: string; readonly request?: string } = {}
 ): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
-	return growSheet(scope, jobId, (sheet) => withLaidDown(sheet, parts, customs, behind));
+	const key = `${jobId}/${request}`;
+	const answer = await growSheet(scope, jobId, (sheet) =>
+		answered.has(key) ? 'answered' : withLaidDown(sheet, parts, customs, behind)
+	);
+	if (answer.kind === 'laid') {
+		answered.add(key);
+		if (answered.size > MOST_ANSWERED) answered.delete(answered.values().next().value!);
+	}
+	return answer;
 }
+const answered = new Set<string>();
+const MOST_ANSWERED = 10_000;
 
 export interface NewSize {
 	readonly station: string;
@@ -73,7 +85,7 @@ export async function addSize(
 const growSheet = (
 	scope: ShopScope,
 	jobId: string,
-	change: (sheet: ModelSheet) => SheetDraft | undefined
+	change: (sheet: ModelSheet) => SheetDraft | 'answered' | undefined
 ): Promise<LaidDownAnswer> =>
 	inTransaction(scope, async (within): Promise<LaidDownAnswer> => {
 		// Two tablets at one pump lay down one after the other.
@@ -86,6 +98,7 @@ const growSheet = (
 		const log = fold(await entriesOf(within, jobId, { kinds: ['step', 'withdraw', 'correction'] }));
 		if (blockedBy(stepsInScope(pinned, job), log.steps).length > 0) return { kind: 'blocked' };
 		const changed = change(newest.body);
+		if (changed === 'answered') return { kind: 'laid' };
 		if (!changed) return { kind: 'unknownSize' };
 		const added = await addSheet(within, JSON.stringify({ ...changed, revision: newest.body.revision + 1 }));
 		if (added.kind === 'faults') return { kind: 'faults', message: added.faults[0].message };

@@ -23,12 +23,15 @@
 	let problem = $state('');
 	let sending = $state(false);
 
+	const UNANSWERED = 'The server does not answer. What you entered is kept. Try again in a moment.';
+
 	async function add() {
 		if (!size) return;
 		if (nominal === undefined) return void (problem = 'Measure a new part first, and type its size.');
 		sending = true;
 		const fields = { station: station.key, characteristic: size.key, nominal: String(nominal) };
-		problem = (await growSheet(job, 'size', fields)) ?? '';
+		const answer = await growSheet(job, 'size', fields);
+		problem = answer.kind === 'refused' ? answer.why : answer.kind === 'unanswered' ? UNANSWERED : '';
 		sending = false;
 		// The job goes by the next revision now: load it again, with this part in hand.
 		if (problem === '') location.assign(`/jobs/${job}/inspect?place=${station.key}/${cylinder}`);

@@ -1,6 +1,7 @@
 <!-- @component A pump whose sheet grows: what comes off is touched in the order in which it comes off, and lies on the mat then. -->
 <script lang="ts">
-	import { turned, type Customs, type LaidDown } from '@exetasis/core/draft';
+	import { onMount } from 'svelte';
+	import { turned, type Customs } from '@exetasis/core/draft';
 	import { partType, type PartTypeKey } from '@exetasis/core/part';
 	import type { ModelSheet } from '@exetasis/core/record';
 	import Palette from '$lib/builder/Palette.svelte';
@@ -8,7 +9,7 @@
 	import Choose from '$lib/ui/Choose.svelte';
 	import { inSentence } from '$lib/words/place';
 	import { directionWords } from '$lib/words/orientation';
-	import { growSheet } from './growSheet';
+	import { LaidDownList, type Pending } from './laidDown.svelte';
 
 	interface Props {
 		sheet: ModelSheet;
@@ -19,50 +20,21 @@
 	}
 	let { sheet, job, customs, first }: Props = $props();
 
-	type Pending = LaidDown & Required<Pick<LaidDown, 'pieces' | 'per' | 'face'>>;
-	// Kept in this browser until the server has them.
 	// svelte-ignore state_referenced_locally
-	const place = `exetasis laid down ${job}`;
-	const kept = (): readonly Pending[] => {
-		try {
-			return JSON.parse(localStorage.getItem(place) ?? '[]') as readonly Pending[];
-		} catch {
-			return [];
-		}
-	};
-	let pending = $state.raw<readonly Pending[]>(kept());
-	let problem = $state('');
-	let sending = $state(false);
-	$effect(() => {
-		try {
-			localStorage.setItem(place, JSON.stringify(pending));
-		} catch {
-			// Full or switched off: the list lives as long as the page.
-		}
-	});
-	// Key of the part behind which they came off; empty: the last one.
-	let behind = $state('');
-	const before = $derived(sheet.stations.find(({ key }) => key === behind) ?? sheet.stations.at(-1));
-	const last = $derived(pending.at(-1)?.type ?? before?.type);
+	const list = new LaidDownList(job, () => location.reload()); // the whole job goes by the next revision
+	onMount(() => list.sendWhenBack());
+	const before = $derived(sheet.stations.find(({ key }) => key === list.behind) ?? sheet.stations.at(-1));
+	const last = $derived(list.parts.at(-1)?.type ?? before?.type);
 	const lastName = $derived(last && partType(last).name);
 
 	function add(type: PartTypeKey) {
 		const face: Pending['face'] = { toward: partType(type).symmetric ? 'either' : 'notStated', reversible: false };
-		pending = [...pending, { type, pieces: 1, per: customs[type]?.per ?? 'cylinder', face }];
+		list.parts = [...list.parts, { type, pieces: 1, per: customs[type]?.per ?? 'cylinder', face }];
 	}
-	const change = (i: number, next: Partial<Pending>) => (pending = pending.with(i, { ...pending[i], ...next }));
+	const change = (i: number, next: Partial<Pending>) =>
+		(list.parts = list.parts.with(i, { ...list.parts[i], ...next }));
 	const says = ({ type, face }: Pending) =>
 		directionWords({ type, face, in: '', inferred: [] }, { assemblies: [] }, null) || 'Alike from both sides';
-
-	async function put() {
-		sending = true;
-		problem = (await growSheet(job, 'lay', { parts: JSON.stringify(pending), behind })) ?? '';
-		sending = false;
-		if (problem !== '') return;
-		pending = [];
-		localStorage.removeItem(place);
-		location.reload(); // the whole job goes by the next revision
-	}
 </script>
 
 <section class="sheet" aria-label="Lay down parts">
@@ -75,7 +47,7 @@
 		<Palette {customs} {first} after={last} afterName={lastName} onadd={add} />
 		<div>
 			<ol aria-label="Parts laid down">
-				{#each pending as one, i (i)}
+				{#each list.parts as one, i (i)}
 					<li>
 						<button
 							type="button"
@@ -102,7 +74,7 @@
 							type="button"
 							class="btn"
 							aria-label="Delete {partType(one.type).name}"
-							onclick={() => (pending = pending.toSpliced(i, 1))}>Delete</button
+							onclick={() => (list.parts = list.parts.toSpliced(i, 1))}>Delete</button
 						>
 					</li>
 				{:else}<li class="soft">Nothing yet.</li>{/each}
@@ -110,19 +82,27 @@
 			{#if sheet.stations.length > 1}
 				<Choose
 					label="They came off"
-					value={behind}
+					value={list.behind}
 					options={[
 						['', 'after all other parts'],
 						...sheet.stations
 							.slice(0, -1)
 							.map(({ key, name }) => [key, `behind ${inSentence(name)} (forgotten then)`] as const)
 					]}
-					onchoose={(key) => (behind = key)}
+					onchoose={(key) => (list.behind = key)}
 				/>
 			{/if}
-			{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-			<button type="button" class="btn main mt-2" disabled={pending.length === 0 || sending} onclick={put}
-				>Put {pending.length === 1 ? '1 part' : `${pending.length} parts`} on the mat</button
+			{#if list.problem}<p class="wrong" role="alert">{list.problem}</p>{/if}
+			{#if list.waiting > 0 && !list.sending}<p role="status">
+					The server does not answer. {list.waiting === 1 ? '1 part is' : `${list.waiting} parts are`} kept on this tablet
+					and will go on the mat as soon as it does. You can go on laying down.
+				</p>{/if}
+			<button
+				type="button"
+				class="btn main mt-2"
+				disabled={list.parts.length === 0 || list.sending}
+				onclick={() => void list.put()}
+				>Put {list.parts.length === 1 ? '1 part' : `${list.parts.length} parts`} on the mat</button
 			>
 		</div>
 	</div>

@@ -1,11 +1,14 @@
 import { deserialize } from '$app/forms';
 
-/** Sends a change of a job's provisional sheet; answers what is wrong, or nothing once the server has it. */
+/** Whether the server has taken a change; or that it does not answer, or why not. */
+export type Grown = { readonly kind: 'grown' | 'unanswered' } | { readonly kind: 'refused'; readonly why: string };
+
+/** Sends a change of a job's provisional sheet. */
 export async function growSheet(
 	job: string,
 	action: 'lay' | 'size',
 	fields: Readonly<Record<string, string>>
-): Promise<string | undefined> {
+): Promise<Grown> {
 	const body = new FormData();
 	for (const [name, value] of Object.entries(fields)) body.set(name, value);
 	const answer = await fetch(`/jobs/${job}/strip?/${action}`, {
@@ -13,10 +16,9 @@ export async function growSheet(
 		body,
 		headers: { accept: 'application/json' }
 	}).catch(() => undefined);
-	if (!answer) return 'The server does not answer. What you entered is kept in this browser. Try again in a moment.';
+	if (!answer || answer.status >= 502) return { kind: 'unanswered' };
 	const told = deserialize(await answer.text());
-	if (told.type === 'success') return undefined;
-	return (
-		(told.type === 'failure' && (told.data?.problem as string)) || 'This was not saved. Reload the page and try again.'
-	);
+	if (told.type === 'success') return { kind: 'grown' };
+	const why = told.type === 'failure' && (told.data?.problem as string);
+	return { kind: 'refused', why: why || 'This was not saved. Reload the page and try again.' };
 }

@@ -31,10 +31,14 @@ function grown(answer: LaidDownAnswer) {
 
 export const actions = {
 	lay: async ({ locals, params, request }) => {
-		const { parts: text = '', behind } = await readForm(request);
+		const { parts: text = '', behind, request: id } = await readForm(request);
 		const parts = laidDownIn(text);
 		if (!parts) return fail(400, { problem: 'The parts could not be read. Choose at most 40 parts at once.' });
-		return grown(await layDown(scopeOf(locals), idFrom(params.job), parts, behind || undefined));
+		const answer = await layDown(scopeOf(locals), idFrom(params.job), parts, {
+			...(behind ? { behind } : {}),
+			...(id ? { request: id } : {})
+		});
+		return grown(answer);
 	},
 	size: async ({ locals, params, request }) => {
 		const size = newSizeSchema.safeParse({ ...(await readForm(request)) });

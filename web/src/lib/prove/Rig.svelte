@@ -62,8 +62,8 @@
 					>Stop and analyse</button
 				>
 				<span role="status"
-					>{formatNumber(trace.seconds, 1)} s{trace.latest.length > 0
-						? `, ${formatQuantity(trace.latest.at(-1)!, units().pressure)}`
+					>{formatNumber(trace.seconds, 1)} s{trace.latest.pressureMPa.length > 0
+						? `, ${formatQuantity(trace.latest.pressureMPa.at(-1)!, units().pressure)}`
 						: ''}</span
 				>
 			{:else}
@@ -78,12 +78,15 @@
 		</div>
 		{#if trace.ended}<p class="wrong" role="alert">{deviceEndWords('The rig', trace.ended)}</p>{/if}
 		{#if trace.working}<Working what="Analysing the recording …" />{/if}
-		{#if trace.latest.length > 0}
+		{#if trace.latest.pressureMPa.length > 0}
 			<TraceChart
 				label="Pressure over the last revolutions"
 				kind="line"
-				values={trace.latest.map((mpa) => fromBase(mpa, units().pressure))}
-				across="Samples of the last three revolutions"
+				values={trace.latest.pressureMPa.map((mpa) => fromBase(mpa, units().pressure))}
+				at={trace.latest.degrees}
+				across={trace.latest.marked
+					? 'Shaft angle from the mark (°), last three revolutions'
+					: 'Shaft angle (°), last three revolutions; no mark was seen'}
 				up={unitLabel(units().pressure)}
 			/>
 		{/if}

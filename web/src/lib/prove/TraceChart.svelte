@@ -1,4 +1,4 @@
-<!-- @component A pressure trace over its last turns, or its shaft orders as bars. -->
+<!-- @component A pressure trace by the angle of the shaft, or its shaft orders as bars. -->
 <script lang="ts">
 	import {
 		BarController,
@@ -17,10 +17,13 @@
 		label: string;
 		kind: 'line' | 'bar';
 		values: readonly number[];
+		/** Where a line has its values: degrees of the shaft. */
+		at?: readonly number[];
 		across: string;
 		up: string;
 	}
-	let { label, kind, values, across, up }: Props = $props();
+	let { label, kind, values, at, across, up }: Props = $props();
+	const THREE_TURNS = 1080;
 	Chart.register(LineController, LineElement, BarController, BarElement, PointElement, LinearScale, CategoryScale);
 	let canvas = $state<HTMLCanvasElement>();
 	let drawn = $state.raw<Chart>();
@@ -39,8 +42,9 @@
 				maintainAspectRatio: false,
 				scales: {
 					x: {
+						...(kind === 'line' ? { type: 'linear' as const, min: 0, max: THREE_TURNS } : {}),
 						title: { display: true, text: across, color: soft },
-						ticks: { color: soft, maxTicksLimit: 13 },
+						ticks: kind === 'line' ? { color: soft, stepSize: 90 } : { color: soft, maxTicksLimit: 13 },
 						grid: { color: line }
 					},
 					y: {
@@ -57,8 +61,11 @@
 	});
 	$effect(() => {
 		if (!drawn) return;
-		drawn.data.labels = values.map((_, i) => (kind === 'bar' ? String(i + 1) : String(i)));
-		drawn.data.datasets[0].data = [...values];
+		if (at) drawn.data.datasets[0].data = values.map((y, i) => ({ x: at[i], y }));
+		else {
+			drawn.data.labels = values.map((_, i) => String(i + 1));
+			drawn.data.datasets[0].data = [...values];
+		}
 		drawn.update('none');
 	});
 </script>

@@ -3,6 +3,10 @@ import type { CrankDrive } from '@exetasis/core/mechanics';
 import type { RigEvent } from '@exetasis/server/devices/rig';
 import type { DeviceEnd } from '@exetasis/server/devices/lines';
 import type { ProveWorker, TraceAnswer } from '$lib/workers/prove.worker';
+import { lastTurns, type Turns } from './lastTurns';
+
+const NOTHING: Turns = { degrees: [], pressureMPa: [], marked: false };
+const USUAL_TURN = 170; // samples, until the rig has said how fast it samples and turns
 
 /** A trace as the rig sends it: collected here, shown as it comes, analysed in a worker once it is stopped. */
 export class RigTrace {
@@ -17,7 +21,7 @@ export class RigTrace {
 	greeting = $state.raw<Extract<RigEvent, { kind: 'greeting' }>>();
 	answer = $state.raw<TraceAnswer>();
 	/** The last turns, for the picture. */
-	latest = $state.raw<readonly number[]>([]);
+	latest = $state.raw<Turns>(NOTHING);
 	#pressure: number[] = [];
 	#marks: number[] = [];
 	#first = 0;
@@ -29,7 +33,7 @@ export class RigTrace {
 	listen(): void {
 		this.stop();
 		Object.assign(this, { listening: true, count: 0, gaps: 0, unread: 0, ended: undefined, answer: undefined });
-		Object.assign(this, { greeting: undefined, latest: [] });
+		Object.assign(this, { greeting: undefined, latest: NOTHING });
 		this.#begin(0);
 		this.#source = new EventSource('/devices/rig');
 		this.#source.onmessage = ({ data }: MessageEvent<string>) => this.#take(JSON.parse(data) as RigEvent);
@@ -94,8 +98,12 @@ export class RigTrace {
 				this.#pressure.push(...event.pressureMPa);
 				this.#marks.push(...event.marks);
 				this.count = this.#pressure.length;
-				const turns = this.greeting ? Math.round((3 * 60 * this.greeting.sampleHz) / this.greeting.speedRpm) : 500;
-				this.latest = this.#pressure.slice(-turns);
+				const samplesPerTurn = this.greeting ? (60 * this.greeting.sampleHz) / this.greeting.speedRpm : USUAL_TURN;
+				this.latest = lastTurns(
+					this.#pressure,
+					this.#marks.map((at) => at - this.#first),
+					samplesPerTurn
+				);
 			}
 		}
 	}

@@ -1,23 +1,26 @@
 <!-- @component A tool at its work: where it grips the part, drawn thin, and the way it moves. -->
 <script lang="ts">
-	import type { ToolKind } from '@exetasis/core/record';
-	import { TOOL_BOX, toolShapes } from './tools';
+	import { TOOL_BOX, type ToolShape } from './tools';
 
 	interface Props {
-		kind: ToolKind;
+		shapes: readonly ToolShape[];
+		width?: number;
 	}
-	let { kind }: Props = $props();
+	let { shapes, width = TOOL_BOX.width }: Props = $props();
 </script>
 
-<svg viewBox="0 0 {TOOL_BOX.width} {TOOL_BOX.height}" aria-hidden="true">
-	{#each toolShapes[kind] as { d, as }, index (index)}<path {d} class={as} />{/each}
+<svg
+	viewBox="0 0 {TOOL_BOX.width} {TOOL_BOX.height}"
+	{width}
+	height={(width * TOOL_BOX.height) / TOOL_BOX.width}
+	aria-hidden="true"
+>
+	{#each shapes as { d, as }, index (index)}<path {d} class={as} />{/each}
 </svg>
 
 <style>
 	svg {
 		flex: none;
-		width: 64px;
-		height: 48px;
 	}
 	path {
 		fill: none;

@@ -1,7 +1,7 @@
 import type { ToolKind } from '@exetasis/core/record';
 
 /** One line of a tool's picture. */
-interface ToolShape {
+export interface ToolShape {
 	readonly d: string;
 	/** The part that is worked on, the tool, or the way it moves. */
 	readonly as: 'part' | 'tool' | 'way';
@@ -10,9 +10,9 @@ interface ToolShape {
 /** Pictures stand in a box of this size, the part below and the tool coming from above unless it has to be otherwise. */
 export const TOOL_BOX = { width: 64, height: 48 } as const;
 
-const part = (d: string): ToolShape => ({ d, as: 'part' });
-const tool = (d: string): ToolShape => ({ d, as: 'tool' });
-const way = (d: string): ToolShape => ({ d, as: 'way' });
+export const part = (d: string): ToolShape => ({ d, as: 'part' });
+export const tool = (d: string): ToolShape => ({ d, as: 'tool' });
+export const way = (d: string): ToolShape => ({ d, as: 'way' });
 
 // A ring in its bore, cut along the axis.
 const WALLS = 'M8 18H16V46H8M56 18H48V46H56';

@@ -5,6 +5,7 @@
 	import { fastenersOf, wrenchKey } from './wrenches';
 	import { inSentence } from '$lib/words/place';
 	import ToolPicture from '$lib/glyph/ToolPicture.svelte';
+	import { toolShapes } from '$lib/glyph/tools';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
 	import { powerWords } from '$lib/words/steps';
 	import type { Policy } from '@exetasis/core/decide';
@@ -82,7 +83,7 @@
 	<ul class="tools" aria-label="Tools">
 		{#each tools as tool (tool.key)}
 			<li>
-				{#if tool.kind}<ToolPicture kind={tool.kind} />{/if}
+				{#if tool.kind}<ToolPicture shapes={toolShapes[tool.kind]} />{/if}
 				<span>
 					{tool.name}{#if sizeOf(tool.key)}&nbsp;<b>{sizeOf(tool.key)}</b>{/if}{#if grips(tool.key).length > 0}<span
 							class="soft">: {grips(tool.key).join('; ')}</span

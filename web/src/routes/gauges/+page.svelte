@@ -3,12 +3,14 @@
 	import { onMount, untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { Accordion } from '@skeletonlabs/skeleton-svelte';
-	import { gaugeKinds } from '@exetasis/core/part';
+	import { gaugeKinds, type GaugeKind } from '@exetasis/core/part';
 	import { keptForm } from '$lib/forms/kept';
 	import FileField from '$lib/ui/FileField.svelte';
 	import GaugeFields from '$lib/forms/GaugeFields.svelte';
 	import CertificateFields from '$lib/forms/CertificateFields.svelte';
 	import { gaugeColumns } from '$lib/forms/gaugeCsv';
+	import { gaugeShapes } from '$lib/glyph/gauges';
+	import ToolPicture from '$lib/glyph/ToolPicture.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import { day } from '$lib/ui/time';
@@ -22,9 +24,9 @@
 	let opened = $state(untrack(() => (data.gauges.length === 0 ? ['add'] : [])));
 	const { form, errors, enhance: keep } = keptForm(untrack(() => data.form));
 	type Gauge = (typeof data.gauges)[number];
-	const columns: readonly Column<Gauge>[] = [
+	const columns: readonly Column<Gauge>[] = $derived([
 		{ key: 'name', head: 'Gauge', of: ({ name }) => name, to: ({ id }) => `/gauges/${id}` },
-		{ key: 'kind', head: 'Kind', of: ({ kind }) => kind },
+		{ key: 'kind', head: 'Kind', of: ({ kind }) => kind, cell: drawn },
 		{
 			key: 'resolution',
 			head: 'Resolution',
@@ -55,11 +57,15 @@
 			says: ({ dueOn, facts, retired }) => `${day(dueOn)}${retired ? ', retired' : facts.overdue ? ', overdue' : ''}`,
 			wrong: ({ facts, retired }) => facts.overdue && !retired
 		}
-	];
+	]);
 	const list = $derived(answer && 'list' in answer ? answer.list : undefined);
 	const taken = $derived(answer && 'taken' in answer ? answer.taken : undefined);
 	import Fields from '$lib/ui/Fields.svelte';
 </script>
+
+{#snippet drawn({ kind }: Gauge)}
+	<span class="flex items-center gap-2"><ToolPicture shapes={gaugeShapes[kind as GaugeKind]} width={40} />{kind}</span>
+{/snippet}
 
 <svelte:head><title>Gauges · Exetasis</title></svelte:head>
 <h1>Gauges</h1>

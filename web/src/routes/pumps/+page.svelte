@@ -5,15 +5,17 @@
 	import { day } from '$lib/ui/time';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
+	import StackOf from '$lib/glyph/StackOf.svelte';
+	import Stacks from '$lib/glyph/Stacks.svelte';
 	import FindForm from '$lib/ui/FindForm.svelte';
 
 	let { data } = $props();
 	type Pump = (typeof data.pumps)[number];
-	const columns: readonly Column<Pump>[] = [
+	const columns: readonly Column<Pump>[] = $derived([
 		{ key: 'serial', head: 'Serial', of: ({ serial }) => serial, to: ({ id }) => `/pumps/${id}` },
 		{ key: 'tag', head: 'Name on site', of: ({ tag }) => tag },
 		{ key: 'site', head: 'Site', of: ({ site }) => site },
-		{ key: 'model', head: 'Model', of: ({ model }) => model },
+		{ key: 'model', head: 'Model', of: ({ model }) => model, cell: drawn },
 		{ key: 'rebuilds', head: 'Rebuilds', number: true, of: ({ rebuilds }) => rebuilds },
 		{
 			key: 'hours',
@@ -40,9 +42,14 @@
 			of: ({ lastReceived }) => lastReceived,
 			says: ({ lastReceived }) => (lastReceived ? day(lastReceived) : 'never')
 		}
-	];
+	]);
 	const address = (page: number) => `/pumps?${new URLSearchParams({ find: data.find, page: String(page) })}`;
 </script>
+
+{#snippet drawn({ model }: Pump)}
+	<span>{model}</span>
+	<StackOf {model} parts={data.stacks[model]?.length ?? 0} size={12} />
+{/snippet}
 
 <svelte:head><title>Pumps · Exetasis</title></svelte:head>
 <div class="mb-2 flex items-end justify-between gap-4">
@@ -53,6 +60,7 @@
 	The next to come in stand first: the service interval of the shop, at the hours a day that each pump ran between its
 	rebuilds. Where a pump was in once only, 8 h a day are assumed.
 </p>
+<Stacks stacks={data.stacks} />
 <DataTable
 	label="Pumps"
 	rows={data.pumps}

@@ -1,7 +1,7 @@
 import { chiSquareQuantile, chiSquareUpper, highestAt, requireThat } from '../number';
 import { requireLives, withAge, type ObservedLife } from './observedLife';
 import { fitWeibull, weibullLogLikelihood, type NoMaximum } from './weibull';
-import { logLives, type LogLives } from './weibullLikelihood';
+import { logLives, type Counted, type LogLives } from './weibullLikelihood';
 import type { Estimate, Maximum } from './weibullLimits';
 import { likeliest } from './weibullMaximum';
 
@@ -20,20 +20,28 @@ export type WeibullComparison =
 const LEVEL = 0.95;
 const FURTHEST = Math.log(1e4);
 
+const together = (first: Counted, second: Counted, by: number): Counted => ({
+	count: first.count + second.count,
+	sum: first.sum + second.sum + by * second.count
+});
+
 // Both groups as one, the logarithms of the second's hours moved by so much.
 function joined(first: LogLives, second: LogLives, by: number): LogLives {
-	const both = (key: 'exact' | 'held' | 'from' | 'to' | 'entered') => {
+	const both = (key: 'from' | 'to') => {
 		const all = new Float64Array(first[key].length + second[key].length);
 		all.set(first[key]);
 		for (let i = 0; i < second[key].length; i++) all[first[key].length + i] = second[key][i] + by;
 		return all;
 	};
 	return {
-		exact: both('exact'),
-		held: both('held'),
+		exact: together(first.exact, second.exact, by),
+		held: together(first.held, second.held, by),
 		from: both('from'),
 		to: both('to'),
-		entered: both('entered'),
+		hazards: (shape, mu) => {
+			const [one, other] = [first.hazards(shape, mu), second.hazards(shape, mu - by)];
+			return { h: one.h + other.h, zh: one.zh + other.zh, zzh: one.zzh + other.zzh };
+		},
 		ended: first.ended + second.ended
 	};
 }
@@ -59,7 +67,7 @@ export function compareWeibull(
 	const topAt = (logRatio: number, near?: Maximum) => likeliest(joined(logsOfFirst, logsOfSecond, -logRatio), near);
 	// Dividing hours changes the unit in which a known moment's density is given.
 	const valueOf = (top: Maximum | undefined, logRatio: number): number =>
-		top ? top.at.value - logsOfSecond.exact.length * logRatio : -Infinity;
+		top ? top.at.value - logsOfSecond.exact.count * logRatio : -Infinity;
 	const [coarse, top] = highestOnGrid(topAt, valueOf);
 	let near = top;
 	const profile = (logRatio: number): number => {

@@ -61,7 +61,7 @@ export function fitWeibull(all: readonly ObservedLife[], level = LEVEL): Weibull
 	requireThat(level > 0 && level < 1, 'fitWeibull', 'level', level, 'between 0 and 1');
 	const { lives, zeroHours } = withAge(all);
 	const logs = logLives(lives);
-	const counts = { ended: logs.ended, held: logs.held.length, zeroHours };
+	const counts = { ended: logs.ended, held: logs.held.count, zeroHours };
 	const none = (reason: NoMaximum): NoWeibullFit => ({ kind: 'noMaximum', reason, ...counts });
 	const known = withoutMaximum(lives);
 	if (known) return none(known);

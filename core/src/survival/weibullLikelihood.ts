@@ -1,3 +1,4 @@
+import { hazardSums, type HazardSums } from './hazardSums';
 import { hasEnded, isExact, isWatchedLate, type ObservedLife } from './observedLife';
 
 /** ln likelihood of a Weibull distribution and its derivatives in μ = ln scale and κ = ln shape. */
@@ -10,14 +11,22 @@ export interface Curvature {
 	readonly kk: number;
 }
 
-/** Lives as the likelihood needs them: logarithms by kind of censoring. Hours of 0 as lower ends stay −Infinity. */
+/** How many there are, and the sum of their logarithms. */
+export interface Counted {
+	readonly count: number;
+	readonly sum: number;
+}
+
+const counted = (logs: Float64Array): Counted => ({ count: logs.length, sum: logs.reduce((sum, log) => sum + log, 0) });
+
+/** Lives as the likelihood needs them: sums, and the logarithms of intervals. Hours of 0 as lower ends stay −Infinity. */
 export interface LogLives {
-	readonly exact: Float64Array;
-	readonly held: Float64Array;
+	readonly exact: Counted;
+	readonly held: Counted;
 	readonly from: Float64Array;
 	readonly to: Float64Array;
-	/** Ages from which lives were watched that were not from their fitting on. */
-	readonly entered: Float64Array;
+	/** Over exact and held lives, less the ages from which lives were watched that were not from their fitting on. */
+	readonly hazards: (shape: number, mu: number) => HazardSums;
 	readonly ended: number;
 }
 
@@ -36,10 +45,17 @@ export function logLives(lives: readonly ObservedLife[]): LogLives {
 			to[between++] = Math.log(life.by);
 		}
 	const late = lives.filter(isWatchedLate);
+	const entered = Float64Array.from(late, ({ watchedFrom = 0 }) => Math.log(watchedFrom));
+	const ends = exact.subarray(0, exacts);
+	const ages = held.subarray(0, helds);
 	return {
-		entered: Float64Array.from(late, ({ watchedFrom = 0 }) => Math.log(watchedFrom)),
-		exact: exact.subarray(0, exacts),
-		held: held.subarray(0, helds),
+		hazards: hazardSums([
+			{ logs: ends, sign: 1 },
+			{ logs: ages, sign: 1 },
+			{ logs: entered, sign: -1 }
+		]),
+		exact: counted(ends),
+		held: counted(ages),
 		from: from.subarray(0, between),
 		to: to.subarray(0, between),
 		ended: exacts + between
@@ -50,42 +66,17 @@ export function logLives(lives: readonly ObservedLife[]): LogLives {
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), 8.2: the contributions of exact, right-,
  * left- and interval-censored lives; 11.6: left truncation, S of the age at entry divided out. With z = shape·(ln t − μ) and H = eᶻ, S = e^−H.
  */
-export function curvatureAt({ exact, held, from, to, entered }: LogLives, mu: number, kappa: number): Curvature {
+export function curvatureAt({ exact, from, to, hazards }: LogLives, mu: number, kappa: number): Curvature {
 	const shape = Math.exp(kappa);
-	let value = exact.length * kappa;
 	// Sums of H, zH and z²H over exact and held lives, and of z over exact ones, give every derivative of these two kinds.
-	let h = 0;
-	let zh = 0;
-	let zzh = 0;
-	let zSum = 0;
-	for (let i = 0; i < exact.length; i++) {
-		const z = shape * (exact[i] - mu);
-		const hazard = Math.exp(z);
-		value -= exact[i];
-		zSum += z;
-		h += hazard;
-		zh += z * hazard;
-		zzh += z * z * hazard;
-	}
-	for (let i = 0; i < held.length; i++) {
-		const z = shape * (held[i] - mu);
-		const hazard = Math.exp(z);
-		h += hazard;
-		zh += z * hazard;
-		zzh += z * z * hazard;
-	}
-	for (let i = 0; i < entered.length; i++) {
-		const z = shape * (entered[i] - mu);
-		const hazard = Math.exp(z);
-		h -= hazard;
-		zh -= z * hazard;
-		zzh -= z * z * hazard;
-	}
-	value += zSum - h;
-	let m = shape * (h - exact.length);
-	let k = exact.length + zSum - zh;
+	const { h, zh, zzh } = hazards(shape, mu);
+	const { count, sum } = exact;
+	const zSum = shape * (sum - count * mu);
+	let value = count * kappa - sum + zSum - h;
+	let m = shape * (h - count);
+	let k = count + zSum - zh;
 	let mm = -shape * shape * h;
-	let mk = shape * (h - exact.length + zh);
+	let mk = shape * (h - count + zh);
 	let kk = zSum - zh - zzh;
 	for (let i = 0; i < from.length; i++) {
 		const a = survivalTerms(shape * (from[i] - mu), shape);

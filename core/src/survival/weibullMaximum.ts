@@ -22,11 +22,9 @@ export function maximise(logs: LogLives): Maximum {
 }
 
 function meanLog({ exact, held, from, to }: LogLives): number {
-	let sum = 0;
-	for (const x of exact) sum += x;
-	for (const x of held) sum += x + 0.5;
+	let sum = exact.sum + held.sum + 0.5 * held.count;
 	for (let i = 0; i < to.length; i++) sum += from[i] === -Infinity ? to[i] - 0.5 : (from[i] + to[i]) / 2;
-	return sum / (exact.length + held.length + to.length);
+	return sum / (exact.count + held.count + to.length);
 }
 
 function climbing(logs: LogLives, startMu: number, startKappa: number): Maximum {

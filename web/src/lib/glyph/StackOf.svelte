@@ -1,4 +1,4 @@
-<!-- @component The stack of a model as it comes out, pressure side left, as wide as there is room. Its page draws it once (`Stacks`). -->
+<!-- @component The parts of a model as they come out, pressure side left. Its page draws them once (`Stacks`). -->
 <script lang="ts">
 	import { stackId } from './stack';
 
@@ -7,7 +7,7 @@
 		parts: number;
 		size?: number;
 	}
-	let { model, parts, size = 16 }: Props = $props();
+	let { model, parts, size = 26 }: Props = $props();
 </script>
 
 <svg aria-hidden="true" style:width="{parts * size}px" height={size}><use href="#{stackId(model)}" /></svg>

@@ -1,4 +1,4 @@
-<!-- @component The stacks of several models, each drawn once and out of sight: `StackOf` shows one of them wherever it is wanted. -->
+<!-- @component Parts of several models, drawn once and out of sight: `StackOf` shows those of one model wherever it is wanted. -->
 <script lang="ts">
 	import type { DrawnPart } from '@exetasis/server/sheets';
 	import { drawingOf } from './drawing';
@@ -28,7 +28,7 @@
 <style>
 	path {
 		stroke: currentColor;
-		stroke-width: 1.6;
+		stroke-width: 1.3;
 		stroke-linejoin: round;
 	}
 </style>

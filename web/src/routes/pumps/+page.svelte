@@ -6,6 +6,7 @@
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import StackOf from '$lib/glyph/StackOf.svelte';
+	import { tellingParts } from '$lib/glyph/stack';
 	import Stacks from '$lib/glyph/Stacks.svelte';
 	import FindForm from '$lib/ui/FindForm.svelte';
 
@@ -43,12 +44,15 @@
 			says: ({ lastReceived }) => (lastReceived ? day(lastReceived) : 'never')
 		}
 	]);
+	const told = $derived(
+		Object.fromEntries(Object.entries(data.stacks).map(([model, stack]) => [model, tellingParts(stack)]))
+	);
 	const address = (page: number) => `/pumps?${new URLSearchParams({ find: data.find, page: String(page) })}`;
 </script>
 
 {#snippet drawn({ model }: Pump)}
 	<span>{model}</span>
-	<StackOf {model} parts={data.stacks[model]?.length ?? 0} size={12} />
+	<StackOf {model} parts={told[model]?.length ?? 0} />
 {/snippet}
 
 <svelte:head><title>Pumps · Exetasis</title></svelte:head>
@@ -60,7 +64,7 @@
 	The next to come in stand first: the service interval of the shop, at the hours a day that each pump ran between its
 	rebuilds. Where a pump was in once only, 8 h a day are assumed.
 </p>
-<Stacks stacks={data.stacks} />
+<Stacks stacks={told} />
 <DataTable
 	label="Pumps"
 	rows={data.pumps}

@@ -96,8 +96,8 @@ const TRIPLED = 3;
 const DRAWN = 20_000; // courses of wear that the reference weighs by the readings of one part
 
 /**
- * The best that anybody could say of one part who knows the truth of its fleet, and that one rate in twenty triples at the second
- * inspection, but not whose: courses of wear are drawn and weighed by the readings.
+ * The best possible forecast for one part, from the truth of its fleet and the knowledge that one rate in twenty triples at the second
+ * inspection: courses of wear are drawn and weighed by the readings.
  */
 function referenceChance(truth: Truth, { looks }: WearHistory, random: Random): number {
 	let all = 0;

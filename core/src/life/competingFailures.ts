@@ -4,7 +4,7 @@ import type { Station } from '../record';
 import { ageNodes, type Age, type AgeNode } from './age';
 import { exponentials } from './fleetWear';
 import { toTheEnd } from './inPieces';
-import { spreadOf, type Risk } from './partWear';
+import { spreadOf, type Risk } from './risk';
 
 /** What is believed of the ends of such parts, besides measured wear, before the record speaks. Scale in hours. */
 export interface LifePrior {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PartWear, priorKnowledge, type WearHistory, type WearPrior } from '.';
-import { spreadOf, type WearKnowledge } from './partWear';
+import type { WearKnowledge } from './partWear';
+import { spreadOf } from './risk';
 
 const prior: WearPrior = {
 	hoursToLimit: 4000,

@@ -1,8 +1,9 @@
 import { requireThat } from '../number';
-import { GammaTable } from './gammaTable';
+import { tableOf } from './gammaTable';
 import { QUANTILE_WEIGHTS, rateBeliefs, type RateBelief } from './rateBeliefs';
 import { RATE_CHANGES, withChangedRates } from './rateChange';
 import { rateGrid, type RateGrid } from './rateGrid';
+import { spreadOf, type Risk } from './risk';
 import { MOST_HOURS, followWear, type Track, type WearHistory } from './wearLooks';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
 
@@ -32,13 +33,6 @@ export interface WearKnowledge {
 export function priorKnowledge(prior: WearPrior): WearKnowledge {
 	const sd = openRate(prior);
 	return { prior, shapes: wearShapes(prior).map(({ weight }) => ({ weight, mean: 0, sd })), parts: 0, lives: 0 };
-}
-
-/** A probability with the interval that the open parameters leave it, 5 to 95 %. */
-export interface Risk {
-	readonly probability: number;
-	readonly low: number;
-	readonly high: number;
 }
 
 const MOST_LIMIT = 1e3;
@@ -340,32 +334,4 @@ function stateOf(y: Float64Array, weights: Float64Array, row: number): State {
 		square += weights[row + j] * y[j] * y[j];
 	}
 	return { mean: Math.max(0, mean), variance: Math.max(0, square - mean * mean) };
-}
-
-// Tables by shape: every part of a kind asks for the same ones.
-const tables = new Map<number, GammaTable>();
-const MOST_TABLES = 3000;
-function tableOf(shape: number): GammaTable {
-	let table = tables.get(shape);
-	if (!table) {
-		if (tables.size >= MOST_TABLES) tables.clear();
-		tables.set(shape, (table = new GammaTable(shape)));
-	}
-	return table;
-}
-
-/** 5 and 95 % points of weighted chances. */
-export function spreadOf(points: readonly { readonly chance: number; readonly weight: number }[]): {
-	low: number;
-	high: number;
-} {
-	const sorted = [...points].sort((a, b) => a.chance - b.chance);
-	const total = sorted.reduce((sum, { weight }) => sum + weight, 0);
-	const at = (share: number) => {
-		let sum = 0;
-		for (const { chance, weight } of sorted)
-			if ((sum += weight) >= share * total) return Math.min(1, Math.max(0, chance));
-		return 0;
-	};
-	return { low: at(0.05), high: at(0.95) };
 }

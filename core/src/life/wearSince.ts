@@ -1,9 +1,7 @@
 import type { RateGrid } from './rateGrid';
 import { followWear, type StandAt } from './wearLooks';
 import type { WearShape } from './wearPrior';
-import type { WearLook } from './wearWindow';
-
-const LEAST_U = 1e-6; // of the allowance: no reading is better
+import { LEAST_U, type WearLook } from './wearWindow';
 
 /** What one path says of the wear since a look: the ln evidence of the later readings by rate, and where the process stands now. */
 export interface WearSince {
@@ -12,7 +10,7 @@ export interface WearSince {
 }
 
 /**
- * The wear since the first of these looks as a history of its own, by path: as if the part had begun there, whatever made it so.
+ * The wear since the first of these looks as a history of its own, by path: as if the part had begun there.
  *
  * It is followed in differences from the first reading, whose uncertainty every difference carries. Where it stands now is what it
  * has grown since, added to the first reading; the last reading corrects that as both uncertainties allow. Wear is straight.

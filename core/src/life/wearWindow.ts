@@ -38,7 +38,8 @@ const NODES = {
 export const MOST_NODES = 160;
 
 const REACH = 6; // standard uncertainties about the reading
-const LEAST_U = 1e-6; // of the allowance: no reading is better
+/** Of the allowance: no reading is better. */
+export const LEAST_U = 1e-6;
 const MOST_OFF = 5; // of its uncertainties that a reading may lie off what can be; one that lies further is trusted less
 const REACHES_ZERO = 0.2; // of the highest place: a window that begins lower begins at no wear
 const MOST_ROOT = 4;

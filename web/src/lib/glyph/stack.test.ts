@@ -24,7 +24,7 @@ describe('tellingParts', () => {
 });
 
 describe('stackId', () => {
-	it('keeps models apart whatever they are called', () => {
+	it('keeps models of any name apart', () => {
 		expect(stackId('A b')).not.toBe(stackId('A_b'));
 		expect(stackId('A "b"')).not.toMatch(/[\s"]/);
 	});

@@ -1,8 +1,9 @@
-<!-- @component One cylinder cut along its axis, P to the left: what is in drawn out, what is not only dotted, what is in hand accented. -->
+<!-- @component One cylinder cut along its axis, P to the left: what is in drawn out, what is not only dotted, what is in hand accented, its tools above it. -->
 <script lang="ts">
-	import type { Assembly, Face, Station } from '@exetasis/core/record';
+	import type { Assembly, Face, Station, ToolKind } from '@exetasis/core/record';
 	import { drawingOf } from '$lib/glyph/drawing';
-	import { BOX, cylinderSection, labelled, zoomed } from './section';
+	import { TOOL_BOX, toolShapes } from '$lib/glyph/tools';
+	import { BOX, cylinderSection, labelled, toolsAbove, zoomed } from './section';
 
 	interface Props {
 		/** Its parts in the order of the stack. */
@@ -15,10 +16,12 @@
 		inHand: readonly string[];
 		/** The side to which a part in hand comes out, where that is known. */
 		comesOut?: (station: Station) => Face | undefined;
+		/** The tool that a part in hand takes. */
+		toolFor?: (station: Station) => ToolKind | undefined;
 		/** With the names of these assemblies under it; of a long stack then only what is in hand is drawn. */
 		named?: readonly Assembly[];
 	}
-	let { stations, label, isIn, inHand, comesOut, named = [] }: Props = $props();
+	let { stations, label, isIn, inHand, comesOut, toolFor, named = [] }: Props = $props();
 	const section = $derived(cylinderSection(named.length > 0 ? zoomed(stations, inHand) : stations));
 
 	const WALL = 7; // of the housing above and below
@@ -49,12 +52,26 @@
 	);
 	const lines = $derived(heldLines + labels.reduce((most, { line }) => Math.max(most, line + 1), 0));
 	const height = $derived(2 * WALL + BOX + (lines > 0 ? 1 + LINE * lines : 0));
+	const TOOL_SCALE = 0.6;
+	const TOOL_WIDTH = TOOL_SCALE * TOOL_BOX.width;
+	const tools = $derived(
+		toolFor
+			? toolsAbove(
+					section.pieces
+						.filter(({ station }) => inHand.includes(station.key))
+						.map(({ station, from, to }) => ({ kind: toolFor(station), from, to })),
+					section.width,
+					TOOL_WIDTH
+				)
+			: []
+	);
+	const top = $derived(tools.length > 0 ? TOOL_SCALE * TOOL_BOX.height + 6 : 0);
 	const THICK: Readonly<Record<string, number>> = { rod: 5, sleeve: 13 };
 	const thick = (type: string) => THICK[type] ?? 11;
 </script>
 
 <svg
-	viewBox="-2 0 {section.width + 4} {height}"
+	viewBox="-2 {-top} {section.width + 4} {height + top}"
 	style:max-width="{MOST_SCALE * (section.width + 4)}px"
 	role="img"
 	aria-label={label}
@@ -70,6 +87,12 @@
 		<text class="own" x={at} y={2 * WALL + BOX + LINE * (line + 1) - 2}
 			>{stations.find((one) => one.key === key)?.short}</text
 		>
+	{/each}
+	{#each tools as { kind, at, over } (over)}
+		<path class="leader" d="M{at} -6L{over} -1" />
+		<g transform="translate({at - TOOL_WIDTH / 2} {-top}) scale({TOOL_SCALE})">
+			{#each toolShapes[kind] as { d, as }, i (i)}<path {d} class="tool {as}" />{/each}
+		</g>
 	{/each}
 	<path class="axis" d="M-2 {AXIS}H{section.width + 2}" />
 	{#each section.pieces as { station, from, to, through } (station.key)}
@@ -157,6 +180,27 @@
 		stroke-width: 1.6;
 		stroke-linecap: round;
 		stroke-linejoin: round;
+	}
+	.leader {
+		stroke: var(--mark);
+		stroke-width: 1;
+	}
+	.tool {
+		fill: none;
+		stroke: currentColor;
+		stroke-width: 1.6;
+		stroke-linejoin: round;
+		stroke-linecap: round;
+	}
+	.tool.part {
+		stroke: var(--ink-soft);
+		stroke-width: 0.8;
+		vector-effect: none;
+		fill: var(--ink-soft);
+		fill-opacity: 0.14;
+	}
+	.tool.way {
+		stroke: var(--mark);
 	}
 	text.own {
 		fill: var(--mark);

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readSheet, type ModelSheet, type Station } from '@exetasis/core/record';
-import { BOX, cylinderSection, labelled, zoomed } from './section';
+import { BOX, cylinderSection, labelled, zoomed, toolsAbove } from './section';
 
 const folder = new URL('../../../../demo/sheets/', import.meta.url);
 const sheets = readdirSync(folder)
@@ -85,4 +85,21 @@ describe('a long stack', () => {
 		const alone = long.map((one, i) => (i === 15 ? { ...one, in: 'alone' } : one));
 		expect(zoomed(alone, ['s15']).map(({ key }) => key)).toEqual(long.slice(11, 20).map(({ key }) => key));
 	});
+});
+
+describe('toolsAbove', () => {
+	const at = (kind: 'blade' | 'hook' | undefined, from: number) => ({ kind, from, to: from + 20 });
+	it('draws a tool once for neighbours that take the same', () => {
+		expect(toolsAbove([at('blade', 0), at('blade', 20), at('blade', 100)], 200, 38)).toEqual([
+			{ kind: 'blade', at: 19, over: 10 }
+		]);
+	});
+	it('leaves out what would lie over another, and keeps within the drawing', () => {
+		const tools = toolsAbove([at('hook', 180), at('blade', 100), at('hook', 110), at(undefined, 40)], 200, 38);
+		expect(tools).toEqual([
+			{ kind: 'blade', at: 110, over: 110 },
+			{ kind: 'hook', at: 181, over: 190 }
+		]);
+	});
+	it('draws none where no part takes one', () => expect(toolsAbove([at(undefined, 0)], 40, 38)).toEqual([]));
 });

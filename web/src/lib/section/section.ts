@@ -1,5 +1,5 @@
 import type { PartTypeKey } from '@exetasis/core/part';
-import type { Station } from '@exetasis/core/record';
+import type { Station, ToolKind } from '@exetasis/core/record';
 
 /** Units of the drawing: the box of one part type's own section is 48 × 48, its axis in the middle. */
 export const BOX = 48;
@@ -63,6 +63,30 @@ export function labelled(
 			ends[line] = at + half;
 			return { key, at, line };
 		});
+}
+
+/** A tool above the section: what it is, where the middle of its picture lies, and the place that it points to. */
+export interface ToolAbove {
+	readonly kind: ToolKind;
+	readonly at: number;
+	readonly over: number;
+}
+
+/** Sets tools above the parts that take them: once for neighbours that take the same, and none over another or beyond the ends. */
+export function toolsAbove(
+	parts: readonly { readonly kind: ToolKind | undefined; readonly from: number; readonly to: number }[],
+	width: number,
+	toolWidth: number
+): ToolAbove[] {
+	const above: ToolAbove[] = [];
+	for (const { kind, from, to } of parts.toSorted((a, b) => a.from + a.to - b.from - b.to)) {
+		const last = above.at(-1);
+		if (!kind || kind === last?.kind) continue;
+		const over = (from + to) / 2;
+		const at = Math.max(toolWidth / 2, Math.min(width - toolWidth / 2, over));
+		if (!last || at - last.at >= toolWidth) above.push({ kind, at, over });
+	}
+	return above;
 }
 
 const MOST_LEGIBLE = 24;

@@ -26,6 +26,12 @@
 	const known = $derived(
 		bench.stations.find((station) => step.stations.includes(station.key) && comesOut(station) !== undefined)
 	);
+	// Of the part itself, else of the step, which is used at its first part.
+	const kindOf = (tool: string | undefined) => bench.bench.sheet.tools.find(({ key }) => key === tool)?.kind;
+	const own = (station: Station) => kindOf(station.tools.find((one) => one.for !== 'in' && kindOf(one.tool))?.tool);
+	const handled = $derived(bench.stations.filter(({ key }) => step.stations.includes(key)));
+	const ofStep = $derived(handled.some(own) ? undefined : kindOf(step.tools.find(kindOf)));
+	const toolFor = (station: Station) => own(station) ?? (station.key === handled.at(0)?.key ? ofStep : undefined);
 	const left = $derived(bench.stations.filter((station) => !isIn(station)).length);
 	const assembly = $derived(bench.bench.sheet.assemblies.find(({ key }) => key === known?.in));
 	const side = $derived(known && comesOut(known));
@@ -38,6 +44,7 @@
 		{isIn}
 		inHand={step.stations}
 		{comesOut}
+		{toolFor}
 		named={bench.bench.sheet.assemblies}
 	/>
 	<p class="soft">

@@ -40,8 +40,8 @@ const NEAR = 0.1; // of a window, from its upper end: where the end of the bridg
  * What the looks up to `last` say of the place at the next one, whose window is given: given where a gamma process stands now,
  * where it stood before is that times a beta variable, whatever the rate.
  *
- * Shape: `mores` are the gamma shapes between the two looks, one a course. Accuracy: that of its window
- * (`tolerance`), tested through `followWear`. Source: gamma bridge, M. Émery, M. Yor, Publ. RIMS 40 (2004) 669–688.
+ * Shape: `mores` are the gamma shapes between the two looks, one a course. Accuracy: 1e-3 of its largest value,
+ * tested through `followWear`. Source: gamma bridge, M. Émery, M. Yor, Publ. RIMS 40 (2004) 669–688.
  */
 export function bridge(last: BridgedLook, mores: readonly number[], window: WearWindow): BridgedLook {
 	const half = (window.high - window.low) / 2;
@@ -53,7 +53,7 @@ export function bridge(last: BridgedLook, mores: readonly number[], window: Wear
 		const read = readAt(window, between, count);
 		const left = Math.max(...read.map((one) => one.error));
 		// Where a reading leaves room for hardly any wear since a sharper one, it takes more nodes than estimated.
-		if (count === MOST_NODES || left < window.tolerance || left > error / HARDLY) {
+		if (count === MOST_NODES || left < TOLERANCE || left > error / HARDLY) {
 			const courses = last.courses.map(({ shape }, c) => ({ shape: shape + mores[c], read: read[c] }));
 			return { window, courses, sharpness };
 		}
@@ -61,6 +61,8 @@ export function bridge(last: BridgedLook, mores: readonly number[], window: Wear
 	}
 }
 
+/** How far off an interpolated density may be, as a share of its largest value. */
+const TOLERANCE = 1e-3;
 const FINER = 2;
 const HARDLY = 8; // what twice the nodes must gain at least
 

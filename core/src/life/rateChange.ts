@@ -7,7 +7,7 @@ type Path = Pick<WearShape, 'shapePer1000h' | 'exponent'>;
 
 /** Chance that the rate of a part that wears straight changes at one look: our own assumption, held to by `npm run calibrate`. */
 export const RATE_CHANGES = 0.06;
-/** Where wear bends, its rate changes already: both at once no few readings tell apart. */
+/** Where wear bends, its rate changes anyway: a few readings cannot tell that from a change. */
 const STRAIGHT = 1;
 /** Standard deviation of the logarithm of such a change: a rate that doubles or halves is usual, one that triples is not rare. */
 const CHANGE_SD = 0.8;
@@ -93,8 +93,7 @@ function atEvery(coarse: Float64Array, size: number): Float64Array {
 	return every;
 }
 
-// What a change says where the ln evidence of the rate after it is given: the ln evidence of the rate before it, and what each says
-// of the other.
+// From the ln evidence of the rate after a change: the ln evidence of the rate before it, and how the two rates go together.
 function changedFrom(logAfter: Float64Array, { step, size }: RateGrid) {
 	const largest = largestOf(logAfter);
 	const kernel = Float64Array.from({ length: size }, (_, d) => Math.exp(-(((d * step) / CHANGE_SD) ** 2) / 2));

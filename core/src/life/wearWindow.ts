@@ -23,8 +23,6 @@ export interface WearWindow extends Places {
 	readonly sharpness: number;
 	/** How many nodes carry an integrand of this sharpness over half a piece. */
 	readonly nodesFor: (half: number, sharpness: number) => number;
-	/** How far off what is interpolated may be, as a share of its value at the likeliest place. */
-	readonly tolerance: number;
 	/** ln of the reading's density at the first `count` places, into `out`. */
 	readonly logLikelihoods: (places: Float64Array, count: number, out: Float64Array) => void;
 }
@@ -32,8 +30,8 @@ export interface WearWindow extends Places {
 /** How finely looks are integrated: for one part's own risk; or for the rates of a fleet, of whose evidence it is one part, and for a change of rate. */
 export type Fineness = 'part' | 'fleet';
 const NODES = {
-	part: { least: 10, base: 6, perWidth: 2.7, tolerance: 1e-3 }, // ± 6 standard deviations take 23: 1e-8
-	fleet: { least: 8, base: 4, perWidth: 2.2, tolerance: 1e-3 } // 17: 1e-5 where nothing is sharper
+	part: { least: 10, base: 6, perWidth: 2.7 }, // ± 6 standard deviations take 23: 1e-8
+	fleet: { least: 8, base: 4, perWidth: 2.2 } // 17: 1e-5 where nothing is sharper
 } as const;
 export const MOST_NODES = 160;
 
@@ -84,7 +82,7 @@ function rising(looks: readonly WearLook[]): number[] {
  * (1932) 207–227 (widening).
  */
 export function wearWindows(looks: readonly WearLook[], exponent: number, fineness: Fineness): readonly WearWindow[] {
-	const { least, base, perWidth, tolerance } = NODES[fineness];
+	const { least, base, perWidth } = NODES[fineness];
 	const { root, power } = placesOf(exponent);
 	const centres = rising(looks).map((centre) => Math.max(0, centre));
 	const spreads = looks.map(({ worn, u }, k) => Math.max(u, LEAST_U, Math.abs(worn - centres[k]) / MOST_OFF));
@@ -108,7 +106,6 @@ export function wearWindows(looks: readonly WearLook[], exponent: number, finene
 			high: highs[k],
 			place,
 			nodesFor: (half, sharp) => Math.min(MOST_NODES, Math.max(least, Math.ceil(base + perWidth * half * sharp))),
-			tolerance,
 			sharpness: (power * place ** (power - 1)) / spread,
 			logLikelihoods: (places, count, out) => {
 				for (let j = 0; j < count; j++) {

@@ -117,19 +117,6 @@ export const drawnSheetsOf = async (scope: ShopScope): Promise<(SheetListing & D
 		(await sheetsOf(scope)).map(async (one) => ({ ...drawnSheet(await pinnedSheet(scope, one.id)), ...one }))
 	);
 
-/** The stack of the newest sheet of each of these models; one without a sheet has none. */
-export async function stacksOf(
-	scope: ShopScope,
-	models: readonly string[]
-): Promise<Readonly<Record<string, readonly DrawnPart[]>>> {
-	const wanted = new Set(models);
-	const listed = (await sheetsOf(scope)).filter(({ model }) => wanted.has(model));
-	const drawnOnes = await Promise.all(
-		listed.map(async ({ id, model }) => [model, (await pinnedSheet(scope, id)).stations.map(drawn)] as const)
-	);
-	return Object.fromEntries(drawnOnes);
-}
-
 /** A model by one of its sheets, with what receiving a pump of it asks. */
 export function toReceive(sheet: ModelSheet): ModelToReceive {
 	const { cylinderOne, scopes, variants, assemblies, stations } = sheet;

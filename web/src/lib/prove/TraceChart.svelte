@@ -12,6 +12,7 @@
 	} from 'chart.js';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { coloursOn } from '$lib/ui/colours';
+	import { TURNS } from './lastTurns';
 
 	interface Props {
 		label: string;
@@ -23,7 +24,6 @@
 		up: string;
 	}
 	let { label, kind, values, at, across, up }: Props = $props();
-	const THREE_TURNS = 1080;
 	Chart.register(LineController, LineElement, BarController, BarElement, PointElement, LinearScale, CategoryScale);
 	let canvas = $state<HTMLCanvasElement>();
 	let drawn = $state.raw<Chart>();
@@ -42,7 +42,7 @@
 				maintainAspectRatio: false,
 				scales: {
 					x: {
-						...(kind === 'line' ? { type: 'linear' as const, min: 0, max: THREE_TURNS } : {}),
+						...(kind === 'line' ? { type: 'linear' as const, min: 0, max: 360 * TURNS } : {}),
 						title: { display: true, text: across, color: soft },
 						ticks: kind === 'line' ? { color: soft, stepSize: 90 } : { color: soft, maxTicksLimit: 13 },
 						grid: { color: line }

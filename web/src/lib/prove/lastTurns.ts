@@ -6,7 +6,8 @@ export interface Turns {
 	readonly marked: boolean;
 }
 
-const TURNS = 3;
+/** How many turns are shown. */
+export const TURNS = 3;
 
 /** The last three turns. `marks`: the samples at which the mark passed, counted from the first one. Angles: degrees, 0 to 1080. */
 export function lastTurns(pressureMPa: readonly number[], marks: readonly number[], samplesPerTurn: number): Turns {

@@ -292,6 +292,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await page.context().setOffline(true);
 	await lay.getByRole('button', { name: 'Put 2 parts on the mat' }).click();
 	await expect(lay.getByRole('status')).toContainText('2 parts are kept on this tablet');
+	await expect(lay.getByText('Goes behind “Ceramic plunger”.')).toBeVisible();
 	await lay.getByRole('button', { name: 'Valve', exact: false }).first().click();
 	await lay.getByRole('button', { name: 'Put 1 part on the mat' }).click();
 	await expect(lay.getByRole('status')).toContainText('3 parts are kept on this tablet');

@@ -24,7 +24,7 @@
 	const list = new LaidDownList(job, () => location.reload()); // the whole job goes by the next revision
 	onMount(() => list.sendWhenBack());
 	const before = $derived(sheet.stations.find(({ key }) => key === list.behind) ?? sheet.stations.at(-1));
-	const last = $derived(list.parts.at(-1)?.type ?? before?.type);
+	const last = $derived(list.last?.type ?? before?.type);
 	const lastName = $derived(last && partType(last).name);
 
 	function add(type: PartTypeKey) {
@@ -102,7 +102,8 @@
 				class="btn main mt-2"
 				disabled={list.parts.length === 0 || list.sending}
 				onclick={() => void list.put()}
-				>Put {list.parts.length === 1 ? '1 part' : `${list.parts.length} parts`} on the mat</button
+				>Put {list.parts.length === 1 ? '1 part' : list.parts.length > 1 ? `${list.parts.length} parts` : 'parts'} on the
+				mat</button
 			>
 		</div>
 	</div>

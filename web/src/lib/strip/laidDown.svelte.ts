@@ -52,6 +52,11 @@ export class LaidDownList {
 		return this.#kept.waiting.reduce((sum, { parts }) => sum + parts.length, 0);
 	}
 
+	/** What came off last and does not lie on the mat yet. */
+	get last(): Pending | undefined {
+		return this.parts.at(-1) ?? this.#kept.waiting.at(-1)?.parts.at(-1);
+	}
+
 	/** Puts the parts on the mat, now or as soon as the server answers. */
 	async put(): Promise<void> {
 		const { parts, behind, waiting } = this.#kept;

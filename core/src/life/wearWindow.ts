@@ -30,12 +30,12 @@ export interface WearWindow extends Places {
 /** How finely looks are integrated: for one part's own risk; or for the rates of a fleet, of whose evidence it is one part, and for a change of rate. */
 export type Fineness = 'part' | 'fleet';
 const NODES = {
-	part: { least: 10, base: 6, perWidth: 2.7 }, // ± 6 standard deviations take 23: 1e-8
-	fleet: { least: 8, base: 4, perWidth: 2.2 } // 17: 1e-5 where nothing is sharper
+	part: { least: 10, base: 6, perWidth: 2.7 }, // a whole window takes 19
+	fleet: { least: 8, base: 5, perWidth: 2.4 } // 16
 } as const;
 export const MOST_NODES = 160;
 
-const REACH = 6; // standard uncertainties about the reading
+const REACH = 4.5; // standard uncertainties about the reading: beyond lie 7e-6 of it, and wider windows take more nodes
 /** Of the allowance: no reading is better. */
 export const LEAST_U = 1e-6;
 const MOST_OFF = 5; // of its uncertainties that a reading may lie off what can be; one that lies further is trusted less

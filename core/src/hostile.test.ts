@@ -489,6 +489,7 @@ const answers: Record<string, Walked> = {
 		{ station: 's', type: 't', prior: ends, lives: [{ before: history.before, held: 500, endedBy: 900 }] }
 	]),
 	endsBefore: of(ends),
+	newPartFails: { args: [life.endsBefore(ends), 500], held: ['nodes'] },
 	riskOfCompetingFailure: { args: [life.endsBefore(ends), { kind: 'known', hours: 1000 }, 500], held: ['nodes'] },
 	dutyClassOf: { args: [{ pressureMPa: 9, speedRpm: 900 }, sheet], held: ['1'] },
 	dutyHours: of([{ untilHours: 1000, wearFactor: 1.2 }], 100, 2000),

@@ -37,7 +37,7 @@ export function otherOutlook(life: PartLife, { intervalHours }: Policy): OtherOu
 	const { events, lives, prior } = life.ends;
 	return {
 		risk: life.other(intervalHours),
-		fresh: life.freshOther(intervalHours).probability,
+		fresh: life.freshOther(intervalHours),
 		ends: { events, lives, prior }
 	};
 }

@@ -3,6 +3,7 @@ import {
 	QUANTILE_WEIGHTS,
 	endsBefore,
 	lifePriorOf,
+	newPartFails,
 	riskOfCompetingFailure,
 	priorKnowledge,
 	unknownClass,
@@ -158,7 +159,7 @@ export class PartLife {
 
 	/** The chance that something else ends it. */
 	other = forHours((hours): Risk => riskOfCompetingFailure(this.ends, this.#facts.age, hours));
-	freshOther = forHours((hours): Risk => riskOfCompetingFailure(this.ends, { kind: 'known', hours: 0 }, hours));
+	freshOther = forHours((hours): number => newPartFails(this.ends, hours));
 
 	reused(hours: number): PartChances {
 		return this.#chances(this.other(hours).probability, true, (size, limit) => ({
@@ -168,7 +169,7 @@ export class PartLife {
 		}));
 	}
 	fresh(hours: number): PartChances {
-		return this.#chances(this.freshOther(hours).probability, false, (size, limit) => ({
+		return this.#chances(this.freshOther(hours), false, (size, limit) => ({
 			wear: size.fresh,
 			hours: this.duty(hours),
 			limit
@@ -228,9 +229,9 @@ function withMean(points: readonly number[], said: number): number[] {
 }
 
 // The hours asked for last are asked for again: by the forecast, and by what it is added up to.
-function forHours(work: (hours: number) => Risk): (hours: number) => Risk {
-	let last: { readonly hours: number; readonly risk: Risk } | undefined;
-	return (hours) => (last?.hours === hours ? last : (last = { hours, risk: work(hours) })).risk;
+function forHours<T>(work: (hours: number) => T): (hours: number) => T {
+	let last: { readonly hours: number; readonly said: T } | undefined;
+	return (hours) => (last?.hours === hours ? last : (last = { hours, said: work(hours) })).said;
 }
 
 // What may lie before the record of the part: nothing where its fitting is known, else the ages that the record allows, in

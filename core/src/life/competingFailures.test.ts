@@ -5,6 +5,7 @@ import {
 	dutyHours,
 	endsBefore,
 	fitCompetingFailures,
+	newPartFails,
 	riskOfCompetingFailure,
 	type OtherLife
 } from '.';
@@ -18,10 +19,10 @@ const known = (hours: number) => ({ kind: 'known' as const, hours });
 
 describe('other ends', () => {
 	it('agrees with direct integration over scale and shape', () => {
-		// numpy 2: Weibull, lives 3000+, (1500, 3000], (0, 1500], 4500+; 801 shapes by 1601 scales, the prior's share held at
-		// 14,257 h = 20,000·(2625/20,000)^(4/24).
+		// numpy 2: Weibull, lives 3000+, (1500, 3000], (0, 1500], 4500+; 1041 shapes (± 2.6 σ) by 2801 scales, 15 % of the prior about scales
+		// e² longer, its share held at 14,257 h = 20,000·(2625/20,000)^(4/24).
 		const { s } = fitCompetingFailures([record('s', 't', [life(3000), life(1500, 3000), life(0, 1500), life(4500)])]);
-		expect(riskOfCompetingFailure(s, known(1000), 2000).probability).toBeCloseTo(0.1496114890451749, 3);
+		expect(riskOfCompetingFailure(s, known(1000), 2000).probability).toBeCloseTo(0.14874506161118428, 3);
 		expect([s.events, s.lives]).toEqual([2, 4]);
 	});
 	it('stays at its prior where a record says nothing: one look a life, nothing found', () => {
@@ -37,6 +38,22 @@ describe('other ends', () => {
 		expect(used).toBeGreaterThan(fresh); // the prior's shape decides, and it wears out
 		expect(used).toBeLessThan(6 * fresh);
 		expect(fresh).toBeLessThan(riskOfCompetingFailure(endsBefore(prior), known(0), 1500).probability);
+	});
+	it('believes three hundred lives in which nothing ended', () => {
+		// 450,000 h without an end: at a constant rate, half an end (Jeffreys) is 0.22 % in 2000 h, three (95 %) are 1.3 %.
+		const lives = Array.from({ length: 300 }, (_, i) => life((3000 * (i + 0.5)) / 300));
+		const { probability, high } = riskOfCompetingFailure(
+			fitCompetingFailures([record('s', 't', lives)]).s,
+			known(0),
+			2000
+		);
+		expect(probability).toBeLessThan(0.005);
+		expect(high).toBeLessThan(0.013);
+	});
+	it('is at a new part what the risk says', () => {
+		const ends = endsBefore(prior);
+		expect(newPartFails(ends, 2000)).toBe(riskOfCompetingFailure(ends, known(0), 2000).probability);
+		expect(() => newPartFails(ends, NaN)).toThrow('further');
 	});
 	it('learns from seven ends in three hundred lives that parts wear out, or that they fail young', () => {
 		// Shape 2.5 and 0.7, seven ends expected by 3000 h; a part 3000 h old, 2000 h on: true 19.0 and 1.7 %.

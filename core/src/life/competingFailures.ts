@@ -52,7 +52,7 @@ interface EndsOnRecord {
 }
 
 const STEP = 0.15; // of ln scale
-const HALF = 26; // scales from e^−3.9 to e^3.9 of the prior's
+const HALF = 32; // scales from e^−4.8 to e^4.8 of the prior's
 const OFFSETS = Array.from({ length: 2 * HALF + 1 }, (_, i) => (i - HALF) * STEP);
 const WIDEST_SHAPE = 0.5; // spread of ln shape, however little the prior is worth
 const SHAPES = [-2.6, -2.08, -1.56, -1.04, -0.52, 0, 0.52, 1.04, 1.56, 2.08, 2.6].map((z) => ({
@@ -61,7 +61,12 @@ const SHAPES = [-2.6, -2.08, -1.56, -1.04, -0.52, 0, 0.52, 1.04, 1.56, 2.08, 2.6
 }));
 // Of what a station's scale leaves open, the shares that it has in common with the shop and with its part type.
 const SHARED = { shop: 0.25, type: 0.25 } as const;
-const FORGOTTEN = 1e-4;
+// Most stations lie about what type and shop let expect, in the ln of the scale. What ends lives elsewhere hardly ever happens at some.
+const STATIONS = [
+	{ weight: 0.8, longer: 0, times: 1 },
+	{ weight: 0.2, longer: 2.5, times: 2 }
+] as const;
+const FORGOTTEN = 5e-5;
 
 // As many ended lives would leave them open: √6/π of ln shape and 1/shape of ln scale, over √worth (Meeker & Escobar 1998, 7.4).
 const shapeAt = ({ shape, worth }: LifePrior, z: number): number =>
@@ -95,7 +100,7 @@ const logScaleAt = ({ scaleHours, shape }: LifePrior, pivot: number, x: number, 
 /**
  * Ends other than measured wear at every station of a model, prior and record integrated.
  *
- * The log scale of a station is its prior's + the shop's + its part type's + its own; the shape has a spread of its own about the prior's. Finds at
+ * The log scale of a station is its prior's + the shop's + its part type's + its own, which at some stations is far longer; the shape has a spread of its own about the prior's. Finds at
  * a strip-down lie between two looks; running lives are held to their last look. Everything is summed over a grid, so a
  * record that leaves shape or scale open (every end at one interval, one look a life) stays near the prior by itself.
  * Shape: one entry a station. Errors: PreconditionError for an end before its part held, or hours below 0.
@@ -115,7 +120,7 @@ export function* fittingCompetingFailures(
 	const types = [...new Set(stations.map(({ type }) => type))];
 	const members = new Map(types.map((type) => [type, stations.flatMap((one, i) => (one.type === type ? [i] : []))]));
 	// Upwards: what each station says of its type, and each type of the shop; downwards without what it said itself.
-	const toType = evidence.map(({ byScale }, i) => logOf(blurred(exponentials(byScale), own[i].own)));
+	const toType = evidence.map(({ byScale }, i) => logOf(amongStations(exponentials(byScale), own[i].own, true)));
 	const widest = (type: string) => Math.max(...members.get(type)!.map((i) => own[i].type));
 	const shopWidth = Math.max(0.05, ...own.map(({ shop }) => shop));
 	const ofType = new Map(types.map((type) => [type, sumOf(members.get(type)!.map((i) => toType[i]))]));
@@ -128,7 +133,7 @@ export function* fittingCompetingFailures(
 				logOf(blurred(exponentials(Float64Array.from(fromShop)), widest(type))),
 				...members.get(type)!.flatMap((j) => (j === i ? [] : [toType[j]]))
 			]);
-			const before = blurred(exponentials(forType), own[i].own);
+			const before = amongStations(exponentials(forType), own[i].own);
 			return [station, posterior(prior, before, evidence[i], lives)];
 		})
 	);
@@ -137,8 +142,9 @@ export function* fittingCompetingFailures(
 /** What is believed where no life is on record. Hours. Errors: PreconditionError for a prior that cannot be. */
 export const endsBefore = (prior: LifePrior): CompetingFailures => {
 	requirePrior(prior);
-	const sd = openScale(prior);
-	const before = exponentials(Float64Array.from(OFFSETS, (x) => -((x / sd) ** 2) / 2));
+	const { shop, type, own } = widths(prior);
+	const shared = exponentials(Float64Array.from(OFFSETS, (x) => -((x / Math.hypot(shop, type)) ** 2) / 2));
+	const before = amongStations(shared, own);
 	return posterior(
 		prior,
 		before,
@@ -163,15 +169,25 @@ function sumOf(all: readonly (Float64Array | number[])[]): Float64Array {
 }
 const logOf = (values: Float64Array): Float64Array => values.map((value) => Math.log(Math.max(value, 1e-30)));
 
-// A distribution over offsets, blurred by a normal one; weights sum to 1.
-function blurred(weights: Float64Array, sd: number): Float64Array {
+// A distribution over offsets, blurred by a normal one and moved; weights sum to 1.
+function blurred(weights: Float64Array, sd: number, by = 0): Float64Array {
 	const width = Math.max(sd, STEP / 3);
 	const out = new Float64Array(weights.length);
 	for (let to = 0; to < out.length; to++)
 		for (let from = 0; from < out.length; from++)
-			out[to] += weights[from] * Math.exp(-((((to - from) * STEP) / width) ** 2) / 2);
+			out[to] += weights[from] * Math.exp(-((((to - from) * STEP - by) / width) ** 2) / 2);
 	const total = out.reduce((sum, value) => sum + value, 0);
 	return out.map((value) => value / total);
+}
+
+// From what its type lets expect to a station, or back from the station to its type.
+function amongStations(weights: Float64Array, sd: number, back = false): Float64Array {
+	const out = new Float64Array(weights.length);
+	for (const { weight, longer, times } of STATIONS) {
+		const one = blurred(weights, sd * times, back ? -longer : longer);
+		for (let i = 0; i < out.length; i++) out[i] += weight * one[i];
+	}
+	return out;
 }
 
 // ln P(record | scale, shape), by shape and offset; and over the shapes.
@@ -286,24 +302,50 @@ function posterior(
  * and record, and over the ages that the record allows where the age is not known.
  * Units: hours. Errors: PreconditionError for hours below 0 or not finite.
  */
-export function riskOfCompetingFailure({ nodes }: CompetingFailures, age: Age, further: number): Risk {
+export function riskOfCompetingFailure(failures: CompetingFailures, age: Age, further: number): Risk {
+	const points = chancesOf(failures, age, further);
+	if (points.length === 0) return { probability: 1, low: 1, high: 1 };
+	return { probability: meanOf(points), ...spreadOf(points) };
+}
+
+/** The same chance for a new part, without what is open about it. Units: hours. Errors: as `riskOfCompetingFailure`. */
+export const newPartFails = (failures: CompetingFailures, hours: number): number =>
+	meanOf(chancesOf(failures, { kind: 'known', hours: 0 }, hours));
+
+interface Point {
+	readonly chance: number;
+	readonly weight: number;
+}
+
+function chancesOf({ nodes }: CompetingFailures, age: Age, further: number): Point[] {
 	requireThat(further >= 0 && Number.isFinite(further), 'riskOfCompetingFailure', 'further', further, 'at least 0');
-	const ages = ageNodes(age);
-	const points = nodes.map(({ scale, shape, weight }) => {
+	const ages = ageNodes(age).map(({ hours, weight }) => ({
+		weight,
+		now: Math.log(hours),
+		then: Math.log(hours + further)
+	}));
+	const points: Point[] = [];
+	for (const { scale, shape, weight } of nodes) {
 		const logScale = Math.log(scale);
 		let alive = 0;
 		let ends = 0;
 		for (const node of ages) {
-			const now = cumulative(node.hours, logScale, shape);
-			const then = cumulative(node.hours + further, logScale, shape);
+			const now = Math.exp(shape * (node.now - logScale));
 			const here = node.weight * Math.exp(-now);
 			alive += here;
-			ends += here * -Math.expm1(now - then);
+			ends += here * -Math.expm1(now - Math.exp(shape * (node.then - logScale)));
 		}
-		return alive > 0 ? { chance: ends / alive, weight: weight * alive } : { chance: 1, weight: 0 };
-	});
-	const total = points.reduce((sum, { weight }) => sum + weight, 0);
-	if (!(total > 0)) return { probability: 1, low: 1, high: 1 };
-	const probability = points.reduce((sum, { chance, weight }) => sum + chance * weight, 0) / total;
-	return { probability: Math.min(1, probability), ...spreadOf(points) };
+		if (alive > 0) points.push({ chance: ends / alive, weight: weight * alive });
+	}
+	return points;
+}
+
+function meanOf(points: readonly Point[]): number {
+	let all = 0;
+	let ends = 0;
+	for (const { chance, weight } of points) {
+		all += weight;
+		ends += weight * chance;
+	}
+	return Math.min(1, ends / all);
 }

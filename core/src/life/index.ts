@@ -12,6 +12,7 @@ export {
 	fitCompetingFailures,
 	fittingCompetingFailures,
 	lifePriorOf,
+	newPartFails,
 	riskOfCompetingFailure,
 	type LifePrior,
 	type CompetingFailures,

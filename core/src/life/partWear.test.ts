@@ -11,8 +11,8 @@ const prior: WearPrior = {
 	worth: 4,
 	from: 'sheet'
 };
-// One combination alone: the middle scatters, steady wear.
-const alone = 13;
+// One combination alone: the middle scatters, straight wear.
+const alone = 4;
 const knowledge: WearKnowledge = {
 	prior,
 	shapes: priorKnowledge(prior).shapes.map((_, i) => ({ weight: i === alone ? 1 : 0, mean: 0, sd: 0.2 })),

@@ -233,6 +233,11 @@ export class PartWear {
 
 	// Posterior weight of each rate to come on one track.
 	#weightsOf(path: number, track: number): Float64Array {
+		return ((this.#weights[path] ??= [])[track] ??= this.#weighToCome(path, track));
+	}
+	readonly #weights: Float64Array[][] = [];
+
+	#weighToCome(path: number, track: number): Float64Array {
 		const evidence = this.#evidence[path];
 		const ofTrack = this.#ofTrack[path][track];
 		const weights = this.#posterior[path].map((weight, i) => (weight > 0 ? (weight * ofTrack[i]) / evidence[i] : 0));
@@ -277,7 +282,7 @@ export class PartWear {
 			const ofTracks = this.#tracks[p].map(({ toCome }, t) => {
 				const beyond = this.#beyond(p, t, hours, limit ** (1 / path.exponent));
 				if (!toCome) return beyond;
-				const mixed = toCome.meanOf(this.#posterior[p].map((_, i) => beyond(i)));
+				const mixed = toCome.meanOf(beyond);
 				return (i: number) => mixed[i];
 			});
 			return this.#posterior[p].map((weight, i) => {

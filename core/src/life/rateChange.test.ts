@@ -12,10 +12,10 @@ const prior: WearPrior = {
 	worth: 4,
 	from: 'sheet'
 };
-// One combination alone: the middle scatters, steady wear.
+// One combination alone: the middle scatters, straight wear.
 const knowledge: WearKnowledge = {
 	prior,
-	shapes: priorKnowledge(prior).shapes.map((_, i) => ({ weight: i === 13 ? 1 : 0, mean: 0, sd: 0.2 })),
+	shapes: priorKnowledge(prior).shapes.map((_, i) => ({ weight: i === 4 ? 1 : 0, mean: 0, sd: 0.2 })),
 	parts: 0,
 	lives: 0
 };

@@ -93,12 +93,14 @@ function atEvery(coarse: Float64Array, size: number): Float64Array {
 	return every;
 }
 
+const OUT_OF_THE_QUESTION = 14; // logarithms below the likeliest rate: 1e-6 of it
+
 // From the ln evidence of the rate after a change: the ln evidence of the rate before it, and how the two rates go together.
 function changedFrom(logAfter: Float64Array, { step, size }: RateGrid) {
 	const largest = largestOf(logAfter);
 	const kernel = Float64Array.from({ length: size }, (_, d) => Math.exp(-(((d * step) / CHANGE_SD) ** 2) / 2));
 	const whole = 2 * kernel.reduce((sum, one) => sum + one, 0) - kernel[0];
-	const after = logAfter.map((log) => (log > -Infinity ? Math.exp(log - largest) / whole : 0));
+	const after = logAfter.map((log) => (log > largest - OUT_OF_THE_QUESTION ? Math.exp(log - largest) / whole : 0));
 	const spread = (values: Float64Array): Float64Array => {
 		const sums = new Float64Array(size);
 		for (let j = 0; j < size; j++)
@@ -108,7 +110,7 @@ function changedFrom(logAfter: Float64Array, { step, size }: RateGrid) {
 	const shares = spread(after);
 	const perShare = (values: Float64Array) => values.map((value, i) => (shares[i] > 0 ? value / shares[i] : 0));
 	const toCome: RateToCome = {
-		meanOf: (values) => perShare(spread(values.map((value, j) => value * after[j]))),
+		meanOf: (figure) => perShare(spread(after.map((share, j) => (share > 0 ? share * figure(j) : 0)))),
 		weightsFrom: (weights) => spread(perShare(weights)).map((weight, j) => weight * after[j])
 	};
 	return { logEvidence: shares.map((share) => largest + Math.log(share)), toCome };

@@ -38,8 +38,8 @@ export interface Track {
 
 /** How the rates of a track and those to come go together. */
 export interface RateToCome {
-	/** The mean of a figure at each rate of the track, from the figure at each rate to come. */
-	readonly meanOf: (values: Float64Array) => Float64Array;
+	/** The mean of a figure at each rate of the track, from the figure at each rate to come, by its index. */
+	readonly meanOf: (figure: (i: number) => number) => Float64Array;
 	/** The weight of each rate to come, from the weight of each rate of the track. */
 	readonly weightsFrom: (weights: Float64Array) => Float64Array;
 }
@@ -293,13 +293,15 @@ function standing(
 	scales: Float64Array,
 	fineness: Fineness
 ): Pick<Track, 'logEvidence' | 'last' | 'standAt'> {
+	const made = new Map<number, WeighedLook>();
 	const standAt: StandAt = (value, rate) => {
+		const known = made.get(value);
+		if (known) return { y: known.y, weights: known.weights.subarray(known.rowOf(rate)).subarray(0, known.y.length) };
 		const nodes = lookNodes(look, value);
 		const weights = new Float64Array(nodes.y.length);
 		weigh(nodes, scales[rate], weights, 0);
 		return { y: nodes.y, weights };
 	};
-	const made = new Map<number, WeighedLook>();
 	const splitAt = (value: number): WeighedLook => {
 		let kept = made.get(value);
 		if (!kept) made.set(value, (kept = weighed(look, scales, value)));

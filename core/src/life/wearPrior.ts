@@ -70,24 +70,27 @@ const HERMITE = [
 	{ z: 0, weight: 2 / 3 },
 	{ z: Math.sqrt(3), weight: 1 / 6 }
 ] as const;
-// How wear may bend, with prior probabilities: it runs in, is steady, or speeds up.
-const EXPONENTS = [
+// How wear may bend, with prior probabilities: it is straight, runs in, or speeds up.
+const STRAIGHT = 0.65;
+const BENT = [
 	{ exponent: 0.75, weight: 0.15 },
-	{ exponent: 1, weight: 0.65 },
 	{ exponent: 1.5, weight: 0.2 }
 ] as const;
 
 const LEAST_WITHIN = 0.01; // in 1000 h: no part wears more evenly
 
-/** The scatter within parts and the bending that are considered, for a prior: every pair once. */
-export const paths = (prior: WearPrior): readonly Omit<WearShape, 'between'>[] =>
-	HERMITE.flatMap(({ z, weight }) =>
-		EXPONENTS.map((bend) => ({
-			shapePer1000h: 1 / (Math.max(LEAST_WITHIN, prior.within1000h) * Math.exp(z * scatterSpread(prior))) ** 2,
-			exponent: bend.exponent,
-			weight: weight * bend.weight
-		}))
-	);
+/**
+ * The scatter within parts and the bending that are considered, for a prior. Bent wear is followed with the middle scatter only: what
+ * bends and jumps as well cannot be told from straight wear that jumps.
+ */
+export function paths(prior: WearPrior): readonly Omit<WearShape, 'between'>[] {
+	const shapeAt = (z: number) =>
+		1 / (Math.max(LEAST_WITHIN, prior.within1000h) * Math.exp(z * scatterSpread(prior))) ** 2;
+	return [
+		...HERMITE.map(({ z, weight }) => ({ shapePer1000h: shapeAt(z), exponent: 1, weight: weight * STRAIGHT })),
+		...BENT.map((bent) => ({ shapePer1000h: shapeAt(0), ...bent }))
+	];
+}
 
 /** All combinations, path by path and within each by scatter between parts. Weights together 1. */
 export const wearShapes = (prior: WearPrior): readonly WearShape[] =>

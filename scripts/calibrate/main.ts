@@ -12,6 +12,7 @@ import { plantedTruth } from './causes';
 import { falseAlarms } from './falseAlarms';
 import { fixes } from './fixes';
 import { heardAtLag, saidOfLeaks, type HeardAtLag } from './leaks';
+import { otherEnds } from './otherEnds';
 import { changedRates, fastParts, oneLookALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
 import type { ShopForecasts } from './forecasts';
@@ -190,6 +191,21 @@ for (const factor of [0.5, 2])
 		const { said, happened } = wrongPrior(factor, lives, 40, from);
 		row(`prior wrong by × ${factor}, after ${lives} lives`, percent(said), percent(happened));
 	}
+
+console.log(
+	'\nOther ends of life at one station, 300 lives on record: what is said of a part for the next 2000 h, and what is true'
+);
+head('shape', 'ends on record, on average', 'age', 'said', '5 to 95 % of shops', 'true');
+for (const [shape, expected, age] of [
+	[2.5, 7, 3000],
+	[0.7, 7, 3000],
+	[1.3, 7, 0],
+	[1.3, 0.12, 0],
+	[1.3, 0.12, 3000]
+] as const) {
+	const { said, low, high, truth } = otherEnds(shape, expected, age, 100, from);
+	row(shape, expected, `${age} h`, percent(said), `${percent(low)} to ${percent(high)}`, percent(truth));
+}
 
 console.log('\nThe verdict on a limit, the true worst place exactly at it');
 head('places', 'shape', 'inside (accepted bad)', 'beyond (scrapped good)');

@@ -94,11 +94,17 @@ const ANY_FINITE: NumberRange = { least: -1e15, most: 1e15 };
 /**
  * Reads "17.98", "17,98 mm" or ".7080 in" into the base unit, as `parseNumber` reads numbers.
  * `assumed` is the unit meant where none is typed; a typed one must measure the same dimension. `isPossible` says which
- * values (in the base unit) can be meant where a comma leaves two; by default those within the dimension's plausible range.
+ * values (in the base unit) can be meant where a comma leaves two; by default those within `range`, which is the dimension's
+ * plausible one where none is given.
  *
  * @example parseQuantity('0.5 in', 'mm') // { kind: 'quantity', base: 12.7, unit: 'in' }
  */
-export function parseQuantity(text: string, assumed: Unit, isPossible?: (base: number) => boolean): ParsedQuantity {
+export function parseQuantity(
+	text: string,
+	assumed: Unit,
+	isPossible?: (base: number) => boolean,
+	range: NumberRange = plausibleRange[dimensionOf(assumed)]
+): ParsedQuantity {
 	const problem = (problem: QuantityProblem): ParsedQuantity => ({ kind: 'problem', problem });
 	const trimmed = text.trim();
 	if (trimmed === '') return problem({ code: 'empty' });
@@ -111,7 +117,6 @@ export function parseQuantity(text: string, assumed: Unit, isPossible?: (base: n
 	}
 	const dimension = dimensionOf(unit);
 	if (dimension !== dimensionOf(assumed)) return problem({ code: 'wrongDimension', unit, expected: assumed });
-	const range = plausibleRange[dimension];
 	const possible = isPossible ?? ((base: number) => base >= range.least && base <= range.most);
 	const parsed = parseNumber(digits, ANY_FINITE, (value) => possible(toBase(value, unit)));
 	if (parsed.kind === 'problem') {

@@ -180,6 +180,7 @@ export function unitNamed(text: string): Unit | undefined {
 	const lower = name.toLowerCase();
 	const known = (unit: Unit) =>
 		unit.toLowerCase() === lower ||
+		unitLabel(unit).toLowerCase() === lower ||
 		(definitionOf(unit).aliases?.some((alias) => alias === lower || alias === joined(name)) ?? false);
 	return exact ?? units.find(known);
 }

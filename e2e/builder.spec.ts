@@ -2,6 +2,9 @@
 import { expect, test, type Page } from '@playwright/test';
 import { pageOf } from './people';
 
+/** A picture of one pixel. */
+const PIXEL = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+
 async function plate(page: Page, model: string) {
 	await page.goto('/sheets');
 	await page.getByRole('link', { name: 'New model sheet' }).click();
@@ -288,19 +291,44 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await lay.getByRole('button', { name: 'Ceramic plunger' }).first().click();
 	await lay.getByRole('button', { name: /^Turn Ceramic plunger/ }).click();
 	await expect(lay.getByText(/toward the pressure side/)).toBeVisible();
+	// How it was found, its photograph and the places of bolts are kept with it.
+	await lay.getByRole('button', { name: 'Fasteners' }).first().click();
+	const laid = lay.getByRole('list', { name: 'Parts laid down' }).getByRole('listitem');
+	const plunger = laid.filter({ hasText: 'Ceramic plunger' });
+	await plunger.getByText('As found, photograph').click();
+	await plunger.getByLabel('Found', { exact: true }).selectOption('in pieces, one not found');
+	await plunger.getByLabel('In cylinder').selectOption('2');
+	await plunger
+		.getByLabel('Photograph of Ceramic plunger')
+		.setInputFiles({ name: 'plunger.png', mimeType: 'image/png', buffer: Buffer.from(PIXEL, 'base64') });
+	await expect(plunger.getByText('Found in pieces, one not found, photographs: 1')).toBeVisible();
+	const fasteners = laid.filter({ hasText: 'Fasteners' });
+	await fasteners.getByText('As found, photograph, places of the bolts').click();
+	const drawing = fasteners.getByRole('group', { name: /^Bolts of / });
+	for (const position of [
+		{ x: 60, y: 60 },
+		{ x: 150, y: 60 }
+	])
+		// prettier-ignore
+		await drawing.click({ position });
+	await expect(fasteners.getByText('places of bolts: 2')).toBeVisible();
 	// The network drops: the parts wait in this browser while the work goes on, and go on the mat by themselves.
 	await page.context().setOffline(true);
-	await lay.getByRole('button', { name: 'Put 2 parts on the mat' }).click();
-	await expect(lay.getByRole('status')).toContainText('2 parts are kept on this tablet');
-	await expect(lay.getByText('Goes behind “Ceramic plunger”.')).toBeVisible();
+	await lay.getByRole('button', { name: 'Put 3 parts on the mat' }).click();
+	await expect(lay.getByRole('status')).toContainText('3 parts are kept on this tablet');
+	await expect(lay.getByText('Goes behind “Fasteners”.')).toBeVisible();
 	await lay.getByRole('button', { name: 'Valve', exact: false }).first().click();
 	await lay.getByRole('button', { name: 'Put 1 part on the mat' }).click();
-	await expect(lay.getByRole('status')).toContainText('3 parts are kept on this tablet');
+	await expect(lay.getByRole('status')).toContainText('4 parts are kept on this tablet');
 	await page.context().setOffline(false);
 	await expect(lay.getByRole('status')).toHaveCount(0);
 	await expect(lay.getByText('Nothing yet.')).toBeVisible();
 	await page.getByRole('link', { name: 'Open the mat' }).first().click();
 	await expect(page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ })).toBeVisible();
+	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 2/ }).click();
+	await page.getByRole('button', { name: 'Notes' }).click();
+	await expect(page.getByRole('img', { name: /^Photograph by Ines/ })).toBeVisible();
+	await expect(page.getByText('in pieces, one not found').first()).toBeVisible();
 
 	// A size is measured beside a new part; its limit is an assumption and never said to be the pump's own.
 	const measure = page.getByRole('region', { name: 'Measure' });

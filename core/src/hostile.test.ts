@@ -735,6 +735,8 @@ const answers: Record<string, Walked> = {
 	withStepsDrafted: { args: [sheet], held: ['0'] },
 	withPart: { args: [sheet, 2, { type: 'oRing', pieces: 2, price: 3 }], held: ['0'] },
 	withPartsMoved: { args: [sheet, ['headNuts'], 2], held: ['0'] },
+	boltsAlone: { args: [[{ xMm: 10, yMm: 0 }]], held: ['0'] },
+	boltsOut: of({ bolts: [{ xMm: 10, yMm: 0, mark: 'last' }] }),
 	withLaidDown: { args: [sheet, [{ type: 'oRing', pieces: 2, price: 3 }], {}], held: ['0'] },
 	withVariant: { args: [sheet, 'Retainers'], held: ['0'] },
 	withChoice: { args: [sheet, 'retainers', 'Plastic'], held: ['0'] },

@@ -17,7 +17,8 @@ import { addSheet, newestSheet, newestSheets, pinnedSheet } from '../sheets';
 import { moveWithin } from './moveJob';
 
 export type LaidDownAnswer =
-	| { readonly kind: 'laid' }
+	/** With the keys of the parts that were laid down. */
+	| { readonly kind: 'laid'; readonly stations: readonly string[] }
 	| { readonly kind: 'unknownJob' }
 	| { readonly kind: 'released' }
 	/** A lead has checked the sheet: it changes by revisions from now on. */
@@ -42,16 +43,23 @@ export async function layDown(
 ): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
 	const key = `${jobId}/${request}`;
-	const answer = await growSheet(scope, jobId, (sheet) =>
-		answered.has(key) ? 'answered' : withLaidDown(sheet, parts, customs, behind)
-	);
-	if (answer.kind === 'laid') {
-		answered.add(key);
-		if (answered.size > MOST_ANSWERED) answered.delete(answered.values().next().value!);
-	}
-	return answer;
+	let stations: readonly string[] = [];
+	const answer = await growSheet(scope, jobId, (sheet) => {
+		const known = answered.get(key);
+		if (known) {
+			stations = known;
+			return 'answered';
+		}
+		const { draft, keys } = withLaidDown(sheet, parts, customs, behind);
+		stations = keys;
+		return draft;
+	});
+	if (answer.kind !== 'laid') return answer;
+	answered.set(key, stations);
+	if (answered.size > MOST_ANSWERED) answered.delete(answered.keys().next().value!);
+	return { kind: 'laid', stations };
 }
-const answered = new Set<string>();
+const answered = new Map<string, readonly string[]>();
 const MOST_ANSWERED = 10_000;
 
 export interface NewSize {
@@ -98,12 +106,12 @@ const growSheet = (
 		const log = fold(await entriesOf(within, jobId, { kinds: ['step', 'withdraw', 'correction'] }));
 		if (blockedBy(stepsInScope(pinned, job), log.steps).length > 0) return { kind: 'blocked' };
 		const changed = change(newest.body);
-		if (changed === 'answered') return { kind: 'laid' };
+		if (changed === 'answered') return { kind: 'laid', stations: [] };
 		if (!changed) return { kind: 'unknownSize' };
 		const added = await addSheet(within, JSON.stringify({ ...changed, revision: newest.body.revision + 1 }));
 		if (added.kind === 'faults') return { kind: 'faults', message: added.faults[0].message };
 		if (added.kind === 'revisionExists') return { kind: 'faults', message: 'another person changed the sheet' };
 		const moved = await moveWithin(within, jobId, added.id);
 		if (moved.kind !== 'moved') throw new Error(`what was added cannot lose what is recorded: ${moved.kind}`);
-		return { kind: 'laid' };
+		return { kind: 'laid', stations: [] };
 	});

@@ -1,7 +1,7 @@
 <!-- @component Bolts, nuts or screws that are tightened together, on a drawing: where they are, in which order, to which torque. -->
 <script lang="ts">
 	import { boltPatterns, propertyClasses, proposedTorque, type PropertyClass } from '@exetasis/core/build';
-	import { defined, withPartChanged } from '@exetasis/core/draft';
+	import { boltsAlone, boltsOut, defined, withPartChanged } from '@exetasis/core/draft';
 	import { parseQuantity, shownUnit } from '@exetasis/core/quantity';
 	import type { Fastening, Station } from '@exetasis/core/record';
 	import { fasteningSchema } from '@exetasis/core/record';
@@ -43,13 +43,13 @@
 				return;
 			}
 		}
-		const pieces = next ? next.bolts.filter(({ mark }) => mark !== 'doNotTouch').length : part.pieces;
+		const pieces = next ? boltsOut(next) : part.pieces;
 		draft.change(withPartChanged(draft.body, part.key, { fastening: next, pieces }));
 	}
 	const change = (next: Partial<Fastening>) => fastening && save(defined({ ...fastening, ...next }));
 	function place(bolts: Fastening['bolts']) {
 		if (fastening) change({ bolts });
-		else save({ bolts, torqueFrom: 'maker', pattern: 'cross', stages: [1], onceMore: false });
+		else save(boltsAlone(bolts));
 	}
 	const byHand = $derived(shape === 'byHand');
 	const passes = $derived((fastening?.stages ?? []).map((share) => Math.round(share * 100)).join(', '));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stationSchema } from '@exetasis/core/record';
+import { fasteningSchema, stationSchema } from '@exetasis/core/record';
 import { partTypeKeys } from '@exetasis/core/part';
 
 const MOST_AT_ONCE = 40;
@@ -12,7 +12,8 @@ export const laidDownSchema = z
 			name: z.string().trim().min(1).max(60).optional(),
 			pieces: z.int().min(1).max(200),
 			per: z.enum(['pump', 'cylinder']),
-			face: stationSchema.shape.face.optional()
+			face: stationSchema.shape.face.optional(),
+			bolts: fasteningSchema.shape.bolts.optional()
 		})
 	)
 	.min(1)

@@ -1,13 +1,12 @@
 <!-- @component Photographs of a part, or of the job: taken with the tablet's camera or chosen, small here, large when touched, of a part beside a new one or the last. -->
 <script lang="ts">
 	import ComparePhotos from './ComparePhotos.svelte';
-	import { FileUpload } from '@skeletonlabs/skeleton-svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import Camera from '@lucide/svelte/icons/camera';
 	import { shortTime } from '$lib/ui/time';
 	import type { EntryOf } from '@exetasis/core/record';
 	import type { BenchPart, BenchState } from './bench.svelte';
-	import { pictureFrom } from './photo';
+	import type { Picture } from './photo';
+	import TakePhoto from './TakePhoto.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -18,8 +17,6 @@
 	}
 	let { bench, photos, part, locked }: Props = $props();
 
-	let problem = $state('');
-	let busy = $state(false);
 	let large = $state<string>();
 
 	// What this browser still holds is shown from there: it may not have been sent yet.
@@ -34,30 +31,9 @@
 	}
 	$effect(() => () => Object.values(sources).forEach((url) => URL.revokeObjectURL(url)));
 
-	async function take(files: readonly File[], ofNew = false) {
-		problem = '';
-		busy = true;
-		for (const file of files) {
-			const picture = await pictureFrom(file);
-			if (picture) await bench.photograph({ ...(part ? { part: part.cell.part } : {}), ofNew }, picture);
-			else problem = `“${file.name}” cannot be read as a picture. Take it again, or choose a JPEG or PNG.`;
-		}
-		busy = false;
-	}
+	const keep = (ofNew: boolean) => (picture: Picture) =>
+		bench.photograph({ ...(part ? { part: part.cell.part } : {}), ofNew }, picture);
 </script>
-
-{#snippet camera(label: string, short: string, ofNew: boolean)}
-	<FileUpload
-		accept="image/*"
-		capture="environment"
-		maxFiles={10}
-		onFileAccept={({ files }) => void take(files, ofNew)}
-		disabled={busy}
-	>
-		<FileUpload.Trigger class="btn"><Camera size={18} aria-hidden="true" /> {short}</FileUpload.Trigger>
-		<FileUpload.HiddenInput aria-label={label} />
-	</FileUpload>
-{/snippet}
 
 <div class="photos">
 	{#each photos as photo (photo.id)}
@@ -85,12 +61,15 @@
 		{/if}
 	{/each}
 	{#if !locked}
-		{@render camera(part ? 'Photograph of this part' : 'Photograph of the pump', 'Photograph', false)}
-		{#if part}{@render camera('Photograph of a new part for comparison', 'New part', true)}{/if}
+		<TakePhoto
+			label={part ? 'Photograph of this part' : 'Photograph of the pump'}
+			short="Photograph"
+			ontake={keep(false)}
+		/>
+		{#if part}<TakePhoto label="Photograph of a new part for comparison" short="New part" ontake={keep(true)} />{/if}
 	{/if}
 	{#if part}<ComparePhotos {bench} {part} {photos} {sources} />{/if}
 </div>
-{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 
 <style>
 	.photos {

@@ -1,40 +1,62 @@
 <!-- @component A pump whose sheet grows: what comes off is touched in the order in which it comes off, and lies on the mat then. -->
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { turned, type Customs } from '@exetasis/core/draft';
+	import { boltsAlone, boltsOut, turned, type Customs } from '@exetasis/core/draft';
 	import { partType, type PartTypeKey } from '@exetasis/core/part';
-	import type { ModelSheet } from '@exetasis/core/record';
+	import { openedCylinders } from '@exetasis/core/record';
+	import BoltDrawing from '$lib/builder/BoltDrawing.svelte';
 	import Palette from '$lib/builder/Palette.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
+	import type { BenchState } from '$lib/log/bench.svelte';
+	import TakePhoto from '$lib/log/TakePhoto.svelte';
 	import Choose from '$lib/ui/Choose.svelte';
+	import { foundName } from '$lib/words/found';
 	import { inSentence } from '$lib/words/place';
 	import { directionWords } from '$lib/words/orientation';
 	import { LaidDownList, type Pending } from './laidDown.svelte';
+	import { foundStates } from './seen';
 
 	interface Props {
-		sheet: ModelSheet;
-		job: string;
+		bench: BenchState;
 		customs: Customs;
 		/** Part types that usually come off first. */
 		first: readonly PartTypeKey[];
 	}
-	let { sheet, job, customs, first }: Props = $props();
+	let { bench, customs, first }: Props = $props();
+	const { sheet, job } = $derived(bench.bench);
 
 	// svelte-ignore state_referenced_locally
-	const list = new LaidDownList(job, () => location.reload()); // the whole job goes by the next revision
+	const list = new LaidDownList(job.id, () => location.reload()); // the whole job goes by the next revision
 	onMount(() => list.sendWhenBack());
+	const cylinders = $derived(openedCylinders(sheet, job));
 	const before = $derived(sheet.stations.find(({ key }) => key === list.behind) ?? sheet.stations.at(-1));
 	const last = $derived(list.last?.type ?? before?.type);
 	const lastName = $derived(last && partType(last).name);
 
 	function add(type: PartTypeKey) {
 		const face: Pending['face'] = { toward: partType(type).symmetric ? 'either' : 'notStated', reversible: false };
-		list.parts = [...list.parts, { type, pieces: 1, per: customs[type]?.per ?? 'cylinder', face }];
+		const per = customs[type]?.per ?? 'cylinder';
+		const seen = { cylinder: per === 'pump' ? 0 : cylinders[0], photos: [] };
+		list.parts = [...list.parts, { type, pieces: 1, per, face, seen }];
 	}
 	const change = (i: number, next: Partial<Pending>) =>
 		(list.parts = list.parts.with(i, { ...list.parts[i], ...next }));
+	function turnOver(i: number, { per, seen }: Pending) {
+		if (per === 'pump') change(i, { per: 'cylinder', seen: { ...seen, cylinder: cylinders[0] } });
+		else change(i, { per: 'pump', seen: { ...seen, cylinder: 0 } });
+	}
+	const see = (i: number, next: Partial<Pending['seen']>) => change(i, { seen: { ...list.parts[i].seen, ...next } });
 	const says = ({ type, face }: Pending) =>
 		directionWords({ type, face, in: '', inferred: [] }, { assemblies: [] }, null) || 'Alike from both sides';
+	function seenWords({ seen: { found, photos }, bolts, type }: Pending): string {
+		const said = [
+			found ? `Found ${foundName[found]}` : '',
+			photos.length > 0 ? `photographs: ${photos.length}` : '',
+			bolts ? `places of bolts: ${bolts.length}` : ''
+		].filter(Boolean);
+		if (said.length > 0) return said.join(', ');
+		return type === 'fastener' ? 'As found, photograph, places of the bolts' : 'As found, photograph';
+	}
 </script>
 
 <section class="sheet" aria-label="Lay down parts">
@@ -58,10 +80,7 @@
 							><Glyph type={one.type} face={one.face} size={40} /></button
 						>
 						<span><b>{partType(one.type).name}</b><br /><span class="soft">{says(one)}</span></span>
-						<button
-							type="button"
-							class="btn"
-							onclick={() => change(i, { per: one.per === 'pump' ? 'cylinder' : 'pump' })}
+						<button type="button" class="btn" onclick={() => turnOver(i, one)}
 							>{one.per === 'pump' ? 'one in the pump' : 'one per cylinder'}</button
 						>
 						<button
@@ -76,6 +95,44 @@
 							aria-label="Delete {partType(one.type).name}"
 							onclick={() => (list.parts = list.parts.toSpliced(i, 1))}>Delete</button
 						>
+						<details>
+							<summary>{seenWords(one)}</summary>
+							<div class="seen">
+								<Choose
+									label="Found"
+									value={one.seen.found ?? ''}
+									options={[['', foundName.unsaid], ...foundStates.map((state) => [state, foundName[state]] as const)]}
+									onchoose={(found) => see(i, { found: found === '' ? undefined : found })}
+								/>
+								{#if one.per === 'cylinder'}<Choose
+										label="In cylinder"
+										value={String(one.seen.cylinder)}
+										options={cylinders.map((number) => [String(number), String(number)] as const)}
+										onchoose={(number) => see(i, { cylinder: Number(number) })}
+									/>{/if}
+								<TakePhoto
+									label="Photograph of {partType(one.type).name}"
+									short="Photograph"
+									ontake={async ({ jpeg, ...photo }) => {
+										await bench.outbox?.hold({ ...photo, jpeg });
+										see(i, { photos: [...list.parts[i].seen.photos, photo] });
+									}}
+								/>
+							</div>
+							{#if one.type === 'fastener'}
+								<p class="soft">Touch the drawing where a bolt sits.</p>
+								<BoltDrawing
+									name={partType(one.type).name}
+									fastening={one.bolts && boltsAlone(one.bolts)}
+									adding
+									onchange={(bolts) =>
+										change(i, {
+											bolts: bolts.length > 0 ? bolts : undefined,
+											pieces: Math.max(1, boltsOut({ bolts }))
+										})}
+								/>
+							{/if}
+						</details>
 					</li>
 				{:else}<li class="soft">Nothing yet.</li>{/each}
 			</ol>
@@ -142,6 +199,19 @@
 		flex: 1;
 		min-width: 9rem;
 		line-height: 1.2;
+	}
+	details {
+		flex-basis: 100%;
+	}
+	summary {
+		padding-block: 10px;
+		cursor: pointer;
+	}
+	.seen {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
+		align-items: end;
+		gap: 8px;
 	}
 	.soft {
 		font-size: 0.88rem;

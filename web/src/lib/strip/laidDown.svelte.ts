@@ -1,8 +1,9 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { LaidDown } from '@exetasis/core/draft';
 import { growSheet } from './growSheet';
+import { keepSeen, type Seen } from './seen';
 
-export type Pending = LaidDown & Required<Pick<LaidDown, 'pieces' | 'per' | 'face'>>;
+export type Pending = LaidDown & Required<Pick<LaidDown, 'pieces' | 'per' | 'face'>> & { readonly seen: Seen };
 
 /** Parts that came off one after the other, behind the part of this key; empty: behind the last one. */
 interface Batch {
@@ -60,7 +61,8 @@ export class LaidDownList {
 	/** Puts the parts on the mat, now or as soon as the server answers. */
 	async put(): Promise<void> {
 		const { parts, behind, waiting } = this.#kept;
-		if (parts.length > 0) this.#keep({ ...NOTHING, waiting: [...waiting, { parts, behind, request: uuidv7() }] });
+		if (parts.length > 0)
+			this.#keep({ ...this.#kept, parts: [], behind: '', waiting: [...waiting, { parts, behind, request: uuidv7() }] });
 		await this.#send();
 	}
 
@@ -83,13 +85,21 @@ export class LaidDownList {
 		let laid = false;
 		for (let next = this.#kept.waiting.at(0); next; next = this.#kept.waiting.at(0)) {
 			const { parts, behind, request } = next;
-			const answer = await growSheet(this.#job, 'lay', { parts: JSON.stringify(parts), behind, request });
+			const bare = parts.map(({ seen: _, ...part }) => part);
+			const answer = await growSheet(this.#job, 'lay', { parts: JSON.stringify(bare), behind, request });
 			if (answer.kind === 'unanswered') break;
 			const waiting = this.#kept.waiting.slice(1);
-			const refused = answer.kind === 'refused';
-			this.problem = refused ? answer.why : '';
-			this.#keep(refused ? { parts: [...parts, ...this.parts], behind, waiting } : { ...this.#kept, waiting });
-			if (refused) break;
+			if (answer.kind === 'refused') {
+				this.problem = answer.why;
+				this.#keep({ ...this.#kept, parts: [...parts, ...this.parts], behind, waiting });
+				break;
+			}
+			this.problem = '';
+			keepSeen(
+				this.#job,
+				answer.stations.flatMap((station, i) => (parts[i] ? [{ ...parts[i].seen, station }] : []))
+			);
+			this.#keep({ ...this.#kept, waiting });
 			laid = true;
 		}
 		this.sending = false;

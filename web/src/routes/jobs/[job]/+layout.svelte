@@ -1,6 +1,6 @@
 <!-- @component One job: its stages, what is known of the pump, and whether everything typed has reached the server. -->
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { allSteps, effectiveTime, locksInForce, scopeOf, windowMinutes } from '@exetasis/core/record';
 	import { setTimers } from '$lib/build/timers';
@@ -9,6 +9,7 @@
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
 	import { preloadJob } from './preload';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
+	import { recordSeen } from '$lib/strip/seen';
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { day } from '$lib/ui/time';
@@ -25,6 +26,9 @@
 	provideBench(() => bench);
 	$effect(() => bench.follower.start());
 	$effect(() => preloadJob(data.bench.job.id));
+	$effect(() => {
+		if (data.bench.sheet.provisional && outboxOf()) untrack(() => void recordSeen(bench));
+	});
 
 	const job = $derived(data.bench.job);
 	const stages = $derived([

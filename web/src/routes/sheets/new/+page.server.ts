@@ -111,7 +111,11 @@ export const actions = {
 		const { plungerMm: _, ...plate } = plateIn(form, userOf(locals).preferences.units ?? metric);
 		if (!form.valid) return fail(400, { form });
 		const first = [{ type: form.data.first }];
-		const body = withLaidDown({ ...newSheet(plate), provisional: true }, first, customsOf(await layoutSheets()));
+		const { draft: body } = withLaidDown(
+			{ ...newSheet(plate), provisional: true },
+			first,
+			customsOf(await layoutSheets())
+		);
 		const added = await addSheet(scopeOf(locals), JSON.stringify(body));
 		if (added.kind !== 'added')
 			return setError(form, 'model', 'Your shop has a sheet of this model. Choose it at Receive.');

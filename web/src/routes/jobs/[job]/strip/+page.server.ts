@@ -13,7 +13,7 @@ import { placeName } from '$lib/words/place';
 function grown(answer: LaidDownAnswer) {
 	switch (answer.kind) {
 		case 'laid':
-			return { laid: true };
+			return { stations: [...answer.stations] };
 		case 'unknownJob':
 			return found(undefined);
 		case 'released':

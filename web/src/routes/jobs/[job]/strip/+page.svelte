@@ -57,7 +57,7 @@
 	{/if}
 
 	{#if data.grows && !locked && bench.blocked.length === 0}
-		<LayDown {sheet} job={job.id} customs={data.grows.customs} first={data.grows.first} />
+		<LayDown {bench} customs={data.grows.customs} first={data.grows.first} />
 	{/if}
 
 	{#snippet beside()}

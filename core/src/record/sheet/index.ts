@@ -4,7 +4,7 @@ export * from './jsonSchema';
 export * from './closing';
 export * from './opening';
 export { sheetProblems, type SheetProblem } from './problems';
-export type { Caution, Face, OnlyWith } from './primitives';
+export { key as keySchema, type Caution, type Face, type OnlyWith } from './primitives';
 export * from './schema';
 export { stationSchema, type Station } from './station';
 export { stages, stepSchema, type Ask, type Meaning, type Stage, type Step } from './step';

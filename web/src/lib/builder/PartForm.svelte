@@ -9,12 +9,13 @@
 		type Customs
 	} from '@exetasis/core/draft';
 	import { partType } from '@exetasis/core/part';
-	import type { Station } from '@exetasis/core/record';
+	import { stationSchema, type Station } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { renewalName } from '$lib/words/draft';
 	import type { DraftState } from './draft.svelte';
+	import MoreFields from './fields/MoreFields.svelte';
 	import OnlyWithChoices from './OnlyWithChoices.svelte';
 	import PartBolts from './PartBolts.svelte';
 	import PartCautions from './PartCautions.svelte';
@@ -41,6 +42,30 @@
 			? undefined
 			: `Type a whole number from ${least} to ${most}.`;
 	const bolts = $derived(part.type === 'fastener' || part.fastening !== undefined);
+	const more = [
+		'alsoCalled',
+		'side',
+		'stays',
+		'mayStayIn',
+		'face',
+		'joints',
+		'newAdvised',
+		'tools',
+		'products',
+		'cautions',
+		'elastomer',
+		'characteristics',
+		'design',
+		'surface',
+		'abrasive',
+		'fastening',
+		'mates',
+		'gates',
+		'spoils',
+		'collateral',
+		'lifePrior',
+		'inferred'
+	];
 	function open(scope: string) {
 		const scopes = part.scopes.includes(scope) ? part.scopes.filter((one) => one !== scope) : [...part.scopes, scope];
 		if (scopes.length > 0) change({ scopes });
@@ -190,6 +215,8 @@
 		onchange={(onlyWith) => change({ onlyWith })}
 	/>
 {/if}
+<h3>More statements</h3>
+<MoreFields schema={stationSchema} value={part} names={more} draft={draft.body} type={part.type} onchange={change} />
 <p class="soft">Part type: {partType(part.type).name}.</p>
 
 <style>

@@ -1,12 +1,13 @@
 <!-- @component The pump as a whole: name plate, assemblies, scopes, proof. -->
 <script lang="ts">
 	import { defined, keyFor } from '@exetasis/core/draft';
-	import { scopeKinds, type Assembly, type Scope } from '@exetasis/core/record';
+	import { scopeKinds, sheetDraftSchema, type Assembly, type Scope } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import Variants from './Variants.svelte';
 	import type { DraftState } from './draft.svelte';
+	import MoreFields from './fields/MoreFields.svelte';
 
 	interface Props {
 		draft: DraftState;
@@ -72,6 +73,19 @@
 			stations: body.stations.map((one) => ({ ...one, scopes: cut(one.scopes, key) })),
 			steps: body.steps.map((one) => ({ ...one, scopes: cut(one.scopes, key) }))
 		});
+	const more = sheetDraftSchema.pick({
+		assemblies: true,
+		crank: true,
+		tools: true,
+		products: true,
+		kits: true,
+		unit: true,
+		duty: true,
+		scopes: true,
+		subAssemblies: true,
+		order: true,
+		lookAlikes: true
+	});
 	const proof = $derived(body.proof);
 	const states = (pressureMPa: number) =>
 		change({ proof: { pressureMPa, minutes: 5, mostFallMPa: pressureMPa / 20, places: ['Joints and weep holes'] } });
@@ -250,6 +264,8 @@
 		/>
 	{/if}
 </div>
+<h2 class="mt-4">More statements</h2>
+<MoreFields schema={more} value={body} names={Object.keys(more.shape)} draft={body} onchange={change} />
 
 <style>
 	.row {

@@ -1,15 +1,15 @@
 <!-- @component The step in hand: text, parts, where it is signed off, what comes before it, questions, cautions. -->
 <script lang="ts">
 	import { isFirst, withStepChanged, withStepSplit, withoutStep } from '@exetasis/core/draft';
-	import type { Step } from '@exetasis/core/record';
+	import { stepSchema, type Step } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { deducedStep } from '$lib/words/steps';
 	import type { DraftState } from './draft.svelte';
 	import PartCautions from './PartCautions.svelte';
-	import StepQuestions from './StepQuestions.svelte';
-
+	import MoreFields from './fields/MoreFields.svelte';
 	import OnlyWithChoices from './OnlyWithChoices.svelte';
+	import StepQuestions from './StepQuestions.svelte';
 
 	interface Props {
 		draft: DraftState;
@@ -30,6 +30,22 @@
 	const parts = $derived(
 		step.stage === 'build' ? [...draft.body.stations, ...draft.body.subAssemblies] : draft.body.stations
 	);
+	const more = [
+		'sure',
+		'at',
+		'blocking',
+		'walk',
+		'joins',
+		'tools',
+		'cautions',
+		'asks',
+		'ways',
+		'lays',
+		'crank',
+		'locks',
+		'within',
+		'recalls'
+	];
 	const handles = $derived(step.stage === 'strip' || step.stage === 'build');
 </script>
 
@@ -111,6 +127,14 @@
 <StepQuestions {draft} {step} onchange={(asks) => change({ asks: [...asks] })} />
 <h3>Cautions</h3>
 <PartCautions cautions={step.cautions} offered={[]} onchange={(cautions) => change({ cautions: [...cautions] })} />
+<h3>More statements</h3>
+<MoreFields
+	schema={stepSchema}
+	value={step}
+	names={first ? more.filter((name) => name !== 'blocking') : more}
+	draft={draft.body}
+	onchange={change}
+/>
 {#if !first}
 	<div class="mt-3">
 		<button

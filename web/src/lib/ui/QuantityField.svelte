@@ -1,6 +1,14 @@
 <!-- @component A quantity that is read as it is left: in the person's unit, with what is wrong beside it; what was typed stays. -->
 <script lang="ts">
-	import { dimensionOf, fromBase, parseQuantity, shownUnit, unitLabel, type Unit } from '@exetasis/core/quantity';
+	import {
+		dimensionOf,
+		fromBase,
+		parseQuantity,
+		shownUnit,
+		unitLabel,
+		type NumberRange,
+		type Unit
+	} from '@exetasis/core/quantity';
 	import { quantitySentence } from '$lib/words/problems';
 	import { formatPlain } from './numbers';
 	import { unitsInUse } from './preference';
@@ -14,11 +22,13 @@
 		suffix?: string;
 		/** It may be left empty, which says that it is not stated. */
 		optional?: boolean;
+		/** What can be typed, in `unit`: left out where it is a size, a pressure and the like that a bench can meet. */
+		range?: NumberRange;
 		/** What else is wrong with a value, as a sentence. */
 		check?: (value: number) => string | undefined;
 		onchange: (value: number | undefined) => void;
 	}
-	let { label, value, unit, suffix, optional = false, check, onchange }: Props = $props();
+	let { label, value, unit, suffix, optional = false, range, check, onchange }: Props = $props();
 	const id = $props.id();
 	const units = unitsInUse();
 	const shown = $derived(shownUnit(dimensionOf(unit), units()));
@@ -34,7 +44,7 @@
 			typed = undefined;
 			return;
 		}
-		const parsed = parseQuantity(text, shown);
+		const parsed = parseQuantity(text, shown, undefined, range);
 		if (parsed.kind === 'problem') {
 			problem = quantitySentence(parsed.problem, 'Type a value first.');
 			return;

@@ -42,20 +42,25 @@ export class SheetTyper {
 	nameOf = (name: string, key: string): string => offersFor(name, this.sheet)?.find(([one]) => one === key)?.[1] ?? key;
 
 	/** Opens the folded statement and makes it say this. */
-	async more(root: Locator, { name, shape, optional, fallback }: NamedShape, value: Json | undefined) {
-		if (['list', 'group', 'either', 'figures'].includes(shape.kind))
-			await root.getByText(new RegExp(`^${escaped(fieldLabel(name))}( \\(.*\\))?$`)).click();
-		await this.state(root, { name, shape, optional, fallback }, value, { isNew: false });
+	async more(root: Locator, field: NamedShape, value: Json | undefined) {
+		if (['list', 'group', 'either', 'figures'].includes(field.shape.kind)) {
+			const summary = root.getByText(new RegExp(`^${escaped(fieldLabel(field.name, field.within))}( \\(.*\\))?$`));
+			// Nothing is to be said, and nothing is.
+			const isNothing = value === undefined || Object.keys(value as object).length === 0;
+			if (isNothing && !/\(\d+\)$/.test(await summary.innerText())) return;
+			await summary.click();
+		}
+		await this.state(root, field, value, { isNew: false });
 	}
 
 	/** Makes one statement say this. What was just added says what its shape says before anything is typed. */
 	async state(
 		root: Locator,
-		{ name, shape, optional, fallback }: NamedShape,
+		{ name, within, shape, optional, fallback }: NamedShape,
 		value: Json | undefined,
 		{ isNew, unit }: { readonly isNew: boolean; readonly unit?: string }
 	): Promise<void> {
-		const label = fieldLabel(name);
+		const label = fieldLabel(name, within);
 		if (isNew && (value === undefined || JSON.stringify(value) === JSON.stringify(fallback))) return;
 		const inside = root.getByRole('group', { name: label, exact: true }).first();
 		switch (shape.kind) {
@@ -87,11 +92,11 @@ export class SheetTyper {
 				return;
 			case 'list': {
 				if (optional && value !== undefined && (await inside.count()) === 0) await button(root, `+ ${label}`).click();
-				return this.#list(inside, name, shape.of, (value ?? []) as Json[], unit);
+				return this.#list(inside, { name, within }, shape.of, (value ?? []) as Json[], unit);
 			}
 			case 'either': {
 				if (optional && isNew) await button(root, `+ ${label}`).click();
-				return this.#either(root, name, shape.of, value!, unit);
+				return this.#either(root, { name, within }, shape.of, value!, unit);
 			}
 			case 'group': {
 				if (optional) {
@@ -129,8 +134,8 @@ export class SheetTyper {
 		await type(root, name, text.trim());
 	}
 
-	async #list(root: Locator, name: string, of: Shape, items: readonly Json[], unit?: string) {
-		const label = fieldLabel(name);
+	async #list(root: Locator, { name, within }: Named, of: Shape, items: readonly Json[], unit?: string) {
+		const label = fieldLabel(name, within);
 		if (of.kind === 'key' || of.kind === 'choice') {
 			for (let there = await root.getByRole('button', { name: /^Remove / }).count(); there > 0; there--)
 				await root
@@ -152,23 +157,24 @@ export class SheetTyper {
 		for (const [i, one] of items.entries()) {
 			if (isNew) await button(root, `+ ${label}`).last().click();
 			const item = root.getByRole('group', { name: `${label} ${i + 1}`, exact: true }).first();
-			if (of.kind === 'either') await this.#either(item, name, of.of, one, unit);
+			if (of.kind === 'either') await this.#either(item, { name, within }, of.of, one, unit);
 			else if (of.kind === 'group') await this.#group(item, of.fields, one as Fields, { isNew, unit });
-			else await this.state(item, { name, shape: of, optional: false }, one, { isNew, unit });
+			else await this.state(item, { name, within, shape: of, optional: false }, one, { isNew, unit });
 		}
 	}
 
-	async #either(root: Locator, name: string, of: readonly Shape[], value: Json, unit?: string) {
+	async #either(root: Locator, { name, within }: Named, of: readonly Shape[], value: Json, unit?: string) {
 		const chosen = chosenOf(of, value);
-		await choose(root, fieldLabel(name), valueLabel(name, chosen.name));
+		await choose(root, fieldLabel(name, within), valueLabel(name, chosen.name));
 		if (chosen.shape.kind === 'choice') return;
 		const shape = chosen.shape;
 		if (shape.kind === 'group') {
-			const inside = root.getByRole('group', { name: fieldLabel(name), exact: true }).first();
+			const inside = root.getByRole('group', { name: fieldLabel(name, within), exact: true }).first();
 			return this.#group(inside, shape.fields, value as Fields, { isNew: true, unit });
 		}
-		return this.state(root, { name, shape, optional: false }, value, { isNew: false, unit });
+		return this.state(root, { name, within, shape, optional: false }, value, { isNew: false, unit });
 	}
 }
+type Named = Pick<NamedShape, 'name' | 'within'>;
 const BEGUN = ['characteristics', 'assemblies', 'scopes'];
 const SIZES = ['nominal', 'min', 'max', 'tolerance', 'stopsAt', 'per1000h', 'difference'];

@@ -10,6 +10,7 @@
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { limitSource } from '$lib/words/limits';
 	import type { DraftState } from './draft.svelte';
+	import GridOnPart from './GridOnPart.svelte';
 
 	interface Props {
 		draft: DraftState;
@@ -165,6 +166,7 @@
 					onchange={(tolerance) => change(size.key, { tolerance: Math.max(0, tolerance ?? 0) })}
 				/>
 			</div>
+			<GridOnPart type={part.type} {size} surface={part.surface} />
 			{#if gridProblem[size.key]}<p class="wrong" role="alert">{gridProblem[size.key]}</p>{/if}
 		</details>
 	</fieldset>

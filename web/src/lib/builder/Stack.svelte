@@ -19,11 +19,18 @@
 	let { draft, several, mayEdit, drawnWith }: Props = $props();
 
 	type Item = Station & { readonly id: string };
-	const asItems = (stations: readonly Station[]): Item[] => stations.map((one) => ({ ...one, id: one.key }));
+	// The same item for the same station: an edit draws what it changes, not all parts.
+	const items = new WeakMap<Station, Item>();
+	function itemOf(station: Station): Item {
+		const known = items.get(station) ?? { ...station, id: station.key };
+		items.set(station, known);
+		return known;
+	}
 	type Row = Station['per'];
 	/** While a part is dragged, the rows that it has been in. */
 	let dragged = $state.raw<Partial<Record<Row, Item[]>>>({});
-	const itemsOf = (row: Row): Item[] => dragged[row] ?? asItems(draft.body.stations.filter(({ per }) => per === row));
+	const itemsOf = (row: Row): Item[] =>
+		dragged[row] ?? draft.body.stations.filter(({ per }) => per === row).map(itemOf);
 	const number = $derived(new Map(draft.body.stations.map(({ key }, i) => [key, i + 1])));
 	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'part' ? [place.key] : []))));
 	const assembly = (key: string) => draft.body.assemblies.find((one) => one.key === key)?.name ?? key;

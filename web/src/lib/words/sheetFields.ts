@@ -2,8 +2,11 @@ import { patternName, partType, type PartTypeKey, type PatternKey } from '@exeta
 import { unitLabel, type Unit } from '@exetasis/core/quantity';
 import type { z } from 'zod';
 
-// The statements of a model sheet by their names in the format.
+// The statements of a model sheet by their names in the format; where one name has two meanings, with what it belongs to.
 const labels: Readonly<Record<string, string>> = {
+	'.unit': 'Replacement unit',
+	'characteristics.face': 'Places on a face',
+	'grid.stations': 'Places along the part',
 	abrasive: 'Abrasive on it',
 	access: 'How the shaft is reached',
 	after: 'Must be signed off before',
@@ -160,9 +163,9 @@ const labels: Readonly<Record<string, string>> = {
 	yMm: 'Above the middle'
 };
 
-/** The name of a statement for a person. */
-export const fieldLabel = (name: string): string => labels[name] ?? wordsOf(name);
-export const hasFieldLabel = (name: string): boolean => name in labels;
+/** The name of a statement for a person; `within`: of the statement that it belongs to. */
+export const fieldLabel = (name: string, within: string): string =>
+	labels[`${within}.${name}`] ?? labels[name] ?? wordsOf(name);
 
 const units: readonly (readonly [end: RegExp, unit: Unit, suffix?: string])[] = [
 	[/Mm$/, 'mm'],

@@ -15,6 +15,7 @@
 	type Wrong = { readonly [place: string]: Wrong | undefined } | readonly string[] | undefined;
 	interface Props {
 		name: string;
+		within: string;
 		/** Where the label of a list or a group is said outside of it. */
 		bare?: boolean;
 		shape: Shape;
@@ -28,9 +29,21 @@
 		unit?: Unit;
 		onchange: (value: unknown) => void;
 	}
-	let { name, bare = false, shape, optional = false, value, wrong, draft, type, unit, onchange }: Props = $props();
+	let {
+		name,
+		within,
+		bare = false,
+		shape,
+		optional = false,
+		value,
+		wrong,
+		draft,
+		type,
+		unit,
+		onchange
+	}: Props = $props();
 
-	const label = $derived(fieldLabel(name));
+	const label = $derived(fieldLabel(name, within));
 	const said = $derived(
 		wrong instanceof Array ? wrong : ((wrong as { _errors?: string[] } | undefined)?._errors ?? [])
 	);
@@ -129,6 +142,7 @@
 				<div class="item" role="group" aria-label="{label} {i + 1}">
 					<Field
 						{name}
+						{within}
 						bare
 						shape={of}
 						value={one}
@@ -156,7 +170,7 @@
 		}}
 	/>
 	{#if chosen.shape.kind !== 'choice'}
-		<Field {name} bare shape={chosen.shape} {value} {wrong} {draft} {type} {unit} {onchange} />
+		<Field {name} {within} bare shape={chosen.shape} {value} {wrong} {draft} {type} {unit} {onchange} />
 	{/if}
 {:else if shape.kind === 'group'}
 	<div class="group" role="group" aria-label={label}>
@@ -167,6 +181,7 @@
 		{#each shape.fields as field (field.name)}
 			<Field
 				name={field.name}
+				within={field.within}
 				shape={field.shape}
 				optional={field.optional}
 				value={group[field.name] ?? field.fallback}
@@ -188,9 +203,14 @@
 		gap: 6px;
 	}
 	.group {
+		grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
+		align-items: end;
 		border-left: 2px solid var(--line);
 		padding-left: 8px;
 		flex: 1;
+	}
+	.group > :global(:is(p, .list, .group)) {
+		grid-column: 1 / -1;
 	}
 	.item {
 		display: flex;

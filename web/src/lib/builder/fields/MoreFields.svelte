@@ -68,9 +68,10 @@
 	let open = $state<readonly string[]>([]);
 </script>
 
-{#each fields as { name, shape, optional, fallback } (name)}
+{#each fields as { name, within, shape, optional, fallback } (name)}
 	{@const field = {
 		name,
+		within,
 		shape,
 		optional,
 		draft,
@@ -83,7 +84,7 @@
 			ontoggle={({ currentTarget }) =>
 				(open = currentTarget.open ? [...open, name] : open.filter((one) => one !== name))}
 		>
-			<summary>{fieldLabel(name)}{count(name)}</summary>
+			<summary>{fieldLabel(name, within)}{count(name)}</summary>
 			{#if open.includes(name)}<Field {...field} bare onchange={(next) => take(name, next)} />{/if}
 		</details>
 	{:else}<Field {...field} onchange={(next) => take(name, next)} />{/if}

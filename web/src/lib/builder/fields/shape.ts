@@ -12,6 +12,8 @@ export type Shape =
 
 export interface NamedShape {
 	readonly name: string;
+	/** The statement that it belongs to; empty: it stands by itself. */
+	readonly within: string;
 	readonly optional: boolean;
 	/** Taken where nothing is typed. */
 	readonly fallback?: unknown;
@@ -20,16 +22,16 @@ export interface NamedShape {
 
 export type Group = Extract<Shape, { kind: 'group' }>;
 
-/** The shape of a schema. Errors: TypeError for a kind of schema that sheets do not use. */
-export function shapeOf(schema: z.core.$ZodType): Shape {
+/** The shape of a schema, of the statement of this name. Errors: TypeError for a kind of schema that sheets do not use. */
+export function shapeOf(schema: z.core.$ZodType, name = ''): Shape {
 	if (schema === keySchema) return { kind: 'key' };
-	if (schema instanceof z.ZodOptional || schema instanceof z.ZodDefault) return shapeOf(schema.def.innerType);
+	if (schema instanceof z.ZodOptional || schema instanceof z.ZodDefault) return shapeOf(schema.def.innerType, name);
 	if (schema instanceof z.ZodObject) {
-		const fields = Object.entries(schema.shape).filter(([name]) => name !== 'key');
-		return { kind: 'group', fields: fields.map(named), hasKey: 'key' in schema.shape };
+		const fields = Object.entries(schema.shape).filter(([field]) => field !== 'key');
+		return { kind: 'group', fields: fields.map((field) => named(field, name)), hasKey: 'key' in schema.shape };
 	}
-	if (schema instanceof z.ZodArray) return { kind: 'list', of: shapeOf(schema.element) };
-	if (schema instanceof z.ZodUnion) return { kind: 'either', of: schema.options.map(shapeOf) };
+	if (schema instanceof z.ZodArray) return { kind: 'list', of: shapeOf(schema.element, name) };
+	if (schema instanceof z.ZodUnion) return { kind: 'either', of: schema.options.map((one) => shapeOf(one, name)) };
 	if (schema instanceof z.ZodEnum) return { kind: 'choice', values: schema.options.map(String) };
 	if (schema instanceof z.ZodLiteral) {
 		const [value] = schema.values;
@@ -42,9 +44,9 @@ export function shapeOf(schema: z.core.$ZodType): Shape {
 	throw new TypeError(`a sheet has no fields of the kind ${schema._zod.def.type}`);
 }
 
-function named([name, schema]: [string, z.core.$ZodType]): NamedShape {
+function named([name, schema]: [string, z.core.$ZodType], within: string): NamedShape {
 	const fallback = schema instanceof z.ZodDefault ? { fallback: schema.def.defaultValue } : {};
-	return { name, optional: schema instanceof z.ZodOptional, ...fallback, shape: shapeOf(schema) };
+	return { name, within, optional: schema instanceof z.ZodOptional, ...fallback, shape: shapeOf(schema, name) };
 }
 
 /** What stands in a field before anything is typed: nothing where a text or a number is wanted, else the first that holds. */

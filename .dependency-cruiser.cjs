@@ -51,7 +51,8 @@ module.exports = {
 		{
 			name: 'no-cycles',
 			severity: 'error',
-			from: {},
+			// A statement of a sheet holds statements, and draws them as itself.
+			from: { pathNot: '^web/src/lib/builder/fields/Field[.]svelte$' },
 			to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }
 		}
 	],

@@ -17,15 +17,21 @@ const REPLICATES = 200;
 const FEWEST_REPLICATES = 40;
 const WORK = 120_000; // lives times replicates that are worked through
 const SEED = 20_077;
+/** Power of the number of lives that is drawn: as many as there are would draw the band too narrow where lives are many. */
+const DRAWN = 0.85;
+const RATE = 1 / 3; // the estimate nears the truth with this power of the lives, not with the root
 
 /**
  * Survival by Turnbull's estimate with point by point limits, at the hours asked for.
  *
- * The limits are the wider of two: percentiles of the estimate over resampled lives, and the exact binomial ones of the lives whose
- * state at that hour is known, which hold where the record is too thin to be resampled. Hundreds of lives are resampled less often.
+ * The limits are the wider of two: how far the estimate of a part of the lives, drawn again and again, lies from that of all, brought
+ * to their number; and the exact binomial ones of the lives whose state at that hour is known, which hold where the record is too thin
+ * to be drawn from. Hundreds of lives are drawn less often.
  * The same lives give the same limits. Shape: one range an hour, in the order asked. Units: hours. Errors: as `turnbull`; hours below 0.
- * Accuracy: simulated lives of shape 2.2, looked at every 700 to 2,300 h, 15 to 600 of them: 91 to 100 % covered at each hour.
- * Source: B. Turnbull, J. Royal Stat. Soc. B 38 (1976) 290–295; B. Efron, R. Tibshirani, An Introduction to the Bootstrap (1993), 13;
+ * Accuracy: simulated lives of shapes 1 and 2.2, looked at every 700 to 2,300 h, 60 and 200 of them: 92 to 99 % covered at 1000, 2000 and
+ * 3000 h (200 records of each kind, so ± 2 %).
+ * Source: B. Turnbull, J. Royal Stat. Soc. B 38 (1976) 290–295; D. Politis, J. Romano, M. Wolf, Subsampling (1999), ch. 2;
+ * P. Groeneboom, J. Wellner, Information Bounds and Nonparametric Maximum Likelihood Estimation (1992), II.5 (its rate);
  * C. Clopper, E. Pearson, Biometrika 26 (1934) 404–413.
  */
 export function turnbullBand(lives: readonly ObservedLife[], hours: readonly number[], level = LEVEL): SurvivalRange[] {
@@ -34,34 +40,46 @@ export function turnbullBand(lives: readonly ObservedLife[], hours: readonly num
 	const { masses } = turnbull(lives);
 	const replicates = Math.max(FEWEST_REPLICATES, Math.min(REPLICATES, Math.floor(WORK / lives.length)));
 	const next = dice(SEED);
+	const size = Math.ceil(lives.length ** DRAWN);
+	const narrower = (size / lives.length) ** RATE;
 	const drawn = Array.from({ length: replicates }, () => {
-		const again = Array.from(lives, () => lives[Math.floor(next() * lives.length)]);
+		const again = Array.from({ length: size }, () => lives[Math.floor(next() * lives.length)]);
 		return turnbull(again).masses;
 	});
 	const tail = (1 - level) / 2;
 	return hours.map((at) => {
 		const { least, most } = rangeAt(masses, at);
 		const ranges = drawn.map((one) => rangeAt(one, at));
+		const about = (estimate: number, values: readonly number[], p: number) =>
+			estimate + narrower * (quantile(values, p) - estimate);
 		const known = lives.filter(({ after, by }) => after >= at || by <= at).length;
 		return {
 			hours: at,
 			least,
 			most,
-			low: Math.min(
-				least,
-				quantile(
-					ranges.map(({ least }) => least),
-					tail
-				),
-				binomialLow(known, least, tail)
+			low: Math.max(
+				0,
+				Math.min(
+					least,
+					about(
+						least,
+						ranges.map((one) => one.least),
+						tail
+					),
+					binomialLow(known, least, tail)
+				)
 			),
-			high: Math.max(
-				most,
-				quantile(
-					ranges.map(({ most }) => most),
-					1 - tail
-				),
-				binomialHigh(known, most, tail)
+			high: Math.min(
+				1,
+				Math.max(
+					most,
+					about(
+						most,
+						ranges.map((one) => one.most),
+						1 - tail
+					),
+					binomialHigh(known, most, tail)
+				)
 			)
 		};
 	});

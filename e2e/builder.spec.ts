@@ -315,6 +315,13 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	// The network drops: the parts wait in this browser while the work goes on, and go on the mat by themselves.
 	await page.context().setOffline(true);
 	await lay.getByRole('button', { name: 'Put 3 parts on the mat' }).click();
+	// Meanwhile another tablet lays down what came off at the other end.
+	const other = await pageOf(browser, 'second');
+	await other.goto(page.url());
+	const there = other.getByRole('region', { name: 'Lay down parts' });
+	await there.getByRole('button', { name: 'Oil pan' }).first().click();
+	await there.getByRole('button', { name: 'Put 1 part on the mat' }).click();
+	await expect(there.getByText('Nothing yet.')).toBeVisible();
 	await expect(lay.getByRole('status')).toContainText('3 parts are kept on this tablet');
 	await expect(lay.getByText('Goes behind “Fasteners”.')).toBeVisible();
 	await lay.getByRole('button', { name: 'Valve', exact: false }).first().click();
@@ -325,6 +332,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await expect(lay.getByText('Nothing yet.')).toBeVisible();
 	await page.getByRole('link', { name: 'Open the mat' }).first().click();
 	await expect(page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Oil pan/ })).toBeVisible();
 	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 2/ }).click();
 	await page.getByRole('button', { name: 'Notes' }).click();
 	await expect(page.getByRole('img', { name: /^Photograph by Ines/ })).toBeVisible();

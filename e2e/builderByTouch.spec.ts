@@ -146,8 +146,9 @@ test('a sheet is built from nothing by touch, every statement of it', async ({ b
 
 	await view('Check');
 	await page.getByRole('button', { name: 'Save revision 1' }).click();
-	await page.getByRole('link', { name: 'Edit as text' }).click();
-	const text = await page.locator('[name=text]').inputValue();
+	const saved = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Save as file' }).click();
+	const text = readFileSync(await (await saved).path(), 'utf8');
 	const built = readSheet(text);
 	expect(built.kind).toBe('sheet');
 	if (built.kind === 'sheet') expect(meaning(built.sheet)).toEqual(meaning(ours));

@@ -1,6 +1,7 @@
 <!-- @component A file that takes a moment to be made: says so while it is, and what to do where it is not. -->
 <script lang="ts">
 	import type { Snippet } from 'svelte';
+	import { giveFile } from './giveFile';
 	import Working from './Working.svelte';
 
 	interface Props {
@@ -23,9 +24,7 @@
 			// Whoever is signed out gets a page, not the file.
 			const name = /filename="([^"]+)"/.exec(answer.headers.get('content-disposition') ?? '')?.[1];
 			if (!name) throw new Error('no file');
-			const address = URL.createObjectURL(await answer.blob());
-			Object.assign(document.createElement('a'), { href: address, download: name }).click();
-			setTimeout(() => URL.revokeObjectURL(address), 60_000);
+			giveFile(name, await answer.blob());
 		} catch {
 			problem = 'The file could not be created. Try again in a moment, or sign in again.';
 		}

@@ -1,6 +1,8 @@
 <!-- @component One model sheet: the stack in strip order with faces, renewal, sizes and limits. -->
 <script lang="ts">
+	import { keyFor } from '@exetasis/core/draft';
 	import Wide from '$lib/ui/Wide.svelte';
+	import { giveFile } from '$lib/ui/giveFile';
 	import { partType, patternName } from '@exetasis/core/part';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import { formatQuantity } from '$lib/ui/numbers';
@@ -40,6 +42,11 @@
 	const deducedOf = ({ inferred }: (typeof sheet.stations)[number]) =>
 		inferred.flatMap((fact) => (fact in deduced ? [deduced[fact as keyof typeof deduced]] : [])).join(', ');
 	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
+	// The open format, as another shop reads it in.
+	function save() {
+		const name = keyFor(sheet.model, []);
+		giveFile(`${name}-${sheet.revision}.json`, new Blob([`${JSON.stringify(sheet, null, '\t')}\n`]));
+	}
 	const places = (one: (typeof sheet.stations)[number]['characteristics'][number]) => {
 		const { rows, columns } = placesToRead(one);
 		return rows.length * columns.length;
@@ -59,6 +66,7 @@
 	{#if data.mayManage}
 		<form method="post" action="?/revise"><button class="btn">Edit (new revision)</button></form>
 		<a class="btn" href="/sheets?from={page.params.sheet}">Edit as text</a>{/if}
+	<button type="button" class="btn" onclick={save}>Save as file</button>
 </div>
 {#if answer && 'moved' in answer}<p role="status">{answer.moved} now goes by this revision.</p>{/if}
 {#if answer && 'refused' in answer}<p class="wrong" role="alert">{answer.refused}</p>{/if}

@@ -266,7 +266,7 @@ test('a parts list becomes parts; doubtful lines are chosen, broken ones are nam
 });
 
 test('a pump without a sheet is stripped: what comes off is touched, and the mat grows', async ({ browser }) => {
-	test.setTimeout(120_000);
+	test.setTimeout(240_000);
 	const page = await pageOf(browser, 'technician');
 	const model = `Unknown ${Date.now()}`;
 	await plate(page, model);
@@ -318,6 +318,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	// Meanwhile another tablet lays down what came off at the other end.
 	const other = await pageOf(browser, 'second');
 	await other.goto(page.url());
+	await expect(other.getByText('All saved', { exact: true })).toBeVisible();
 	const there = other.getByRole('region', { name: 'Lay down parts' });
 	await there.getByRole('button', { name: 'Oil pan' }).first().click();
 	await there.getByRole('button', { name: 'Put 1 part on the mat' }).click();

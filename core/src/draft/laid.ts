@@ -10,7 +10,7 @@ export interface LaidDown extends NewPart {
 	readonly bolts?: Fastening['bolts'];
 }
 
-/** A group of bolts of which nothing but their places is known. */
+/** A group of bolts whose places alone are known. */
 export const boltsAlone = (bolts: Fastening['bolts']): Fastening => ({
 	bolts,
 	torqueFrom: 'maker',

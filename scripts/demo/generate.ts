@@ -323,7 +323,7 @@ async function receiveUnknown(
 ): Promise<void> {
 	const { plate, first, serial, tag, site, complaint, meterHours, receivedHoursAgo } = unknownPump;
 	const begun = { ...newSheet(plate), demo: true, provisional: true as const };
-	const sheet = await addSheet(scope, JSON.stringify(withLaidDown(begun, [first], customsOf(sheets))));
+	const sheet = await addSheet(scope, JSON.stringify(withLaidDown(begun, [first], customsOf(sheets)).draft));
 	if (sheet.kind !== 'added') throw new Error(`demo sheet not begun: ${JSON.stringify(sheet)}`);
 	const arrival = {
 		pump: { serial, model: plate.model, tag, siteId: siteIds.get(site) },

@@ -146,9 +146,13 @@ test('a sheet is built from nothing by touch, every statement of it', async ({ b
 
 	await view('Check');
 	await page.getByRole('button', { name: 'Save revision 1' }).click();
-	const saved = page.waitForEvent('download');
-	await page.getByRole('button', { name: 'Save as file' }).click();
-	const text = readFileSync(await (await saved).path(), 'utf8');
+	let text = '';
+	// A press before the page lives gives nothing.
+	await expect(async () => {
+		const saved = page.waitForEvent('download', { timeout: 2000 });
+		await page.getByRole('button', { name: 'Save as file' }).click();
+		text = readFileSync(await (await saved).path(), 'utf8');
+	}).toPass();
 	const built = readSheet(text);
 	expect(built.kind).toBe('sheet');
 	if (built.kind === 'sheet') expect(meaning(built.sheet)).toEqual(meaning(ours));

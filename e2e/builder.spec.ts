@@ -315,7 +315,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	// The network drops: the parts wait in this browser while the work goes on, and go on the mat by themselves.
 	await page.context().setOffline(true);
 	await lay.getByRole('button', { name: 'Put 3 parts on the mat' }).click();
-	// Meanwhile another tablet lays down what came off at the other end.
+	// At the same time another tablet lays down what came off at the other end.
 	const other = await pageOf(browser, 'second');
 	await other.goto(page.url());
 	await expect(other.getByText('All saved', { exact: true })).toBeVisible();

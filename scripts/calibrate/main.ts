@@ -193,9 +193,9 @@ for (const factor of [0.5, 2])
 	}
 
 console.log(
-	'\nOther ends of life at one station, 300 lives on record: what is said of a part for the next 2000 h, and what is true'
+	'\nOther ends of life at one station, 300 lives recorded: what is said of a part for the next 2000 h, and what is true'
 );
-head('shape', 'ends on record, on average', 'age', 'said', '5 to 95 % of shops', 'true');
+head('shape', 'ends recorded, on average', 'age', 'said', '5 to 95 % of shops', 'true');
 for (const [shape, expected, age] of [
 	[2.5, 7, 3000],
 	[0.7, 7, 3000],

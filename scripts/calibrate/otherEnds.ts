@@ -1,4 +1,4 @@
-// What ends lives besides measured wear, at one station with 300 lives on record: what is said of a part, and what is true.
+// What ends lives besides measured wear, at one station with 300 recorded lives: what is said of a part, and what is true.
 import { fitCompetingFailures, riskOfCompetingFailure, type LifePrior, type OtherLife } from '../../core/src/life';
 import { Random } from '../../demo/src';
 

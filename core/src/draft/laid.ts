@@ -10,7 +10,7 @@ export interface LaidDown extends NewPart {
 	readonly bolts?: Fastening['bolts'];
 }
 
-/** A group of bolts whose places alone are known. */
+/** A group of bolts with known places and nothing else stated. */
 export const boltsAlone = (bolts: Fastening['bolts']): Fastening => ({
 	bolts,
 	torqueFrom: 'maker',

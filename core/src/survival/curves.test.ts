@@ -161,7 +161,7 @@ describe('turnbullBand', () => {
 		expect([inside.least, inside.most]).toEqual([0.5, 1]);
 		expect([after.least, after.most]).toEqual([0.5, 0.5]);
 	});
-	// Lives of shape 2.2, looked at every 700 to 2,300 h.
+	// Lives of shape 2.2, inspected every 700 to 2,300 h.
 	function recordOf(seed: number, count: number) {
 		let state = 7919 * seed;
 		const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647;

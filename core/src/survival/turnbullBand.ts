@@ -28,7 +28,7 @@ const RATE = 1 / 3; // the estimate nears the truth with this power of the lives
  * to their number; and the exact binomial ones of the lives whose state at that hour is known, which hold where the record is too thin
  * to be drawn from. Hundreds of lives are drawn less often.
  * The same lives give the same limits. Shape: one range an hour, in the order asked. Units: hours. Errors: as `turnbull`; hours below 0.
- * Accuracy: simulated lives of shapes 1 and 2.2, looked at every 700 to 2,300 h, 60 and 200 of them: 92 to 99 % covered at 1000, 2000 and
+ * Accuracy: simulated lives of shapes 1 and 2.2, inspected every 700 to 2,300 h, 60 and 200 of them: 93 to 99.5 % covered at 1000, 2000 and
  * 3000 h (200 records of each kind, so ± 2 %).
  * Source: B. Turnbull, J. Royal Stat. Soc. B 38 (1976) 290–295; D. Politis, J. Romano, M. Wolf, Subsampling (1999), ch. 2;
  * P. Groeneboom, J. Wellner, Information Bounds and Nonparametric Maximum Likelihood Estimation (1992), II.5 (its rate);

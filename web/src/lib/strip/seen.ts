@@ -27,7 +27,12 @@ function seenOf(job: string): readonly SeenAt[] {
 /** Keeps what was seen of parts in this browser until it can be recorded. */
 export function keepSeen(job: string, more: readonly SeenAt[]): void {
 	const said = more.filter(({ found, photos }) => found !== undefined || photos.length > 0);
-	if (said.length > 0) localStorage.setItem(seenPlace(job), JSON.stringify([...seenOf(job), ...said]));
+	if (said.length === 0) return;
+	try {
+		localStorage.setItem(seenPlace(job), JSON.stringify([...seenOf(job), ...said]));
+	} catch {
+		// Full or switched off: the part lies on the mat, where both can be recorded.
+	}
 }
 
 /**

@@ -21,7 +21,7 @@
 		try {
 			const answer = await fetch(href);
 			if (!answer.ok) throw new Error(String(answer.status));
-			// Whoever is signed out gets a page, not the file.
+			// A person who is signed out gets a page, not the file.
 			const name = /filename="([^"]+)"/.exec(answer.headers.get('content-disposition') ?? '')?.[1];
 			if (!name) throw new Error('no file');
 			giveFile(name, await answer.blob());

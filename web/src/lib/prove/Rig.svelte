@@ -99,7 +99,7 @@
 				)} ({testPressure(told.orders.leastMPa, units())} to {testPressure(
 					told.orders.mostMPa,
 					units()
-				)}.{#if !told.orders.marked}
+				)}).{#if !told.orders.marked}
 					Nothing marks the shaft: no cylinder can be named.{/if}
 			</p>
 			{#if tooHigh}<p class="wrong" role="alert">

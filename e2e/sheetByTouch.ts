@@ -49,6 +49,8 @@ export class SheetTyper {
 			const isNothing = value === undefined || Object.keys(value as object).length === 0;
 			if (isNothing && !/\(\d+\)$/.test(await summary.innerText())) return;
 			await summary.click();
+			// The fields are drawn after the fold has opened; counted before, they would be none.
+			await summary.locator('xpath=following-sibling::*').first().waitFor();
 		}
 		await this.state(root, field, value, { isNew: false });
 	}

@@ -508,6 +508,8 @@ const answers: Record<string, Walked> = {
 		],
 		held: ['0', '1', 'stations', 'row', 'column']
 	},
+	cannotBeWear: { args: [station, size, { value: 17.9, u: 0.01 }, 18, 1000], held: ['0', '1'] },
+	startOf: of(size, { diameter: 18 }),
 	chanceOfWear: of(2, 1000, { hoursToLimit: 4000, between: 0.33, within1000h: 0.35 }),
 	judgeCharacteristic: {
 		args: [
@@ -551,7 +553,7 @@ const answers: Record<string, Walked> = {
 	},
 	pastOf: {
 		args: [
-			{ part: 'a', fromHours: 0, hours: 2500 },
+			{ part: 'a', fromHours: 0, hours: 2500, asFitted: {} },
 			station,
 			sheet,
 			jobs,

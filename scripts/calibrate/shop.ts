@@ -166,7 +166,8 @@ export class SimulatedShop {
 		const judged = places.map((place): Judged => {
 			const { station, part, fittedHours, fromHours } = place;
 			const record = records.get(part) ?? untouched;
-			const begun = { part, fromHours, hours: fittedHours === null ? null : pumpHours - fittedHours };
+			const hours = fittedHours === null ? null : pumpHours - fittedHours;
+			const begun = { part, fromHours, hours, asFitted: {} };
 			const own = this.#sizes.filter((size) => size.part === part);
 			const past = pastOf(begun, station, this.#sheet, state.jobs, own, this.#gauges);
 			const wear = Object.fromEntries(

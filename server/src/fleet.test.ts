@@ -22,9 +22,9 @@ async function openFitted(own: TestShop, change: Partial<Arrival>) {
 }
 
 /** One more rebuild of a pump: its packings are read at this lip diameter, then all is renewed. */
-async function rebuild(pump: string | undefined, meterHours: number, lip: number) {
-	const user = shop.people.technician;
-	const bench = await openJob(shop, { meterHours, ...(pump ? { pump: { id: pump } } : {}) });
+async function rebuild(pump: string | undefined, meterHours: number, lip: number, own = shop) {
+	const user = own.people.technician;
+	const bench = await openJob(own, { meterHours, ...(pump ? { pump: { id: pump } } : {}) });
 	const readings = [1, 2, 3].map((cylinder) => {
 		const value = lip + cylinder * 0.004;
 		const payload = {
@@ -36,8 +36,8 @@ async function rebuild(pump: string | undefined, meterHours: number, lip: number
 		};
 		return entryOf(bench, user, 'reading', payload, partAt(bench, 'packing', cylinder));
 	});
-	await append(shop.scope, user, bench.job.id, [...readings, ...decideAll(bench, user, 'replace')]);
-	expect(await releaseDespite(shop, bench.job.id)).toMatchObject({ kind: 'released' });
+	await append(own.scope, user, bench.job.id, [...readings, ...decideAll(bench, user, 'replace')]);
+	expect(await releaseDespite(own, bench.job.id)).toMatchObject({ kind: 'released' });
 	return bench.job.pumpId;
 }
 
@@ -60,6 +60,17 @@ describe('what the fleet says', () => {
 		const count = (await fits()).length;
 		await benchOf(shop.scope, later.job.id);
 		expect(await fits()).toHaveLength(count);
+	});
+	it('leaves out and names a size that wear cannot have made', async () => {
+		const own = await makeShop(database.db, 'Slip');
+		const rebuildAt = (meterHours: number, lip: number, pump?: string) => rebuild(pump, meterHours, lip, own);
+		const pump = await rebuildAt(1000, 17.7);
+		await rebuildAt(2000, 22, pump);
+		const { setAside, fleet } = await openFitted(own, { pump: { id: pump }, meterHours: 2500 });
+		expect(fleet.wear['packing/insideDiameter'].parts).toBe(3);
+		expect(setAside).toHaveLength(3);
+		expect(setAside[0]).toMatchObject({ pump, station: 'packing', characteristic: 'insideDiameter', pumpHours: 2000 });
+		expect(setAside[0].serial).not.toBe('');
 	});
 	it('knows the age of what was fitted here, and of other parts only how old they may be', async () => {
 		const own = await makeShop(database.db, 'Ages');

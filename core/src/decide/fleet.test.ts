@@ -102,6 +102,9 @@ describe('learnFleet', () => {
 		);
 		expect(numbers).not.toContain('not finite');
 		if (count > 1) expect(Math.abs(meanOf(learnt.wear['plunger/diameter']) - meanOf(clean))).toBeLessThan(0.3);
+		expect(learnt.setAside).toEqual([
+			{ pump: 'p0', station: 'plunger', characteristic: 'diameter', pumpHours: 3000, value: 20, ran: 3000 }
+		]);
 	});
 	it('counts a damaged part since the look before, and one that runs to its last look', () => {
 		const lives = [
@@ -134,21 +137,31 @@ describe('pastOf', () => {
 	const jobs = [job('p', 1500), job('p', 3000)];
 	it('knows hours since the fitting, and earlier sizes by the duty run since', () => {
 		const sizes = [size('a', 1500, 17.7), size('b', 1500, 17.7), size('a', 3000, 17.8)];
-		const past = pastOf({ part: 'a', fromHours: 0, hours: 3000 }, packing, sheet, jobs, sizes, gauges);
+		const past = pastOf({ part: 'a', fromHours: 0, hours: 3000, asFitted: {} }, packing, sheet, jobs, sizes, gauges);
 		expect(past.age).toEqual({ kind: 'known', hours: 3000 });
 		expect(past.dutyHours).toBe(3000);
 		expect(past.earlier).toEqual([
 			{ characteristic: 'insideDiameter', hoursAgo: 1500, value: 17.7, u: expect.any(Number) as number }
 		]);
 	});
+	it('leaves a size out that wear cannot have made, and names it', () => {
+		const sizes = [size('a', 1500, 17.7), size('a', 2000, 25), size('a', 2500, 11)];
+		const all = [job('p', 1500), job('p', 2000), job('p', 2500), job('p', 3000)];
+		const past = pastOf({ part: 'a', fromHours: 1000, hours: 2000, asFitted: {} }, packing, sheet, all, sizes, gauges);
+		expect(past.earlier.map(({ value }) => value)).toEqual([17.7]);
+		expect(past.setAside).toEqual([
+			{ pump: 'p', station: 'packing', characteristic: 'insideDiameter', pumpHours: 2000, value: 25, ran: 1000 },
+			{ pump: 'p', station: 'packing', characteristic: 'insideDiameter', pumpHours: 2500, value: 11, ran: 1500 }
+		]);
+	});
 	it('leaves an age open that nobody knows', () => {
-		const past = pastOf({ part: 'a', fromHours: 1500, hours: null }, packing, sheet, jobs, [], gauges);
+		const past = pastOf({ part: 'a', fromHours: 1500, hours: null, asFitted: {} }, packing, sheet, jobs, [], gauges);
 		expect(past.age).toEqual({ kind: 'unknown', seenFor: 1500, atMost: 3000 });
 	});
 	it('takes the duty declared at a rebuild for the hours before it', () => {
 		const hard = [job('p', 1500, 6), job('p', 3000, 11)];
 		expect(stretchesOf(hard, sheet).map(({ wearFactor }) => wearFactor)).toEqual([1, 1.25]);
-		const past = pastOf({ part: 'a', fromHours: 0, hours: 3000 }, packing, sheet, hard, [], gauges);
+		const past = pastOf({ part: 'a', fromHours: 0, hours: 3000, asFitted: {} }, packing, sheet, hard, [], gauges);
 		expect(past.dutyHours).toBe(1500 + 1500 * 1.25);
 	});
 });

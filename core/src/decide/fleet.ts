@@ -23,6 +23,7 @@ import { requireThat } from '../number';
 import { discardLimit, type ModelSheet, type Reading, type SheetCharacteristic, type Station } from '../record';
 import { measureCharacteristic, type ShopGauge } from './characteristic';
 import type { EndReason } from './endOfLife';
+import { cannotBeWear, type SetAside } from './setAside';
 
 /** A rebuild on record: the pump's hours then, and the duty that was declared. */
 export interface JobOnRecord {
@@ -72,6 +73,8 @@ export interface FleetKnowledge {
 	readonly classes: Readonly<Record<string, LogRate>>;
 	/** False where the fit did not come to rest; it is said on the screen. */
 	readonly settled: boolean;
+	/** Sizes that were left out because wear cannot have made them; said on the screen. None: not stated. */
+	readonly setAside?: readonly SetAside[];
 }
 
 /** A pump's latest lives of one kind that count: more move nothing and cost time. Said in the documents. */
@@ -117,7 +120,7 @@ export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): St
 
 /**
  * What the record says of every kind of size, every pump, every class of duty, and of all other ends, by `fitFleetWear` and
- * `fitCompetingFailures`. Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
+ * `fitCompetingFailures`; a size that wear cannot have made is left out and named. Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
  */
 export const learnFleet = (sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]): FleetKnowledge =>
 	toTheEnd(learningFleet(sheet, record, gauges));
@@ -137,6 +140,7 @@ export function* learningFleet(
 	yield;
 	const livesAPump = Math.max(1, Math.min(LIVES_A_PUMP, Math.floor(LIVES_A_KIND / byPump.size)));
 	const kinds: KindOnRecord[] = [];
+	const setAside: SetAside[] = [];
 	for (const station of sheet.stations)
 		for (const characteristic of station.characteristics) {
 			const prior = wearPriorOf(station.type, characteristic);
@@ -145,6 +149,7 @@ export function* learningFleet(
 			for (const life of lastOfEachPump(lives.get(station.key) ?? [], livesAPump)) {
 				const looks = sizes.get(`${life.part}/${life.pump}/${characteristic.key}`) ?? [];
 				const history = historyOnRecord(station, characteristic, life, looks, stretches.get(life.pump)!, gauges);
+				setAside.push(...history.setAside);
 				if (history.looks.length > 0) parts.push({ pump: life.pump, history });
 				yield;
 			}
@@ -164,7 +169,8 @@ export function* learningFleet(
 		ends: yield* fittingCompetingFailures(ends),
 		pumps: fitted.pumps,
 		classes: fitted.classes,
-		settled: fitted.settled
+		settled: fitted.settled,
+		...(setAside.length > 0 ? { setAside } : {})
 	};
 }
 
@@ -179,34 +185,45 @@ const ageAtFirstSight = ({ fittedHours, firstSeenHours }: LifeOnRecord): Age =>
 		: { kind: 'known', hours: 0 };
 const beginning = ({ fittedHours, firstSeenHours }: LifeOnRecord): number => fittedHours ?? firstSeenHours;
 
+/** The size that wear began at; one as fitted that is no start (at its limit or past it) is left aside. Errors: PreconditionError for sizes not finite. */
+export function startOf(sheet: SheetCharacteristic, asFitted: LifeOnRecord['asFitted']): number {
+	const limit = discardLimit(sheet)?.value;
+	const fitted = asFitted[sheet.key];
+	const isStart = limit !== undefined && fitted !== undefined && (limit - fitted) * (limit - sheet.nominal) > 0;
+	const start = isStart ? fitted : sheet.nominal;
+	requireThat(Number.isFinite(start), 'startOf', sheet.key, start, 'a finite number');
+	return start;
+}
+
 function historyOnRecord(
-	{ type, ...rest }: Station,
+	station: Station,
 	sheet: SheetCharacteristic,
 	life: LifeOnRecord,
 	sizes: readonly SizeOnRecord[],
 	stretches: readonly Stretch[],
 	gauges: readonly ShopGauge[]
-): { before: AgeNode[]; looks: WearLook[] } {
+): { before: AgeNode[]; looks: WearLook[]; setAside: SetAside[] } {
 	const from = beginning(life);
 	const factor = stretches.find(({ untilHours }) => untilHours >= from)?.wearFactor ?? 1;
-	const before = ageNodes(ageAtFirstSight(life)).map(({ hours, weight }) => ({ hours: hours * factor, weight }));
+	const age = ageAtFirstSight(life);
+	const before = ageNodes(age).map(({ hours, weight }) => ({ hours: hours * factor, weight }));
 	const limit = discardLimit(sheet)!.value;
-	const fitted = life.asFitted[sheet.key];
-	// A size as fitted that is no start (at its limit or past it) is left aside.
-	const start = fitted !== undefined && (limit - fitted) * (limit - sheet.nominal) > 0 ? fitted : sheet.nominal;
-	const looks = sizes.flatMap((size) => {
-		if (size.pumpHours < from || (life.fittedHours !== null && size.pumpHours === from)) return [];
-		const estimate = sizeAtLook({ type, ...rest }, sheet, size, gauges);
-		if (!estimate) return [];
-		return [
-			{
-				hours: dutyHours(stretches, from, size.pumpHours),
-				worn: (estimate.value - start) / (limit - start),
-				u: estimate.u / Math.abs(limit - start)
-			}
-		];
-	});
-	return { before, looks: looks.sort((a, b) => a.hours - b.hours) };
+	const start = startOf(sheet, life.asFitted);
+	const looks: WearLook[] = [];
+	const setAside: SetAside[] = [];
+	for (const size of sizes) {
+		const { pump, pumpHours } = size;
+		if (pumpHours < from || (life.fittedHours !== null && pumpHours === from)) continue;
+		const estimate = sizeAtLook(station, sheet, size, gauges);
+		if (!estimate) continue;
+		const hours = dutyHours(stretches, from, pumpHours);
+		const ran = hours + (age.kind === 'unknown' ? age.atMost * factor : 0);
+		const { value, u } = estimate;
+		if (cannotBeWear(station, sheet, estimate, start, ran))
+			setAside.push({ pump, station: station.key, characteristic: sheet.key, pumpHours, value, ran });
+		else looks.push({ hours, worn: (value - start) / (limit - start), u: u / Math.abs(limit - start) });
+	}
+	return { before, looks: looks.sort((a, b) => a.hours - b.hours), setAside };
 }
 
 // Found damaged when the pump was open: it happened since the look before. All other ends say only that it held so long.

@@ -13,6 +13,7 @@ export * from './partPast';
 export * from './policy';
 export * from './proposal';
 export * from './reason';
+export * from './setAside';
 export * from './setDecision';
 export * from './sets';
 export * from './slips';

@@ -2,21 +2,27 @@ import { dutyClassOf, dutyHours, unknownClass, unknownPump, type Age, type LogRa
 import { requireThat } from '../number';
 import type { ModelSheet, Station } from '../record';
 import type { ShopGauge } from './characteristic';
-import { sizeAtLook, stretchesOf, type FleetKnowledge, type JobOnRecord, type SizeOnRecord } from './fleet';
+import { sizeAtLook, startOf, stretchesOf, type FleetKnowledge, type JobOnRecord, type SizeOnRecord } from './fleet';
 import type { EarlierLook } from './partLife';
+import { cannotBeWear, type SetAside } from './setAside';
 
 /** When a part began to be on record: the pump's hours then, and the hours since its fitting, null where nobody knows them. */
 interface Beginning {
 	readonly part: string;
 	readonly fromHours: number;
 	readonly hours: number | null;
+	readonly asFitted: Readonly<Record<string, number>>;
 }
 
-/** What is known of one part's running: its age as far as it is known, its duty hours on record, and its sizes at earlier looks. */
+/**
+ * What is known of one part's running: its age as far as it is known, its duty hours on record, and its sizes at earlier looks but
+ * for those that wear cannot have made.
+ */
 export interface PartPast {
 	readonly age: Age;
 	readonly dutyHours: number;
 	readonly earlier: readonly EarlierLook[];
+	readonly setAside?: readonly SetAside[];
 }
 
 /**
@@ -25,7 +31,7 @@ export interface PartPast {
  * Errors: PreconditionError where a part begins after the rebuild in hand, or hours are below 0.
  */
 export function pastOf(
-	{ part, fromHours, hours }: Beginning,
+	{ part, fromHours, hours, asFitted }: Beginning,
 	station: Station,
 	sheet: ModelSheet,
 	jobs: readonly JobOnRecord[],
@@ -36,16 +42,27 @@ export function pastOf(
 	requireThat(jobs.length > 0, 'pastOf', 'jobs', 'none', 'at least the rebuild in hand');
 	const now = jobs.at(-1)!.pumpHours;
 	const stretches = stretchesOf(jobs, sheet);
-	const earlier = sizes.flatMap((size): EarlierLook[] => {
-		const characteristic = station.characteristics.find(({ key }) => key === size.characteristic);
-		if (size.part !== part || !characteristic || size.pumpHours >= now) return [];
-		const estimate = sizeAtLook(station, characteristic, size, gauges);
-		const hoursAgo = dutyHours(stretches, size.pumpHours, now);
-		return estimate ? [{ characteristic: size.characteristic, hoursAgo, ...estimate }] : [];
-	});
+	const earlier: EarlierLook[] = [];
+	const setAside: SetAside[] = [];
+	for (const size of sizes) {
+		const { characteristic, pump, pumpHours } = size;
+		const sheetSize = station.characteristics.find(({ key }) => key === characteristic);
+		if (size.part !== part || !sheetSize || pumpHours >= now) continue;
+		const estimate = sizeAtLook(station, sheetSize, size, gauges);
+		if (!estimate) continue;
+		const ran = dutyHours(stretches, fromHours, pumpHours) + (hours === null ? fromHours : 0);
+		if (cannotBeWear(station, sheetSize, estimate, startOf(sheetSize, asFitted), ran))
+			setAside.push({ pump, station: station.key, characteristic, pumpHours, value: estimate.value, ran });
+		else earlier.push({ characteristic, hoursAgo: dutyHours(stretches, pumpHours, now), ...estimate });
+	}
 	const age: Age =
 		hours === null ? { kind: 'unknown', seenFor: now - fromHours, atMost: now } : { kind: 'known', hours };
-	return { age, dutyHours: dutyHours(stretches, fromHours, now), earlier };
+	return {
+		age,
+		dutyHours: dutyHours(stretches, fromHours, now),
+		earlier,
+		...(setAside.length > 0 ? { setAside } : {})
+	};
 }
 
 /** How hard a pump is on its parts, and the factor of the duty declared now against the ordinary. */

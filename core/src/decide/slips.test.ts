@@ -96,11 +96,19 @@ describe('chanceOfWear', () => {
 		const chances = [0.5, 1, 2, 4, 8].map((share) => chanceOfWear(share, 4000, prior));
 		expect(chances).toEqual(chances.toSorted((a, b) => b - a));
 	});
-	it('agrees with a simulation of rate and jumps', () => {
-		// 400,000 draws of a log-normal rate (sd √(0.33² + 0.6²)) and a gamma process, made with Python's random, seed 7: share of
-		// those above three times the allowance in 4000 h.
-		expect(chanceOfWear(3, 4000, prior)).toBeCloseTo(0.0573, 2);
-	});
+	// Rate log-normal with sd √(0.33² + 0.6²), gamma process; the last two pairs with sd √(0.1² + 0.6²) and 0.1 within 1000 h.
+	// Integrated by scipy 1.17.1 (`integrate.quad`).
+	it.each([
+		[0.5, 4000, 0.33, 0.35, 0.83111],
+		[3, 4000, 0.33, 0.35, 0.057499],
+		[8, 4000, 0.33, 0.35, 1.5088e-3],
+		[3, 500, 0.33, 0.35, 2.6836e-5],
+		[33, 3000, 0.33, 0.35, 4.5468e-8],
+		[2, 4000, 0.1, 0.1, 0.12761],
+		[8, 4000, 0.1, 0.1, 0.0003258]
+	])('of more than %f allowances in %i h (scatter %f, %f) is %f', (share, hours, between, within1000h, chance) =>
+		expect(chanceOfWear(share, hours, { hoursToLimit: 4000, between, within1000h }) / chance).toBeCloseTo(1, 2)
+	);
 	it('is below what is asked about for a slip of a tenth', () =>
 		expect(chanceOfWear(16, 500, prior)).toBeLessThan(TOO_FAST));
 });

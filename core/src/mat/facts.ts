@@ -16,7 +16,7 @@ export interface MatCell extends PartPast {
 }
 
 /** How parts of this model wear and end in this shop, and what is known of this pump and its duty. */
-interface MatKnowledge extends Pick<FleetKnowledge, 'wear' | 'ends' | 'settled'>, PumpKnowledge {}
+interface MatKnowledge extends Pick<FleetKnowledge, 'wear' | 'ends' | 'settled' | 'setAside'>, PumpKnowledge {}
 
 /** What judging a mat rests on, besides what was recorded of its parts. */
 export interface MatFacts {

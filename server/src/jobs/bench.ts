@@ -1,5 +1,12 @@
 import { Op } from 'sequelize';
-import { knowledgeOfPump, pastOf, unknownLife, type JobOnRecord, type PartPast } from '@exetasis/core/decide';
+import {
+	knowledgeOfPump,
+	pastOf,
+	unknownLife,
+	type JobOnRecord,
+	type PartPast,
+	type SetAside
+} from '@exetasis/core/decide';
 import type { MatFacts } from '@exetasis/core/mat';
 import { PreconditionError } from '@exetasis/core/number';
 import { stationsInScope, type Entry, type ModelSheet, type Station } from '@exetasis/core/record';
@@ -31,6 +38,8 @@ export interface Bench extends MatFacts {
 	readonly people: Record<string, string>;
 	/** What a lead let go though it was not put together and proved, and why. */
 	readonly unbuilt?: RestedOn['unbuilt'];
+	/** Sizes that count in no forecast because wear cannot have made them, with the serial of their pump. */
+	readonly setAside: readonly (SetAside & { readonly serial: string })[];
 	/** Where a released pump went, as far as it was asked. */
 	readonly handover?: RestedOn['handover'];
 }
@@ -62,27 +71,42 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 			return { age, dutyHours, earlier: none };
 		}
 	};
+	const cells = laid.map((cell) => {
+		const { fromHours: _from, ...shown } = cell;
+		return {
+			...shown,
+			...past(
+				cell,
+				sheet.stations.find(({ key }) => key === cell.station)!
+			)
+		};
+	});
 	return {
 		job: { ...job, serial: pump.serial, tag: pump.tag, site: pump.site?.name ?? null, model: pump.model },
 		sheet,
-		cells: laid.map((cell) => {
-			const { fromHours: _from, ...shown } = cell;
-			return {
-				...shown,
-				...past(
-					cell,
-					sheet.stations.find(({ key }) => key === cell.station)!
-				)
-			};
-		}),
+		cells,
 		entries: await entriesOf(scope, jobId),
 		policy,
 		gauges,
 		fleet,
+		setAside: await withSerials(scope, [...(fleet.setAside ?? []), ...cells.flatMap((one) => one.setAside ?? [])]),
 		people: await peopleOf(scope),
 		...(restedOn?.unbuilt ? { unbuilt: restedOn.unbuilt } : {}),
 		...(restedOn?.handover ? { handover: restedOn.handover } : {})
 	};
+}
+
+/** Each once, though the shop's record and the part's own past may both leave it out. */
+async function withSerials(scope: ShopScope, setAside: readonly SetAside[]): Promise<Bench['setAside']> {
+	if (setAside.length === 0) return [];
+	const pumps = await of(scope, 'pump').all({ id: setAside.map(({ pump }) => pump) }, { attributes: ['id', 'serial'] });
+	const serials = new Map(pumps.map(({ id, serial }) => [id, serial]));
+	const named = setAside.flatMap((one) => (serials.has(one.pump) ? [{ ...one, serial: serials.get(one.pump)! }] : []));
+	return [
+		...new Map(
+			named.map((one) => [[one.pump, one.station, one.characteristic, one.pumpHours, one.value].join(), one])
+		).values()
+	];
 }
 
 type JobWithPump = JobRow & { pump: PumpRow & { site: { name: string } | null } };
@@ -90,11 +114,11 @@ type JobWithPump = JobRow & { pump: PumpRow & { site: { name: string } | null } 
 /** What verdicts on a job of this pump rest on now: the shop's rules, its gauges, and what its record says. */
 async function restingOn(scope: ShopScope, sheet: ModelSheet, job: JobOnRecord): Promise<RestedOn> {
 	const fleet = await fleetOf(scope, sheet);
-	const { wear, ends, settled } = fleet;
+	const { wear, ends, settled, setAside } = fleet;
 	return {
 		policy: await policyOf(scope),
 		gauges: await gaugesOf(scope),
-		fleet: { wear, ends, settled, ...knowledgeOfPump(fleet, job, sheet) },
+		fleet: { wear, ends, settled, ...(setAside ? { setAside } : {}), ...knowledgeOfPump(fleet, job, sheet) },
 		method: METHOD
 	};
 }

@@ -1,8 +1,8 @@
-import type { Meant, Slip } from '@exetasis/core/decide';
+import type { Meant, SetAside, Slip } from '@exetasis/core/decide';
 import { partType } from '@exetasis/core/part';
 import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
-import { discardLimit, type Station } from '@exetasis/core/record';
-import { formatDifference, formatQuantity } from '../ui/numbers';
+import { discardLimit, type ModelSheet, type Station } from '@exetasis/core/record';
+import { formatDifference, formatNumber, formatQuantity } from '../ui/numbers';
 import { inSentence } from './place';
 
 const meantWords = (meant: Meant, at: (value: number) => string): string => {
@@ -35,4 +35,19 @@ export function slipSentence(slip: Slip, station: Station, preference: UnitPrefe
 		case 'allAlike':
 			return `${name}: every place reads ${at(slip.value)}, typed within seconds. Was each place measured?`;
 	}
+}
+
+/** Which size counts in no forecast, why, and what can be done about it. */
+export function setAsideSentence(
+	{ serial, station: key, characteristic, pumpHours, value, ran }: SetAside & { readonly serial: string },
+	sheet: ModelSheet,
+	preference: UnitPreference
+): string {
+	const station = sheet.stations.find((one) => one.key === key);
+	const size = station?.characteristics.find((one) => one.key === characteristic);
+	const known = station && partType(station.type).characteristics.find((one) => one.key === characteristic);
+	const what = known ? inSentence(known.name) : characteristic;
+	const at = size ? formatQuantity(value, shownUnit(dimensionOf(size.unit), preference)) : formatNumber(value);
+	const hours = (count: number) => `${formatNumber(Math.round(count))} h`;
+	return `${serial} at ${hours(pumpHours)}, ${station ? inSentence(station.name) : key}: ${what} ${at} counts in no forecast. Wear cannot do this in ${hours(ran)}. If it was misread, a lead can correct it.`;
 }

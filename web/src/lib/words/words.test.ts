@@ -11,6 +11,7 @@ import { askWords, crankWords } from './steps';
 import { inSentence, placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
 import { reasonSentence } from './reasons';
+import { setAsideSentence } from './slips';
 
 const demoSheet = (name: string): ModelSheet => {
 	const text = readFileSync(new URL(`../../../../demo/sheets/${name}.json`, import.meta.url), 'utf8');
@@ -178,6 +179,23 @@ describe('what is said about bad input', () => {
 			expect(refusalSentence({ code }, metric)).toMatch(/^[A-Z].+\.$/);
 		}
 	});
+});
+
+describe('setAsideSentence', () => {
+	const one = { pump: 'p', serial: 'MAR-0007', station: 'plunger', characteristic: 'diameter', pumpHours: 3400 };
+	const say = (preference: UnitPreference, key = 'plunger') =>
+		setAsideSentence({ ...one, station: key, value: 16, ran: 1200.4 }, sheet, preference).replaceAll(
+			/[\u00a0\u202f]/g,
+			' '
+		);
+	it('names the reading, its pump, and what to do', () => {
+		expect(say(metric)).toBe(
+			'MAR-0007 at 3 400 h, ceramic plunger: diameter 16.000 mm counts in no forecast. Wear cannot do this in 1 200 h. If it was misread, a lead can correct it.'
+		);
+		expect(say(inches)).toContain('0.6299 in');
+	});
+	it('names it by its keys where a newer sheet has no such part', () =>
+		expect(say(metric, 'gone')).toContain('MAR-0007'));
 });
 
 describe('directionWords', () => {

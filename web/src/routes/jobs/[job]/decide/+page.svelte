@@ -9,6 +9,7 @@
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import { DecisionState } from '$lib/decide/decision.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import SetAside from '$lib/decide/SetAside.svelte';
 	import SetTable from '$lib/decide/SetTable.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
 	import Working from '$lib/ui/Working.svelte';
@@ -118,6 +119,7 @@
 	/>
 	{bench.bench.fleet.settled ? '' : 'The fit to your shop’s history has not converged. The chances are rough.'}
 </p>
+<SetAside {bench} />
 
 <style>
 	.problem {

@@ -195,14 +195,26 @@ describe('turnbullBand', () => {
 		expect(covered / runs).toBeGreaterThan(0.9);
 		expect(byDiscovery / runs).toBeLessThan(0.5);
 	});
-	it('covers it early in a long record too, where few have ended', () => {
-		const runs = 60;
+	it.each([
+		['early in a long record, where few have ended', 1000],
+		['before the first inspections', 700]
+	])('covers it %s', (_, hours) => {
+		const runs = 30;
 		let covered = 0;
 		for (let seed = 1; seed <= runs; seed++) {
-			const [{ low, high }] = turnbullBand(recordOf(seed, 200), [1000]);
-			if (low <= truthAt(1000) && truthAt(1000) <= high) covered++;
+			const [{ low, high }] = turnbullBand(recordOf(seed, 200), [hours]);
+			if (low <= truthAt(hours) && truthAt(hours) <= high) covered++;
 		}
-		expect(covered / runs).toBeGreaterThan(0.86);
+		expect(covered / runs).toBeGreaterThan(0.93);
+	});
+	it('is open to 1 as long as no life was found ended, and to 0 once none is found running', () => {
+		const lives = [intervalCensored(0, 1500), intervalCensored(1000, 2000), rightCensored(1200)];
+		const [before, after] = turnbullBand(lives, [900, 2500]);
+		expect(before.high).toBe(1);
+		expect(after.low).toBe(0);
+		// Clopper and Pearson: 2 of 3 running at an inspection at 900 h or later; 1 of 3 not found ended by 2500 h.
+		expect(before.low).toBeLessThanOrEqual(0.0943 + 1e-4);
+		expect(after.high).toBeGreaterThanOrEqual(0.9057 - 1e-4);
 	});
 });
 

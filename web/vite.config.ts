@@ -6,5 +6,5 @@ export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	// Fonts as files: the content security policy lets none in from data URLs.
 	// Few files rather than many small ones: each is a request before the first paint.
-	build: { assetsInlineLimit: 0, rollupOptions: { output: { experimentalMinChunkSize: 8000 } } }
+	build: { assetsInlineLimit: 0, rollupOptions: { output: { experimentalMinChunkSize: 1500 } } }
 });

@@ -1,7 +1,7 @@
-/** Chi-square, from the @stdlib library; checked in distributions.test.ts as its neighbours are. */
+/** Quantiles of chi-square, from the @stdlib library; checked in distributions.test.ts as its neighbours are. */
 import chiSquareQuantile_ from '@stdlib/stats-base-dists-chisquare-quantile';
 import { normalQuantile } from './distributions';
-import { gammaTails, gammaUpper, stirling } from './gamma';
+import { gammaTails, stirling } from './gamma';
 import { finiteAnswer, requireThat } from './require';
 
 /** x with P(X ≤ x) = p of chi-square with `dof` degrees of freedom, for p in [0, 1) and dof > 0. */
@@ -33,10 +33,4 @@ function largeChiSquareQuantile(p: number, dof: number): number {
 		if (Math.abs(move) <= 1e-14 * x) break;
 	}
 	return 2 * x;
-}
-/** P(X > x) of chi-square with `dof` degrees of freedom, for x ≥ 0 and dof > 0. */
-export function chiSquareUpper(x: number, dof: number): number {
-	requireThat(x >= 0 && !Number.isNaN(x), 'chiSquareUpper', 'x', x, 'at least 0');
-	requireThat(dof > 0 && Number.isFinite(dof), 'chiSquareUpper', 'dof', dof, 'above 0');
-	return gammaUpper(x / 2, dof / 2);
 }

@@ -1,6 +1,7 @@
 export * from './distributions';
 export { gammaLn, gammaUpper } from './gamma';
-export * from './chiSquare';
+export * from './chiSquareQuantile';
+export * from './chiSquareUpper';
 export * from './beta';
 export * from './require';
 export * from './summary';

@@ -4,7 +4,7 @@
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
-	import { figureName } from '$lib/words/arithmetic';
+	import { figureName } from '$lib/words/figures';
 
 	interface Props {
 		figures: readonly Figure[];

@@ -1,111 +1,37 @@
-import { partType, type Figure, type FigureInput, type FigureKey } from '@exetasis/core/part';
+import { partType, type FigureInput, type FigureKey } from '@exetasis/core/part';
 import type { Step, StepInput, StepKey } from '@exetasis/core/decide';
 import type { Station } from '@exetasis/core/record';
+import { figureName } from './figures';
 
-/** What each figure is called, and the equation behind it with its source. */
-const figures: Readonly<Record<FigureKey, { readonly name: string; readonly method: string }>> = {
-	compressionSet: {
-		name: 'Compression set',
-		method: '(t₀ − t₁)/(t₀ − t_g) (ISO 815-1)'
-	},
-	squeeze: {
-		name: 'Remaining squeeze in the gland',
-		method: '(t − t_g)/t (ISO 3601-2)'
-	},
-	glandFill: {
-		name: 'Gland fill',
-		method: '(π/4)·t²/(depth·width) (ISO 3601-2)'
-	},
-	stretch: {
-		name: 'Stretch on the groove',
-		method: '(groove − inside diameter)/inside diameter (ISO 3601-2)'
-	},
-	swellByMass: {
-		name: 'Swell by mass',
-		method: 'm/m₀ − 1 (ISO 1817)'
-	},
-	swell: {
-		name: 'Swell by section',
-		method: '(t/t₀)² − 1 (after ISO 1817)'
-	},
-	hardening: {
-		name: 'Hardness change',
-		method: 'Now − as new (ISO 48-4); negative means softer'
-	},
-	interference: {
-		name: 'Interference with the mating part',
-		method: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2'
-	},
-	stackLeft: {
-		name: 'Remaining gland adjustment',
-		method: 'Stack height − stack height at the end of adjustment'
-	},
-	extrusion: {
-		name: 'Extruded lip ÷ clearance gap',
-		method:
-			'Width of the lip ÷ clearance gap; above 1, the gap has opened or the pressure exceeded its rating (ISO 3601-2)'
-	},
-	clearance: {
-		name: 'Clearance around the plunger',
-		method: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2'
-	},
-	gapLeak: {
-		name: 'Flow through the gap without packing, plunger eccentric',
-		method:
-			'Q = π·D·c³·Δp·(1 + 1.5·ε²)/(12·μ·L), ε = 1; not laminar above a Reynolds number of 1000, so this is an upper bound'
-	},
-	permanentStretch: {
-		name: 'Permanent stretch',
-		method: 'Arc of a spherical cap against its chord'
-	},
-	shimPack: {
-		name: 'Shims to add',
-		method: '(end gap + press)/shim, rounded up'
-	},
-	lengthLoss: {
-		name: 'Free length lost',
-		method: '(as new − now)/as new; negative means stretched'
-	},
-	loadLoss: {
-		name: 'Load lost at the working length',
-		method: '(as new − now)/as new, both at the working length'
-	},
-	testedRate: {
-		name: 'Spring rate from load test',
-		method: '(F₂ − F₁)/(L₁ − L₂)'
-	},
-	rate: {
-		name: 'Spring rate from geometry',
-		method: 'k = G·d⁴/(8·D³·n), two dead coils (EN 13906-1)'
-	},
-	travelToSolid: {
-		name: 'Travel to coil bind from working length',
-		method: 'Working length − (active coils + 2)·d (EN 13906-1)'
-	},
-	stress: {
-		name: 'Shear stress at the working length',
-		method: 'τ = K·8·F·D/(π·d³) with Wahl’s K (EN 13906-1)'
-	},
-	lappingReserve: {
-		name: 'Height left after lapping',
-		method: 'Height − deepest mark − finishing cut − minimum height'
-	},
-	grooveLeak: {
-		name: 'Leakage through the groove at rated pressure',
-		method: 'Half an ellipse as a sharp-edged orifice, Q = 0.61·A·√(2Δp/ρ), water (ISO 5167-2)'
-	},
-	holdTestLeak: {
-		name: 'Leakage from hold test',
-		method: 'Q = V·Δp/(K·t), from dp/dt = −K·Q/V; air in the water makes the result too low'
-	},
-	lostVolume: {
-		name: 'Metal lost from the edge',
-		method: 'r²·(1 − π/4)·π·D for a square edge'
-	},
-	ringSize: {
-		name: 'Nearest standard size',
-		method: 'In tolerances of ISO 3601-1, with 20 % set allowed; above 2, not a standard size (AS568)'
-	}
+/** The equation behind each figure, with its source. */
+const figureMethods: Readonly<Record<FigureKey, string>> = {
+	compressionSet: '(t₀ − t₁)/(t₀ − t_g) (ISO 815-1)',
+	squeeze: '(t − t_g)/t (ISO 3601-2)',
+	glandFill: '(π/4)·t²/(depth·width) (ISO 3601-2)',
+	stretch: '(groove − inside diameter)/inside diameter (ISO 3601-2)',
+	swellByMass: 'm/m₀ − 1 (ISO 1817)',
+	swell: '(t/t₀)² − 1 (after ISO 1817)',
+	hardening: 'Now − as new (ISO 48-4); negative means softer',
+	interference: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2',
+	stackLeft: 'Stack height − stack height at the end of adjustment',
+	extrusion:
+		'Width of the lip ÷ clearance gap; above 1, the gap has opened or the pressure exceeded its rating (ISO 3601-2)',
+	clearance: 'Difference of both sizes as measured in this rebuild; JCGM 100, 5.1.2',
+	gapLeak:
+		'Q = π·D·c³·Δp·(1 + 1.5·ε²)/(12·μ·L), ε = 1; not laminar above a Reynolds number of 1000, so this is an upper bound',
+	permanentStretch: 'Arc of a spherical cap against its chord',
+	shimPack: '(end gap + press)/shim, rounded up',
+	lengthLoss: '(as new − now)/as new; negative means stretched',
+	loadLoss: '(as new − now)/as new, both at the working length',
+	testedRate: '(F₂ − F₁)/(L₁ − L₂)',
+	rate: 'k = G·d⁴/(8·D³·n), two dead coils (EN 13906-1)',
+	travelToSolid: 'Working length − (active coils + 2)·d (EN 13906-1)',
+	stress: 'τ = K·8·F·D/(π·d³) with Wahl’s K (EN 13906-1)',
+	lappingReserve: 'Height − deepest mark − finishing cut − minimum height',
+	grooveLeak: 'Half an ellipse as a sharp-edged orifice, Q = 0.61·A·√(2Δp/ρ), water (ISO 5167-2)',
+	holdTestLeak: 'Q = V·Δp/(K·t), from dp/dt = −K·Q/V; air in the water makes the result too low',
+	lostVolume: 'r²·(1 − π/4)·π·D for a square edge',
+	ringSize: 'In tolerances of ISO 3601-1, with 20 % set allowed; above 2, not a standard size (AS568)'
 };
 
 const figureInputs: Readonly<Record<FigureInput, string>> = {
@@ -161,13 +87,6 @@ const figureInputs: Readonly<Record<FigureInput, string>> = {
 	edgeRadiusNow: 'Edge radius now',
 	diameterOfTheEdge: 'Edge diameter'
 };
-
-/** A figure's name; that of a ring's size names the size. */
-export function figureName({ key, nearest }: Pick<Figure, 'nearest'> & { readonly key: FigureKey }): string {
-	if (!nearest) return figures[key].name;
-	const { dash, insideDiameter, section } = nearest;
-	return `Nearest standard size: dash ${dash}, ${insideDiameter.toFixed(2)} × ${section.toFixed(2)} mm; deviation`;
-}
 
 type SizeStep = Exclude<StepKey, FigureKey>;
 
@@ -248,7 +167,7 @@ export function stepName({ key, characteristic, nearest }: Step, type: Station['
 }
 
 /** The equation or rule of a step, and its source. */
-export const stepMethod = ({ key }: Step): string => (isSizeStep(key) ? steps[key] : figures[key]).method;
+export const stepMethod = ({ key }: Step): string => (isSizeStep(key) ? steps[key].method : figureMethods[key]);
 
 /** The name of a number that went into a step; readings are numbered. */
 export function inputName({ key, of }: Step['inputs'][number], index: number): string {

@@ -1,4 +1,4 @@
-import { figureName } from './arithmetic';
+import { figureName } from './figures';
 import { inSentence, placeName } from './place';
 import { slipSentence } from './slips';
 import type { CustomKind, Reason } from '@exetasis/core/decide';

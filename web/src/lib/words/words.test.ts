@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide';
-import { figureName, inputName, stepMethod, stepName } from './arithmetic';
+import { inputName, stepMethod, stepName } from './arithmetic';
+import { figureName } from './figures';
 import { customChoices } from './customs';
 import { metric, parseQuantity, type Unit, type UnitPreference } from '@exetasis/core/quantity';
 import { readSheet, untouched, type ModelSheet, type PartRecord } from '@exetasis/core/record';

@@ -207,6 +207,17 @@ describe('turnbullBand', () => {
 		}
 		expect(covered / runs).toBeGreaterThan(0.93);
 	});
+	it('never rises, whatever the order of the hours', () => {
+		const hours = [6000, 300, 3000, 1200, 4500, 9000, 700];
+		const band = turnbullBand(recordOf(3, 60), hours);
+		expect(band.map((one) => one.hours)).toEqual(hours);
+		const falling = band.toSorted((a, b) => a.hours - b.hours);
+		for (const [i, one] of falling.slice(1).entries()) {
+			expect(one.low).toBeLessThanOrEqual(falling[i].low);
+			expect(one.high).toBeLessThanOrEqual(falling[i].high);
+		}
+		for (const { low, least, most, high } of band) expect(low <= least && least <= most && most <= high).toBe(true);
+	});
 	it('is open to 1 as long as no life was found ended, and to 0 once none is found running', () => {
 		const lives = [intervalCensored(0, 1500), intervalCensored(1000, 2000), rightCensored(1200)];
 		const [before, after] = turnbullBand(lives, [900, 2500]);

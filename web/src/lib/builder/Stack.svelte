@@ -18,32 +18,40 @@
 	}
 	let { draft, several, mayEdit, drawnWith }: Props = $props();
 
-	type Item = Station & { readonly id: string };
-	// The same item for the same station: an edit draws what it changes, not all parts.
-	const items = new WeakMap<Station, Item>();
-	function itemOf(station: Station): Item {
-		const known = items.get(station) ?? { ...station, id: station.key };
-		items.set(station, known);
-		return known;
+	/** What is dragged; the place that is kept free for it has another id and the same key. */
+	interface Item {
+		readonly id: string;
+		readonly key: string;
 	}
 	type Row = Station['per'];
 	/** While a part is dragged, the rows that it has been in. */
-	let dragged = $state.raw<Partial<Record<Row, Item[]>>>({});
-	const itemsOf = (row: Row): Item[] =>
-		dragged[row] ?? draft.body.stations.filter(({ per }) => per === row).map(itemOf);
-	const number = $derived(new Map(draft.body.stations.map(({ key }, i) => [key, i + 1])));
+	let dragged = $state.raw<Partial<Record<Row, readonly Item[]>>>({});
+	// The rows change with the order of their parts, not with every edit: dragging sets up each of hundreds of parts.
+	const keysIn = (row: Row) =>
+		draft.body.stations
+			.filter(({ per }) => per === row)
+			.map(({ key }) => key)
+			.join(' ');
+	const itemsFrom = (keys: string): Item[] => (keys === '' ? [] : keys.split(' ').map((key) => ({ id: key, key })));
+	const cylinderKeys = $derived(keysIn('cylinder'));
+	const pumpKeys = $derived(keysIn('pump'));
+	const cylinder = $derived(dragged.cylinder ?? itemsFrom(cylinderKeys));
+	const pump = $derived(dragged.pump ?? itemsFrom(pumpKeys));
+	const order = $derived(draft.body.stations.map(({ key }) => key).join(' '));
+	const number = $derived(new Map(order.split(' ').map((key, i) => [key, i + 1])));
+	const stations = $derived(new Map(draft.body.stations.map((one) => [one.key, one])));
+	const flipDurationMs = matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150;
 	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'part' ? [place.key] : []))));
 	const assembly = (key: string) => draft.body.assemblies.find((one) => one.key === key)?.name ?? key;
 
-	const consider = (row: Row, items: Item[]) => (dragged = { ...dragged, [row]: items });
+	const consider = (row: Row, items: readonly Item[]) => (dragged = { ...dragged, [row]: items });
 	// Of a part that goes to the other row, both rows tell one after the other.
-	function finalize(row: Row, items: Item[]) {
+	function finalize(row: Row, items: readonly Item[]) {
 		dragged = { ...dragged, [row]: items };
-		const keysOf = (of: Row) => itemsOf(of).map(({ key }) => key);
-		const [cylinder, pump] = [keysOf('cylinder'), keysOf('pump')];
-		if (cylinder.length + pump.length !== draft.body.stations.length) return;
+		const [perCylinder, perPump] = [cylinder, pump].map((of) => of.map(({ key }) => key));
+		if (perCylinder.length + perPump.length !== draft.body.stations.length) return;
 		dragged = {};
-		const next = withRows(draft.body, cylinder, pump);
+		const next = withRows(draft.body, perCylinder, perPump);
 		const changed = next.stations.some((one, i) => one !== draft.body.stations[i]);
 		if (changed) draft.change(next);
 	}
@@ -56,26 +64,26 @@
 			: draft.select([key]);
 </script>
 
-{#snippet row(of: Row, label: string)}
-	{@const items = itemsOf(of)}
+{#snippet row(of: Row, items: readonly Item[], label: string)}
 	<div
 		class="stack"
 		class:empty={items.length === 0}
 		aria-label={label}
 		use:dragHandleZone={{
-			items,
+			items: [...items],
 			type: 'parts',
-			flipDurationMs: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150,
+			flipDurationMs,
 			dropTargetStyle: {},
 			dragDisabled: !mayEdit
 		}}
 		onconsider={({ detail }: CustomEvent<DndEvent<Item>>) => consider(of, detail.items)}
 		onfinalize={({ detail }: CustomEvent<DndEvent<Item>>) => finalize(of, detail.items)}
 	>
-		{#each items as item, i (item.id)}
-			{@const begins = items.at(i - 1)?.in !== item.in || i === 0}
+		{#each items as { id, key }, i (id)}
+			{@const item = stations.get(key)!}
+			{@const begins = i === 0 || stations.get(items[i - 1].key)?.in !== item.in}
+			{@const ends = stations.get(items[i + 1]?.key)?.in !== item.in}
 			{@const absent = !applies(item.onlyWith, chosen)}
-			{@const ends = items.at(i + 1)?.in !== item.in}
 			<div class="place" class:begins class:ends>
 				<span class="in">{begins ? assembly(item.in) : '\u00a0'}</span>
 				<button
@@ -105,12 +113,12 @@
 {/snippet}
 
 {#if draft.body.stations.length > 0}
-	{@render row('cylinder', 'Parts of each cylinder in strip order, pressure side to the left')}
+	{@render row('cylinder', cylinder, 'Parts of each cylinder in strip order, pressure side to the left')}
 	<h3>
 		Once per pump <span class="soft">Drag a part here if the pump has one of it. The numbers give the strip order.</span
 		>
 	</h3>
-	{@render row('pump', 'Parts once per pump in strip order')}
+	{@render row('pump', pump, 'Parts once per pump in strip order')}
 {:else}<p class="soft none">
 		No parts yet. Touch a part type for each part, in the order in which the parts come off.
 	</p>{/if}

@@ -6,6 +6,7 @@ import type { Draft } from '@exetasis/server/drafts';
 type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
 
 const SAVE_AFTER_MS = 500;
+const CHECK_AFTER_MS = 150;
 const RETRY_MS = 4000;
 const MOST_UNDO = 200;
 
@@ -31,7 +32,7 @@ export class DraftState {
 	#future = $state.raw<readonly SheetDraft[]>([]);
 	readonly mayUndo = $derived(this.#past.length > 0);
 	readonly mayRedo = $derived(this.#future.length > 0);
-	// The check of a large sheet takes longer than a frame: an edit is painted first.
+	// The check of a large sheet takes longer than a frame: an edit is painted first, and several are checked at once.
 	#checked = $state.raw<SheetDraft>() as SheetDraft;
 	readonly faults: readonly DraftFault[] = $derived(faultsOf(this.#checked));
 	readonly lacks = $derived(lacksOf(this.#checked));
@@ -42,6 +43,7 @@ export class DraftState {
 	readonly id: string;
 	#version: number;
 	#timer: ReturnType<typeof setTimeout> | undefined;
+	#checking: ReturnType<typeof setTimeout> | undefined;
 	#sending: Promise<void> | undefined;
 
 	constructor({ id, body, version }: Pick<Draft, 'id' | 'body' | 'version'>) {
@@ -133,7 +135,8 @@ export class DraftState {
 	}
 
 	#check(): void {
-		requestAnimationFrame(() => setTimeout(() => (this.#checked = this.body)));
+		clearTimeout(this.#checking);
+		this.#checking = setTimeout(() => (this.#checked = this.body), CHECK_AFTER_MS);
 	}
 
 	#schedule(ms: number): void {

@@ -17,18 +17,25 @@ const opened = [
 	() => import('$lib/bar/PlacesMenu.svelte')
 ];
 
-/** Fetches all that a job can need once the page is idle, so that a lost network leaves nothing shut. Call the result to stop. */
+/** Fetches all that a job can need while the page is idle, so that a lost network leaves nothing shut. Call the result to stop. */
 export function preloadJob(job: string): () => void {
-	// What fails is fetched when it is opened, as before.
-	const fetchAll = () =>
-		void Promise.allSettled([
-			...pages.map((page) => preloadCode(`/jobs/${job}/${page}`)),
-			...opened.map((one) => one())
-		]);
-	if (!('requestIdleCallback' in window)) {
-		const timer = setTimeout(fetchAll, 2000);
-		return () => clearTimeout(timer);
-	}
-	const idle = requestIdleCallback(fetchAll, { timeout: 10_000 });
-	return () => cancelIdleCallback(idle);
+	let stopped = false;
+	void (async () => {
+		// One after the other: all at once would block the page just when it is first used.
+		for (const fetchOne of [...pages.map((page) => () => preloadCode(`/jobs/${job}/${page}`)), ...opened]) {
+			await idle();
+			if (stopped) return;
+			// What fails is fetched when it is opened, as before.
+			await fetchOne().catch(() => undefined);
+		}
+	})();
+	return () => (stopped = true);
 }
+
+const LONGEST_WAIT_MS = 1000;
+const idle = (): Promise<unknown> =>
+	new Promise((resolve) =>
+		'requestIdleCallback' in window
+			? requestIdleCallback(resolve, { timeout: LONGEST_WAIT_MS })
+			: setTimeout(resolve, LONGEST_WAIT_MS / 4)
+	);

@@ -25,3 +25,12 @@ export function keptForm<T extends Record<string, unknown>, M = string>(
 	});
 	return kept;
 }
+
+/** A form that begins without the server, so that it can be drawn off the network too. Its id is what the server answers to. */
+export const begunWith = <T extends Record<string, unknown>>(id: string, data: T): SuperValidated<T> => ({
+	id,
+	valid: false,
+	posted: false,
+	errors: {},
+	data
+});

@@ -1,10 +1,8 @@
 <!-- @component What nobody could say when the pump was received, and what one sees now that it is open: by its pictures, cylinder by cylinder. -->
 <script lang="ts">
 	import type { ComponentProps } from 'svelte';
-	import { defaults } from 'sveltekit-superforms';
-	import { zod4 } from 'sveltekit-superforms/adapters';
-	import { keptForm } from '$lib/forms/kept';
-	import { variantsSchema } from '$lib/forms/variants';
+	import { begunWith, keptForm } from '$lib/forms/kept';
+	import { noVariants, VARIANTS_FORM } from '$lib/forms/variants';
 	import Variants from '$lib/pump/Variants.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
 
@@ -12,7 +10,7 @@
 		open: ComponentProps<typeof Variants>['model'];
 	}
 	let { open }: Props = $props();
-	const { form, errors, enhance } = keptForm(defaults(zod4(variantsSchema)));
+	const { form, errors, enhance } = keptForm(begunWith(VARIANTS_FORM, noVariants));
 </script>
 
 <form method="post" action="?/variants" use:enhance class="sheet mb-2 grid gap-2 p-4" aria-label="Variant of this pump">

@@ -5,8 +5,8 @@
 <script lang="ts" generics="Stated extends Record<string, unknown>">
 	import type { SheetDraft } from '@exetasis/core/draft';
 	import type { PartTypeKey } from '@exetasis/core/part';
-	import { defaults, superForm } from 'sveltekit-superforms';
-	import { zod4 } from 'sveltekit-superforms/adapters';
+	import { superForm } from 'sveltekit-superforms';
+	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { z } from 'zod';
 	import { fieldLabel, statementProblem } from '$lib/words/sheetFields';
 	import Field from './Field.svelte';
@@ -25,14 +25,14 @@
 	const fields = $derived((shapeOf(schema) as Group).fields.filter(({ name }) => names.includes(name)));
 
 	// svelte-ignore state_referenced_locally
-	const adapter = zod4(schema, { error: statementProblem });
+	const validators = zod4Client(schema, { error: statementProblem });
 	const stated = (of: Stated) =>
 		Object.fromEntries(Object.keys(schema.shape).map((name) => [name, of[name]])) as Stated;
 	// svelte-ignore state_referenced_locally
-	const form = superForm(defaults(stated(value) as never, adapter as never), {
+	const form = superForm(stated(value) as Record<string, unknown>, {
 		SPA: true,
 		dataType: 'json',
-		validators: adapter as never,
+		validators: validators as never,
 		resetForm: false,
 		taintedMessage: null
 	});

@@ -4,7 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { addSize, layDown, type LaidDownAnswer } from '@exetasis/server/jobs/layDown';
 import { laidDownIn, newSizeSchema } from '$lib/forms/layDown';
 import { setVariants } from '@exetasis/server/jobs/variants';
-import { variantsSchema } from '$lib/forms/variants';
+import { VARIANTS_FORM, variantsSchema } from '$lib/forms/variants';
 import { chosenIn } from '$lib/forms/receive';
 import { readForm } from '$lib/server/form';
 import { found, idFrom, scopeOf } from '$lib/server/request';
@@ -46,7 +46,9 @@ export const actions = {
 		return grown(await addSize(scopeOf(locals), idFrom(params.job), size.data));
 	},
 	variants: async ({ locals, params, request }) => {
-		const form = await superValidate({ ...(await readForm(request)) }, zod4(variantsSchema));
+		const form = await superValidate({ ...(await readForm(request)) }, zod4(variantsSchema), {
+			id: VARIANTS_FORM
+		});
 		const said = form.valid ? chosenIn(form.data) : undefined;
 		if (!said) {
 			setError(form, 'variants', 'The variant could not be read. Choose it again.');

@@ -176,6 +176,9 @@
 		border: 1px dashed var(--line);
 	}
 	.part {
+		/* Of hundreds of parts only those in sight are painted. */
+		content-visibility: auto;
+		contain-intrinsic-size: auto 84px;
 		display: grid;
 		justify-items: center;
 		align-content: start;

@@ -160,7 +160,8 @@
 	{#each rows as key (key)}
 		{@const mine = inRow(key)}
 		{@const [first] = mine}
-		<div class="row" class:here={next !== undefined && keyOf(next) === key}>
+		{@const here = next !== undefined && keyOf(next) === key}
+		<div class="row" class:here role="group" aria-label={nameOf(first)} aria-current={here ? 'step' : undefined}>
 			{#if first.kind === 'part'}
 				{@const station = first.place.station}
 				{@const booked = notBookedIn(key)}

@@ -1,0 +1,73 @@
+// How many touches and keys a whole rebuild takes, stage by stage.
+import { expect, test, type Page } from '@playwright/test';
+import { receivePump, signOffAll, toStage } from './job';
+import { pageOf } from './people';
+import { prove, putTogether } from './together';
+
+/** At most so many in each stage: one that asks for more needs a reason. */
+const MOST = { strip: 17, inspect: 133, build: 70, prove: 13, release: 1 };
+type Stage = keyof typeof MOST;
+
+/** Counts the presses and keys of this page; the answer gives those since it was asked last. */
+async function countTouches(page: Page): Promise<() => Promise<number>> {
+	let count = 0;
+	await page.exposeFunction('touched', () => count++);
+	await page.addInitScript(() => {
+		const { touched } = window as unknown as { touched: () => void };
+		addEventListener('click', ({ detail }) => detail > 0 && touched(), { capture: true });
+		addEventListener('keydown', () => touched(), { capture: true });
+	});
+	await page.reload();
+	return async () => {
+		await page.evaluate(() => new Promise((told) => setTimeout(told, 100)));
+		const now = count;
+		count = 0;
+		return now;
+	};
+}
+
+/** Inspects all parts as clean, cylinder by cylinder, and accepts by eye what need not be measured. */
+async function inspectAsClean(page: Page): Promise<void> {
+	const open = page.getByRole('button', { name: /; not inspected/ });
+	for (let left = await open.count(); left > 0; left = await open.count()) {
+		await open.first().click();
+		await page.keyboard.press('Space');
+		await expect(open).toHaveCount(left - 1);
+		await page.getByRole('button', { name: 'Several parts' }).click();
+		const others = page.getByRole('dialog').getByRole('button', { name: /^Clean: all other (parts of|single parts)/ });
+		if (await others.isEnabled()) await others.click();
+		else await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+		await expect(page.getByRole('dialog')).toHaveCount(0);
+	}
+	await page.getByRole('button', { name: /^Accept \d+ clear/ }).click();
+	const undecided = page.getByRole('region', { name: 'Mat' }).getByRole('button', { name: /; (?!.*decided)/ });
+	for (let left = await undecided.count(); left > 0; left = await undecided.count()) {
+		await undecided.first().click();
+		await page.getByRole('region', { name: 'Judge' }).getByRole('button', { name: 'Accept by eye' }).click();
+		await expect(undecided).toHaveCount(left - 1);
+	}
+}
+
+test('a whole rebuild of Thrift takes no more touches than its stages may', async ({ browser }) => {
+	test.setTimeout(300_000);
+	const page = await pageOf(browser, 'lead');
+	await receivePump(page, { model: 'Thrift', scope: 'full' });
+	const touches = await countTouches(page);
+	const counted: Partial<Record<Stage, number>> = {};
+	await signOffAll(page);
+	counted.strip = await touches();
+	await page.getByRole('link', { name: 'Open the mat' }).click();
+	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
+	await inspectAsClean(page);
+	counted.inspect = await touches();
+	await putTogether(page);
+	counted.build = await touches();
+	await prove(page, ['4.5 MPa', '4.49 MPa']);
+	counted.prove = await touches();
+	await toStage(page, 'Release');
+	await touches();
+	await page.getByRole('button', { name: 'Release pump' }).click();
+	await expect(page.getByRole('heading', { name: 'Released' })).toBeVisible();
+	counted.release = await touches();
+	for (const [stage, most] of Object.entries(MOST)) expect(counted[stage as Stage], stage).toBeLessThanOrEqual(most);
+});

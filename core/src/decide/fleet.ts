@@ -111,7 +111,10 @@ export function beyondAtLook(
 	return estimate && (estimate.value - limit.value) * (limit.value - sheet.nominal) > 0;
 }
 
-/** A pump's running in stretches of one duty each, from its rebuilds: the duty declared at one is that of the hours before it. Errors: PreconditionError for hours not finite. */
+/**
+ * A pump's running in stretches of one duty each, from its rebuilds: the duty declared at one is that of the hours before it.
+ * Errors: PreconditionError for hours not finite.
+ */
 export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): Stretch[] =>
 	jobs.map(({ pumpHours, duty }) => {
 		requireThat(Number.isFinite(pumpHours), 'stretchesOf', 'pumpHours', pumpHours, 'a finite number');
@@ -120,7 +123,8 @@ export const stretchesOf = (jobs: readonly JobOnRecord[], sheet: ModelSheet): St
 
 /**
  * What the record says of every kind of size, every pump, every class of duty, and of all other ends, by `fitFleetWear` and
- * `fitCompetingFailures`; a size that wear cannot have made is left out and named. Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
+ * `fitCompetingFailures`; a size that wear cannot have made is left out and named.
+ * Shape: rebuilds oldest first; sizes and lives in any order. Errors: as those functions.
  */
 export const learnFleet = (sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]): FleetKnowledge =>
 	toTheEnd(learningFleet(sheet, record, gauges));
@@ -185,7 +189,10 @@ const ageAtFirstSight = ({ fittedHours, firstSeenHours }: LifeOnRecord): Age =>
 		: { kind: 'known', hours: 0 };
 const beginning = ({ fittedHours, firstSeenHours }: LifeOnRecord): number => fittedHours ?? firstSeenHours;
 
-/** The size that wear began at; one as fitted that is no start (at its limit or past it) is left aside. Errors: PreconditionError for sizes not finite. */
+/**
+ * The size that wear began at: as fitted, or new where it is not known, or where it is no start (at its limit or past it).
+ * Units: of the size. Errors: PreconditionError for sizes not finite.
+ */
 export function startOf(sheet: SheetCharacteristic, asFitted: LifeOnRecord['asFitted']): number {
 	const limit = discardLimit(sheet)?.value;
 	const fitted = asFitted[sheet.key];

@@ -31,10 +31,11 @@ const FEWEST_TELLING = 3;
  * side, exact: before the first inspection nothing tells when an end came. Limits never rise with the hours asked for.
  * Hundreds of lives are drawn less often. The same lives give the same limits.
  * Shape: one range an hour, in the order asked. Units: hours. Errors: as `turnbull`; hours below 0.
- * Accuracy: simulated lives of shapes 1 and 2.2, inspected every 700 to 2,300 h, 60 and 200 of them, at six hours from 700 to 4000 h: 93 to
- * 98.5 % covered where three lives and more tell, more elsewhere (300 to 400 records of each kind, so ± 1 %).
+ * Accuracy: simulated lives of shapes 1 and 2.2, inspected every 700 to 2,300 h, 60 and 200 of them, at six hours from 700 to
+ * 4000 h: 93 to 98.5 % covered where three lives and more tell, more elsewhere (300 to 400 records of each kind, so ± 1 %).
  * Source: B. Turnbull, J. Royal Stat. Soc. B 38 (1976) 290–295; D. Politis, J. Romano, M. Wolf, Subsampling (1999), ch. 2;
- * C. Clopper, E. Pearson, Biometrika 26 (1934) 404–413; L. Brown, T. Cai, A. DasGupta, Statist. Sci. 16 (2001) 101–133, 3.1 (Jeffreys).
+ * C. Clopper, E. Pearson, Biometrika 26 (1934) 404–413; L. Brown, T. Cai, A. DasGupta, Statist. Sci. 16 (2001) 101–133, 3.1
+ * (Jeffreys).
  */
 export function turnbullBand(lives: readonly ObservedLife[], hours: readonly number[], level = LEVEL): SurvivalRange[] {
 	requireThat(level > 0 && level < 1, 'turnbullBand', 'level', level, 'between 0 and 1');

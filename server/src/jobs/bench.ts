@@ -96,17 +96,18 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	};
 }
 
-/** Each once, though the shop's record and the part's own past may both leave it out. */
+/** Each once, though the shop's record, which is rounded, and the part's own past may both leave it out. */
 async function withSerials(scope: ShopScope, setAside: readonly SetAside[]): Promise<Bench['setAside']> {
 	if (setAside.length === 0) return [];
 	const pumps = await of(scope, 'pump').all({ id: setAside.map(({ pump }) => pump) }, { attributes: ['id', 'serial'] });
 	const serials = new Map(pumps.map(({ id, serial }) => [id, serial]));
-	const named = setAside.flatMap((one) => (serials.has(one.pump) ? [{ ...one, serial: serials.get(one.pump)! }] : []));
-	return [
-		...new Map(
-			named.map((one) => [[one.pump, one.station, one.characteristic, one.pumpHours, one.value].join(), one])
-		).values()
-	];
+	const named = setAside.flatMap((one) => {
+		const serial = serials.get(one.pump);
+		return serial === undefined ? [] : [{ ...one, serial }];
+	});
+	const placeOf = ({ pump, station, characteristic, pumpHours, value }: SetAside) =>
+		[pump, station, characteristic, pumpHours, value.toPrecision(4)].join();
+	return [...new Map(named.map((one) => [placeOf(one), one])).values()];
 }
 
 type JobWithPump = JobRow & { pump: PumpRow & { site: { name: string } | null } };

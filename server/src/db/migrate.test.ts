@@ -37,14 +37,15 @@ it('makes every table as its columns say, and says which of them may be empty', 
 	}
 });
 
-it('adds the drafts to a database of the first schema, and leaves what is in it', async () => {
+it('adds the later tables to a database of the first schema, and leaves what is in it', async () => {
 	const sequelize = await databaseOf(schema.name);
 	const shop = randomUUID();
 	await sequelize.query("INSERT INTO shop (id, name, currency) VALUES ($1, 'Quay', 'EUR')", { bind: [shop] });
-	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts']);
+	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts', '0003-laid-batches']);
 	expect(await migrate(sequelize)).toEqual([]);
 	expect((await sequelize.query('SELECT id FROM shop'))[0]).toEqual([{ id: shop }]);
-	expect((await sequelize.query('SELECT * FROM sheet_draft'))[0]).toEqual([]);
+	for (const table of ['sheet_draft', 'laid_batch'])
+		expect((await sequelize.query(`SELECT * FROM ${table}`))[0]).toEqual([]);
 });
 
 it('says what to do with a database of a preview, and leaves it as it is', async () => {

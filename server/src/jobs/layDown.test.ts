@@ -1,7 +1,7 @@
 // A pump without a sheet, stripped: against PostgreSQL.
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newSheet, withLaidDown, type LaidDown } from '@exetasis/core/draft';
-import type { Entry } from '@exetasis/core/record';
+import { MOST_STATIONS, type Entry } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import type { Database } from '../db/connection';
 import { draftById, finishDraft, startRevision } from '../drafts';
@@ -55,9 +55,19 @@ describe('a pump without a sheet', () => {
 		const request = 'one-request';
 		const send = () => layDown(shop.scope, bench.job.id, parts, { request });
 		expect(await Promise.all([send(), send()])).toMatchObject([{ kind: 'laid' }, { kind: 'laid' }]);
-		expect(await send()).toMatchObject({ kind: 'laid' });
+		const [first, again] = [await send(), await send()];
+		expect(first).toMatchObject({ kind: 'laid' });
+		expect(again).toEqual(first);
 		const { sheet } = (await benchOf(shop.scope, bench.job.id))!;
 		expect(sheet.stations.map(({ type }) => type)).toEqual(['fastener', 'valve', 'lipSeal']);
+	});
+	it('keeps no batch that gave no sheet: sent again it is answered the same', async () => {
+		const bench = await unknownPump('Refused');
+		await safe(bench);
+		const many = Array.from({ length: MOST_STATIONS + 1 }, () => ({ type: 'oRing' as const }));
+		const send = () => layDown(shop.scope, bench.job.id, many, { request: 'too-many' });
+		expect(await send()).toMatchObject({ kind: 'faults' });
+		expect(await send()).toMatchObject({ kind: 'faults' });
 	});
 	it('grows its mat and its sheet, and nothing recorded is lost', async () => {
 		const bench = await unknownPump('Grows');

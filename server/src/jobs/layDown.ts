@@ -42,25 +42,25 @@ export async function layDown(
 	{ behind, request = uuidv7() }: { readonly behind?: string; readonly request?: string } = {}
 ): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
-	const key = `${jobId}/${request}`;
+	const batch = { jobId, id: request };
 	let stations: readonly string[] = [];
-	const answer = await growSheet(scope, jobId, (sheet) => {
-		const known = answered.get(key);
-		if (known) {
-			stations = known;
-			return 'answered';
-		}
-		const { draft, keys } = withLaidDown(sheet, parts, customs, behind);
-		stations = keys;
-		return draft;
-	});
-	if (answer.kind !== 'laid') return answer;
-	answered.set(key, stations);
-	if (answered.size > MOST_ANSWERED) answered.delete(answered.keys().next().value!);
-	return { kind: 'laid', stations };
+	const answer = await growSheet(
+		scope,
+		jobId,
+		async (sheet, within) => {
+			const known = await of(within, 'laidBatch').one(batch);
+			if (known) {
+				stations = known.stations;
+				return 'answered';
+			}
+			const { draft, keys } = withLaidDown(sheet, parts, customs, behind);
+			stations = keys;
+			return draft;
+		},
+		async (within) => void (await of(within, 'laidBatch').add({ ...batch, stations }))
+	);
+	return answer.kind === 'laid' ? { kind: 'laid', stations } : answer;
 }
-const answered = new Map<string, readonly string[]>();
-const MOST_ANSWERED = 10_000;
 
 export interface NewSize {
 	readonly station: string;
@@ -79,7 +79,7 @@ export async function addSize(
 	{ station: key, characteristic, nominal }: NewSize
 ): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
-	return growSheet(scope, jobId, (sheet) => {
+	return growSheet(scope, jobId, async (sheet) => {
 		const station = sheet.stations.find((one) => one.key === key);
 		const known = station && partType(station.type).characteristics.find((one) => one.key === characteristic);
 		if (!known || station.characteristics.some((size) => size.key === characteristic)) return undefined;
@@ -89,11 +89,13 @@ export async function addSize(
 	});
 }
 
-// The next revision of the provisional sheet of a job, and the job on it. Nothing changes if the change gives no sheet.
+// The next revision of the provisional sheet of a job, and the job on it; `done` stands or falls with it. Nothing changes if the
+// change gives no sheet.
 const growSheet = (
 	scope: ShopScope,
 	jobId: string,
-	change: (sheet: ModelSheet) => SheetDraft | 'answered' | undefined
+	change: (sheet: ModelSheet, within: ShopScope) => Promise<SheetDraft | 'answered' | undefined>,
+	done?: (within: ShopScope) => Promise<void>
 ): Promise<LaidDownAnswer> =>
 	inTransaction(scope, async (within): Promise<LaidDownAnswer> => {
 		// Two tablets at one pump lay down one after the other.
@@ -105,7 +107,7 @@ const growSheet = (
 		if (!pinned.provisional || !newest?.body.provisional) return { kind: 'checked' };
 		const log = fold(await entriesOf(within, jobId, { kinds: ['step', 'withdraw', 'correction'] }));
 		if (blockedBy(stepsInScope(pinned, job), log.steps).length > 0) return { kind: 'blocked' };
-		const changed = change(newest.body);
+		const changed = await change(newest.body, within);
 		if (changed === 'answered') return { kind: 'laid', stations: [] };
 		if (!changed) return { kind: 'unknownSize' };
 		const added = await addSheet(within, JSON.stringify({ ...changed, revision: newest.body.revision + 1 }));
@@ -113,5 +115,6 @@ const growSheet = (
 		if (added.kind === 'revisionExists') return { kind: 'faults', message: 'another person changed the sheet' };
 		const moved = await moveWithin(within, jobId, added.id);
 		if (moved.kind !== 'moved') throw new Error(`what was added cannot lose what is recorded: ${moved.kind}`);
+		await done?.(within);
 		return { kind: 'laid', stations: [] };
 	});

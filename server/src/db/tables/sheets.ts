@@ -1,4 +1,4 @@
-// Model sheets, drafts of them, and documents.
+// Model sheets, drafts of them, what grew them at the bench, and documents.
 import type { SheetDraft } from '@exetasis/core/draft';
 import type { ModelSheet } from '@exetasis/core/record';
 import {
@@ -37,6 +37,14 @@ export const sheetDraft = table('sheet_draft', {
 	basedOn: nullable(uuid),
 	changedBy: text,
 	changedAt: date
+});
+
+/** Parts that were laid down together, by the id that their tablet gave them. */
+export const laidBatch = table('laid_batch', {
+	shopId: key(uuid),
+	jobId: key(uuid),
+	id: key(text),
+	stations: json<readonly string[]>()
 });
 
 export const document = table('document', {

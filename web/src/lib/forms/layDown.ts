@@ -34,3 +34,6 @@ export function laidDownIn(text: string): z.infer<typeof laidDownSchema> | undef
 		return undefined;
 	}
 }
+
+/** The id of a batch as its tablet gave it; a text that is none counts as left out. */
+export const batchIn = (text: string | undefined): string | undefined => z.uuid().safeParse(text).data;

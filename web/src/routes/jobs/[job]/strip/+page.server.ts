@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { message, setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { addSize, layDown, type LaidDownAnswer } from '@exetasis/server/jobs/layDown';
-import { laidDownIn, newSizeSchema } from '$lib/forms/layDown';
+import { batchIn, laidDownIn, newSizeSchema } from '$lib/forms/layDown';
 import { setVariants } from '@exetasis/server/jobs/variants';
 import { VARIANTS_FORM, variantsSchema } from '$lib/forms/variants';
 import { chosenIn } from '$lib/forms/receive';
@@ -33,10 +33,11 @@ export const actions = {
 	lay: async ({ locals, params, request }) => {
 		const { parts: text = '', behind, request: id } = await readForm(request);
 		const parts = laidDownIn(text);
+		const batch = batchIn(id);
 		if (!parts) return fail(400, { problem: 'The parts could not be read. Choose at most 40 parts at once.' });
 		const answer = await layDown(scopeOf(locals), idFrom(params.job), parts, {
 			...(behind ? { behind } : {}),
-			...(id ? { request: id } : {})
+			...(batch ? { request: batch } : {})
 		});
 		return grown(answer);
 	},

@@ -10,6 +10,7 @@
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import TakePhoto from '$lib/log/TakePhoto.svelte';
 	import Choose from '$lib/ui/Choose.svelte';
+	import Fields from '$lib/ui/Fields.svelte';
 	import { foundName } from '$lib/words/found';
 	import { inSentence } from '$lib/words/place';
 	import { directionWords } from '$lib/words/orientation';
@@ -65,105 +66,110 @@
 		This pump has no checked sheet yet. Touch each part in the order in which it comes off. The mat and the sheet grow
 		with it, and a lead checks the sheet afterwards.
 	</p>
-	<div class="columns">
-		<Palette {customs} {first} after={last} afterName={lastName} onadd={add} />
-		<div>
-			<ol aria-label="Parts laid down">
-				{#each list.parts as one, i (i)}
-					<li>
-						<button
-							type="button"
-							class="btn"
-							aria-label="Turn {partType(one.type).name}. Now: {says(one)}"
-							onclick={() =>
-								change(i, { face: turned(one.face, customs[one.type]?.points.at(0) ?? { what: 'marked side' }) })}
-							><Glyph type={one.type} face={one.face} size={40} /></button
-						>
-						<span><b>{partType(one.type).name}</b><br /><span class="soft">{says(one)}</span></span>
-						<button type="button" class="btn" onclick={() => turnOver(i, one)}
-							>{one.per === 'pump' ? 'one in the pump' : 'one per cylinder'}</button
-						>
-						<button
-							type="button"
-							class="btn"
-							aria-label="{one.pieces} pieces of {partType(one.type).name}: one more"
-							onclick={() => change(i, { pieces: one.pieces >= 40 ? 1 : one.pieces + 1 })}>×{one.pieces}</button
-						>
-						<button
-							type="button"
-							class="btn"
-							aria-label="Delete {partType(one.type).name}"
-							onclick={() => (list.parts = list.parts.toSpliced(i, 1))}>Delete</button
-						>
-						<details>
-							<summary>{seenWords(one)}</summary>
-							<div class="seen">
-								<Choose
-									label="Found"
-									value={one.seen.found ?? ''}
-									options={[['', foundName.unsaid], ...foundStates.map((state) => [state, foundName[state]] as const)]}
-									onchoose={(found) => see(i, { found: found === '' ? undefined : found })}
-								/>
-								{#if one.per === 'cylinder'}<Choose
-										label="In cylinder"
-										value={String(one.seen.cylinder)}
-										options={cylinders.map((number) => [String(number), String(number)] as const)}
-										onchoose={(number) => see(i, { cylinder: Number(number) })}
-									/>{/if}
-								<TakePhoto
-									label="Photograph of {partType(one.type).name}"
-									short="Photograph"
-									ontake={async ({ jpeg, ...photo }) => {
-										await bench.outbox?.hold({ ...photo, jpeg });
-										see(i, { photos: [...list.parts[i].seen.photos, photo] });
-									}}
-								/>
-							</div>
-							{#if one.type === 'fastener'}
-								<p class="soft">Touch the drawing where a bolt sits.</p>
-								<BoltDrawing
-									name={partType(one.type).name}
-									fastening={one.bolts && boltsAlone(one.bolts)}
-									adding
-									onchange={(bolts) =>
-										change(i, {
-											bolts: bolts.length > 0 ? bolts : undefined,
-											pieces: Math.max(1, boltsOut({ bolts }))
-										})}
-								/>
-							{/if}
-						</details>
-					</li>
-				{:else}<li class="soft">Nothing yet.</li>{/each}
-			</ol>
-			{#if sheet.stations.length > 1}
-				<Choose
-					label="They came off"
-					value={list.behind}
-					options={[
-						['', 'after all other parts'],
-						...sheet.stations
-							.slice(0, -1)
-							.map(({ key, name }) => [key, `behind ${inSentence(name)} (forgotten then)`] as const)
-					]}
-					onchoose={(key) => (list.behind = key)}
-				/>
-			{/if}
-			{#if list.problem}<p class="wrong" role="alert">{list.problem}</p>{/if}
-			{#if list.waiting > 0 && !list.sending}<p role="status">
-					The server does not answer. {list.waiting === 1 ? '1 part is' : `${list.waiting} parts are`} kept on this tablet
-					and will go on the mat as soon as it does. You can go on laying down.
-				</p>{/if}
-			<button
-				type="button"
-				class="btn main mt-2"
-				disabled={list.parts.length === 0 || list.sending}
-				onclick={() => void list.put()}
-				>Put {list.parts.length === 1 ? '1 part' : list.parts.length > 1 ? `${list.parts.length} parts` : 'parts'} on the
-				mat</button
-			>
-		</div>
-	</div>
+	<Fields
+		><div class="columns">
+			<Palette {customs} {first} after={last} afterName={lastName} onadd={add} />
+			<div>
+				<ol aria-label="Parts laid down">
+					{#each list.parts as one, i (i)}
+						<li>
+							<button
+								type="button"
+								class="btn"
+								aria-label="Turn {partType(one.type).name}. Now: {says(one)}"
+								onclick={() =>
+									change(i, { face: turned(one.face, customs[one.type]?.points.at(0) ?? { what: 'marked side' }) })}
+								><Glyph type={one.type} face={one.face} size={40} /></button
+							>
+							<span><b>{partType(one.type).name}</b><br /><span class="soft">{says(one)}</span></span>
+							<button type="button" class="btn" onclick={() => turnOver(i, one)}
+								>{one.per === 'pump' ? 'one in the pump' : 'one per cylinder'}</button
+							>
+							<button
+								type="button"
+								class="btn"
+								aria-label="{one.pieces} pieces of {partType(one.type).name}: one more"
+								onclick={() => change(i, { pieces: one.pieces >= 40 ? 1 : one.pieces + 1 })}>×{one.pieces}</button
+							>
+							<button
+								type="button"
+								class="btn"
+								aria-label="Delete {partType(one.type).name}"
+								onclick={() => (list.parts = list.parts.toSpliced(i, 1))}>Delete</button
+							>
+							<details>
+								<summary>{seenWords(one)}</summary>
+								<div class="seen">
+									<Choose
+										label="Found"
+										value={one.seen.found ?? ''}
+										options={[
+											['', foundName.unsaid],
+											...foundStates.map((state) => [state, foundName[state]] as const)
+										]}
+										onchoose={(found) => see(i, { found: found === '' ? undefined : found })}
+									/>
+									{#if one.per === 'cylinder'}<Choose
+											label="In cylinder"
+											value={String(one.seen.cylinder)}
+											options={cylinders.map((number) => [String(number), String(number)] as const)}
+											onchoose={(number) => see(i, { cylinder: Number(number) })}
+										/>{/if}
+									<TakePhoto
+										label="Photograph of {partType(one.type).name}"
+										short="Photograph"
+										ontake={async ({ jpeg, ...photo }) => {
+											await bench.outbox?.hold({ ...photo, jpeg });
+											see(i, { photos: [...list.parts[i].seen.photos, photo] });
+										}}
+									/>
+								</div>
+								{#if one.type === 'fastener'}
+									<p class="soft">Touch the drawing where a bolt sits.</p>
+									<BoltDrawing
+										name={partType(one.type).name}
+										fastening={one.bolts && boltsAlone(one.bolts)}
+										adding
+										onchange={(bolts) =>
+											change(i, {
+												bolts: bolts.length > 0 ? bolts : undefined,
+												pieces: Math.max(1, boltsOut({ bolts }))
+											})}
+									/>
+								{/if}
+							</details>
+						</li>
+					{:else}<li class="soft">Nothing yet.</li>{/each}
+				</ol>
+				{#if sheet.stations.length > 1}
+					<Choose
+						label="They came off"
+						value={list.behind}
+						options={[
+							['', 'after all other parts'],
+							...sheet.stations
+								.slice(0, -1)
+								.map(({ key, name }) => [key, `behind ${inSentence(name)} (forgotten then)`] as const)
+						]}
+						onchoose={(key) => (list.behind = key)}
+					/>
+				{/if}
+				{#if list.problem}<p class="wrong" role="alert">{list.problem}</p>{/if}
+				{#if list.waiting > 0 && !list.sending}<p role="status">
+						The server does not answer. {list.waiting === 1 ? '1 part is' : `${list.waiting} parts are`} kept on this tablet
+						and will go on the mat as soon as it does. You can go on laying down.
+					</p>{/if}
+				<button
+					type="button"
+					class="btn main mt-2"
+					disabled={list.parts.length === 0 || list.sending}
+					onclick={() => void list.put()}
+					>Put {list.parts.length === 1 ? '1 part' : list.parts.length > 1 ? `${list.parts.length} parts` : 'parts'} on the
+					mat</button
+				>
+			</div>
+		</div></Fields
+	>
 </section>
 
 <style>

@@ -106,7 +106,7 @@ async function withSerials(scope: ShopScope, setAside: readonly SetAside[]): Pro
 		return serial === undefined ? [] : [{ ...one, serial }];
 	});
 	const placeOf = ({ pump, station, characteristic, pumpHours, value }: SetAside) =>
-		[pump, station, characteristic, pumpHours, value.toPrecision(4)].join();
+		[pump, station, characteristic, pumpHours, value.toPrecision(5)].join();
 	return [...new Map(named.map((one) => [placeOf(one), one])).values()];
 }
 

@@ -79,6 +79,8 @@ test('lives are shown with their limits, compared in a sentence, and kept as a t
 	await expect(page.getByLabel('Glossary: Interval-censored')).toContainText(
 		'a life that ended between two inspections'
 	);
+	await page.keyboard.press('Escape');
+	await expect(page.getByLabel('Glossary: Interval-censored')).toHaveCount(0);
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'CSV' }).click();
 	expect((await download).suggestedFilename()).toMatch(/^lives-Marram-plunger\.csv$/);

@@ -12,12 +12,13 @@
 	let open = $state(false);
 	let entry = $state.raw<Entry>();
 
-	// The glossary comes with the first touch on a term.
+	// The glossary comes with the first touch on a term. Opened before it is there, the popover would find no entry to close again.
 	async function show(shown: boolean) {
+		if (shown && !entry) {
+			const { default: text } = await import('../../../../docs/glossary.md?raw');
+			entry = readGlossary(text).get(term.toLowerCase());
+		}
 		open = shown;
-		if (!shown || entry) return;
-		const { default: text } = await import('../../../../docs/glossary.md?raw');
-		entry = readGlossary(text).get(term.toLowerCase());
 	}
 </script>
 

@@ -81,6 +81,11 @@ test('lives are shown with their limits, compared in a sentence, and kept as a t
 	);
 	await page.keyboard.press('Escape');
 	await expect(page.getByLabel('Glossary: Interval-censored')).toHaveCount(0);
+	// So does the mark beside a head of a table.
+	await page.getByRole('button', { name: 'Meaning of B10 life' }).click();
+	await expect(page.getByLabel('Glossary: B10 life')).toContainText('the hours at which 10 % have failed');
+	await page.keyboard.press('Escape');
+	await expect(page.getByLabel('Glossary: B10 life')).toHaveCount(0);
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'CSV' }).click();
 	expect((await download).suggestedFilename()).toMatch(/^lives-Marram-plunger\.csv$/);

@@ -1,11 +1,14 @@
 <!-- @component A list that can be sorted by its heads, filtered by a word, and shown with the columns one wants. -->
 <script lang="ts" generics="Row extends object">
 	import type { Snippet } from 'svelte';
+	import Term from '../ui/Term.svelte';
 	import Wide from '../ui/Wide.svelte';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
+	import CircleHelp from '@lucide/svelte/icons/circle-question-mark';
 	import { Popover, Portal, Switch } from '@skeletonlabs/skeleton-svelte';
 	import { createTable } from '@tanstack/svelte-table';
+	import { piecesOf } from '$lib/words/glossary';
 	import { features, type Column } from './features';
 
 	interface Props {
@@ -83,6 +86,7 @@
 	});
 	const byKey = $derived(new Map(columns.map((column) => [column.key, column])));
 	const columnOf = (id: string) => byKey.get(id)!;
+	const termsIn = (head: string) => piecesOf(head).flatMap(({ term }) => term ?? []);
 	const sorted = { asc: 'ascending', desc: 'descending' } as const;
 	const shown = $derived(table.getRowModel().rows);
 </script>
@@ -148,7 +152,13 @@
 									{#if direction === 'asc'}<ArrowUp size={14} />{:else if direction === 'desc'}<ArrowDown
 											size={14}
 										/>{/if}
-								</button>
+								</button>{#each termsIn(columnOf(header.column.id).head) as term (term)}<span
+										><Term {term}
+											><CircleHelp class="mx-2 my-1" size={15} aria-hidden="true" /><span class="sr-only"
+												>Meaning of {term}</span
+											></Term
+										></span
+									>{/each}
 							</th>
 						{/each}
 						{#if acts}<th

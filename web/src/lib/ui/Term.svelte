@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { Popover, Portal } from '@skeletonlabs/skeleton-svelte';
-	import { readGlossary, type Entry, type Explained } from '$lib/words/glossary';
+	import { glossary, type Entry, type Explained } from '$lib/words/glossary';
 
 	interface Props {
 		term: Explained;
@@ -12,13 +12,10 @@
 	let open = $state(false);
 	let entry = $state.raw<Entry>();
 
-	// The glossary comes with the first touch on a term. Opened before it is there, the popover would find no entry to close again.
+	// Opened before its entry is there, the popover would find nothing to close again. Off the network there may be none.
 	async function show(shown: boolean) {
-		if (shown && !entry) {
-			const { default: text } = await import('../../../../docs/glossary.md?raw');
-			entry = readGlossary(text).get(term.toLowerCase());
-		}
-		open = shown;
+		if (shown) entry ??= (await glossary().catch(() => undefined))?.get(term.toLowerCase());
+		open = shown && entry !== undefined;
 	}
 </script>
 

@@ -37,6 +37,10 @@ export function readGlossary(markdown: string): ReadonlyMap<string, Entry> {
 	return entries;
 }
 
+/** The glossary, fetched when it is first asked for. */
+export const glossary = async (): Promise<ReadonlyMap<string, Entry>> =>
+	readGlossary((await import('../../../../docs/glossary.md?raw')).default);
+
 /** A piece of a sentence, and the term that it is. */
 export interface Piece {
 	readonly text: string;

@@ -1,4 +1,5 @@
 import { preloadCode } from '$app/navigation';
+import { glossary } from '$lib/words/glossary';
 
 // Pages of a job that need nothing from the server but what the job's layout has.
 const pages = ['strip', 'inspect', 'build', 'prove'];
@@ -14,7 +15,8 @@ const opened = [
 	() => import('$lib/measure/BoltMap.svelte'),
 	() => import('$lib/measure/SlipQuestion.svelte'),
 	() => import('$lib/ui/Segments.svelte'),
-	() => import('$lib/bar/PlacesMenu.svelte')
+	() => import('$lib/bar/PlacesMenu.svelte'),
+	glossary
 ];
 
 /** Fetches all that a job can need while the page is idle, so that a lost network leaves nothing shut. Call the result to stop. */

@@ -191,7 +191,7 @@ const beginning = ({ fittedHours, firstSeenHours }: LifeOnRecord): number => fit
 
 /**
  * The size that wear began at: as fitted, or new where it is not known, or where it is no start (at its limit or past it).
- * Units: of the size. Errors: PreconditionError for sizes not finite.
+ * Units: of the size. Errors: PreconditionError for sizes not finite. Source: our own convention.
  */
 export function startOf(sheet: SheetCharacteristic, asFitted: LifeOnRecord['asFitted']): number {
 	const limit = discardLimit(sheet)?.value;

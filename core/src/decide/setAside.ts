@@ -2,7 +2,7 @@ import { wearPriorOf } from '../life';
 import { discardLimit, type SheetCharacteristic, type Station } from '../record';
 import { chanceOfWear } from './slips';
 
-/** A size of an earlier rebuild that counts in no forecast, because wear cannot have made it. Units: base units, hours of the pump. */
+/** A size of an earlier rebuild that is not used in forecasts, because wear cannot have made it. Units: base units, hours of the pump. */
 export interface SetAside {
 	readonly pump: string;
 	readonly station: string;

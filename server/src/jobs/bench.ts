@@ -38,7 +38,7 @@ export interface Bench extends MatFacts {
 	readonly people: Record<string, string>;
 	/** What a lead let go though it was not put together and proved, and why. */
 	readonly unbuilt?: RestedOn['unbuilt'];
-	/** Sizes that count in no forecast because wear cannot have made them, with the serial of their pump. */
+	/** Sizes that are not used in forecasts, because wear cannot have made them, with the serial of their pump. */
 	readonly setAside: readonly (SetAside & { readonly serial: string })[];
 	/** Where a released pump went, as far as it was asked. */
 	readonly handover?: RestedOn['handover'];

@@ -1,4 +1,4 @@
-<!-- @component Sizes that count in no forecast because wear cannot have made them: which, and where they are corrected. -->
+<!-- @component Sizes that are not used in forecasts, because wear cannot have made them: which, and where they are corrected. -->
 <script lang="ts">
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { unitsInUse } from '$lib/ui/preference';

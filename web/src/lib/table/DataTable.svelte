@@ -153,6 +153,7 @@
 											size={14}
 										/>{/if}
 								</button>{#each termsIn(columnOf(header.column.id).head) as term (term)}<span
+										class="inline-block align-middle"
 										><Term {term}
 											><CircleHelp class="mx-2 my-1" size={15} aria-hidden="true" /><span class="sr-only"
 												>Meaning of {term}</span

@@ -37,7 +37,7 @@ export function slipSentence(slip: Slip, station: Station, preference: UnitPrefe
 	}
 }
 
-/** Which size counts in no forecast, why, and what can be done about it. */
+/** Which size is not used in forecasts, why, and what can be done about it. */
 export function setAsideSentence(
 	{ serial, station: key, characteristic, pumpHours, value, ran }: SetAside & { readonly serial: string },
 	sheet: ModelSheet,
@@ -49,5 +49,5 @@ export function setAsideSentence(
 	const what = known ? inSentence(known.name) : characteristic;
 	const at = size ? formatQuantity(value, shownUnit(dimensionOf(size.unit), preference)) : formatNumber(value);
 	const hours = (count: number) => `${formatNumber(Math.round(count))} h`;
-	return `${serial} at ${hours(pumpHours)}, ${station ? inSentence(station.name) : key}: ${what} ${at} counts in no forecast. Wear cannot do this in ${hours(ran)}. If it was misread, a lead can correct it.`;
+	return `${serial} at ${hours(pumpHours)}, ${station ? inSentence(station.name) : key}: ${what} ${at} is not used in forecasts. Wear cannot do this in ${hours(ran)}. If it was misread, a lead can correct it.`;
 }

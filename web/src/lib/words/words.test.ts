@@ -191,7 +191,7 @@ describe('setAsideSentence', () => {
 		);
 	it('names the reading, its pump, and what to do', () => {
 		expect(say(metric)).toBe(
-			'MAR-0007 at 3 400 h, ceramic plunger: diameter 16.000 mm counts in no forecast. Wear cannot do this in 1 200 h. If it was misread, a lead can correct it.'
+			'MAR-0007 at 3 400 h, ceramic plunger: diameter 16.000 mm is not used in forecasts. Wear cannot do this in 1 200 h. If it was misread, a lead can correct it.'
 		);
 		expect(say(inches)).toContain('0.6299 in');
 	});

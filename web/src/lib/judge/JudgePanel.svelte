@@ -6,8 +6,10 @@
 	import { shortTime } from '$lib/ui/time';
 	import { sizesByEye } from '@exetasis/core/decide';
 	import { unitsInUse } from '$lib/ui/preference';
-	import { reasonSentence, sizeNames, verdictName } from '$lib/words/reasons';
+	import { moreWords, reasonSentence, sizeNames, verdictName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import PartInHand from '$lib/inHand/PartInHand.svelte';
+	import type { EarlierAtPlace } from '$lib/mat/history';
 	import Choices from '$lib/ui/Choices.svelte';
 	import LimitStrip from './LimitStrip.svelte';
 
@@ -18,8 +20,10 @@
 		ondecided: () => void;
 		/** Everything that the verdict rests on is asked for. */
 		onmore: () => void;
+		/** What earlier rebuilds found at this place. */
+		earlier: readonly EarlierAtPlace[] | undefined;
 	}
-	let { bench, part, locked, ondecided, onmore }: Props = $props();
+	let { bench, part, locked, ondecided, onmore, earlier }: Props = $props();
 	const units = unitsInUse();
 	const MOST_REASONS = 3;
 
@@ -85,7 +89,7 @@
 				>{judged.characteristic.name}{judged.places.length > 1 && !judged.characteristic.form ? ', worst place' : ''},
 				95 %{risk
 					? `; ${formatProbability(risk.probability)} (${formatProbability(risk.low)} to ${formatProbability(risk.high)}) beyond by the next service`
-					: ''}{judged.gauge?.facts.overdue ? '; calibration overdue: counted twice' : ''}</span
+					: ''}{judged.gauge?.facts.overdue ? '; calibration overdue, uncertainty doubled' : ''}</span
 			>
 		</p>
 	{/if}
@@ -96,15 +100,18 @@
 	{/each}
 	{#if reasons.length > MOST_REASONS || measured.length > 1}
 		<p class="soft rest">
-			{reasons.length > MOST_REASONS ? `${reasons.length - MOST_REASONS} more reasons` : ''}{reasons.length >
-				MOST_REASONS && measured.length > 1
-				? ' and '
-				: ''}{measured.length > 1 ? `${measured.length - 1} more sizes` : ''} in the full explanation.
+			{moreWords(reasons.length - MOST_REASONS, measured.length - 1)}
 		</p>
 	{/if}
+	<PartInHand {part} up={bench.up.get(part.station.in)} {judged} {earlier} />
 </section>
 
 <style>
+	section {
+		display: flex;
+		flex-direction: column;
+		height: 100%;
+	}
 	header {
 		display: flex;
 		align-items: center;

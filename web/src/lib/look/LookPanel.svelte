@@ -7,9 +7,7 @@
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Notes from '$lib/log/Notes.svelte';
 	import type PhotosOfPart from '$lib/log/Photos.svelte';
-	import type { EarlierAtPlace } from '$lib/mat/history';
 	import { lettersInUse } from '$lib/mat/letters.svelte';
-	import PartInHand from './PartInHand.svelte';
 	import Grades from './Grades.svelte';
 	import type SurfacePanel from './SurfacePanel.svelte';
 
@@ -20,10 +18,8 @@
 		onclean: () => void;
 		/** Clean, and on to the next part; left out where something is to be measured first. */
 		oncleannext?: () => void;
-		/** What earlier rebuilds found at this place. */
-		earlier: readonly EarlierAtPlace[] | undefined;
 	}
-	let { bench, part, locked, onclean, oncleannext, earlier }: Props = $props();
+	let { bench, part, locked, onclean, oncleannext }: Props = $props();
 	const letters = lettersInUse();
 
 	const rules = $derived(partType(part.station.type).patterns);
@@ -140,7 +136,6 @@
 		{#if high.current && part.station.surface && Surface}
 			<Surface {bench} {part} surface={part.station.surface} {locked} />
 		{/if}
-		<PartInHand {part} up={bench.up.get(part.station.in)} {earlier} />
 	{/if}
 </section>
 

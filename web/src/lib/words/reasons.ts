@@ -36,6 +36,13 @@ const customName: Readonly<Record<CustomKind, string>> = {
 	seatsAndSprings: 'Valve seats and springs'
 };
 
+/** What the full explanation holds besides: "2 more reasons and 1 more size in the full explanation." */
+export function moreWords(reasons: number, sizes: number): string {
+	const count = (number: number, name: string) =>
+		number > 0 ? [`${number} more ${number === 1 ? name : `${name}s`}`] : [];
+	return `${[...count(reasons, 'reason'), ...count(sizes, 'size')].join(' and ')} in the full explanation.`;
+}
+
 /** Names of sizes of a part, in the middle of a sentence. */
 export const sizeNames = (station: Pick<Station, 'type'>, keys: readonly string[]): string[] =>
 	keys.map((key) => {

@@ -29,6 +29,10 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 	}
 }
 
+/** What a sign-off says besides, where it answers the last question of its step. */
+export const signingWords = (ask: Ask, due: number): string =>
+	ask.kind === 'count' ? `all ${due} counted` : ask.kind === 'tick' ? `“${ask.text}” checked` : '';
+
 /** What an earlier step asked, as the head of what was answered. */
 export function recalledWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string {
 	switch (ask.kind) {

@@ -261,14 +261,7 @@
 			/>
 			<button type="button" class="btn back" onclick={() => showPanel('look')}>Back to Look</button>
 		{:else}
-			<LookPanel
-				{bench}
-				{part}
-				{locked}
-				onclean={clean}
-				oncleannext={unmeasured ? undefined : cleanNext}
-				earlier={layers.history?.get(selected) ?? (layers.history ? [] : undefined)}
-			/>
+			<LookPanel {bench} {part} {locked} onclean={clean} oncleannext={unmeasured ? undefined : cleanNext} />
 		{/if}
 	</div>
 	<div class="panel sheet" class:shown={panel === 'measure'}>
@@ -295,6 +288,7 @@
 			{locked}
 			ondecided={next}
 			onmore={() => void overlays?.show('why')}
+			earlier={layers.history?.get(selected) ?? (layers.history ? [] : undefined)}
 		/>
 	</div>
 	<Overlays bind:this={overlays} {bench} {part} narrow={narrow.current} onfind={(place) => void select(place)} />

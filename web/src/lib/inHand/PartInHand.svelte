@@ -1,5 +1,6 @@
-<!-- @component The part in hand, large and as it lies, with what the last rebuilds found at its place. Takes the room that is left, and hides if there is too little. -->
+<!-- @component The part in hand, large and as it lies, with its readings and what the last rebuilds found at its place. Takes the room that is left, and hides if there is too little. -->
 <script lang="ts">
+	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import type { Lie } from '@exetasis/core/record';
 	import type { Severity } from '@exetasis/core/part';
 	import Glyph from '$lib/glyph/Glyph.svelte';
@@ -7,25 +8,39 @@
 	import type { EarlierAtPlace } from '$lib/mat/history';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { severityName, verdictName } from '$lib/words/reasons';
+	import type ReadingsOnPart from './ReadingsOnPart.svelte';
 
 	interface Props {
 		part: BenchPart;
 		up: Lie | undefined;
+		/** The size that the verdict rests on. */
+		judged: MeasuredCharacteristic | undefined;
 		/** The last rebuilds of this place, the newest first; undefined until they are there. */
 		earlier: readonly EarlierAtPlace[] | undefined;
 	}
-	let { part, up, earlier }: Props = $props();
+	let { part, up, judged, earlier }: Props = $props();
 	const MOST = 3;
 	const lying = $derived(up === 'P' || up === 'C');
+	const read = $derived(part.judgement.sizes.some(({ places }) => places.length > 0));
+
+	// Fetched with the first part that has readings, and from then on drawn at once.
+	let Readings = $state.raw<typeof ReadingsOnPart>();
+	$effect(() => {
+		if (read && !Readings) void import('./ReadingsOnPart.svelte').then((module) => (Readings = module.default));
+	});
 </script>
 
 <div class="room">
 	<figure>
-		<div class="drawing" class:lying>
-			<span>{lying ? (up === 'P' ? 'P' : 'C') : 'P'}</span>
-			<Glyph type={part.station.type} face={part.station.face} {up} size={160} />
-			<span>{lying ? (up === 'P' ? 'C' : 'P') : 'C'}</span>
-		</div>
+		{#if read && Readings}
+			<div><Readings {part} {up} {judged} /></div>
+		{:else}
+			<div class="drawing" class:lying>
+				<span>{lying ? (up === 'P' ? 'P' : 'C') : 'P'}</span>
+				<Glyph type={part.station.type} face={part.station.face} {up} size={160} />
+				<span>{lying ? (up === 'P' ? 'C' : 'P') : 'C'}</span>
+			</div>
+		{/if}
 		<figcaption>
 			<b>Last rebuilds</b>
 			{#if earlier === undefined}<span class="soft">–</span>
@@ -53,13 +68,13 @@
 	figure {
 		display: none;
 		height: 100%;
-		grid-template-columns: auto 1fr;
-		gap: 1rem;
+		grid-template-columns: minmax(0, 2.4fr) minmax(6.4rem, 1fr);
+		gap: 0.8rem;
 		align-items: center;
 		border-top: 1px solid var(--line);
-		padding-top: 8px;
+		padding-top: 6px;
 	}
-	@container (min-height: 185px) {
+	@container (min-height: 118px) {
 		figure {
 			display: grid;
 		}
@@ -67,6 +82,7 @@
 	.drawing {
 		display: flex;
 		align-items: center;
+		justify-content: center;
 		gap: 4px;
 		font-size: 0.8rem;
 		color: var(--ink);
@@ -94,7 +110,7 @@
 	figcaption {
 		display: grid;
 		gap: 2px;
-		font-size: 0.86rem;
+		font-size: 0.82rem;
 		line-height: 1.25;
 	}
 </style>

@@ -72,8 +72,10 @@ export async function signOffAll(page: Page): Promise<number> {
 	const finished = page.getByRole('heading', { name: /steps signed off$/ });
 	await expect(sign.or(finished)).toBeVisible();
 	while ((await sign.count()) > 0) {
+		// A sign-off that says what it answers needs no other touch.
+		const answers = (await sign.textContent())!.includes(': ');
+		touches += 1 + (answers ? 0 : await answerWhatIsAsked(page));
 		const name = (await sign.textContent())!.trim();
-		touches += 1 + (await answerWhatIsAsked(page));
 		await sign.click();
 		await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
 		await expect(sign.or(finished)).toBeVisible();

@@ -18,6 +18,7 @@
 	} from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import Crank from '$lib/strip/Crank.svelte';
+	import { lastQuestion } from '$lib/strip/lastQuestion';
 	import Recalled from '$lib/strip/Recalled.svelte';
 	import StepAsks from '$lib/strip/StepAsks.svelte';
 	import StepFacts from '$lib/strip/StepFacts.svelte';
@@ -25,7 +26,7 @@
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { shortTime } from '$lib/ui/time';
-	import { buildStepName, deducedStep } from '$lib/words/steps';
+	import { buildStepName, deducedStep, signingWords } from '$lib/words/steps';
 	import CylinderDrawing from './CylinderDrawing.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import Despite from './Despite.svelte';
@@ -58,9 +59,15 @@
 	);
 	const index = $derived(steps.indexOf(step));
 	let way = $state<string>();
+	// A count that is typed comes before the one that should be there.
+	let typing = $state(false);
 	const chosenWay = $derived(signed?.payload.way ?? way);
 	const minutes = $derived(windowMinutes(step, sheet.products));
 	const from = $derived(step.within && bench.log.steps.get(step.within.of));
+	const opened = $derived(openedCylinders(sheet, job));
+	const last = $derived(
+		typing ? undefined : lastQuestion(step, bench.log.answers, opened, (station) => bench.piecesDue(step, station))
+	);
 	// What still keeps it from being signed off, the first of it.
 	const missing = $derived(
 		first.length > 0
@@ -71,7 +78,7 @@
 					? `${left.notIn.length === 1 ? 'One part is' : `${left.notIn.length} parts are`} not ${step.joined ? 'joined' : 'fitted'} yet.`
 					: left.notTightened.length > 0
 						? 'Some bolts are not tightened yet.'
-						: left.questions > 0
+						: left.questions > 0 && !last
 							? 'Answer the questions first.'
 							: step.ways.length > 0 && !way
 								? 'Choose the method.'
@@ -88,13 +95,12 @@
 			left.notIn.length + left.notTightened.length + left.questions === 0 &&
 			(step.ways.length === 0 || way !== undefined)
 	);
-	const opened = $derived(openedCylinders(sheet, job));
 	const cylinderOne = $derived(sheet.cylinderOne);
 	// A fresh step for the next tightening: a group that is done folds away.
 	const open = $derived(fasteners.filter((place) => left.notTightened.includes(place)));
 
 	function signOff(despite?: string) {
-		bench.record({
+		bench.record(...(last ? [{ kind: 'answer' as const, payload: last.payload }] : []), {
 			kind: 'step',
 			payload: { step: step.key, ...(way ? { way } : {}), ...(despite ? { despite } : {}) }
 		});
@@ -131,7 +137,12 @@
 	{#each open.length > 0 ? open.slice(0, 1) : fasteners.slice(-1) as place (place.part)}
 		<Tighten {bench} {place} {locked} />
 	{/each}
-	<StepAsks {bench} {step} locked={locked || signed !== undefined || first.length > 0 || left.notIn.length > 0} />
+	<StepAsks
+		{bench}
+		{step}
+		bind:typing
+		locked={locked || signed !== undefined || first.length > 0 || left.notIn.length > 0}
+	/>
 	{#if step.ways.length > 0}
 		<StepWays ways={step.ways} chosen={chosenWay} locked={locked || done} onchoose={(key) => (way = key)} />
 	{/if}
@@ -147,7 +158,9 @@
 			{#if done}<button type="button" class="btn main sign" onclick={onsigned}>Next step</button>{/if}
 		{:else}
 			<button type="button" class="btn main sign" disabled={locked || missing !== ''} onclick={() => signOff()}
-				>Sign off<span class="sr-only"> step {index + 1}</span></button
+				>Sign off<span class="sr-only"> step {index + 1}</span>{last
+					? `: ${signingWords(last.ask, Number(last.payload.value))}`
+					: ''}</button
 			>
 			{#if missing}<span class="soft">{missing}</span>{/if}
 			{#if onlyOrder && !locked}<Despite act="Sign off anyway" onreason={signOff} />{/if}

@@ -26,8 +26,10 @@
 		/** The cylinder that is asked about, where it is asked at each. */
 		cylinder?: number;
 		onanswer: (value: Answer['payload']['value']) => void;
+		/** Something is typed that is not an answer yet. */
+		ontyping: (typing: boolean) => void;
 	}
-	let { ask, sheet, due, given, locked, cylinder, cylinders, found, before, onanswer }: Props = $props();
+	let { ask, sheet, due, given, locked, cylinder, cylinders, found, before, onanswer, ontyping }: Props = $props();
 	const named = $derived(
 		ask.kind === 'choice' && cylinder !== undefined ? { ...ask, text: `${ask.text}, cylinder ${cylinder}` } : ask
 	);
@@ -114,6 +116,7 @@
 			disabled={locked}
 			bind:value={typed}
 			aria-invalid={problem !== ''}
+			oninput={() => ontyping(typed.trim() !== '')}
 			onkeydown={(event) => event.key === 'Enter' && take()}
 		/>
 		<button type="button" class="btn" disabled={locked} onclick={take}

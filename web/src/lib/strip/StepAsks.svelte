@@ -1,14 +1,6 @@
 <!-- @component What a step asks, each with its answer; a choice may say something of parts, and stands at them as well. -->
 <script lang="ts">
-	import {
-		askedAt,
-		askKey,
-		openedCylinders,
-		piecesInPump,
-		type Answer,
-		type Ask,
-		type Step
-	} from '@exetasis/core/record';
+	import { askedAt, askKey, openedCylinders, type Answer, type Ask, type Step } from '@exetasis/core/record';
 	import { page } from '$app/state';
 	import type { LastTime } from '@exetasis/server/jobs/lastTime';
 	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
@@ -18,8 +10,10 @@
 		bench: BenchState;
 		step: Step;
 		locked: boolean;
+		/** Something is typed that is not an answer yet. */
+		typing?: boolean;
 	}
-	let { bench, step, locked }: Props = $props();
+	let { bench, step, locked, typing = $bindable(false) }: Props = $props();
 
 	const { sheet, job } = $derived(bench.bench);
 	const partsAt = (station: string) => [...bench.parts.values()].filter((part) => part.station.key === station);
@@ -40,15 +34,13 @@
 			});
 		});
 	}
-	// Going in all of them belong; coming out those that were not there are not looked for.
-	const due = (station: string) =>
-		(step.stage === 'build' ? undefined : bench.piecesOut.find((one) => one.station.key === station)?.expected) ??
-		piecesInPump(sheet, station, job);
-	const answer = (ask: Ask, i: number, at: number | undefined, value: Answer['payload']['value']) =>
+	function answer(ask: Ask, i: number, at: number | undefined, value: Answer['payload']['value']) {
+		typing = false;
 		bench.record(
 			{ kind: 'answer', payload: { step: step.key, ask: i, value, ...(at ? { cylinder: at } : {}) } },
 			...meant(ask, value, at)
 		);
+	}
 	const cylinders = $derived(openedCylinders(sheet, job));
 	// The same question at the pump's last rebuild: a trend is seen here.
 	const last = $derived((page.data as { lastTime?: LastTime }).lastTime);
@@ -71,7 +63,7 @@
 	{#each askedAt(ask, cylinders) as at (at)}<StepAsk
 			{ask}
 			{sheet}
-			due={ask.kind === 'count' ? due(ask.station) : 0}
+			due={ask.kind === 'count' ? bench.piecesDue(step, ask.station) : 0}
 			cylinder={at}
 			{cylinders}
 			before={lastTime(ask)}
@@ -79,5 +71,6 @@
 			found={ask.kind === 'setting' && ask.when === 'left' ? foundSetting(ask.name) : undefined}
 			{locked}
 			onanswer={(value) => answer(ask, i, at, value)}
+			ontyping={(now) => (typing = now)}
 		/>{/each}
 {/each}

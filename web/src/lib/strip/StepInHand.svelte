@@ -16,12 +16,13 @@
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import { shortTime } from '$lib/ui/time';
-	import { deducedStep } from '$lib/words/steps';
+	import { deducedStep, signingWords } from '$lib/words/steps';
 	import Despite from '$lib/build/Despite.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';
 	import AsFound from './AsFound.svelte';
 	import Crank from './Crank.svelte';
 	import CylindersDone from './CylindersDone.svelte';
+	import { lastQuestion } from './lastQuestion';
 	import StepAsks from './StepAsks.svelte';
 	import StepFacts from './StepFacts.svelte';
 	import StripSection from './StripSection.svelte';
@@ -52,9 +53,14 @@
 	const early = $derived(stepsOutOfOrder({ sheet, ...job }, done).has(step.key));
 	const index = $derived(steps.indexOf(step));
 	let way = $state<string>();
+	// A count that is typed comes before the one that should be there.
+	let typing = $state(false);
 	const chosenWay = $derived(signed?.payload.way ?? way);
 	const cylinders = $derived(openedCylinders(sheet, job));
 	const left = $derived(unanswered(step, bench.log.answers, cylinders).length);
+	const last = $derived(
+		typing ? undefined : lastQuestion(step, bench.log.answers, cylinders, (station) => bench.piecesDue(step, station))
+	);
 	const repeated = $derived(step.per === 'cylinder' && cylinders.length > 1);
 	// Once it is counted by cylinder, all of them count.
 	const begun = $derived(bench.log.cylindersDone.get(step.key));
@@ -86,7 +92,7 @@
 	);
 
 	function signOff(despite?: string) {
-		bench.record({
+		bench.record(...(last ? [{ kind: 'answer' as const, payload: last.payload }] : []), {
 			kind: 'step',
 			payload: { step: step.key, ...(way ? { way } : {}), ...(despite ? { despite } : {}) }
 		});
@@ -114,7 +120,7 @@
 		</p>
 	{/if}
 	{#if bench.blocked.length === 0 && step.stations.length > 0}<AsFound {bench} {step} {locked} />{/if}
-	<StepAsks {bench} {step} locked={locked || signed !== undefined || waits.length > 0} />
+	<StepAsks {bench} {step} bind:typing locked={locked || signed !== undefined || waits.length > 0} />
 	{#if repeated && (begun || !signed)}
 		<CylindersDone {bench} {step} locked={locked || signed !== undefined || waits.length > 0} />
 	{/if}
@@ -149,13 +155,16 @@
 				disabled={locked ||
 					kept !== '' ||
 					waits.length > 0 ||
-					left > 0 ||
+					(left > 0 && !last) ||
 					cylinderLeft !== undefined ||
 					(step.ways.length > 0 && !way)}
-				onclick={() => signOff()}>Sign off<span class="sr-only"> step {index + 1}</span></button
+				onclick={() => signOff()}
+				>Sign off<span class="sr-only"> step {index + 1}</span>{last
+					? `: ${signingWords(last.ask, Number(last.payload.value))}`
+					: ''}</button
 			>
-			{#if left > 0 || (step.ways.length > 0 && !way)}<span class="soft"
-					>{left > 0 ? 'Answer the questions first.' : 'Choose the method.'}</span
+			{#if (left > 0 && !last) || (step.ways.length > 0 && !way)}<span class="soft"
+					>{left > 0 && !last ? 'Answer the questions first.' : 'Choose the method.'}</span
 				>{/if}
 			{#if onlyOrder && !locked}<Despite act="Sign off anyway" onreason={signOff} />{/if}
 		{/if}

@@ -296,12 +296,16 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	const laid = lay.getByRole('list', { name: 'Parts laid down' }).getByRole('listitem');
 	const plunger = laid.filter({ hasText: 'Ceramic plunger' });
 	await plunger.getByText('As found, photograph').click();
-	await plunger.getByLabel('Found', { exact: true }).selectOption('in pieces, one not found');
+	await plunger.getByLabel('Found', { exact: true }).selectOption('in place');
 	await plunger.getByLabel('In cylinder').selectOption('2');
+	await expect(plunger.getByLabel('Found', { exact: true })).toHaveValue('');
+	await plunger.getByLabel('Found', { exact: true }).selectOption('in pieces, one not found');
 	await plunger
 		.getByLabel('Photograph of Ceramic plunger')
 		.setInputFiles({ name: 'plunger.png', mimeType: 'image/png', buffer: Buffer.from(PIXEL, 'base64') });
-	await expect(plunger.getByText('Found in pieces, one not found, photographs: 1')).toBeVisible();
+	await expect(
+		plunger.getByText('Cylinder 1: in place, Cylinder 2: in pieces, one not found, photographs: 1')
+	).toBeVisible();
 	const fasteners = laid.filter({ hasText: 'Fasteners' });
 	await fasteners.getByText('As found, photograph, places of the bolts').click();
 	const drawing = fasteners.getByRole('group', { name: /^Bolts of / });
@@ -328,6 +332,14 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await lay.getByRole('button', { name: 'Valve', exact: false }).first().click();
 	await lay.getByRole('button', { name: 'Put 1 part on the mat' }).click();
 	await expect(lay.getByRole('status')).toContainText('4 parts are kept on this tablet');
+	// What lies on this tablet alone is inspected at once.
+	await page.getByRole('link', { name: 'Open the mat' }).first().click();
+	await page.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ }).click();
+	await page.getByRole('region', { name: 'Look' }).getByRole('button', { name: 'Axial scoring' }).click();
+	await expect(page.getByRole('button', { name: /^Ceramic plunger, cylinder 3.*[Aa]xial scoring/ })).toBeVisible();
+	await expect(page.getByText(/^Offline: \d+ entries will be sent/)).toBeVisible();
+	await page.getByRole('link', { name: 'Strip' }).click();
+	await expect(lay.getByRole('status')).toContainText('4 parts are kept on this tablet');
 	await page.context().setOffline(false);
 	await expect(lay.getByRole('status')).toHaveCount(0);
 	await expect(lay.getByText('Nothing yet.')).toBeVisible();
@@ -338,6 +350,11 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await page.getByRole('button', { name: 'Notes' }).click();
 	await expect(page.getByRole('img', { name: /^Photograph by Ines/ })).toBeVisible();
 	await expect(page.getByText('in pieces, one not found').first()).toBeVisible();
+	// What was recorded of a part before the server knew of it is there for others too.
+	await other.reload();
+	await other.getByRole('link', { name: 'Inspect', exact: true }).click();
+	await other.getByRole('button', { name: /^Ceramic plunger, cylinder 3/ }).click();
+	await expect(other.getByRole('button', { name: /Axial scoring: slight/ })).toBeVisible();
 
 	// A size is measured beside a new part; its limit is an assumption and never said to be the pump's own.
 	const measure = page.getByRole('region', { name: 'Measure' });

@@ -4,12 +4,16 @@ import { placeKey, placesOf, type PartPlace } from '@exetasis/core/mat';
 import { openedCylinders, type Chosen, type ModelSheet, type Opening } from '@exetasis/core/record';
 import { of, type ShopScope } from './db/scope';
 
+/** The id that a tablet gave the part of a place before the server knew of it. */
+export type PartIds = (place: PartPlace) => string | undefined;
+
 /** Gives every empty place of the pump a part of which nothing is known yet: what a pump brings when it first comes in. */
 export async function fillEmptyPlaces(
 	scope: ShopScope,
 	pumpId: string,
 	sheet: ModelSheet,
-	variants: Chosen
+	variants: Chosen,
+	ids: PartIds = () => undefined
 ): Promise<void> {
 	const filled = await of(scope, 'partLife').all(
 		{ pumpId, removedJobId: null },
@@ -20,7 +24,8 @@ export async function fillEmptyPlaces(
 	await fit(
 		scope,
 		empty.map((place) => ({ ...place, asFitted: {}, lot: null, supplier: null, kit: null })),
-		{ pumpId, fittedJobId: null, fittedHours: null }
+		{ pumpId, fittedJobId: null, fittedHours: null },
+		ids
 	);
 }
 
@@ -28,9 +33,10 @@ export async function fillEmptyPlaces(
 async function fit(
 	scope: ShopScope,
 	places: readonly (PartPlace & Pick<Replacement, 'asFitted' | 'lot' | 'supplier' | 'kit'>)[],
-	fitted: { pumpId: string; fittedJobId: string | null; fittedHours: number | null }
+	fitted: { pumpId: string; fittedJobId: string | null; fittedHours: number | null },
+	ids: PartIds = () => undefined
 ): Promise<void> {
-	const parts = places.map((place) => ({ ...place, part: uuidv7(), life: uuidv7() }));
+	const parts = places.map((place) => ({ ...place, part: ids(place) ?? uuidv7(), life: uuidv7() }));
 	await of(scope, 'part').addAll(
 		parts.map(({ part, type, asFitted, lot, supplier, kit }) => ({ id: part, type, asFitted, lot, supplier, kit }))
 	);

@@ -1,6 +1,8 @@
 // A pump without a sheet, stripped: against PostgreSQL.
+import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newSheet, withLaidDown, type LaidDown } from '@exetasis/core/draft';
+import { partType } from '@exetasis/core/part';
 import { MOST_STATIONS, type Entry } from '@exetasis/core/record';
 import { append } from '../benchLog/append';
 import type { Database } from '../db/connection';
@@ -60,6 +62,32 @@ describe('a pump without a sheet', () => {
 		expect(again).toEqual(first);
 		const { sheet } = (await benchOf(shop.scope, bench.job.id))!;
 		expect(sheet.stations.map(({ type }) => type)).toEqual(['fastener', 'valve', 'lipSeal']);
+	});
+	it('gives pieces the ids of their tablet, so that what was recorded there has its part', async () => {
+		const bench = await unknownPump('Inspected');
+		await safe(bench);
+		const ids = parts.map(() => Object.fromEntries([1, 2, 3].map((cylinder) => [cylinder, uuidv7()])));
+		expect(await layDown(shop.scope, bench.job.id, parts, { ids })).toMatchObject({ kind: 'laid' });
+		const after = (await benchOf(shop.scope, bench.job.id))!;
+		const valves = after.cells.filter(({ station }) => station === after.sheet.stations[1].key);
+		expect(Object.fromEntries(valves.map(({ cylinder, part }) => [cylinder, part]))).toEqual(ids[0]);
+		const found = { pattern: partType('valve').patterns[0].pattern, severity: 1, onset: 'service' };
+		await record(after, [entryOf(after, shop.people.technician, 'finding', found, ids[0][2])]);
+	});
+	it('takes no id that a part has already, in this shop or another', async () => {
+		const bench = await unknownPump('Taken');
+		await safe(bench);
+		const other = await makeShop(db, 'Other growing');
+		const taken = await receiveJob(other, {});
+		const before = await benchOf(shop.scope, bench.job.id);
+		for (const id of [taken.cells[0].part, bench.cells[0].part]) {
+			const ids = [{ 1: id }];
+			expect(await layDown(shop.scope, bench.job.id, parts, { ids })).toEqual({ kind: 'idsTaken' });
+		}
+		const twice = uuidv7();
+		const ids = [{ 1: twice, 2: twice }];
+		expect(await layDown(shop.scope, bench.job.id, parts, { ids })).toEqual({ kind: 'idsTaken' });
+		expect(await benchOf(shop.scope, bench.job.id)).toEqual(before);
 	});
 	it('keeps no batch that gave no sheet: sent again it is answered the same', async () => {
 		const bench = await unknownPump('Refused');

@@ -11,8 +11,9 @@ import {
 import { partType } from '@exetasis/core/part';
 import { blockedBy, fold, stepsInScope, type ModelSheet } from '@exetasis/core/record';
 import { entriesOf } from '../benchLog/entries';
-import { inTransaction, of, type ShopScope } from '../db/scope';
+import { inTransaction, of, wasTaken, type ShopScope } from '../db/scope';
 import { layoutSheets } from '../layouts';
+import type { PartIds } from '../parts';
 import { addSheet, newestSheet, newestSheets, pinnedSheet } from '../sheets';
 import { moveWithin } from './moveJob';
 
@@ -27,8 +28,20 @@ export type LaidDownAnswer =
 	| { readonly kind: 'blocked' }
 	/** The sheet has no such part, or such a part has no such size. */
 	| { readonly kind: 'unknownSize' }
+	/** A part of one of the ids is there already. */
+	| { readonly kind: 'idsTaken' }
 	/** The sheet would have faults, or more parts than a sheet holds. */
 	| { readonly kind: 'faults'; readonly message: string };
+
+/** The ids that a tablet gave the pieces of one part, by cylinder (0: of the pump). */
+export type PieceIds = Readonly<Record<string, string>>;
+
+interface Batch {
+	readonly behind?: string;
+	readonly request?: string;
+	/** For each part; it may have been inspected on its tablet already. */
+	readonly ids?: readonly PieceIds[];
+}
 
 /**
  * Adds parts that came off to the provisional sheet of a job, as its next revision, and lays them out on the job's mat: behind the
@@ -39,7 +52,7 @@ export async function layDown(
 	scope: ShopScope,
 	jobId: string,
 	parts: readonly LaidDown[],
-	{ behind, request = uuidv7() }: { readonly behind?: string; readonly request?: string } = {}
+	{ behind, request = uuidv7(), ids = [] }: Batch = {}
 ): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
 	const batch = { jobId, id: request };
@@ -57,8 +70,14 @@ export async function layDown(
 			stations = keys;
 			return draft;
 		},
-		async (within) => void (await of(within, 'laidBatch').add({ ...batch, stations }))
-	);
+		{
+			ids: ({ station, cylinder }) => ids[stations.indexOf(station)]?.[cylinder],
+			done: async (within) => void (await of(within, 'laidBatch').add({ ...batch, stations }))
+		}
+	).catch((error: unknown): LaidDownAnswer => {
+		if (wasTaken(error)) return { kind: 'idsTaken' };
+		throw error;
+	});
 	return answer.kind === 'laid' ? { kind: 'laid', stations } : answer;
 }
 
@@ -95,7 +114,7 @@ const growSheet = (
 	scope: ShopScope,
 	jobId: string,
 	change: (sheet: ModelSheet, within: ShopScope) => Promise<SheetDraft | 'answered' | undefined>,
-	done?: (within: ShopScope) => Promise<void>
+	{ ids, done }: { readonly ids?: PartIds; readonly done?: (within: ShopScope) => Promise<void> } = {}
 ): Promise<LaidDownAnswer> =>
 	inTransaction(scope, async (within): Promise<LaidDownAnswer> => {
 		// Two tablets at one pump lay down one after the other.
@@ -113,7 +132,7 @@ const growSheet = (
 		const added = await addSheet(within, JSON.stringify({ ...changed, revision: newest.body.revision + 1 }));
 		if (added.kind === 'faults') return { kind: 'faults', message: added.faults[0].message };
 		if (added.kind === 'revisionExists') return { kind: 'faults', message: 'another person changed the sheet' };
-		const moved = await moveWithin(within, jobId, added.id);
+		const moved = await moveWithin(within, jobId, added.id, ids);
 		if (moved.kind !== 'moved') throw new Error(`what was added cannot lose what is recorded: ${moved.kind}`);
 		await done?.(within);
 		return { kind: 'laid', stations: [] };

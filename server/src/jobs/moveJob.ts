@@ -1,7 +1,7 @@
 import { lostByMove, type Lost } from '@exetasis/core/draft';
 import { entriesOf } from '../benchLog/entries';
 import { inTransaction, of, type ShopScope } from '../db/scope';
-import { fillEmptyPlaces, layOut } from '../parts';
+import { fillEmptyPlaces, layOut, type PartIds } from '../parts';
 import { pinnedSheet, sheetById } from '../sheets';
 
 type MovedJob =
@@ -42,8 +42,8 @@ export async function jobsOnOthers(scope: ShopScope, model: string, sheetId: str
 export const moveJob = (scope: ShopScope, jobId: string, sheetId: string): Promise<MovedJob> =>
 	inTransaction(scope, (within) => moveWithin(within, jobId, sheetId));
 
-/** The same, in the transaction of `within`. */
-export async function moveWithin(within: ShopScope, jobId: string, sheetId: string): Promise<MovedJob> {
+/** The same, in the transaction of `within`; new parts take the ids that `ids` has for them. */
+export async function moveWithin(within: ShopScope, jobId: string, sheetId: string, ids?: PartIds): Promise<MovedJob> {
 	const job = await of(within, 'job').one({ id: jobId }, { lock: true });
 	const after = await sheetById(within, sheetId);
 	if (!job || !after) return { kind: 'unknown' };
@@ -55,7 +55,7 @@ export async function moveWithin(within: ShopScope, jobId: string, sheetId: stri
 	const lost = lostByMove(before, after, job, laid, await entriesOf(within, jobId));
 	if (lost.length > 0) return { kind: 'loses', lost };
 	await of(within, 'job').change({ id: jobId }, { modelSheetId: sheetId });
-	await fillEmptyPlaces(within, job.pumpId, after, job.variants);
+	await fillEmptyPlaces(within, job.pumpId, after, job.variants, ids);
 	await layOut(within, jobId, job.pumpId, after, job);
 	return { kind: 'moved' };
 }

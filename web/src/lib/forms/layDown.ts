@@ -3,6 +3,8 @@ import { fasteningSchema, stationSchema } from '@exetasis/core/record';
 import { partTypeKeys } from '@exetasis/core/part';
 
 const MOST_AT_ONCE = 40;
+/** Cylinders of a pump, and 0 for what it has once. */
+const MOST_PLACES = 8;
 
 /** Parts that came off, as the page sends them. */
 export const laidDownSchema = z
@@ -19,6 +21,10 @@ export const laidDownSchema = z
 	.min(1)
 	.max(MOST_AT_ONCE);
 
+const idsSchema = z
+	.array(z.record(z.string().regex(/^\d{1,2}$/), z.uuid()).refine((ids) => Object.keys(ids).length <= MOST_PLACES))
+	.max(MOST_AT_ONCE);
+
 /** A size that is measured from now on, with what a new part measures there. */
 export const newSizeSchema = z.strictObject({
 	station: z.string().min(1).max(120),
@@ -27,9 +33,14 @@ export const newSizeSchema = z.strictObject({
 });
 
 /** Reads them; undefined for anything else. */
-export function laidDownIn(text: string): z.infer<typeof laidDownSchema> | undefined {
+export const laidDownIn = (text: string) => readJson(text, laidDownSchema);
+
+/** The ids that the tablet gave their pieces, by cylinder, one record for each part; undefined for anything else. */
+export const idsIn = (text: string) => readJson(text, idsSchema);
+
+function readJson<T>(text: string, schema: z.ZodType<T>): T | undefined {
 	try {
-		return laidDownSchema.safeParse(JSON.parse(text)).data;
+		return schema.safeParse(JSON.parse(text)).data;
 	} catch {
 		return undefined;
 	}

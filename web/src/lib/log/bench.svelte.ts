@@ -8,6 +8,7 @@ import {
 	facesUp,
 	fold,
 	isLookedAt,
+	piecesInPump,
 	reconcile,
 	standingDecision,
 	stationsInScope,
@@ -17,7 +18,8 @@ import {
 	type Entry,
 	type EntryOf,
 	type PartRecord,
-	type Station
+	type Station,
+	type Step
 } from '@exetasis/core/record';
 import type { Bench } from '@exetasis/server/jobs/bench';
 import {
@@ -45,9 +47,9 @@ export type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, Stamp>
 
 /** One job on the bench, as this browser has it: the log as far as it is known, and what follows from it. */
 export class BenchState {
-	readonly bench: Bench;
+	#bench = $state.raw() as Bench;
 	readonly user: string;
-	readonly stations: readonly Station[];
+	readonly stations = $derived.by((): readonly Station[] => stationsInScope(this.bench.sheet, this.bench.job));
 	readonly outbox: Outbox | undefined;
 	readonly follower: Follower;
 	#entries = $state.raw<ReadonlyMap<string, Entry>>(new Map());
@@ -70,6 +72,11 @@ export class BenchState {
 			this.partIds.get(placeKey(station, cylinder))
 		)
 	);
+	/** As many pieces as a count of a step should find. Coming out, those that were not there are not looked for. */
+	piecesDue({ stage }: Pick<Step, 'stage'>, station: string): number {
+		const out = this.piecesOut.find((one) => one.station.key === station)?.expected;
+		return (stage === 'build' ? undefined : out) ?? piecesInPump(this.bench.sheet, station, this.bench.job);
+	}
 	/** The plan by which the pump goes together, and what is in. */
 	readonly build = $derived.by(() => together(this.bench.sheet, this.bench.job, this.bench.cells, this.log));
 	/** Keys of the build steps that are done. */
@@ -87,9 +94,12 @@ export class BenchState {
 	readonly #judged = new Map<string, { part: LaidPart; mates: readonly LaidPart[]; judgement: Judgement }>();
 	#shown: ReadonlyMap<string, BenchPart> = new Map();
 	/** By place, the part that lies there. */
-	readonly partIds: ReadonlyMap<string, string>;
+	readonly partIds = $derived.by(
+		(): ReadonlyMap<string, string> =>
+			new Map(this.bench.cells.map(({ part, station, cylinder }) => [placeKey(station, cylinder), part]))
+	);
 	/** By place, the places of the parts that one runs with. */
-	readonly mates: ReadonlyMap<string, readonly string[]>;
+	readonly mates = $derived.by(() => matePlaces(this.bench));
 
 	/** All parts of the mat by place. What has not changed stays the very same object, so that only its cell is drawn anew. */
 	readonly parts = $derived.by(() => {
@@ -116,14 +126,19 @@ export class BenchState {
 	});
 
 	constructor(bench: Bench, user: string, outbox?: Outbox) {
-		this.bench = bench;
+		this.#bench = bench;
 		this.user = user;
-		this.stations = stationsInScope(bench.sheet, bench.job);
-		this.mates = matePlaces(bench);
-		this.partIds = new Map(bench.cells.map(({ part, station, cylinder }) => [placeKey(station, cylinder), part]));
 		this.#entries = new Map(bench.entries.map((entry) => [entry.id, entry]));
 		this.outbox = outbox;
 		this.follower = new Follower(bench.job.id, (entries) => this.merge(entries));
+	}
+
+	get bench(): Bench {
+		return this.#bench;
+	}
+	/** Goes on with more parts on the mat; what was recorded stays. */
+	grow(bench: Bench): void {
+		this.#bench = bench;
 	}
 
 	// A part is judged anew only where its own record or a mate's has changed.

@@ -1,4 +1,5 @@
 import { batchAnswerSchema, type Entry, type EntryAnswer, type RefusedBecause } from '@exetasis/core/record';
+import { waitsBehind } from '$lib/strip/laidPlace';
 import { clock } from './clock';
 import type { OutboxDatabase } from './outboxDatabase';
 import type { Picture } from './photo';
@@ -103,6 +104,21 @@ export class Outbox {
 		void this.flush();
 	}
 
+	// What was recorded after parts were laid down off the network may speak of them: it goes after them.
+	#sendable(): Kept[] {
+		const behind = new Map([...new Set(this.waiting.map(({ job }) => job))].map((job) => [job, waitsBehind(job)]));
+		return this.waiting.filter(({ job, id }) => {
+			const first = behind.get(job);
+			return first === undefined || id < first;
+		});
+	}
+
+	/** Sends what of a job may be sent now; false while some of it is still here. */
+	async sendAll(job: string): Promise<boolean> {
+		await this.flush();
+		return !this.#sendable().some((one) => one.job === job);
+	}
+
 	/** What of a job waits or was set aside, for the page that shows it. */
 	ofJob = (job: string): Kept[] => [...this.#kept.values()].filter((one) => one.job === job);
 
@@ -147,12 +163,12 @@ export class Outbox {
 	}
 
 	async flush(): Promise<void> {
-		if (this.#sending || this.#closed || this.waiting.length === 0) return;
+		if (this.#sending || this.#closed || this.#sendable().length === 0) return;
 		this.#sending = true;
 		clearTimeout(this.#timer);
 		this.status = 'sending';
 		try {
-			for (let next = this.waiting; next.length > 0 && !this.#closed; next = this.waiting) {
+			for (let next = this.#sendable(); next.length > 0 && !this.#closed; next = this.#sendable()) {
 				const { job } = next[0];
 				await this.#send(job, next.filter((one) => one.job === job).slice(0, BATCH));
 			}

@@ -1,6 +1,5 @@
 <!-- @component A pump whose sheet grows: what comes off is touched in the order in which it comes off, and lies on the mat then. -->
 <script lang="ts">
-	import { onMount } from 'svelte';
 	import { boltsAlone, boltsOut, turned, type Customs } from '@exetasis/core/draft';
 	import { partType, type PartTypeKey } from '@exetasis/core/part';
 	import { openedCylinders } from '@exetasis/core/record';
@@ -14,21 +13,19 @@
 	import { foundName } from '$lib/words/found';
 	import { inSentence } from '$lib/words/place';
 	import { directionWords } from '$lib/words/orientation';
-	import { LaidDownList, type Pending } from './laidDown.svelte';
-	import { foundStates } from './seen';
+	import { foundStates, type LaidDownList, type Pending, type Seen } from './laidDown.svelte';
+	import { recordSeen } from './recordSeen';
 
 	interface Props {
 		bench: BenchState;
+		list: LaidDownList;
 		customs: Customs;
 		/** Part types that usually come off first. */
 		first: readonly PartTypeKey[];
 	}
-	let { bench, customs, first }: Props = $props();
+	let { bench, list, customs, first }: Props = $props();
 	const { sheet, job } = $derived(bench.bench);
 
-	// svelte-ignore state_referenced_locally
-	const list = new LaidDownList(job.id, () => location.reload()); // the whole job goes by the next revision
-	onMount(() => list.sendWhenBack());
 	const cylinders = $derived(openedCylinders(sheet, job));
 	const before = $derived(sheet.stations.find(({ key }) => key === list.behind) ?? sheet.stations.at(-1));
 	const last = $derived(list.last?.type ?? before?.type);
@@ -36,29 +33,81 @@
 
 	function add(type: PartTypeKey) {
 		const face: Pending['face'] = { toward: partType(type).symmetric ? 'either' : 'notStated', reversible: false };
-		const per = customs[type]?.per ?? 'cylinder';
-		const seen = { cylinder: per === 'pump' ? 0 : cylinders[0], photos: [] };
-		list.parts = [...list.parts, { type, pieces: 1, per, face, seen }];
+		list.parts = [...list.parts, { type, pieces: 1, per: customs[type]?.per ?? 'cylinder', face, seen: {} }];
 	}
 	const change = (i: number, next: Partial<Pending>) =>
 		(list.parts = list.parts.with(i, { ...list.parts[i], ...next }));
-	function turnOver(i: number, { per, seen }: Pending) {
-		if (per === 'pump') change(i, { per: 'cylinder', seen: { ...seen, cylinder: cylinders[0] } });
-		else change(i, { per: 'pump', seen: { ...seen, cylinder: 0 } });
+	/** Where a part is described: each opened cylinder, or the pump. */
+	const placesOf = ({ per }: Pending) => (per === 'pump' ? [0] : cylinders);
+	/** The cylinder that is described of each part, in the order of the list. */
+	let described = $state<Record<number, number>>({});
+	const describedOf = (i: number, part: Pending) =>
+		placesOf(part).find((cylinder) => cylinder === described[i]) ?? placesOf(part)[0];
+	const seenAt = ({ seen }: Pending, cylinder: number): Seen => seen[cylinder] ?? { photos: [] };
+	function see(i: number, cylinder: number, next: Partial<Seen>) {
+		const part = list.parts[i];
+		change(i, { seen: { ...part.seen, [cylinder]: { ...seenAt(part, cylinder), ...next } } });
 	}
-	const see = (i: number, next: Partial<Pending['seen']>) => change(i, { seen: { ...list.parts[i].seen, ...next } });
+	/** The state of one cylinder at all of them. */
+	function seeAtAll(i: number, cylinder: number) {
+		const part = list.parts[i];
+		const { found } = seenAt(part, cylinder);
+		const seen = cylinders.map((other) => [other, { ...seenAt(part, other), found }] as const);
+		change(i, { seen: Object.fromEntries(seen) });
+	}
 	const says = ({ type, face }: Pending) =>
 		directionWords({ type, face, in: '', inferred: [] }, { assemblies: [] }, null) || 'Alike from both sides';
-	function seenWords({ seen: { found, photos }, bolts, type }: Pending): string {
+	function seenWords(part: Pending): string {
+		const at = placesOf(part).map((cylinder) => [cylinder, seenAt(part, cylinder)] as const);
+		const found = at.flatMap(([cylinder, { found }]) =>
+			found ? [cylinder === 0 ? `Found ${foundName[found]}` : `Cylinder ${cylinder}: ${foundName[found]}`] : []
+		);
+		const photos = at.reduce((sum, [, one]) => sum + one.photos.length, 0);
 		const said = [
-			found ? `Found ${foundName[found]}` : '',
-			photos.length > 0 ? `photographs: ${photos.length}` : '',
-			bolts ? `places of bolts: ${bolts.length}` : ''
-		].filter(Boolean);
+			...found,
+			...(photos > 0 ? [`photographs: ${photos}`] : []),
+			...(part.bolts ? [`places of bolts: ${part.bolts.length}`] : [])
+		];
 		if (said.length > 0) return said.join(', ');
-		return type === 'fastener' ? 'As found, photograph, places of the bolts' : 'As found, photograph';
+		return part.type === 'fastener' ? 'As found, photograph, places of the bolts' : 'As found, photograph';
+	}
+	function put() {
+		const laid = list.put(cylinders);
+		described = {};
+		void recordSeen(bench, laid);
+		void list.send();
 	}
 </script>
+
+{#snippet asFound(i: number, part: Pending, cylinder: number)}
+	<div class="seen">
+		{#if part.per === 'cylinder'}<Choose
+				label="In cylinder"
+				value={String(cylinder)}
+				options={cylinders.map((number) => [String(number), String(number)] as const)}
+				onchoose={(number) => (described = { ...described, [i]: Number(number) })}
+			/>{/if}
+		<Choose
+			label="Found"
+			value={seenAt(part, cylinder).found ?? ''}
+			options={[['', foundName.unsaid], ...foundStates.map((state) => [state, foundName[state]] as const)]}
+			onchoose={(found) => see(i, cylinder, { found: found === '' ? undefined : found })}
+		/>
+		<TakePhoto
+			label="Photograph of {partType(part.type).name}"
+			short="Photograph"
+			ontake={async ({ jpeg, ...photo }) => {
+				await bench.outbox?.hold({ ...photo, jpeg });
+				see(i, cylinder, { photos: [...seenAt(list.parts[i], cylinder).photos, photo] });
+			}}
+		/>
+		{#if part.per === 'cylinder' && cylinders.length > 1 && seenAt(part, cylinder).found}<button
+				type="button"
+				class="btn"
+				onclick={() => seeAtAll(i, cylinder)}>Same at all cylinders</button
+			>{/if}
+	</div>
+{/snippet}
 
 <section class="sheet" aria-label="Lay down parts">
 	<h2>Lay down what comes off</h2>
@@ -82,7 +131,10 @@
 								><Glyph type={one.type} face={one.face} size={40} /></button
 							>
 							<span><b>{partType(one.type).name}</b><br /><span class="soft">{says(one)}</span></span>
-							<button type="button" class="btn" onclick={() => turnOver(i, one)}
+							<button
+								type="button"
+								class="btn"
+								onclick={() => change(i, { per: one.per === 'pump' ? 'cylinder' : 'pump', seen: {}, ids: undefined })}
 								>{one.per === 'pump' ? 'one in the pump' : 'one per cylinder'}</button
 							>
 							<button
@@ -99,31 +151,7 @@
 							>
 							<details>
 								<summary>{seenWords(one)}</summary>
-								<div class="seen">
-									<Choose
-										label="Found"
-										value={one.seen.found ?? ''}
-										options={[
-											['', foundName.unsaid],
-											...foundStates.map((state) => [state, foundName[state]] as const)
-										]}
-										onchoose={(found) => see(i, { found: found === '' ? undefined : found })}
-									/>
-									{#if one.per === 'cylinder'}<Choose
-											label="In cylinder"
-											value={String(one.seen.cylinder)}
-											options={cylinders.map((number) => [String(number), String(number)] as const)}
-											onchoose={(number) => see(i, { cylinder: Number(number) })}
-										/>{/if}
-									<TakePhoto
-										label="Photograph of {partType(one.type).name}"
-										short="Photograph"
-										ontake={async ({ jpeg, ...photo }) => {
-											await bench.outbox?.hold({ ...photo, jpeg });
-											see(i, { photos: [...list.parts[i].seen.photos, photo] });
-										}}
-									/>
-								</div>
+								{@render asFound(i, one, describedOf(i, one))}
 								{#if one.type === 'fastener'}
 									<p class="soft">Touch the drawing where a bolt sits.</p>
 									<BoltDrawing
@@ -155,15 +183,11 @@
 					/>
 				{/if}
 				{#if list.problem}<p class="wrong" role="alert">{list.problem}</p>{/if}
-				{#if list.waiting > 0 && !list.sending}<p role="status">
-						The server does not answer. {list.waiting === 1 ? '1 part is' : `${list.waiting} parts are`} kept on this tablet
-						and will go on the mat as soon as it does. You can go on laying down.
+				{#if list.waitingParts > 0 && !list.sending}<p role="status">
+						The server does not answer. {list.waitingParts === 1 ? '1 part is' : `${list.waitingParts} parts are`} kept on
+						this tablet and will be saved as soon as it does. You can inspect them on the mat and go on laying down.
 					</p>{/if}
-				<button
-					type="button"
-					class="btn main mt-2"
-					disabled={list.parts.length === 0 || list.sending}
-					onclick={() => void list.put()}
+				<button type="button" class="btn main mt-2" disabled={list.parts.length === 0 || list.sending} onclick={put}
 					>Put {list.parts.length === 1 ? '1 part' : list.parts.length > 1 ? `${list.parts.length} parts` : 'parts'} on the
 					mat</button
 				>

@@ -1,46 +1,78 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { LaidDown } from '@exetasis/core/draft';
+import type { Picture } from '$lib/log/photo';
 import { growSheet } from './growSheet';
-import { keepSeen, type Seen } from './seen';
+import { laidPlace } from './laidPlace';
 
-export type Pending = LaidDown & Required<Pick<LaidDown, 'pieces' | 'per' | 'face'>> & { readonly seen: Seen };
+/** How a part can be found that is laid down. */
+export const foundStates = ['right', 'fellOut', 'pieces', 'pieceLost'] as const;
+
+/** What was seen of one piece as it came off: how it was found, and its photographs. */
+export interface Seen {
+	readonly found?: (typeof foundStates)[number];
+	readonly photos: readonly Omit<Picture, 'jpeg'>[];
+}
+
+/** By cylinder; 0: of the pump. */
+type ByCylinder<T> = Readonly<Record<number, T>>;
+
+export type Pending = LaidDown &
+	Required<Pick<LaidDown, 'pieces' | 'per' | 'face'>> & {
+		readonly seen: ByCylinder<Seen>;
+		/** The ids of its pieces, once they lie on the mat of this tablet. */
+		readonly ids?: ByCylinder<string>;
+	};
+export type Laid = Pending & Required<Pick<Pending, 'ids'>>;
 
 /** Parts that came off one after the other, behind the part of this key; empty: behind the last one. */
-interface Batch {
-	readonly parts: readonly Pending[];
+export interface Batch {
+	readonly parts: readonly Laid[];
 	readonly behind: string;
+	/** It goes on the mat once, however often it is sent. */
+	readonly request: string;
 }
 
 /** What this browser keeps until the server has it. */
-interface Kept extends Batch {
-	/** On their way, each with an id: it goes on the mat once, however often it is sent. */
-	readonly waiting: readonly (Batch & { readonly request: string })[];
+interface Kept {
+	readonly parts: readonly Pending[];
+	readonly behind: string;
+	/** On their way. */
+	readonly waiting: readonly Batch[];
+	/** The request of parts that were refused: what was recorded of them waits until they are put again. */
+	readonly refused?: string;
 }
 
 const NOTHING: Kept = { parts: [], behind: '', waiting: [] };
 const AGAIN_AFTER_MS = 15_000;
 
-/** The parts of one job that came off and do not lie on its mat yet. */
+interface Around {
+	/** Sends what was recorded before the parts came off; false while some of it is still here. */
+	readonly sendEarlier: () => Promise<boolean>;
+	/** Parts lie on the mat of the server now. */
+	readonly onlaid: () => void;
+}
+
+/** The parts of one job that came off and that the server does not have yet. */
 export class LaidDownList {
 	#kept = $state.raw<Kept>(NOTHING);
 	problem = $state('');
 	sending = $state(false);
 	readonly #job: string;
-	readonly #place: string;
-	readonly #onlaid: () => void;
+	readonly #around: Around;
 
-	constructor(job: string, onlaid: () => void) {
+	constructor(job: string, around: Around) {
 		this.#job = job;
-		this.#place = `exetasis laid down ${job}`;
-		this.#onlaid = onlaid;
-		this.#kept = readKept(this.#place);
+		this.#around = around;
+		this.#kept = readKept(laidPlace(job));
 	}
 
 	get parts(): readonly Pending[] {
 		return this.#kept.parts;
 	}
 	set parts(parts: readonly Pending[]) {
-		this.#keep({ ...this.#kept, parts });
+		const { refused, ...kept } = this.#kept;
+		const still = refused !== undefined && parts.some(({ ids }) => ids);
+		this.#keep({ ...kept, parts, ...(still ? { refused } : {}) });
 	}
 	get behind(): string {
 		return this.#kept.behind;
@@ -48,27 +80,32 @@ export class LaidDownList {
 	set behind(behind: string) {
 		this.#keep({ ...this.#kept, behind });
 	}
-	/** Parts that go on the mat as soon as the server answers. */
-	get waiting(): number {
-		return this.#kept.waiting.reduce((sum, { parts }) => sum + parts.length, 0);
+	/** Parts that lie on the mat of this tablet and go on that of the server as soon as it answers. */
+	get waiting(): readonly Batch[] {
+		return this.#kept.waiting;
+	}
+	get waitingParts(): number {
+		return this.waiting.reduce((sum, { parts }) => sum + parts.length, 0);
 	}
 
-	/** What came off last and does not lie on the mat yet. */
+	/** What came off last and is not on the sheet of the server yet. */
 	get last(): Pending | undefined {
-		return this.parts.at(-1) ?? this.#kept.waiting.at(-1)?.parts.at(-1);
+		return this.parts.at(-1) ?? this.waiting.at(-1)?.parts.at(-1);
 	}
 
-	/** Puts the parts on the mat, now or as soon as the server answers. */
-	async put(): Promise<void> {
-		const { parts, behind, waiting } = this.#kept;
-		if (parts.length > 0)
-			this.#keep({ ...this.#kept, parts: [], behind: '', waiting: [...waiting, { parts, behind, request: uuidv7() }] });
-		await this.#send();
+	/** Puts the parts on the mat of this tablet, and on that of the server now or as soon as it answers; the parts with their ids. */
+	put(cylinders: readonly number[]): readonly Laid[] {
+		const { parts: pending, behind, waiting, refused } = this.#kept;
+		if (pending.length === 0) return [];
+		const parts = pending.map((part) => ({ ...part, ids: part.ids ?? idsOf(part, cylinders) }));
+		const batch = { parts, behind, request: refused ?? uuidv7() };
+		this.#keep({ parts: [], behind: '', waiting: [...waiting, batch] });
+		return parts;
 	}
 
-	/** Sends what waits whenever the network comes back, and now and then. Returns what ends it. */
+	/** Sends what waits now, whenever the network comes back, and now and then. Returns what ends it. */
 	sendWhenBack(): () => void {
-		const send = () => void (this.waiting > 0 && this.#send());
+		const send = () => void this.send();
 		send();
 		const again = setInterval(send, AGAIN_AFTER_MS);
 		window.addEventListener('online', send);
@@ -78,44 +115,45 @@ export class LaidDownList {
 		};
 	}
 
-	// One batch after the other, as they came off. What is refused goes back into the list.
-	async #send(): Promise<void> {
-		if (this.sending) return;
+	/** Sends one batch after the other, as they came off. What is refused goes back into the list. */
+	async send(): Promise<void> {
+		if (this.sending || this.waiting.length === 0) return;
 		this.sending = true;
 		let laid = false;
-		for (let next = this.#kept.waiting.at(0); next; next = this.#kept.waiting.at(0)) {
+		for (let next = this.waiting.at(0); next; next = this.waiting.at(0)) {
+			if (!(await this.#around.sendEarlier())) break;
 			const { parts, behind, request } = next;
-			const bare = parts.map(({ seen: _, ...part }) => part);
-			const answer = await growSheet(this.#job, 'lay', { parts: JSON.stringify(bare), behind, request });
+			const bare = parts.map(({ seen: _, ids: __, ...part }) => part);
+			const ids = JSON.stringify(parts.map((part) => part.ids));
+			const answer = await growSheet(this.#job, 'lay', { parts: JSON.stringify(bare), behind, request, ids });
 			if (answer.kind === 'unanswered') break;
-			const waiting = this.#kept.waiting.slice(1);
+			const waiting = this.waiting.slice(1);
 			if (answer.kind === 'refused') {
 				this.problem = answer.why;
-				this.#keep({ ...this.#kept, parts: [...parts, ...this.parts], behind, waiting });
+				this.#keep({ parts: [...parts, ...this.parts], behind, waiting, refused: request });
 				break;
 			}
 			this.problem = '';
-			keepSeen(
-				this.#job,
-				answer.stations.flatMap((station, i) => (parts[i] ? [{ ...parts[i].seen, station }] : []))
-			);
 			this.#keep({ ...this.#kept, waiting });
 			laid = true;
 		}
 		this.sending = false;
-		if (laid) this.#onlaid();
+		if (laid) this.#around.onlaid();
 	}
 
 	#keep(kept: Kept): void {
 		this.#kept = kept;
 		try {
-			if (kept.parts.length + kept.waiting.length > 0) localStorage.setItem(this.#place, JSON.stringify(kept));
-			else localStorage.removeItem(this.#place);
+			if (kept.parts.length + kept.waiting.length > 0) localStorage.setItem(laidPlace(this.#job), JSON.stringify(kept));
+			else localStorage.removeItem(laidPlace(this.#job));
 		} catch {
 			// Full or switched off: the list lives as long as the page.
 		}
 	}
 }
+
+const idsOf = ({ per }: Pending, cylinders: readonly number[]): ByCylinder<string> =>
+	Object.fromEntries((per === 'pump' ? [0] : cylinders).map((cylinder) => [cylinder, uuidv7()]));
 
 function readKept(place: string): Kept {
 	try {

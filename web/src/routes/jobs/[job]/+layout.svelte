@@ -9,7 +9,8 @@
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
 	import { preloadJob } from './preload';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
-	import { recordSeen } from '$lib/strip/seen';
+	import { LaidDownList } from '$lib/strip/laidDown.svelte';
+	import { provideLaidDown } from '$lib/strip/laidDownInUse';
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { day } from '$lib/ui/time';
@@ -26,8 +27,23 @@
 	provideBench(() => bench);
 	$effect(() => bench.follower.start());
 	$effect(() => preloadJob(data.bench.job.id));
+	// Where the sheet grows with the strip: parts that the server does not have yet lie on the mat of this tablet.
+	const laidDown = $derived(
+		data.grows &&
+			new LaidDownList(data.bench.job.id, {
+				sendEarlier: async () => (await outboxOf()?.sendAll(data.bench.job.id)) ?? true,
+				onlaid: () => location.reload() // the whole job goes by the next revision
+			})
+	);
+	provideLaidDown(() => laidDown);
+	$effect(() => laidDown?.sendWhenBack());
 	$effect(() => {
-		if (data.bench.sheet.provisional && outboxOf()) untrack(() => void recordSeen(bench));
+		const { grows, bench: fromServer } = data;
+		const waiting = laidDown?.waiting ?? [];
+		if (!grows || (waiting.length === 0 && untrack(() => bench.bench === fromServer))) return;
+		void import('$lib/strip/grownBench').then(({ grownBench }) =>
+			bench.grow(grownBench(fromServer, waiting, grows.customs))
+		);
 	});
 
 	const job = $derived(data.bench.job);
@@ -45,16 +61,16 @@
 	const facts = $derived(
 		[
 			`“${job.complaint}”`,
-			scopeOf(data.bench.sheet, job)?.name ?? job.scope,
+			scopeOf(bench.bench.sheet, job)?.name ?? job.scope,
 			`${formatNumber(job.pumpHours)} h`,
 			`in ${day(job.receivedAt)}`,
 			...(job.releasedAt ? [`released ${day(job.releasedAt)}`] : [])
 		].join(' · ')
 	);
-	const locks = $derived(locksInForce(allSteps(data.bench.sheet, job), bench.log.steps));
+	const locks = $derived(locksInForce(allSteps(bench.bench.sheet, job), bench.log.steps));
 	// A time that runs out rings on any page: this browser keeps it.
 	$effect(() => {
-		const { sheet } = data.bench;
+		const { sheet } = bench.bench;
 		const timers = allSteps(sheet, job).flatMap((step) => {
 			const from = step.within && bench.log.steps.get(step.within.of);
 			const minutes = windowMinutes(step, sheet.products);
@@ -67,10 +83,11 @@
 	const count = $derived(outboxOf()?.waiting.filter((one) => one.job === job.id).length ?? 0);
 	const waiting = $derived(count === 1 ? '1 entry' : `${count} entries`);
 	const sending = $derived(outboxOf()?.status ?? 'idle');
+	const laying = $derived(laidDown?.waitingParts ?? 0);
 	const status = $derived(
 		sending === 'signedOut'
 			? `You are signed out. ${waiting} will be sent when you sign in again.`
-			: sending === 'offline' && count > 0
+			: (sending === 'offline' || laying > 0) && count > 0
 				? `Offline: ${waiting} will be sent when the connection is back.`
 				: count > 0
 					? `Saving ${count} …`

@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { message, setError, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { addSize, layDown, type LaidDownAnswer } from '@exetasis/server/jobs/layDown';
-import { batchIn, laidDownIn, newSizeSchema } from '$lib/forms/layDown';
+import { batchIn, idsIn, laidDownIn, newSizeSchema } from '$lib/forms/layDown';
 import { setVariants } from '@exetasis/server/jobs/variants';
 import { VARIANTS_FORM, variantsSchema } from '$lib/forms/variants';
 import { chosenIn } from '$lib/forms/receive';
@@ -24,6 +24,8 @@ function grown(answer: LaidDownAnswer) {
 			return fail(409, { problem: 'A lead has checked the sheet. Ask for a new revision of it.' });
 		case 'unknownSize':
 			return fail(409, { problem: 'The part has this size already, or has no such size.' });
+		case 'idsTaken':
+			return fail(409, { problem: 'These parts are on a mat already. Reload the page.' });
 		case 'faults':
 			return fail(409, { problem: `The sheet cannot take this: ${answer.message}.` });
 	}
@@ -31,13 +33,15 @@ function grown(answer: LaidDownAnswer) {
 
 export const actions = {
 	lay: async ({ locals, params, request }) => {
-		const { parts: text = '', behind, request: id } = await readForm(request);
+		const { parts: text = '', behind, request: id, ids: idsText = '[]' } = await readForm(request);
 		const parts = laidDownIn(text);
+		const ids = idsIn(idsText);
 		const batch = batchIn(id);
-		if (!parts) return fail(400, { problem: 'The parts could not be read. Choose at most 40 parts at once.' });
+		if (!parts || !ids) return fail(400, { problem: 'The parts could not be read. Choose at most 40 parts at once.' });
 		const answer = await layDown(scopeOf(locals), idFrom(params.job), parts, {
 			...(behind ? { behind } : {}),
-			...(batch ? { request: batch } : {})
+			...(batch ? { request: batch } : {}),
+			ids
 		});
 		return grown(answer);
 	},

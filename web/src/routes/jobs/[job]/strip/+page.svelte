@@ -5,6 +5,7 @@
 	import Photos from '$lib/log/Photos.svelte';
 	import OpenVariants from '$lib/strip/OpenVariants.svelte';
 	import LayDown from '$lib/strip/LayDown.svelte';
+	import { laidDownInUse } from '$lib/strip/laidDownInUse';
 	import JobFacts from '$lib/strip/JobFacts.svelte';
 	import PartsOut from '$lib/strip/PartsOut.svelte';
 	import StepInHand from '$lib/strip/StepInHand.svelte';
@@ -19,6 +20,7 @@
 	let { data } = $props();
 	const stationNamed = (key: string) => bench.bench.sheet.stations.find((station) => station.key === key)?.name ?? key;
 	const bench = $derived(benchInUse()());
+	const laidDown = $derived(laidDownInUse()());
 	const { job, sheet } = $derived(bench.bench);
 	const locked = $derived(job.releasedAt !== null || !data.mayWork);
 	const steps = $derived(stepsInScope(sheet, job));
@@ -56,8 +58,8 @@
 		</section>
 	{/if}
 
-	{#if data.grows && !locked && bench.blocked.length === 0}
-		<LayDown {bench} customs={data.grows.customs} first={data.grows.first} />
+	{#if data.grows && laidDown && !locked && bench.blocked.length === 0}
+		<LayDown {bench} list={laidDown} customs={data.grows.customs} first={data.grows.first} />
 	{/if}
 
 	{#snippet beside()}

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { v7 as uuidv7 } from 'uuid';
 import {
 	readSheet,
@@ -50,15 +51,13 @@ export const sheetById = async (scope: ShopScope, id: string): Promise<ModelShee
 	(await of(scope, 'modelSheet').one({ id }))?.body;
 
 // Sheets are never changed, so one read from the database stays true; kept by shop and id.
-const sheetsRead = new Map<string, ModelSheet>();
-const MOST_KEPT = 100;
+const sheetsRead = new LRUCache<string, ModelSheet>({ max: 100 });
 
 /** The sheet that a job has pinned; it is there, by the job's foreign key. */
 export async function pinnedSheet(scope: ShopScope, id: string): Promise<ModelSheet> {
 	const key = `${scope.shopId}/${id}`;
 	const known = sheetsRead.get(key);
 	if (known) return known;
-	if (sheetsRead.size >= MOST_KEPT) sheetsRead.clear();
 	const sheet = (await sheetById(scope, id))!;
 	sheetsRead.set(key, sheet);
 	return sheet;

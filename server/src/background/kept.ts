@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { LRUCache } from 'lru-cache';
 
 /** What an answer rests on, as a key: equal data give the same one. */
 export const keyOf = (...asked: readonly unknown[]): string =>
@@ -12,29 +13,19 @@ function plainly(_: string, value: unknown): unknown {
 
 /** Answers kept by what they rest on, those asked for last; one that failed is forgotten. */
 export class Kept<Answer> {
-	readonly #most: number;
-	readonly #answers = new Map<string, Promise<Answer>>();
+	readonly #answers: LRUCache<string, Promise<Answer>>;
 
 	constructor(most: number) {
-		this.#most = most;
+		this.#answers = new LRUCache({ max: most });
 	}
 
 	get(key: string): Promise<Answer> | undefined {
-		const found = this.#answers.get(key);
-		if (found) this.#put(key, found);
-		return found;
+		return this.#answers.get(key);
 	}
 
 	keep(key: string, answer: Promise<Answer>): Promise<Answer> {
-		this.#put(key, answer);
-		if (this.#answers.size > this.#most) this.#answers.delete(this.#answers.keys().next().value!);
-		answer.catch(() => this.#answers.get(key) === answer && this.#answers.delete(key));
-		return answer;
-	}
-
-	// The last asked for stands last.
-	#put(key: string, answer: Promise<Answer>): void {
-		this.#answers.delete(key);
 		this.#answers.set(key, answer);
+		answer.catch(() => this.#answers.peek(key) === answer && this.#answers.delete(key));
+		return answer;
 	}
 }

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { setImmediate, setTimeout } from 'node:timers/promises';
 import { FairTurns } from './fairTurns';
 
@@ -28,8 +29,8 @@ const MOST_HELD_MS = 25;
  * data change, and few at a time, so that saving takes precedence. A reader never gets a page that is older than their own last change.
  */
 export class SharedReads {
-	readonly #kept = new Map<string, Read>();
-	readonly #changed = new Map<string, number>(); // by shop and by person: time of the last change
+	readonly #kept = new LRUCache<string, Read>({ max: MOST_KEPT });
+	readonly #changed = new LRUCache<string, number>({ max: MOST_KEPT }); // by shop and by person: time of the last change
 	readonly #turns = new FairTurns(MOST_AT_ONCE);
 	readonly #now: () => number;
 
@@ -54,11 +55,7 @@ export class SharedReads {
 	#writing = 0;
 
 	#changes({ shop, user }: Reader): void {
-		for (const key of [`shop ${shop}`, `user ${user}`]) {
-			this.#changed.delete(key); // so that the oldest change stands first
-			this.#changed.set(key, this.#now());
-		}
-		if (this.#changed.size > MOST_KEPT) this.#changed.delete(this.#changed.keys().next().value!);
+		for (const key of [`shop ${shop}`, `user ${user}`]) this.#changed.set(key, this.#now());
 	}
 
 	/** The page of this name for a reader: the kept one if it is recent enough, else a new one. Errors: those of `work`. */
@@ -67,9 +64,7 @@ export class SharedReads {
 		const found = this.#kept.get(key);
 		if (found && this.#isGood(found, shop, user)) return this.#apart(found.answer as Promise<Answer>);
 		const made: Read = { startedAt: this.#now(), answer: this.#turns.take(shop, work), done: false };
-		this.#kept.delete(key);
 		this.#kept.set(key, made);
-		if (this.#kept.size > MOST_KEPT) this.#kept.delete(this.#kept.keys().next().value!);
 		made.answer.then(
 			() => (made.done = true),
 			() => this.#kept.get(key) === made && this.#kept.delete(key)

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { groupBy } from '@exetasis/core/list';
 import type { ModelSheet } from '@exetasis/core/record';
 import {
@@ -73,10 +74,9 @@ function believed(shop: string, ...of: Parameters<typeof beliefsOf>): Promise<Be
 
 // Of a large fleet so many pumps say how often a finding is there anyway.
 const MOST_PUMPS = 40;
-const MOST_KEPT = 2000;
 type FoundAtJob = { readonly job: string; readonly findings: readonly FindingAt[] };
 // What a pump's log says holds until its log grows, or the network asks something else.
-const foundOn = new Map<string, readonly FoundAtJob[]>();
+const foundOn = new LRUCache<string, readonly FoundAtJob[]>({ max: 2000 });
 
 /** What was found on each of these pumps, rebuild by rebuild. */
 async function findingsOn(
@@ -86,7 +86,6 @@ async function findingsOn(
 	{ network, revision }: NetworkInForce
 ): Promise<Map<string, readonly FoundAtJob[]>> {
 	const marks = await logMarks(scope, pumpIds);
-	if (foundOn.size > MOST_KEPT) foundOn.clear();
 	const found = await Promise.all(
 		marks.map(async ({ pump, mark }) => {
 			const key = `${scope.shopId}/${pump}/${mark}/${sheet.revision}/${revision}`;

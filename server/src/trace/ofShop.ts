@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { dutyClassOf } from '@exetasis/core/life';
 import { groupBy } from '@exetasis/core/list';
 import {
@@ -155,7 +156,7 @@ interface Compared {
 	readonly hours: number;
 }
 // Of each shop the last one, with how far its record had come: everybody who looks asks for the same.
-const known = new Map<string, { readonly counted: string; readonly answer: Compared }>();
+const known = new LRUCache<string, { readonly counted: string; readonly answer: Compared }>({ max: 100 });
 
 async function placesCompared(scope: ShopScope, counted: string): Promise<Compared> {
 	const last = known.get(scope.shopId);

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { groupBy } from '@exetasis/core/list';
 import { countedLooks, recurrences, standsOut, type CountedLook, type Recurrence } from '@exetasis/core/trace';
 import { of, type ShopScope } from '../db/scope';
@@ -83,28 +84,29 @@ function traceFrom(found: readonly LookOnRecord[]): Omit<PumpTrace, 'foundWrong'
 }
 
 // What a pump's log says holds until its log grows. Everybody who looks at the Floor asks for the same pumps.
-const worst = new Map<string, { readonly mark: string; readonly recurrence?: Recurrence }>();
-const MOST_KEPT = 5000;
+const worst = new LRUCache<string, { readonly mark: string; readonly recurrence?: Recurrence }>({ max: 5000 });
 
 /** What stands out on each of these pumps, all their comparisons and all the shop's pumps allowed for; where nothing does, none. */
 export async function alarmsOf(scope: ShopScope, pumpIds: readonly string[]): Promise<Record<string, Recurrence>> {
 	const key = (pump: string) => `${scope.shopId}/${pump}`;
 	const [marks, pumps] = await Promise.all([logMarks(scope, pumpIds), of(scope, 'pump').count()]);
-	const stale = marks.filter(({ pump, mark }) => worst.get(key(pump))?.mark !== mark);
-	if (worst.size > MOST_KEPT) worst.clear();
-	if (stale.length > 0) {
-		const found = await looks(
-			scope,
-			stale.map(({ pump }) => pump)
-		);
-		for (const { pump, mark } of stale) {
-			const [recurrence] = traceFrom(found.filter((look) => look.pump === pump)).recurrences;
-			worst.set(key(pump), { mark, recurrence });
-		}
+	const standing = new Map<string, Recurrence | undefined>();
+	const stale = marks.filter(({ pump, mark }) => {
+		const known = worst.get(key(pump));
+		if (known?.mark !== mark) return true;
+		standing.set(pump, known.recurrence);
+		return false;
+	});
+	const pumpsToTrace = stale.map(({ pump }) => pump);
+	const found = pumpsToTrace.length > 0 ? await looks(scope, pumpsToTrace) : [];
+	for (const { pump, mark } of stale) {
+		const [recurrence] = traceFrom(found.filter((look) => look.pump === pump)).recurrences;
+		worst.set(key(pump), { mark, recurrence });
+		standing.set(pump, recurrence);
 	}
 	return Object.fromEntries(
 		pumpIds.flatMap((id) => {
-			const recurrence = worst.get(key(id))?.recurrence;
+			const recurrence = standing.get(id);
 			return recurrence && standsOut(recurrence, pumps) ? [[id, recurrence]] : [];
 		})
 	);

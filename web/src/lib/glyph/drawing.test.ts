@@ -29,6 +29,12 @@ describe('drawingOf', () => {
 		['campion', 'highPressureSeal', false], // metal back to C: its lips look to P
 		['campion', 'plunger', true], // deeper bore to P; drawn at the right end
 		['campion', 'inletValve', true], // flat side to C; drawn at the left
+		['marram', 'manifold', false], // joint face to C; its bores are drawn at the right end
+		['thrift', 'dischargeManifold', false],
+		['bracken', 'manifold', false],
+		['marram', 'plunger', true], // the end that fits the retainer to P; drawn at the right
+		['marram', 'plungerRetainer', false], // its shank to the plunger, which lies on the crank side
+		['bulrush', 'plungerRetainer', false],
 		['larch', 'femaleAdapter', false], // flat to C: its groove looks to P
 		['larch', 'maleAdapter', true], // its V to C
 		['fescue', 'supportRing', true], // flat to P

@@ -33,6 +33,9 @@ const atRightEnd: Partial<Record<PartTypeKey, readonly Feature[]>> = {
 	valveSeat: ['taper']
 };
 
+// Where the sheet names no feature: the bores of a manifold, the bored end of a plunger, the shank of its retainer, a guide's stem.
+const tellingEndAtRight: readonly PartTypeKey[] = ['guide', 'manifold', 'plunger', 'plungerRetainer'];
+
 /** A part's outlines, and whether they are mirrored so that its feature points where it has to: P to the left. */
 export function drawingOf(
 	type: PartTypeKey,
@@ -42,6 +45,7 @@ export function drawingOf(
 	// A part that is given against its mate faces the side on which that lies.
 	const side = toward === 'mate' ? mateLies : toward;
 	if (side !== 'P' && side !== 'C') return { outlines, mirrored: false };
-	const atRight = feature !== undefined && (atRightEnd[type]?.includes(feature) ?? false);
+	const atRight =
+		feature === undefined ? tellingEndAtRight.includes(type) : (atRightEnd[type]?.includes(feature) ?? false);
 	return { outlines, mirrored: atRight === (side === 'P') };
 }

@@ -14,6 +14,7 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { renewalName } from '$lib/words/draft';
+	import { statementProblem } from '$lib/words/sheetFields';
 	import type { DraftState } from './draft.svelte';
 	import MoreFields from './fields/MoreFields.svelte';
 	import OnlyWithChoices from './OnlyWithChoices.svelte';
@@ -37,10 +38,9 @@
 	const move = (by: number) => draft.change(withPartsMoved(draft.body, [part.key], at + by));
 	const others = $derived(draft.body.stations.filter(({ key }) => key !== part.key));
 	const nameOf = (mate: string) => others.find(({ key }) => key === mate)?.name ?? mate;
-	const whole = (least: number, most: number) => (value: number) =>
-		Number.isInteger(value) && value >= least && value <= most
-			? undefined
-			: `Type a whole number from ${least} to ${most}.`;
+	// The schema that guards the server says what holds.
+	const holds = (name: keyof typeof stationSchema.shape) => (value: unknown) =>
+		stationSchema.shape[name].safeParse(value, { error: statementProblem }).error?.issues[0].message;
 	const bolts = $derived(part.type === 'fastener' || part.fastening !== undefined);
 	const more = [
 		'alsoCalled',
@@ -85,11 +85,11 @@
 	<TextEdit
 		label="Name"
 		value={part.name}
-		most={120}
+		check={holds('name')}
 		offered={custom?.names ?? []}
 		onchange={(name = '') => change({ name })}
 	/>
-	<TextEdit label="Short name" value={part.short} most={18} onchange={(short = '') => change({ short })} />
+	<TextEdit label="Short name" value={part.short} check={holds('short')} onchange={(short = '') => change({ short })} />
 	<Choose
 		label="Assembly"
 		value={part.in}
@@ -109,7 +109,7 @@
 		label="Pieces at a place"
 		value={part.pieces}
 		unit="pieces"
-		check={whole(1, 200)}
+		check={holds('pieces')}
 		suffix={part.inferred.includes('pieces') ? 'deduced' : undefined}
 		onchange={(pieces) =>
 			pieces !== undefined && change({ pieces, inferred: part.inferred.filter((one) => one !== 'pieces') })}
@@ -132,6 +132,7 @@
 	label="Inspect for"
 	value={part.lookFor}
 	optional
+	check={holds('lookFor')}
 	offered={custom?.lookFor ?? []}
 	onchange={(lookFor) => change({ lookFor, inferred: part.inferred.filter((one) => one !== 'lookFor') })}
 />
@@ -139,6 +140,7 @@
 	label="How it is fitted"
 	value={part.fit}
 	optional
+	check={holds('fit')}
 	onchange={(fit) => change({ fit, inferred: part.inferred.filter((one) => one !== 'fit') })}
 />
 <PartTools {draft} {part} />
@@ -150,13 +152,19 @@
 />
 <h3>Ordering</h3>
 <div class="two">
-	<TextEdit label="Part number" value={part.number} optional onchange={(number) => change({ number })} />
+	<TextEdit
+		label="Part number"
+		value={part.number}
+		optional
+		check={holds('number')}
+		onchange={(number) => change({ number })}
+	/>
 	<QuantityField
 		label="Price"
 		value={part.price}
 		unit="pieces"
 		suffix="{currency}{part.inferred.includes('price') ? ', assumed' : ''}"
-		check={(price) => (price >= 0 ? undefined : 'The price must be 0 or more.')}
+		check={holds('price')}
 		onchange={(price) =>
 			price !== undefined && change({ price, inferred: part.inferred.filter((one) => one !== 'price') })}
 	/>
@@ -166,7 +174,7 @@
 		unit="pieces"
 		suffix="days"
 		optional
-		check={whole(0, 1000)}
+		check={holds('deliveryDays')}
 		onchange={(deliveryDays) => change({ deliveryDays })}
 	/>
 	{#if part.inferred.includes('price')}<div class="label">

@@ -10,9 +10,11 @@
 		/** Texts that are offered. */
 		offered?: readonly string[];
 		rows?: number;
+		/** What is wrong with a text, as a sentence; left out: only its length counts. */
+		check?: (text: string) => string | undefined;
 		onchange: (value: string | undefined) => void;
 	}
-	let { label, value, most = 400, optional = false, offered = [], rows = 1, onchange }: Props = $props();
+	let { label, value, most = 400, optional = false, offered = [], rows = 1, check, onchange }: Props = $props();
 	const id = $props.id();
 	let typed = $state<string>();
 	let problem = $state('');
@@ -22,6 +24,7 @@
 		typed = text;
 		problem = '';
 		if (trimmed === '' && !optional) problem = 'Type a text first.';
+		else if (trimmed !== '' && check?.(trimmed)) problem = check(trimmed)!;
 		else if (trimmed.length > most) problem = `This is longer than ${most} characters. Shorten it.`;
 		else {
 			typed = undefined;

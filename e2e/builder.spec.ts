@@ -296,7 +296,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	const laid = lay.getByRole('list', { name: 'Parts laid down' }).getByRole('listitem');
 	const plunger = laid.filter({ hasText: 'Ceramic plunger' });
 	await plunger.getByText('As found, photograph').click();
-	await plunger.getByLabel('Found', { exact: true }).selectOption('in place');
+	await plunger.getByLabel('Found', { exact: true }).selectOption('correct');
 	await plunger.getByLabel('In cylinder').selectOption('2');
 	await expect(plunger.getByLabel('Found', { exact: true })).toHaveValue('');
 	await plunger.getByLabel('Found', { exact: true }).selectOption('in pieces, one not found');
@@ -304,7 +304,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 		.getByLabel('Photograph of Ceramic plunger')
 		.setInputFiles({ name: 'plunger.png', mimeType: 'image/png', buffer: Buffer.from(PIXEL, 'base64') });
 	await expect(
-		plunger.getByText('Cylinder 1: in place, Cylinder 2: in pieces, one not found, photographs: 1')
+		plunger.getByText('Cylinder 1: correct, Cylinder 2: in pieces, one not found, photographs: 1')
 	).toBeVisible();
 	const fasteners = laid.filter({ hasText: 'Fasteners' });
 	await fasteners.getByText('As found, photograph, places of the bolts').click();

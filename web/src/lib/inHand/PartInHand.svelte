@@ -1,9 +1,9 @@
 <!-- @component The part in hand, large and as it lies, with its readings and what the last rebuilds found at its place. Takes the room that is left, and hides if there is too little. -->
 <script lang="ts">
-	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import type { Lie } from '@exetasis/core/record';
 	import type { Severity } from '@exetasis/core/part';
 	import Glyph from '$lib/glyph/Glyph.svelte';
+	import { judgedSize } from '$lib/judge/judgedSize';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import type { EarlierAtPlace } from '$lib/mat/history';
 	import { formatNumber } from '$lib/ui/numbers';
@@ -13,12 +13,10 @@
 	interface Props {
 		part: BenchPart;
 		up: Lie | undefined;
-		/** The size that the verdict rests on. */
-		judged: MeasuredCharacteristic | undefined;
 		/** The last rebuilds of this place, the newest first; undefined until they are there. */
 		earlier: readonly EarlierAtPlace[] | undefined;
 	}
-	let { part, up, judged, earlier }: Props = $props();
+	let { part, up, earlier }: Props = $props();
 	const MOST = 3;
 	const lying = $derived(up === 'P' || up === 'C');
 	const read = $derived(part.judgement.sizes.some(({ places }) => places.length > 0));
@@ -33,7 +31,7 @@
 <div class="room">
 	<figure>
 		{#if read && Readings}
-			<div><Readings {part} {up} {judged} /></div>
+			<div><Readings {part} {up} judged={judgedSize(part.judgement)} /></div>
 		{:else}
 			<div class="drawing" class:lying>
 				<span>{lying ? (up === 'P' ? 'P' : 'C') : 'P'}</span>

@@ -35,6 +35,8 @@
 		);
 		return known.map((size, i) => ({ size, line: lines[i], labelY: heights[i] }));
 	});
+	// "Flatness: largest feeler gap …" has no room here.
+	const shortName = ({ characteristic }: MeasuredCharacteristic) => characteristic.name.split(':')[0];
 	const says = ({ sheet, value }: MeasuredCharacteristic) =>
 		formatQuantity(value!, shownUnit(dimensionOf(sheet.unit), units()));
 </script>
@@ -53,7 +55,7 @@
 		{:else}<path class="line" d="M{x1} {y1}L{x2} {y2}" />
 			<circle cx={x1} cy={y1} r="0.8" /><circle cx={x2} cy={y2} r="0.8" />{/if}
 		<path class="leader" d="M{(x1 + x2) / 2} {(y1 + y2) / 2}L{LABEL_X - 2} {labelY}" />
-		<text x={LABEL_X} y={labelY - 0.6}>{size.characteristic.name}</text>
+		<text x={LABEL_X} y={labelY - 0.6}>{shortName(size)}</text>
 		<text class="figure" x={LABEL_X} y={labelY + 4.8}>{says(size)}</text>
 	{/each}
 </svg>

@@ -11,6 +11,7 @@
 	import PartInHand from '$lib/inHand/PartInHand.svelte';
 	import type { EarlierAtPlace } from '$lib/mat/history';
 	import Choices from '$lib/ui/Choices.svelte';
+	import { judgedSize } from './judgedSize';
 	import LimitStrip from './LimitStrip.svelte';
 
 	interface Props {
@@ -20,22 +21,18 @@
 		ondecided: () => void;
 		/** Everything that the verdict rests on is asked for. */
 		onmore: () => void;
-		/** What earlier rebuilds found at this place. */
+		/** The part is drawn here, with what earlier rebuilds found at its place. */
+		drawn: boolean;
 		earlier: readonly EarlierAtPlace[] | undefined;
 	}
-	let { bench, part, locked, ondecided, onmore, earlier }: Props = $props();
+	let { bench, part, locked, ondecided, onmore, drawn, earlier }: Props = $props();
 	const units = unitsInUse();
 	const MOST_REASONS = 3;
 
 	const proposed = $derived(part.judgement.verdict);
 	const standing = $derived(standingDecision(part.record));
 	const { reasons, measured, outlook } = $derived(part.judgement);
-	// The size that the strip shows: the one of the weightiest reason, else the one worn most.
-	const judged = $derived.by(() => {
-		const named = reasons.map((reason) => ('characteristic' in reason ? reason.characteristic : undefined));
-		const weightiest = named.flatMap((key) => measured.filter(({ sheet }) => sheet.key === key)).at(0);
-		return weightiest ?? measured.toSorted((a, b) => b.wear.share - a.wear.share).at(0);
-	});
+	const judged = $derived(judgedSize(part.judgement));
 	const forecast = $derived(judged && outlook[judged.sheet.key]);
 	const risk = $derived(forecast?.risk);
 
@@ -103,7 +100,7 @@
 			{moreWords(reasons.length - MOST_REASONS, measured.length - 1)}
 		</p>
 	{/if}
-	<PartInHand {part} up={bench.up.get(part.station.in)} {judged} {earlier} />
+	{#if drawn}<PartInHand {part} up={bench.up.get(part.station.in)} {earlier} />{/if}
 </section>
 
 <style>

@@ -6,7 +6,9 @@
 	import { onsetName, onsetShort, severityName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Notes from '$lib/log/Notes.svelte';
+	import PartInHand from '$lib/inHand/PartInHand.svelte';
 	import type PhotosOfPart from '$lib/log/Photos.svelte';
+	import type { EarlierAtPlace } from '$lib/mat/history';
 	import { lettersInUse } from '$lib/mat/letters.svelte';
 	import Grades from './Grades.svelte';
 	import type SurfacePanel from './SurfacePanel.svelte';
@@ -18,8 +20,11 @@
 		onclean: () => void;
 		/** Clean, and on to the next part; left out where something is to be measured first. */
 		oncleannext?: () => void;
+		/** The part is drawn here, with what earlier rebuilds found at its place. */
+		drawn: boolean;
+		earlier: readonly EarlierAtPlace[] | undefined;
 	}
-	let { bench, part, locked, onclean, oncleannext }: Props = $props();
+	let { bench, part, locked, onclean, oncleannext, drawn, earlier }: Props = $props();
 	const letters = lettersInUse();
 
 	const rules = $derived(partType(part.station.type).patterns);
@@ -136,6 +141,7 @@
 		{#if high.current && part.station.surface && Surface}
 			<Surface {bench} {part} surface={part.station.surface} {locked} />
 		{/if}
+		{#if drawn}<PartInHand {part} up={bench.up.get(part.station.in)} {earlier} />{/if}
 	{/if}
 </section>
 

@@ -9,7 +9,7 @@
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
 	import { preloadJob } from './preload';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
-	import { LaidDownList } from '$lib/strip/laidDown.svelte';
+	import type { LaidDownList } from '$lib/strip/laidDown.svelte';
 	import { provideLaidDown } from '$lib/strip/laidDownInUse';
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import Tabs from '$lib/ui/Tabs.svelte';
@@ -28,15 +28,23 @@
 	$effect(() => bench.follower.start());
 	$effect(() => preloadJob(data.bench.job.id));
 	// Where the sheet grows with the strip: parts that the server does not have yet lie on the mat of this tablet.
-	const laidDown = $derived(
-		data.grows &&
-			new LaidDownList(data.bench.job.id, {
-				sendEarlier: async () => (await outboxOf()?.sendAll(data.bench.job.id)) ?? true,
-				onlaid: () => location.reload() // the whole job goes by the next revision
-			})
-	);
+	let laidDown = $state.raw<LaidDownList>();
+	const growing = $derived(data.grows && data.bench.job.id);
+	$effect(() => {
+		const id = growing;
+		laidDown = undefined;
+		if (!id) return;
+		void import('$lib/strip/laidDown.svelte').then(({ LaidDownList }) => {
+			const sendEarlier = async () => (await outboxOf()?.sendAll(id)) ?? true;
+			const onlaid = () => location.reload(); // the whole job goes by the next revision
+			laidDown = new LaidDownList(id, { sendEarlier, onlaid });
+		});
+	});
 	provideLaidDown(() => laidDown);
-	$effect(() => laidDown?.sendWhenBack());
+	$effect(() => {
+		const list = laidDown;
+		return untrack(() => list?.sendWhenBack());
+	});
 	$effect(() => {
 		const { grows, bench: fromServer } = data;
 		const waiting = laidDown?.waiting ?? [];

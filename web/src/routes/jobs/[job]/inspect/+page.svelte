@@ -68,6 +68,13 @@
 		padAsked = key === 'measure' ? undefined : false;
 	}
 
+	// The part is drawn where there is room: under few patterns, else under the verdict.
+	const FEW_PATTERNS = 8;
+	const fewPatterns = $derived(
+		partType(part.station.type).patterns.length <= FEW_PATTERNS && part.record.findings.length === 0
+	);
+	const earlier = $derived(layers.history?.get(selected) ?? (layers.history ? [] : undefined));
+
 	const then = $derived(bench.parts.get(walk[walk.indexOf(selected) + 1]));
 	const says = $derived(nextAct({ part, locked, typed, unmeasured, then }));
 
@@ -261,7 +268,15 @@
 			/>
 			<button type="button" class="btn back" onclick={() => showPanel('look')}>Back to Look</button>
 		{:else}
-			<LookPanel {bench} {part} {locked} onclean={clean} oncleannext={unmeasured ? undefined : cleanNext} />
+			<LookPanel
+				{bench}
+				{part}
+				{locked}
+				onclean={clean}
+				oncleannext={unmeasured ? undefined : cleanNext}
+				drawn={narrow.current || fewPatterns}
+				{earlier}
+			/>
 		{/if}
 	</div>
 	<div class="panel sheet" class:shown={panel === 'measure'}>
@@ -288,7 +303,8 @@
 			{locked}
 			ondecided={next}
 			onmore={() => void overlays?.show('why')}
-			earlier={layers.history?.get(selected) ?? (layers.history ? [] : undefined)}
+			drawn={narrow.current || !fewPatterns || padded}
+			{earlier}
 		/>
 	</div>
 	<Overlays bind:this={overlays} {bench} {part} narrow={narrow.current} onfind={(place) => void select(place)} />

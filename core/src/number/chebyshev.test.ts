@@ -108,6 +108,31 @@ describe('chebyshevFit', () => {
 });
 
 describe('solveLinear and leastSquares', () => {
+	it('fits rows of condition 1.4e8, whose normal equations are singular in double precision', () => {
+		// P. Läuchli, Numer. Math. 3 (1961) 226: columns alike but for e.
+		const e = 1e-8;
+		const rows = [
+			[1, 1],
+			[e, 0],
+			[0, e]
+		];
+		const [a, b] = leastSquares(rows, [3, e, 2 * e])!;
+		expect(a).toBeCloseTo(1, 6);
+		expect(b).toBeCloseTo(2, 6);
+	});
+	it('answers nothing where there are fewer rows than columns, or a column is empty', () => {
+		expect(leastSquares([[1, 2]], [1])).toBeUndefined();
+		expect(
+			leastSquares(
+				[
+					[1, 0],
+					[2, 0],
+					[3, 0]
+				],
+				[1, 2, 3]
+			)
+		).toBeUndefined();
+	});
 	it('solve what they are given, and leave it as it was', () =>
 		fc.assert(
 			fc.property(

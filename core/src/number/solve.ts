@@ -37,17 +37,39 @@ export function solveLinear(
 }
 
 /**
- * Least-squares coefficients of a linear fit, by its normal equations; undefined where the rows do not span the columns.
- * Shape: n × m rows of order one, n values. For the few columns of a form fit; not for ill-conditioned ones.
+ * Least-squares coefficients of a linear fit; undefined where the rows do not span the columns to twelve digits, or a number is not
+ * finite. Shape: n × m rows of order one, n values; neither is changed.
+ * Source: Householder QR, Golub & Van Loan, Matrix Computations (2013), 5.3.2; accurate where the normal equations are singular.
  */
 export function leastSquares(
 	rows: readonly (readonly number[])[],
 	values: readonly number[]
 ): readonly number[] | undefined {
 	const columns = rows[0]?.length ?? 0;
-	const normal = Array.from({ length: columns }, (_, i) =>
-		Array.from({ length: columns }, (_, j) => rows.reduce((sum, row) => sum + row[i] * row[j], 0))
-	);
-	const right = Array.from({ length: columns }, (_, i) => rows.reduce((sum, row, k) => sum + row[i] * values[k], 0));
-	return solveLinear(normal, right);
+	if (rows.length < columns) return undefined;
+	const r = rows.map((row, i) => [...row, values[i]]);
+	const diagonal: number[] = [];
+	for (let k = 0; k < columns; k++) {
+		const length = norm(r.slice(k).map((row) => row[k]));
+		const head = r[k][k] > 0 ? -length : length;
+		diagonal.push(head);
+		// The reflection that turns this column on to its first place, on all columns right of it.
+		const v = r.slice(k).map((row, i) => (i === 0 ? row[k] - head : row[k]));
+		const squared = v.reduce((sum, one) => sum + one * one, 0);
+		if (squared === 0) continue;
+		for (let j = k + 1; j <= columns; j++) {
+			const twice = (2 * v.reduce((sum, one, i) => sum + one * r[k + i][j], 0)) / squared;
+			v.forEach((one, i) => (r[k + i][j] -= twice * one));
+		}
+	}
+	const scale = Math.max(...rows.flat().map(Math.abs));
+	if (!diagonal.every((one) => Math.abs(one) > 1e-12 * scale)) return undefined;
+	const x = new Array<number>(columns).fill(0);
+	for (let i = columns - 1; i >= 0; i--) {
+		const known = r[i].slice(i + 1, columns).reduce((sum, one, j) => sum + one * x[i + 1 + j], 0);
+		x[i] = (r[i][columns] - known) / diagonal[i];
+	}
+	return x.every(Number.isFinite) ? x : undefined;
 }
+
+const norm = (values: readonly number[]): number => Math.hypot(...values);

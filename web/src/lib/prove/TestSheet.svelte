@@ -100,6 +100,7 @@
 	/>
 	{#if sheet.proof}
 		{@const { pressureMPa, minutes, mostFallMPa, places } = sheet.proof}
+		{@const notSeen = places.filter((place) => !proofs.drips.has(place))}
 		<h3>
 			Hold: {formatQuantity(pressureMPa, units().pressure)} for {formatNumber(minutes)} min, maximum fall {testPressure(
 				mostFallMPa,
@@ -142,6 +143,23 @@
 				<span class="soft">{heldByWords(held)}</span>
 			</p>{/if}
 		<h3>Drips under pressure</h3>
+		{#if notSeen.length > 1}
+			<button
+				type="button"
+				class="btn"
+				disabled={locked}
+				onclick={() =>
+					bench.record(
+						...notSeen.map((place) => ({
+							kind: 'proof' as const,
+							payload: { test: 'drips' as const, place, seen: 'none' as const }
+						}))
+					)}
+				>None at {notSeen.length === places.length
+					? `all ${places.length} places`
+					: `the other ${notSeen.length} places`}</button
+			>
+		{/if}
 		{#each places as place (place)}
 			<div class="line" role="group" aria-label="Drips: {place}">
 				<span class="place">{place}</span>

@@ -40,29 +40,29 @@
 	/>
 {/snippet}
 
-<details>
-	<summary>{tools.length} tools for this job</summary>
-	<ul>
-		{#each tools as { key, name, special, substitutes } (key)}
-			<li>
-				{name}{special ? ' (special)' : ''}{#if saidOf(key)}: <b>{saidOf(key)}</b>{/if}
-				{#each fastenersOf(opened, key) as fastener (fastener.key)}
-					<label class="group"
-						>{fastener.short}
-						{@render size(`${name}, ${fastener.short}`, key, fastener.key)}</label
-					>
-				{:else}{@render size(name, key)}{/each}
-				{#each substitutes as other (other.name)}<span class="risk"
-						>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
-					>{/each}
-			</li>
-		{/each}
-	</ul>
-	{#if lost}<p class="wrong" role="alert">
-			Not saved. Check the connection; at most 40 characters. Type it again.
-		</p>{/if}
-	<button type="button" class="btn print:hidden" onclick={() => print()}>Print the list</button>
-</details>
+{#if tools.length > 0}<details>
+		<summary>{tools.length === 1 ? '1 tool' : `${tools.length} tools`} for this job</summary>
+		<ul>
+			{#each tools as { key, name, special, substitutes } (key)}
+				<li>
+					{name}{special ? ' (special)' : ''}{#if saidOf(key)}: <b>{saidOf(key)}</b>{/if}
+					{#each fastenersOf(opened, key) as fastener (fastener.key)}
+						<label class="group"
+							>{fastener.short}
+							{@render size(`${name}, ${fastener.short}`, key, fastener.key)}</label
+						>
+					{:else}{@render size(name, key)}{/each}
+					{#each substitutes as other (other.name)}<span class="risk"
+							>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
+						>{/each}
+				</li>
+			{/each}
+		</ul>
+		{#if lost}<p class="wrong" role="alert">
+				Not saved. Check the connection; at most 40 characters. Type it again.
+			</p>{/if}
+		<button type="button" class="btn print:hidden" onclick={() => print()}>Print the list</button>
+	</details>{/if}
 
 <style>
 	summary {

@@ -1,6 +1,7 @@
 <!-- @component One job: its stages, what is known of the pump, and whether everything typed has reached the server. -->
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { allSteps, effectiveTime, locksInForce, scopeOf, windowMinutes } from '@exetasis/core/record';
 	import { setTimers } from '$lib/build/timers';
@@ -9,7 +10,7 @@
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
 	import { preloadJob } from './preload';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
-	import type { LaidDownList } from '$lib/strip/laidDown.svelte';
+	import type { grownBench, LaidDownList } from '$lib/strip/growing';
 	import { provideLaidDown } from '$lib/strip/laidDownInUse';
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import Tabs from '$lib/ui/Tabs.svelte';
@@ -29,14 +30,18 @@
 	$effect(() => preloadJob(data.bench.job.id));
 	// Where the sheet grows with the strip: parts that the server does not have yet lie on the mat of this tablet.
 	let laidDown = $state.raw<LaidDownList>();
+	let grown = $state.raw<typeof grownBench>();
 	const growing = $derived(data.grows && data.bench.job.id);
 	$effect(() => {
 		const id = growing;
 		laidDown = undefined;
 		if (!id) return;
-		void import('$lib/strip/laidDown.svelte').then(({ LaidDownList }) => {
+		// Fetched while the network is up.
+		void import('$lib/strip/growing').then(({ grownBench, LaidDownList }) => {
 			const sendEarlier = async () => (await outboxOf()?.sendAll(id)) ?? true;
-			const onlaid = () => location.reload(); // the whole job goes by the next revision
+			// The whole job goes by the next revision; what is being typed stays.
+			const onlaid = () => void outboxOf()?.flush().then(invalidateAll);
+			grown = grownBench;
 			laidDown = new LaidDownList(id, { sendEarlier, onlaid });
 		});
 	});
@@ -48,10 +53,8 @@
 	$effect(() => {
 		const { grows, bench: fromServer } = data;
 		const waiting = laidDown?.waiting ?? [];
-		if (!grows || (waiting.length === 0 && untrack(() => bench.bench === fromServer))) return;
-		void import('$lib/strip/grownBench').then(({ grownBench }) =>
-			bench.grow(grownBench(fromServer, waiting, grows.customs))
-		);
+		if (!grows || !grown || (waiting.length === 0 && untrack(() => bench.bench === fromServer))) return;
+		bench.grow(grown(fromServer, waiting, grows.customs));
 	});
 
 	const job = $derived(data.bench.job);

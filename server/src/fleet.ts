@@ -6,6 +6,7 @@ import {
 	type ShopGauge
 } from '@exetasis/core/decide';
 import type { ModelSheet } from '@exetasis/core/record';
+import { LRUCache } from 'lru-cache';
 import { Op, type WhereOptions } from 'sequelize';
 import type { JobRow } from './db/tables';
 import { of, type ShopScope } from './db/scope';
@@ -23,10 +24,21 @@ const DIGITS = 5;
 /** Where nothing has been fitted yet: the priors speak alone. */
 const NOTHING_LEARNT: FleetKnowledge = { wear: {}, ends: {}, pumps: {}, classes: {}, settled: true };
 
+// A fit is read by every page of a job and takes a tenth of a second to read: kept until another one is made.
+const fitsRead = new LRUCache<string, FleetKnowledge>({ max: 100 });
+
 /** How the parts of a model wear and end in this shop, as it was fitted last. */
 export async function fleetOf(scope: ShopScope, { model, revision }: ModelSheet): Promise<FleetKnowledge> {
-	const found = await of(scope, 'fleetFit').one({ model, revision, method: METHOD }, { order: [['jobs', 'DESC']] });
-	return found?.knowledge ?? NOTHING_LEARNT;
+	const key = { model, revision, method: METHOD };
+	const last = await of(scope, 'fleetFit').one(key, { attributes: ['jobs', 'fittedAt'], order: [['jobs', 'DESC']] });
+	if (!last) return NOTHING_LEARNT;
+	const made = [scope.shopId, model, revision, last.jobs, last.fittedAt.getTime()].join('/');
+	const known = fitsRead.get(made);
+	if (known) return known;
+	const found = await of(scope, 'fleetFit').one({ ...key, jobs: last.jobs });
+	if (!found) return NOTHING_LEARNT;
+	fitsRead.set(made, found.knowledge);
+	return found.knowledge;
 }
 
 /** Rebuilds with the duty of their hours, each pump's in order. */

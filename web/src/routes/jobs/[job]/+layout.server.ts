@@ -18,18 +18,25 @@ export const load = async ({ locals, params }) => {
 	const works = !bench.job.releasedAt;
 	const known =
 		works && bench.sheet.provisional ? [...(await layoutSheets()), ...(await newestSheets(scope))] : undefined;
-	return {
+	const [shown, lastTime, cases, shims, documents] = await Promise.all([
 		// Until a part has been inspected, the work is at the steps, which show no risk.
-		bench: looked ? await foreseen(scope.shopId, bench) : bench,
+		looked ? foreseen(scope.shopId, bench) : bench,
+		lastTimeOf(scope, bench.job),
+		casesToWatch(scope, [bench.job.pumpId]),
+		shimsOf(scope),
+		documentsOf(scope, bench.job.model)
+	]);
+	return {
+		bench: shown,
 		looked,
-		lastTime: await lastTimeOf(scope, bench.job),
-		cases: await casesToWatch(scope, [bench.job.pumpId]),
+		lastTime,
+		cases,
 		/** For laying parts down where the sheet grows with the strip. */
 		grows: known && { customs: customsOf(known), first: firstTypes(known) },
 		/** Variants that were not known at receiving. */
 		open: works ? stillOpen(bench) : undefined,
-		shims: await shimsOf(scope),
-		documents: await documentsOf(scope, bench.job.model),
+		shims,
+		documents,
 		wrenches: userOf(locals).preferences.wrenches ?? {}
 	};
 };

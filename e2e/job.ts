@@ -57,8 +57,12 @@ export async function answerWhatIsAsked(page: Page): Promise<number> {
 		} else if ((await take.count()) > 0) {
 			await group.getByRole('textbox').fill(setting ? '6 MPa' : 'Nothing to note');
 			await touch(take);
-		} else if ((await group.getByRole('button', { pressed: true }).count()) === 0)
+		} else if ((await group.getByRole('button', { pressed: true }).count()) === 0) {
 			await touch(group.getByRole('button').first());
+			const others = step.getByRole('button', { name: /[Cc]ylinders? (\d+ )?too: / });
+			await expect(group.getByRole('button', { pressed: true })).toHaveCount(1);
+			if ((await others.count()) > 0) await touch(others);
+		}
 	}
 	const ways = step.getByRole('group', { name: 'Method' }).getByRole('button');
 	if ((await ways.count()) > 0) await touch(ways.first());

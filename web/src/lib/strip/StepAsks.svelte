@@ -34,12 +34,24 @@
 			});
 		});
 	}
-	function answer(ask: Ask, i: number, at: number | undefined, value: Answer['payload']['value']) {
+	type At = number | undefined;
+	function answer(ask: Ask, i: number, places: readonly At[], value: Answer['payload']['value']) {
 		typing = false;
 		bench.record(
-			{ kind: 'answer', payload: { step: step.key, ask: i, value, ...(at ? { cylinder: at } : {}) } },
-			...meant(ask, value, at)
+			...places.flatMap((at): NewEntry[] => [
+				{ kind: 'answer', payload: { step: step.key, ask: i, value, ...(at ? { cylinder: at } : {}) } },
+				...meant(ask, value, at)
+			])
 		);
+	}
+	const givenAt = (i: number, at: At) => bench.log.answers.get(askKey(step.key, i, at))?.payload.value;
+	/** Where a choice is still open that was answered alike at all cylinders so far. */
+	function alikeSoFar(ask: Ask, i: number): { readonly value: string; readonly open: readonly At[] } | undefined {
+		if (ask.kind !== 'choice' || locked) return undefined;
+		const places = askedAt(ask, cylinders);
+		const open = places.filter((at) => givenAt(i, at) === undefined);
+		const [value, ...others] = new Set(places.map((at) => givenAt(i, at)).filter((one) => one !== undefined));
+		return open.length > 0 && typeof value === 'string' && others.length === 0 ? { value, open } : undefined;
 	}
 	const cylinders = $derived(openedCylinders(sheet, job));
 	// The same question at the pump's last rebuild: a trend is seen here.
@@ -67,10 +79,16 @@
 			cylinder={at}
 			{cylinders}
 			before={lastTime(ask)}
-			given={bench.log.answers.get(askKey(step.key, i, at))?.payload.value}
+			given={givenAt(i, at)}
 			found={ask.kind === 'setting' && ask.when === 'left' ? foundSetting(ask.name) : undefined}
 			{locked}
-			onanswer={(value) => answer(ask, i, at, value)}
+			onanswer={(value) => answer(ask, i, [at], value)}
 			ontyping={(now) => (typing = now)}
 		/>{/each}
+	{@const alike = alikeSoFar(ask, i)}
+	{#if alike}<button type="button" class="btn" onclick={() => answer(ask, i, alike.open, alike.value)}
+			>{alike.open.length === 1
+				? `Cylinder ${alike.open[0]} too: ${alike.value}`
+				: `The other ${alike.open.length} cylinders too: ${alike.value}`}</button
+		>{/if}
 {/each}

@@ -45,9 +45,12 @@
 		cursor: pointer;
 	}
 	.text {
-		white-space: nowrap;
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: 2;
+		line-clamp: 2;
 		overflow: hidden;
-		text-overflow: ellipsis;
+		line-height: 1.2;
 	}
 	.signed,
 	.waits {

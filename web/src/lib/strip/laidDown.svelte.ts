@@ -130,7 +130,9 @@ export class LaidDownList {
 			const waiting = this.waiting.slice(1);
 			if (answer.kind === 'refused') {
 				this.problem = answer.why;
-				this.#keep({ parts: [...parts, ...this.parts], behind, waiting, refused: request });
+				// How they were found is recorded already, by their ids.
+				const back = parts.map((part) => ({ ...part, seen: {} }));
+				this.#keep({ parts: [...back, ...this.parts], behind, waiting, refused: request });
 				break;
 			}
 			this.problem = '';

@@ -397,7 +397,7 @@ test('a pump without a sheet is stripped: what comes off is touched, and the mat
 	await lead.getByRole('button', { name: /^Save revision/ }).click();
 	await expect(lead.getByRole('heading', { name: 'Open jobs on earlier revisions' })).toBeVisible();
 	await lead.getByRole('button', { name: 'Move to this revision' }).click();
-	await expect(lead.getByText(/now goes by this revision/)).toBeVisible();
+	await expect(lead.getByText(/now uses this revision/)).toBeVisible();
 	await page.reload();
 	await page.getByRole('link', { name: 'Strip' }).click();
 	await expect(sign).toBeVisible();

@@ -68,7 +68,7 @@
 		<a class="btn" href="/sheets?from={page.params.sheet}">Edit as text</a>{/if}
 	<button type="button" class="btn" onclick={save}>Save as file</button>
 </div>
-{#if answer && 'moved' in answer}<p role="status">{answer.moved} now goes by this revision.</p>{/if}
+{#if answer && 'moved' in answer}<p role="status">{answer.moved} now uses this revision.</p>{/if}
 {#if answer && 'refused' in answer}<p class="wrong" role="alert">{answer.refused}</p>{/if}
 {#if data.mayManage && data.earlier.length > 0}
 	<h2>Open jobs on earlier revisions</h2>

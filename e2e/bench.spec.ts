@@ -135,6 +135,7 @@ test('with gloves: the pad types, takes and goes on, and no keyboard slides in',
 	const tablet = await onGlass(browser, page, 1280, 800);
 	await tablet.goto(`/jobs/${job}/inspect?place=plunger/1`);
 	await expect(title(tablet)).toHaveText('Ceramic plunger, cylinder 1');
+	await expect(tablet.getByText('All saved', { exact: true })).toBeVisible();
 	await look(tablet).getByRole('button', { name: 'Clean', exact: true }).tap();
 	const pad = tablet.getByRole('group', { name: 'Pad' });
 	await expect(pad).toBeVisible();

@@ -9,6 +9,7 @@
 	import { provideOutbox } from '$lib/log/outboxInUse';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
 	import { writeNumbers } from '$lib/ui/numbers';
+	import { watchTextSize } from '$lib/theme/largeText';
 	import { provideUnits } from '$lib/ui/preference';
 
 	let { data, children } = $props();
@@ -25,6 +26,7 @@
 	// A job has its own bar.
 	const onBench = $derived(page.route.id?.startsWith('/jobs/[job]'));
 
+	$effect(watchTextSize);
 	// The theme stands on the document, outside of what this component renders.
 	$effect(() => {
 		document.documentElement.dataset.mode = data.user?.theme ?? 'light';

@@ -8,10 +8,12 @@ import {
 	type Uncovered
 } from '@exetasis/core/order';
 import { applies, fold, together } from '@exetasis/core/record';
+import { entriesOf } from '../benchLog/entries';
 import type { ShopScope } from '../db/scope';
 import { runHeavy } from '../background/heavy';
 import { stockOf, type StockLine } from '../stock';
-import { benchOf, type Bench } from './bench';
+import { jobOf, type JobOnSheet } from './job';
+import { laidParts } from './mat';
 
 /** What a job has to have, what offers it, and what is cheapest to buy. */
 interface JobOrder {
@@ -36,7 +38,7 @@ export const partNumber = (model: string, station: { readonly key: string; reado
 const inDays = (days: number | undefined) => (days === undefined ? {} : { days });
 
 /** Kits that fit this pump's variants, and every station as a single part. */
-function offersOf({ sheet, job }: Bench): CoverProblem['offers'] {
+function offersOf({ sheet, job }: JobOnSheet): CoverProblem['offers'] {
 	const kits = sheet.kits
 		.filter(({ onlyWith }) => applies(onlyWith, job.variants))
 		.map(({ number, price, deliveryDays, holds }) => ({ number, price, ...inDays(deliveryDays), holds }));
@@ -58,12 +60,12 @@ export async function orderOf(
 	jobId: string,
 	{ withinDays, chosen = {} }: { readonly withinDays?: number; readonly chosen?: Bought } = {}
 ): Promise<JobOrder | undefined> {
-	const bench = await benchOf(scope, jobId);
-	if (!bench) return undefined;
-	const { sheet, job, cells, entries } = bench;
-	const state = fold(entries);
+	const found = await jobOf(scope, jobId);
+	if (!found) return undefined;
+	const { sheet, job } = found;
+	const state = fold(await entriesOf(scope, jobId));
 	const { arrivals } = state;
-	const places = together(sheet, job, cells, state).places.values();
+	const places = together(sheet, job, await laidParts(scope, found), state).places.values();
 	const here = (station: string) =>
 		arrivals.reduce((sum, { payload }) => sum + (payload.station === station ? payload.pieces : 0), 0);
 	const needs = neededParts(places).flatMap(({ station, pieces }) => {
@@ -75,7 +77,7 @@ export async function orderOf(
 	const free = stock.map(({ station, pieces, floor }) => ({ station, pieces: Math.max(0, pieces - floor) }));
 	const problem = {
 		needs,
-		offers: offersOf(bench),
+		offers: offersOf(found),
 		stock: free,
 		...(withinDays === undefined ? {} : { withinDays })
 	};
@@ -86,14 +88,15 @@ export async function orderOf(
 	const most = new Map(lacking.map(({ station, available }) => [station, available]));
 	const canBeHad = needs.map(({ station, pieces }) => ({ station, pieces: most.get(station) ?? pieces }));
 	const wanted = { ...problem, needs: canBeHad };
-	const found = await runHeavy(scope.shopId, 'cheapestCover', wanted);
-	const bought = Object.keys(kept).length > 0 ? await coverAround(scope.shopId, wanted, kept) : (found?.bought ?? {});
+	const cheapest = await runHeavy(scope.shopId, 'cheapestCover', wanted);
+	const bought =
+		Object.keys(kept).length > 0 ? await coverAround(scope.shopId, wanted, kept) : (cheapest?.bought ?? {});
 	return {
 		problem,
-		cheapest: found?.bought,
+		cheapest: cheapest?.bought,
 		bought,
 		chosen: kept,
-		proved: found?.proved ?? false,
+		proved: cheapest?.proved ?? false,
 		uncovered: lacking,
 		stock,
 		consumables: sheet.products.filter(({ key }) => keys.has(key)).map(({ name }) => name)

@@ -65,6 +65,9 @@ export async function release(
 	jobId: string,
 	how: Releasing = {}
 ): Promise<Released> {
+	// What lies ahead takes longest: it is worked out before the job is locked, and found again then.
+	const ahead = await benchOf(scope, jobId);
+	if (ahead && !ahead.job.releasedAt) await foreseen(scope.shopId, ahead);
 	const { model, ...result } = await releaseNow(scope, user, jobId, how);
 	if (model) await fitSoon(scope.shopId, model);
 	return result;

@@ -15,7 +15,7 @@ import {
 import { of } from '../db/scope';
 import { foundAt } from '../db/sql/foundAt';
 import { traceOf } from '../trace/onePump';
-import { historyOfMat } from './bench';
+import { historyOfMat } from './mat';
 import { receive } from './receive';
 import { release } from './release';
 

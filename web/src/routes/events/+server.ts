@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { whoIs } from '@exetasis/server/auth/auth';
 import { entriesOf } from '@exetasis/server/benchLog/entries';
 import { subscribe } from '@exetasis/server/events';
-import { jobExists } from '@exetasis/server/jobs/bench';
+import { jobExists } from '@exetasis/server/jobs/job';
 import { idFrom, scopeOf, userOf } from '$lib/server/request';
 import type { Entry } from '@exetasis/core/record';
 

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { historyOfMat } from '@exetasis/server/jobs/bench';
+import { historyOfMat } from '@exetasis/server/jobs/mat';
 import { matHistorySchema } from '$lib/mat/history';
 import { found, idFrom, scopeOf } from '$lib/server/request';
 

@@ -1,4 +1,4 @@
-import { benchOf } from '@exetasis/server/jobs/bench';
+import { jobOf } from '@exetasis/server/jobs/job';
 import { pdfOf } from '@exetasis/server/pdf';
 import { day } from '$lib/ui/time';
 import { found, idFrom, fileNamed, scopeOf } from '$lib/server/request';
@@ -7,12 +7,12 @@ const MM = 72 / 25.4;
 
 /** The label of a pump that goes on the shelf: 100 × 60 mm, with a code that leads to the pump. */
 export async function GET({ locals, params, url }) {
-	const { job, sheet, handover } = found(await benchOf(scopeOf(locals), idFrom(params.job)));
+	const { job, sheet, restedOn } = found(await jobOf(scopeOf(locals), idFrom(params.job)));
 	const about = [
 		`${sheet.model}${job.tag ? `, ${job.tag}` : ''}`,
 		job.releasedAt ? `Rebuilt, released ${day(job.releasedAt)}` : 'NOT RELEASED',
 		`${Math.round(job.pumpHours)} h`,
-		handover?.to === 'service' ? 'In service' : 'Stock: turn the shaft by hand once a month'
+		restedOn?.handover?.to === 'service' ? 'In service' : 'Stock: turn the shaft by hand once a month'
 	];
 	const label = {
 		pageSize: { width: 100 * MM, height: 60 * MM },

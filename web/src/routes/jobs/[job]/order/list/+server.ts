@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { coverWith } from '@exetasis/core/order';
-import { benchOf } from '@exetasis/server/jobs/bench';
+import { jobOf } from '@exetasis/server/jobs/job';
 import { orderOf, partNumber } from '@exetasis/server/jobs/order';
 import { orderAsCsv, orderAsPdf, orderAsXlsx, type OrderList } from '@exetasis/server/orderList';
 import { shopOf } from '@exetasis/server/shops';
@@ -20,7 +20,7 @@ export async function GET({ locals, params, url }) {
 	if (!format) error(400, 'Choose csv, xlsx or pdf.');
 	const scope = scopeOf(locals);
 	const jobId = idFrom(params.job);
-	const { sheet, job } = found(await benchOf(scope, jobId));
+	const { sheet, job } = found(await jobOf(scope, jobId));
 	const { problem, cheapest, consumables } = found(await orderOf(scope, jobId));
 	const asked = boughtSchema.safeParse(parsed(url.searchParams.get('buy')));
 	const cover = coverWith(problem, asked.success ? asked.data : (cheapest ?? {}));

@@ -239,4 +239,10 @@
 		height: 1px;
 		background: var(--ink);
 	}
+	@media (forced-colors: active) {
+		.selected {
+			outline: 3px solid Highlight;
+			outline-offset: -3px;
+		}
+	}
 </style>

@@ -17,13 +17,13 @@ const faultsOf = (page: Page) =>
 		const faults: string[] = [];
 		const over = document.documentElement.scrollWidth - innerWidth;
 		if (over > 1) faults.push(`the page is ${over} px too wide`);
-		for (const element of document.querySelectorAll('main :is(button, a, h1, h2, label, p, summary)')) {
+		for (const element of Array.from(document.querySelectorAll('main :is(button, a, h1, h2, label, p, summary)'))) {
 			const { overflowX } = getComputedStyle(element);
 			const cut = overflowX === 'hidden' || overflowX === 'clip' || element instanceof HTMLButtonElement;
 			if (cut && isSeen(element) && element.scrollWidth > element.clientWidth + 4)
 				faults.push(`cut off: ${nameOf(element)}`);
 		}
-		const pressed = [...document.querySelectorAll('main :is(button, a, select)')].filter(isSeen);
+		const pressed = Array.from(document.querySelectorAll('main :is(button, a, select)')).filter(isSeen);
 		for (const [i, one] of pressed.entries())
 			for (const other of pressed.slice(i + 1)) {
 				if (one.contains(other) || other.contains(one)) continue;

@@ -7,7 +7,7 @@
 	import ToolPicture from '$lib/glyph/ToolPicture.svelte';
 	import { toolShapes } from '$lib/glyph/tools';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
-	import { powerWords } from '$lib/words/steps';
+	import { insteadWords, powerWords } from '$lib/words/steps';
 	import type { Policy } from '@exetasis/core/decide';
 	import {
 		powerOn,
@@ -88,9 +88,7 @@
 					{tool.name}{#if sizeOf(tool.key)}&nbsp;<b>{sizeOf(tool.key)}</b>{/if}{#if grips(tool.key).length > 0}<span
 							class="soft">: {grips(tool.key).join('; ')}</span
 						>{/if}
-					{#each tool.substitutes as other (other.name)}<span class="risk"
-							>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
-						>{/each}
+					{#each tool.substitutes as other (other.name)}<span class="risk">{insteadWords(other)}</span>{/each}
 				</span>
 			</li>
 		{/each}

@@ -1,5 +1,6 @@
 <!-- @component Every tool that the job wants, on one list to be laid out, or printed, before the pump is opened. -->
 <script lang="ts">
+	import { insteadWords } from '$lib/words/steps';
 	import { stationsInScope, toolsInScope, type ModelSheet } from '@exetasis/core/record';
 	import { fastenersOf, keepWrench, wrenchKey } from './wrenches';
 	import type { Bench } from '@exetasis/server/jobs/bench';
@@ -52,9 +53,7 @@
 							{@render size(`${name}, ${fastener.short}`, key, fastener.key)}</label
 						>
 					{:else}{@render size(name, key)}{/each}
-					{#each substitutes as other (other.name)}<span class="risk"
-							>or {other.name.toLowerCase()}: {other.risk.toLowerCase()}</span
-						>{/each}
+					{#each substitutes as other (other.name)}<span class="risk">{insteadWords(other)}</span>{/each}
 				</li>
 			{/each}
 		</ul>

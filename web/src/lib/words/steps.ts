@@ -29,6 +29,10 @@ export function askWords(ask: Ask, sheet: Pick<ModelSheet, 'stations'>): string 
 	}
 }
 
+/** A tool that does instead of the right one, and what it can do wrong. */
+export const insteadWords = ({ name, risk }: { readonly name: string; readonly risk: string }): string =>
+	`Instead: ${inSentence(name)}. Risk: ${inSentence(risk)}.`;
+
 /** What a sign-off says besides, where it answers the last question of its step. */
 export const signingWords = (ask: Ask, due: number): string =>
 	ask.kind === 'count' ? `all ${due} counted` : ask.kind === 'tick' ? `“${ask.text}” checked` : '';

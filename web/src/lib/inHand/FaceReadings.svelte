@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatQuantity } from '$lib/ui/numbers';
+	import { formatBare } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 
 	interface Props {
@@ -15,7 +15,7 @@
 	const INSET = { x: 34, y: 22 };
 
 	const unit = $derived(shownUnit(dimensionOf(size.sheet.unit), units()));
-	const bare = (value: number) => formatQuantity(value, unit).split('\u00a0')[0];
+	const bare = (value: number) => formatBare(value, unit);
 	const share = (mm: readonly number[], at: number) =>
 		(at - Math.min(...mm)) / Math.max(1e-9, Math.max(...mm) - Math.min(...mm));
 	const spots = $derived.by(() => {

@@ -3,8 +3,9 @@
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import type { BenchPart } from '$lib/log/bench.svelte';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
+	import { formatBare } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
+	import { profileWords } from '$lib/words/profile';
 	import { markOnSide, PROFILE, wornProfile } from './wornProfile';
 
 	interface Props {
@@ -18,7 +19,7 @@
 	const surface = $derived(part.station.surface);
 	const profile = $derived(wornProfile(size, surface));
 	const unit = $derived(shownUnit(dimensionOf(size.sheet.unit), units()));
-	const bare = (value: number) => formatQuantity(value, unit).split('\u00a0')[0];
+	const bare = (value: number) => formatBare(value, unit);
 	const name = $derived(size.characteristic.name);
 	const inWords = $derived(
 		(profile?.edges ?? [])
@@ -76,7 +77,7 @@
 		<text class="side" x="9" y={middle + 4}>P</text>
 		<text class="side" x={right + 11} y={middle + 4}>C</text>
 	</svg>
-	<p class="soft">Wear enlarged {formatNumber(Number(profile.enlarged.toPrecision(2)))} times. Red: the limit.</p>
+	<p class="soft">{profileWords(profile.enlarged, size.sheet)}</p>
 {/if}
 
 <style>

@@ -3,17 +3,6 @@ import type { PartTypeKey } from '@exetasis/core/part';
 /** Where a size is taken on a section drawing of 48 × 48: x and y from, x and y to; one point where it has no extent. */
 export type Dimension = readonly [fromX: number, fromY: number, toX: number, toY: number];
 
-const seal = { hardness: [30, 11, 30, 11] } as const;
-const springSizes = {
-	freeLength: [5, 43, 41, 43],
-	load: [38, 20, 38, 20],
-	loadShort: [38, 28, 38, 28],
-	wire: [29, 10, 35, 10],
-	outsideDiameter: [14, 7, 14, 41],
-	coils: [23, 24, 23, 24],
-	outOfSquare: [8, 7, 8, 41]
-} as const satisfies Record<string, Dimension>;
-
 /**
  * Where each size of a part type is taken on its drawing in `glyph/shapes`. Adding a size means adding its place here; sizes
  * that are read along the part or on a face have drawings of their own.
@@ -47,7 +36,7 @@ export const dimensions: Readonly<Partial<Record<PartTypeKey, Readonly<Record<st
 	gasket: { thickness: [22, 43, 26, 43] },
 	guide: { bore: [18, 18, 18, 30] },
 	lipSeal: {
-		...seal,
+		hardness: [30, 11, 30, 11],
 		insideDiameter: [14, 17, 14, 31],
 		outsideDiameter: [34, 5, 34, 43],
 		wearLand: [14, 31, 18, 35],
@@ -90,7 +79,15 @@ export const dimensions: Readonly<Partial<Record<PartTypeKey, Readonly<Record<st
 		runout: [34, 37, 34, 37]
 	},
 	spacer: { length: [9, 43, 40, 43], bore: [18, 18, 18, 30], faceFlatness: [9, 8, 9, 18] },
-	spring: springSizes,
+	spring: {
+		freeLength: [5, 43, 41, 43],
+		load: [38, 20, 38, 20],
+		loadShort: [38, 28, 38, 28],
+		wire: [29, 10, 35, 10],
+		outsideDiameter: [14, 7, 14, 41],
+		coils: [23, 24, 23, 24],
+		outOfSquare: [8, 7, 8, 41]
+	},
 	springRetainer: { thickness: [10, 41, 16, 41] },
 	vRing: {
 		insideDiameter: [20, 18, 20, 30],

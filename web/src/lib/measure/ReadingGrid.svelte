@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatQuantity } from '$lib/ui/numbers';
+	import { formatBare, formatQuantity } from '$lib/ui/numbers';
 	import { placesToRead, type SheetCharacteristic } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 
@@ -53,7 +53,7 @@
 							>
 								{#if read}
 									{grid.columns.length > 2
-										? formatQuantity(read.value, unit).split('\u00a0')[0]
+										? formatBare(read.value, unit)
 										: formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
 										>{/if}
 									{#if read.outlier !== undefined}<span

@@ -34,6 +34,8 @@ function write(text: string): string {
 
 export const formatNumber: typeof number = (...given) => write(number(...given));
 export const formatQuantity: typeof quantity = (...given) => write(quantity(...given));
+/** A quantity as `formatQuantity` writes it, without its unit: where many of one unit stand together. */
+export const formatBare: typeof quantity = (...given) => formatQuantity(...given).split('\u00a0')[0];
 export const formatDifference: typeof difference = (...given) => write(difference(...given));
 export const formatWithUncertainty: typeof withUncertainty = (...given) => write(withUncertainty(...given));
 export const formatProbability: typeof probability = (...given) => write(probability(...given));

@@ -1,0 +1,13 @@
+import { describe, expect, it } from 'vitest';
+import { profileWords } from './profile';
+
+describe('profileWords', () => {
+	it('says how much is enlarged, to two digits, and whose limit is drawn', () => {
+		expect(profileWords(177.3, { min: 17.95, limitFrom: 'maker' })).toBe(
+			'Wear enlarged 180 times. Line along the edge: the discard limit.'
+		);
+		expect(profileWords(20, { max: 20.1, limitFrom: 'assumed' })).toMatch(/the assumed limit\.$/);
+	});
+	it('names no limit where none is stated', () =>
+		expect(profileWords(20, { limitFrom: 'maker' })).toMatch(/No limit is stated\.$/));
+});

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { checkEntry, fold, readSheet, type Entry, type ModelSheet } from '@exetasis/core/record';
+import { checkEntry, fold, readSheet, together, type Entry, type ModelSheet } from '@exetasis/core/record';
 import { arrivals } from './arrivals';
 
 const sheet = (
@@ -53,11 +53,10 @@ describe('what came in for a rebuild of the demo', () => {
 					sheet,
 					scope: 'full',
 					stationOfPart: new Map(),
-					gauges: new Set(),
-					stepsDone: new Map(),
-					answers: new Set(),
-					holdOrder: false
-				} as never)
+					holdOrder: false,
+					log: () => fold([]),
+					together: () => together(sheet, { scope: 'full' }, [], fold([]))
+				})
 			).toBeUndefined();
 	});
 	it('is a lot of its own while the springs that set early were in the drawer', () => {

@@ -4,7 +4,6 @@ import { expect, it } from 'vitest';
 import {
 	allSteps,
 	checkEntry,
-	effectiveTime,
 	entrySchema,
 	fold,
 	firstUnbuilt,
@@ -15,6 +14,7 @@ import {
 	type ModelSheet
 } from '@exetasis/core/record';
 import { assemble } from './assemble';
+import { stateOf } from '../../core/src/record/testing';
 
 const folder = new URL('../sheets/', import.meta.url);
 const sheets = readdirSync(folder).map(
@@ -50,16 +50,11 @@ it.each(jobs)('%s, %s', (_, scope, sheet) => {
 	const build = () => together(sheet, { scope }, cells, fold(log));
 	const opened = allSteps(sheet, { scope }).filter(({ stage }) => stage !== 'build' && stage !== 'prove');
 	for (const entry of assemble(build(), sheet, { scope }, stamp)) {
-		const { steps, answers } = fold(log);
 		const problem = checkEntry(entry, {
 			sheet,
 			scope,
 			stationOfPart: new Map(cells.map(({ part, station }) => [part, station])),
-			stepsDone: new Map([
-				...opened.map(({ key }) => [key, 0] as const),
-				...[...steps].map(([key, step]) => [key, effectiveTime(step)] as const)
-			]),
-			answers: new Set(answers.keys()),
+			log: () => stateOf({ steps: opened.map(({ key }) => key), besides: fold(log) }),
 			holdOrder: true,
 			together: build
 		});

@@ -26,6 +26,7 @@ import {
 	type DemoPump,
 	type Rebuild
 } from '.';
+import { stateOf } from '../../core/src/record/testing';
 
 const folder = new URL('../sheets/', import.meta.url);
 const sheets = readdirSync(folder).map(
@@ -101,6 +102,12 @@ describe('an inspection of every demo model', () => {
 		for (const hours of [300, 1500, 2500]) {
 			const { rebuild, log } = logOf(model, hours);
 			const stationOfPart = new Map(rebuild.cells.map(({ part, station }) => [part, station]));
+			const state = stateOf({
+				steps: rebuild.sheet.steps.map(({ key }) => key),
+				answers: rebuild.sheet.steps.flatMap(({ key, asks }) =>
+					asks.flatMap((ask, i) => askedAt(ask, [1, 2, 3, 4]).map((at) => askKey(key, i, at)))
+				)
+			});
 			for (const entry of log) {
 				expect(entrySchema.safeParse(entry).error?.message).toBeUndefined();
 				expect(
@@ -108,12 +115,7 @@ describe('an inspection of every demo model', () => {
 						sheet: rebuild.sheet,
 						scope: rebuild.scope,
 						stationOfPart,
-						stepsDone: new Map(rebuild.sheet.steps.map(({ key }) => [key, 0])),
-						answers: new Set(
-							rebuild.sheet.steps.flatMap(({ key, asks }) =>
-								asks.flatMap((ask, i) => askedAt(ask, [1, 2, 3, 4]).map((at) => askKey(key, i, at)))
-							)
-						),
+						log: () => state,
 						holdOrder: true,
 						together: () => together(rebuild.sheet, rebuild, rebuild.cells, fold([]))
 					}),

@@ -120,9 +120,8 @@ describe('any size of any sheet', () => {
 		sheet: places[at].sheet,
 		scope: places[at].station.scopes[0],
 		stationOfPart: new Map([['part', places[at].station.key]]),
-		stepsDone: new Map<string, number>(),
-		answers: new Set<string>(),
 		holdOrder: false,
+		log: () => fold([]),
 		together: () => together(places[at].sheet, { scope: places[at].station.scopes[0] }, [], fold([]))
 	});
 	it('takes what a worn or new part measures, and suspects inches', () =>

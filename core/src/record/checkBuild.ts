@@ -1,14 +1,11 @@
-import type { Tightened } from './kinds/tightened';
-import { checkTightened } from './kinds/tightened';
-import type { PutIn } from './kinds/putIn';
+import type { JobFacts } from './jobFacts';
+import { effectiveTime, type Moment } from './moment';
 import type { EntryProblem } from './problem';
 import type { Product, Step } from './sheet';
-import { unitPlace, type UnitIn } from './kinds/unitIn';
 import {
 	builtSteps,
 	firstMissing,
 	gateOpen,
-	inPump,
 	leftOf,
 	notJoined,
 	verdictOn,
@@ -50,30 +47,6 @@ export function unitKeptOut(build: Together, place: UnitPlace, holdOrder = true)
 	return holdOrder ? deeperFirst(unit.name, firstMissing(build, unit.key, cylinder)) : undefined;
 }
 
-/** Whether this piece may go in now: nothing keeps it out but an order that is gone against with a reason, and it is the one that was decided on. */
-export function checkPutIn({ part, payload }: PutIn, build: Together, holdOrder: boolean): EntryProblem | undefined {
-	const place = build.places.get(part);
-	const verdict = place && verdictOn(place);
-	if (verdict && (payload.piece === 'new') !== (verdict === 'replace'))
-		return { code: 'otherPiece', part: place.station.name, decided: verdict };
-	return keptOut(build, part, holdOrder && payload.despite === undefined);
-}
-
-/** Whether a sub-assembly may go in now; its order may be gone against with a reason. */
-export function checkUnitIn({ payload }: UnitIn, build: Together, holdOrder: boolean): EntryProblem | undefined {
-	const place = build.units.get(unitPlace(payload.unit, payload.cylinder));
-	if (!place) return { code: 'unknownUnit', unit: payload.unit };
-	return unitKeptOut(build, place, holdOrder && payload.despite === undefined);
-}
-
-/** Whether a bolt of a part can be tightened so. */
-export function checkBolt(entry: Tightened, build: Together, holdOrder: boolean): EntryProblem | undefined {
-	const place = build.places.get(entry.part);
-	return place
-		? checkTightened(entry, place.station, place.record, inPump(build, place), holdOrder)
-		: { code: 'unknownPart' };
-}
-
 interface Keys {
 	has(key: string): boolean;
 }
@@ -112,11 +85,17 @@ export const windowMinutes = ({ within }: Pick<Step, 'within'>, products: readon
 export function checkWindow(
 	step: Step,
 	at: number,
-	signed: { get(key: string): number | undefined },
+	signed: { get(key: string): Moment | undefined },
 	products: readonly Product[]
 ): EntryProblem | undefined {
 	const minutes = windowMinutes(step, products);
 	const from = step.within && signed.get(step.within.of);
-	if (minutes === undefined || from === undefined || at - from <= 60_000 * minutes) return undefined;
+	if (minutes === undefined || from === undefined || at - effectiveTime(from) <= 60_000 * minutes) return undefined;
 	return { code: 'tooLate', step: step.text, minutes };
+}
+
+/** Nothing is proved of a pump that is not together. */
+export function notTogether({ holdOrder, together, log }: JobFacts): EntryProblem | undefined {
+	const open = holdOrder ? firstUnbuilt(together(), log().answers) : undefined;
+	return open && { code: 'notTogether', before: open.text };
 }

@@ -1,6 +1,7 @@
 export * from './arrival';
 export { customerSchema, LOGO_MOST, type Customer } from './customer';
 export * from './batch';
+export * from './bolts';
 export * from './check';
 export { firstUnbuilt, keptOut, unitKeptOut, windowMinutes } from './checkBuild';
 export * from './curing';
@@ -29,22 +30,27 @@ export {
 	type FoundWhere,
 	type FoundWrong
 } from './kinds/asFound';
-export { verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
+export { isLookedAt } from './kinds/clean';
+export { standingDecision, verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';
 export type { Proof } from './kinds/proof';
 export type { PutIn } from './kinds/putIn';
-export { boltStates, groupTightened, nextBolt, tightenedBy, type Tightened } from './kinds/tightened';
-export { unitPlace, type UnitIn } from './kinds/unitIn';
+export type { Tightened } from './kinds/tightened';
+export type { UnitIn } from './kinds/unitIn';
 export { PHOTO_MOST, photoName } from './kinds/photo';
 export type { Mark } from './kinds/mark';
 export { BENCH_C, type Reading } from './kinds/reading';
 export { checkPlausible } from './kinds/size';
+export * from './jobFacts';
 export * from './jobFile';
+export { untouched, type JobState, type PartRecord } from './jobState';
+export { effectiveTime } from './moment';
 export * from './onTheBench';
 export * from './problem';
 export * from './proved';
 export * from './reconcile';
+export * from './runningLog';
 export * from './powerTools';
 export { nameText } from './nameText';
 export * from './sheet';

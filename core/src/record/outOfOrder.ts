@@ -1,4 +1,4 @@
-import { effectiveTime } from './entry';
+import { effectiveTime } from './moment';
 import type { StepDone } from './kinds/step';
 import { stepsInScope, type ModelSheet, type Opening, type Step } from './sheet';
 import { stepsBefore } from './stepOrder';

@@ -127,8 +127,7 @@ describe('a proof', () => {
 			sheet,
 			scope: 'packing',
 			stationOfPart: new Map(),
-			stepsDone: new Map(),
-			answers: new Set(),
+			log: () => fold([]),
 			holdOrder: false,
 			together: () => together(sheet, { scope: 'packing' }, [], fold([]))
 		});

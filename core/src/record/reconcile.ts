@@ -1,4 +1,4 @@
-import { untouched, type PartRecord } from './fold';
+import { untouched, type PartRecord } from './jobState';
 import { askKey, type Answer } from './kinds/answer';
 import { brokenUp, foundWrong } from './kinds/asFound';
 import type { Unproved } from './proved';

@@ -20,6 +20,7 @@ import {
 	unanswered,
 	together
 } from '.';
+import { stateOf } from './testing';
 
 const text = readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const sheet = (readSheet(text) as { sheet: ModelSheet }).sheet;
@@ -29,7 +30,9 @@ const PART = '0197f000-0000-7000-8000-0000000000aa';
 let counter = 0;
 function entry(kind: Entry['kind'], payload: object, { at = '2026-01-01T10:00:00.000Z', by = 'ines' } = {}): Entry {
 	const id = `0197f000-0000-7000-8000-${String(++counter).padStart(12, '0')}`;
-	const part = ['finding', 'clean', 'reading', 'fitted', 'mark', 'decision'].includes(kind) ? { part: PART } : {};
+	const part = ['finding', 'clean', 'reading', 'fitted', 'mark', 'decision', 'asFound'].includes(kind)
+		? { part: PART }
+		: {};
 	return entrySchema.parse({ id, job: JOB, by, at, kind, payload, ...part });
 }
 const finding = (pattern: string, severity: number, at?: string) =>
@@ -151,15 +154,31 @@ describe('entrySchema', () => {
 	});
 });
 
-const signedOff = (...steps: string[]) => new Map(steps.map((step) => [step, 0]));
+const signedOff =
+	(...steps: string[]) =>
+	() =>
+		stateOf({ steps });
+
+describe('the version of a part’s record', () => {
+	it('changes with every entry of the part, and with none of another', () => {
+		const log = [
+			entry('asFound', { lay: { what: 'Chamfer', toward: 'C' } }),
+			entry('asFound', { ran: 'A' }),
+			entry('asFound', { joints: 'inLine' }),
+			entry('clean', {})
+		];
+		const versions = log.map((_, i) => fold(log.slice(0, i + 1)).parts.get(PART)!.version);
+		expect(new Set(versions).size).toBe(log.length);
+		expect(fold([...log, entry('note', { text: 'of the job' })]).parts.get(PART)!.version).toBe(versions.at(-1));
+	});
+});
 
 describe('checkEntry', () => {
 	const job = {
 		sheet,
 		scope: 'full' as const,
 		stationOfPart: new Map([[PART, 'plunger']]),
-		stepsDone: signedOff('isolate', 'release'),
-		answers: new Set<string>(),
+		log: signedOff('isolate', 'release'),
 		holdOrder: true,
 		together: () => together(sheet, { scope: 'full' }, [], fold([]))
 	};
@@ -210,7 +229,7 @@ describe('the order of steps', () => {
 		sheet,
 		scope: 'full' as const,
 		stationOfPart: new Map([[PART, 'plunger']]),
-		answers: new Set<string>(),
+		log: signedOff(),
 		holdOrder: true,
 		together: () => together(sheet, { scope: 'full' }, [], fold([]))
 	};
@@ -222,7 +241,7 @@ describe('the order of steps', () => {
 		expect(keys(blockedBy(steps, new Set(['isolate'])))).toEqual(['release']);
 	});
 	it('is held, but for what was done off the network', () => {
-		const early = { ...job, stepsDone: signedOff() };
+		const early = { ...job, log: signedOff() };
 		expect(checkEntry(entry('step', { step: 'nuts' }), early)).toMatchObject({
 			code: 'stepTooEarly',
 			before: step('isolate').text
@@ -243,8 +262,7 @@ describe('the order of steps', () => {
 			checkEntry(entry('step', { step: 'valvesOut' }), {
 				...job,
 				scope: 'packing',
-				stepsDone: signedOff('isolate', 'release'),
-				answers: new Set<string>()
+				log: signedOff('isolate', 'release')
 			})
 		).toMatchObject({ code: 'unknownStep' });
 	});
@@ -270,26 +288,25 @@ describe('what a step asks', () => {
 		sheet: { ...sheet, steps: [{ ...first, asks }, ...others] },
 		scope: 'full',
 		stationOfPart: new Map([[PART, 'plunger']]),
-		stepsDone: signedOff(),
+		log: signedOff(),
 		holdOrder: true,
 		together: () => together(sheet, { scope: 'full' }, [], fold([]))
 	};
-	const none = { ...job, answers: new Set<string>() };
 	const answer = (ask: number, value: unknown) => entry('answer', { step: first.key, ask, value });
 	const typed = { text: '12.5', unit: 'mm' };
 	it('is answered by what fits each question', () => {
 		const fitting: unknown[] = [true, 7, 'milky', 'Left one to the drain', { value: 12.5, typed }];
-		fitting.forEach((value, i) => expect(checkEntry(answer(i, value), none), `${i}`).toBeUndefined());
+		fitting.forEach((value, i) => expect(checkEntry(answer(i, value), job), `${i}`).toBeUndefined());
 		fitting.forEach((value, i) =>
 			fitting.forEach((_, other) => {
 				const takesWords = typeof value === 'string' && other === 3;
 				if (other !== i && !takesWords)
-					expect(checkEntry(answer(other, value), none), `${i} to ${other}`).toMatchObject({ code: 'notAnAnswer' });
+					expect(checkEntry(answer(other, value), job), `${i} to ${other}`).toMatchObject({ code: 'notAnAnswer' });
 			})
 		);
-		expect(checkEntry(answer(2, 'green'), none)).toMatchObject({ code: 'notAnAnswer' });
-		for (const ask of [5, 6, 7, 20]) expect(checkEntry(answer(ask, true), none)).toMatchObject({ code: 'notAnAnswer' });
-		expect(checkEntry(entry('answer', { step: 'nowhere', ask: 0, value: true }), none)).toMatchObject({
+		expect(checkEntry(answer(2, 'green'), job)).toMatchObject({ code: 'notAnAnswer' });
+		for (const ask of [5, 6, 7, 20]) expect(checkEntry(answer(ask, true), job)).toMatchObject({ code: 'notAnAnswer' });
+		expect(checkEntry(entry('answer', { step: 'nowhere', ask: 0, value: true }), job)).toMatchObject({
 			code: 'unknownStep'
 		});
 		for (const value of [false, -1, 2.5, 1001, '', null, { value: 1 }, { value: 1, typed, more: 1 }])
@@ -298,10 +315,12 @@ describe('what a step asks', () => {
 	it('comes before the step is signed off, but for what was done off the network; a photograph and a size hang elsewhere', () => {
 		const sign = entry('step', { step: first.key });
 		const all = new Set([0, 1, 2, 3, 4].map((i) => askKey(first.key, i)));
-		expect(checkEntry(sign, none)).toMatchObject({ code: 'stepUnanswered', step: first.text });
-		expect(checkEntry(sign, { ...job, answers: new Set([...all].slice(1)) })).toMatchObject({ code: 'stepUnanswered' });
-		expect(checkEntry(sign, { ...job, answers: all })).toBeUndefined();
-		expect(checkEntry(sign, { ...none, holdOrder: false })).toBeUndefined();
+		expect(checkEntry(sign, job)).toMatchObject({ code: 'stepUnanswered', step: first.text });
+		expect(checkEntry(sign, { ...job, log: () => stateOf({ answers: [...all].slice(1) }) })).toMatchObject({
+			code: 'stepUnanswered'
+		});
+		expect(checkEntry(sign, { ...job, log: () => stateOf({ answers: all }) })).toBeUndefined();
+		expect(checkEntry(sign, { ...job, holdOrder: false })).toBeUndefined();
 		expect(unanswered({ key: first.key, asks }, all, [1, 2, 3])).toEqual([]);
 	});
 	it('keeps the last answer, and none that was withdrawn', () => {

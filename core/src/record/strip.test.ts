@@ -24,6 +24,7 @@ import {
 	type JobFacts,
 	together
 } from '.';
+import { stateOf } from './testing';
 
 const JOB = '0197f000-0000-7000-8000-000000000001';
 let count = 0;
@@ -39,8 +40,7 @@ const facts = (station: string, sheet = marram, scope = 'full'): JobFacts => ({
 	sheet,
 	scope,
 	stationOfPart: new Map([[PART, station]]),
-	stepsDone: new Map(stepsInScope(sheet, { scope }).map(({ key }) => [key, 0])),
-	answers: new Set(),
+	log: () => stateOf({ steps: stepsInScope(sheet, { scope }).map(({ key }) => key) }),
 	holdOrder: true,
 	together: () => together(sheet, { scope }, [], fold([]))
 });
@@ -71,7 +71,7 @@ describe('how a part was found', () => {
 		['another assembly', 'packing', { where: 'elsewhere', assembly: 'rod' }, undefined]
 	])('%s', (_, station, payload, code) => expect(checkEntry(found(payload), facts(station))?.code).toBe(code));
 	it('waits until the pump is safe, as everything at a part does', () =>
-		expect(checkEntry(found({ facing: 'right' }), { ...facts('slinger'), stepsDone: new Map() })?.code).toBe(
+		expect(checkEntry(found({ facing: 'right' }), { ...facts('slinger'), log: () => fold([]) })?.code).toBe(
 			'notSafeYet'
 		));
 });

@@ -27,6 +27,7 @@ import {
 	type Entry,
 	type ModelSheet
 } from '.';
+import { stateOf } from './testing';
 
 /** Numbers of [0, 1) from a seed: a linear congruence of 32 bits is random enough to shuffle with. */
 function pcg(seed: number): () => number {
@@ -57,19 +58,13 @@ function bench(sheet: ModelSheet, scope: string, verdict: 'reuse' | 'replace' = 
 	const log: Entry[] = cells.map(({ part }) => entry('decision', { verdict, proposed: verdict }, part));
 	const state = () => fold(log);
 	const build = () => together(sheet, { scope }, cells, state());
-	const signed = () => new Map([...state().steps].map(([key, step]) => [key, Date.parse(step.at)]));
+	const opened = allSteps(sheet, { scope }).filter(({ stage }) => stage !== 'build' && stage !== 'prove');
 	const check = (next: Entry, holdOrder = true) =>
 		checkEntry(next, {
 			sheet,
 			scope,
 			stationOfPart: new Map(cells.map(({ part, station }) => [part, station])),
-			stepsDone: new Map([
-				...allSteps(sheet, { scope })
-					.filter(({ stage }) => stage !== 'build' && stage !== 'prove')
-					.map(({ key }) => [key, 0] as const),
-				...signed()
-			]),
-			answers: new Set(state().answers.keys()),
+			log: () => stateOf({ steps: opened.map(({ key }) => key), besides: state() }),
 			holdOrder,
 			together: build
 		});
@@ -82,7 +77,7 @@ function bench(sheet: ModelSheet, scope: string, verdict: 'reuse' | 'replace' = 
 	const putIn = (station: string, cylinder = 0) => entry('putIn', { piece }, partAt(station, cylinder));
 	const tighten = (station: string, cylinder = 0) =>
 		entry('tightened', { pass: 0, bolt: 0 }, partAt(station, cylinder));
-	return { cells, partAt, log, state, build, signed, check, take, putIn, tighten };
+	return { cells, partAt, log, state, build, check, take, putIn, tighten };
 }
 
 describe('buildSteps', () => {
@@ -328,16 +323,15 @@ describe('the order in which parts go in', () => {
 			sheet,
 			scope: 'full',
 			stationOfPart: new Map(),
-			answers: new Set<string>(),
 			holdOrder: true,
 			together: job.build
 		};
 		const despite = 'It is only for a moment';
 		const sign = (step: string) => entry('step', { step, despite });
-		const first = checkEntry(sign('scopeHead'), { ...facts, stepsDone: new Map() });
+		const first = checkEntry(sign('scopeHead'), { ...facts, log: () => fold([]) });
 		expect(first).toMatchObject({ code: 'stepTooEarly', before: comfrey.steps[0].text });
-		const open = new Map(['isolate', 'release', 'scopeHead', 'manifoldOff'].map((key) => [key, 0] as const));
-		expect(checkEntry(sign('handTurns'), { ...facts, stepsDone: open })).toMatchObject({ code: 'shaftLocked' });
+		const open = () => stateOf({ steps: ['isolate', 'release', 'scopeHead', 'manifoldOff'] });
+		expect(checkEntry(sign('handTurns'), { ...facts, log: open })).toMatchObject({ code: 'shaftLocked' });
 	});
 });
 

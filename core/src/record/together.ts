@@ -1,8 +1,8 @@
-import { groupTightened } from './kinds/tightened';
-import { untouched, type JobState, type PartRecord } from './fold';
+import { groupTightened } from './bolts';
+import { untouched, type JobState, type PartRecord } from './jobState';
 import { unanswered } from './kinds/answer';
 import type { Verdict } from './kinds/decision';
-import { unitPlace, type UnitIn } from './kinds/unitIn';
+import type { UnitIn } from './kinds/unitIn';
 import {
 	buildSteps,
 	holderOf,
@@ -27,6 +27,9 @@ export interface BuildPlace {
 	readonly cylinder: number;
 	readonly record: PartRecord;
 }
+
+/** A sub-assembly at its place, by one word. */
+export const unitPlace = (unit: string, cylinder: number): string => `${unit}/${cylinder}`;
 
 /** A sub-assembly's place in the pump. */
 export interface UnitPlace {

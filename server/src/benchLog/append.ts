@@ -1,44 +1,24 @@
-import { groupBy } from '@exetasis/core/list';
 import {
-	askKey,
 	checkEntry,
-	effectiveTime,
 	entrySchema,
-	fold,
-	together,
+	gaugeOf,
+	kindsInOrder,
+	kindsTakingBack,
 	type Entry,
 	type EntryAnswer,
-	type JobFacts,
-	type ModelSheet,
-	type Opening,
-	type RefusedBecause,
-	type Together,
-	gaugeOf
+	type RefusedBecause
 } from '@exetasis/core/record';
 import { validate } from 'uuid';
 import { may } from '../access';
 import type { SignedIn } from '../auth/auth';
 import { codeOf, inTransaction, of, retried, type ShopScope } from '../db/scope';
 import { appendEntries } from '../db/sql/appendEntries';
-import { jobFacts } from '../db/sql/jobFacts';
 import { lockWithdrawals } from '../db/sql/lockWithdrawals';
 import { log } from '../serverLog';
 import { photosThere } from '../photos/photos';
-import { pinnedSheet } from '../sheets';
-import { entriesOf, ofBuilding } from './entries';
+import { factsOf, type BatchFacts } from './factsOf';
 import { isLate } from './late';
 import { projectWithdrawn } from './withdrawals';
-
-interface KnownJob extends Omit<JobFacts, 'holdOrder'> {
-	readonly released: boolean;
-	readonly gauges: ReadonlySet<string>;
-	/** Grows with the steps of the batch. */
-	readonly stepsDone: Map<string, number>;
-	readonly cylindersDone: Map<string, Set<number>>;
-	readonly answers: Set<string>;
-	/** What of the batch has passed so far and bears on putting together. */
-	readonly passed: Entry[];
-}
 
 /**
  * Adds a batch to a job's bench log: each entry is accepted, was there already, or is refused with why; one bad entry
@@ -52,10 +32,9 @@ export async function append(
 	batch: readonly unknown[],
 	{ asRecorded = false }: { readonly asRecorded?: boolean } = {}
 ): Promise<EntryAnswer[] | undefined> {
-	const job = await factsOf(scope, jobId, batch);
+	const job = await factsOf(scope, jobId, spokenOf(batch));
 	if (!job) return undefined;
-	const seen = new Set<string>();
-	const formed = batch.map((raw) => check(raw, jobId, user, job, seen));
+	const formed = batch.map((raw) => check(raw, jobId, user, job));
 	const photos = formed.flatMap(({ entry }) => (entry?.kind === 'photo' ? [entry] : []));
 	const there = await photosThere(scope, jobId, photos);
 	const checked = formed.map((one) => withItsPhoto(one, there));
@@ -78,53 +57,17 @@ const uuidAt = (raw: unknown, key: string): string[] => {
 	return typeof value === 'string' && validate(value) ? [value] : [];
 };
 
-// Of the mat and the gauges only those that are spoken of.
-async function factsOf(scope: ShopScope, jobId: string, batch: readonly unknown[]): Promise<KnownJob | undefined> {
-	const parts = batch.flatMap((raw) => uuidAt(raw, 'part'));
-	const payloads = batch.map((raw) => (raw as { payload?: unknown } | null)?.payload);
-	const gauges = payloads.flatMap((payload) => [...uuidAt(payload, 'gauge'), ...uuidAt(payload, 'wrench')]);
-	const job = await jobFacts(scope, jobId, parts, gauges);
-	if (!job) return undefined;
-	const sheet = await pinnedSheet(scope, job.sheetId);
-	const passed: Entry[] = [];
-	const stepsDone = new Map(job.steps);
-	return {
-		released: job.released,
-		scope: job.scope,
-		variants: job.variants,
-		arrival: job.arrival,
-		sheet,
-		passed,
-		together: await buildingOf(scope, jobId, batch, { sheet, opening: job, passed, stepsDone }),
-		stationOfPart: new Map(job.cells),
-		gauges: new Set(job.gauges),
-		stepsDone,
-		cylindersDone: new Map(
-			[...groupBy(job.cylinders, ([step]) => step)].map(([step, all]) => [step, new Set(all.map(([, at]) => at))])
-		),
-		answers: new Set(job.answers.map(([step, ask, cylinder]) => askKey(step, ask, cylinder ?? undefined)))
-	};
-}
+const ofProving: readonly Entry['kind'][] = ['proof'];
 
-// How far the pump is together, with what of this batch has passed: read only where the batch speaks of that.
-async function buildingOf(
-	scope: ShopScope,
-	jobId: string,
-	batch: readonly unknown[],
-	{
-		sheet,
-		opening,
-		passed,
-		stepsDone
-	}: { sheet: ModelSheet; opening: Opening; passed: readonly Entry[]; stepsDone: ReadonlyMap<string, number> }
-): Promise<() => Together> {
-	const speaks = batch.some((raw) =>
-		['putIn', 'unitIn', 'tightened', 'step', 'proof'].includes(String((raw as { kind?: unknown } | null)?.kind))
-	);
-	const known = speaks ? await entriesOf(scope, jobId, { kinds: ofBuilding }) : [];
-	const cells = speaks ? await of(scope, 'matCell').all({ jobId }) : [];
-	const places = cells.map(({ partId: part, station, cylinder }) => ({ part, station, cylinder }));
-	return () => together(sheet, opening, places, { ...fold([...known, ...passed]), steps: stepsDone });
+// Of the mat and the gauges only those that are spoken of.
+function spokenOf(batch: readonly unknown[]): Parameters<typeof factsOf>[2] {
+	const payloads = batch.map((raw) => (raw as { payload?: unknown } | null)?.payload);
+	const kinds = new Set(batch.map((raw) => (raw as { kind?: unknown } | null)?.kind));
+	return {
+		parts: batch.flatMap((raw) => uuidAt(raw, 'part')),
+		gauges: payloads.flatMap((payload) => [...uuidAt(payload, 'gauge'), ...uuidAt(payload, 'wrench')]),
+		building: [...kindsInOrder, ...ofProving].some((kind) => kinds.has(kind))
+	};
 }
 
 interface Checked {
@@ -135,7 +78,7 @@ interface Checked {
 	readonly repeated?: boolean;
 }
 
-function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen: Set<string>): Checked {
+function check(raw: unknown, jobId: string, user: SignedIn, job: BatchFacts): Checked {
 	const id = typeof raw === 'object' && raw !== null && 'id' in raw && typeof raw.id === 'string' ? raw.id : '';
 	const parsed = entrySchema.safeParse(raw);
 	if (!parsed.success) {
@@ -143,27 +86,18 @@ function check(raw: unknown, jobId: string, user: SignedIn, job: KnownJob, seen:
 		return { id, problem: { code: 'malformed', path: issue.path.join('.'), message: issue.message } };
 	}
 	const entry = parsed.data;
+	if (entry.by !== user.id) return { id, problem: { code: 'notYours' } };
+	if (entry.job !== jobId) return { id, problem: { code: 'otherJob' } };
+	// What is there already is not checked again: a bolt that is tight would be refused as tightened twice.
+	if (job.passed.has(entry.id)) return { id, repeated: true };
 	const holdOrder = !isLate(entry, Date.now());
-	const problem = refusal(entry, jobId, user, job) ?? checkEntry(entry, { ...job, holdOrder });
+	const problem = refusal(entry, user, job) ?? checkEntry(entry, { ...job, holdOrder });
 	if (problem) return { id, problem };
-	if (seen.has(entry.id)) return { id, repeated: true };
-	seen.add(entry.id);
-	if (entry.kind === 'cylinderDone') {
-		const { step, cylinder } = entry.payload;
-		job.cylindersDone.set(step, (job.cylindersDone.get(step) ?? new Set()).add(cylinder));
-	}
-	if (entry.kind === 'step') job.stepsDone.set(entry.payload.step, effectiveTime(entry));
-	if (ofBuilding.includes(entry.kind)) job.passed.push(entry);
-	if (entry.kind === 'answer') {
-		const { step, ask, cylinder } = entry.payload;
-		job.answers.add(askKey(step, ask, cylinder));
-	}
+	job.passed.add([entry]);
 	return { id, entry };
 }
 
-function refusal(entry: Entry, jobId: string, user: SignedIn, job: KnownJob): RefusedBecause | undefined {
-	if (entry.by !== user.id) return { code: 'notYours' };
-	if (entry.job !== jobId) return { code: 'otherJob' };
+function refusal(entry: Entry, user: SignedIn, job: BatchFacts): RefusedBecause | undefined {
 	const correction = entry.kind === 'correction';
 	if (correction && !may(user.role, 'manage')) return { code: 'leadOnly' };
 	if (job.released && !correction) return { code: 'released' };
@@ -205,7 +139,7 @@ async function store(scope: ShopScope, jobId: string, entries: readonly Entry[],
 // PostgreSQL's classes of data exceptions and broken constraints: the entry's fault, not the connection's.
 const isOfTheData = (cause: unknown): boolean => /^2[23]/.test(codeOf(cause) ?? '');
 
-const takesBack = ({ kind }: { kind: Entry['kind'] }): boolean => kind === 'withdraw' || kind === 'correction';
+const takesBack = ({ kind }: Pick<Entry, 'kind'>): boolean => kindsTakingBack.includes(kind);
 
 async function insert(
 	scope: ShopScope,

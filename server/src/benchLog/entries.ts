@@ -3,18 +3,6 @@ import type { Entry } from '@exetasis/core/record';
 import type { LogEntryRow } from '../db/tables';
 import { of, type ShopScope } from '../db/scope';
 
-/** Kinds of entries that say how far a pump is together. */
-export const ofBuilding: readonly Entry['kind'][] = [
-	'decision',
-	'putIn',
-	'unitIn',
-	'tightened',
-	'step',
-	'answer',
-	'withdraw',
-	'correction'
-];
-
 /** The job's entries in the order in which they arrived; within a range of the log, or of some kinds, where that is asked. */
 export async function entriesOf(
 	scope: ShopScope,

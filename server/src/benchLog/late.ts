@@ -1,4 +1,4 @@
-import { effectiveTime, type Entry } from '@exetasis/core/record';
+import { effectiveTime, kindsInOrder, type Entry } from '@exetasis/core/record';
 import { of, type ShopScope } from '../db/scope';
 import { entryOf } from './entries';
 
@@ -20,12 +20,11 @@ export interface LateWork {
 	readonly arrivedAt: Date;
 }
 
-const ORDERED: readonly Entry['kind'][] = ['step', 'cylinderDone', 'putIn', 'unitIn', 'tightened'];
 const TOGETHER_MS = 60_000;
 
 /** A job's work whose order was not held, by person and arrival, oldest first. */
 export async function lateWork(scope: ShopScope, jobId: string): Promise<LateWork[]> {
-	const rows = await of(scope, 'logEntry').all({ jobId, kind: [...ORDERED] }, { order: [['seq', 'ASC']] });
+	const rows = await of(scope, 'logEntry').all({ jobId, kind: kindsInOrder }, { order: [['seq', 'ASC']] });
 	const batches: { by: string; arrivedAt: Date; entries: Entry[] }[] = [];
 	for (const row of rows) {
 		const entry = entryOf(row);

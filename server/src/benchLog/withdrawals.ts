@@ -1,4 +1,4 @@
-import { inLogOrder, withdrawnIds } from '@exetasis/core/record';
+import { inLogOrder, kindsTakingBack, withdrawnIds } from '@exetasis/core/record';
 import { of, type ShopScope } from '../db/scope';
 import { projectAnew } from '../db/sql/projectAnew';
 import { entryOf } from './entries';
@@ -8,7 +8,7 @@ import { entryOf } from './entries';
  * core is asked; an entry that has not arrived yet may be taken back already.
  */
 export async function projectWithdrawn(scope: ShopScope, jobId: string): Promise<void> {
-	const takingBack = await of(scope, 'logEntry').all({ jobId, kind: ['withdraw', 'correction'] });
+	const takingBack = await of(scope, 'logEntry').all({ jobId, kind: kindsTakingBack });
 	const now = withdrawnIds(inLogOrder(takingBack.map(entryOf)));
 	const before = new Set((await of(scope, 'withdrawnEntry').all({ jobId })).map(({ entryId }) => entryId));
 	const gone = [...before].filter((id) => !now.has(id));
@@ -21,9 +21,6 @@ export async function projectWithdrawn(scope: ShopScope, jobId: string): Promise
 /** Makes everything that is kept beside a shop's log anew from the log alone. */
 export async function projectShop(scope: ShopScope): Promise<void> {
 	await projectAnew(scope);
-	const jobs = await of(scope, 'logEntry').all(
-		{ kind: ['withdraw', 'correction'] },
-		{ attributes: ['jobId'], group: ['jobId'] }
-	);
+	const jobs = await of(scope, 'logEntry').all({ kind: kindsTakingBack }, { attributes: ['jobId'], group: ['jobId'] });
 	for (const { jobId } of jobs) await projectWithdrawn(scope, jobId);
 }

@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import {
-	allSteps,
 	checkEntry,
 	entrySchema,
 	fold,
@@ -60,14 +59,14 @@ export async function keepLog(
 	{ sheet, parts, ids }: TakenIn
 ): Promise<void> {
 	const places = mat.map(({ place }) => ({ part: parts.get(place)!, ...placeFrom(place) }));
-	const build = together(sheet, job, places, fold([]));
+	const nothing = fold([]);
+	const build = together(sheet, job, places, nothing);
 	const facts: JobFacts = {
 		...job,
 		sheet,
 		stationOfPart: new Map(places.map(({ part, station }) => [part, station])),
-		stepsDone: new Map(allSteps(sheet, job).map(({ key }) => [key, 0])),
-		answers: new Set(),
 		holdOrder: false,
+		log: () => nothing,
 		together: () => build
 	};
 	const gauges = new Set([...ids].flatMap(([name, id]) => (name.startsWith('@gauge/') ? [id] : [])));

@@ -1,6 +1,7 @@
 import {
 	firstUnbuilt,
 	fold,
+	kindsOfBuilding,
 	lastProofs,
 	piecesIn,
 	proveSteps,
@@ -11,7 +12,7 @@ import {
 import { matRows } from '@exetasis/core/mat';
 import type { Policy, ShopGauge } from '@exetasis/core/decide';
 import { Kept, keyOf } from '../background/kept';
-import { entriesOf, ofBuilding } from '../benchLog/entries';
+import { entriesOf } from '../benchLog/entries';
 import { of, type ShopScope } from '../db/scope';
 import { floorJobs, type FloorJob } from '../db/sql/floor';
 import { releasedJobs, type ReleasedJob } from '../db/sql/releasedJobs';
@@ -93,11 +94,7 @@ async function closingOf(scope: ShopScope, jobId: string, { gauges, policy }: Ju
 	const job = (await of(scope, 'job').one({ id: jobId }))!;
 	const sheet = await pinnedSheet(scope, job.modelSheetId);
 	const cells = await of(scope, 'matCell').all({ jobId });
-	const state = fold(
-		await entriesOf(scope, jobId, {
-			kinds: [...ofBuilding, 'proof']
-		})
-	);
+	const state = fold(await entriesOf(scope, jobId, { kinds: [...kindsOfBuilding, 'proof'] }));
 	const places = cells.map(({ partId: part, station, cylinder }) => ({ part, station, cylinder }));
 	const build = together(sheet, job, places, state);
 	const pieces = piecesIn(build);

@@ -9,7 +9,7 @@ import {
 	type SheetDraft
 } from '@exetasis/core/draft';
 import { partType } from '@exetasis/core/part';
-import { blockedBy, fold, stepsInScope, type ModelSheet } from '@exetasis/core/record';
+import { blockedBy, fold, kindsTakingBack, stepsInScope, type ModelSheet } from '@exetasis/core/record';
 import { entriesOf } from '../benchLog/entries';
 import { inTransaction, of, wasTaken, type ShopScope } from '../db/scope';
 import { layoutSheets } from '../layouts';
@@ -124,7 +124,7 @@ const growSheet = (
 		const pinned = await pinnedSheet(within, job.modelSheetId);
 		const newest = await newestSheet(within, pinned.model);
 		if (!pinned.provisional || !newest?.body.provisional) return { kind: 'checked' };
-		const log = fold(await entriesOf(within, jobId, { kinds: ['step', 'withdraw', 'correction'] }));
+		const log = fold(await entriesOf(within, jobId, { kinds: ['step', ...kindsTakingBack] }));
 		if (blockedBy(stepsInScope(pinned, job), log.steps).length > 0) return { kind: 'blocked' };
 		const changed = await change(newest.body, within);
 		if (changed === 'answered') return { kind: 'laid', stations: [] };

@@ -3,12 +3,13 @@ import { finiteAnswer, requireThat } from '../../number';
 import { dimensionOf, isAsTyped } from '../../quantity';
 import type { EntryProblem } from '../problem';
 import { allSteps, openedCylinders, type Ask, type Meaning, type ModelSheet, type Opening } from '../sheet';
-import { common, kind, typed, words } from './common';
+import { common, schemaOf, typed, words } from './common';
+import { jobKind } from './kind';
 
 const quantity = z.strictObject({ value: z.number().min(-1e9).max(1e9), typed });
 
 /** What a step asked, answered: seen, a count, one of the choices or one's own words, how something was set, or readings. */
-export const answerSchema = kind(
+const schema = schemaOf(
 	'answer',
 	common,
 	z.strictObject({
@@ -26,7 +27,7 @@ export const answerSchema = kind(
 		])
 	})
 );
-export type Answer = z.infer<typeof answerSchema>;
+export type Answer = z.infer<typeof schema>;
 
 /** A question of a step by one word, at its cylinder where it is asked at each. */
 export const askKey = (step: string, ask: number, cylinder?: number): string =>
@@ -129,7 +130,7 @@ function fits(value: Answer['payload']['value'], ask: Ask, cylinders: readonly n
 }
 
 /** Whether an answer fits a question of a step that the job opens. */
-export function checkAnswer(
+function checkAnswer(
 	{ payload }: Answer,
 	{ sheet, ...job }: Opening & { readonly sheet: ModelSheet }
 ): EntryProblem | undefined {
@@ -144,3 +145,13 @@ export function checkAnswer(
 		? { code: 'notAnAnswer', step: step.text }
 		: { code: 'notAtCylinder', step: step.text, cylinder };
 }
+
+export const answer = jobKind({
+	schema,
+	add: ({ answers }, entry) => {
+		const { step, ask, cylinder } = entry.payload;
+		answers.set(askKey(step, ask, cylinder), entry);
+	},
+	check: checkAnswer,
+	bearsOnBuild: true
+});

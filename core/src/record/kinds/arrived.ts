@@ -1,14 +1,14 @@
 import { z } from 'zod';
-import type { EntryProblem } from '../problem';
-import { stationsInScope, type ModelSheet, type Opening } from '../sheet';
-import { common, kind, words } from './common';
+import { stationsInScope } from '../sheet';
+import { common, schemaOf, words } from './common';
+import { jobKind } from './kind';
 
 const note = words.max(80);
 /** In the place of a kit's number on a part's record: it came by itself. */
 export const BY_ITSELF = 'byItself';
 
 /** Pieces that are here for the job: bought, with lot and supplier as the bag says, or out of the shop's own drawer. */
-export const arrivedSchema = kind(
+const schema = schemaOf(
 	'arrived',
 	common,
 	z.strictObject({
@@ -21,15 +21,15 @@ export const arrivedSchema = kind(
 		kit: note.optional()
 	})
 );
-type Arrived = z.infer<typeof arrivedSchema>;
+export type Arrived = z.infer<typeof schema>;
 
-/** Whether the job needs such pieces at all. */
-export const checkArrived = (
-	{ payload }: Arrived,
-	{ sheet, ...job }: Opening & { readonly sheet: ModelSheet }
-): EntryProblem | undefined => {
-	const { station, kit } = payload;
-	if (!stationsInScope(sheet, job).some(({ key }) => key === station)) return { code: 'unknownStation', station };
-	const holds = sheet.kits.find(({ number }) => number === kit)?.holds.some((held) => held.station === station);
-	return kit === undefined || holds ? undefined : { code: 'notInKit', station, kit };
-};
+export const arrived = jobKind({
+	schema,
+	add: ({ arrivals }, entry) => void arrivals.push(entry),
+	// Whether the job needs such pieces at all.
+	check: ({ payload: { station, kit } }, { sheet, ...job }) => {
+		if (!stationsInScope(sheet, job).some(({ key }) => key === station)) return { code: 'unknownStation', station };
+		const holds = sheet.kits.find(({ number }) => number === kit)?.holds.some((held) => held.station === station);
+		return kit === undefined || holds ? undefined : { code: 'notInKit', station, kit };
+	}
+});

@@ -2,13 +2,14 @@ import { z } from 'zod';
 import type { EntryProblem } from '../problem';
 import type { ModelSheet, Station } from '../sheet';
 import { partType } from '../../part/register';
-import { kind, ofPart, words } from './common';
+import { ofPart, schemaOf, words } from './common';
+import { partKind } from './kind';
 
 const foundWhere = ['inPlace', 'elsewhere', 'fellOut', 'missing', 'doubled'] as const;
 export type FoundWhere = (typeof foundWhere)[number];
 
 /** How a part lay when the pump was opened, before anybody judged it: where, which way it faced, or in pieces. The last of each stands. */
-export const asFoundSchema = kind(
+const schema = schemaOf(
 	'asFound',
 	ofPart,
 	z.union([
@@ -28,7 +29,7 @@ export const asFoundSchema = kind(
 		z.strictObject({ pieces: z.enum(['whole', 'allFound', 'oneLost']) })
 	])
 );
-export type AsFound = z.infer<typeof asFoundSchema>;
+export type AsFound = z.infer<typeof schema>;
 
 export interface FoundSo {
 	/** Where it lay, which way it faced, and whether it was in pieces. */
@@ -43,11 +44,6 @@ export interface FoundSo {
 
 const fields = ['where', 'facing', 'pieces', 'lay', 'ran', 'joints'] as const;
 type Field = (typeof fields)[number];
-
-export function addAsFound<R extends FoundSo>(record: R, entry: AsFound): R {
-	const field = fields.find((one) => one in entry.payload)!;
-	return { ...record, [field]: entry };
-}
 
 type Said<F extends Field> = Extract<AsFound['payload'], Record<F, unknown>>[F];
 /** What the log says of a part in one respect; undefined if it says nothing. */
@@ -85,7 +81,7 @@ export const hasDirection = ({ face, type }: Pick<Station, 'face' | 'type'>): bo
 	face.toward !== 'either' && !partType(type).symmetric;
 
 /** Whether a part can have been found so. */
-export function checkAsFound(
+function checkFound(
 	{ payload }: AsFound,
 	station: Station,
 	{ assemblies }: Pick<ModelSheet, 'assemblies'>
@@ -100,3 +96,8 @@ export function checkAsFound(
 	if ((where === 'elsewhere') !== (assembly !== undefined)) return problem;
 	return assembly === undefined || assemblies.some(({ key }) => key === assembly) ? undefined : problem;
 }
+
+export const asFound = partKind(schema, {
+	add: (record, entry) => ({ ...record, [fields.find((field) => field in entry.payload)!]: entry }),
+	check: (entry, station, { sheet }) => checkFound(entry, station, sheet)
+});

@@ -1,10 +1,13 @@
 import { z } from 'zod';
-import { kind, ofPart } from './common';
+import { stepsInScope } from '../sheet';
+import { uncleaned } from '../stepOrder';
+import { foundWrong, type FoundSo } from './asFound';
+import { ofPart, schemaOf } from './common';
 import type { Finding } from './finding';
+import { partKind } from './kind';
 
-/** Looked at, nothing found: absence is evidence. */
-export const cleanSchema = kind('clean', ofPart, z.strictObject({}));
-export type Clean = z.infer<typeof cleanSchema>;
+const schema = schemaOf('clean', ofPart, z.strictObject({}));
+type Clean = z.infer<typeof schema>;
 
 export interface Cleaned {
 	readonly findings: readonly Finding[];
@@ -12,4 +15,15 @@ export interface Cleaned {
 	readonly clean?: Clean;
 }
 
-export const addClean = <R extends Cleaned>(record: R, clean: Clean): R => ({ ...record, findings: [], clean });
+/** Inspected, nothing found: absence is evidence. */
+export const clean = partKind(schema, {
+	add: (record, entry) => ({ ...record, findings: [], clean: entry }),
+	check: (_, __, { holdOrder, sheet, log, ...job }) => {
+		const [dirty] = holdOrder ? uncleaned(stepsInScope(sheet, job), log().steps) : [];
+		return dirty && { code: 'notCleanedYet', before: dirty.text };
+	}
+});
+
+/** True where the part was inspected: a finding, or "nothing found"; a part that was not there cannot be. */
+export const isLookedAt = (record: Cleaned & FoundSo): boolean =>
+	record.clean !== undefined || record.findings.length > 0 || foundWrong(record).includes('missing');

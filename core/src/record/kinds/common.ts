@@ -31,8 +31,12 @@ export const common = {
 };
 export const ofPart = { ...common, part: id };
 
-export const kind = <K extends string, P extends z.ZodType, B extends z.ZodRawShape>(name: K, base: B, payload: P) =>
-	z.strictObject({ ...base, kind: z.literal(name), payload });
+/** The schema of one kind of entry. */
+export const schemaOf = <K extends string, P extends z.ZodType, B extends z.ZodRawShape>(
+	name: K,
+	base: B,
+	payload: P
+) => z.strictObject({ ...base, kind: z.literal(name), payload });
 
 /** What was typed, as it was typed. */
 export const typed = z.strictObject({ text: z.string().max(40), unit: z.enum(units as [Unit, ...Unit[]]) });

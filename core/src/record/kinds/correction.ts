@@ -1,6 +1,14 @@
 import { z } from 'zod';
-import { common, id, kind, words } from './common';
+import { common, id, schemaOf, words } from './common';
+import { jobKind } from './kind';
 
 /** A lead's correction to a released job: in words, striking an entry out where it names one. */
-export const correctionSchema = kind('correction', common, z.strictObject({ entry: id.optional(), text: words }));
-export type Correction = z.infer<typeof correctionSchema>;
+const schema = schemaOf('correction', common, z.strictObject({ entry: id.optional(), text: words }));
+export type Correction = z.infer<typeof schema>;
+
+export const correction = jobKind({
+	schema,
+	add: ({ corrections }, entry) => void corrections.push(entry),
+	bearsOnBuild: true,
+	takesBack: ({ payload }) => payload.entry
+});

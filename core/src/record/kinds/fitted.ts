@@ -1,26 +1,22 @@
 import { z } from 'zod';
 import type { EntryProblem } from '../problem';
 import { discardLimit, type Station } from '../sheet';
-import { kind, ofPart, typed } from './common';
+import { ofPart, schemaOf, typed } from './common';
+import { partKind } from './kind';
 import { checkSize } from './size';
 
 /** What the part that replaces this one measures as it is fitted: its wear is counted from there, not from nominal. */
-export const fittedSchema = kind(
+const schema = schemaOf(
 	'fitted',
 	ofPart,
 	z.strictObject({ characteristic: z.string().min(1).max(40), value: z.number().finite(), typed })
 );
-export type Fitted = z.infer<typeof fittedSchema>;
+export type Fitted = z.infer<typeof schema>;
 
 export interface FittedSizes {
 	/** Sizes of the part that replaces it, the last of each characteristic. */
 	readonly fitted: readonly Fitted[];
 }
-
-export const addFitted = <R extends FittedSizes>(record: R, fitted: Fitted): R => ({
-	...record,
-	fitted: [...record.fitted.filter(({ payload }) => payload.characteristic !== fitted.payload.characteristic), fitted]
-});
 
 /** A new part has all of its allowance before it, or some: one at its limit is none. */
 export function checkFitted(payload: Fitted['payload'], station: Station): EntryProblem | undefined {
@@ -34,3 +30,11 @@ export function checkFitted(payload: Fitted['payload'], station: Station): Entry
 		? undefined
 		: { code: 'fittedBeyondLimit', value: payload.value, limit: limit.value, unit: measured.unit };
 }
+
+export const fitted = partKind(schema, {
+	add: (record, entry) => ({
+		...record,
+		fitted: [...record.fitted.filter(({ payload }) => payload.characteristic !== entry.payload.characteristic), entry]
+	}),
+	check: ({ payload }, station) => checkFitted(payload, station)
+});

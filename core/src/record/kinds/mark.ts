@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import type { EntryProblem } from '../problem';
-import type { Station } from '../sheet';
-import { kind, ofPart } from './common';
+import { ofPart, schemaOf } from './common';
+import { partKind } from './kind';
 
 /** A mark painted on the unrolled surface: mm from the pressure side, degrees round; an arc may run past 360. */
-export const markSchema = kind(
+const schema = schemaOf(
 	'mark',
 	ofPart,
 	z
@@ -21,16 +20,17 @@ export const markSchema = kind(
 			path: ['toDeg']
 		})
 );
-export type Mark = z.infer<typeof markSchema>;
+export type Mark = z.infer<typeof schema>;
 
 export interface Marks {
 	/** Marks painted on its unrolled surface. */
 	readonly marks: readonly Mark[];
 }
 
-export const addMark = <R extends Marks>(record: R, mark: Mark): R => ({ ...record, marks: [...record.marks, mark] });
-
-export function checkMark({ payload: { fromMm, toMm } }: Mark, { surface, name }: Station): EntryProblem | undefined {
-	const onSurface = surface !== undefined && fromMm >= 0 && toMm <= surface.lengthMm && fromMm <= toMm;
-	return onSurface ? undefined : { code: 'markOffSurface', part: name };
-}
+export const mark = partKind(schema, {
+	add: (record, entry) => ({ ...record, marks: [...record.marks, entry] }),
+	check: ({ payload: { fromMm, toMm } }, { surface, name }) => {
+		const onSurface = surface !== undefined && fromMm >= 0 && toMm <= surface.lengthMm && fromMm <= toMm;
+		return onSurface ? undefined : { code: 'markOffSurface', part: name };
+	}
+});

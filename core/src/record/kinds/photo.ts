@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { common, id, kind, words } from './common';
+import { common, id, schemaOf, words } from './common';
+import { addToPart, checkOfPart, jobKind } from './kind';
 
 /** Name of a photograph: SHA-256 of its bytes, in hexadecimal. */
 export const photoName = z.string().regex(/^[0-9a-f]{64}$/, 'is no SHA-256 of a photograph');
@@ -10,7 +11,7 @@ export const PHOTO_MOST = { edge: 2000, bytes: 1_000_000 } as const;
 const edge = z.int().min(1).max(PHOTO_MOST.edge);
 
 /** A photograph, of a part or of the job; its bytes are kept beside the log, under their own name. */
-export const photoSchema = kind(
+const schema = schemaOf(
 	'photo',
 	{ ...common, part: id.optional() },
 	z.strictObject({
@@ -22,13 +23,18 @@ export const photoSchema = kind(
 		of: z.literal('newPart').optional()
 	})
 );
-type Photo = z.infer<typeof photoSchema>;
+export type Photo = z.infer<typeof schema>;
 
 export interface Photos {
 	readonly photos: readonly Photo[];
 }
 
-export const addPhoto = <R extends Photos>(record: R, photo: Photo): R => ({
-	...record,
-	photos: [...record.photos, photo]
+export const photo = jobKind({
+	schema,
+	add: (log, entry) => {
+		const { id, part } = entry;
+		if (part) addToPart(log, { id, part }, (record) => ({ ...record, photos: [...record.photos, entry] }));
+		else log.photos.push(entry);
+	},
+	check: ({ part }, job) => (part ? checkOfPart(part, job) : undefined)
 });

@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { dimensionOf, isAsTyped, type Dimension } from '../../quantity';
+import { notTogether } from '../checkBuild';
 import type { EntryProblem } from '../problem';
 import type { ModelSheet } from '../sheet';
-import { common, id, kind, typed, words } from './common';
+import { common, id, schemaOf, typed, words } from './common';
+import { jobKind } from './kind';
 
 const quantity = z.strictObject({ value: z.number().min(-1e6).max(1e6), typed });
 
@@ -14,7 +16,7 @@ const traceVerdict = z.strictObject({
 });
 
 /** What was measured or seen while the pump was proved. */
-export const proofSchema = kind(
+const schema = schemaOf(
 	'proof',
 	common,
 	z.discriminatedUnion('test', [
@@ -49,7 +51,7 @@ export const proofSchema = kind(
 		})
 	])
 );
-export type Proof = z.infer<typeof proofSchema>;
+export type Proof = z.infer<typeof schema>;
 
 const measures: Readonly<Record<string, Dimension>> = {
 	from: 'pressure',
@@ -63,7 +65,7 @@ const measures: Readonly<Record<string, Dimension>> = {
 };
 
 /** Whether what was typed is what was sent, in units that measure it, and a weep place is one of the sheet's. */
-export function checkProof({ payload }: Proof, { proof, cylinders }: ModelSheet): EntryProblem | undefined {
+function checkProof({ payload }: Proof, { proof, cylinders }: ModelSheet): EntryProblem | undefined {
 	for (const [name, value] of Object.entries(payload)) {
 		if (typeof value !== 'object' || !('typed' in value)) continue;
 		if (dimensionOf(value.typed.unit) !== measures[name])
@@ -83,3 +85,10 @@ export function checkProof({ payload }: Proof, { proof, cylinders }: ModelSheet)
 // Shut in and warmed, water rises by itself.
 const warmed = ({ fromC, toC }: { readonly fromC?: { value: number }; readonly toC?: { value: number } }): boolean =>
 	fromC !== undefined && toC !== undefined && toC.value > fromC.value;
+
+export const proof = jobKind({
+	schema,
+	add: ({ proofs }, entry) => void proofs.push(entry),
+	check: (entry, job) => checkProof(entry, job.sheet) ?? notTogether(job),
+	gauge: ({ payload }) => (payload.test === 'hold' ? payload.gauge : undefined)
+});

@@ -1,14 +1,14 @@
 import { z } from 'zod';
-import type { EntryProblem } from '../problem';
-import { placesToRead, type Station } from '../sheet';
-import { id, kind, ofPart, typed, words } from './common';
+import { placesToRead } from '../sheet';
+import { id, ofPart, schemaOf, typed, words } from './common';
+import { partKind } from './kind';
 import { checkSize } from './size';
 
 /** Temperatures that a part or a gauge may have on a bench, °C. */
 export const BENCH_C = { least: -40, most: 150 } as const;
 
 /** One reading, in the base unit of its characteristic; what was typed is kept as typed. */
-export const readingSchema = kind(
+const schema = schemaOf(
 	'reading',
 	ofPart,
 	z.strictObject({
@@ -28,23 +28,22 @@ export const readingSchema = kind(
 		confirmed: words.max(400).optional()
 	})
 );
-export type Reading = z.infer<typeof readingSchema>;
+export type Reading = z.infer<typeof schema>;
 
 export interface Readings {
 	readonly readings: readonly Reading[];
 }
 
-export const addReading = <R extends Readings>(record: R, reading: Reading): R => ({
-	...record,
-	readings: [...record.readings, reading]
+export const reading = partKind(schema, {
+	add: (record, entry) => ({ ...record, readings: [...record.readings, entry] }),
+	check: ({ payload }, station) => {
+		const { characteristic, row, column } = payload;
+		const measured = station.characteristics.find(({ key }) => key === characteristic);
+		if (measured) {
+			const { rows, columns } = placesToRead(measured);
+			if (row >= rows.length || column >= columns.length) return { code: 'placeNotOnGrid', row, column };
+		}
+		return checkSize(payload, station);
+	},
+	gauge: ({ payload }) => payload.gauge
 });
-
-export function checkReading({ payload }: Reading, station: Station): EntryProblem | undefined {
-	const { characteristic, row, column } = payload;
-	const measured = station.characteristics.find(({ key }) => key === characteristic);
-	if (measured) {
-		const { rows, columns } = placesToRead(measured);
-		if (row >= rows.length || column >= columns.length) return { code: 'placeNotOnGrid', row, column };
-	}
-	return checkSize(payload, station);
-}

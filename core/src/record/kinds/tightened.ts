@@ -1,12 +1,14 @@
 import { z } from 'zod';
-import { readTorque, tighteningPasses, torqueWindow, type TighteningPass } from '../../build';
 import { dimensionOf, isAsTyped } from '../../quantity';
+import { boltStates } from '../bolts';
 import type { EntryProblem } from '../problem';
 import type { Station } from '../sheet';
-import { id, kind, ofPart, typed } from './common';
+import { inPump } from '../together';
+import { id, ofPart, schemaOf, typed } from './common';
+import { partKind } from './kind';
 
 /** One bolt of a group tightened in one pass: the wrench let go at the set torque, or what it read. */
-export const tightenedSchema = kind(
+const schema = schemaOf(
 	'tightened',
 	ofPart,
 	z.strictObject({
@@ -23,63 +25,28 @@ export const tightenedSchema = kind(
 		byFeel: z.literal(true).optional()
 	})
 );
-export type Tightened = z.infer<typeof tightenedSchema>;
+export type Tightened = z.infer<typeof schema>;
 
 export interface Tightenings {
 	/** In order of time: of one bolt in one pass the last stands. */
 	readonly tightened: readonly Tightened[];
 }
 
-export const addTightened = <R extends Tightenings>(record: R, entry: Tightened): R => ({
-	...record,
-	tightened: [...record.tightened, entry]
+export const tightened = partKind(schema, {
+	add: (record, entry) => ({ ...record, tightened: [...record.tightened, entry] }),
+	check: (entry, _, { together, holdOrder }) => {
+		const build = together();
+		const place = build.places.get(entry.part);
+		if (!place) return { code: 'unknownPart' };
+		return checkTightened(entry, place.station, place.record, inPump(build, place), holdOrder);
+	},
+	bearsOnBuild: true,
+	ordered: true,
+	gauge: ({ payload }) => payload.wrench
 });
 
-/** A bolt of the round in hand, and how its last tightening lies against the window: undefined where nobody has been there. */
-interface BoltState {
-	readonly pass: number;
-	readonly bolt: number;
-	readonly against?: 'within' | 'below' | 'beyond';
-}
-
-/** Every bolt of a group in the order in which it is tightened, pass by pass. Nothing where the station is no fastener. */
-export function boltStates({ fastening }: Pick<Station, 'fastening'>, { tightened }: Tightenings): BoltState[] {
-	if (!fastening) return [];
-	const against = (pass: TighteningPass, i: number, bolt: number): Pick<BoltState, 'against'> => {
-		const last = tightened.findLast(({ payload }) => payload.pass === i && payload.bolt === bolt);
-		if (!last) return {};
-		const window = torqueWindow(fastening, pass.share);
-		const { read } = last.payload;
-		return { against: read && window ? readTorque(read.valueNm, read.typed.unit, window).against : 'within' };
-	};
-	return tighteningPasses(fastening).flatMap((pass, i) =>
-		pass.order.map((bolt): BoltState => ({ pass: i, bolt, ...against(pass, i, bolt) }))
-	);
-}
-
-/** The bolt whose turn it is: the first that is not within its window. Undefined once the whole group is tight. */
-export const nextBolt = (station: Pick<Station, 'fastening'>, record: Tightenings): BoltState | undefined =>
-	boltStates(station, record).find(({ against }) => against !== 'within');
-
-/** Whether a group needs no more: every bolt within its window in every pass, or no fastener at all. */
-export const groupTightened = (station: Pick<Station, 'fastening'>, record: Tightenings): boolean =>
-	nextBolt(station, record) === undefined;
-
-/**
- * How a group was tightened: entirely by the wrench, or by feel, for at least one bolt or because no torque is stated.
- * Undefined before the first bolt.
- */
-export const tightenedBy = (
-	{ fastening }: Pick<Station, 'fastening'>,
-	{ tightened }: Tightenings
-): 'wrench' | 'feel' | undefined => {
-	if (!fastening || tightened.length === 0) return undefined;
-	const standing = new Map(tightened.map(({ payload }) => [`${payload.pass}/${payload.bolt}`, payload]));
-	return fastening.torqueNm === undefined || [...standing.values()].some(({ byFeel }) => byFeel) ? 'feel' : 'wrench';
-};
-
 /** Whether a bolt can be tightened so: it is of this group, its turn has come, and what was typed is a torque. */
-export function checkTightened(
+function checkTightened(
 	{ payload: { pass, bolt, read, turnDeg = 0 } }: Tightened,
 	station: Station,
 	record: Tightenings,

@@ -1,8 +1,12 @@
 import { z } from 'zod';
-import { common, kind, words } from './common';
+import { unitKeptOut } from '../checkBuild';
+import type { EntryProblem } from '../problem';
+import { unitPlace, type Together } from '../together';
+import { common, schemaOf, words } from './common';
+import { jobKind, notSafe } from './kind';
 
 /** A sub-assembly that was joined on the bench put into its place: the pump, or the sub-assembly that holds it. */
-export const unitInSchema = kind(
+const schema = schemaOf(
 	'unitIn',
 	common,
 	z.strictObject({
@@ -14,7 +18,19 @@ export const unitInSchema = kind(
 		despite: words.optional()
 	})
 );
-export type UnitIn = z.infer<typeof unitInSchema>;
+export type UnitIn = z.infer<typeof schema>;
 
-/** A sub-assembly at its place, by one word. */
-export const unitPlace = (unit: string, cylinder: number): string => `${unit}/${cylinder}`;
+export const unitIn = jobKind({
+	schema,
+	add: ({ unitsIn }, entry) => unitsIn.set(unitPlace(entry.payload.unit, entry.payload.cylinder), entry),
+	check: (entry, job) => notSafe(job) ?? checkUnitIn(entry, job.together(), job.holdOrder),
+	bearsOnBuild: true,
+	ordered: true
+});
+
+/** Whether a sub-assembly may go in now; its order may be gone against with a reason. */
+function checkUnitIn({ payload }: UnitIn, build: Together, holdOrder: boolean): EntryProblem | undefined {
+	const place = build.units.get(unitPlace(payload.unit, payload.cylinder));
+	if (!place) return { code: 'unknownUnit', unit: payload.unit };
+	return unitKeptOut(build, place, holdOrder && payload.despite === undefined);
+}

@@ -1,6 +1,13 @@
 import type { Chosen, Opening } from '@exetasis/core/record';
 import type { ShopScope } from '../scope';
-import { row, standing } from './statement';
+import type { LogEntryRow } from '../tables';
+import { row } from './statement';
+
+/** A row of the log as JSON gives it. */
+type LaterEntry = Omit<LogEntryRow, 'at' | 'effectiveAt'> & {
+	readonly at: string;
+	readonly effectiveAt: string | null;
+};
 
 interface JobFactsRow {
 	readonly released: boolean;
@@ -12,20 +19,22 @@ interface JobFactsRow {
 	readonly cells: readonly [string, string][];
 	/** Of the gauges asked about, those that the shop has. */
 	readonly gauges: readonly string[];
-	/** Steps that are signed off, with the moment that counts, ms since 1970; the last of a step counts. */
-	readonly steps: readonly (readonly [string, number])[];
-	/** Steps that are repeated, and a cylinder at which each is done. */
-	readonly cylinders: readonly (readonly [string, number])[];
-	/** Questions of steps that are answered: step, number, and the cylinder where it is asked at each. */
-	readonly answers: readonly (readonly [string, number, number | null])[];
+	/** How many entries of its log are not later in it than the one asked about. */
+	readonly known: number;
+	/** Its later entries, in the order in which they arrived. */
+	readonly later: readonly LaterEntry[];
 }
 
-/** What the check of entries has to know of their job; of mat and gauges only what the entries speak of. */
+/**
+ * What the check of entries has to know of their job; of mat and gauges only what the entries speak of, of its log what
+ * came after `lastSeq`.
+ */
 export const jobFacts = (
 	scope: ShopScope,
 	jobId: string,
 	parts: readonly string[],
-	gauges: readonly string[]
+	gauges: readonly string[],
+	lastSeq: number
 ): Promise<JobFactsRow | undefined> =>
 	row(
 		scope,
@@ -34,14 +43,11 @@ export const jobFacts = (
 			(SELECT coalesce(jsonb_agg(jsonb_build_array(c.part_id, c.station)), '[]') FROM mat_cell c
 				WHERE c.job_id = j.id AND c.part_id = ANY($3::uuid[])) AS cells,
 			(SELECT coalesce(jsonb_agg(g.id), '[]') FROM gauge g WHERE g.shop_id = j.shop_id AND g.id = ANY($4::uuid[])) AS gauges,
-			(SELECT coalesce(jsonb_agg(jsonb_build_array(e.payload->>'step',
-					round(extract(epoch FROM coalesce(e.effective_at, e.at)) * 1000)) ORDER BY coalesce(e.effective_at, e.at)), '[]')
-				FROM log_entry e
-				WHERE e.job_id = j.id AND e.kind = 'step' AND ${standing}) AS steps,
-			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'cylinder')), '[]') FROM log_entry e
-				WHERE e.job_id = j.id AND e.kind = 'cylinderDone' AND ${standing}) AS cylinders,
-			(SELECT coalesce(jsonb_agg(DISTINCT jsonb_build_array(e.payload->>'step', e.payload->'ask', e.payload->'cylinder')), '[]') FROM log_entry e
-				WHERE e.job_id = j.id AND e.kind = 'answer' AND ${standing}) AS answers
+			(SELECT count(*)::int FROM log_entry e WHERE e.job_id = j.id AND e.seq <= $5) AS known,
+			(SELECT coalesce(jsonb_agg(jsonb_build_object('id', e.id, 'seq', e.seq, 'jobId', e.job_id, 'partId', e.part_id,
+					'kind', e.kind, 'payload', e.payload, 'by', e.by, 'at', e.at, 'offsetMs', e.offset_ms,
+					'clientSeq', e.client_seq, 'effectiveAt', e.effective_at) ORDER BY e.seq), '[]')
+				FROM log_entry e WHERE e.job_id = j.id AND e.seq > $5) AS later
 		FROM job j WHERE j.shop_id = $1 AND j.id = $2`,
-		[jobId, parts, gauges]
+		[jobId, parts, gauges, lastSeq]
 	);

@@ -1,7 +1,9 @@
+import type { EntryKind } from '@exetasis/core/record';
+
 /** One table that the log is projected into, for queries: which kinds go there, and what of them. */
 interface Projection {
 	readonly table: string;
-	readonly kinds: readonly string[];
+	readonly kinds: readonly EntryKind[];
 	/** Column → expression over a row of the log. */
 	readonly columns: Readonly<Record<string, string>>;
 }

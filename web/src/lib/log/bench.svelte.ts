@@ -104,7 +104,10 @@ export class BenchState {
 	/** All parts of the mat by place. What has not changed stays the very same object, so that only its cell is drawn anew. */
 	readonly parts = $derived.by(() => {
 		this.#records = new Map(
-			[...this.log.parts].map(([part, record]) => [part, sameOr(this.#records.get(part), record)])
+			[...this.log.parts].map(([part, record]) => {
+				const before = this.#records.get(part);
+				return [part, before?.version === record.version ? before : record];
+			})
 		);
 		const judged = judgeMat(this.bench, this.#records, this.mates, (part, mates) => this.#judge(part, mates));
 		const before = this.#shown;
@@ -231,25 +234,6 @@ const entryById = ({ entry }: Kept) => [entry.id, entry] as const;
 /** What is proposed, or what was decided where somebody has. */
 export const verdictOf = ({ record, judgement }: BenchPart) =>
 	standingDecision(record)?.payload.verdict ?? judgement.verdict;
-
-// The record as it was where nothing has been added or taken back, so that one can tell by a glance.
-function sameOr(before: PartRecord | undefined, now: PartRecord): PartRecord {
-	const ids = ({ findings, readings, fitted, marks, decisions, tightened, notes, photos, ...one }: PartRecord) =>
-		[
-			...[one.where, one.facing, one.pieces, one.clean, one.putIn].filter((one) => one !== undefined),
-			...findings,
-			...readings,
-			...fitted,
-			...marks,
-			...decisions,
-			...tightened,
-			...notes,
-			...photos
-		]
-			.map(({ id }) => id)
-			.join();
-	return before && ids(before) === ids(now) ? before : now;
-}
 
 const KEY = Symbol('bench');
 export const provideBench = (bench: () => BenchState): void => void setContext(KEY, bench);

@@ -1,0 +1,20 @@
+/** Every kind of entry of the bench log, one file each: the one list of them. */
+export { answer } from './answer';
+export { arrived } from './arrived';
+export { asFound } from './asFound';
+export { clean } from './clean';
+export { correction } from './correction';
+export { cylinderDone } from './cylinderDone';
+export { decision } from './decision';
+export { finding } from './finding';
+export { fitted } from './fitted';
+export { mark } from './mark';
+export { note } from './note';
+export { photo } from './photo';
+export { proof } from './proof';
+export { putIn } from './putIn';
+export { reading } from './reading';
+export { step } from './step';
+export { tightened } from './tightened';
+export { unitIn } from './unitIn';
+export { withdraw } from './withdraw';

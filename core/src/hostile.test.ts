@@ -740,6 +740,8 @@ const answers: Record<string, Walked> = {
 	withPartsMoved: { args: [sheet, ['headNuts'], 2], held: ['0'] },
 	boltsAlone: { args: [[{ xMm: 10, yMm: 0 }]], held: ['0'] },
 	boltsOut: of({ bolts: [{ xMm: 10, yMm: 0, mark: 'last' }] }),
+	withNewSize: { args: [sheet, { station: 'plunger', characteristic: 'diameter', nominal: 18 }, {}], held: ['0'] },
+	canBeAdded: { args: ['plunger', 'diameter', {}] },
 	withLaidDown: { args: [sheet, [{ type: 'oRing', pieces: 2, price: 3 }], {}], held: ['0'] },
 	withVariant: { args: [sheet, 'Retainers'], held: ['0'] },
 	withChoice: { args: [sheet, 'retainers', 'Plastic'], held: ['0'] },

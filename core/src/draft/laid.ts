@@ -1,5 +1,6 @@
+import { partType, type PartTypeKey } from '../part';
 import type { Fastening, ModelSheet, Station } from '../record';
-import type { Customs } from './customs';
+import { usualSize, type Customs } from './customs';
 import { withPart, withPartChanged, type NewPart } from './edit';
 import type { SheetDraft } from './newSheet';
 import { withStepsDrafted } from './steps';
@@ -47,4 +48,37 @@ export function withLaidDown(
 		});
 	}, sheet);
 	return { draft: withStepsDrafted(laid), keys };
+}
+
+/** A size that is measured from now on, with what a new part measures there in the base unit of the size. */
+export interface NewSize {
+	readonly station: string;
+	readonly characteristic: string;
+	readonly nominal: number;
+}
+
+/** Whether a limit can be assumed for a size of such a part, from like parts; a few sizes need none. */
+export const canBeAdded = (type: PartTypeKey, characteristic: string, customs: Customs): boolean =>
+	partType(type).characteristics.some(({ key, limitless }) => key === characteristic && limitless) ||
+	customs[type]?.sizes.find(({ key }) => key === characteristic)?.allowance !== undefined;
+
+/**
+ * The sheet with a new size of a part. Its limit is what like parts are usually allowed, marked as assumed. The same sheet where it
+ * has this size; undefined where it has no such part, no known sheet limits such a size, or a new part measures something else
+ * there. Errors: as `usualSize`.
+ */
+export function withNewSize(
+	sheet: ModelSheet,
+	{ station: key, characteristic, nominal }: NewSize,
+	customs: Customs
+): SheetDraft | undefined {
+	const station = sheet.stations.find((one) => one.key === key);
+	const known = station && partType(station.type).characteristics.find((one) => one.key === characteristic);
+	if (!known) return undefined;
+	const there = station.characteristics.find((size) => size.key === characteristic);
+	if (there) return there.nominal === nominal ? sheet : undefined;
+	if (!canBeAdded(station.type, characteristic, customs)) return undefined;
+	const custom = customs[station.type]?.sizes.find((size) => size.key === characteristic);
+	const size = usualSize(characteristic, known.unit, nominal, custom);
+	return withPartChanged(sheet, key, { characteristics: [...station.characteristics, size] });
 }

@@ -139,13 +139,17 @@ describe('a pump without a sheet', () => {
 	});
 	it('gets a size with the new part beside it; its limit is that of like parts, and assumed', async () => {
 		const bench = await unknownPump('Measured');
-		const size = { station: 'ceramicPlunger', characteristic: 'diameter', nominal: 18 };
+		const part = uuidv7();
+		const size = { part, characteristic: 'diameter', nominal: 18 };
 		expect(await addSize(shop.scope, bench.job.id, size)).toEqual({ kind: 'blocked' });
 		await safe(bench);
 		expect(await addSize(shop.scope, bench.job.id, size)).toEqual({ kind: 'unknownSize' });
-		await layDown(shop.scope, bench.job.id, [{ type: 'plunger' }]);
+		const ids = [{ 1: part, 2: uuidv7(), 3: uuidv7() }];
+		await layDown(shop.scope, bench.job.id, [{ type: 'plunger' }], { ids });
 		const twice = await Promise.all([size, size].map((one) => addSize(shop.scope, bench.job.id, one)));
-		expect(twice.map(({ kind }) => kind).sort()).toEqual(['laid', 'unknownSize']);
+		expect(twice.map(({ kind }) => kind)).toEqual(['laid', 'laid']);
+		const other = await addSize(shop.scope, bench.job.id, { ...size, nominal: 20 });
+		expect(other).toEqual({ kind: 'unknownSize' });
 		const { sheet, cells } = (await benchOf(shop.scope, bench.job.id))!;
 		const [diameter, ...others] = sheet.stations.at(-1)!.characteristics;
 		expect(others).toEqual([]);

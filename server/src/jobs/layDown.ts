@@ -1,14 +1,6 @@
 // A sheet that grows while its first pump is stripped: what came off is added to the sheet and lies on the mat at once.
 import { v7 as uuidv7 } from 'uuid';
-import {
-	customsOf,
-	usualSize,
-	withLaidDown,
-	withPartChanged,
-	type LaidDown,
-	type SheetDraft
-} from '@exetasis/core/draft';
-import { partType } from '@exetasis/core/part';
+import { customsOf, withLaidDown, withNewSize, type LaidDown, type SheetDraft } from '@exetasis/core/draft';
 import { blockedBy, fold, kindsTakingBack, stepsInScope, type ModelSheet } from '@exetasis/core/record';
 import { entriesOf } from '../benchLog/entries';
 import { inTransaction, of, wasTaken, type ShopScope } from '../db/scope';
@@ -81,30 +73,27 @@ export async function layDown(
 	return answer.kind === 'laid' ? { kind: 'laid', stations } : answer;
 }
 
-export interface NewSize {
-	readonly station: string;
+/** A size of a part on the mat that is measured from now on, with what a new part measures there in the base unit of the size. */
+export interface SizeOfPart {
+	readonly part: string;
 	readonly characteristic: string;
-	/** What a new part measures, in the base unit of the size. */
 	readonly nominal: number;
 }
 
 /**
- * Adds a size to a part of a job's provisional sheet, as its next revision. Its limit is what like parts are usually allowed, marked
- * as assumed. If no known sheet limits such a size, it has no limit.
+ * Adds a size to a part of a job's provisional sheet, as its next revision. Sent again, because its answer was lost on the way, it
+ * adds nothing. Its limit: `withNewSize`.
  */
 export async function addSize(
 	scope: ShopScope,
 	jobId: string,
-	{ station: key, characteristic, nominal }: NewSize
+	{ part, characteristic, nominal }: SizeOfPart
 ): Promise<LaidDownAnswer> {
 	const customs = customsOf([...(await layoutSheets()), ...(await newestSheets(scope))]);
-	return growSheet(scope, jobId, async (sheet) => {
-		const station = sheet.stations.find((one) => one.key === key);
-		const known = station && partType(station.type).characteristics.find((one) => one.key === characteristic);
-		if (!known || station.characteristics.some((size) => size.key === characteristic)) return undefined;
-		const custom = customs[station.type]?.sizes.find((size) => size.key === characteristic);
-		const size = usualSize(characteristic, known.unit, nominal, custom);
-		return withPartChanged(sheet, key, { characteristics: [...station.characteristics, size] });
+	return growSheet(scope, jobId, async (sheet, within) => {
+		const station = (await of(within, 'matCell').one({ jobId, partId: part }))?.station;
+		const grown = station === undefined ? undefined : withNewSize(sheet, { station, characteristic, nominal }, customs);
+		return grown === sheet ? 'answered' : grown;
 	});
 }
 

@@ -27,7 +27,7 @@ const idsSchema = z
 
 /** A size that is measured from now on, with what a new part measures there. */
 export const newSizeSchema = z.strictObject({
-	station: z.string().min(1).max(120),
+	part: z.uuid(),
 	characteristic: z.string().min(1).max(60),
 	nominal: z.coerce.number().positive().max(1e6)
 });

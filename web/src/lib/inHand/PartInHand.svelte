@@ -4,19 +4,24 @@
 	import type { Severity } from '@exetasis/core/part';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import { judgedSize } from '$lib/judge/judgedSize';
-	import type { BenchPart } from '$lib/log/bench.svelte';
+	import type { MarkShape, SurfaceMark } from '@exetasis/core/measure';
+	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import { markShapes } from '$lib/look/painting';
 	import type { EarlierAtPlace } from '$lib/mat/history';
 	import { formatNumber } from '$lib/ui/numbers';
 	import { severityName, verdictName } from '$lib/words/reasons';
 	import type ReadingsOnPart from './ReadingsOnPart.svelte';
+	import type SurfaceOnPart from './SurfaceOnPart.svelte';
 
 	interface Props {
+		bench: BenchState;
 		part: BenchPart;
 		up: Lie | undefined;
+		locked: boolean;
 		/** The last rebuilds of this place, the newest first; undefined until they are there. */
 		earlier: readonly EarlierAtPlace[] | undefined;
 	}
-	let { part, up, earlier }: Props = $props();
+	let { bench, part, up, locked, earlier }: Props = $props();
 	const MOST = 3;
 	const lying = $derived(up === 'P' || up === 'C');
 	const read = $derived(part.judgement.sizes.some(({ places }) => places.length > 0));
@@ -26,11 +31,25 @@
 	$effect(() => {
 		if (read && !Readings) void import('./ReadingsOnPart.svelte').then((module) => (Readings = module.default));
 	});
+
+	const surface = $derived(part.station.surface);
+	// Fetched with the first part that has a surface.
+	let Surface = $state.raw<typeof SurfaceOnPart>();
+	$effect(() => {
+		if (surface && !Surface) void import('./SurfaceOnPart.svelte').then((module) => (Surface = module.default));
+	});
+	/** Marks are painted on the drawing. */
+	let painting = $state(false);
+	let shape = $state<MarkShape>('line');
+	let turned = $state(false);
+	const onmark = (payload: SurfaceMark) => bench.record({ kind: 'mark', part: part.cell.part, payload });
 </script>
 
 <div class="room">
 	<figure>
-		{#if read && Readings}
+		{#if surface && Surface && (painting || (!read && part.record.marks.length > 0))}
+			<div><Surface {part} {surface} {shape} {turned} {locked} {onmark} /></div>
+		{:else if read && Readings}
 			<div><Readings {part} {up} judged={judgedSize(part.judgement)} /></div>
 		{:else}
 			<div class="drawing" class:lying>
@@ -40,17 +59,31 @@
 			</div>
 		{/if}
 		<figcaption>
-			<b>Last rebuilds</b>
-			{#if earlier === undefined}<span class="soft">–</span>
+			{#if surface && Surface && !locked}
+				<button type="button" class="btn" aria-pressed={painting} onclick={() => (painting = !painting)}
+					>Paint marks</button
+				>
+			{/if}
+			{#if painting && surface}
+				<span class="shapes" role="group" aria-label="Mark to paint">
+					{#each markShapes as [key, name] (key)}
+						<button type="button" class="btn" aria-pressed={shape === key} onclick={() => (shape = key)}>{name}</button>
+					{/each}
+				</span>
+				<button type="button" class="btn" aria-pressed={turned} onclick={() => (turned = !turned)}>Turn over</button>
 			{:else}
-				{#each earlier.slice(0, MOST) as { pumpHours, verdict, worst } (pumpHours)}
-					<span
-						><span class="figures">{formatNumber(pumpHours)} h</span>
-						{verdict ? verdictName[verdict as keyof typeof verdictName] : 'not decided'}{worst > 0
-							? `, ${severityName[worst as Severity]} damage`
-							: ''}</span
-					>
-				{:else}<span class="soft">none recorded</span>{/each}
+				<b>Last rebuilds</b>
+				{#if earlier === undefined}<span class="soft">–</span>
+				{:else}
+					{#each earlier.slice(0, MOST) as { pumpHours, verdict, worst } (pumpHours)}
+						<span
+							><span class="figures">{formatNumber(pumpHours)} h</span>
+							{verdict ? verdictName[verdict as keyof typeof verdictName] : 'not decided'}{worst > 0
+								? `, ${severityName[worst as Severity]} damage`
+								: ''}</span
+						>
+					{:else}<span class="soft">none recorded</span>{/each}
+				{/if}
 			{/if}
 		</figcaption>
 	</figure>
@@ -104,6 +137,15 @@
 	}
 	.drawing span {
 		color: var(--ink-soft);
+	}
+	.shapes {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 4px;
+	}
+	figcaption .btn {
+		padding: 0.2rem;
+		font-size: 0.85rem;
 	}
 	figcaption {
 		display: grid;

@@ -6,7 +6,8 @@
 	import { formatBare } from '$lib/ui/numbers';
 	import { unitsInUse } from '$lib/ui/preference';
 	import { profileWords } from '$lib/words/profile';
-	import { markOnSide, PROFILE, wornProfile } from './wornProfile';
+	import MarkOnSide from './MarkOnSide.svelte';
+	import { PROFILE, wornProfile } from './wornProfile';
 
 	interface Props {
 		part: BenchPart;
@@ -54,13 +55,7 @@
 				width={profile.xOf(surface.track.toMm) - profile.xOf(surface.track.fromMm)}
 				height={2 * radius}
 			/>
-			{#each part.record.marks as { id, payload } (id)}
-				{@const at = markOnSide(payload, profile.xOf)}
-				{#if payload.shape === 'point'}<circle class="mark" class:behind={at.behind} cx={at.x} cy={at.y} r="2" />
-				{:else if payload.shape === 'band'}
-					<rect class="mark" class:behind={at.behind} x={at.x} y={at.y} width={at.width} height={at.height} />
-				{:else}<path class="mark" class:behind={at.behind} d="M{at.x} {at.y}h{at.width}v{at.height}" />{/if}
-			{/each}
+			{#each part.record.marks as { id, payload } (id)}<MarkOnSide mark={payload} xOf={profile.xOf} />{/each}
 		{/if}
 		<path class="centre" d="M{left - 5} {middle}H{right + 5}" />
 		{#each profile.edges as { angle, points, limitY }, column (angle)}
@@ -122,17 +117,6 @@
 	}
 	.read.worst {
 		fill: var(--ink);
-	}
-	.mark {
-		stroke: var(--pencil);
-		stroke-width: 1.6;
-	}
-	.mark.behind {
-		stroke-dasharray: 3 3;
-		opacity: 0.6;
-	}
-	rect.mark {
-		fill: color-mix(in oklab, var(--pencil) 20%, transparent);
 	}
 	text {
 		font-size: 11px;

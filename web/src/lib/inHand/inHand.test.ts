@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { partTypeKeys, partType } from '@exetasis/core/part';
 import { sheetCharacteristicSchema } from '@exetasis/core/record';
 import { asDrawn, dimensions, spread } from './dimensions';
-import { isAlong, markOnSide, PROFILE, wornProfile } from './wornProfile';
+import { alongSide, markOnSide, spotOnSide } from './surfaceSide';
+import { isAlong, PROFILE, wornProfile } from './wornProfile';
 
 describe('the dimensions on the drawings', () => {
 	it('name a place within its drawing for every size of every part type', () => {
@@ -116,5 +117,32 @@ describe('a part worn along its length', () => {
 		expect(markOnSide({ ...score, fromDeg: 270, toDeg: 270 }, xOf).behind).toBe(true);
 		const band = { shape: 'band', fromMm: 10, toMm: 20, fromDeg: 0, toDeg: 360 } as const;
 		expect(markOnSide(band, xOf).height).toBeCloseTo(2 * radius, 9);
+	});
+	it('turned over, shows the other side, top and bottom exchanged', () => {
+		const { xOf } = of(plunger, [[0, 0, 18]])!;
+		const score = { shape: 'line', fromMm: 10, toMm: 60, fromDeg: 30, toDeg: 30 } as const;
+		const [front, back] = [markOnSide(score, xOf), markOnSide(score, xOf, true)];
+		expect([front.behind, back.behind]).toEqual([false, true]);
+		expect(front.y + back.y).toBeCloseTo(2 * middle, 9);
+	});
+});
+
+describe('a place touched on the side of a part', () => {
+	const { left, right, middle, radius } = PROFILE;
+	const xOf = alongSide(90);
+	it('is where a mark at it is drawn, on both sides', () => {
+		for (const turned of [false, true])
+			for (const deg of [0, 30, 90, 145, 180])
+				for (const mm of [0, 12, 90]) {
+					const spot = { mm, deg: turned ? deg + 180 : deg };
+					const ends = { fromMm: mm, toMm: mm, fromDeg: spot.deg, toDeg: spot.deg };
+					const { x, y, behind } = markOnSide({ shape: 'point', ...ends }, xOf, turned);
+					expect(behind).toBe(false);
+					expect(spotOnSide({ x, y }, 90, turned)).toEqual(spot);
+				}
+	});
+	it('beside the part is at its edge', () => {
+		expect(spotOnSide({ x: left - 40, y: middle - 3 * radius }, 90, false)).toEqual({ mm: 0, deg: 0 });
+		expect(spotOnSide({ x: right + 40, y: middle + 3 * radius }, 90, true)).toEqual({ mm: 90, deg: 360 });
 	});
 });

@@ -1,6 +1,5 @@
 import { discardLimit, placesToRead, type SheetCharacteristic, type Station } from '@exetasis/core/record';
 import type { MeasuredCharacteristic } from '@exetasis/core/decide';
-import type { SurfaceMark } from '@exetasis/core/measure';
 import { spread } from './dimensions';
 
 /** The drawing's box and the part in it: half its height, and how deep wear to the discard limit is drawn. */
@@ -76,23 +75,4 @@ export function wornProfile({ sheet, places, worst }: SizeRead, surface: Station
 	// A diameter loses what both of its sides lose.
 	const enlarged = (2 * depth * length) / (allowance * (right - left));
 	return { bore, edges, enlarged, xOf };
-}
-
-/** A mark on the side of a part that is seen from 90°: its rectangle, and whether it lies on the side away from us. */
-export function markOnSide(
-	{ shape, fromMm, toMm, fromDeg, toDeg }: SurfaceMark,
-	xOf: WornProfile['xOf']
-): {
-	readonly x: number;
-	readonly y: number;
-	readonly width: number;
-	readonly height: number;
-	readonly behind: boolean;
-} {
-	const up = (deg: number) => middle - radius * Math.cos((deg * Math.PI) / 180);
-	const centre = (fromDeg + toDeg) / 2;
-	const behind = Math.sin((centre * Math.PI) / 180) < 0;
-	const allRound = shape === 'band' && toDeg - fromDeg >= 180;
-	const [a, b] = allRound ? [middle - radius, middle + radius] : [up(fromDeg), up(toDeg)];
-	return { x: xOf(fromMm), y: Math.min(a, b), width: xOf(toMm) - xOf(fromMm), height: Math.abs(a - b), behind };
 }

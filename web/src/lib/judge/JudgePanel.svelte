@@ -100,7 +100,7 @@
 			{moreWords(reasons.length - MOST_REASONS, measured.length - 1)}
 		</p>
 	{/if}
-	{#if drawn}<PartInHand {part} up={bench.up.get(part.station.in)} {earlier} />{/if}
+	{#if drawn}<PartInHand {bench} {part} up={bench.up.get(part.station.in)} {locked} {earlier} />{/if}
 </section>
 
 <style>

@@ -139,8 +139,10 @@ export class BenchState {
 	get bench(): Bench {
 		return this.#bench;
 	}
-	/** Goes on with more parts on the mat; what was recorded stays. */
+	/** Goes on with more parts on the mat, or more sizes of them; what was recorded stays. */
 	grow(bench: Bench): void {
+		this.#judged.clear();
+		this.#shown = new Map();
 		this.#bench = bench;
 	}
 

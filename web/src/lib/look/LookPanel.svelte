@@ -141,7 +141,7 @@
 		{#if high.current && part.station.surface && Surface}
 			<Surface {bench} {part} surface={part.station.surface} {locked} />
 		{/if}
-		{#if drawn}<PartInHand {part} up={bench.up.get(part.station.in)} {earlier} />{/if}
+		{#if drawn}<PartInHand {bench} {part} up={bench.up.get(part.station.in)} {locked} {earlier} />{/if}
 	{/if}
 </section>
 

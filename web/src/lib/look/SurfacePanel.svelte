@@ -6,6 +6,7 @@
 	import type { Station } from '@exetasis/core/record';
 	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import { hasExtent, markFrom, markName, markShapes, STEP_DEG, type Spot } from './painting';
 
 	interface Props {
 		bench: BenchState;
@@ -18,32 +19,20 @@
 	const unit = $derived(shownUnit('length', units()));
 	const id = $props.id();
 
-	const shapes: readonly [MarkShape, string][] = [
-		['line', 'Score'],
-		['band', 'Band'],
-		['point', 'Pit'],
-		['crack', 'Crack']
-	];
-	const nameOf = (shape: MarkShape) => shapes.find(([key]) => key === shape)![1];
 	let shape = $state<MarkShape>('line');
 	/** Where a mark began, and where pointer or cursor stand now: mm along the axis, degrees round it. */
 	let begun = $state<Spot>();
 	let cursor = $state<Spot>({ mm: 0, deg: 0 });
 	let drawing = $state<SVGSVGElement>();
 
-	interface Spot {
-		readonly mm: number;
-		readonly deg: number;
-	}
 	const HEIGHT = 180; // half a pixel a degree
 	const WIDTH = 360;
 	const x = (mm: number) => (mm / surface.lengthMm) * WIDTH;
 	const y = (deg: number) => deg / 2;
-	const STEP_DEG = 5;
 
 	const marks = $derived(part.record.marks.map(({ payload }) => payload));
 	const statistics = $derived(surfaceStatistics(marks, surface));
-	const preview = $derived(begun && markFrom(begun, cursor));
+	const preview = $derived(begun && markFrom(shape, begun, cursor));
 
 	// The same side on every cylinder means another cause than one side on one.
 	const sides = $derived(
@@ -59,23 +48,11 @@
 	);
 	const together = $derived(sides.length > 1 ? commonDirection(sides) : undefined);
 
-	function markFrom(from: Spot, to: Spot): SurfaceMark {
-		const [fromMm, toMm] =
-			shape === 'point' ? [from.mm, from.mm] : [Math.min(from.mm, to.mm), Math.max(from.mm, to.mm)];
-		// A score runs along the part: it keeps the angle at which it was begun.
-		const straight = shape === 'line' || shape === 'point';
-		const [low, high] = straight ? [from.deg, from.deg] : [Math.min(from.deg, to.deg), Math.max(from.deg, to.deg)];
-		const turn = Math.floor(low / 360) * 360;
-		return { shape, fromMm, toMm, fromDeg: low - turn, toDeg: Math.min(high, low + 360) - turn };
-	}
-
 	function end() {
 		if (!begun) return;
-		const mark = markFrom(begun, cursor);
+		const mark = markFrom(shape, begun, cursor);
 		begun = undefined;
-		if (mark.shape === 'line' && mark.toMm === mark.fromMm) return;
-		if (mark.shape === 'band' && (mark.toMm === mark.fromMm || mark.toDeg === mark.fromDeg)) return;
-		bench.record({ kind: 'mark', part: part.cell.part, payload: mark });
+		if (hasExtent(mark)) bench.record({ kind: 'mark', part: part.cell.part, payload: mark });
 	}
 
 	function spotAt(event: PointerEvent): Spot {
@@ -154,7 +131,7 @@
 <section aria-label="Surface">
 	<h3>Unrolled surface</h3>
 	<div class="tools" role="group" aria-label="Mark to draw">
-		{#each shapes as [key, name] (key)}
+		{#each markShapes as [key, name] (key)}
 			<button type="button" class="btn" aria-pressed={shape === key} disabled={locked} onclick={() => (shape = key)}
 				>{name}</button
 			>
@@ -231,7 +208,7 @@
 				type="button"
 				class="btn"
 				onclick={() => bench.withdraw(part.record.marks.at(-1)!, 'mark removed')}
-				>Remove the last {nameOf(marks.at(-1)!.shape).toLowerCase()}</button
+				>Remove the last {markName(marks.at(-1)!.shape).toLowerCase()}</button
 			>{/if}
 	{:else}<p class="soft">Draw the damage where you see it. The seal runs on the shaded area.</p>{/if}
 </section>

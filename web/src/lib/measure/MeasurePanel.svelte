@@ -209,7 +209,7 @@
 	{#if !sheet || !unit || !kind}
 		{#if bench.bench.sheet.provisional && !locked}
 			{#await import('./NewSize.svelte') then { default: NewSize }}
-				<NewSize job={bench.bench.job.id} station={part.station} cylinder={part.cell.cylinder} />
+				<NewSize station={part.station} part={part.cell.part} />
 			{/await}
 		{:else}<p class="soft">Nothing to measure on this part. Judge it by eye.</p>{/if}
 		{#if part.station.fastening && Bolts}

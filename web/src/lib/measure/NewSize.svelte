@@ -1,44 +1,40 @@
 <!-- @component A size of a part whose sheet grows with the job: chosen among those of its type, with what a new part measures. -->
 <script lang="ts">
+	import { canBeAdded } from '@exetasis/core/draft';
 	import { partType } from '@exetasis/core/part';
 	import type { Station } from '@exetasis/core/record';
-	import { growSheet } from '$lib/strip/growSheet';
+	import { laidDownInUse } from '$lib/strip/laidDownInUse';
 	import Choose from '$lib/ui/Choose.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 
 	interface Props {
-		job: string;
 		station: Station;
-		cylinder: number;
+		part: string;
 	}
-	let { job, station, cylinder }: Props = $props();
-	const sizes = $derived(
+	let { station, part }: Props = $props();
+	const list = $derived(laidDownInUse()());
+	const missing = $derived(
 		partType(station.type).characteristics.filter(
 			({ key, form }) => !form && !station.characteristics.some((size) => size.key === key)
 		)
 	);
+	const offered = $derived(({ key }: { key: string }) => list && canBeAdded(station.type, key, list.customs));
+	const sizes = $derived(missing.filter(offered));
+	const others = $derived(missing.filter((size) => !offered(size)).map(({ name }) => name));
 	let chosen = $state<string>();
 	const size = $derived(sizes.find(({ key }) => key === chosen) ?? sizes.at(0));
 	let nominal = $state<number>();
 	let problem = $state('');
-	let sending = $state(false);
 
-	const UNANSWERED = 'The server does not answer. What you entered is kept. Try again in a moment.';
-
-	async function add() {
-		if (!size) return;
+	function add() {
+		if (!size || !list) return;
 		if (nominal === undefined) return void (problem = 'Measure a new part first, and type its size.');
-		sending = true;
-		const fields = { station: station.key, characteristic: size.key, nominal: String(nominal) };
-		const answer = await growSheet(job, 'size', fields);
-		problem = answer.kind === 'refused' ? answer.why : answer.kind === 'unanswered' ? UNANSWERED : '';
-		sending = false;
-		// The job goes by the next revision now: load it again, with this part in hand.
-		if (problem === '') location.assign(`/jobs/${job}/inspect?place=${station.key}/${cylinder}`);
+		problem = '';
+		list.addSize({ part, characteristic: size.key, nominal });
 	}
 </script>
 
-{#if size}
+{#if size && list}
 	<div class="new" role="group" aria-label="Add a size">
 		<Choose
 			label="Size to measure"
@@ -59,10 +55,13 @@
 				onchange={(value) => (nominal = value)}
 			/>
 		{/key}
-		<button type="button" class="btn" disabled={sending} onclick={() => void add()}>Add size</button>
+		<button type="button" class="btn" onclick={add}>Add size</button>
 	</div>
 	<p class="soft">This pump has no checked sheet. The limit comes from like parts and stays marked as assumed.</p>
-	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
+	{#if others.length > 0}<p class="soft">
+			Not offered, because no known sheet limits it: {others.join(', ')}. A lead adds it on the sheet, with a limit.
+		</p>{/if}
+	{#if problem || list.problem}<p class="wrong" role="alert">{problem || list.problem}</p>{/if}
 {/if}
 
 <style>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newSheet, withLaidDown } from '@exetasis/core/draft';
+import { newSheet, withLaidDown, type Customs } from '@exetasis/core/draft';
 import { MOST_STATIONS, sheetSchema } from '@exetasis/core/record';
 import type { Bench } from '@exetasis/server/jobs/bench';
 import { grownBench } from './grownBench';
@@ -27,6 +27,8 @@ const laid = (type: Laid['type'], ids: Laid['ids']): Laid => ({
 	ids
 });
 const batch = (...parts: Laid[]): Batch => ({ parts, behind: '', request: 'a' });
+const sizes = [{ key: 'diameter', unit: 'mm', allowance: { side: 'min', share: 0.003 } }];
+const customs = { plunger: { names: [], sizes } } as unknown as Customs;
 const plungers = { 1: 'p1', 2: 'p2', 3: 'p3' };
 
 describe('a bench with parts that the server does not have yet', () => {
@@ -46,6 +48,21 @@ describe('a bench with parts that the server does not have yet', () => {
 	it('is left as it is by a batch that the server has already, its answer lost', () => {
 		const known = { ...bench, cells: [{ part: 'p2' }] } as unknown as Bench;
 		expect(grownBench(known, [batch(laid('plunger', plungers))], {})).toBe(known);
+	});
+	it('has the sizes that were added on the tablet, once', () => {
+		const size = { part: 'p2', characteristic: 'diameter', nominal: 18, request: 'b' };
+		const grown = grownBench(bench, [batch(laid('plunger', plungers)), size, size], customs);
+		expect(grown.sheet.stations[1].characteristics).toMatchObject([
+			{ key: 'diameter', nominal: 18, limitFrom: 'assumed' }
+		]);
+		expect(grown.cells).toHaveLength(3);
+	});
+	it('leaves out a size of a part that it does not have, or that such a part cannot have', () => {
+		const size = { part: 'p2', characteristic: 'diameter', nominal: 18, request: 'b' };
+		expect(grownBench(bench, [size], customs)).toBe(bench);
+		const parts = grownBench(bench, [batch(laid('plunger', plungers))], customs);
+		for (const wrong of [{ characteristic: 'freeLength' }, { characteristic: 'scoreDepth' }, { part: 'p9' }])
+			expect(grownBench(parts, [{ ...size, ...wrong }], customs)).toBe(parts);
 	});
 	it('leaves out a batch that gives no sheet', () => {
 		const many = Array.from({ length: MOST_STATIONS }, (_, i) => laid('oRing', { 1: `o${i}` }));

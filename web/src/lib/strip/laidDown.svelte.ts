@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
-import type { LaidDown } from '@exetasis/core/draft';
+import type { Customs, LaidDown } from '@exetasis/core/draft';
 import type { Picture } from '$lib/log/photo';
 import { growSheet } from './growSheet';
 import { laidPlace } from './laidPlace';
@@ -32,12 +32,20 @@ export interface Batch {
 	readonly request: string;
 }
 
+/** A size that is measured from now on, with what a new part measures there in its base unit. */
+export interface NewSize {
+	readonly part: string;
+	readonly characteristic: string;
+	readonly nominal: number;
+	readonly request: string;
+}
+
 /** What this browser keeps until the server has it. */
 interface Kept {
 	readonly parts: readonly Pending[];
 	readonly behind: string;
-	/** On their way. */
-	readonly waiting: readonly Batch[];
+	/** On their way, in the order in which they were recorded. */
+	readonly waiting: readonly (Batch | NewSize)[];
 	/** The request of parts that were refused: what was recorded of them waits until they are put again. */
 	readonly refused?: string;
 }
@@ -46,6 +54,8 @@ const NOTHING: Kept = { parts: [], behind: '', waiting: [] };
 const AGAIN_AFTER_MS = 15_000;
 
 interface Around {
+	/** What is usual for parts of a type, on the sheets that this shop knows. */
+	readonly customs: Customs;
 	/** Sends what was recorded before the parts came off; false while some of it is still here. */
 	readonly sendEarlier: () => Promise<boolean>;
 	/** Parts lie on the mat of the server now. */
@@ -66,6 +76,9 @@ export class LaidDownList {
 		this.#kept = readKept(laidPlace(job));
 	}
 
+	get customs(): Customs {
+		return this.#around.customs;
+	}
 	get parts(): readonly Pending[] {
 		return this.#kept.parts;
 	}
@@ -80,17 +93,20 @@ export class LaidDownList {
 	set behind(behind: string) {
 		this.#keep({ ...this.#kept, behind });
 	}
-	/** Parts that lie on the mat of this tablet and go on that of the server as soon as it answers. */
-	get waiting(): readonly Batch[] {
+	/** Parts on the mat of this tablet and sizes on its sheet: they go to the server as soon as it answers. */
+	get waiting(): readonly (Batch | NewSize)[] {
 		return this.#kept.waiting;
 	}
+	get #batches(): readonly Batch[] {
+		return this.waiting.filter((one) => 'parts' in one);
+	}
 	get waitingParts(): number {
-		return this.waiting.reduce((sum, { parts }) => sum + parts.length, 0);
+		return this.#batches.reduce((sum, { parts }) => sum + parts.length, 0);
 	}
 
 	/** What came off last and is not on the sheet of the server yet. */
 	get last(): Pending | undefined {
-		return this.parts.at(-1) ?? this.waiting.at(-1)?.parts.at(-1);
+		return this.parts.at(-1) ?? this.#batches.at(-1)?.parts.at(-1);
 	}
 
 	/** Puts the parts on the mat of this tablet, and on that of the server now or as soon as it answers; the parts with their ids. */
@@ -101,6 +117,12 @@ export class LaidDownList {
 		const batch = { parts, behind, request: refused ?? uuidv7() };
 		this.#keep({ parts: [], behind: '', waiting: [...waiting, batch] });
 		return parts;
+	}
+
+	/** Adds a size of a part to the sheet of this tablet, and to that of the server now or as soon as it answers. */
+	addSize(size: Omit<NewSize, 'request'>): void {
+		this.#keep({ ...this.#kept, waiting: [...this.waiting, { ...size, request: uuidv7() }] });
+		void this.send();
 	}
 
 	/** Sends what waits now, whenever the network comes back, and now and then. Returns what ends it. */
@@ -115,28 +137,24 @@ export class LaidDownList {
 		};
 	}
 
-	/** Sends one batch after the other, as they came off. What is refused goes back into the list. */
+	/** Sends one after the other, as they were recorded. Parts that are refused go back into the list. */
 	async send(): Promise<void> {
 		if (this.sending || this.waiting.length === 0) return;
 		this.sending = true;
 		let laid = false;
 		for (let next = this.waiting.at(0); next; next = this.waiting.at(0)) {
 			if (!(await this.#around.sendEarlier())) break;
-			const { parts, behind, request } = next;
-			const bare = parts.map(({ seen: _, ids: __, ...part }) => part);
-			const ids = JSON.stringify(parts.map((part) => part.ids));
-			const answer = await growSheet(this.#job, 'lay', { parts: JSON.stringify(bare), behind, request, ids });
+			const answer = await growSheet(this.#job, ...fieldsOf(next));
 			if (answer.kind === 'unanswered') break;
-			const waiting = this.waiting.slice(1);
-			if (answer.kind === 'refused') {
-				this.problem = answer.why;
+			const kept = { ...this.#kept, waiting: this.waiting.slice(1) };
+			this.problem = answer.kind === 'refused' ? answer.why : '';
+			if (answer.kind === 'refused' && 'parts' in next) {
 				// How they were found is recorded already, by their ids.
-				const back = parts.map((part) => ({ ...part, seen: {} }));
-				this.#keep({ parts: [...back, ...this.parts], behind, waiting, refused: request });
+				const back = next.parts.map((part) => ({ ...part, seen: {} }));
+				this.#keep({ ...kept, parts: [...back, ...this.parts], behind: next.behind, refused: next.request });
 				break;
 			}
-			this.problem = '';
-			this.#keep({ ...this.#kept, waiting });
+			this.#keep(kept);
 			laid = true;
 		}
 		this.sending = false;
@@ -152,6 +170,18 @@ export class LaidDownList {
 			// Full or switched off: the list lives as long as the page.
 		}
 	}
+}
+
+/** The act by which the server is asked, with its fields. */
+function fieldsOf(next: Batch | NewSize): ['lay' | 'size', Record<string, string>] {
+	if (!('parts' in next)) {
+		const { part, characteristic, nominal } = next;
+		return ['size', { part, characteristic, nominal: String(nominal) }];
+	}
+	const { parts, behind, request } = next;
+	const bare = parts.map(({ seen: _, ids: __, ...part }) => part);
+	const ids = JSON.stringify(parts.map((part) => part.ids));
+	return ['lay', { parts: JSON.stringify(bare), behind, request, ids }];
 }
 
 const idsOf = ({ per }: Pending, cylinders: readonly number[]): ByCylinder<string> =>

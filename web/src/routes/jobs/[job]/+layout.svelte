@@ -35,14 +35,15 @@
 	$effect(() => {
 		const id = growing;
 		laidDown = undefined;
-		if (!id) return;
+		const customs = untrack(() => data.grows && data.grows.customs);
+		if (!id || !customs) return;
 		// Fetched while the network is up.
 		void import('$lib/strip/growing').then(({ grownBench, LaidDownList }) => {
 			const sendEarlier = async () => (await outboxOf()?.sendAll(id)) ?? true;
 			// The whole job goes by the next revision; what is being typed stays.
 			const onlaid = () => void outboxOf()?.flush().then(invalidateAll);
 			grown = grownBench;
-			laidDown = new LaidDownList(id, { sendEarlier, onlaid });
+			laidDown = new LaidDownList(id, { customs, sendEarlier, onlaid });
 		});
 	});
 	provideLaidDown(() => laidDown);

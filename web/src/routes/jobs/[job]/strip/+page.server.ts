@@ -23,7 +23,10 @@ function grown(answer: LaidDownAnswer) {
 		case 'checked':
 			return fail(409, { problem: 'A lead has checked the sheet. Ask for a new revision of it.' });
 		case 'unknownSize':
-			return fail(409, { problem: 'The part has this size already, or has no such size.' });
+			return fail(409, {
+				problem:
+					'This size was not added: the part is not on the mat, no known sheet limits it, or another person recorded it differently.'
+			});
 		case 'idsTaken':
 			return fail(409, { problem: 'These parts are on a mat already. Reload the page.' });
 		case 'faults':

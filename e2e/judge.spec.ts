@@ -63,6 +63,39 @@ test('marks are painted on the unrolled surface by finger and by keyboard, with 
 	await expect(surface(page).getByRole('application', { name: /1 marks/ })).toBeVisible();
 });
 
+test('marks are painted on the drawing of the part itself, on either side of it', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	await openMat(page);
+	await cell(page, 'Ceramic plunger, cylinder 3').click();
+	await page.getByRole('button', { name: 'Paint marks' }).click();
+	const drawing = page.getByRole('img', { name: /^Ceramic plunger from the side/ });
+	const box = (await drawing.boundingBox())!;
+	const stroke = async (from: [number, number], to: [number, number]) => {
+		await page.mouse.move(box.x + from[0] * box.width, box.y + from[1] * box.height);
+		await page.mouse.down();
+		await page.mouse.move(box.x + to[0] * box.width, box.y + to[1] * box.height, { steps: 4 });
+		await page.mouse.up();
+	};
+	const middle = 0.5;
+	await stroke([0.4, middle], [0.6, middle]);
+	await expect(drawing).toHaveAccessibleName(/marks: 1$/);
+	// A touch without a stroke is no score.
+	await stroke([0.4, middle], [0.4, middle]);
+	await expect(drawing).toHaveAccessibleName(/marks: 1$/);
+	await page.getByRole('group', { name: 'Mark to paint' }).getByRole('button', { name: 'Pit' }).click();
+	await page.getByRole('button', { name: 'Turn over' }).click();
+	await stroke([0.5, middle], [0.5, middle]);
+	await expect(drawing).toHaveAccessibleName(/marks: 2$/);
+	await expect(page.getByText('All saved')).toBeVisible();
+	// The unrolled surface has both, the score at 90° and the pit at 270°.
+	await openSurface(page);
+	await expect(surface(page).getByRole('application', { name: /2 marks/ })).toBeVisible();
+	await expect(surface(page)).toContainText(/Longest unbroken score\s*2\d\smm/);
+	await surface(page).getByRole('button', { name: 'Remove the last pit' }).click();
+	await surface(page).getByRole('button', { name: 'Remove the last score' }).click();
+	await expect(surface(page).getByRole('application', { name: /0 marks/ })).toBeVisible();
+});
+
 // By itself: a release beside it fits the fleet again, and the server then says something else.
 test(
 	'a size read off the network is judged at once, as the server says it afterwards',

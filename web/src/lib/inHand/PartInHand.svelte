@@ -48,7 +48,7 @@
 <div class="room">
 	<figure>
 		{#if surface && Surface && (painting || (!read && part.record.marks.length > 0))}
-			<div><Surface {part} {surface} {shape} {turned} {locked} {onmark} /></div>
+			<div><Surface {part} {surface} {shape} {turned} locked={locked || !painting} {onmark} /></div>
 		{:else if read && Readings}
 			<div><Readings {part} {up} judged={judgedSize(part.judgement)} /></div>
 		{:else}
@@ -59,19 +59,18 @@
 			</div>
 		{/if}
 		<figcaption>
-			{#if surface && Surface && !locked}
-				<button type="button" class="btn" aria-pressed={painting} onclick={() => (painting = !painting)}
-					>Paint marks</button
-				>
-			{/if}
-			{#if painting && surface}
-				<span class="shapes" role="group" aria-label="Mark to paint">
+			{#if painting && surface && !locked}
+				<span class="tools" role="group" aria-label="Mark to paint">
+					<button type="button" class="btn" onclick={() => (painting = false)}>Done</button>
+					<button type="button" class="btn" aria-pressed={turned} onclick={() => (turned = !turned)}>Turn over</button>
 					{#each markShapes as [key, name] (key)}
 						<button type="button" class="btn" aria-pressed={shape === key} onclick={() => (shape = key)}>{name}</button>
 					{/each}
 				</span>
-				<button type="button" class="btn" aria-pressed={turned} onclick={() => (turned = !turned)}>Turn over</button>
 			{:else}
+				{#if surface && Surface && !locked}
+					<button type="button" class="btn" onclick={() => (painting = true)}>Paint marks</button>
+				{/if}
 				<b>Last rebuilds</b>
 				{#if earlier === undefined}<span class="soft">–</span>
 				{:else}
@@ -138,7 +137,7 @@
 	.drawing span {
 		color: var(--ink-soft);
 	}
-	.shapes {
+	.tools {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
 		gap: 4px;

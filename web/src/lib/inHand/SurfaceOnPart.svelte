@@ -88,6 +88,7 @@
 		height: auto;
 		max-height: calc(100cqh - 34px);
 		touch-action: none;
+		user-select: none;
 		cursor: crosshair;
 	}
 	rect,

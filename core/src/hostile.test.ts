@@ -357,6 +357,7 @@ const answers: Record<string, Walked> = {
 		args: [readings[0], { sheet, scope: 'full', stationOfPart: new Map([['part', 'plunger']]) }],
 		held: ['payload', 'sheet']
 	},
+	weightedPolynomials: of(4),
 	kindOf: { args: [readings[0]], held: ['payload'] },
 	inLogOrder: { args: [readings], held: ['payload'] },
 	fold: { args: [readings], held: ['payload'] },
@@ -798,7 +799,17 @@ answers.learningFleet = {
 // What checks others' conditions or is one, takes no numbers to be walked.
 const notWalked = [
 	...['PreconditionError', 'requireThat', 'finiteAnswer', 'toTheEnd', 'nameText', 'defined'],
-	...['RunningLog', 'exactLife', 'intervalCensored', 'rightCensored', 'hasEnded', 'isExact', 'isWatchedLate', 'withAge']
+	...[
+		'RunningLog',
+		'LifeContext',
+		'exactLife',
+		'intervalCensored',
+		'rightCensored',
+		'hasEnded',
+		'isExact',
+		'isWatchedLate',
+		'withAge'
+	]
 ];
 // Infinite where the book says so: degrees of freedom that are known exactly.
 // Also the end of a life that still runs, and the weight of a find without which a cause could not be.

@@ -1,4 +1,5 @@
 import { judge, wantedSizes, type LifeFacts, type Policy, type ShopGauge } from '@exetasis/core/decide';
+import { LifeContext } from '@exetasis/core/life';
 import { partType, type PatternKey, type Severity } from '@exetasis/core/part';
 import {
 	type Answer,
@@ -278,6 +279,7 @@ function asFitted(station: Station, rebuild: Rebuild, random: Random) {
 // still too close, unmeasured or dirty is looked at a second time and then kept.
 function* decisions({ cells, sheet, gauges, policy, pump }: Rebuild, entries: readonly Entry[]) {
 	const { parts } = fold(entries);
+	const context = new LifeContext();
 	for (const { part, station: key, cylinder, asFitted, life } of cells) {
 		const station = stationOf(sheet, key);
 		const record = parts.get(part) ?? untouched;
@@ -285,6 +287,7 @@ function* decisions({ cells, sheet, gauges, policy, pump }: Rebuild, entries: re
 			station,
 			record,
 			asFitted,
+			context,
 			life,
 			gauges,
 			policy,

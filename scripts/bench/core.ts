@@ -9,6 +9,7 @@ import {
 	unknownLife,
 	type WholeInput
 } from '../../core/src/decide';
+import { LifeContext } from '../../core/src/life';
 import { flatness, roundness } from '../../core/src/measure';
 import {
 	discardLimit,
@@ -102,6 +103,9 @@ const long = Array.from({ length: 5000 }, (_, i): Entry => {
 });
 report('5,000 entries folded over 5 × 30 parts', 30, () => fold(long));
 
+// As a thread of the server and the page keep it.
+const context = new LifeContext();
+
 // A job of 72 parts as it is opened: every part judged for the first time, its measured sizes with two earlier looks each.
 const firstForecasts = () => {
 	for (let i = 0; i < 72; i++) {
@@ -116,12 +120,18 @@ const firstForecasts = () => {
 		}));
 		const measured = i % 5 < 2; // on the mat of that pump 28 of 72 parts are
 		const record = measured ? { ...input.record } : untouched;
-		judge({ ...input, record, life: { ...input.life!, earlier: measured ? earlier : [] }, policy: defaultPolicy });
+		judge({
+			...input,
+			record,
+			life: { ...input.life!, earlier: measured ? earlier : [] },
+			policy: defaultPolicy,
+			context
+		});
 	}
 };
 report('first forecasts of 72 parts, 28 of them measured, two earlier looks each', 150, firstForecasts);
-report('set of 60 parts: forecasts, three schools, set decision', 200, () => decideWhole(whole));
-report('most economic interval of 60 parts, 24 intervals', undefined, () => economicInterval(whole), 3);
+report('set of 60 parts: forecasts, three schools, set decision', 200, () => decideWhole({ ...whole, context }));
+report('most economic interval of 60 parts, 24 intervals', undefined, () => economicInterval({ ...whole, context }), 3);
 
 const noise = (i: number) => Math.sin(12.9898 * i) * Math.cos(78.233 * i);
 const face = Array.from({ length: 200 }, (_, i) => ({

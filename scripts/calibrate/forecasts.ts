@@ -10,7 +10,7 @@ import {
 	type ShopGauge,
 	type SizeOnRecord
 } from '../../core/src/decide';
-import { ageNodes, dutyClassOf, PartWear, priorKnowledge, wearPriorOf } from '../../core/src/life';
+import { ageNodes, dutyClassOf, LifeContext, PartWear, priorKnowledge, wearPriorOf } from '../../core/src/life';
 import { exponentials } from '../../core/src/life/fleetWear';
 import type { ModelSheet, PartRecord, Station } from '../../core/src/record';
 import { allowanceOf, isDamaged, type DemoPump, type TruePart } from '../../demo/src';
@@ -93,6 +93,7 @@ export class ForecastBook {
 	/** The shop's record of sizes, which grows. */
 	readonly #sizes: readonly SizeOnRecord[];
 	readonly #before: Harshness;
+	readonly #context = new LifeContext();
 	/** By pump, the reference's belief in each harshness when it last spoke. */
 	readonly #weights = new Map<PumpState, Float64Array>();
 	readonly made = {
@@ -195,7 +196,7 @@ export class ForecastBook {
 		const sheet = station.characteristics.find((one) => one.key === key)!;
 		const known = fleet.wear[`${station.key}/${key}`] ?? priorKnowledge(wearPriorOf(station.type, sheet)!);
 		const { pump } = knowledgeOfPump(fleet, state.jobs.at(-1)!, this.#sheet);
-		return new PartWear(known, pump, { before: [{ hours: 0, weight: 1 }], looks: [] });
+		return new PartWear(known, pump, { before: [{ hours: 0, weight: 1 }], looks: [] }, { context: this.#context });
 	}
 
 	/** Holds what was said at the last rebuild against what has come true; `lives` of a kind are on record by now. */

@@ -1,5 +1,6 @@
 // One kind of size in a small fleet: parts that wear faster than their like, few looks, and priors that are wrong.
 import {
+	LifeContext,
 	fitFleetWear,
 	openRate,
 	scatterSpread,
@@ -63,6 +64,8 @@ function drawn(prior: WearPrior, random: Random): Truth {
 }
 
 const INTERVAL = 1500;
+// What the forecasts of this script have in common.
+const context = new LifeContext();
 
 /** Parts measured at 2.5 to 4 times the product's own mean for their kind over two intervals: what was said and what happened. */
 export function fastParts(fleets: number, seed: number): { parts: number; said: number; happened: number } {
@@ -78,12 +81,14 @@ export function fastParts(fleets: number, seed: number): { parts: number; said: 
 			return { part, pump: `${i % 12}`, history: look(part, truth, [INTERVAL, INTERVAL], random) };
 		});
 		const fit = fitOf(prior, all, 12);
-		const typical = new PartWear(fit.kinds.k, unknownPump(unknownClass), FITTED).expected(2 * INTERVAL).worn;
+		const typical = new PartWear(fit.kinds.k, unknownPump(unknownClass), FITTED, { context }).expected(
+			2 * INTERVAL
+		).worn;
 		for (const { part, pump, history } of all) {
 			const ratio = history.looks[1].worn / typical;
 			if (ratio < 2.5 || ratio > 4 || history.looks[1].worn > 0.9) continue;
 			parts++;
-			said += new PartWear(fit.kinds.k, fit.pumps[pump], history).chance(INTERVAL);
+			said += new PartWear(fit.kinds.k, fit.pumps[pump], history, { context }).chance(INTERVAL);
 			wear(part, truth, INTERVAL, random);
 			if (part.worn > 1) happened++;
 		}
@@ -144,7 +149,7 @@ export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 		const fit = fitOf(prior, parts, 12);
 		for (const { now, faster, pump, history } of parts) {
 			if (now.worn > 0.95) continue;
-			const said = new PartWear(fit.kinds.k, fit.pumps[pump], history).chance(INTERVAL);
+			const said = new PartWear(fit.kinds.k, fit.pumps[pump], history, { context }).chance(INTERVAL);
 			if (faster) atBest += referenceChance(truth, history, new Random(seed + all.parts));
 			wear(now, truth, INTERVAL, random);
 			for (const one of faster ? [changed, all] : [all]) {
@@ -189,7 +194,7 @@ export function oneLookALife(fits: number, seed: number, pumps: number, hardness
 		}));
 		const fit = fitOf(prior, parts, pumps);
 		const pump = hardnessKnown ? { mean: 0, sd: 0 } : fit.pumps['0'];
-		return new PartWear(fit.kinds.k, pump, FITTED).chance(INTERVAL);
+		return new PartWear(fit.kinds.k, pump, FITTED, { context }).chance(INTERVAL);
 	}).sort((a, b) => a - b);
 	const at = (share: number) => said[Math.floor(share * (fits - 1))];
 	return { truth: trueChance(truth, INTERVAL, random), low: at(0.05), middle: at(0.5), high: at(0.95) };
@@ -201,13 +206,14 @@ export function wrongPrior(factor: number, lives: number, fleets: number, seed: 
 	const truth = { hoursToLimit: 2600, between: 0.35, within1000h: 0.4 };
 	const prior = priorOf(truth.hoursToLimit * factor, truth.between, truth.within1000h, 4);
 	const said = Array.from({ length: fleets }, () => {
-		if (lives === 0) return new PartWear(priorKnowledge(prior), unknownPump(unknownClass), FITTED).chance(INTERVAL);
+		if (lives === 0)
+			return new PartWear(priorKnowledge(prior), unknownPump(unknownClass), FITTED, { context }).chance(INTERVAL);
 		const parts = Array.from({ length: lives }, (_, i) => ({
 			pump: `${i % 5}`,
 			history: look(partOf(truth, random), truth, [INTERVAL / 2, INTERVAL / 2], random)
 		}));
 		const fit = fitOf(prior, parts, 5);
-		return new PartWear(fit.kinds.k, fit.pumps['0'], FITTED).chance(INTERVAL);
+		return new PartWear(fit.kinds.k, fit.pumps['0'], FITTED, { context }).chance(INTERVAL);
 	});
 	return { said: said.reduce((a, b) => a + b, 0) / fleets, happened: trueChance(truth, INTERVAL, random) };
 }

@@ -15,6 +15,7 @@ import {
 	type ShopGauge,
 	type SizeOnRecord
 } from '../../core/src/decide';
+import { LifeContext } from '../../core/src/life';
 import { fold, untouched, type ModelSheet } from '../../core/src/record';
 import { gauges as demoGauges, lookAndMeasure, Random, visits, type Visit } from '../../demo/src';
 import { ForecastBook, type Judged, type Place, type PumpState, type ShopForecasts } from './forecasts';
@@ -35,6 +36,7 @@ export class SimulatedShop {
 	readonly #jobs: JobOnRecord[] = [];
 	readonly #lives: LifeOnRecord[] = [];
 	readonly #sizes: SizeOnRecord[] = [];
+	readonly #context = new LifeContext();
 	#fleet: FleetKnowledge = { wear: {}, ends: {}, pumps: {}, classes: {}, settled: true };
 	#fittedJobs = 0;
 	#parts = 0;
@@ -184,6 +186,7 @@ export class SimulatedShop {
 				policy: this.#world.policy,
 				stations: this.#sheet.stations,
 				ratedPressure: this.#sheet.ratedPressureMPa,
+				context: this.#context,
 				life: { ...past, ...known, wear, ends: this.#fleet.ends[station.key] }
 			};
 			const judgement = judge(input);

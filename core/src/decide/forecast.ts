@@ -1,3 +1,4 @@
+import { LifeContext } from '../life';
 import { PreconditionError } from '../number';
 import type { PartRecord, SheetCharacteristic, Station } from '../record';
 import {
@@ -23,6 +24,8 @@ export interface ForecastInput {
 	readonly life?: LifeFacts;
 	/** The model's other stations, among which look-alikes are told apart. */
 	readonly stations?: readonly Station[];
+	/** What is shared with the forecasts of other parts. */
+	readonly context?: LifeContext;
 	/** Its sizes, where they have been worked out already: they do not depend on the interval. */
 	readonly sizesOf?: MeasuredPart;
 }
@@ -82,19 +85,13 @@ export function measure({
 	};
 }
 
-// A part's future rests on its record and on what is on record of its like; neither changes with the policy.
-const lives = new WeakMap<PartRecord, { facts: LifeFacts; gauges: readonly ShopGauge[]; life: PartLife }>();
-
+// A part's future rests on its record and on what is known of its like; neither changes with the policy.
 function lifeAsMeasured(
-	{ station, record, gauges, asFitted, life }: Omit<ForecastInput, 'policy'>,
+	{ station, record, gauges, asFitted, life, context = new LifeContext() }: Omit<ForecastInput, 'policy'>,
 	measured: readonly JudgedCharacteristic[]
 ): PartLife {
-	const facts = life ?? unknownLife(station);
-	const known = lives.get(record);
-	if (life && known?.facts === life && known.gauges === gauges) return known.life;
-	const made = new PartLife(station, facts, measured, asFitted);
-	lives.set(record, { facts, gauges, life: made });
-	return made;
+	const made = () => new PartLife(station, life ?? unknownLife(station), measured, asFitted, context);
+	return life ? context.kept(record, 'life', [life, gauges], made) : made();
 }
 
 /**
@@ -106,7 +103,7 @@ export function partLifeOf(input: Omit<ForecastInput, 'policy'>, measured: reado
 		return lifeAsMeasured(input, measured);
 	} catch (error) {
 		if (!(error instanceof PreconditionError)) throw error;
-		return new PartLife(input.station, unknownLife(input.station), [], {});
+		return new PartLife(input.station, unknownLife(input.station), [], {}, input.context);
 	}
 }
 

@@ -122,7 +122,7 @@ export function judge(input: JudgeInput): Judgement {
 
 // Rules and findings speak on; sizes and risks do not.
 function judgeByRules(
-	{ station, record, policy }: JudgeInput,
+	{ station, record, policy, context }: JudgeInput,
 	{ argument, value, expected }: PreconditionError
 ): Judgement {
 	const reasons: Reason[] = [
@@ -131,7 +131,7 @@ function judgeByRules(
 		...foundReasons(record),
 		{ code: 'notJudged', what: argument, value: String(value), expected }
 	];
-	const life = new PartLife(station, unknownLife(station), [], {});
+	const life = new PartLife(station, unknownLife(station), [], {}, context);
 	return { ...verdictBy(reasons), sizes: [], measured: [], figures: [], ...futureOf(life, [], policy) };
 }
 

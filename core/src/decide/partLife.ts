@@ -1,4 +1,5 @@
 import {
+	LifeContext,
 	PartWear,
 	QUANTILE_WEIGHTS,
 	endsBefore,
@@ -57,37 +58,34 @@ export function unknownLife(station: Station): LifeFacts {
 	};
 }
 
-// Priors by the sheet's own objects, so that what rests on them can be kept.
-const priors = new WeakMap<SheetCharacteristic, WearKnowledge>();
-function knowledgeOf(station: Station, sheet: SheetCharacteristic, facts: LifeFacts): WearKnowledge | undefined {
-	const fitted = facts.wear[sheet.key];
-	if (fitted) return fitted;
-	let known = priors.get(sheet);
-	if (!known) {
-		const prior = wearPriorOf(station.type, sheet);
-		if (!prior) return undefined;
-		priors.set(sheet, (known = priorKnowledge(prior)));
-	}
-	return known;
+// Priors rest on the sheet's own objects.
+function knowledgeOf(
+	station: Station,
+	sheet: SheetCharacteristic,
+	facts: LifeFacts,
+	context: LifeContext
+): WearKnowledge | undefined {
+	return (
+		facts.wear[sheet.key] ??
+		context.kept(sheet, 'prior', [], () => {
+			const prior = wearPriorOf(station.type, sheet);
+			return prior && priorKnowledge(prior);
+		})
+	);
 }
-const endPriors = new WeakMap<Station, CompetingFailures>();
-function endsOf(station: Station, { ends }: LifeFacts): CompetingFailures {
-	if (ends) return ends;
-	let known = endPriors.get(station);
-	if (!known) endPriors.set(station, (known = endsBefore(lifePriorOf(station))));
-	return known;
-}
+const endsOf = (station: Station, { ends }: LifeFacts, context: LifeContext): CompetingFailures =>
+	ends ?? context.kept(station, 'ends', [], () => endsBefore(lifePriorOf(station)));
 
 const NEW: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
-// New parts of one kind in one pump are all alike; so are those of one age that nobody measured.
-const alike = new WeakMap<WearKnowledge, Map<string, PartWear>>();
-function wearOfUnmeasured(knowledge: WearKnowledge, pump: LogRate, history: WearHistory): PartWear {
-	const kept = alike.get(knowledge) ?? new Map<string, PartWear>();
-	alike.set(knowledge, kept);
+// New parts of one kind in one pump are all alike; so are those of one age that were never measured.
+function wearOfUnmeasured(
+	knowledge: WearKnowledge,
+	pump: LogRate,
+	history: WearHistory,
+	context: LifeContext
+): PartWear {
 	const key = [pump.mean, pump.sd, ...history.before.map(({ hours }) => hours), history.looks.length].join('/');
-	let wear = kept.get(key);
-	if (!wear) kept.set(key, (wear = new PartWear(knowledge, pump, history)));
-	return wear;
+	return context.kept(knowledge, `wear ${key}`, [], () => new PartWear(knowledge, pump, history, { context }));
 }
 
 interface SizeLife {
@@ -126,24 +124,25 @@ export class PartLife {
 		station: Station,
 		facts: LifeFacts,
 		measured: readonly JudgedCharacteristic[],
-		asFitted: Readonly<Partial<Record<string, number>>>
+		asFitted: Readonly<Partial<Record<string, number>>>,
+		context = new LifeContext()
 	) {
 		this.#facts = facts;
 		this.#stopShare = partType(station.type).lasts.stopShare;
-		this.ends = endsOf(station, facts);
+		this.ends = endsOf(station, facts, context);
 		const before = beforeOf(facts);
 		this.#sizes = station.characteristics.flatMap((sheet): SizeLife[] => {
 			const now = measured.find((one) => one.sheet.key === sheet.key);
 			const always = sheet.when === 'always';
-			const knowledge = always || now ? knowledgeOf(station, sheet, facts) : undefined;
+			const knowledge = always || now ? knowledgeOf(station, sheet, facts, context) : undefined;
 			if (!knowledge) return [];
 			const start = now?.startIsNominal === false ? asFitted[sheet.key]! : sheet.nominal;
 			const history = historyOf(sheet, start, before, facts, now);
 			const wear =
 				history.looks.length > 0
-					? new PartWear(knowledge, facts.pump, history)
-					: wearOfUnmeasured(knowledge, facts.pump, history);
-			const fresh = wearOfUnmeasured(knowledge, facts.pump, NEW);
+					? new PartWear(knowledge, facts.pump, history, { context })
+					: wearOfUnmeasured(knowledge, facts.pump, history, context);
+			const fresh = wearOfUnmeasured(knowledge, facts.pump, NEW, context);
 			const allowance = Math.abs((sheet.min ?? sheet.max!) - start);
 			const stopsAt = sheet.stopsAt === undefined ? undefined : Math.abs(sheet.stopsAt - start) / allowance;
 			const since = history.looks.length > 0 ? facts.dutyHours - history.looks.at(-1)!.hours : 0;

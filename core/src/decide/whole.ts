@@ -1,3 +1,4 @@
+import { LifeContext } from '../life';
 import { isLookedAt, standingDecision, type Verdict } from '../record';
 import { setOf } from './customs';
 import { forecastOf, withSizes } from './forecast';
@@ -57,6 +58,8 @@ export interface WholeInput {
 	readonly policy: Policy;
 	/** Planned opening of this model, in the shop's currency. */
 	readonly openingCost: number;
+	/** What is shared with the forecasts of other parts; kept from one decision to the next, it saves their work. */
+	readonly context?: LifeContext;
 	/** A replacement unit, where the sheet prices one. */
 	readonly unit?: { readonly price: number; readonly lifeHours: number };
 }
@@ -81,9 +84,9 @@ export const INTERVALS = Array.from({ length: 24 }, (_, i) => (i + 1) * 250);
  * stops the pump, not for what is found beyond a limit at the next service. A part of which nothing is known has its priors.
  * Errors: PreconditionError from the measuring and deciding functions.
  */
-export function decideWhole({ parts, policy, openingCost, unit }: WholeInput): WholeDecision {
+export function decideWhole({ parts, policy, openingCost, unit, context }: WholeInput): WholeDecision {
 	const unplanned = openingCost + policy.downtimeCost;
-	const judged = judgeAll(measuredAll(parts, policy), policy);
+	const judged = judgeAll(measuredAll(parts, policy, context), policy);
 	const now = judged.map((part) => setPart(part, policy));
 	const least = decideSet(now, unplanned);
 	const decided = judged.map((part, i): DecidedPart => {
@@ -144,10 +147,10 @@ const anyBeyond = (parts: readonly PricedPart[], choices: ReadonlyMap<string, Ch
  * The hours to the next service at which the cost per hour is least, with the curve; each interval decided by the school in
  * force. Undefined before anything was looked at.
  */
-export function economicInterval({ parts, policy, openingCost }: WholeInput): EconomicInterval | undefined {
+export function economicInterval({ parts, policy, openingCost, context }: WholeInput): EconomicInterval | undefined {
 	if (!parts.some(({ input }) => isLookedAt(input.record))) return undefined;
 	const opening = { planned: openingCost, unplanned: openingCost + policy.downtimeCost };
-	const measured = measuredAll(parts, policy);
+	const measured = measuredAll(parts, policy, context);
 	return bestInterval(
 		(hours) => {
 			const now = { ...policy, intervalHours: hours };
@@ -176,8 +179,8 @@ interface WeighedPart {
 	readonly hard: boolean;
 }
 
-const measuredAll = (parts: WholeInput['parts'], policy: Policy): WholeInput['parts'] =>
-	parts.map(({ input, ...part }) => ({ ...part, input: withSizes({ ...input, policy }) }));
+const measuredAll = (parts: WholeInput['parts'], policy: Policy, context = new LifeContext()): WholeInput['parts'] =>
+	parts.map(({ input, ...part }) => ({ ...part, input: withSizes({ ...input, policy, context }) }));
 
 function judgeAll(parts: WholeInput['parts'], policy: Policy): WeighedPart[] {
 	// What is to come is the same under every school.

@@ -14,6 +14,7 @@ export interface AgeNode {
 /** Chance that a part of unknown age is as old as its pump: our own assumption, shown as such. */
 const AS_OLD_AS_THE_PUMP = 0.5;
 const NODES = 3;
+const RULE = gaussLegendre(NODES);
 
 /**
  * The ages that the record allows, with their probabilities: as old as the pump with one half, else anything from the first
@@ -29,10 +30,9 @@ export function ageNodes(age: Age): readonly AgeNode[] {
 	requireThat(seenFor >= 0 && Number.isFinite(seenFor), 'ageNodes', 'seenFor', seenFor, 'at least 0');
 	requireThat(atMost >= seenFor && Number.isFinite(atMost), 'ageNodes', 'atMost', atMost, `at least ${seenFor}`);
 	if (atMost === seenFor) return [{ hours: atMost, weight: 1 }];
-	const { nodes, weights } = gaussLegendre(NODES);
-	const between = nodes.map((x, i) => ({
+	const between = RULE.nodes.map((x, i) => ({
 		hours: seenFor + ((atMost - seenFor) * (x + 1)) / 2,
-		weight: ((1 - AS_OLD_AS_THE_PUMP) * weights[i]) / 2
+		weight: ((1 - AS_OLD_AS_THE_PUMP) * RULE.weights[i]) / 2
 	}));
 	return [...between, { hours: atMost, weight: AS_OLD_AS_THE_PUMP }];
 }

@@ -2,6 +2,7 @@ import { requireThat } from '../number';
 import { toTheEnd } from './inPieces';
 import { requireLogRate, type LogRate, type WearKnowledge } from './partWear';
 import { COARSE_STEP, rateDensity, rateGrid, type RateGrid } from './rateGrid';
+import { LifeContext } from './context';
 import { followWear, type WearHistory } from './wearLooks';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
 
@@ -271,6 +272,7 @@ function livesWorth(prior: WearPrior, shapes: readonly (LogRate & { weight: numb
 }
 
 function* factorsOf({ parts, prior }: KindOnRecord): Generator<void, Factor[]> {
+	const context = new LifeContext();
 	const grid = rateGrid(prior);
 	const byPump = new Map<string, Float64Array[]>();
 	const kernels = wearShapes(prior).map(({ between }) => kernelOf(grid, between));
@@ -278,7 +280,7 @@ function* factorsOf({ parts, prior }: KindOnRecord): Generator<void, Factor[]> {
 		if (history.looks.length === 0) continue;
 		const sums = byPump.get(pump) ?? kernels.map(() => new Float64Array(grid.size));
 		byPump.set(pump, sums);
-		for (const [path, evidence] of evidenceOf(history, prior, grid).entries())
+		for (const [path, evidence] of evidenceOf(history, prior, grid, context).entries())
 			for (let b = 0; b < BETWEENS; b++) addLog(sums[path * BETWEENS + b], evidence, kernels[path * BETWEENS + b]);
 		yield;
 	}
@@ -308,8 +310,8 @@ interface PathEvidence {
 }
 
 // A path that explains nothing keeps its own scale: against another it may be smaller than any number.
-function evidenceOf(history: WearHistory, prior: WearPrior, grid: RateGrid): PathEvidence[] {
-	const tracks = followWear(history, paths(prior), grid, 'fleet');
+function evidenceOf(history: WearHistory, prior: WearPrior, grid: RateGrid, context: LifeContext): PathEvidence[] {
+	const tracks = followWear(history, paths(prior), grid, 'fleet', context);
 	const best = largestOf(tracks.flat().map(({ logEvidence }) => logEvidence));
 	return tracks.map((ages) => {
 		const logLargest = largestOf(ages.map(({ logEvidence }) => logEvidence));

@@ -1,5 +1,6 @@
-import { gammaLn, gaussLegendre, powerRule } from '../number';
+import { gammaLn } from '../number';
 import { expBelow } from '../number/expBelow';
+import type { LifeContext } from './context';
 import { MOST_NODES, type WearWindow } from './wearWindow';
 
 /** What one possible course of the wear (its scatter, its age) says at one look. */
@@ -29,6 +30,7 @@ export interface BridgedLook {
 	readonly courses: readonly Course[];
 	/** One over the narrowest width of what the readings say, in places. */
 	readonly sharpness: number;
+	readonly context: LifeContext;
 }
 
 /** Powers from which the end of an integrand is as good as smooth. */
@@ -50,12 +52,12 @@ export function bridge(last: BridgedLook, mores: readonly number[], window: Wear
 	let sharpness = Math.hypot(window.sharpness, before);
 	for (let error = Infinity; ; sharpness *= FINER) {
 		const count = window.nodesFor(half, sharpness);
-		const read = readAt(window, between, count);
+		const read = readAt(window, between, count, last.context);
 		const left = Math.max(...read.map((one) => one.error));
 		// Where a reading leaves room for hardly any wear since a sharper one, it takes more nodes than estimated.
 		if (count === MOST_NODES || left < TOLERANCE || left > error / HARDLY) {
 			const courses = last.courses.map(({ shape }, c) => ({ shape: shape + mores[c], read: read[c] }));
-			return { window, courses, sharpness };
+			return { window, courses, sharpness, context: last.context };
 		}
 		error = left;
 	}
@@ -67,7 +69,12 @@ const FINER = 2;
 const HARDLY = 8; // what twice the nodes must gain at least
 
 // What the readings say, interpolated between so many of Chebyshev's nodes, and how far off that may be, as a share of the largest.
-function readAt(window: WearWindow, between: BetweenLooks, count: number): (Readings & { readonly error: number })[] {
+function readAt(
+	window: WearWindow,
+	between: BetweenLooks,
+	count: number,
+	context: LifeContext
+): (Readings & { readonly error: number })[] {
 	const half = (window.high - window.low) / 2;
 	const middle = window.low + half;
 	const places = new Float64Array(count);
@@ -80,6 +87,7 @@ function readAt(window: WearWindow, between: BetweenLooks, count: number): (Read
 		const largest = logs.reduce((most, one) => Math.max(most, one), -Infinity);
 		const logScale = largest === -Infinity ? 0 : largest;
 		const { told, last } = interpolation(
+			context,
 			middle,
 			half,
 			logs.map((log) => Math.exp(log - logScale))
@@ -101,50 +109,16 @@ function sharpnessOf(last: BridgedLook, shape: number, more: number, { low, high
 }
 const JUMPS = 2; // a gamma shape below which wear goes by jumps
 
-const rulesKept = new Map<number, { readonly nodes: Float64Array; readonly weights: Float64Array }>();
-// Gauss and Legendre's rule in the same kind of list as the others: the innermost loop then knows one kind.
-function plainRule(n: number) {
-	let rule = rulesKept.get(n);
-	if (!rule) {
-		const { nodes, weights } = gaussLegendre(n);
-		rulesKept.set(n, (rule = { nodes: Float64Array.from(nodes), weights: Float64Array.from(weights) }));
-	}
-	return rule;
-}
-
-const singularKept = new Map<number, (Float64Array | undefined)[]>();
-const MOST_SINGULAR = 500;
-/** `powerRule` by power and number of nodes: parts of a kind that were inspected together ask for the same ones. */
-export function singularRule(n: number, power: number): Float64Array {
-	let rules = singularKept.get(power);
-	if (!rules) {
-		if (singularKept.size >= MOST_SINGULAR) singularKept.clear();
-		singularKept.set(power, (rules = []));
-	}
-	return (rules[n] ??= powerRule(n, power));
-}
-
-const cosinesKept = new Map<number, Float64Array>();
-// cos(k (j + ½) π / n), row by row: made once for each number of nodes.
-function cosines(n: number): Float64Array {
-	const known = cosinesKept.get(n);
-	if (known) return known;
-	const made = Float64Array.from({ length: n * n }, (_, i) =>
-		Math.cos((Math.floor(i / n) * ((i % n) + 0.5) * Math.PI) / n)
-	);
-	cosinesKept.set(n, made);
-	return made;
-}
-
 // Chebyshev's interpolation on his nodes, summed by Clenshaw, and the size of its last coefficients, which tell how far it is off:
 // L. N. Trefethen, Approximation Theory and Practice (2013), ch. 3, 8, 19. A density is never below nought.
 function interpolation(
+	context: LifeContext,
 	middle: number,
 	half: number,
 	values: Float64Array
 ): { readonly told: Densities; readonly last: number } {
 	const n = values.length;
-	const cos = cosines(n);
+	const cos = context.cosines(n);
 	const coefficients = values.map((_, k) => {
 		let sum = 0;
 		for (let j = 0; j < n; j++) sum += values[j] * cos[k * n + j];
@@ -244,7 +218,7 @@ class BetweenLooks {
 
 	// Over shares of the place; where a factor's end is singular there, it stands in the weights.
 	#addPiece(sums: Float64Array, place: number, from: number, to: number, singular?: End): void {
-		const { window, courses, sharpness } = this.#last;
+		const { window, courses, sharpness, context } = this.#last;
 		const { root } = window;
 		const long = to - from;
 		const middle = from + long / 2;
@@ -253,7 +227,7 @@ class BetweenLooks {
 		const bend = (root * Math.sqrt(shape + more * (middle ** root / left) ** 2)) / middle;
 		const wanted = window.nodesFor(long / 2, Math.hypot(place * sharpness, bend));
 		const count = COUNTS * Math.ceil(wanted / COUNTS);
-		const { nodes, weights } = plainRule(count);
+		const { nodes, weights } = context.rule(count);
 		const { places, logShares, logRests, logSteps, logs, courseLogs, told } = scratch;
 		for (let j = 0; j < count; j++) {
 			const way = (long * (1 + nodes[j])) / 2;
@@ -272,7 +246,7 @@ class BetweenLooks {
 			const low = root * shape - 1;
 			const high = this.#mores[c] - 1;
 			const power = (singular === 'below' ? low : high) + 1;
-			const rule = singular && power < SMOOTH ? singularRule(count, power) : undefined;
+			const rule = singular && power < SMOOTH ? context.singularRule(count, power) : undefined;
 			const below = rule && singular === 'below' ? 0 : low;
 			const above = rule && singular === 'above' ? 0 : high;
 			const factors = rule ?? weights;

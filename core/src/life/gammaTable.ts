@@ -60,18 +60,6 @@ export class GammaTable {
 	}
 }
 
-const tables = new Map<number, GammaTable>();
-const MOST_TABLES = 3000;
-/** The table of one shape, kept: every part of a kind asks for the same ones. */
-export function tableOf(shape: number): GammaTable {
-	let table = tables.get(shape);
-	if (!table) {
-		if (tables.size >= MOST_TABLES) tables.clear();
-		tables.set(shape, (table = new GammaTable(shape)));
-	}
-	return table;
-}
-
 type Point = readonly [value: number, slope: number, bend: number];
 
 // Value and the two derivatives in ln x, in steps of the table.

@@ -1,4 +1,5 @@
 export * from './age';
+export { LifeContext } from './context';
 export { wearPriorOf, openRate, scatterSpread, type WearPrior } from './wearPrior';
 export { followWear, type Track, type WearHistory } from './wearLooks';
 export type { WearLook } from './wearWindow';

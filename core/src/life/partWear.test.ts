@@ -31,7 +31,7 @@ describe('PartWear', () => {
 	// scipy 1.17: gamma tails integrated over rates (three normals, kind open by 0.2) and over the reading.
 	it('agrees with direct integration over rate and reading', () => {
 		expect(Math.abs(new PartWear(knowledge, known, NEW).chance(1500) - 0.03718245624937629)).toBeLessThan(2e-6);
-		const looked = new PartWear(knowledge, known, seen([1500, 0.5]), 0).chance(1500);
+		const looked = new PartWear(knowledge, known, seen([1500, 0.5]), { rateChanges: 0 }).chance(1500);
 		expect(Math.abs(looked - 0.3217955472929766)).toBeLessThan(5e-6);
 	});
 	// The same over both looks, on a grid of 0.05 of their uncertainties.
@@ -42,7 +42,7 @@ describe('PartWear', () => {
 		[[1500, 0.3, 0.1], [3000, 0.5, 0.1], 1500, 0.20008153308481982],
 		[[1500, 0.3, 0.03], [3000, 0.35, 0.03], 3000, 0.3262891112639872]
 	] as const)('agrees with direct integration over two looks, %j and %j', (first, second, hours, reference) => {
-		const said = new PartWear(knowledge, known, seen([...first], [...second]), 0).chance(hours);
+		const said = new PartWear(knowledge, known, seen([...first], [...second]), { rateChanges: 0 }).chance(hours);
 		expect(Math.abs(said - reference)).toBeLessThan(5e-6);
 	});
 	it('counts what is beyond already, and nothing ahead of a new part', () => {

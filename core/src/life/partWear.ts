@@ -1,5 +1,5 @@
 import { requireThat } from '../number';
-import { tableOf } from './gammaTable';
+import { LifeContext } from './context';
 import { QUANTILE_WEIGHTS, rateBeliefs, type RateBelief } from './rateBeliefs';
 import { RATE_CHANGES, withChangedRates } from './rateChange';
 import { rateGrid, type RateGrid } from './rateGrid';
@@ -53,6 +53,7 @@ const IGNORED_IN_SPREAD = 1e-3; // of all: it moves no twentieth that is told wi
  */
 export class PartWear {
 	readonly knowledge: WearKnowledge;
+	readonly #context: LifeContext;
 	readonly #factor: LogRate;
 	readonly #history: WearHistory;
 	readonly #grid: RateGrid;
@@ -66,24 +67,30 @@ export class PartWear {
 	readonly #posterior: Float64Array[];
 
 	/**
-	 * `rateChanges`: the chance that the rate changes at one inspection. The history of a new part is
+	 * `rateChanges`: the chance that the rate changes at one inspection; `context`: what is shared with other parts. The history of a new part is
 	 * `{ before: [{ hours: 0, weight: 1 }], looks: [] }`. Errors: PreconditionError from `followWear`.
 	 */
-	constructor(knowledge: WearKnowledge, factor: LogRate, history: WearHistory, rateChanges = RATE_CHANGES) {
+	constructor(
+		knowledge: WearKnowledge,
+		factor: LogRate,
+		history: WearHistory,
+		{ rateChanges = RATE_CHANGES, context = new LifeContext() } = {}
+	) {
+		this.#context = context;
 		requireLogRate('PartWear', factor);
 		this.knowledge = knowledge;
 		this.#factor = factor;
 		this.#history = history;
 		this.#grid = rateGrid(knowledge.prior);
 		this.#paths = paths(knowledge.prior);
-		const steady = followWear(history, this.#paths, this.#grid);
-		this.#tracks = withChangedRates(steady, history, this.#paths, this.#grid, rateChanges);
+		const steady = followWear(history, this.#paths, this.#grid, 'part', context);
+		this.#tracks = withChangedRates(steady, history, this.#paths, this.#grid, rateChanges, context);
 		const largest = Math.max(...this.#tracks.flat().map(({ logEvidence }) => Math.max(...logEvidence)));
 		this.#ofTrack = this.#tracks.map((tracks) =>
 			tracks.map(({ weight, logEvidence }) => logEvidence.map((log) => weight * Math.exp(log - largest)))
 		);
 		this.#evidence = this.#ofTrack.map((ages) => ages[0].map((_, i) => ages.reduce((sum, one) => sum + one[i], 0)));
-		this.#beliefs = rateBeliefs(knowledge, factor, this.#grid);
+		this.#beliefs = rateBeliefs(knowledge, factor, this.#grid, context);
 		this.#posterior = this.#weighRates();
 	}
 
@@ -304,13 +311,13 @@ export class PartWear {
 		if (!last) {
 			const ran = this.#history.before[t].hours + hours;
 			if (!(ran > 0)) return () => 0;
-			const table = tableOf((shapePer1000h * ran) / 1000);
+			const table = this.#context.table((shapePer1000h * ran) / 1000);
 			return (i) => table.upper(limit / this.#scale(path, i));
 		}
 		const { y, weights, rowOf } = last.splitAt(limit);
 		const inside = y.filter((at) => at < limit).length; // they ascend
 		const logLeft = Float64Array.from({ length: inside }, (_, j) => Math.log(limit - y[j]));
-		const table = hours > 0 ? tableOf((shapePer1000h * hours) / 1000) : undefined;
+		const table = hours > 0 ? this.#context.table((shapePer1000h * hours) / 1000) : undefined;
 		return (i) => {
 			const row = rowOf(i);
 			const logScale = Math.log(this.#scale(path, i));

@@ -1,4 +1,5 @@
 import { normalQuantile } from '../number';
+import type { LifeContext } from './context';
 import type { LogRate, WearKnowledge } from './partWear';
 import { rateDensity, type RateGrid } from './rateGrid';
 import { BETWEENS, wearShapes } from './wearPrior';
@@ -19,18 +20,14 @@ const QUANTILES = [0.05, 0.25, 0.5, 0.75, 0.95] as const;
 /** Weights of the points at which what is open about a pump is taken: the 5, 25, 50, 75 and 95 % points of a normal distribution, whose variance they have to 1 %. */
 export const QUANTILE_WEIGHTS = [0.15, 0.22, 0.26, 0.22, 0.15] as const;
 
-// By kind and pump: all their parts share them.
-const kept = new WeakMap<WearKnowledge, Map<string, readonly RateBelief[]>>();
-
-/** Beliefs for every shape of a kind's wear that counts, in a pump of this factor. */
-export function rateBeliefs(knowledge: WearKnowledge, factor: LogRate, grid: RateGrid): readonly RateBelief[] {
-	const ofKind = kept.get(knowledge) ?? new Map<string, readonly RateBelief[]>();
-	kept.set(knowledge, ofKind);
-	const key = `${factor.mean}/${factor.sd}`;
-	let beliefs = ofKind.get(key);
-	if (!beliefs) ofKind.set(key, (beliefs = believed(knowledge, factor, grid)));
-	return beliefs;
-}
+/** Beliefs for every shape of a kind's wear that counts, in a pump of this factor: all its parts of the kind share them. */
+export const rateBeliefs = (
+	knowledge: WearKnowledge,
+	factor: LogRate,
+	grid: RateGrid,
+	context: LifeContext
+): readonly RateBelief[] =>
+	context.kept(knowledge, `beliefs ${factor.mean}/${factor.sd}`, [], () => believed(knowledge, factor, grid));
 
 function believed({ prior, shapes }: WearKnowledge, factor: LogRate, grid: RateGrid): RateBelief[] {
 	return wearShapes(prior).flatMap(({ between }, i): RateBelief[] => {

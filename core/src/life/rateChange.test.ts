@@ -84,14 +84,14 @@ describe('a rate that may change', () => {
 		'agrees with direct integration after %j',
 		(worn) => {
 			for (const changes of [0, RATE_CHANGES, 0.2]) {
-				const said = new PartWear(knowledge, known, seen(...worn), changes).chance(1500);
+				const said = new PartWear(knowledge, known, seen(...worn), { rateChanges: changes }).chance(1500);
 				expect(Math.abs(said - byHand(worn, changes)), `changes ${changes}`).toBeLessThan(2e-3);
 			}
 		}
 	);
 	it('fears more where the last interval wore three times as fast, and little where nothing changed', () => {
 		const by = (changes: number, ...worn: number[]) =>
-			new PartWear(knowledge, known, seen(...worn), changes).chance(1500);
+			new PartWear(knowledge, known, seen(...worn), { rateChanges: changes }).chance(1500);
 		expect(by(RATE_CHANGES, 0.1, 0.2, 0.5)).toBeGreaterThan(by(0, 0.1, 0.2, 0.5) * 1.05);
 		expect(Math.abs(by(RATE_CHANGES, 0.2, 0.4, 0.6) - by(0, 0.2, 0.4, 0.6))).toBeLessThan(0.02);
 	});
@@ -138,7 +138,7 @@ describe('a rate that may change', () => {
 	it('says nothing else of a part that was not looked at', () => {
 		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
 		expect(new PartWear(knowledge, known, fresh).chance(1500)).toBe(
-			new PartWear(knowledge, known, fresh, 0).chance(1500)
+			new PartWear(knowledge, known, fresh, { rateChanges: 0 }).chance(1500)
 		);
 	});
 });

@@ -1,3 +1,4 @@
+import type { LifeContext } from './context';
 import type { RateGrid } from './rateGrid';
 import { followWear, type RateToCome, type StandAt, type StandAtLook, type Track, type WearHistory } from './wearLooks';
 import type { WearShape } from './wearPrior';
@@ -30,7 +31,8 @@ export function withChangedRates(
 	history: WearHistory,
 	paths: readonly Path[],
 	grid: RateGrid,
-	changes: number
+	changes: number,
+	context: LifeContext
 ): readonly (readonly Track[])[] {
 	const { looks } = history;
 	if (looks.length === 0 || changes === 0) return tracks;
@@ -38,8 +40,8 @@ export function withChangedRates(
 	const turns = Array.from({ length: Math.min(LATEST, looks.length - 1) }, (_, i) => looks.length - 2 - i);
 	const straight = paths.filter(({ exponent }) => exponent === STRAIGHT);
 	const segments = turns.map((k) => ({
-		until: followWear({ before: history.before, looks: looks.slice(0, k + 1) }, straight, coarse, 'fleet'),
-		since: followSince(looks.slice(k), straight, coarse)
+		until: followWear({ before: history.before, looks: looks.slice(0, k + 1) }, straight, coarse, 'fleet', context),
+		since: followSince(looks.slice(k), straight, coarse, context)
 	}));
 	const ahead = changedFrom(new Float64Array(grid.size), grid);
 	const unchanged = 1 - changes * (turns.length + 1);

@@ -1,7 +1,8 @@
-import { gammaLn, gaussLegendre, requireThat } from '../number';
+import { gammaLn, requireThat } from '../number';
 import { expBelow } from '../number/expBelow';
 import type { AgeNode } from './age';
-import { SMOOTH, bridge, singularRule, type BridgedLook, type Course } from './gammaBridge';
+import { LifeContext } from './context';
+import { SMOOTH, bridge, type BridgedLook, type Course } from './gammaBridge';
 import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
 import { MOST_NODES, raise, wearWindows, type Fineness, type WearLook } from './wearWindow';
@@ -45,7 +46,7 @@ export interface RateToCome {
 }
 
 /** A last look under one course of the wear. */
-interface LastLook extends Course, Pick<BridgedLook, 'window' | 'sharpness'> {
+interface LastLook extends Course, Pick<BridgedLook, 'window' | 'sharpness' | 'context'> {
 	/** Wear (of the steady process) that the slowest rate considered would make by now: nodes are laid down to it. */
 	readonly least: number;
 }
@@ -115,9 +116,9 @@ function lookNodes(look: LastLook, splitAt: number): LookNodes {
 	for (const [piece, count] of counts.entries()) {
 		const [from, to] = [edges[piece], edges[piece + 1]];
 		const half = (to - from) / 2;
-		const { nodes, weights } = gaussLegendre(count);
+		const { nodes, weights } = look.context.rule(count);
 		const bends = from === 0 && power + 1 < SMOOTH;
-		const rule = bends ? singularRule(count, power + 1) : weights;
+		const rule = bends ? look.context.singularRule(count, power + 1) : weights;
 		const scale = root * (bends ? to ** (power + 1) : half);
 		for (let j = 0; j < count; j++) places[j] = from + half * (1 + nodes[j]);
 		if (read) {
@@ -210,14 +211,18 @@ export function followWear(
 	history: WearHistory,
 	paths: readonly Path[],
 	{ rates, size }: RateGrid,
-	fineness: Fineness = 'part'
+	fineness: Fineness = 'part',
+	context = new LifeContext()
 ): readonly (readonly Track[])[] {
 	requireHistory(history);
 	for (const path of paths) requirePath(path);
 	requireThat(size === rates.length && rates.every((rate) => rate > 0), 'followWear', 'rates', size, 'rates above 0');
 	const { before, looks } = { before: history.before, looks: thinned(history.looks) };
 	const lasts = new Map(
-		[...new Set(paths.map(({ exponent }) => exponent))].map((e) => [e, lastOf({ before, looks }, paths, e, fineness)])
+		[...new Set(paths.map(({ exponent }) => exponent))].map((e) => [
+			e,
+			lastOf({ before, looks }, paths, e, fineness, context)
+		])
 	);
 	const slowest = Math.min(...rates);
 	const tracks = paths.map((path) =>
@@ -226,7 +231,7 @@ export function followWear(
 			if (!last) return { weight, logEvidence: new Float64Array(size), shape: shapeAt(history, path, hours) };
 			const course = last.courses[age + history.before.length * pathsOf(paths, path.exponent).indexOf(path)];
 			const least = (course.shape * slowest) / path.shapePer1000h;
-			const look = { ...course, window: last.window, sharpness: last.sharpness, least };
+			const look = { ...course, window: last.window, sharpness: last.sharpness, least, context };
 			const scales = rates.map((rate) => rate / path.shapePer1000h);
 			return { weight, shape: course.shape, ...standing(look, scales, fineness) };
 		})
@@ -267,7 +272,8 @@ function lastOf(
 	history: WearHistory,
 	paths: readonly Path[],
 	exponent: number,
-	fineness: Fineness
+	fineness: Fineness,
+	context: LifeContext
 ): BridgedLook | undefined {
 	const { before, looks } = history;
 	if (looks.length === 0) return undefined;
@@ -276,7 +282,8 @@ function lastOf(
 	let last: BridgedLook = {
 		window: windows[0],
 		courses: courses.map(({ path, age }) => ({ shape: shapeAt(history, path, age.hours) })),
-		sharpness: windows[0].sharpness
+		sharpness: windows[0].sharpness,
+		context
 	};
 	for (let k = 1; k < looks.length; k++) {
 		const more = Math.max(LEAST_HOURS, looks[k].hours - looks[k - 1].hours) / 1000;

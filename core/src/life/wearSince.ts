@@ -1,3 +1,4 @@
+import type { LifeContext } from './context';
 import type { RateGrid } from './rateGrid';
 import { followWear, type StandAt } from './wearLooks';
 import type { WearShape } from './wearPrior';
@@ -20,7 +21,8 @@ export interface WearSince {
 export function followSince(
 	looks: readonly WearLook[],
 	paths: readonly Pick<WearShape, 'shapePer1000h' | 'exponent'>[],
-	grid: RateGrid
+	grid: RateGrid,
+	context: LifeContext
 ): readonly WearSince[] {
 	const [first, ...later] = looks.map(({ hours, worn, u }) => ({
 		hours: hours - looks[0].hours,
@@ -33,7 +35,7 @@ export function followSince(
 		u: Math.hypot(u, first.u)
 	}));
 	const history = { before: [{ hours: 0, weight: 1 }], looks: differences };
-	return followWear(history, paths, grid, 'fleet').map(([{ logEvidence, standAt }]) => ({
+	return followWear(history, paths, grid, 'fleet', context).map(([{ logEvidence, standAt }]) => ({
 		logEvidence,
 		standAt: addedTo(first, later.at(-1)!, standAt!)
 	}));

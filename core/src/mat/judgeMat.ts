@@ -1,4 +1,5 @@
 import { judge, leadersOf, withinSet, type JudgeInput, type Judgement, type LifeFacts } from '../decide';
+import { LifeContext } from '../life';
 import { untouched, type PartRecord, type Station } from '../record';
 import type { MatCell, MatFacts } from './facts';
 import { placeKey } from './place';
@@ -55,40 +56,48 @@ export const matesAt = <P extends LaidPart>(
 	mat: ReadonlyMap<string, P>
 ): P[] => mates.get(placeKey(station, cylinder))!.map((place) => mat.get(place)!);
 
-// Kept by cell, so that what rests on it is worked out once.
-const lives = new WeakMap<MatCell, { fleet: MatFacts['fleet']; facts: LifeFacts }>();
-/** What is known of the life of the part in one cell. */
-export function lifeOf(fleet: MatFacts['fleet'], station: Station, cell: MatCell): LifeFacts {
-	const known = lives.get(cell);
-	if (known?.fleet === fleet) return known.facts;
-	const wear = station.characteristics.flatMap(({ key }) => {
-		const fitted = fleet.wear[`${station.key}/${key}`];
-		return fitted ? [[key, fitted] as const] : [];
+/** What is known of the life of the part in one cell; the same object while nothing of it has changed. */
+export const lifeOf = (
+	fleet: MatFacts['fleet'],
+	station: Station,
+	cell: MatCell,
+	context = new LifeContext()
+): LifeFacts =>
+	context.kept(cell, 'life', [fleet, station], () => {
+		const wear = station.characteristics.flatMap(({ key }) => {
+			const fitted = fleet.wear[`${station.key}/${key}`];
+			return fitted ? [[key, fitted] as const] : [];
+		});
+		const { age, dutyHours, earlier } = cell;
+		const { wearFactor, pump, ends } = fleet;
+		return { age, dutyHours, earlier, wearFactor, pump, wear: Object.fromEntries(wear), ends: ends[station.key] };
 	});
-	const { age, dutyHours, earlier } = cell;
-	const { wearFactor, pump, ends } = fleet;
-	const facts = { age, dutyHours, earlier, wearFactor, pump, wear: Object.fromEntries(wear), ends: ends[station.key] };
-	lives.set(cell, { fleet, facts });
-	return facts;
-}
 
 /** What is known of one part on the mat, as the core judges it. */
 export const judgeInput = (
 	{ gauges, policy, fleet, sheet, forecasts }: Omit<MatFacts, 'cells'>,
 	{ cell, station, record }: LaidPart,
-	mates: readonly LaidPart[]
+	mates: readonly LaidPart[],
+	context?: LifeContext
 ): JudgeInput => ({
 	station,
 	record,
 	asFitted: cell.asFitted,
 	gauges,
 	policy,
-	life: lifeOf(fleet, station, cell),
+	life: lifeOf(fleet, station, cell, context),
+	context,
 	forecast: forecasts?.[cell.part],
 	mates: mates.map((mate) => ({ station: mate.station, record: mate.record })),
 	stations: sheet.stations,
 	ratedPressure: sheet.ratedPressureMPa
 });
+
+// By itself and its mates, sharing what the parts have in common.
+function judgesIn(facts: MatFacts): (part: LaidPart, mates: readonly LaidPart[]) => Judgement {
+	const context = new LifeContext();
+	return (part, mates) => judge(judgeInput(facts, part, mates, context));
+}
 
 /**
  * Judges every part on the mat: each by itself and its mates, then within its set.
@@ -98,8 +107,7 @@ export function judgeMat(
 	facts: MatFacts,
 	records: ReadonlyMap<string, PartRecord>,
 	mates = matePlaces(facts),
-	judgeOne: (part: LaidPart, mates: readonly LaidPart[]) => Judgement = (part, mates) =>
-		judge(judgeInput(facts, part, mates))
+	judgeOne = judgesIn(facts)
 ): JudgedPart[] {
 	const mat = layMat(facts, records);
 	const judged = [...mat.values()].map((part) => {

@@ -7,7 +7,6 @@ interface Rule {
 	readonly weights: readonly number[];
 }
 
-const made = new Map<number, Rule>();
 const MOST_NODES = 256;
 
 /**
@@ -17,12 +16,8 @@ const MOST_NODES = 256;
  */
 export function gaussLegendre(n: number): Rule {
 	requireThat(Number.isInteger(n) && n >= 1 && n <= MOST_NODES, 'gaussLegendre', 'n', n, 'a whole number, 1 to 256');
-	const known = made.get(n);
-	if (known) return known;
 	const pairs = Array.from({ length: n }, (_, i) => legendreRoot(n, i));
-	const rule = { nodes: pairs.map(({ x }) => x), weights: pairs.map(({ weight }) => weight) };
-	made.set(n, rule);
-	return rule;
+	return { nodes: pairs.map(({ x }) => x), weights: pairs.map(({ weight }) => weight) };
 }
 
 function legendreRoot(n: number, i: number): { x: number; weight: number } {

@@ -1,12 +1,11 @@
 import { gaussLegendre } from './gaussLegendre';
 import { requireThat } from './require';
 
-const polynomials = new Map<number, Float64Array[]>();
-
-// Legendre polynomials at the nodes of their rule, each times (2m + 1) / 2 × weight: made once for each number of nodes.
-function weightedPolynomials(n: number): Float64Array[] {
-	const known = polynomials.get(n);
-	if (known) return known;
+/**
+ * Legendre polynomials of degree m = 0 to n − 1 at the n nodes of their rule, each times (2m + 1) / 2 × weight: what `powerRule` needs
+ * of its number of nodes. Errors: as `gaussLegendre`. Source: as `powerRule`.
+ */
+export function weightedPolynomials(n: number): readonly Float64Array[] {
 	const { nodes, weights } = gaussLegendre(n);
 	const rows = Array.from({ length: n }, () => new Float64Array(n));
 	for (const [j, x] of nodes.entries()) {
@@ -16,7 +15,6 @@ function weightedPolynomials(n: number): Float64Array[] {
 			[value, before] = [((2 * m + 1) * x * value - m * before) / (m + 1), value];
 		}
 	}
-	polynomials.set(n, rows);
 	return rows;
 }
 
@@ -27,14 +25,13 @@ function weightedPolynomials(n: number): Float64Array[] {
  * Source: product integration, P. Davis, P. Rabinowitz, Methods of Numerical Integration (1984), 2.5.6; the moments by
  * Rodrigues' formula.
  */
-export function powerRule(n: number, alpha: number): Float64Array {
+export function powerRule(n: number, alpha: number, polynomials = weightedPolynomials(n)): Float64Array {
 	requireThat(alpha > 0 && Number.isFinite(alpha), 'powerRule', 'alpha', alpha, 'above 0');
-	const rows = weightedPolynomials(n);
 	const weights = new Float64Array(n);
 	let moment = 1 / alpha;
 	for (let m = 0; m < n && moment !== 0; m++) {
 		if (m > 0) moment *= (alpha - m) / (alpha + m);
-		const row = rows[m];
+		const row = polynomials[m];
 		for (let j = 0; j < n; j++) weights[j] += moment * row[j];
 	}
 	return weights;

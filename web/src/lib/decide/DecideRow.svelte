@@ -21,7 +21,7 @@
 	let { bench, part, one, proposed, input, locked, ondecided }: Props = $props();
 	const units = unitsInUse();
 	let arithmetic = $state(false);
-	const rests = $derived(input());
+	const rests = $derived({ ...input(), context: bench.context });
 	const judgement = $derived(judge(rests));
 	const byEye = $derived(sizeNames(part.station, sizesByEye(judgement.reasons)));
 </script>

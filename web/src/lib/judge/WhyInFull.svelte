@@ -31,7 +31,7 @@
 	const proposed = $derived(part.judgement.verdict);
 	const unit = (one: Pick<MeasuredCharacteristic, 'sheet'>) => shownUnit(dimensionOf(one.sheet.unit), units());
 	const nameOf = (by: string) => bench.bench.people[by] ?? 'somebody';
-	const input = $derived(judgeInput(bench.bench, part, bench.matesOf(part)));
+	const input = $derived(judgeInput(bench.bench, part, bench.matesOf(part), bench.context));
 
 	// Schools differ on soft parts alone; where another would say something else, it is said here.
 	const elsewhere = $derived.by(() => {

@@ -1,6 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import { v7 as uuidv7 } from 'uuid';
 import { judge, type Judgement } from '@exetasis/core/decide';
+import { LifeContext } from '@exetasis/core/life';
 import {
 	blockedBy,
 	builtSteps,
@@ -49,6 +50,8 @@ export type NewEntry = Entry extends infer E ? (E extends Entry ? Omit<E, Stamp>
 export class BenchState {
 	#bench = $state.raw() as Bench;
 	readonly user: string;
+	/** What the forecasts of the parts have in common. */
+	readonly context = new LifeContext();
 	readonly stations = $derived.by((): readonly Station[] => stationsInScope(this.bench.sheet, this.bench.job));
 	readonly outbox: Outbox | undefined;
 	readonly follower: Follower;
@@ -152,7 +155,7 @@ export class BenchState {
 		const same =
 			before && before.part.record === part.record && before.mates.every((mate, i) => mate.record === mates[i].record);
 		if (same) return before.judgement;
-		const judgement = judge(judgeInput(this.bench, part, mates));
+		const judgement = judge(judgeInput(this.bench, part, mates, this.context));
 		this.#judged.set(part.cell.part, { part, mates, judgement });
 		return judgement;
 	}

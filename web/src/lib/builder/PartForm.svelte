@@ -14,9 +14,9 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { renewalName } from '$lib/words/draft';
-	import { statementProblem } from '$lib/words/sheetFields';
 	import type { DraftState } from './draft.svelte';
 	import MoreFields from './fields/MoreFields.svelte';
+	import { statementForm } from './fields/statementForm.svelte';
 	import OnlyWithChoices from './OnlyWithChoices.svelte';
 	import PartBolts from './PartBolts.svelte';
 	import PartCautions from './PartCautions.svelte';
@@ -38,9 +38,8 @@
 	const move = (by: number) => draft.change(withPartsMoved(draft.body, [part.key], at + by));
 	const others = $derived(draft.body.stations.filter(({ key }) => key !== part.key));
 	const nameOf = (mate: string) => others.find(({ key }) => key === mate)?.name ?? mate;
-	// The schema that guards the server says what holds.
-	const holds = (name: keyof typeof stationSchema.shape) => (value: unknown) =>
-		stationSchema.shape[name].safeParse(value, { error: statementProblem }).error?.issues[0].message;
+	const form = statementForm(stationSchema, () => part, change);
+	const holds = (name: keyof typeof stationSchema.shape) => (value: unknown) => form.type(name, value);
 	const bolts = $derived(part.type === 'fastener' || part.fastening !== undefined);
 	const more = [
 		'alsoCalled',
@@ -224,7 +223,7 @@
 	/>
 {/if}
 <h3>More statements</h3>
-<MoreFields schema={stationSchema} value={part} names={more} draft={draft.body} type={part.type} onchange={change} />
+<MoreFields {form} names={more} draft={draft.body} type={part.type} />
 <p class="soft">Part type: {partType(part.type).name}.</p>
 
 <style>

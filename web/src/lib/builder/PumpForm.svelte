@@ -8,6 +8,7 @@
 	import Variants from './Variants.svelte';
 	import type { DraftState } from './draft.svelte';
 	import MoreFields from './fields/MoreFields.svelte';
+	import { statementForm } from './fields/statementForm.svelte';
 
 	interface Props {
 		draft: DraftState;
@@ -89,6 +90,7 @@
 	const proof = $derived(body.proof);
 	const states = (pressureMPa: number) =>
 		change({ proof: { pressureMPa, minutes: 5, mostFallMPa: pressureMPa / 20, places: ['Joints and weep holes'] } });
+	const form = statementForm(more, () => body as Record<string, unknown>, change);
 </script>
 
 <h2>Name plate</h2>
@@ -265,7 +267,7 @@
 	{/if}
 </div>
 <h2 class="mt-4">More statements</h2>
-<MoreFields schema={more} value={body} names={Object.keys(more.shape)} draft={body} onchange={change} />
+<MoreFields {form} names={Object.keys(more.shape)} draft={body} />
 
 <style>
 	.row {

@@ -8,6 +8,7 @@
 	import type { DraftState } from './draft.svelte';
 	import PartCautions from './PartCautions.svelte';
 	import MoreFields from './fields/MoreFields.svelte';
+	import { statementForm } from './fields/statementForm.svelte';
 	import OnlyWithChoices from './OnlyWithChoices.svelte';
 	import StepQuestions from './StepQuestions.svelte';
 
@@ -19,6 +20,7 @@
 	let { draft, step, ongone }: Props = $props();
 	const first = $derived(isFirst(step));
 	const change = (next: Partial<Step>) => draft.change(withStepChanged(draft.body, step.key, next));
+	const form = statementForm(stepSchema, () => step, change);
 	const toggled = (keys: readonly string[], key: string): string[] =>
 		keys.includes(key) ? keys.filter((one) => one !== key) : [...keys, key];
 	const earlier = $derived(
@@ -128,13 +130,7 @@
 <h3>Cautions</h3>
 <PartCautions cautions={step.cautions} offered={[]} onchange={(cautions) => change({ cautions: [...cautions] })} />
 <h3>More statements</h3>
-<MoreFields
-	schema={stepSchema}
-	value={step}
-	names={first ? more.filter((name) => name !== 'blocking') : more}
-	draft={draft.body}
-	onchange={change}
-/>
+<MoreFields {form} names={first ? more.filter((name) => name !== 'blocking') : more} draft={draft.body} />
 {#if !first}
 	<div class="mt-3">
 		<button

@@ -98,6 +98,43 @@ test('a part is moved by the keyboard, and several are joined on the bench', asy
 	}
 	await page.getByRole('button', { name: 'Join on the bench' }).click();
 	await expect(page.getByText('Sub-assembly: 2 parts')).toBeVisible();
+	// Taken apart, and joined once more by a line around both.
+	await page.getByRole('button', { name: 'Take apart' }).click();
+	for (const part of await parts(page).all())
+		if ((await part.getAttribute('aria-pressed')) === 'true') await part.click();
+	const box = (await page
+		.getByRole('group', { name: /^Parts of each cylinder/ })
+		.or(page.getByLabel(/^Parts of each cylinder/))
+		.first()
+		.boundingBox())!;
+	const corners = [
+		[1, 1],
+		[185, 1],
+		[185, box.height - 2],
+		[1, box.height - 2]
+	];
+	await page.mouse.move(box.x + 1, box.y + 1);
+	await page.mouse.down();
+	for (const [x, y] of corners) await page.mouse.move(box.x + x, box.y + y, { steps: 3 });
+	await page.mouse.up();
+	await expect(page.getByRole('heading', { name: '2 parts chosen' })).toBeVisible();
+	await page.getByRole('button', { name: 'Join on the bench' }).click();
+	await expect(page.getByText('Sub-assembly: 2 parts')).toBeVisible();
+	// A mate is touched on the drawing.
+	await page.getByRole('button', { name: 'Choose several' }).click();
+	await parts(page)
+		.filter({ hasText: /O-ring/ })
+		.click();
+	await page.getByRole('button', { name: 'Touch mates on the drawing' }).click();
+	await parts(page)
+		.filter({ hasText: /Backup ring/ })
+		.click();
+	await expect(page.getByRole('button', { name: /^Remove mate Backup ring/ })).toBeVisible();
+	await expect(parts(page).filter({ hasText: /Backup ring/ })).toHaveAccessibleName(/runs with it/);
+	await parts(page)
+		.filter({ hasText: /Backup ring/ })
+		.click();
+	await expect(page.getByRole('button', { name: /^Remove mate/ })).toHaveCount(0);
 	await saved(page);
 	await page.reload();
 	await expect(parts(page)).toHaveCount(3);

@@ -195,6 +195,13 @@
 		>
 	{/each}
 </div>
+<button
+	type="button"
+	class="btn"
+	aria-pressed={draft.mating === part.key}
+	onclick={() => (draft.mating = draft.mating === part.key ? undefined : part.key)}>Touch mates on the drawing</button
+>
+{#if draft.mating === part.key}<p class="soft">Touch each part that it runs with. Touch it again to remove it.</p>{/if}
 <Choose
 	label="Add mate"
 	value=""

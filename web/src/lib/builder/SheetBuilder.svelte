@@ -178,6 +178,7 @@
 								>
 							</p>
 						{/each}
+					{:else if several}<p class="soft">Touch each part, or draw a line around several.</p>
 					{:else}<p class="soft">Touch a part to edit it. Drag a part by its handle to move it.</p>{/if}
 				</section>
 			</div>

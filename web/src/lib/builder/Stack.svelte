@@ -5,7 +5,8 @@
 	import { applies, type Station } from '@exetasis/core/record';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { DraftState } from './draft.svelte';
-	import { withRows } from '@exetasis/core/draft';
+	import { withMates, withRows } from '@exetasis/core/draft';
+	import Lasso from './Lasso.svelte';
 
 	interface Props {
 		draft: DraftState;
@@ -56,12 +57,14 @@
 		if (changed) draft.change(next);
 	}
 	const chosen = $derived(Object.fromEntries(Object.entries(drawnWith).filter(([, choice]) => choice !== '')));
-	const take = (key: string) =>
-		several
-			? draft.select(
-					draft.selected.includes(key) ? draft.selected.filter((one) => one !== key) : [...draft.selected, key]
-				)
-			: draft.select([key]);
+	function take(key: string) {
+		if (draft.mating !== undefined && key !== draft.mating)
+			return draft.change(withMates(draft.body, draft.mating, key));
+		if (!several) return draft.select([key]);
+		const without = draft.selected.filter((one) => one !== key);
+		draft.select(without.length < draft.selected.length ? without : [...draft.selected, key]);
+	}
+	const mates = $derived(stations.get(draft.mating ?? '')?.mates ?? []);
 </script>
 
 {#snippet row(of: Row, items: readonly Item[], label: string)}
@@ -91,11 +94,15 @@
 					class="part"
 					class:wrong={wrong.has(item.key)}
 					class:absent
+					class:mate={mates.includes(item.key)}
+					data-part={item.key}
 					aria-pressed={draft.selected.includes(item.key)}
 					aria-label="{number.get(item.key)}. {item.name}{item.pieces > 1 ? `, ${item.pieces} pieces` : ''}{item.per ===
 					'pump'
 						? ', once in the pump'
-						: ''}{wrong.has(item.key) ? ', has a problem' : ''}{absent ? ', not in the drawn variant' : ''}"
+						: ''}{wrong.has(item.key) ? ', has a problem' : ''}{mates.includes(item.key) ? ', runs with it' : ''}{absent
+						? ', not in the drawn variant'
+						: ''}"
 					onclick={() => take(item.key)}
 				>
 					<Glyph type={item.type} face={item.face} size={40} />
@@ -113,12 +120,15 @@
 {/snippet}
 
 {#if draft.body.stations.length > 0}
-	{@render row('cylinder', cylinder, 'Parts of each cylinder in strip order, pressure side to the left')}
-	<h3>
-		Once per pump <span class="soft">Drag a part here if the pump has one of it. The numbers give the strip order.</span
-		>
-	</h3>
-	{@render row('pump', pump, 'Parts once per pump in strip order')}
+	<Lasso on={several && mayEdit} onchoose={(keys) => draft.select(keys, true)}>
+		{@render row('cylinder', cylinder, 'Parts of each cylinder in strip order, pressure side to the left')}
+		<h3>
+			Once per pump <span class="soft"
+				>Drag a part here if the pump has one of it. The numbers give the strip order.</span
+			>
+		</h3>
+		{@render row('pump', pump, 'Parts once per pump in strip order')}
+	</Lasso>
 {:else}<p class="soft none">
 		No parts yet. Touch a part type for each part, in the order in which the parts come off.
 	</p>{/if}
@@ -196,6 +206,9 @@
 	.part[aria-pressed='true'] {
 		border: 2px solid var(--mark);
 		background: color-mix(in oklab, var(--mark) 12%, var(--sheet));
+	}
+	.part.mate {
+		border: 2px dashed var(--mark);
 	}
 	.part.absent :global(svg) {
 		opacity: 0.3;

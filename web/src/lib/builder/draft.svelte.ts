@@ -23,6 +23,8 @@ export class DraftState {
 	body = $state.raw<SheetDraft>() as SheetDraft;
 	/** Keys of the parts in hand. */
 	selected = $state.raw<readonly string[]>([]);
+	/** Key of the part whose mates are being touched on the drawing. */
+	mating = $state<string>();
 	state = $state<SaveState>('saved');
 	/** What another person saved meanwhile. */
 	theirs = $state.raw<Draft>();
@@ -95,6 +97,7 @@ export class DraftState {
 
 	/** Takes the parts with these keys in hand, or adds one to those in hand. */
 	select(keys: readonly string[], adding = false): void {
+		this.mating = undefined;
 		this.selected = adding ? [...new Set([...this.selected, ...keys])] : keys;
 	}
 

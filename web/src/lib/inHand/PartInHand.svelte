@@ -74,7 +74,7 @@
 				<b>Last rebuilds</b>
 				{#if earlier === undefined}<span class="soft">–</span>
 				{:else}
-					{#each earlier.slice(0, MOST) as { pumpHours, verdict, worst } (pumpHours)}
+					{#each earlier.slice(0, surface ? MOST - 1 : MOST) as { pumpHours, verdict, worst } (pumpHours)}
 						<span
 							><span class="figures">{formatNumber(pumpHours)} h</span>
 							{verdict ? verdictName[verdict as keyof typeof verdictName] : 'not decided'}{worst > 0

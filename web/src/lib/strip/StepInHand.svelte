@@ -159,9 +159,11 @@
 					cylinderLeft !== undefined ||
 					(step.ways.length > 0 && !way)}
 				onclick={() => signOff()}
-				>Sign off<span class="sr-only"> step {index + 1}</span>{last
-					? `: ${signingWords(last.ask, Number(last.payload.value))}`
-					: ''}</button
+				><span
+					>Sign off<span class="sr-only"> step {index + 1}</span>{last
+						? `: ${signingWords(last.ask, Number(last.payload.value))}`
+						: ''}</span
+				></button
 			>
 			{#if (left > 0 && !last) || (step.ways.length > 0 && !way)}<span class="soft"
 					>{left > 0 && !last ? 'Answer the questions first.' : 'Choose the method.'}</span

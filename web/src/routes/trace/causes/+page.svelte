@@ -37,9 +37,9 @@
 			<ul>
 				{#each cause.links as { finding, strength, worth } (finding)}
 					<li>
-						<span class="bar" style="width: {60 * strength}px" aria-hidden="true"></span>
+						<span class="bar" style="--share: {100 * strength}%" aria-hidden="true"></span>
 						{findingName(data.network, finding)}: <span class="figures">{formatProbability(strength)}</span>
-						<span class="soft">(worth {formatNumber(worth)})</span>
+						<span class="soft">(weight {formatNumber(worth)})</span>
 					</li>
 				{/each}
 			</ul>
@@ -83,8 +83,9 @@
 	}
 	.bar {
 		display: inline-block;
+		width: 60px;
 		height: 9px;
-		background: var(--pencil);
+		background: linear-gradient(to right, var(--pencil) var(--share), transparent var(--share));
 	}
 	textarea {
 		font-size: 0.8rem;

@@ -5,6 +5,7 @@
 	import type { ModelSheet } from '@exetasis/core/record';
 	import { lifeEndName } from '$lib/words/lives';
 	import type { LifeListing } from '@exetasis/server/db/sql/lives';
+	import { lifePlaces, namesOver } from './lifePlaces';
 
 	interface Props {
 		sheet: ModelSheet;
@@ -15,17 +16,9 @@
 
 	// Places where nothing was ever replaced are one long line each; they are shown on demand.
 	let all = $state(false);
-	const places = $derived(
-		sheet.stations.flatMap((station) => {
-			const cylinders = station.per === 'pump' ? [0] : Array.from({ length: sheet.cylinders }, (_, i) => i + 1);
-			return cylinders.map((cylinder) => ({
-				station,
-				cylinder,
-				lives: lives.filter((life) => life.station === station.key && life.cylinder === cylinder)
-			}));
-		})
-	);
+	const places = $derived(lifePlaces(sheet, lives));
 	const shown = $derived(places.filter((place) => all || place.lives.length > 1));
+	const names = $derived(namesOver(shown));
 	const percent = (hours: number) => (hoursNow > 0 ? (100 * hours) / hoursNow : 0);
 
 	function words(life: LifeListing): string {
@@ -47,7 +40,7 @@
 <div class="lines" role="list" aria-label="Part lives over {formatNumber(hoursNow)} pump hours">
 	{#each shown as { station, cylinder, lives }, i (`${station.key}/${cylinder}`)}
 		<div class="place" role="listitem">
-			<span class="name">{shown[i - 1]?.station === station ? '' : station.name}</span>
+			<span class="name">{names[i]}</span>
 			<span class="figures">{cylinder || ''}</span>
 			<span class="track">
 				{#each lives as life (life.part)}

@@ -10,6 +10,7 @@
 	import JudgePanel from '$lib/judge/JudgePanel.svelte';
 	import LookPanel from '$lib/look/LookPanel.svelte';
 	import MeasurePanel from '$lib/measure/MeasurePanel.svelte';
+	import { Measuring } from '$lib/measure/measuring.svelte';
 	import Pad from '$lib/measure/Pad.svelte';
 	import { firstUnmeasured, step, walkingOrder, placeKey } from '@exetasis/core/mat';
 	import { Burst, commandOf, type Command } from '$lib/mat/keys';
@@ -18,6 +19,7 @@
 	import Overlays from '$lib/mat/Overlays.svelte';
 	import PartHeader from '$lib/mat/PartHeader.svelte';
 	import StatusLine from '$lib/mat/StatusLine.svelte';
+	import { unitsInUse } from '$lib/ui/preference';
 	import { padWanted } from '$lib/ui/hands.svelte';
 	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
 	import { stroke } from '$lib/ui/stroke';
@@ -38,10 +40,17 @@
 	const part = $derived(bench.parts.get(selected)!);
 	const unmeasured = $derived(firstUnmeasured(part, bench.bench.policy));
 	let row = $state(1);
-	let typed = $state('');
-	let measurePanel = $state<MeasurePanel>();
 	let judgePanel = $state<JudgePanel>();
 	let overlays = $state<Overlays>();
+
+	const measuring = new Measuring({
+		bench: () => bench,
+		part: () => part,
+		locked: () => locked,
+		units: unitsInUse(),
+		ontaken: taken
+	});
+	const typed = $derived(measuring.text);
 
 	const layers = $derived(new MatLayers(bench.bench.job.id));
 	// The page stands first; what earlier rebuilds found comes after it.
@@ -57,9 +66,9 @@
 	] as const;
 	/** The pad stands in place of Look while there is something to read. */
 	let padAsked = $state<boolean>();
-	const measuring = $derived(part.looked && (unmeasured !== undefined || part.record.readings.length > 0));
+	const readingNow = $derived(part.looked && (unmeasured !== undefined || part.record.readings.length > 0));
 	const padded = $derived(
-		!locked && part.station.characteristics.length > 0 && (padAsked ?? (padWanted() && measuring))
+		!locked && part.station.characteristics.length > 0 && (padAsked ?? (padWanted() && readingNow))
 	);
 
 	/** In a narrow window the pad goes with Measure: another panel closes it. */
@@ -79,7 +88,7 @@
 	const says = $derived(nextAct({ part, locked, typed, unmeasured, then }));
 
 	async function select(place: string, focus = true) {
-		if (place !== selected) typed = '';
+		if (place !== selected) measuring.clear();
 		chosen = place;
 		const cylinder = Number(place.split('/')[1]);
 		if (cylinder > 0) row = cylinder;
@@ -92,10 +101,11 @@
 	async function check({ place, size }: { place: string; size?: string }) {
 		if (!bench.parts.has(place)) return;
 		await select(place);
-		if (size === undefined) return;
+		if (!part.station.characteristics.some(({ key }) => key === size)) return;
 		panel = 'measure';
+		measuring.choose(size!);
 		await tick();
-		measurePanel?.measure(size);
+		measuring.focus();
 	}
 
 	async function focusMat() {
@@ -131,7 +141,7 @@
 	function enter() {
 		if (part.looked && unmeasured) {
 			panel = 'measure';
-			return measurePanel?.focus();
+			return measuring.focus();
 		}
 		// What has to be looked at again waits for its second look: going on decides nothing.
 		if (part.judgement.verdict === 'lookAgain') return next();
@@ -157,7 +167,7 @@
 				: 'Next part'
 	);
 	function onPadMain() {
-		if (padMain === 'Enter') void measurePanel?.take();
+		if (padMain === 'Enter') void measuring.take();
 		else if (padMain === 'Next part') next();
 		else enter();
 	}
@@ -197,7 +207,7 @@
 				return bench.undo();
 			case 'startReading':
 				panel = 'measure';
-				return measurePanel?.focus();
+				return measuring.focus();
 			case 'strayReading':
 				return burst.begin(at);
 			case 'clean':
@@ -254,16 +264,16 @@
 	<div class="panel sheet" class:shown={panel === 'look'} class:padded>
 		{#if padded}
 			<Pad
-				unit={measurePanel?.padUnit() ?? ''}
+				unit={measuring.padUnit}
 				main={padMain}
 				canTakeBack={part.record.readings.length > 0}
 				ontype={(character) => {
 					panel = 'measure';
-					measurePanel?.type(character);
+					measuring.type(character);
 				}}
-				onerase={() => measurePanel?.erase()}
-				onunit={() => measurePanel?.nextUnit()}
-				ontakeback={() => measurePanel?.withdrawLast()}
+				onerase={() => measuring.erase()}
+				onunit={() => measuring.nextUnit()}
+				ontakeback={() => measuring.withdrawLast()}
 				onmain={onPadMain}
 			/>
 			<button type="button" class="btn back" onclick={() => showPanel('look')}>Back to Look</button>
@@ -282,14 +292,12 @@
 	<div class="panel sheet" class:shown={panel === 'measure'}>
 		{#key selected}
 			<MeasurePanel
-				bind:this={measurePanel}
-				bind:text={typed}
 				{bench}
 				{part}
 				{locked}
+				{measuring}
 				{padded}
 				onpad={() => (padAsked = !padded)}
-				ontaken={taken}
 				onleave={() => void focusMat()}
 				onmate={(place) => void select(place)}
 			/>

@@ -81,6 +81,21 @@ describe('decideWhole', () => {
 			expect(cost.leastCost.total).toBeLessThanOrEqual(Math.min(cost.renewSoft.total, cost.onCondition.total) + 1e-9);
 		}
 	});
+	it('says "out" of a part that a rule puts out, in place of a small chance', () => {
+		const scored = recordOf({ kind: 'finding', payload: { pattern: 'axialScoring', severity: 3, onset: 'service' } });
+		const { parts } = decideWhole(
+			whole({
+				parts: [
+					{ id: 'scored', cylinder: 1, input: input('plunger', scored) },
+					{ id: 'sound', cylinder: 2, input: input('plunger', recordOf(clean, read('diameter', 17.99))) }
+				]
+			})
+		);
+		expect(parts.map(({ id, out, says }) => [id, out, says.renewSoft])).toEqual([
+			['scored', true, 'replace'],
+			['sound', false, 'lookAgain']
+		]);
+	});
 	it('leaves standing decisions standing', () => {
 		const kept = recordOf(
 			{ kind: 'finding', payload: { pattern: 'crushed', severity: 1, onset: 'service' } },

@@ -26,6 +26,7 @@ await main(async () => {
 	ensureChromium();
 	buildWhereChanged();
 	run('npx', ['tsx', 'scripts/bench/core.ts']);
+	run('npx', ['tsx', 'scripts/bench/builder.ts']);
 	run('npx', ['tsx', 'scripts/bench/withR.ts']);
 	run('npx', ['tsx', 'scripts/bench/fleet.ts']);
 	const cluster = temporaryCluster();

@@ -24,17 +24,7 @@ import { shaftOrders } from '../../core/src/prove';
 import { cheapestCover } from '@exetasis/server/solver';
 import { exactLife, intervalCensored, fitWeibull, rightCensored, turnbull } from '../../core/src/survival';
 import { followChains, type Visit } from '../../core/src/trace';
-
-const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
-function report(name: string, budgetMs: number | undefined, work: () => unknown, rounds = 9): void {
-	work(); // once to be compiled
-	const times = Array.from({ length: rounds }, () => {
-		const start = performance.now();
-		work();
-		return performance.now() - start;
-	});
-	console.log(`${name}: median ${median(times).toFixed(1)} ms${budgetMs ? ` (budget ${budgetMs})` : ''}`);
-}
+import { median, report } from './report';
 
 const text = readFileSync(new URL('../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };

@@ -19,14 +19,18 @@ export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 export const kindOf = (entry: Pick<Entry, 'kind'>): Kind<z.ZodType<Entry>> =>
 	kinds[entry.kind] as unknown as Kind<z.ZodType<Entry>>;
 
+type Said = Pick<(typeof kinds)[EntryKind], 'bearsOnBuild' | 'ordered' | 'takesBack'>;
+const kindsWhere = (is: (kind: Said) => boolean): readonly EntryKind[] =>
+	(Object.keys(kinds) as EntryKind[]).filter((name) => is(kinds[name] as Said));
+
 /** The gauge that an entry says was read; undefined where none was, or none is stated. */
 export const gaugeOf = (entry: Entry): string | undefined => kindOf(entry).gauge(entry);
 
 /** The kinds of entries that say how far a pump is together. */
-export const kindsOfBuilding = (Object.keys(kinds) as EntryKind[]).filter((kind) => kinds[kind].bearsOnBuild);
+export const kindsOfBuilding = kindsWhere(({ bearsOnBuild }) => bearsOnBuild);
 
 /** The kinds of entries whose order the server holds. */
-export const kindsInOrder = (Object.keys(kinds) as EntryKind[]).filter((kind) => kinds[kind].ordered);
+export const kindsInOrder = kindsWhere(({ ordered }) => ordered);
 
 /** The kinds of entries that take others back. */
-export const kindsTakingBack = (Object.keys(kinds) as EntryKind[]).filter((kind) => kinds[kind].takesBack);
+export const kindsTakingBack = kindsWhere(({ takesBack }) => takesBack !== undefined);

@@ -43,6 +43,7 @@
 		},
 		{
 			key: 'customer',
+			wideOnly: true,
 			head: 'Customer',
 			of: ({ customer }: Job) => [customer.name, customer.orderNumber].filter(Boolean).join(', '),
 			cell: customer,
@@ -57,6 +58,7 @@
 		},
 		{
 			key: 'since',
+			wideOnly: true,
 			head: 'Received',
 			of: ({ receivedAt }: Job) => receivedAt,
 			says: (job) => ago(job.receivedAt),
@@ -77,7 +79,7 @@
 			cell: mat,
 			width: '17%'
 		},
-		{ key: 'recurs', head: 'Recurring problems', of: recurs, cell: recurring, width: '9%' }
+		{ key: 'recurs', wideOnly: true, head: 'Recurring problems', of: recurs, cell: recurring, width: '9%' }
 	]);
 	const empty = $derived(data.jobs.length === 0 && data.released.length === 0);
 </script>

@@ -1,6 +1,6 @@
 <!-- @component A list that can be sorted by its heads, filtered by a word, and shown with the columns one wants. -->
 <script lang="ts" generics="Row extends object">
-	import type { Snippet } from 'svelte';
+	import { onMount, type Snippet } from 'svelte';
 	import Term from '../ui/Term.svelte';
 	import Wide from '../ui/Wide.svelte';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
@@ -84,6 +84,10 @@
 		getColumnCanGlobalFilter: () => true,
 		enableSortingRemoval: false
 	});
+	onMount(() => {
+		if (!matchMedia('(max-width: 900px)').matches) return;
+		for (const { key, wideOnly } of columns) if (wideOnly) table.getColumn(key)?.toggleVisibility(false);
+	});
 	const byKey = $derived(new Map(columns.map((column) => [column.key, column])));
 	const columnOf = (id: string) => byKey.get(id)!;
 	const termsIn = (head: string) => piecesOf(head).flatMap(({ term }) => term ?? []);
@@ -103,7 +107,7 @@
 			/></label
 		>
 	{/if}
-	{#if columns.some(({ hidden }) => hidden) || rows.length > 8}
+	{#if columns.some(({ hidden, wideOnly }) => hidden ?? wideOnly) || rows.length > 8}
 		<Popover positioning={{ placement: 'bottom-end' }} onOpenChange={({ open }) => (choosing = open)}>
 			<Popover.Trigger class="btn">Columns</Popover.Trigger>
 			{#if choosing}

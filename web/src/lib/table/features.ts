@@ -48,6 +48,8 @@ export interface Column<Row> {
 	readonly wrong?: (row: Row) => boolean;
 	/** Left out until it is chosen. */
 	readonly hidden?: true;
+	/** Left out in a narrow window until it is chosen. */
+	readonly wideOnly?: true;
 	/** Share of the table's width, "16%": given for all but one column, nothing is laid out anew when a row changes. */
 	readonly width?: string;
 }

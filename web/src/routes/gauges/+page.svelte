@@ -41,8 +41,20 @@
 			of: ({ facts }) => facts.calibrationU,
 			says: ({ facts }) => `${facts.calibrationU} (${facts.calibrationK})`
 		},
-		{ key: 'repeatability', head: 'Repeatability s', number: true, of: ({ facts }) => facts.repeatability },
-		{ key: 'reproducibility', head: 'Reproducibility s', number: true, of: ({ facts }) => facts.reproducibility },
+		{
+			key: 'repeatability',
+			wideOnly: true,
+			head: 'Repeatability s',
+			number: true,
+			of: ({ facts }) => facts.repeatability
+		},
+		{
+			key: 'reproducibility',
+			wideOnly: true,
+			head: 'Reproducibility s',
+			number: true,
+			of: ({ facts }) => facts.reproducibility
+		},
 		{ key: 'certificate', head: 'Certificate', of: ({ certificate }) => certificate, hidden: true },
 		{
 			key: 'calibrated',

@@ -81,6 +81,7 @@
 		},
 		{
 			key: 'expected',
+			wideOnly: true,
 			head: 'Expected from other pumps',
 			number: true,
 			of: ({ expected }: ShopRecurrence) => expected,
@@ -106,6 +107,7 @@
 		},
 		{
 			key: 'cost',
+			wideOnly: true,
 			head: `Cost so far (${currency})`,
 			number: true,
 			of: ({ cost }: ShopRecurrence) => cost,
@@ -113,6 +115,7 @@
 		},
 		{
 			key: 'since',
+			wideOnly: true,
 			head: 'Since',
 			of: ({ since }: ShopRecurrence) => since,
 			says: (one: ShopRecurrence) => day(one.since)

@@ -180,6 +180,7 @@
 		},
 		{
 			key: 'naive',
+			wideOnly: true,
 			head: 'Scale if every removal counted as a failure, h',
 			number: true,
 			of: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? naive.scale.value : undefined),

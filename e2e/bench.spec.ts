@@ -249,3 +249,17 @@ test('on a telephone: a part is looked up, noted, photographed, and a step is si
 	await expect(phone.getByRole('heading', { name: 'Pumps' })).toBeVisible();
 	await phone.context().close();
 });
+
+test('a button that is pressed before the page lives is pressed once it does', async ({ browser }) => {
+	const page = await pageOf(browser, 'technician');
+	const { job } = await openMat(page);
+	// The page's program comes late.
+	await page.route(/_app\/immutable\/.*\.js$/, async (route) => {
+		await new Promise((passed) => setTimeout(passed, 1500));
+		await route.continue().catch(() => undefined);
+	});
+	await (await page.context().newCDPSession(page)).send('Network.clearBrowserCache');
+	await page.goto(`/jobs/${job}/inspect?place=plunger/1`, { waitUntil: 'commit' });
+	await look(page).getByRole('button', { name: 'Clean', exact: true }).click();
+	await expect(cell(page, 'Ceramic plunger, cylinder 1')).not.toHaveAccessibleName(/not inspected/);
+});

@@ -2,8 +2,10 @@ import type { SignedIn } from '@exetasis/server/auth/auth';
 
 declare global {
 	interface Window {
-		/** The first cell of the mat that was touched, which may have been before the page came to life. */
-		placeTouchedEarly?: string;
+		/** The page has come to life: its buttons answer. */
+		alive?: true;
+		/** The first button that was pressed before. */
+		pressedEarly?: HTMLButtonElement | null;
 	}
 	namespace App {
 		interface Locals {

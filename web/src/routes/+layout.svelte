@@ -1,5 +1,6 @@
 <script lang="ts">
 	import '../app.css';
+	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import Bar from '$lib/bar/Bar.svelte';
 	import Timers from '$lib/build/Timers.svelte';
@@ -25,6 +26,11 @@
 	$effect(() => outbox?.open());
 	// A job has its own bar.
 	const onBench = $derived(page.route.id?.startsWith('/jobs/[job]'));
+
+	onMount(() => {
+		window.alive = true;
+		if (window.pressedEarly?.isConnected) window.pressedEarly.click();
+	});
 
 	$effect(watchTextSize);
 	// The theme stands on the document, outside of what this component renders.

@@ -115,9 +115,7 @@
 
 	onMount(() => {
 		const size = page.url.searchParams.get('size');
-		if (window.placeTouchedEarly) void select(window.placeTouchedEarly, false);
-		else if (size) void check({ place: selected, size });
-		window.placeTouchedEarly = '';
+		if (size) void check({ place: selected, size });
 	});
 
 	const beside = (by: 1 | -1) => {

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import * as kinds from './kinds';
+import type { JobFacts } from './jobFacts';
 import type { EntryKind as Kind } from './kinds/kind';
+import type { EntryProblem } from './problem';
 
 export type EntryKind = keyof typeof kinds;
 type Schema = (typeof kinds)[EntryKind]['schema'];
@@ -18,6 +20,9 @@ export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 /** What the product knows of the kind of an entry. */
 export const kindOf = (entry: Pick<Entry, 'kind'>): Kind<z.ZodType<Entry>> =>
 	kinds[entry.kind] as unknown as Kind<z.ZodType<Entry>>;
+
+/** Why an entry does not fit its job: the part is not on the mat, the size is not on the sheet, an overrule has no reason. */
+export const checkEntry = (entry: Entry, job: JobFacts): EntryProblem | undefined => kindOf(entry).check(entry, job);
 
 type Said = Pick<(typeof kinds)[EntryKind], 'bearsOnBuild' | 'ordered' | 'takesBack'>;
 const kindsWhere = (is: (kind: Said) => boolean): readonly EntryKind[] =>

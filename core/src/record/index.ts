@@ -2,7 +2,6 @@ export * from './arrival';
 export { customerSchema, LOGO_MOST, type Customer } from './customer';
 export * from './batch';
 export * from './bolts';
-export * from './check';
 export { firstUnbuilt, keptOut, unitKeptOut, windowMinutes } from './checkBuild';
 export * from './curing';
 export * from './entry';

@@ -8,7 +8,7 @@ import { partKind } from './kind';
 const foundWhere = ['inPlace', 'elsewhere', 'fellOut', 'missing', 'doubled'] as const;
 export type FoundWhere = (typeof foundWhere)[number];
 
-/** How a part lay when the pump was opened, before anybody judged it: where, which way it faced, or in pieces. The last of each stands. */
+/** How a part lay when the pump was opened, before it was judged: where, which way it faced, or in pieces. The last of each stands. */
 const schema = schemaOf(
 	'asFound',
 	ofPart,
@@ -52,7 +52,7 @@ function said<F extends Field>(record: FoundSo, field: F): Said<F> | undefined {
 	return payload && field in payload ? (payload as unknown as Record<F, Said<F>>)[field] : undefined;
 }
 
-/** Whether a part came out in pieces, and whether one of them is lost; undefined where it was whole, or nobody has said. */
+/** Whether a part came out in pieces, and whether one of them is lost; undefined where it was whole, or it is not noted. */
 export function brokenUp(record: FoundSo): 'allFound' | 'oneLost' | undefined {
 	const pieces = said(record, 'pieces');
 	return pieces === 'whole' ? undefined : pieces;
@@ -66,7 +66,7 @@ export const foundRan = (record: FoundSo): Said<'ran'> | undefined => said(recor
 /** What an earlier assembly left: the part was not there, was there twice, faced the wrong way, or its joints lay in line. */
 export type FoundWrong = 'missing' | 'doubled' | 'reversed' | 'jointsInLine';
 
-/** What was wrong with how a part was found; nothing where it lay as it should, or nobody has said. */
+/** What was wrong with how a part was found; nothing where it lay as it should, or it is not noted. */
 export function foundWrong(record: FoundSo): FoundWrong[] {
 	const lay = said(record, 'where');
 	return [

@@ -24,7 +24,7 @@ export const common = {
 	by: z.string().min(1).max(64),
 	/** The moment by the clock of the tablet that made it, right or wrong. */
 	at: z.iso.datetime().refine((at) => at >= EARLIEST && at <= LATEST, 'lies outside of the years 1970 to 2100'),
-	/** What that clock was behind the server's when last compared, in ms; left out where nobody compared it. */
+	/** What that clock was behind the server's when last compared, in ms; left out where it was not compared. */
 	offsetMs: z.int().min(-MOST_OFFSET_MS).max(MOST_OFFSET_MS).optional(),
 	/** Counts this tablet's entries, to tell apart those of one moment. */
 	seq: z.int().min(0).optional()

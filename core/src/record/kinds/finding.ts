@@ -4,7 +4,7 @@ import { partType } from '../../part/register';
 import { ofPart, schemaOf } from './common';
 import { partKind } from './kind';
 
-/** When the damage was done: in service, while stripping, when last assembled, or nobody can tell. */
+/** When the damage was done: in service, while stripping, when last assembled, or it cannot be told. */
 export const onsets = ['service', 'handling', 'assembly', 'unknown'] as const;
 export type Onset = (typeof onsets)[number];
 

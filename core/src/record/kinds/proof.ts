@@ -38,7 +38,7 @@ const schema = schemaOf(
 			speedRpm: z.number().gt(0).max(10_000)
 		}),
 		z.strictObject({ test: z.literal('temperature'), inlet: quantity, outlet: quantity }),
-		/** One of the sheet's weep places, looked at under pressure. */
+		/** One of the sheet's weep places, inspected under pressure. */
 		z.strictObject({ test: z.literal('drips'), place: words, seen: z.enum(['none', 'stopping', 'steady']) }),
 		/** A pressure trace by shaft order, as it was worked out from the samples. */
 		z.strictObject({

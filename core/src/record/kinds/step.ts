@@ -40,7 +40,7 @@ function checkStep({ payload }: StepDone, { sheet, log, holdOrder, ...job }: Job
 		return { code: 'unknownWay', step: step.text };
 	if (!holdOrder) return undefined;
 	const { steps: done, cylindersDone, answers } = log();
-	// What makes the pump safe, and the shaft that must not turn, are held whatever the reason.
+	// What makes the pump safe, and the shaft that must not turn, are held for any reason.
 	const [unsafe] = step.blocking ? [] : blockedBy(steps, done);
 	if (unsafe) return { code: 'stepTooEarly', step: step.text, before: unsafe.text };
 	if (step.crank && !mayTurn(steps, done, step)) {

@@ -7,7 +7,7 @@ import { inPump } from '../together';
 import { id, ofPart, schemaOf, typed } from './common';
 import { partKind } from './kind';
 
-/** One bolt of a group tightened in one pass: the wrench let go at the set torque, or what it read. */
+/** One bolt of a group tightened in one pass: the wrench clicked at the set torque, or what it read. */
 const schema = schemaOf(
 	'tightened',
 	ofPart,
@@ -17,7 +17,7 @@ const schema = schemaOf(
 		bolt: z.int().min(0).max(39),
 		/** What the wrench read, N·m, and as it was typed; left out where it clicked, or went by feel. */
 		read: z.strictObject({ valueNm: z.number().min(0).max(50_000), typed }).optional(),
-		/** How far it was turned past hand-tight, degrees; left out where nobody counted. */
+		/** How far it was turned past hand-tight, degrees; left out where it was not counted. */
 		turnDeg: z.number().min(0).max(720).optional(),
 		/** The torque wrench of the shop that was used; left out if it is not stated. */
 		wrench: id.optional(),

@@ -1,6 +1,7 @@
 <!-- @component A list that can be sorted by its heads, filtered by a word, and shown with the columns one wants. -->
 <script lang="ts" generics="Row extends object">
 	import { onMount, type Snippet } from 'svelte';
+	import { MediaQuery } from 'svelte/reactivity';
 	import Term from '../ui/Term.svelte';
 	import Wide from '../ui/Wide.svelte';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
@@ -84,8 +85,10 @@
 		getColumnCanGlobalFilter: () => true,
 		enableSortingRemoval: false
 	});
+	const narrow = new MediaQuery('max-width: 900px');
+	const leavesOut = $derived(columns.some(({ hidden, wideOnly }) => hidden ?? (wideOnly && narrow.current)));
 	onMount(() => {
-		if (!matchMedia('(max-width: 900px)').matches) return;
+		if (!narrow.current) return;
 		for (const { key, wideOnly } of columns) if (wideOnly) table.getColumn(key)?.toggleVisibility(false);
 	});
 	const byKey = $derived(new Map(columns.map((column) => [column.key, column])));
@@ -107,7 +110,7 @@
 			/></label
 		>
 	{/if}
-	{#if columns.some(({ hidden, wideOnly }) => hidden ?? wideOnly) || rows.length > 8}
+	{#if leavesOut || rows.length > 8}
 		<Popover positioning={{ placement: 'bottom-end' }} onOpenChange={({ open }) => (choosing = open)}>
 			<Popover.Trigger class="btn">Columns</Popover.Trigger>
 			{#if choosing}

@@ -42,6 +42,26 @@ module.exports = {
 			to: { path: '^web/src/routes/' }
 		},
 		{
+			name: 'format-is-lowest',
+			comment: 'numbers, units and dates are written the same way everywhere',
+			severity: 'error',
+			from: { path: '^web/src/lib/format/' },
+			to: { path: '^web/src/', pathNot: '^web/src/lib/format/' }
+		},
+		{
+			name: 'words-know-no-components',
+			severity: 'error',
+			from: { path: '^web/src/lib/words/', pathNot: tests },
+			to: { path: '^web/src/', pathNot: '^web/src/lib/(format|words)/' }
+		},
+		{
+			name: 'the-kit-knows-no-subject',
+			comment: 'ui holds components for any page; the record and the parts have their own folders',
+			severity: 'error',
+			from: { path: '^web/src/lib/ui/', pathNot: tests },
+			to: { path: '^web/src/', pathNot: '^web/src/lib/(format|words|ui)/' }
+		},
+		{
 			name: 'statements-are-the-services-business',
 			comment: 'pages and routes ask a service',
 			severity: 'error',

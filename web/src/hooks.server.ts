@@ -1,4 +1,3 @@
-import { AsyncLocalStorage } from 'node:async_hooks';
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { may } from '@exetasis/server/access';
 import { whoIs } from '@exetasis/server/auth/auth';
@@ -11,7 +10,6 @@ import { closeDatabase, isUnreachable } from '@exetasis/server/db/connection';
 import { stopListening } from '@exetasis/server/events';
 import { log } from '@exetasis/server/serverLog';
 import { publicRoutes, routeActions } from '$lib/server/routeActions';
-import { writeNumbersOfRequest, type Numerals } from '$lib/ui/numbers';
 
 const loop = watchEventLoop();
 
@@ -72,10 +70,6 @@ function refuseUnlessAllowed(routeId: string | null, method: string, user: App.L
 	}
 }
 
-// Pages, sentences of forms and reports alike are written as whoever asks reads numbers, however many ask at once.
-const numeralsAsked = new AsyncLocalStorage<Numerals>();
-writeNumbersOfRequest(() => numeralsAsked.getStore());
-
 export const handle: Handle = async ({ event, resolve }) => {
 	const { request, url, route, locals } = event;
 	refuseForeignOrigin(request, url);
@@ -90,10 +84,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	refuseTooLarge(route.id, request);
 	if (route.id) loop.asked(route.id);
 	const mode = locals.user?.preferences.theme ?? 'light';
-	const answer = () =>
-		numeralsAsked.run(locals.user?.preferences.numerals ?? 'point-space', async () =>
-			resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) })
-		);
+	const answer = async () =>
+		resolve(event, { transformPageChunk: ({ html }) => html.replace('%exetasis.mode%', mode) });
 	const writes = locals.user && request.method !== 'GET' && request.method !== 'HEAD';
 	const answered = await (writes
 		? sharedReads.changing({ shop: locals.user!.shopId, user: locals.user!.id }, answer)

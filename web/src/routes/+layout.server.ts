@@ -1,6 +1,5 @@
-import { metric } from '@exetasis/core/quantity';
 import { may } from '@exetasis/server/access';
-import { scopeOf } from '$lib/server/request';
+import { notationOf, scopeOf } from '$lib/server/request';
 import { shopOf } from '@exetasis/server/shops';
 
 export async function load({ locals }) {
@@ -9,8 +8,7 @@ export async function load({ locals }) {
 		return {
 			user: undefined,
 			shop: undefined,
-			units: metric,
-			numerals: 'point-space' as const,
+			notation: notationOf(locals),
 			hand: 'right' as const,
 			pad: 'touch' as const,
 			mayWork: false,
@@ -19,8 +17,7 @@ export async function load({ locals }) {
 	return {
 		user: { id: user.id, name: user.name, role: user.role, theme: user.preferences.theme ?? 'light' },
 		shop: await shopOf(scopeOf(locals)),
-		units: user.preferences.units ?? metric,
-		numerals: user.preferences.numerals ?? 'point-space',
+		notation: notationOf(locals),
 		hand: user.preferences.hand ?? 'right',
 		pad: user.preferences.pad ?? 'touch',
 		mayWork: may(user.role, 'work'),

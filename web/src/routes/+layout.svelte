@@ -9,16 +9,11 @@
 	import { Outbox } from '$lib/log/outbox.svelte';
 	import { provideOutbox } from '$lib/log/outboxInUse';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
-	import { writeNumbers } from '$lib/ui/numbers';
+	import { provideFormat } from '$lib/format/context';
 	import { watchTextSize } from '$lib/theme/largeText';
-	import { provideUnits } from '$lib/ui/preference';
 
 	let { data, children } = $props();
-	provideUnits(() => data.units);
-	// svelte-ignore state_referenced_locally
-	writeNumbers(data.numerals);
-	// Another choice is another page: what is written already stays as it is until then.
-	$effect.pre(() => writeNumbers(data.numerals));
+	provideFormat(() => data.notation);
 	// One for the whole application, of the person who is signed in.
 	const userId = $derived(data.user?.id);
 	const outbox = $derived(browser && userId ? new Outbox(userId) : undefined);

@@ -10,8 +10,8 @@
 	import LittleMat from '$lib/mat/LittleMat.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
-	import { ago } from '$lib/ui/ago';
-	import { day } from '$lib/ui/time';
+	import { ago } from '$lib/format/ago';
+	import { day } from '$lib/format/time';
 	import { inspectAddress } from '$lib/words/causes';
 	import { dueWords } from '$lib/words/due';
 	import { inSentence, placeName } from '$lib/words/place';

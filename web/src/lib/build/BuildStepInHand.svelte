@@ -24,8 +24,7 @@
 	import StepFacts from '$lib/strip/StepFacts.svelte';
 	import StepWays from '$lib/strip/StepWays.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
-	import { formatNumber } from '$lib/ui/numbers';
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import { buildStepName, deducedStep, signingWords } from '$lib/words/steps';
 	import CylinderDrawing from './CylinderDrawing.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';
@@ -34,7 +33,9 @@
 	import PutIn from './PutIn.svelte';
 	import Tighten from './Tighten.svelte';
 	import TimeLeft from './TimeLeft.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		step: BuildStep;
@@ -130,7 +131,7 @@
 	{#if step.crank}<Crank {sheet} position={step.crank} {shut} />{/if}
 	{#if minutes !== undefined && from && !done}
 		<p>
-			Within {formatNumber(minutes)} minutes: <TimeLeft until={effectiveTime(from) + 60_000 * minutes} />
+			Within {format.number(minutes)} minutes: <TimeLeft until={effectiveTime(from) + 60_000 * minutes} />
 		</p>
 	{/if}
 	{#if step.stations.length > 0}<PutIn {bench} {step} up={step.joined ? null : up} {locked} />{/if}

@@ -1,8 +1,9 @@
 <!-- @component Where the joint of each split ring is turned to, round the bore as one looks in: no leak runs straight through. -->
 <script lang="ts">
 	import { jointsAt } from '@exetasis/core/build';
-	import { formatNumber } from '$lib/ui/numbers';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		rings: number;
 		apartDeg: number;
@@ -27,8 +28,8 @@
 		{#each joints as deg, i (i)}<path d={ring(radius(i), deg)} />{/each}
 	</svg>
 	<figcaption>
-		Joints {formatNumber(apartDeg)}° apart, the first in at 12 o’clock:
-		<b class="figures">{joints.map((deg) => `${formatNumber(deg)}°`).join(', ')}</b>, by the clock.
+		Joints {format.number(apartDeg)}° apart, the first in at 12 o’clock:
+		<b class="figures">{joints.map((deg) => `${format.number(deg)}°`).join(', ')}</b>, by the clock.
 	</figcaption>
 </figure>
 

@@ -16,7 +16,6 @@
 	import type { BenchState, NewEntry } from '$lib/log/bench.svelte';
 	import { lookAlikesOf } from '$lib/words/lookAlikes';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import Despite from './Despite.svelte';
 	import Joints from './Joints.svelte';
 	import ShimPack from './ShimPack.svelte';
@@ -24,7 +23,9 @@
 	import { refitWords } from '$lib/words/orientation';
 	import { placeName } from '$lib/words/place';
 	import { refusalSentence } from '$lib/words/problems';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		step: BuildStep;
@@ -33,7 +34,6 @@
 		locked: boolean;
 	}
 	let { bench, step, up, locked }: Props = $props();
-	const units = unitsInUse();
 
 	const { sheet } = $derived(bench.bench);
 	const items = $derived(itemsOf(bench.build, step));
@@ -79,7 +79,7 @@
 		if (entry) return bench.withdraw(entry, 'removed again');
 		const problem = outside(item);
 		if (!problem) return bench.record(going(item));
-		said = refusalSentence(problem, units());
+		said = refusalSentence(problem, format);
 		if (problem.code === 'deeperFirst') asked = item;
 	}
 	function despite(reason: string) {
@@ -95,7 +95,7 @@
 			const now = itemsOf(bench.build, step).find((one) => placeOf(one) === placeOf(item))!;
 			if (entryOf(now)) continue;
 			const problem = outside(now);
-			if (problem) return void (said = refusalSentence(problem, units()));
+			if (problem) return void (said = refusalSentence(problem, format));
 			bench.record(going(now));
 		}
 	}

@@ -4,18 +4,17 @@
 	import { page } from '$app/state';
 	import { shimPack } from '@exetasis/core/build';
 	import { parseQuantity, unitLabel } from '@exetasis/core/quantity';
-	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence, quantitySentence } from '$lib/words/problems';
 	import type { LastTime } from '@exetasis/server/jobs/lastTime';
 	import { drawerText, keepDrawer, readDrawer } from './shimDrawer';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		/** Keeps the pack that was chosen with the part. */
 		onkeep: (words: string) => void;
 	}
 	let { onkeep }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 
 	/** How a note of a pack begins. */
@@ -29,20 +28,20 @@
 	);
 
 	const read = $derived(readDrawer(drawer));
-	const wanted = $derived(gap.trim() === '' ? undefined : parseQuantity(gap, units().length));
+	const wanted = $derived(gap.trim() === '' ? undefined : parseQuantity(gap, format.units.length));
 	const problem = $derived(
 		read.kind === 'problem'
-			? `“${read.text}” is not a thickness with a quantity. ${read.problem ? numberSentence(read.problem) : 'Write it as 0.1 × 5.'}`
+			? `“${read.text}” is not a thickness with a quantity. ${read.problem ? numberSentence(read.problem, format) : 'Write it as 0.1 × 5.'}`
 			: wanted?.kind === 'problem'
-				? quantitySentence(wanted.problem, 'Type the gap.')
+				? quantitySentence(wanted.problem, format, 'Type the gap.')
 				: wanted && (wanted.base < 0 || wanted.base > WIDEST_MM)
-					? `Type a gap from 0 to ${formatQuantity(WIDEST_MM, units().length)}.`
+					? `Type a gap from 0 to ${format.quantity(WIDEST_MM, format.units.length)}.`
 					: ''
 	);
 	const pack = $derived(
 		!problem && read.kind === 'drawer' && wanted?.kind === 'quantity' ? shimPack(wanted.base, read.shims) : undefined
 	);
-	const length = (mm: number) => formatQuantity(mm, units().length);
+	const length = (mm: number) => format.quantity(mm, format.units.length);
 	const SOLID_MM = 0.005;
 	const words = $derived(
 		pack
@@ -61,7 +60,7 @@
 
 <div class="pack" role="group" aria-label="Shim pack">
 	{#each before as text (text)}<p class="soft">Last rebuild: {text}</p>{/each}
-	<label for="{id}-gap">End gap or movement ({unitLabel(units().length)})</label>
+	<label for="{id}-gap">End gap or movement ({unitLabel(format.units.length)})</label>
 	<input id="{id}-gap" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
 	<label for="{id}-drawer">In stock (mm × quantity)</label>
 	<input
@@ -80,7 +79,7 @@
 			<b class="figures">{words}</b>{Math.abs(pack.offMm) < SOLID_MM
 				? ', as required.'
 				: pack.offMm > 0
-					? `, ${formatDifference(pack.offMm, units().length)} too thick. It clamps before it seats. Use a thinner shim.`
+					? `, ${format.difference(pack.offMm, format.units.length)} too thick. It clamps before it seats. Use a thinner shim.`
 					: `, ${length(-pack.offMm)} stay open.`}
 			<button type="button" class="btn" onclick={() => onkeep(`${KEPT} ${words}.`)}>Save with the part</button>
 		</p>

@@ -3,15 +3,14 @@
 	import { nextSlot } from '@exetasis/core/build';
 	import { parseNumber } from '@exetasis/core/quantity';
 	import type { Fastening } from '@exetasis/core/record';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence } from '$lib/words/problems';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		fastening: Fastening;
 	}
 	let { fastening }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 	let ahead = $state('');
 	let rise = $state('');
@@ -19,9 +18,9 @@
 	const answer = $derived.by(() => {
 		if (ahead.trim() === '') return undefined;
 		const angle = read(ahead);
-		if (angle.kind === 'problem') return { problem: numberSentence(angle.problem) };
+		if (angle.kind === 'problem') return { problem: numberSentence(angle.problem, format) };
 		const per = rise.trim() === '' ? undefined : read(rise);
-		if (per?.kind === 'problem') return { problem: numberSentence(per.problem) };
+		if (per?.kind === 'problem') return { problem: numberSentence(per.problem, format) };
 		return nextSlot({
 			slots: fastening.slots!,
 			aheadDeg: angle.value,
@@ -42,18 +41,18 @@
 			{#if 'problem' in answer}<span class="wrong">{answer.problem}</span>
 			{:else if answer.turnDeg === 0}<b>The pin fits.</b>
 			{:else}
-				Tighten another <b class="figures">{formatNumber(answer.turnDeg)}°</b>. Never turn back.
+				Tighten another <b class="figures">{format.number(answer.turnDeg)}°</b>. Never turn back.
 				{#if answer.mayTurn === false}
 					<b class="wrong"
-						>This gives {formatQuantity(answer.torqueNm!, units().torque)}, more than the maximum of {formatQuantity(
+						>This gives {format.quantity(answer.torqueNm!, format.units.torque)}, more than the maximum of {format.quantity(
 							fastening.mostNm!,
-							units().torque
+							format.units.torque
 						)}. Use another nut or washer and tighten again.</b
 					>
 				{:else if answer.torqueNm !== undefined}
-					That makes {formatQuantity(answer.torqueNm, units().torque)}.
+					That makes {format.quantity(answer.torqueNm, format.units.torque)}.
 				{:else if fastening.mostNm}
-					Read the wrench there: never above {formatQuantity(fastening.mostNm, units().torque)}.
+					Read the wrench there: never above {format.quantity(fastening.mostNm, format.units.torque)}.
 				{/if}
 			{/if}
 		</p>

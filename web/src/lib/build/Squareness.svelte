@@ -2,16 +2,15 @@
 <script lang="ts">
 	import { seating } from '@exetasis/core/build';
 	import { parseQuantity, unitLabel } from '@exetasis/core/quantity';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { quantitySentence } from '$lib/words/problems';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		/** Keeps what was found with the part. */
 		onkeep: (words: string) => void;
 	}
 	let { onkeep }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 
 	/** Less than this is square, as depths are read. */
@@ -24,9 +23,9 @@
 	] as const;
 	let typed = $state(['', '', '', '']);
 	const answer = $derived.by(() => {
-		const read = typed.map((text) => (text.trim() === '' ? undefined : parseQuantity(text, units().length)));
+		const read = typed.map((text) => (text.trim() === '' ? undefined : parseQuantity(text, format.units.length)));
 		const wrong = read.find((one) => one?.kind === 'problem');
-		if (wrong?.kind === 'problem') return { problem: quantitySentence(wrong.problem, 'Type the depth.') };
+		if (wrong?.kind === 'problem') return { problem: quantitySentence(wrong.problem, format, 'Type the depth.') };
 		const readings = read.flatMap((one, i) =>
 			one?.kind === 'quantity' ? [{ atDeg: clock[i][0], depthMm: one.base }] : []
 		);
@@ -35,13 +34,13 @@
 	const hour = (deg: number) => Math.round(deg / 30) % 12 || 12;
 	const words = $derived(
 		answer && !('problem' in answer)
-			? `Depth ${formatQuantity(answer.depthMm, units().length)}, out of square by ${formatQuantity(answer.outOfSquareMm, units().length)}${answer.outOfSquareMm > SQUARE_MM ? `, deepest at ${hour(answer.deepestDeg)} o’clock` : ''}`
+			? `Depth ${format.quantity(answer.depthMm, format.units.length)}, out of square by ${format.quantity(answer.outOfSquareMm, format.units.length)}${answer.outOfSquareMm > SQUARE_MM ? `, deepest at ${hour(answer.deepestDeg)} o’clock` : ''}`
 			: ''
 	);
 </script>
 
 <div class="square" role="group" aria-label="Depth and squareness">
-	<span>Depth below the face ({unitLabel(units().length)}) at</span>
+	<span>Depth below the face ({unitLabel(format.units.length)}) at</span>
 	{#each clock as [, name], i (name)}
 		<label for="{id}-{i}">{name}</label>
 		<input id="{id}-{i}" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={typed[i]} />
@@ -52,7 +51,7 @@
 			{:else}
 				<b>{words}.</b>
 				{#if answer.restMm !== undefined}<span class="soft"
-						>{formatNumber(answer.restMm, 3)} mm are left beside a flat ring.</span
+						>{format.number(answer.restMm, 3)} mm are left beside a flat ring.</span
 					>{/if}
 				The maker’s sheet states the limit.
 				<button type="button" class="btn" onclick={() => onkeep(`${words}.`)}>Save with the part</button>

@@ -5,8 +5,6 @@
 	import { boltStates, inPump, type BuildPlace, type Tightened } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import BoltMap from '$lib/measure/BoltMap.svelte';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { placeName } from '$lib/words/place';
 	import { quantitySentence } from '$lib/words/problems';
 	import { deviceEndWords } from '$lib/words/proof';
@@ -14,14 +12,15 @@
 	import ClampLoad from './ClampLoad.svelte';
 	import SlotAhead from './SlotAhead.svelte';
 	import TurnCounter from './TurnCounter.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		place: BuildPlace;
 		locked: boolean;
 	}
 	let { bench, place, locked }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 
 	const fastening = $derived(place.station.fastening!);
@@ -34,7 +33,7 @@
 	);
 	const numbers = $derived(new Map(passes[0].order.map((bolt, i) => [bolt, i + 1])));
 	const target = $derived(torqueWindow(fastening, passes[pass].share));
-	const torque = (nm: number) => formatQuantity(nm, units().torque);
+	const torque = (nm: number) => format.quantity(nm, format.units.torque);
 	const last = $derived(place.record.tightened.at(-1));
 	const isIn = $derived(inPump(bench.build, place));
 
@@ -99,9 +98,9 @@
 	}
 	function take() {
 		problem = '';
-		const parsed = parseQuantity(typed, units().torque);
+		const parsed = parseQuantity(typed, format.units.torque);
 		if (parsed.kind === 'problem')
-			return void (problem = quantitySentence(parsed.problem, 'Type what the wrench reads.'));
+			return void (problem = quantitySentence(parsed.problem, format, 'Type what the wrench reads.'));
 		const { base, unit } = parsed;
 		const suspect = target && readTorque(base, unit, target).suspect;
 		if (suspect) return void (asked = { digits: fromBase(base, unit), unit, suspect });
@@ -162,7 +161,7 @@
 					>No wrench: tightened by feel</button
 				>
 				<div class="read">
-					<label for={id}>Reading ({unitLabel(units().torque)})</label>
+					<label for={id}>Reading ({unitLabel(format.units.torque)})</label>
 					<input
 						{id}
 						class="input"
@@ -188,7 +187,7 @@
 			{#if asked}
 				<div class="asked" role="alert">
 					<p class="wrong">
-						{formatQuantity(toBase(asked.digits, asked.unit), asked.unit)} is outside the range of this bolt. The same number
+						{format.quantity(toBase(asked.digits, asked.unit), asked.unit)} is outside the range of this bolt. The same number
 						in
 						{unitLabel(asked.suspect)} is within it. Which unit does the wrench show?
 					</p>
@@ -200,7 +199,7 @@
 		{:else}
 			<p>
 				<b>Tight</b>{states.length > 1 ? `, all ${states.length} times` : ''}{last?.payload.turnDeg
-					? `, ${formatNumber(last.payload.turnDeg)}° past hand-tight`
+					? `, ${format.number(last.payload.turnDeg)}° past hand-tight`
 					: ''}.
 			</p>
 			{#if fastening.slots}<SlotAhead {fastening} />{/if}

@@ -1,7 +1,8 @@
 <!-- @component How far something has been turned past hand-tight, counted touch by touch against the most that it may. -->
 <script lang="ts">
-	import { formatNumber } from '$lib/ui/numbers';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		mostDeg: number;
 		/** So far, degrees. */
@@ -28,10 +29,10 @@
 	>
 	<button type="button" class="btn" disabled={turned.length === 0} onclick={() => turn([])}>Start again</button>
 	<span role="status"
-		><b class="figures">{formatNumber(total)}°</b> of {formatNumber(mostDeg)}°{left <= 0
+		><b class="figures">{format.number(total)}°</b> of {format.number(mostDeg)}°{left <= 0
 			? '. Stop here: more crushes the parts below.'
 			: total > 0
-				? `, ${formatNumber(left)}° left`
+				? `, ${format.number(left)}° left`
 				: ''}</span
 	>
 </div>

@@ -12,10 +12,11 @@
 	import Choose from '$lib/ui/Choose.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import Segments from '$lib/ui/Segments.svelte';
 	import PartsList from './PartsList.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		form: SuperValidated<TypedPlate>;
 		layouts: readonly DrawnSheet[];
@@ -28,7 +29,6 @@
 		untrack(() => given),
 		{ taintedMessage: false }
 	);
-	const units = unitsInUse();
 	type Way = 'layout' | 'list' | 'strip' | 'empty';
 	let way = $state<Way>('layout');
 	const ways: readonly (readonly [Way, string])[] = [
@@ -67,20 +67,20 @@
 			<Field name="cylinders" label="Cylinders" bind:value={$form.cylinders} errors={$errors.cylinders} />
 			<Field
 				name="stroke"
-				label="Stroke, {unitLabel(units().length)}"
+				label="Stroke, {unitLabel(format.units.length)}"
 				bind:value={$form.stroke}
 				errors={$errors.stroke}
 			/>
 			<Field
 				name="pressure"
-				label="Rated pressure, {unitLabel(units().pressure)}"
+				label="Rated pressure, {unitLabel(format.units.pressure)}"
 				bind:value={$form.pressure}
 				errors={$errors.pressure}
 			/>
 			<Field name="speed" label="Rated speed, rpm" bind:value={$form.speed} errors={$errors.speed} />
 			{#if way === 'layout'}<Field
 					name="plunger"
-					label="Plunger, {unitLabel(units().length)} (if known)"
+					label="Plunger, {unitLabel(format.units.length)} (if known)"
 					bind:value={$form.plunger}
 					errors={$errors.plunger}
 				/>{/if}

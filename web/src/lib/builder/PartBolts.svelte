@@ -7,14 +7,14 @@
 	import { fasteningSchema } from '@exetasis/core/record';
 	import Choose from '$lib/ui/Choose.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
-	import { formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import TextEdit from '$lib/ui/TextEdit.svelte';
 	import { torqueFromWords } from '$lib/words/limits';
 	import BoltDrawing from './BoltDrawing.svelte';
 	import { arranged, arrangements, type Arrangement } from './arrangements';
 	import type { DraftState } from './draft.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		draft: DraftState;
 		part: Station;
@@ -61,7 +61,6 @@
 		});
 
 	// Of the bolt whose torque is proposed.
-	const units = unitsInUse();
 	let bolt = $state.raw({ diameterMm: 8, friction: 0.12 });
 	let strength = $state<PropertyClass>('8.8');
 	const proposed = $derived(proposedTorque(bolt, strength));
@@ -170,7 +169,7 @@
 						class="btn"
 						onclick={() =>
 							change({ torqueNm: proposed, torqueFrom: 'assumed', byFeel: undefined, thread: { ...bolt } })}
-						>Use {formatQuantity(proposed, shownUnit('torque', units()))}</button
+						>Use {format.quantity(proposed, shownUnit('torque', format.units))}</button
 					>
 				</div>
 			</div>

@@ -3,11 +3,12 @@
 	import { judge, sizesByEye, type DecidedPart, type JudgeInput } from '@exetasis/core/decide';
 	import type { Verdict } from '@exetasis/core/record';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
-	import Choices from '$lib/ui/Choices.svelte';
+	import Choices from '$lib/judge/Choices.svelte';
 	import RiskOfWear from '$lib/judge/RiskOfWear.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, sizeNames } from '$lib/words/reasons';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -19,7 +20,6 @@
 		ondecided: () => void;
 	}
 	let { bench, part, one, proposed, input, locked, ondecided }: Props = $props();
-	const units = unitsInUse();
 	let arithmetic = $state(false);
 	const rests = $derived({ ...input(), context: bench.context });
 	const judgement = $derived(judge(rests));
@@ -29,7 +29,7 @@
 <div class="open">
 	<ul>
 		{#each one.reasons as reason, index (index)}<li>
-				{reasonSentence(reason, part.station, units())}
+				{reasonSentence(reason, part.station, format)}
 			</li>{/each}
 	</ul>
 	{#each judgement.measured as { sheet, characteristic } (sheet.key)}

@@ -2,10 +2,11 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
-	import { formatNumber } from '$lib/ui/numbers';
 	import type { IntervalCost } from '@exetasis/core/decide';
 	import { coloursOn } from '$lib/ui/colours';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		curve: readonly IntervalCost[];
 		best: IntervalCost;
@@ -44,13 +45,13 @@
 					x: {
 						type: 'linear',
 						title: { display: true, text: 'Hours to the next service', color: soft },
-						ticks: { color: soft, callback: (value) => formatNumber(Number(value)) },
+						ticks: { color: soft, callback: (value) => format.number(Number(value)) },
 						grid: { color: line }
 					},
 					y: {
 						beginAtZero: true,
 						title: { display: true, text: `${currency} per 1000 h`, color: soft },
-						ticks: { color: soft, callback: (value) => formatNumber(Number(value)) },
+						ticks: { color: soft, callback: (value) => format.number(Number(value)) },
 						grid: { color: line }
 					}
 				},
@@ -73,7 +74,7 @@
 <div
 	class="chart"
 	role="img"
-	aria-label="Cost per 1000 hours over the interval; lowest at {formatNumber(best.hours)} hours, {formatNumber(
+	aria-label="Cost per 1000 hours over the interval; lowest at {format.number(best.hours)} hours, {format.number(
 		best.per1000h
 	)} {currency}."
 >

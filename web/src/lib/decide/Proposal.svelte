@@ -2,12 +2,13 @@
 <script lang="ts">
 	import { proposalOf } from '@exetasis/core/decide';
 	import type { BenchState } from '$lib/log/bench.svelte';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import Working from '$lib/ui/Working.svelte';
 	import { inSentence, placeName } from '$lib/words/place';
 	import { schoolName } from '$lib/words/schools';
 	import type { DecisionState } from './decision.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		set: DecisionState;
@@ -51,16 +52,16 @@
 	{#if cost}
 		<div>
 			<p class="first">
-				{counts}: <b class="figures">{formatNumber(cost.parts)} {currency}</b> now,
-				<b class="figures">{formatProbability(cost.pAnyFailure)}</b> chance of an unplanned stop within
-				<span class="figures">{formatNumber(set.hours)} h</span>.
+				{counts}: <b class="figures">{format.number(cost.parts)} {currency}</b> now,
+				<b class="figures">{format.probability(cost.pAnyFailure)}</b> chance of an unplanned stop within
+				<span class="figures">{format.number(set.hours)} h</span>.
 			</p>
 			<p class="soft">
 				Most of the risk: {#each proposal.riskiest as { id, stop }, i (id)}{@const { cell, station } =
 						partOf.get(id)!}{i === 0 ? '' : ', '}<b>{inSentence(placeName(station.name, cell.cylinder))}</b>
-					({formatProbability(stop)}){/each}. {formatProbability(cost.pAnyBeyond)} chance that a part is then beyond its limit
-				or damaged (expected cost {formatNumber(cost.opening + cost.collateral)}
-				{currency}). An unplanned stop costs {formatNumber(
+					({format.probability(stop)}){/each}. {format.probability(cost.pAnyBeyond)} chance that a part is then beyond its
+				limit or damaged (expected cost {format.number(cost.opening + cost.collateral)}
+				{currency}). An unplanned stop costs {format.number(
 					bench.bench.sheet.openingCost + bench.bench.policy.downtimeCost
 				)}
 				{currency}.

@@ -1,11 +1,11 @@
 <!-- @component Sizes that are not used in forecasts, because wear cannot have made them: which, and where they are corrected. -->
 <script lang="ts">
 	import type { BenchState } from '$lib/log/bench.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { setAsideSentence } from '$lib/words/slips';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { bench }: { bench: BenchState } = $props();
-	const units = unitsInUse();
 	const SHOWN = 5;
 	const all = $derived(bench.bench.setAside);
 </script>
@@ -13,7 +13,7 @@
 {#if all.length > 0}
 	<ul class="doubt" aria-label="Readings left out">
 		{#each all.slice(0, SHOWN) as one (`${one.pump} ${one.station} ${one.characteristic} ${one.pumpHours}`)}
-			<li><a class="row" href="/pumps/{one.pump}">{setAsideSentence(one, bench.bench.sheet, units())}</a></li>
+			<li><a class="row" href="/pumps/{one.pump}">{setAsideSentence(one, bench.bench.sheet, format)}</a></li>
 		{/each}
 		{#if all.length > SHOWN}<li>And {all.length - SHOWN} more.</li>{/if}
 	</ul>

@@ -7,20 +7,19 @@
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import { schoolName } from '$lib/words/schools';
 	import DecideRow from './DecideRow.svelte';
 	import type { DecisionState } from './decision.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		set: DecisionState;
 		locked: boolean;
 	}
 	let { bench, set, locked }: Props = $props();
-	const units = unitsInUse();
 
 	/** A row stays itself while what it shows changes, so that only its own cells are drawn anew. */
 	class Row {
@@ -84,7 +83,7 @@
 	let opened = $state<string>();
 	const says = ({ one }: Row) => one.says[set.school];
 	// What is out is not reused: the chances of its wear alone would make it look sound.
-	const ifReused = (one: DecidedPart, chance: number) => (one.out ? 'out' : formatProbability(chance));
+	const ifReused = (one: DecidedPart, chance: number) => (one.out ? 'out' : format.probability(chance));
 	const differs = (row: Row) => schools.filter((school) => school !== set.school && row.one.says[school] !== says(row));
 	const nameOf = ({ part }: Row) => `${part.station.name}${part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}`;
 	const columns = $derived<readonly Column<Row>[]>([
@@ -117,7 +116,7 @@
 			head: 'Cost, reuse',
 			number: true,
 			of: ({ one }) => one.cost.reuse,
-			says: ({ one }) => (one.out ? 'out' : formatNumber(one.cost.reuse)),
+			says: ({ one }) => (one.out ? 'out' : format.number(one.cost.reuse)),
 			width: '8.5%'
 		},
 		{
@@ -125,13 +124,13 @@
 			head: 'Cost, replace',
 			number: true,
 			of: ({ one }) => one.cost.replace,
-			says: ({ one }) => formatNumber(one.cost.replace),
+			says: ({ one }) => format.number(one.cost.replace),
 			width: '8.5%'
 		},
 		{
 			key: 'why',
 			head: 'Why',
-			of: ({ one, part }) => (one.reasons[0] ? reasonSentence(one.reasons[0], part.station, units()) : '')
+			of: ({ one, part }) => (one.reasons[0] ? reasonSentence(one.reasons[0], part.station, format) : '')
 		}
 	]);
 </script>
@@ -148,10 +147,10 @@
 			>{schoolName[school]}: {verdictName[row.one.says[school]].toLowerCase()}</span
 		>{/each}
 {/snippet}
-{#snippet beyondCell({ one }: Row)}{ifReused(one, one.reused.beyond)}<br />{formatProbability(
+{#snippet beyondCell({ one }: Row)}{ifReused(one, one.reused.beyond)}<br />{format.probability(
 		one.fresh.beyond
 	)}{/snippet}
-{#snippet stopCell({ one }: Row)}{ifReused(one, one.reused.stop)}<br />{formatProbability(one.fresh.stop)}{/snippet}
+{#snippet stopCell({ one }: Row)}{ifReused(one, one.reused.stop)}<br />{format.probability(one.fresh.stop)}{/snippet}
 {#snippet decidedCell(row: Row)}
 	<button
 		type="button"

@@ -4,9 +4,10 @@
 	import type { Consequence } from '@exetasis/core/record';
 	import { inSentence, placeName } from '$lib/words/place';
 	import { patternName } from '@exetasis/core/part';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { severityName } from '$lib/words/reasons';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		unit: WholeDecision['unit'];
 		currency: string;
@@ -14,7 +15,7 @@
 		answers?: readonly Consequence[];
 	}
 	let { unit, currency, answers = [] }: Props = $props();
-	const money = (amount: number) => `${formatNumber(amount)} ${currency}`;
+	const money = (amount: number) => `${format.number(amount)} ${currency}`;
 </script>
 
 {#if unit.triggers.length + answers.length > 0}
@@ -36,7 +37,7 @@
 				<b>{says === 'stop' ? 'Replace the unit' : 'Repair the unit'}</b>{byRule ? ' (shop rule)' : ''}. This rebuild
 				costs
 				<span class="figures">{money(repairCost)}</span>, over
-				<span class="figures">{formatNumber(hoursLeft)} h</span> of assumed remaining life
+				<span class="figures">{format.number(hoursLeft)} h</span> of assumed remaining life
 				<span class="figures">{money(repairPer1000h)}</span> per 1000 h; a new unit
 				<span class="figures">{money(newPer1000h)}</span> per 1000 h.
 			</p>

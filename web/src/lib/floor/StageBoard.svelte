@@ -1,7 +1,7 @@
 <!-- @component The open jobs by stage: one column a stage, one card a job. -->
 <script lang="ts">
 	import LittleMat from '$lib/mat/LittleMat.svelte';
-	import { ago } from '$lib/ui/ago';
+	import { ago } from '$lib/format/ago';
 	import { dueWords } from '$lib/words/due';
 	import type { FloorListing } from '@exetasis/server/jobs/floor';
 	import { nextStepOf, stages } from './nextStep';

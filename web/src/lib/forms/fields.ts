@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { parseNumber, type NumberRange } from '@exetasis/core/quantity';
 import { nameText } from '@exetasis/core/record';
+import { defaultFormat } from '$lib/format/numbers';
 import { numberSentence } from '../words/problems';
 
 const ONE_LINE = 'Type it on one line, without hidden characters.';
@@ -23,7 +24,8 @@ export const numberField = (range: NumberRange, empty: string) =>
 		.max(60)
 		.superRefine((text, context) => {
 			const read = parseNumber(text, range);
-			if (read.kind === 'problem') context.addIssue({ code: 'custom', message: numberSentence(read.problem, empty) });
+			if (read.kind === 'problem')
+				context.addIssue({ code: 'custom', message: numberSentence(read.problem, defaultFormat, empty) });
 		});
 
 /** A number within a range, with one sentence for all that is none; a comma that can be read two ways is asked about. */
@@ -35,7 +37,7 @@ export const rangeField = (range: NumberRange, sentence: string) =>
 		.superRefine((text, context) => {
 			const read = parseNumber(text, range);
 			if (read.kind === 'number') return;
-			const message = read.problem.code === 'ambiguous' ? numberSentence(read.problem) : sentence;
+			const message = read.problem.code === 'ambiguous' ? numberSentence(read.problem, defaultFormat) : sentence;
 			context.addIssue({ code: 'custom', message });
 		});
 

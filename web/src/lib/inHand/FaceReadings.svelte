@@ -2,20 +2,19 @@
 <script lang="ts">
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatBare } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		size: MeasuredCharacteristic;
 	}
 	let { size }: Props = $props();
-	const units = unitsInUse();
 	const WIDTH = 300;
 	const HEIGHT = 150;
 	const INSET = { x: 34, y: 22 };
 
-	const unit = $derived(shownUnit(dimensionOf(size.sheet.unit), units()));
-	const bare = (value: number) => formatBare(value, unit);
+	const unit = $derived(shownUnit(dimensionOf(size.sheet.unit), format.units));
+	const bare = (value: number) => format.bare(value, unit);
 	const share = (mm: readonly number[], at: number) =>
 		(at - Math.min(...mm)) / Math.max(1e-9, Math.max(...mm) - Math.min(...mm));
 	const spots = $derived.by(() => {

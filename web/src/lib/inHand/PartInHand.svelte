@@ -8,11 +8,12 @@
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import { markShapes } from '$lib/look/painting';
 	import type { EarlierAtPlace } from '$lib/mat/history';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { severityName, verdictName } from '$lib/words/reasons';
 	import type ReadingsOnPart from './ReadingsOnPart.svelte';
 	import type SurfaceOnPart from './SurfaceOnPart.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -76,7 +77,7 @@
 				{:else}
 					{#each earlier.slice(0, surface ? MOST - 1 : MOST) as { pumpHours, verdict, worst } (pumpHours)}
 						<span
-							><span class="figures">{formatNumber(pumpHours)} h</span>
+							><span class="figures">{format.number(pumpHours)} h</span>
 							{verdict ? verdictName[verdict as keyof typeof verdictName] : 'not decided'}{worst > 0
 								? `, ${severityName[worst as Severity]} damage`
 								: ''}</span

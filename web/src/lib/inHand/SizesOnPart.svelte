@@ -6,17 +6,16 @@
 	import { drawingOf } from '$lib/glyph/drawing';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { BenchPart } from '$lib/log/bench.svelte';
-	import { formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { asDrawn, dimensions, spread } from './dimensions';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		part: BenchPart;
 		sizes: readonly MeasuredCharacteristic[];
 		up: Lie | undefined;
 	}
 	let { part, sizes, up }: Props = $props();
-	const units = unitsInUse();
 	const MOST = 4;
 	const BOX = { width: 124, height: 54 };
 	const LABEL_X = 60;
@@ -38,7 +37,7 @@
 	// "Flatness: largest feeler gap …" has no room here.
 	const shortName = ({ characteristic }: MeasuredCharacteristic) => characteristic.name.split(':')[0];
 	const says = ({ sheet, value }: MeasuredCharacteristic) =>
-		formatQuantity(value!, shownUnit(dimensionOf(sheet.unit), units()));
+		format.quantity(value!, shownUnit(dimensionOf(sheet.unit), format.units));
 </script>
 
 <svg

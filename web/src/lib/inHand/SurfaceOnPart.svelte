@@ -5,12 +5,12 @@
 	import type { Station } from '@exetasis/core/record';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import { hasExtent, markFrom, type Spot } from '$lib/look/painting';
-	import { formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import MarkOnSide from './MarkOnSide.svelte';
 	import { alongSide, spotOnSide } from './surfaceSide';
 	import { PROFILE } from './wornProfile';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		part: BenchPart;
 		surface: NonNullable<Station['surface']>;
@@ -22,8 +22,7 @@
 		onmark: (mark: SurfaceMark) => void;
 	}
 	let { part, surface, shape, turned, locked, onmark }: Props = $props();
-	const units = unitsInUse();
-	const unit = $derived(shownUnit('length', units()));
+	const unit = $derived(shownUnit('length', format.units));
 	const { width, height, left, right, middle, radius } = PROFILE;
 	const xOf = $derived(alongSide(surface.lengthMm));
 
@@ -31,7 +30,7 @@
 	let begun = $state<Spot>();
 	let cursor = $state<Spot>({ mm: 0, deg: 0 });
 	const preview = $derived(begun && markFrom(shape, begun, cursor));
-	const at = ({ mm, deg }: Spot) => `${formatQuantity(mm, unit, unit === 'mm' ? 0 : 2)}, ${deg % 360}°`;
+	const at = ({ mm, deg }: Spot) => `${format.quantity(mm, unit, unit === 'mm' ? 0 : 2)}, ${deg % 360}°`;
 
 	function spotAt(event: PointerEvent): Spot {
 		const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(drawing!.getScreenCTM()!.inverse());

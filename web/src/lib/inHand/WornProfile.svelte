@@ -3,24 +3,23 @@
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 	import type { BenchPart } from '$lib/log/bench.svelte';
-	import { formatBare } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { profileWords } from '$lib/words/profile';
 	import MarkOnSide from './MarkOnSide.svelte';
 	import { PROFILE, wornProfile } from './wornProfile';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		part: BenchPart;
 		size: MeasuredCharacteristic;
 	}
 	let { part, size }: Props = $props();
-	const units = unitsInUse();
 	const { width, height, left, right, middle, radius } = PROFILE;
 
 	const surface = $derived(part.station.surface);
 	const profile = $derived(wornProfile(size, surface));
-	const unit = $derived(shownUnit(dimensionOf(size.sheet.unit), units()));
-	const bare = (value: number) => formatBare(value, unit);
+	const unit = $derived(shownUnit(dimensionOf(size.sheet.unit), format.units));
+	const bare = (value: number) => format.bare(value, unit);
 	const name = $derived(size.characteristic.name);
 	const inWords = $derived(
 		(profile?.edges ?? [])
@@ -72,7 +71,7 @@
 		<text class="side" x="9" y={middle + 4}>P</text>
 		<text class="side" x={right + 11} y={middle + 4}>C</text>
 	</svg>
-	<p class="soft">{profileWords(profile.enlarged, size.sheet)}</p>
+	<p class="soft">{profileWords(profile.enlarged, size.sheet, format)}</p>
 {/if}
 
 <style>

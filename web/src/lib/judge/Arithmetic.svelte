@@ -2,16 +2,15 @@
 <script lang="ts">
 	import { arithmeticOf, type JudgeInput, type Judgement, type StepKey } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit, type Unit } from '@exetasis/core/quantity';
-	import { formatDifference, formatProbability, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { inputName, stepMethod, stepName } from '$lib/words/arithmetic';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		input: JudgeInput;
 		judgement: Judgement;
 	}
 	let { input, judgement }: Props = $props();
-	const units = unitsInUse();
 	const steps = $derived(arithmeticOf(input, judgement));
 	// A digit more than where one works, so that the sum can be done again by hand.
 	const finer: Partial<Record<Unit, number>> = {
@@ -28,12 +27,12 @@
 		percent: 2
 	};
 	const shown = (value: number, unit: Unit) => {
-		const to = shownUnit(dimensionOf(unit), units());
-		return formatQuantity(value, to, to === 'pieces' && Number.isInteger(value) ? 0 : finer[to]);
+		const to = shownUnit(dimensionOf(unit), format.units);
+		return format.quantity(value, to, to === 'pieces' && Number.isInteger(value) ? 0 : finer[to]);
 	};
 	const spread = (value: number, unit: Unit) => {
-		const to = shownUnit(dimensionOf(unit), units());
-		return formatDifference(value, to, finer[to]);
+		const to = shownUnit(dimensionOf(unit), format.units);
+		return format.difference(value, to, finer[to]);
 	};
 	const chances: readonly StepKey[] = ['beyondNow', 'beyondAtService', 'pace', 'competingFailure'];
 </script>
@@ -45,7 +44,7 @@
 			<p class="name">
 				<b>{stepName(step, input.station.type)}</b>
 				<b class="figures"
-					>{chances.includes(key) ? formatProbability(result.value) : shown(result.value, result.unit)}{result.u ===
+					>{chances.includes(key) ? format.probability(result.value) : shown(result.value, result.unit)}{result.u ===
 					undefined
 						? ''
 						: ` (u ${spread(result.u, result.unit)})`}</b

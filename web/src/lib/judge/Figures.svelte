@@ -2,26 +2,25 @@
 <script lang="ts">
 	import type { Figure } from '@exetasis/core/part';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { figureName } from '$lib/words/figures';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		figures: readonly Figure[];
 	}
 	let { figures }: Props = $props();
-	const units = unitsInUse();
 	const NORMAL_K = 2; // expanded at about 95 %
 
-	const unitOf = ({ unit }: Figure) => shownUnit(dimensionOf(unit), units());
+	const unitOf = ({ unit }: Figure) => shownUnit(dimensionOf(unit), format.units);
 	const valueOf = (figure: Figure): string => {
-		const spread = figure.u === undefined ? '' : ` ± ${formatDifference(NORMAL_K * figure.u, unitOf(figure))}`;
-		return `${formatQuantity(figure.value, unitOf(figure))}${spread}`;
+		const spread = figure.u === undefined ? '' : ` ± ${format.difference(NORMAL_K * figure.u, unitOf(figure))}`;
+		return `${format.quantity(figure.value, unitOf(figure))}${spread}`;
 	};
 	const limitOf = (figure: Figure): string => {
 		const { min, max } = figure.limit ?? {};
-		if (min !== undefined) return `at least ${formatQuantity(min, unitOf(figure))}`;
-		return max === undefined ? '' : `at most ${formatQuantity(max, unitOf(figure))}`;
+		if (min !== undefined) return `at least ${format.quantity(min, unitOf(figure))}`;
+		return max === undefined ? '' : `at most ${format.quantity(max, unitOf(figure))}`;
 	};
 	const isOut = ({ limit, value }: Figure): boolean =>
 		limit !== undefined && (value < (limit.min ?? -Infinity) || value > (limit.max ?? Infinity));

@@ -1,19 +1,19 @@
 <!-- @component Judge: the proposed verdict, its three weightiest reasons and the limit strip; all that it rests on is one touch away. -->
 <script lang="ts">
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatProbability, formatWithUncertainty } from '$lib/ui/numbers';
 	import { standingDecision } from '@exetasis/core/record';
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import { sizesByEye } from '@exetasis/core/decide';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { moreWords, reasonSentence, sizeNames, verdictName } from '$lib/words/reasons';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import PartInHand from '$lib/inHand/PartInHand.svelte';
 	import type { EarlierAtPlace } from '$lib/mat/history';
-	import Choices from '$lib/ui/Choices.svelte';
+	import Choices from '$lib/judge/Choices.svelte';
 	import { judgedSize } from './judgedSize';
 	import LimitStrip from './LimitStrip.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -26,7 +26,6 @@
 		earlier: readonly EarlierAtPlace[] | undefined;
 	}
 	let { bench, part, locked, ondecided, onmore, drawn, earlier }: Props = $props();
-	const units = unitsInUse();
 	const MOST_REASONS = 3;
 
 	const proposed = $derived(part.judgement.verdict);
@@ -69,23 +68,23 @@
 	{/if}
 	<ul class="reasons">
 		{#each reasons.slice(0, MOST_REASONS) as reason, index (index)}
-			<li>{reasonSentence(reason, part.station, units())}</li>
+			<li>{reasonSentence(reason, part.station, format)}</li>
 		{/each}
 	</ul>
 	{#if judged}
 		<LimitStrip {judged} outlook={forecast} />
 		<p class="value">
 			<span class="figures"
-				>{formatWithUncertainty(
+				>{format.withUncertainty(
 					judged.value,
 					judged.budget.U,
-					shownUnit(dimensionOf(judged.sheet.unit), units())
+					shownUnit(dimensionOf(judged.sheet.unit), format.units)
 				)}</span
 			>
 			<span class="soft"
 				>{judged.characteristic.name}{judged.places.length > 1 && !judged.characteristic.form ? ', worst place' : ''},
 				95 %{risk
-					? `; ${formatProbability(risk.probability)} (${formatProbability(risk.low)} to ${formatProbability(risk.high)}) beyond by the next service`
+					? `; ${format.probability(risk.probability)} (${format.probability(risk.low)} to ${format.probability(risk.high)}) beyond by the next service`
 					: ''}{judged.gauge?.facts.overdue ? '; calibration overdue, uncertainty doubled' : ''}</span
 			>
 		</p>

@@ -4,20 +4,14 @@
 	import type { Age } from '@exetasis/core/life';
 	import { dominantLine } from '@exetasis/core/measure';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import {
-		formatDifference,
-		formatNumber,
-		formatProbability,
-		formatQuantity,
-		formatWithUncertainty
-	} from '$lib/ui/numbers';
 	import type { JudgedCharacteristic, Outlook } from '@exetasis/core/decide';
-	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import LimitStrip from './LimitStrip.svelte';
 	import RiskOfWear from './RiskOfWear.svelte';
 	import Shape from '$lib/measure/Shape.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		judged: JudgedCharacteristic;
@@ -25,8 +19,7 @@
 		outlook?: Outlook;
 	}
 	let { bench, judged, age, outlook }: Props = $props();
-	const units = unitsInUse();
-	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), units()));
+	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), format.units));
 
 	const settlement = $derived.by((): string[] => {
 		const found = judged.settlement;
@@ -52,7 +45,7 @@
 
 <LimitStrip {judged} {outlook} />
 <p class="value">
-	<span class="figures">{formatWithUncertainty(judged.value, judged.budget.U, unit)}</span>
+	<span class="figures">{format.withUncertainty(judged.value, judged.budget.U, unit)}</span>
 	<span class="soft"
 		>{judged.characteristic.name}, {judged.places.length > 1 && !judged.characteristic.form ? 'worst place, ' : ''}95 %;
 		limit from {limitFromWords[judged.sheet.limitFrom]}{judged.startIsNominal
@@ -63,7 +56,7 @@
 {#if outlook}<RiskOfWear sheet={judged.sheet} {outlook} {age} />{/if}
 {#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays the same.</p>{/each}
 {#if judged.worst.outlier !== undefined}<p class="doubt">
-		One reading there does not fit the others ({formatQuantity(judged.worst.readings[judged.worst.outlier], unit)}):
+		One reading there does not fit the others ({format.quantity(judged.worst.readings[judged.worst.outlier], unit)}):
 		read it again.
 	</p>{/if}
 {#if judged.gauge?.facts.overdue}<p class="doubt">
@@ -80,15 +73,15 @@
 			{#each judged.budget.contributions as line (line.source)}
 				<tr>
 					<td>{sources[line.source]}</td>
-					<td class="number">{formatDifference(line.u, unit, unit === 'in' ? 5 : 4)}</td>
-					<td class="number">{formatProbability((line.u / judged.budget.u) ** 2)}</td>
-					<td class="number">{line.dof === Infinity ? '∞' : formatNumber(line.dof)}</td>
+					<td class="number">{format.difference(line.u, unit, unit === 'in' ? 5 : 4)}</td>
+					<td class="number">{format.probability((line.u / judged.budget.u) ** 2)}</td>
+					<td class="number">{line.dof === Infinity ? '∞' : format.number(line.dof)}</td>
 				</tr>
 			{/each}
 		</tbody>
 	</table>
 	<p class="soft">
-		Combined {formatDifference(judged.budget.u, unit, unit === 'in' ? 5 : 4)}, k = {formatNumber(judged.budget.k, 2)} (JCGM
+		Combined {format.difference(judged.budget.u, unit, unit === 'in' ? 5 : 4)}, k = {format.number(judged.budget.k, 2)} (JCGM
 		100). {judged.gauge ? judged.gauge.name : 'No gauge chosen; a shop caliper is assumed'}.
 		{judged.budget.contributions.some(({ source }) => source === 'temperature')
 			? 'Temperatures are assumed known within ± 2 K, or 20 °C if none is typed.'

@@ -2,18 +2,17 @@
 <script lang="ts">
 	import type { JudgedCharacteristic, Outlook } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatProbability, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		judged: JudgedCharacteristic;
 		outlook?: Outlook;
 	}
 	let { judged, outlook }: Props = $props();
-	const units = unitsInUse();
 
 	const WIDTH = 320;
-	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), units()));
+	const unit = $derived(shownUnit(dimensionOf(judged.sheet.unit), format.units));
 	const limit = $derived(judged.limit);
 	const nominal = $derived(judged.sheet.nominal);
 	const span = $derived(limit - nominal);
@@ -33,9 +32,9 @@
 	// Far beyond what the strip shows: an arrow at its edge.
 	const offStrip = $derived(x(judged.value) > WIDTH);
 	const words = $derived(
-		`${formatQuantity(judged.value, unit)}, new ${formatQuantity(nominal, unit)}, limit ${formatQuantity(limit, unit)}, ` +
-			`${formatProbability(judged.conformity.probabilityBeyond)} beyond now` +
-			(outlook ? `, ${formatProbability(outlook.risk.probability)} at the next service` : '')
+		`${format.quantity(judged.value, unit)}, new ${format.quantity(nominal, unit)}, limit ${format.quantity(limit, unit)}, ` +
+			`${format.probability(judged.conformity.probabilityBeyond)} beyond now` +
+			(outlook ? `, ${format.probability(outlook.risk.probability)} at the next service` : '')
 	);
 </script>
 
@@ -47,8 +46,8 @@
 	<path class="now" d={bell(judged.value, judged.budget.u, 34)} />
 	<path class="limit" d="M{x(limit)} 4V50" />
 	{#if offStrip}<path class="now" d="M{WIDTH - 16} 18L{WIDTH - 3} 26L{WIDTH - 16} 34Z" />{/if}
-	<text x={x(nominal)} y="61" text-anchor="start">new {formatQuantity(nominal, unit)}</text>
-	<text class="limit-word" x={x(limit)} y="61" text-anchor="middle">limit {formatQuantity(limit, unit)}</text>
+	<text x={x(nominal)} y="61" text-anchor="start">new {format.quantity(nominal, unit)}</text>
+	<text class="limit-word" x={x(limit)} y="61" text-anchor="middle">limit {format.quantity(limit, unit)}</text>
 </svg>
 
 <style>

@@ -2,16 +2,16 @@
 <script lang="ts">
 	import { besideOthers, type MeasuredCharacteristic } from '@exetasis/core/decide';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { besideOthersSentence } from '$lib/words/besideOthers';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
 		size: MeasuredCharacteristic;
 	}
 	let { bench, part, size }: Props = $props();
-	const units = unitsInUse();
 	const others = $derived(
 		[...bench.parts.values()]
 			.filter(({ cell }) => cell.station === part.cell.station && cell.cylinder !== part.cell.cylinder)
@@ -21,7 +21,7 @@
 </script>
 
 {#if said}<p class:doubt={said.says === 'wornMore' || said.says === 'differs'}>
-		{besideOthersSentence(size, said, units())}
+		{besideOthersSentence(size, said, format)}
 	</p>{/if}
 
 <style>

@@ -1,11 +1,12 @@
 <!-- @component What lay at this place before: the lives of its parts, newest first, how each ended and what was found on it. -->
 <script lang="ts">
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { formatNumber } from '$lib/ui/numbers';
 	import type { Station } from '@exetasis/core/record';
 	import { lifeEndName } from '$lib/words/lives';
 	import { placeBeforeSchema, type PlaceBefore } from '$lib/judge/placeBefore';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		job: string;
 		station: Station;
@@ -20,7 +21,7 @@
 		return placeBeforeSchema.parse(await answer.json());
 	}
 	const hours = (from: number | null, to: number | null) =>
-		from === null || to === null ? 'hours unknown' : `${formatNumber(to - from)} h`;
+		from === null || to === null ? 'hours unknown' : `${format.number(to - from)} h`;
 </script>
 
 {#await before}
@@ -34,7 +35,7 @@
 				<span class="soft"
 					>{life.fittedHours === null
 						? 'fitted before the history began'
-						: `fitted at ${formatNumber(life.fittedHours)} h`}{life.patterns.length > 0
+						: `fitted at ${format.number(life.fittedHours)} h`}{life.patterns.length > 0
 						? `; ${life.patterns.map((pattern) => patternName(pattern as PatternKey)).join(', ')}`
 						: ''}</span
 				>

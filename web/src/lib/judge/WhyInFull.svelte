@@ -5,10 +5,8 @@
 	import { judgeInput } from '@exetasis/core/mat';
 	import { partType } from '@exetasis/core/part';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatWithUncertainty } from '$lib/ui/numbers';
 	import WithTerms from '$lib/ui/WithTerms.svelte';
-	import { shortTime } from '$lib/ui/time';
-	import { unitsInUse } from '$lib/ui/preference';
+	import { shortTime } from '$lib/format/time';
 	import { placeName } from '$lib/words/place';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
 	import { schoolName } from '$lib/words/schools';
@@ -17,7 +15,9 @@
 	import Figures from './Figures.svelte';
 	import JudgedSize from './JudgedSize.svelte';
 	import PlaceBefore from './PlaceBefore.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -26,10 +26,9 @@
 		onclose: () => void;
 	}
 	let { bench, part, beside, onclose }: Props = $props();
-	const units = unitsInUse();
 
 	const proposed = $derived(part.judgement.verdict);
-	const unit = (one: Pick<MeasuredCharacteristic, 'sheet'>) => shownUnit(dimensionOf(one.sheet.unit), units());
+	const unit = (one: Pick<MeasuredCharacteristic, 'sheet'>) => shownUnit(dimensionOf(one.sheet.unit), format.units);
 	const nameOf = (by: string) => bench.bench.people[by] ?? 'somebody';
 	const input = $derived(judgeInput(bench.bench, part, bench.matesOf(part), bench.context));
 
@@ -54,7 +53,7 @@
 		<div>
 			<ul class="reasons">
 				{#each part.judgement.reasons as reason, index (index)}
-					<li><WithTerms text={reasonSentence(reason, part.station, units())} /></li>
+					<li><WithTerms text={reasonSentence(reason, part.station, format)} /></li>
 				{/each}
 			</ul>
 			{#each elsewhere as { school, says } (school)}
@@ -78,7 +77,8 @@
 			{/each}
 			{#each unjudged as one (one.sheet.key)}
 				<p class="small">
-					{#if one.value !== undefined}<b class="figures">{formatWithUncertainty(one.value, one.budget.U, unit(one))}</b
+					{#if one.value !== undefined}<b class="figures"
+							>{format.withUncertainty(one.value, one.budget.U, unit(one))}</b
 						>{/if}
 					<span class="soft"
 						>{one.characteristic.name}{one.value === undefined

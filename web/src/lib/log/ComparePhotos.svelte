@@ -2,7 +2,7 @@
 <script lang="ts">
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Columns2 from '@lucide/svelte/icons/columns-2';
-	import { day, shortTime } from '$lib/ui/time';
+	import { day, shortTime } from '$lib/format/time';
 	import type { EntryOf } from '@exetasis/core/record';
 	import { placeName } from '$lib/words/place';
 	import type { BenchPart, BenchState } from './bench.svelte';

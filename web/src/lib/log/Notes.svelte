@@ -2,7 +2,7 @@
 <script lang="ts">
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
 	import { documentsAt } from './documents';
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import type { BenchPart, BenchState } from './bench.svelte';
 
 	interface Props {

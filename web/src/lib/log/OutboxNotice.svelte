@@ -1,18 +1,18 @@
 <!-- @component What waits in this browser for other jobs, and what the server would not take: shown on every page until dealt with. -->
 <script lang="ts">
 	import type { Entry } from '@exetasis/core/record';
-	import { unitsInUse } from '$lib/ui/preference';
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import { kindName, refusalSentence } from '$lib/words/problems';
 	import type { Kept, Outbox } from './outbox.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		outbox: Outbox;
 		/** The job whose own page says by itself what waits for it. */
 		jobInHand: string | undefined;
 	}
 	let { outbox, jobInHand }: Props = $props();
-	const units = unitsInUse();
 
 	const elsewhere = $derived.by(() => {
 		const counts = new Map<string, { pump: string; count: number }>();
@@ -22,7 +22,7 @@
 	});
 	const typed = (entry: Entry) => ('typed' in entry.payload ? ` “${entry.payload.typed.text}”` : '');
 	const why = ({ aside }: Kept) =>
-		aside?.kind === 'refused' ? refusalSentence(aside.problem, units()) : (aside?.message ?? '');
+		aside?.kind === 'refused' ? refusalSentence(aside.problem, format) : (aside?.message ?? '');
 </script>
 
 {#if elsewhere.length > 0}

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import ComparePhotos from './ComparePhotos.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import type { EntryOf } from '@exetasis/core/record';
 	import type { BenchPart, BenchState } from './bench.svelte';
 	import type { Picture } from './photo';

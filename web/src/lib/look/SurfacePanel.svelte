@@ -2,12 +2,12 @@
 <script lang="ts">
 	import { commonDirection, surfaceStatistics, type MarkShape, type SurfaceMark } from '@exetasis/core/measure';
 	import { shownUnit } from '@exetasis/core/quantity';
-	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
 	import type { Station } from '@exetasis/core/record';
-	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import { hasExtent, markFrom, markName, markShapes, STEP_DEG, type Spot } from './painting';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -15,8 +15,7 @@
 		locked: boolean;
 	}
 	let { bench, part, surface, locked }: Props = $props();
-	const units = unitsInUse();
-	const unit = $derived(shownUnit('length', units()));
+	const unit = $derived(shownUnit('length', format.units));
 	const id = $props.id();
 
 	let shape = $state<MarkShape>('line');
@@ -104,7 +103,7 @@
 		});
 		return `M${points.join('L')}`;
 	}
-	const at = ({ mm, deg }: Spot) => `${formatQuantity(mm, unit, unit === 'mm' ? 0 : 2)}, ${deg % 360}°`;
+	const at = ({ mm, deg }: Spot) => `${format.quantity(mm, unit, unit === 'mm' ? 0 : 2)}, ${deg % 360}°`;
 </script>
 
 {#snippet drawn(mark: SurfaceMark, unsure: boolean)}
@@ -174,34 +173,34 @@
 	</div>
 	<p class="scale soft figures" id="{id}-at">
 		<span>P ◂ 0</span><span>{begun ? `from ${at(begun)} to ${at(cursor)}` : at(cursor)}</span><span
-			>{formatQuantity(surface.lengthMm, unit, unit === 'mm' ? 0 : 2)} ▸ C</span
+			>{format.quantity(surface.lengthMm, unit, unit === 'mm' ? 0 : 2)} ▸ C</span
 		>
 	</p>
 	{#if marks.length > 0}
 		<dl>
 			<dt>Sealing stroke touched</dt>
-			<dd class="figures">{formatProbability(statistics.strokeShare)}</dd>
+			<dd class="figures">{format.probability(statistics.strokeShare)}</dd>
 			{#if statistics.areaShare > 0}
 				<dt>Area touched</dt>
-				<dd class="figures">{formatProbability(statistics.areaShare)}</dd>
+				<dd class="figures">{format.probability(statistics.areaShare)}</dd>
 			{/if}
 			<dt>Longest unbroken score</dt>
-			<dd class="figures">{formatQuantity(statistics.longestScore, unit, unit === 'mm' ? 0 : 2)}</dd>
+			<dd class="figures">{format.quantity(statistics.longestScore, unit, unit === 'mm' ? 0 : 2)}</dd>
 			{#if statistics.direction}
 				<dt>Side</dt>
 				<dd class="figures">
-					{formatNumber(statistics.direction.meanDeg)}°, resultant {formatNumber(statistics.direction.resultant, 2)}
+					{format.number(statistics.direction.meanDeg)}°, resultant {format.number(statistics.direction.resultant, 2)}
 				</dd>
 				<dt>Chance if not one-sided</dt>
 				<dd class="figures">
-					{statistics.direction.p === undefined ? 'too few marks' : formatProbability(statistics.direction.p)}
+					{statistics.direction.p === undefined ? 'too few marks' : format.probability(statistics.direction.p)}
 				</dd>
 			{:else}<dt>Side</dt>
 				<dd>none (all around)</dd>{/if}
 		</dl>
 		{#if together}<p class="soft">
 				{sides.length} cylinders are marked on one side, {together.resultant > 0.9
-					? `all at about ${formatNumber(together.meanDeg)}°. This points to a misaligned head or guides`
+					? `all at about ${format.number(together.meanDeg)}°. This points to a misaligned head or guides`
 					: 'at different angles. This points to the rod or guide of each cylinder'}.
 			</p>{/if}
 		{#if !locked}<button

@@ -1,7 +1,6 @@
 <!-- @component The part in hand in two lines: its name, which way it goes back, its hours, what may touch it, and what can hurt. -->
 <script lang="ts">
 	import { shownUnit } from '@exetasis/core/quantity';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import type { Policy } from '@exetasis/core/decide';
 	import { cautionsFor, type Chosen, type Lie, type ModelSheet } from '@exetasis/core/record';
 	import CylinderRow from '$lib/pump/CylinderRow.svelte';
@@ -9,12 +8,13 @@
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import type { WhereToLook } from '@exetasis/core/trace';
 	import type { CaseToWatch } from '@exetasis/server/trace/cases';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { foundState, foundWords } from '$lib/words/found';
 	import { hazardName } from '$lib/words/hazards';
 	import { refitWords } from '$lib/words/orientation';
 	import { inSentence, placeName } from '$lib/words/place';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		sheet: ModelSheet;
 		policy: Policy;
@@ -29,7 +29,6 @@
 		oncheck: (where: WhereToLook) => void;
 	}
 	let { sheet, policy, variants, part, up, cases, oncheck }: Props = $props();
-	const units = unitsInUse();
 	const { station, cell } = $derived(part);
 	const cautions = $derived(cautionsFor(station, variants));
 	// There is room for one beside a caution; the others are counted.
@@ -44,13 +43,13 @@
 	const found = $derived(foundState(part.record));
 	const facts = $derived([
 		...(found === 'unsaid' || found === 'right' ? [] : [`found: ${foundWords(part.record, sheet)}`]),
-		cell.hours === null ? 'age unknown' : `age ${formatNumber(cell.hours)} h`,
+		cell.hours === null ? 'age unknown' : `age ${format.number(cell.hours)} h`,
 		...(cell.kept ? [`reused ${cell.kept === 1 ? 'once' : `${cell.kept} times`}`] : []),
 		...(cell.earlierLives > 0 ? [`${cell.earlierLives} earlier parts here`] : []),
 		...(station.pieces > 1 ? [`${station.pieces} pieces`] : []),
 		...(station.design.leastHeight === undefined
 			? []
-			: [`lapping allowed down to ${formatQuantity(station.design.leastHeight, shownUnit('length', units()))}`]),
+			: [`lapping allowed down to ${format.quantity(station.design.leastHeight, shownUnit('length', format.units))}`]),
 		...abrasive,
 		...(station.spoils.length > 0
 			? [

@@ -2,10 +2,10 @@
 <script lang="ts">
 	import { tighteningPasses } from '@exetasis/core/build';
 	import type { Fastening } from '@exetasis/core/record';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { torqueFromWords } from '$lib/words/limits';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		fastening: Fastening;
 		/** Bolts that are tight in the pass in hand, and the one whose turn it is: numbers of the sheet's list, from 0. */
@@ -13,7 +13,6 @@
 		next?: { readonly pass: number; readonly bolt: number };
 	}
 	let { fastening, tight, next }: Props = $props();
-	const units = unitsInUse();
 
 	const passes = $derived(tighteningPasses(fastening));
 	const places = $derived(new Map(passes[0].order.map((index, i) => [index, i + 1])));
@@ -22,7 +21,7 @@
 		x: Math.max(20, ...bolts.map(({ xMm }) => Math.abs(xMm))) + 18,
 		y: Math.max(12, ...bolts.map(({ yMm }) => Math.abs(yMm))) + 18
 	});
-	const torque = (nm: number) => formatQuantity(nm, units().torque);
+	const torque = (nm: number) => format.quantity(nm, format.units.torque);
 	const patternSays = {
 		cross: 'crosswise',
 		alternating: 'every second bolt',
@@ -35,7 +34,7 @@
 		...(fastening.mostNm ? [`Maximum ${torque(fastening.mostNm)}.`] : []),
 		...(fastening.slots ? ['If slot and hole do not line up, tighten to the next slot. Never turn back.'] : []),
 		...(fastening.mostTurnDeg
-			? [`At most ${formatNumber(fastening.mostTurnDeg)}° past hand-tight. More crushes the parts below.`]
+			? [`At most ${format.number(fastening.mostTurnDeg)}° past hand-tight. More crushes the parts below.`]
 			: []),
 		...(fastening.power && !fastening.power.runIn ? ['Power tool only to loosen. Tighten by hand.'] : []),
 		...(bolts.some(({ mark }) => mark === 'pin')
@@ -82,7 +81,7 @@
 	{#each words as sentence (sentence)}<p>{sentence}</p>{/each}
 	<p class="soft">
 		{torqueFromWords[fastening.torqueFrom]}{fastening.statedIn && fastening.torqueNm !== undefined
-			? `, stated as ${formatQuantity(fastening.torqueNm, fastening.statedIn)}`
+			? `, stated as ${format.quantity(fastening.torqueNm, fastening.statedIn)}`
 			: ''}.{bolts.some(({ mark }) => mark === 'doNotTouch') ? ' × = do not touch.' : ''}
 	</p>
 </div>

@@ -1,17 +1,16 @@
 <!-- @component The parts that one runs with, and what they measure in this rebuild; a press leads there. -->
 <script lang="ts">
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatWithUncertainty } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart } from '$lib/log/bench.svelte';
 	import { placeKey } from '@exetasis/core/mat';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		mates: readonly BenchPart[];
 		onmate: (place: string) => void;
 	}
 	let { mates, onmate }: Props = $props();
-	const units = unitsInUse();
 	const MOST_SHOWN = 2;
 
 	const sizesOf = ({ judgement }: BenchPart): string =>
@@ -19,8 +18,8 @@
 			.filter(({ value }) => value !== undefined)
 			.slice(0, MOST_SHOWN)
 			.map(({ characteristic, value, budget, sheet }) => {
-				const unit = shownUnit(dimensionOf(sheet.unit), units());
-				return `${characteristic.name} ${formatWithUncertainty(value!, budget.U, unit)}`;
+				const unit = shownUnit(dimensionOf(sheet.unit), format.units);
+				return `${characteristic.name} ${format.withUncertainty(value!, budget.U, unit)}`;
 			})
 			.join('; ');
 </script>

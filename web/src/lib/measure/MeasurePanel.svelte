@@ -3,16 +3,16 @@
 	import { fromBase, unitLabel } from '@exetasis/core/quantity';
 	import Calculator from '@lucide/svelte/icons/calculator';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { readingPlace } from '$lib/words/nextAct';
 	import type BoltMap from './BoltMap.svelte';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import Mates from './Mates.svelte';
 	import type { Measuring } from './measuring.svelte';
 	import ReadingGrid from './ReadingGrid.svelte';
 	import SizeChoice from './SizeChoice.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -27,7 +27,6 @@
 		onmate: (place: string) => void;
 	}
 	let { bench, part, locked, measuring, padded, onpad, onleave, onmate }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 
 	const { place, sheet, kind, unit, gauges, gauge, zeroSeen, gaugeC, problem } = $derived(measuring);
@@ -117,7 +116,7 @@
 				title="Temperature of the part"
 				inputmode="decimal"
 				autocomplete="off"
-				placeholder="{formatNumber(gaugeC ?? 20)} °C"
+				placeholder="{format.number(gaugeC ?? 20)} °C"
 				bind:value={measuring.temperature}
 				disabled={locked}
 			/>
@@ -165,7 +164,7 @@
 					inputmode="decimal"
 					autocomplete="off"
 					placeholder="? °C"
-					value={gaugeC === undefined ? '' : formatQuantity(gaugeC, units().temperature)}
+					value={gaugeC === undefined ? '' : format.quantity(gaugeC, format.units.temperature)}
 					disabled={locked}
 					onchange={({ currentTarget }) => measuring.gaugesAt(currentTarget.value)}
 				/>

@@ -2,10 +2,10 @@
 <script lang="ts">
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatBare, formatQuantity } from '$lib/ui/numbers';
 	import { placesToRead, type SheetCharacteristic } from '@exetasis/core/record';
-	import { unitsInUse } from '$lib/ui/preference';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		sheet: SheetCharacteristic;
 		/** What has been read of it so far. */
@@ -16,8 +16,7 @@
 		onchoose: (row: number, column: number) => void;
 	}
 	let { sheet, size, name, place, onchoose }: Props = $props();
-	const units = unitsInUse();
-	const unit = $derived(shownUnit(dimensionOf(sheet.unit), units()));
+	const unit = $derived(shownUnit(dimensionOf(sheet.unit), format.units));
 	const grid = $derived(placesToRead(sheet));
 	const columns = $derived(grid.columns.length > 1);
 	const readAt = (row: number, column: number) => size?.places.find((one) => one.row === row && one.column === column);
@@ -47,14 +46,14 @@
 								class:low={grid.rows.length > 4}
 								class:next={isNext}
 								aria-label="{rowName || name} {columns ? columnName : ''}: {read
-									? formatQuantity(read.value, unit)
+									? format.quantity(read.value, unit)
 									: 'no reading'}"
 								onclick={() => onchoose(row, column)}
 							>
 								{#if read}
 									{grid.columns.length > 2
-										? formatBare(read.value, unit)
-										: formatQuantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
+										? format.bare(read.value, unit)
+										: format.quantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
 										>{/if}
 									{#if read.outlier !== undefined}<span
 											class="doubt"

@@ -2,27 +2,26 @@
 <script lang="ts">
 	import { wornShape, type MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { shownUnit } from '@exetasis/core/quantity';
-	import { formatDifference } from '$lib/ui/numbers';
 	import { placesToRead } from '@exetasis/core/record';
-	import { unitsInUse } from '$lib/ui/preference';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		size: MeasuredCharacteristic;
 	}
 	let { size }: Props = $props();
-	const units = unitsInUse();
-	const unit = $derived(shownUnit('length', units()));
+	const unit = $derived(shownUnit('length', format.units));
 	const shape = $derived(wornShape(size));
 	const station = (index: number) => placesToRead(size.sheet).rows[index].toLowerCase();
 	const both = ({ leastSquares, minimumZone }: { leastSquares: number; minimumZone: number }) =>
-		`${formatDifference(minimumZone, unit)} (least squares ${formatDifference(leastSquares, unit)})`;
+		`${format.difference(minimumZone, unit)} (least squares ${format.difference(leastSquares, unit)})`;
 
 	const lines = $derived([
 		...(shape.ovality
-			? [['Ovality', `${formatDifference(shape.ovality.value, unit)}, ${station(shape.ovality.row)}`]]
+			? [['Ovality', `${format.difference(shape.ovality.value, unit)}, ${station(shape.ovality.row)}`]]
 			: []),
 		...(shape.taper
-			? [['Taper', `${formatDifference(shape.taper.value, unit)}, thinnest: ${station(shape.taper.thinnest)}`]]
+			? [['Taper', `${format.difference(shape.taper.value, unit)}, thinnest: ${station(shape.taper.thinnest)}`]]
 			: []),
 		...(shape.roundness ? [['Roundness', `${both(shape.roundness)}, ${station(shape.roundness.row)}`]] : []),
 		...(shape.cylindricity ? [['Cylindricity', both(shape.cylindricity)]] : []),

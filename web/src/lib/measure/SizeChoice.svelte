@@ -2,11 +2,11 @@
 <script lang="ts">
 	import { wantedSizes } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatQuantity } from '$lib/ui/numbers';
 	import { characteristicOf } from '@exetasis/core/record';
-	import { unitsInUse } from '$lib/ui/preference';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -14,7 +14,6 @@
 		onchoose: (key: string) => void;
 	}
 	let { bench, part, chosen, onchoose }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 
 	const wanted = $derived(wantedSizes(part.station, part.record, bench.bench.policy));
@@ -30,7 +29,7 @@
 		const size = sizeOf(key);
 		return size?.value === undefined
 			? ''
-			: formatQuantity(size.value, shownUnit(dimensionOf(size.sheet.unit), units()));
+			: format.quantity(size.value, shownUnit(dimensionOf(size.sheet.unit), format.units));
 	};
 </script>
 

@@ -2,9 +2,10 @@
 <script lang="ts">
 	import type { Slip } from '@exetasis/core/decide';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { slipSentence } from '$lib/words/slips';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
@@ -14,7 +15,6 @@
 		onagain: (row: number, column: number) => void;
 	}
 	let { bench, part, slip, locked, onagain }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 	let reason = $state('');
 	let problem = $state('');
@@ -39,7 +39,7 @@
 </script>
 
 <div class="slip" role="group" aria-label="Check this reading">
-	<p class="wrong" role="alert">{slipSentence(slip, part.station, units())}</p>
+	<p class="wrong" role="alert">{slipSentence(slip, part.station, format)}</p>
 	<div class="acts">
 		<button type="button" class="btn main" disabled={locked} onclick={again}>Read again</button>
 		<label class="sr-only" for={id}>Reason to keep it</label>

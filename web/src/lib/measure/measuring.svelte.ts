@@ -12,8 +12,7 @@ import {
 } from '@exetasis/core/quantity';
 import { BENCH_C, checkPlausible } from '@exetasis/core/record';
 import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
-import { formatQuantity } from '$lib/ui/numbers';
-import type { unitsInUse } from '$lib/ui/preference';
+import type { Format } from '$lib/format/numbers';
 import { quantitySentence, refusalSentence } from '$lib/words/problems';
 import { keepBenchDay, readBenchDay } from './benchDay';
 
@@ -21,7 +20,7 @@ interface InHand {
 	readonly bench: () => BenchState;
 	readonly part: () => BenchPart;
 	readonly locked: () => boolean;
-	readonly units: ReturnType<typeof unitsInUse>;
+	readonly format: Format;
 	/** A reading was taken; `complete`: all places of all that is asked for have one. */
 	readonly ontaken: (complete: boolean) => void;
 }
@@ -56,7 +55,7 @@ export class Measuring {
 	readonly kind = $derived(
 		partType(this.#station.type).characteristics.find(({ key }) => key === this.place.characteristic)
 	);
-	readonly unit = $derived.by(() => this.sheet && shownUnit(dimensionOf(this.sheet.unit), this.#inHand.units()));
+	readonly unit = $derived.by(() => this.sheet && shownUnit(dimensionOf(this.sheet.unit), this.#inHand.format.units));
 	readonly gauges = $derived.by(() => {
 		const { kind } = this;
 		if (!kind) return [];
@@ -118,11 +117,13 @@ export class Measuring {
 	gaugesAt(typed: string): void {
 		this.problem = '';
 		if (typed.trim() === '') return this.#say({ gaugeC: undefined });
-		const { temperature } = this.#inHand.units();
+		const { format } = this.#inHand;
+		const { temperature } = format.units;
 		const read = parseQuantity(typed, temperature);
-		if (read.kind === 'problem') this.problem = `Gauges: ${quantitySentence(read.problem, 'Type the temperature.')}`;
+		if (read.kind === 'problem')
+			this.problem = `Gauges: ${quantitySentence(read.problem, this.#inHand.format, 'Type the temperature.')}`;
 		else if (read.base < BENCH_C.least || read.base > BENCH_C.most)
-			this.problem = `Gauges: type a temperature from ${formatQuantity(BENCH_C.least, temperature)} to ${formatQuantity(BENCH_C.most, temperature)}.`;
+			this.problem = `Gauges: type a temperature from ${format.quantity(BENCH_C.least, temperature)} to ${format.quantity(BENCH_C.most, temperature)}.`;
 		else this.#say({ gaugeC: read.base });
 	}
 	#say(said: Pick<Partial<ReturnType<typeof readBenchDay>>, 'gaugeC' | 'zeroSeen'>): void {
@@ -140,14 +141,16 @@ export class Measuring {
 	async take(): Promise<void> {
 		const { sheet, unit, kind, gauge } = this;
 		if (!sheet || !unit || this.#inHand.locked()) return;
-		const units = this.#inHand.units();
+		const { format } = this.#inHand;
 		const plausible = (base: number) => checkPlausible(base, sheet, kind?.form) === undefined;
 		const parsed = parseQuantity(this.text, this.#otherUnit ?? unit, plausible);
-		if (parsed.kind === 'problem') return void (this.problem = quantitySentence(parsed.problem));
+		if (parsed.kind === 'problem') return void (this.problem = quantitySentence(parsed.problem, format));
 		const implausible = checkPlausible(parsed.base, sheet, kind?.form);
-		if (implausible) return void (this.problem = refusalSentence(implausible, units));
-		const warmth = this.temperature.trim() === '' ? undefined : parseQuantity(this.temperature, units.temperature);
-		if (warmth?.kind === 'problem') return void (this.problem = `Temperature: ${quantitySentence(warmth.problem)}`);
+		if (implausible) return void (this.problem = refusalSentence(implausible, format));
+		const warmth =
+			this.temperature.trim() === '' ? undefined : parseQuantity(this.temperature, format.units.temperature);
+		if (warmth?.kind === 'problem')
+			return void (this.problem = `Temperature: ${quantitySentence(warmth.problem, format)}`);
 		this.#inHand.bench().record({
 			kind: 'reading',
 			part: this.#inHand.part().cell.part,

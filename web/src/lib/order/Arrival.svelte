@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { parseNumber } from '@exetasis/core/quantity';
 	import type { Station } from '@exetasis/core/record';
+	import { formatInUse } from '$lib/format/context';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import { numberSentence } from '$lib/words/problems';
 
@@ -13,6 +14,7 @@
 		onclose: () => void;
 	}
 	let { bench, station, due, onclose }: Props = $props();
+	const format = formatInUse();
 	const id = $props.id();
 	// svelte-ignore state_referenced_locally
 	let pieces = $state(String(due));
@@ -26,7 +28,7 @@
 
 	function take() {
 		const read = parseNumber(pieces, { least: 1, most: 1000 });
-		if (read.kind === 'problem') return void (problem = numberSentence(read.problem));
+		if (read.kind === 'problem') return void (problem = numberSentence(read.problem, format));
 		if (!Number.isInteger(read.value)) return void (problem = 'Type a whole number.');
 		bench.record({
 			kind: 'arrived',

@@ -5,21 +5,20 @@
 	import { fromBase, unitLabel } from '@exetasis/core/quantity';
 	import type { TraceVerdict } from '@exetasis/core/prove';
 	import type { BenchState } from '$lib/log/bench.svelte';
-	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import Working from '$lib/ui/Working.svelte';
 	import { deviceEndWords, hiddenWords, testPressure, traceProblemWords, verdictWords } from '$lib/words/proof';
 	import { placeName } from '$lib/words/place';
 	import { opensAgain } from './opensAgain';
 	import { RigTrace } from './rigTrace.svelte';
 	import TraceChart from './TraceChart.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		locked: boolean;
 	}
 	let { bench, locked }: Props = $props();
-	const units = unitsInUse();
 	const trace = new RigTrace();
 	const { sheet } = $derived(bench.bench);
 	const drive = $derived(flowDriveOf(sheet));
@@ -62,8 +61,8 @@
 					>Stop and analyse</button
 				>
 				<span role="status"
-					>{formatNumber(trace.seconds, 1)} s{trace.latest.pressureMPa.length > 0
-						? `, ${formatQuantity(trace.latest.pressureMPa.at(-1)!, units().pressure)}`
+					>{format.number(trace.seconds, 1)} s{trace.latest.pressureMPa.length > 0
+						? `, ${format.quantity(trace.latest.pressureMPa.at(-1)!, format.units.pressure)}`
 						: ''}</span
 				>
 			{:else}
@@ -82,23 +81,25 @@
 			<TraceChart
 				label="Pressure over the last revolutions"
 				kind="line"
-				values={trace.latest.pressureMPa.map((mpa) => fromBase(mpa, units().pressure))}
+				values={trace.latest.pressureMPa.map((mpa) => fromBase(mpa, format.units.pressure))}
 				at={trace.latest.degrees}
 				across={trace.latest.marked
 					? 'Shaft angle from the mark (°), last three revolutions'
 					: 'Shaft angle (°), last three revolutions; no mark was seen'}
-				up={unitLabel(units().pressure)}
+				up={unitLabel(format.units.pressure)}
 			/>
 		{/if}
-		{#if trace.answer?.kind === 'problem'}<p class="wrong" role="alert">{traceProblemWords(trace.answer)}</p>{/if}
+		{#if trace.answer?.kind === 'problem'}<p class="wrong" role="alert">
+				{traceProblemWords(trace.answer, format)}
+			</p>{/if}
 		{#if told}
 			<p>
-				{formatNumber(told.orders.turns)} revolutions at {formatNumber(told.orders.speedRpm)} rpm, mean pressure {testPressure(
+				{format.number(told.orders.turns)} revolutions at {format.number(told.orders.speedRpm)} rpm, mean pressure {testPressure(
 					told.orders.meanMPa,
-					units()
-				)} ({testPressure(told.orders.leastMPa, units())} to {testPressure(
+					format
+				)} ({testPressure(told.orders.leastMPa, format)} to {testPressure(
 					told.orders.mostMPa,
-					units()
+					format
 				)}).{#if !told.orders.marked}
 					Nothing marks the shaft: no cylinder can be named.{/if}
 			</p>
@@ -108,12 +109,12 @@
 			{#if told.finding.hidden}<p class="wrong" role="alert">{hiddenWords[told.finding.hidden]}</p>{/if}
 			<ol aria-label="Possible explanations">
 				{#each likely as verdict (JSON.stringify(verdict))}
-					<li><b class="figures">{formatProbability(verdict.probability)}</b> {verdictWords(verdict)}</li>
+					<li><b class="figures">{format.probability(verdict.probability)}</b> {verdictWords(verdict)}</li>
 				{/each}
 			</ol>
 			{#if opens(first)}
 				<p>
-					Lost flow: {formatProbability(told.finding.lost.share)} ± {formatProbability(2 * told.finding.lost.u)}. Open
+					Lost flow: {format.probability(told.finding.lost.share)} ± {format.probability(2 * told.finding.lost.u)}. Open
 					the pump there and inspect valve, seat and O-ring.
 				</p>
 			{/if}
@@ -126,7 +127,7 @@
 			/>
 			<p class="soft">
 				Assumes at most one leaking valve (1 % of the flow or more) and a nozzle as load. A pulsation damper blurs the
-				result. Pressure lag of the line: {formatNumber(told.finding.lagDeg)}° (corrected). Prior: 50 % healthy.
+				result. Pressure lag of the line: {format.number(told.finding.lagDeg)}° (corrected). Prior: 50 % healthy.
 			</p>
 			<button type="button" class="btn" disabled={locked || told.finding.hidden !== undefined} onclick={keep}
 				>Save result</button
@@ -143,7 +144,7 @@
 			</p>
 		{/if}
 		{#if kept}<p class="soft" role="status">
-				Kept: {verdictWords(kept.verdicts[0] as TraceVerdict)}, {formatProbability(kept.verdicts[0].probability)}.
+				Kept: {verdictWords(kept.verdicts[0] as TraceVerdict)}, {format.probability(kept.verdicts[0].probability)}.
 			</p>{/if}
 	{/if}
 </section>

@@ -4,18 +4,17 @@
 	import { FLOW_TEST_U, flowOn, holdOn, lastProofs, PRESSURE_GAUGE, riseOn, type Proof } from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
-	import { formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { numberSentence } from '$lib/words/problems';
 	import { heldByWords, holdWords, testPressure } from '$lib/words/proof';
 	import Typed from './Typed.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		locked: boolean;
 	}
 	let { bench, locked }: Props = $props();
-	const units = unitsInUse();
 	const { sheet, gauges: known } = $derived(bench.bench);
 	const gauges = $derived(known.filter(({ kind, retired }) => kind === PRESSURE_GAUGE && !retired));
 	const gauge = $derived(gauges.find(({ id }) => id === bench.gaugeInHand[PRESSURE_GAUGE]) ?? gauges[0]);
@@ -49,16 +48,16 @@
 	}
 	function number(name: keyof typeof fields, most: number) {
 		const read = parseNumber(fields[name], { least: 0.01, most });
-		wrong[name] = read.kind === 'problem' ? numberSentence(read.problem) : '';
+		wrong[name] = read.kind === 'problem' ? numberSentence(read.problem, format) : '';
 		return read.kind === 'problem' ? undefined : read.value;
 	}
 	const record = (payload: Proof['payload']) => bench.record({ kind: 'proof', payload });
 	function takeHold() {
-		const [from, to] = [quantity('from', units().pressure), quantity('to', units().pressure)];
+		const [from, to] = [quantity('from', format.units.pressure), quantity('to', format.units.pressure)];
 		const minutes = number('minutes', 1440);
 		const noted = fields.fromC.trim() !== '' || fields.toC.trim() !== '';
-		const fromC = noted ? quantity('fromC', units().temperature) : undefined;
-		const toC = noted ? quantity('toC', units().temperature) : undefined;
+		const fromC = noted ? quantity('fromC', format.units.temperature) : undefined;
+		const toC = noted ? quantity('toC', format.units.temperature) : undefined;
 		if (!from || !to || minutes === undefined || (noted && !(fromC && toC))) return;
 		const warmer = fromC && toC && toC.value > fromC.value;
 		if (to.value > from.value && !warmer)
@@ -74,14 +73,14 @@
 		fields.from = fields.to = fields.minutes = fields.fromC = fields.toC = '';
 	}
 	function takeFlow() {
-		const [flow, pressure] = [quantity('flow', 'Lmin'), quantity('pressure', units().pressure)];
+		const [flow, pressure] = [quantity('flow', 'Lmin'), quantity('pressure', format.units.pressure)];
 		const speedRpm = number('speed', 10_000);
 		if (!flow || !pressure || speedRpm === undefined) return;
 		record({ test: 'flow', flow, pressure, speedRpm });
 		fields.flow = fields.pressure = fields.speed = '';
 	}
 	function takeTemperature() {
-		const [inlet, outlet] = [quantity('inlet', units().temperature), quantity('outlet', units().temperature)];
+		const [inlet, outlet] = [quantity('inlet', format.units.temperature), quantity('outlet', format.units.temperature)];
 		if (!inlet || !outlet) return;
 		record({ test: 'temperature', inlet, outlet });
 		fields.inlet = fields.outlet = '';
@@ -102,14 +101,14 @@
 		{@const { pressureMPa, minutes, mostFallMPa, places } = sheet.proof}
 		{@const notSeen = places.filter((place) => !proofs.drips.has(place))}
 		<h3>
-			Hold: {formatQuantity(pressureMPa, units().pressure)} for {formatNumber(minutes)} min, maximum fall {testPressure(
+			Hold: {format.quantity(pressureMPa, format.units.pressure)} for {format.number(minutes)} min, maximum fall {testPressure(
 				mostFallMPa,
-				units()
+				format
 			)}
 		</h3>
 		<div class="line">
-			<Typed label="From" unit={units().pressure} {locked} bind:text={fields.from} wrong={wrong.from} />
-			<Typed label="to" unit={units().pressure} {locked} bind:text={fields.to} wrong={wrong.to} />
+			<Typed label="From" unit={format.units.pressure} {locked} bind:text={fields.from} wrong={wrong.from} />
+			<Typed label="to" unit={format.units.pressure} {locked} bind:text={fields.to} wrong={wrong.to} />
 			<label for="held-minutes">in, min</label>
 			<input
 				id="held-minutes"
@@ -122,8 +121,8 @@
 			{#if wrong.minutes}<span class="wrong">{wrong.minutes}</span>{/if}
 		</div>
 		<div class="line">
-			<Typed label="Water at" unit={units().temperature} {locked} bind:text={fields.fromC} wrong={wrong.fromC} />
-			<Typed label="at the end" unit={units().temperature} {locked} bind:text={fields.toC} wrong={wrong.toC} />
+			<Typed label="Water at" unit={format.units.temperature} {locked} bind:text={fields.fromC} wrong={wrong.fromC} />
+			<Typed label="at the end" unit={format.units.temperature} {locked} bind:text={fields.toC} wrong={wrong.toC} />
 			<select
 				class="select"
 				aria-label="Read by"
@@ -139,7 +138,7 @@
 			<button type="button" class="btn" disabled={locked} onclick={takeHold}>Save hold test</button>
 		</div>
 		{#if held}<p role="status">
-				{holdWords(held, sheet.proof, units())}
+				{holdWords(held, sheet.proof, format)}
 				<span class="soft">{heldByWords(held)}</span>
 			</p>{/if}
 		<h3>Drips under pressure</h3>
@@ -180,7 +179,7 @@
 	<h3>Flow</h3>
 	<div class="line">
 		<Typed label="Flow" unit="Lmin" {locked} bind:text={fields.flow} wrong={wrong.flow} />
-		<Typed label="at" unit={units().pressure} {locked} bind:text={fields.pressure} wrong={wrong.pressure} />
+		<Typed label="at" unit={format.units.pressure} {locked} bind:text={fields.pressure} wrong={wrong.pressure} />
 		<label for="flow-speed">and, rpm</label>
 		<input
 			id="flow-speed"
@@ -194,23 +193,23 @@
 		{#if wrong.speed}<span class="wrong">{wrong.speed}</span>{/if}
 	</div>
 	{#if flow}<p role="status">
-			{formatQuantity(proofs.flow!.flow.value, 'Lmin')} is
-			<b class="figures">{formatProbability(flow.efficiency.value)}</b>
-			± {formatProbability(2 * flow.efficiency.u)} of the displacement
+			{format.quantity(proofs.flow!.flow.value, 'Lmin')} is
+			<b class="figures">{format.probability(flow.efficiency.value)}</b>
+			± {format.probability(2 * flow.efficiency.u)} of the displacement
 			<span class="soft"
-				>(jug and timer ± {formatProbability(FLOW_TEST_U.flow)}, speed ± {formatProbability(FLOW_TEST_U.speed)},
+				>(jug and timer ± {format.probability(FLOW_TEST_U.flow)}, speed ± {format.probability(FLOW_TEST_U.speed)},
 				plungers as new).</span
 			>
 			{#if flow.tooMuch}<b class="wrong">More than the displacement. Check flow and speed.</b>{/if}
 		</p>{/if}
 	<h3>Temperature</h3>
 	<div class="line">
-		<Typed label="In" unit={units().temperature} {locked} bind:text={fields.inlet} wrong={wrong.inlet} />
-		<Typed label="out" unit={units().temperature} {locked} bind:text={fields.outlet} wrong={wrong.outlet} />
+		<Typed label="In" unit={format.units.temperature} {locked} bind:text={fields.inlet} wrong={wrong.inlet} />
+		<Typed label="out" unit={format.units.temperature} {locked} bind:text={fields.outlet} wrong={wrong.outlet} />
 		<button type="button" class="btn" disabled={locked} onclick={takeTemperature}>Save temperatures</button>
 	</div>
 	{#if rise !== undefined}<p role="status">
-			Warmer by <b class="figures">{formatNumber(rise, 1)} K</b>{#if flow?.riseDueK !== undefined}; {formatNumber(
+			Warmer by <b class="figures">{format.number(rise, 1)} K</b>{#if flow?.riseDueK !== undefined}; {format.number(
 					flow.riseDueK,
 					1
 				)} K is due at this efficiency, were it all lost in the liquid{/if}.

@@ -10,10 +10,11 @@
 		LineElement,
 		PointElement
 	} from 'chart.js';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { coloursOn } from '$lib/ui/colours';
 	import { TURNS } from './lastTurns';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		label: string;
 		kind: 'line' | 'bar';
@@ -49,7 +50,7 @@
 					},
 					y: {
 						title: { display: true, text: up, color: soft },
-						ticks: { color: soft, callback: (value) => formatNumber(Number(value), Number(value) % 1 === 0 ? 0 : 1) },
+						ticks: { color: soft, callback: (value) => format.number(Number(value), Number(value) % 1 === 0 ? 0 : 1) },
 						grid: { color: line }
 					}
 				},

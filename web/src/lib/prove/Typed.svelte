@@ -1,6 +1,7 @@
 <!-- @component One quantity that is typed in any unit that measures it: what was typed stays until it is taken. -->
 <script lang="ts">
 	import { parseQuantity, unitLabel, type Unit } from '@exetasis/core/quantity';
+	import { formatInUse } from '$lib/format/context';
 	import { quantitySentence } from '$lib/words/problems';
 
 	interface Props {
@@ -13,9 +14,10 @@
 		wrong?: string;
 	}
 	let { label, unit, locked, text = $bindable(), wrong = '' }: Props = $props();
+	const format = formatInUse();
 	const id = $props.id();
 	const read = $derived(text.trim() === '' ? undefined : parseQuantity(text, unit));
-	const problem = $derived(read?.kind === 'problem' ? quantitySentence(read.problem) : wrong);
+	const problem = $derived(read?.kind === 'problem' ? quantitySentence(read.problem, format) : wrong);
 </script>
 
 <label for={id}>{label}, {unitLabel(unit)}</label>

@@ -1,12 +1,13 @@
 <!-- @component Part lives as lines over the pump's hours: one line a place, a mark where a life ended and how. -->
 <script lang="ts">
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { formatNumber } from '$lib/ui/numbers';
 	import type { ModelSheet } from '@exetasis/core/record';
 	import { lifeEndName } from '$lib/words/lives';
 	import type { LifeListing } from '@exetasis/server/db/sql/lives';
 	import { lifePlaces, namesOver } from './lifePlaces';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		sheet: ModelSheet;
 		lives: readonly LifeListing[];
@@ -23,11 +24,11 @@
 
 	function words(life: LifeListing): string {
 		const from =
-			life.fittedHours === null ? 'fitted before the history began' : `fitted at ${formatNumber(life.fittedHours)} h`;
+			life.fittedHours === null ? 'fitted before the history began' : `fitted at ${format.number(life.fittedHours)} h`;
 		const to =
 			life.removedHours === null
 				? 'still running'
-				: `removed at ${formatNumber(life.removedHours)} h, ${lifeEndName[life.endReason!]}`;
+				: `removed at ${format.number(life.removedHours)} h, ${lifeEndName[life.endReason!]}`;
 		const found = life.patterns.map((pattern) => patternName(pattern as PatternKey)).join(', ');
 		return [from, to, found].filter(Boolean).join('; ');
 	}
@@ -37,7 +38,7 @@
 	<span class="end worn">×</span> worn or damaged <span class="end good">|</span> replaced in good condition
 	<span class="end open">▸</span> running; dashed: fitted before the record began
 </p>
-<div class="lines" role="list" aria-label="Part lives over {formatNumber(hoursNow)} pump hours">
+<div class="lines" role="list" aria-label="Part lives over {format.number(hoursNow)} pump hours">
 	{#each shown as { station, cylinder, lives }, i (`${station.key}/${cylinder}`)}
 		<div class="place" role="listitem">
 			<span class="name">{names[i]}</span>
@@ -73,7 +74,7 @@
 	{:else}<p class="soft">No part has been replaced yet.</p>{/each}
 </div>
 <div class="axis figures soft" aria-hidden="true">
-	<span>0 h</span><span>{formatNumber(hoursNow / 2)} h</span><span>{formatNumber(hoursNow)} h</span>
+	<span>0 h</span><span>{format.number(hoursNow / 2)} h</span><span>{format.number(hoursNow)} h</span>
 </div>
 <button type="button" class="btn" onclick={() => (all = !all)}
 	>{all ? 'Only places with replacements' : `All ${places.length} places`}</button

@@ -1,8 +1,9 @@
 <!-- @component How long the parts of a known pump have run, cylinder by cylinder, as a help to choose what is opened. -->
 <script lang="ts">
 	import type { AgesAt } from '@exetasis/server/partAges';
-	import { formatNumber } from '$lib/ui/numbers';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		pump: string;
 	}
@@ -22,8 +23,8 @@
 		if (!known) return 'age unknown';
 		const range =
 			known.least === known.most
-				? `${formatNumber(known.most)} h`
-				: `${formatNumber(known.least)} to ${formatNumber(known.most)} h`;
+				? `${format.number(known.most)} h`
+				: `${format.number(known.least)} to ${format.number(known.most)} h`;
 		return unknown > 0 ? `${range}; ${unknown} of ${parts} unknown` : range;
 	};
 </script>

@@ -1,6 +1,6 @@
 <!-- @component Corrections to a released job: a lead adds them, everybody sees them, nothing before is changed. -->
 <script lang="ts">
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import type { BenchState } from '$lib/log/bench.svelte';
 
 	interface Props {

@@ -2,7 +2,6 @@
 <script lang="ts">
 	import { partType } from '@exetasis/core/part';
 	import { dimensionOf, parseQuantity, shownUnit } from '@exetasis/core/quantity';
-	import { formatQuantity } from '$lib/ui/numbers';
 	import {
 		characteristicOf,
 		checkFitted,
@@ -10,17 +9,17 @@
 		discardLimit,
 		type SheetCharacteristic
 	} from '@exetasis/core/record';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { quantitySentence, refusalSentence } from '$lib/words/problems';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
 		locked: boolean;
 	}
 	let { bench, part, locked }: Props = $props();
-	const units = unitsInUse();
 	const id = $props.id();
 	let problems = $state<Record<string, string>>({});
 
@@ -29,7 +28,7 @@
 		part.station.characteristics.filter((one) => one.when === 'always' && discardLimit(one) && !isForm(one))
 	);
 	const nameOf = (key: string) => partType(part.station.type).characteristics.find((one) => one.key === key)!.name;
-	const unitOf = (sheet: SheetCharacteristic) => shownUnit(dimensionOf(sheet.unit), units());
+	const unitOf = (sheet: SheetCharacteristic) => shownUnit(dimensionOf(sheet.unit), format.units);
 	const keptAs = (key: string) => part.record.fitted.find(({ payload }) => payload.characteristic === key)?.payload;
 
 	function keep(sheet: SheetCharacteristic, text: string) {
@@ -37,14 +36,14 @@
 		if (text.trim() === '' || text === keptAs(sheet.key)?.typed.text) return;
 		const parsed = parseQuantity(text, unitOf(sheet), (base) => checkPlausible(base, sheet) === undefined);
 		const say = (problem: string) => void (problems = { ...problems, [sheet.key]: problem });
-		if (parsed.kind === 'problem') return say(quantitySentence(parsed.problem));
+		if (parsed.kind === 'problem') return say(quantitySentence(parsed.problem, format));
 		const payload = {
 			characteristic: sheet.key,
 			value: parsed.base,
 			typed: { text: text.trim(), unit: parsed.unit }
 		};
 		const refused = checkFitted(payload, part.station);
-		if (refused) return say(refusalSentence(refused, units()));
+		if (refused) return say(refusalSentence(refused, format));
 		bench.record({ kind: 'fitted', part: part.cell.part, payload });
 	}
 </script>
@@ -58,7 +57,7 @@
 			inputmode="decimal"
 			autocomplete="off"
 			disabled={locked}
-			placeholder={formatQuantity(sheet.nominal, unitOf(sheet))}
+			placeholder={format.quantity(sheet.nominal, unitOf(sheet))}
 			value={keptAs(sheet.key)?.typed.text ?? ''}
 			aria-invalid={Boolean(problems[sheet.key])}
 			onchange={(event) => keep(sheet, event.currentTarget.value)}

@@ -4,8 +4,7 @@ import type { Bench } from '@exetasis/server/jobs/bench';
 import type { Letterhead } from '@exetasis/server/letterhead';
 import type { PdfDocument } from '@exetasis/server/pdf';
 import type { Shop } from '@exetasis/server/shops';
-import { formatNumber, formatQuantity } from '../ui/numbers';
-import { day } from '../ui/time';
+import { day } from '$lib/format/time';
 import { inSentence, placeName } from '../words/place';
 import { partsCount } from '../words/report';
 import { a4, facts, head, soft, table, type Content } from './page';
@@ -58,7 +57,7 @@ export function customerReport(
 	{ address, logo }: Letterhead,
 	photos: readonly ShownPhoto[]
 ): PdfDocument {
-	const { bench, parts } = reported;
+	const { bench, parts, format } = reported;
 	const { job, sheet, people, policy } = bench;
 	const { customer } = job;
 	const replaced = parts.filter(({ verdict }) => verdict === 'replace');
@@ -70,7 +69,7 @@ export function customerReport(
 			...(customer.orderNumber ? ([['Your order', customer.orderNumber]] as const) : []),
 			['Pump', [job.serial, sheet.model, job.tag, job.site].filter(Boolean).join(', ')],
 			['It came in for', job.complaint],
-			['Hours run', `${formatNumber(job.meterHours)} h on its meter`],
+			['Hours run', `${format.number(job.meterHours)} h on its meter`],
 			['Received', day(job.receivedAt)],
 			['Released', job.releasedAt ? day(job.releasedAt) : 'not yet: this is a draft']
 		]),
@@ -78,7 +77,7 @@ export function customerReport(
 		...found(reported),
 		...pictures(photos),
 		head('Work done'),
-		`${scopeOf(sheet, job)?.name ?? job.scope}: ${partsCount(parts.length)} inspected, ${formatNumber(replaced.length)} replaced by new ones.`,
+		`${scopeOf(sheet, job)?.name ?? job.scope}: ${partsCount(parts.length)} inspected, ${format.number(replaced.length)} replaced by new ones.`,
 		...(replaced.length > 0 ? [{ text: `New: ${namesOf(replaced)}.`, margin: [0, 3, 0, 0] }] : []),
 		head('Tests'),
 		...(provedSentences(reported).length > 0 ? provedSentences(reported) : [soft('No test is recorded.')]),
@@ -86,7 +85,7 @@ export function customerReport(
 		customer.cause ?? soft('The cause was not established.'),
 		head('Advice'),
 		...(customer.advice ? [customer.advice] : []),
-		`Next service after another ${formatNumber(policy.intervalHours)} h.`,
+		`Next service after another ${format.number(policy.intervalHours)} h.`,
 		...toWatch(parts),
 		signature(job.releasedBy ? people[job.releasedBy] : undefined, job.releasedAt)
 	]);
@@ -110,8 +109,8 @@ const letterhead = (shop: Shop, address: string, logo: Letterhead['logo']): Cont
 });
 
 // A row for each station and what was found there; a size is named where it condemned the part.
-function found({ parts, units }: Reported): Content[] {
-	const says = (part: ReportedPart): string => [part.found, ...worn(part, units)].filter(Boolean).join('; ');
+function found({ parts, format }: Reported): Content[] {
+	const says = (part: ReportedPart): string => [part.found, ...worn(part, format)].filter(Boolean).join('; ');
 	const rows = byStation(parts.filter((part) => says(part) !== '')).flatMap((these) =>
 		alike(these, (part) => `${says(part)}\n${part.verdict === 'replace' ? 'replaced' : 'stays'}`).map(
 			({ says: text, parts: same }) => {
@@ -125,17 +124,17 @@ function found({ parts, units }: Reported): Content[] {
 		: [soft('No damage was found.')];
 }
 
-function worn({ station, judgement }: ReportedPart, units: Reported['units']): string[] {
+function worn({ station, judgement }: ReportedPart, format: Reported['format']): string[] {
 	return judgement.reasons.flatMap((reason) => {
 		if (reason.code !== 'beyondLimit') return [];
 		const size = judgement.sizes.find(({ sheet }) => sheet.key === reason.characteristic);
 		if (!size) return [];
 		const unit = shownUnit(
 			dimensionOf(station.characteristics.find(({ key }) => key === reason.characteristic)!.unit),
-			units
+			format.units
 		);
 		return [
-			`${inSentence(size.characteristic.name)} ${formatQuantity(reason.value, unit)}, past the limit of ${formatQuantity(reason.limit, unit)}`
+			`${inSentence(size.characteristic.name)} ${format.quantity(reason.value, unit)}, past the limit of ${format.quantity(reason.limit, unit)}`
 		];
 	});
 }

@@ -3,7 +3,6 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import sharp from 'sharp';
 import { createHash } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { metric } from '@exetasis/core/quantity';
 import { append } from '@exetasis/server/benchLog/append';
 import type { Database } from '@exetasis/server/db/connection';
 import { benchOf } from '@exetasis/server/jobs/bench';
@@ -26,6 +25,7 @@ import { customerReport, photosToShow } from './customerReport';
 import { reported } from './reportParts';
 import { shopReport } from './shopReport';
 import { sizeList } from './sizeList';
+import { defaultFormat } from '$lib/format/numbers';
 
 let db: Database;
 let shop: TestShop;
@@ -72,9 +72,9 @@ async function released() {
 	return (await benchOf(shop.scope, bench.job.id))!;
 }
 
-const forShop = async () => shopReport(reported(await released(), metric), await shopOf(shop.scope), []);
+const forShop = async () => shopReport(reported(await released(), defaultFormat), await shopOf(shop.scope), []);
 async function forCustomer(bench?: Awaited<ReturnType<typeof released>>) {
-	const job = reported(bench ?? (await released()), metric);
+	const job = reported(bench ?? (await released()), defaultFormat);
 	const photos = await Promise.all(
 		photosToShow(job.bench).map(async ({ says, sha256 }) => ({
 			says,

@@ -1,8 +1,8 @@
 import { judgeMat, type JudgedPart } from '@exetasis/core/mat';
 import { patternName } from '@exetasis/core/part';
-import type { UnitPreference } from '@exetasis/core/quantity';
 import { fold, standingDecision, type JobState, type PartRecord, type Verdict } from '@exetasis/core/record';
 import type { Bench } from '@exetasis/server/jobs/bench';
+import type { Format } from '$lib/format/numbers';
 import { placesName } from '../words/report';
 import { reasonSentence } from '../words/reasons';
 import { inSentence } from '../words/place';
@@ -22,11 +22,11 @@ export interface Reported {
 	readonly bench: Bench;
 	readonly state: JobState;
 	readonly parts: readonly ReportedPart[];
-	readonly units: UnitPreference;
+	readonly format: Format;
 }
 
-/** The bench as it is reported, in the reader's units. */
-export function reported(bench: Bench, units: UnitPreference): Reported {
+/** The bench as it is reported, as its reader reads figures. */
+export function reported(bench: Bench, format: Format): Reported {
 	const state = fold(bench.entries);
 	const parts = judgeMat(bench, state.parts).map((part): ReportedPart => {
 		const decided = standingDecision(part.record)?.payload;
@@ -35,10 +35,10 @@ export function reported(bench: Bench, units: UnitPreference): Reported {
 			...part,
 			verdict: decided?.verdict,
 			found: foundOn(part.record),
-			because: decided?.why ?? (reason ? reasonSentence(reason, part.station, units) : '')
+			because: decided?.why ?? (reason ? reasonSentence(reason, part.station, format) : '')
 		};
 	});
-	return { bench, state, parts, units };
+	return { bench, state, parts, format };
 }
 
 /** Patterns found on a part, for the middle of a sentence; empty: nothing. */

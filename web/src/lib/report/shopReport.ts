@@ -6,8 +6,7 @@ import { allSteps, doneDespite, scopeOf, stationsInScope, tightenedBy, together 
 import type { LateWork } from '@exetasis/server/benchLog/late';
 import type { PdfDocument } from '@exetasis/server/pdf';
 import type { Shop } from '@exetasis/server/shops';
-import { formatNumber, formatProbability, formatQuantity, formatWithUncertainty } from '../ui/numbers';
-import { day } from '../ui/time';
+import { day } from '$lib/format/time';
 import { LATE_HEAD, lateWords } from '../words/late';
 import { placeName } from '../words/place';
 import { verdictName } from '../words/reasons';
@@ -22,7 +21,7 @@ import { alike, byStation, namesOf, type Reported, type ReportedPart } from './r
  * and proved, and every chance that the next service rests on.
  */
 export function shopReport(reported: Reported, shop: Shop, late: readonly LateWork[]): PdfDocument {
-	const { bench, parts } = reported;
+	const { bench, parts, format } = reported;
 	const { sheet, job } = bench;
 	const replaced = parts.filter(({ verdict }) => verdict === 'replace');
 	const watched = parts.filter(({ verdict, found }) => verdict !== 'replace' && found !== '');
@@ -64,7 +63,7 @@ export function shopReport(reported: Reported, shop: Shop, late: readonly LateWo
 					table(
 						[LATE_HEAD, 'By'],
 						['*', 90],
-						late.map((one) => [lateWords(one), bench.people[one.by] ?? ''])
+						late.map((one) => [lateWords(one, format), bench.people[one.by] ?? ''])
 					)
 				]
 			: []),
@@ -80,7 +79,7 @@ export function shopReport(reported: Reported, shop: Shop, late: readonly LateWo
 	]);
 }
 
-function particulars({ bench }: Reported): [string, string][] {
+function particulars({ bench, format }: Reported): [string, string][] {
 	const { job, sheet } = bench;
 	const { customer } = job;
 	return [
@@ -94,7 +93,7 @@ function particulars({ bench }: Reported): [string, string][] {
 				]
 			: []),
 		['Work', `${scopeOf(sheet, job)?.name ?? job.scope}, for “${job.complaint}”`],
-		['Hours', `${formatNumber(job.pumpHours)} h of the pump, ${formatNumber(job.meterHours)} h on its meter`],
+		['Hours', `${format.number(job.pumpHours)} h of the pump, ${format.number(job.meterHours)} h on its meter`],
 		[
 			'Dates',
 			[
@@ -116,7 +115,7 @@ const withFindings = (parts: readonly ReportedPart[]): Content => ({
 });
 
 // A row for each size of a station; the cylinders stand in it under each other.
-function measured({ parts, units }: Reported): Content[] {
+function measured({ parts, format }: Reported): Content[] {
 	const rows = byStation(parts).flatMap((these) => {
 		const keys = [...new Set(these.flatMap(({ judgement }) => judgement.sizes.map(({ sheet }) => sheet.key)))];
 		return keys.flatMap((key) => {
@@ -125,9 +124,9 @@ function measured({ parts, units }: Reported): Content[] {
 			);
 			if (sizes.length === 0) return [];
 			const [{ size: first }] = sizes;
-			const unit = shownUnit(dimensionOf(first.sheet.unit), units);
+			const unit = shownUnit(dimensionOf(first.sheet.unit), format.units);
 			const limits = [
-				...new Set(sizes.map(({ size }) => ('limit' in size ? formatQuantity(size.limit as number, unit) : 'none')))
+				...new Set(sizes.map(({ size }) => ('limit' in size ? format.quantity(size.limit as number, unit) : 'none')))
 			];
 			const gauges = [
 				...new Set(
@@ -140,7 +139,7 @@ function measured({ parts, units }: Reported): Content[] {
 			];
 			const values = sizes.map(
 				({ cell, size }) =>
-					`${cell.cylinder > 0 && these.length > 1 ? `${cell.cylinder}: ` : ''}${formatWithUncertainty(size.value!, size.budget.U, unit)}`
+					`${cell.cylinder > 0 && these.length > 1 ? `${cell.cylinder}: ` : ''}${format.withUncertainty(size.value!, size.budget.U, unit)}`
 			);
 			return [
 				[these[0].station.name, first.characteristic.name, values.join('\n'), limits.join('\n'), gauges.join('\n')]
@@ -152,8 +151,8 @@ function measured({ parts, units }: Reported): Content[] {
 		: [soft('Nothing was measured.')];
 }
 
-function torques({ bench: { gauges }, parts, units }: Reported): Content[] {
-	const torque = (nm: number) => formatQuantity(nm, units.torque);
+function torques({ bench: { gauges }, parts, format }: Reported): Content[] {
+	const torque = (nm: number) => format.quantity(nm, format.units.torque);
 	const says = ({ station, record }: ReportedPart): string[] => {
 		const passes = tighteningPasses(station.fastening!);
 		const read = record.tightened.flatMap(({ payload }) => (payload.read ? [payload.read.valueNm] : []));
@@ -162,7 +161,7 @@ function torques({ bench: { gauges }, parts, units }: Reported): Content[] {
 			(id) => gauges.find((gauge) => gauge.id === id)?.name ?? 'a wrench no longer listed'
 		);
 		const byHand = tightenedBy(station, record) === 'feel' ? 'by feel' : 'clicked';
-		const how = turned ? `${formatNumber(turned)}° past hand-tight` : byHand;
+		const how = turned ? `${format.number(turned)}° past hand-tight` : byHand;
 		return [
 			station.fastening!.torqueNm === undefined ? 'not stated' : torque(station.fastening!.torqueNm),
 			`${record.tightened.length} in ${passes.length} passes`,
@@ -196,7 +195,7 @@ function proved(reported: Reported): Content[] {
 const WORTH_SAYING = 0.005;
 
 // The chance of every part that goes out, the likeliest first; those that are next to nothing in one line.
-function forecast({ bench, parts }: Reported): Content[] {
+function forecast({ bench, parts, format }: Reported): Content[] {
 	const { intervalHours } = bench.policy;
 	const chances = new Map(
 		decideWhole(wholeInput(bench, parts)).parts.map((part) => [
@@ -210,20 +209,20 @@ function forecast({ bench, parts }: Reported): Content[] {
 	const rest = parts.length - told.length;
 	return [
 		...(bench.handover ? [handoverWords[bench.handover.to]] : []),
-		`Next service after another ${formatNumber(intervalHours)} h (shop policy). Chance before then: ${formatProbability(any('beyond'))} that a part passes a limit or is damaged, ${formatProbability(any('stop'))} that the pump stops unplanned.`,
+		`Next service after another ${format.number(intervalHours)} h (shop policy). Chance before then: ${format.probability(any('beyond'))} that a part passes a limit or is damaged, ${format.probability(any('stop'))} that the pump stops unplanned.`,
 		...(told.length > 0
 			? [
 					table(
 						['Part', 'Passes a limit or is damaged', 'Stops the pump'],
 						['*', 150, 120],
-						alike(told, (part) => `${formatProbability(of(part).beyond)}\n${formatProbability(of(part).stop)}`).map(
+						alike(told, (part) => `${format.probability(of(part).beyond)}\n${format.probability(of(part).stop)}`).map(
 							({ says, parts: these }) => [namesOf(these), ...says.split('\n')]
 						)
 					)
 				]
 			: []),
 		...(rest > 0 && told.length > 0
-			? [soft(`The other ${formatNumber(rest)} parts: below ${formatProbability(WORTH_SAYING)} each.`)]
+			? [soft(`The other ${format.number(rest)} parts: below ${format.probability(WORTH_SAYING)} each.`)]
 			: [])
 	];
 }

@@ -1,38 +1,46 @@
-import type { UnitPreference } from '@exetasis/core/quantity';
 import type { LateWork } from '@exetasis/server/benchLog/late';
 import type { Bench } from '@exetasis/server/jobs/bench';
 import type { Letterhead } from '@exetasis/server/letterhead';
 import { pdfOf } from '@exetasis/server/pdf';
 import type { Shop } from '@exetasis/server/shops';
 import { csvOf, xlsxOf } from '@exetasis/server/tableFile';
-import { writeNumbers, type Numerals } from '$lib/ui/numbers';
+import { formatFor, type Notation } from '$lib/format/numbers';
 import { customerReport, type ShownPhoto } from '$lib/report/customerReport';
 import { reported } from '$lib/report/reportParts';
 import { shopReport } from '$lib/report/shopReport';
 import { sizeList } from '$lib/report/sizeList';
 
-/** How the reader of a file writes numbers, and in which units. */
-export interface Reader {
-	readonly units: UnitPreference;
-	readonly numerals: Numerals;
-}
-
 /** Files of a job, as bytes. The arguments are plain data, because the files are made in threads. */
 export const files = {
-	shopReport: (bench: Bench, { units, numerals }: Reader, shop: Shop, late: readonly LateWork[]) => {
-		writeNumbers(numerals);
-		return pdfOf(shopReport(reported(bench, units), shop, late));
-	},
+	shopReport: (bench: Bench, notation: Notation, shop: Shop, late: readonly LateWork[]) =>
+		pdfOf(
+			shopReport(
+				reported(
+					bench,
+					formatFor(() => notation)
+				),
+				shop,
+				late
+			)
+		),
 	customerReport: (
 		bench: Bench,
-		{ units, numerals }: Reader,
+		notation: Notation,
 		shop: Shop,
 		letterhead: Letterhead,
 		photos: readonly ShownPhoto[]
-	) => {
-		writeNumbers(numerals);
-		return pdfOf(customerReport(reported(bench, units), shop, letterhead, photos));
-	},
+	) =>
+		pdfOf(
+			customerReport(
+				reported(
+					bench,
+					formatFor(() => notation)
+				),
+				shop,
+				letterhead,
+				photos
+			)
+		),
 	sizesAsCsv: async (bench: Bench) => new TextEncoder().encode(csvOf(sizeList(bench).sizes)),
 	sizesAsXlsx: (bench: Bench) => {
 		const { sizes, readings } = sizeList(bench);

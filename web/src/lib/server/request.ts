@@ -1,9 +1,11 @@
 import { error } from '@sveltejs/kit';
+import { metric } from '@exetasis/core/quantity';
 import { validate } from 'uuid';
 import type { SignedIn } from '@exetasis/server/auth/auth';
 import type { Reader } from '@exetasis/server/background/sharedReads';
 import { database } from '@exetasis/server/db/connection';
 import type { ShopScope } from '@exetasis/server/db/scope';
+import type { Notation } from '$lib/format/numbers';
 
 /** The signed-in person of a request that the access table has let through. */
 export function userOf(locals: App.Locals): SignedIn {
@@ -18,6 +20,12 @@ export const scopeOf = (locals: App.Locals): ShopScope => ({ db: database(), sho
 export function readerOf(locals: App.Locals): Reader {
 	const { id, shopId } = userOf(locals);
 	return { shop: shopId, user: id };
+}
+
+/** How the person of a request has figures written, signed in or not. */
+export function notationOf({ user }: App.Locals): Notation {
+	const { units = metric, numerals = 'point-space' } = user?.preferences ?? {};
+	return { units, numerals };
 }
 
 /** An id from the address. Anything that is none, and anything of another shop, is the same "no such page". */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '@exetasis/server/auth/passwords';
-import { numerals } from '$lib/ui/numbers';
+import { numerals } from '$lib/format/numbers';
 
 export const unitsSchema = z.object({
 	length: z.enum(['mm', 'in']),

@@ -3,9 +3,10 @@
 	import type { ModelSheet } from '@exetasis/core/record';
 	import BoltMap from '$lib/measure/BoltMap.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { toldApart } from '$lib/words/lookAlikes';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		sheet: ModelSheet;
 		currency: string;
@@ -57,7 +58,7 @@
 		{#each sheet.kits as { number, name, price, holds } (number)}
 			<li>
 				<b>{number}</b>
-				{name}, {formatNumber(price)}
+				{name}, {format.number(price)}
 				{currency}: {holds.map(({ station, pieces }) => `${pieces} × ${nameOf(station)}`).join(', ')}
 			</li>
 		{/each}

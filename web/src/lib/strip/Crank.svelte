@@ -2,9 +2,10 @@
 <script lang="ts">
 	import { anglesFor, drawnBackMm, turnOn, type CrankDrive } from '@exetasis/core/mechanics';
 	import type { ModelSheet, Step } from '@exetasis/core/record';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { crankWords } from '$lib/words/steps';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		sheet: ModelSheet;
 		position: NonNullable<Step['crank']>;
@@ -46,7 +47,7 @@
 			<svg
 				viewBox="0 0 300 {ROW * sheet.cylinders + 10}"
 				role="img"
-				aria-label={cylinders.map((one) => `Plunger ${one} back by ${formatNumber(back(one), 1)} mm`).join(', ')}
+				aria-label={cylinders.map((one) => `Plunger ${one} back by ${format.number(back(one), 1)} mm`).join(', ')}
 			>
 				{#each cylinders as one (one)}
 					{@const y = ROW * (one - 0.5) + 5}
@@ -79,9 +80,9 @@
 					</div>{/if}
 				<label>Turned so far <input type="range" min="0" max="359" step="1" bind:value={angle} /></label>
 				<p class="turn" role="status">
-					{#if there}<b>In position.</b>{:else}Turn by hand another <b class="figures">{formatNumber(left, 0)}°</b>
+					{#if there}<b>In position.</b>{:else}Turn by hand another <b class="figures">{format.number(left, 0)}°</b>
 						<span class="soft"
-							>({formatNumber(left / 60, 1)} flats of a hex nut, {formatNumber(left / 360, 2)} turns)</span
+							>({format.number(left / 60, 1)} flats of a hex nut, {format.number(left / 360, 2)} turns)</span
 						>{/if}
 				</p>
 			</div>

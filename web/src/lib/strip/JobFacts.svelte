@@ -4,15 +4,14 @@
 	import type { Bench } from '@exetasis/server/jobs/bench';
 	import { documentsAt } from '$lib/log/documents';
 	import DocumentLinks from '$lib/ui/DocumentLinks.svelte';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
-	import { unitsInUse } from '$lib/ui/preference';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		sheet: ModelSheet;
 		job: Bench['job'];
 	}
 	let { sheet, job }: Props = $props();
-	const units = unitsInUse();
 	const evidence = $derived(job.arrival.evidence);
 	const facts = $derived(
 		[
@@ -29,18 +28,18 @@
 			['Last rebuild', job.arrival.lastRebuild],
 			['Connections', job.arrival.connections],
 			['Liquid', job.duty.liquid],
-			['Pressure', job.duty.pressureMPa && formatQuantity(job.duty.pressureMPa, units().pressure)],
+			['Pressure', job.duty.pressureMPa && format.quantity(job.duty.pressureMPa, format.units.pressure)],
 			[
 				'Temperature',
-				job.duty.temperatureC !== undefined && formatQuantity(job.duty.temperatureC, units().temperature)
+				job.duty.temperatureC !== undefined && format.quantity(job.duty.temperatureC, format.units.temperature)
 			],
 			['Inlet', job.duty.inlet],
 			[
 				'Inlet pressure',
-				job.duty.inletPressureMPa !== undefined && formatQuantity(job.duty.inletPressureMPa, units().pressure)
+				job.duty.inletPressureMPa !== undefined && format.quantity(job.duty.inletPressureMPa, format.units.pressure)
 			],
-			['Starts since last rebuild', job.duty.starts !== undefined && formatNumber(job.duty.starts)],
-			['Hour meter', formatQuantity(job.meterHours, 'h')],
+			['Starts since last rebuild', job.duty.starts !== undefined && format.number(job.duty.starts)],
+			['Hour meter', format.quantity(job.meterHours, 'h')],
 			...sheet.assemblies.map(({ name, massKg }) => [name, massKg && `${massKg} kg`] as const)
 		].filter(([, value]) => value)
 	);

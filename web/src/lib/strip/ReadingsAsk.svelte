@@ -2,9 +2,10 @@
 <script lang="ts">
 	import { parseQuantity, unitLabel, type Unit } from '@exetasis/core/quantity';
 	import { differenceOf, placesAsked, tooFarApart, type Answer, type Ask } from '@exetasis/core/record';
-	import { formatDifference, formatQuantity } from '$lib/ui/numbers';
 	import { quantitySentence } from '$lib/words/problems';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	type Value = Answer['payload']['value'];
 	interface Props {
 		ask: Extract<Ask, { kind: 'readings' }>;
@@ -38,7 +39,7 @@
 			const read = parseQuantity(text, ask.unit);
 			if (read.kind === 'problem') {
 				wrongAt = place;
-				return void (problem = `${name(place)}: ${quantitySentence(read.problem, 'Type the reading.')}`);
+				return void (problem = `${name(place)}: ${quantitySentence(read.problem, format, 'Type the reading.')}`);
 			}
 			readings.push({ value: read.base, typed: { text, unit: read.unit } });
 		}
@@ -67,7 +68,7 @@
 <button type="button" class="btn" disabled={locked} onclick={take}>{given === undefined ? 'Enter' : 'Change'}</button>
 {#if difference !== undefined}
 	<span role="status">
-		Largest difference <b class="figures">{formatDifference(difference, ask.unit)}</b>{#if ask.most}, at most {formatQuantity(
+		Largest difference <b class="figures">{format.difference(difference, ask.unit)}</b>{#if ask.most}, at most {format.quantity(
 				ask.most.difference,
 				ask.unit
 			)}{:else if places.length > 1}<span class="soft">&nbsp;(no limit stated)</span>{/if}

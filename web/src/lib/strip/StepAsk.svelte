@@ -4,12 +4,13 @@
 	import { inSentence } from '$lib/words/place';
 	import { parseNumber, parseQuantity } from '@exetasis/core/quantity';
 	import type { Answer, Ask, ModelSheet } from '@exetasis/core/record';
-	import { formatQuantity } from '$lib/ui/numbers';
 	import { numberSentence, quantitySentence } from '$lib/words/problems';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { answerWords, askWords } from '$lib/words/steps';
 	import ReadingsAsk from './ReadingsAsk.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		ask: Ask;
 		sheet: ModelSheet;
@@ -51,7 +52,7 @@
 	// Anybody's answer stands here, also one from another tablet.
 	$effect(() => {
 		if (typeof given === 'number' || typeof given === 'string') typed = String(given);
-		else if (typeof given === 'object' && 'value' in given) typed = formatQuantity(given.value, given.typed.unit);
+		else if (typeof given === 'object' && 'value' in given) typed = format.quantity(given.value, given.typed.unit);
 	});
 	const differs = $derived(ask.kind === 'count' && typeof given === 'number' && given !== due);
 
@@ -60,13 +61,15 @@
 		const text = typed.trim();
 		if (ask.kind === 'count') {
 			const read = parseNumber(text, COUNTED);
-			if (read.kind === 'problem') return void (problem = numberSentence(read.problem, 'Type the number of pieces.'));
+			if (read.kind === 'problem')
+				return void (problem = numberSentence(read.problem, format, 'Type the number of pieces.'));
 			if (!Number.isInteger(read.value)) return void (problem = 'Type a whole number.');
 			return onanswer(read.value);
 		}
 		if (ask.kind === 'setting') {
 			const read = parseQuantity(text, ask.unit);
-			if (read.kind === 'problem') return void (problem = quantitySentence(read.problem, 'Type the setting first.'));
+			if (read.kind === 'problem')
+				return void (problem = quantitySentence(read.problem, format, 'Type the setting first.'));
 			return onanswer({ value: read.base, typed: { text, unit: read.unit } });
 		}
 		if (text === '') return void (problem = 'Write a note first.');
@@ -97,7 +100,7 @@
 	{:else if ask.kind === 'count' || ask.kind === 'note' || ask.kind === 'setting'}
 		<label for={id}>{askWords(ask, sheet)}</label>
 		{#if typeof found === 'object' && 'value' in found}<span
-				>As found: {formatQuantity(found.value, found.typed.unit)}</span
+				>As found: {format.quantity(found.value, found.typed.unit)}</span
 			>{/if}
 		{#if ask.kind === 'count'}<button
 				type="button"

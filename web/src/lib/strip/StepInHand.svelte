@@ -15,7 +15,7 @@
 	} from '@exetasis/core/record';
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import { deducedStep, signingWords } from '$lib/words/steps';
 	import Despite from '$lib/build/Despite.svelte';
 	import CylinderOne from '$lib/pump/CylinderOne.svelte';

@@ -1,9 +1,10 @@
 <!-- @component How probable each cause is, rebuild by rebuild, by all that is known now; where something was done it is marked. -->
 <script lang="ts">
 	import { Chart, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { coloursOn } from '$lib/ui/colours';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Line {
 		readonly name: string;
 		readonly now: readonly number[];
@@ -24,8 +25,8 @@
 	const points = ['circle', 'rect', 'triangle', 'rectRot', 'star', 'crossRot'] as const;
 	const words = $derived(
 		[
-			...lines.map(({ name, now }) => `${name}: ${now.map((p) => formatProbability(p)).join(', ')}`),
-			...actions.map(({ rebuild, name }) => `action on ${name} at ${formatNumber(hours[rebuild])} h`)
+			...lines.map(({ name, now }) => `${name}: ${now.map((p) => format.probability(p)).join(', ')}`),
+			...actions.map(({ rebuild, name }) => `action on ${name} at ${format.number(hours[rebuild])} h`)
 		].join('; ')
 	);
 
@@ -71,7 +72,7 @@
 					x: {
 						type: 'linear',
 						title: { display: true, text: 'Pump hours', color: soft },
-						ticks: { color: soft, callback: (value) => formatNumber(Number(value)) },
+						ticks: { color: soft, callback: (value) => format.number(Number(value)) },
 						grid: { color: line }
 					},
 					y: {
@@ -85,7 +86,7 @@
 				plugins: {
 					legend: { display: false },
 					tooltip: {
-						callbacks: { label: ({ dataset, parsed }) => `${dataset.label}: ${formatNumber(parsed.y ?? 0)} %` }
+						callbacks: { label: ({ dataset, parsed }) => `${dataset.label}: ${format.number(parsed.y ?? 0)} %` }
 					}
 				}
 			}

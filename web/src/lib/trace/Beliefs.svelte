@@ -3,12 +3,13 @@
 	import type { PumpBeliefs } from '@exetasis/server/trace/beliefs';
 	import type { Belief } from '@exetasis/core/trace';
 	import Fields from '$lib/ui/Fields.svelte';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { causeAtPlace, causeName, findingAtPlace } from '$lib/words/causes';
 	import { inSentence } from '$lib/words/place';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import BeliefChart from './BeliefChart.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		of: PumpBeliefs;
 		/** Where a finding can be looked for now: its address on the open job's Inspect. */
@@ -42,8 +43,8 @@
 		factor === Infinity
 			? 'only this makes it possible'
 			: factor >= 1
-				? `× ${formatNumber(factor, factor < 10 ? 1 : 0)}`
-				: `÷ ${formatNumber(1 / factor, 1 / factor < 10 ? 1 : 0)}`;
+				? `× ${format.number(factor, factor < 10 ? 1 : 0)}`
+				: `÷ ${format.number(1 / factor, 1 / factor < 10 ? 1 : 0)}`;
 </script>
 
 {#if beliefs.kind === 'contradicts'}
@@ -65,7 +66,7 @@
 			/>
 			{#each of.actions as { rebuild, cause, cylinder } (`${rebuild}/${cause}/${cylinder}`)}
 				<p class="action">
-					Something was done about {inSentence(causeAtPlace(network, { cause, cylinder }))} at {formatNumber(
+					Something was done about {inSentence(causeAtPlace(network, { cause, cylinder }))} at {format.number(
 						of.rebuilds[rebuild].pumpHours
 					)} h.
 				</p>
@@ -75,7 +76,7 @@
 					<li>
 						<Fields
 							><button type="button" class="cause" aria-pressed={one === picked} onclick={() => (chosen = i)}>
-								<b class="figures">{formatProbability(one.now.at(-1)!)}</b>
+								<b class="figures">{format.probability(one.now.at(-1)!)}</b>
 								{causeAtPlace(network, one)}
 							</button></Fields
 						>
@@ -109,8 +110,8 @@
 								one
 							)}{/if}:
 						<span class="soft"
-							>{formatProbability(one.pPresent)} chance of finding it, {formatNumber(one.minutes)} min,
-							{formatNumber(one.bits, 2)} bits</span
+							>{format.probability(one.pPresent)} chance of finding it, {format.number(one.minutes)} min,
+							{format.number(one.bits, 2)} bits</span
 						>
 					</li>
 				{:else}<li class="soft">All useful checks are done.</li>{/each}

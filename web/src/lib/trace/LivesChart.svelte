@@ -20,9 +20,10 @@
 		PointElement,
 		Tooltip
 	} from 'chart.js';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { coloursOn } from '$lib/ui/colours';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		title: string;
 		series: readonly Series[];
@@ -83,7 +84,7 @@
 							autoSkip: !weibullPaper,
 							maxRotation: 0,
 							maxTicksLimit: weibullPaper ? undefined : 8,
-							callback: (value) => (!weibullPaper || isNamed(Number(value)) ? formatNumber(Number(value)) : '')
+							callback: (value) => (!weibullPaper || isNamed(Number(value)) ? format.number(Number(value)) : '')
 						},
 						grid: { color: line }
 					},
@@ -100,8 +101,8 @@
 							autoSkip: false,
 							callback: (value) =>
 								weibullPaper
-									? formatNumber(100 * -Math.expm1(-Math.exp(Number(value))))
-									: formatNumber(Number(value), Number(value) < 10 && Number(value) % 1 !== 0 ? 1 : 0)
+									? format.number(100 * -Math.expm1(-Math.exp(Number(value))))
+									: format.number(Number(value), Number(value) < 10 && Number(value) % 1 !== 0 ? 1 : 0)
 						},
 						grid: { color: line }
 					}

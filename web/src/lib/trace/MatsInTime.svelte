@@ -1,11 +1,12 @@
 <!-- @component A pump's mats in little, one a rebuild along its hours: where a mark was new, where it was still there, what was renewed. -->
 <script lang="ts">
 	import { placeName } from '$lib/words/place';
-	import { formatNumber } from '$lib/ui/numbers';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
 	import type { RebuildOnRecord } from '@exetasis/server/trace/evidence';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		rebuilds: readonly RebuildOnRecord[];
 		stations: readonly { readonly key: string; readonly name: string }[];
@@ -48,7 +49,7 @@
 	<div
 		class="rail"
 		role="img"
-		aria-label="Rebuilds at {rebuilds.map(({ pumpHours }) => `${formatNumber(pumpHours)} h`).join(', ')}"
+		aria-label="Rebuilds at {rebuilds.map(({ pumpHours }) => `${format.number(pumpHours)} h`).join(', ')}"
 	>
 		{#each rebuilds as { job, pumpHours }, i (job)}
 			<span class="figures" style="left: {(100 * (pumpHours - first)) / span}%">{i + 1}</span>
@@ -79,7 +80,7 @@
 						</g>
 					{/each}
 				</svg>
-				<span class="figures"><b>{i + 1}</b> {formatNumber(rebuild.pumpHours)} h</span>
+				<span class="figures"><b>{i + 1}</b> {format.number(rebuild.pumpHours)} h</span>
 				<span class="soft">{day(rebuild.receivedAt)}</span>
 			</a>
 		</li>

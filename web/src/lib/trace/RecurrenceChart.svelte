@@ -1,11 +1,12 @@
 <!-- @component Rebuilds over the pump's hours: where the pattern came up, was there already, was absent, or could not count. -->
 <script lang="ts">
 	import { Chart, LinearScale, PointElement, ScatterController, Tooltip, Legend } from 'chart.js';
-	import { formatNumber } from '$lib/ui/numbers';
 	import type { Recurrence } from '@exetasis/core/trace';
 	import type { PumpTrace } from '@exetasis/server/trace/onePump';
 	import { coloursOn } from '$lib/ui/colours';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		trace: PumpTrace;
 		picked: Recurrence;
@@ -83,7 +84,7 @@
 				scales: {
 					x: {
 						title: { display: true, text: 'Pump hours', color: soft },
-						ticks: { color: soft, callback: (value) => formatNumber(Number(value)) },
+						ticks: { color: soft, callback: (value) => format.number(Number(value)) },
 						grid: { color: line }
 					},
 					y: {

@@ -10,9 +10,9 @@
 		type Unit
 	} from '@exetasis/core/quantity';
 	import { quantitySentence } from '$lib/words/problems';
-	import { formatPlain } from './numbers';
-	import { unitsInUse } from './preference';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	interface Props {
 		label: string;
 		/** In `unit`; undefined: not stated. */
@@ -30,9 +30,8 @@
 	}
 	let { label, value, unit, suffix, optional = false, range, check, onchange }: Props = $props();
 	const id = $props.id();
-	const units = unitsInUse();
-	const shown = $derived(shownUnit(dimensionOf(unit), units()));
-	const written = $derived(value === undefined ? '' : formatPlain(fromBase(value, shown)));
+	const shown = $derived(shownUnit(dimensionOf(unit), format.units));
+	const written = $derived(value === undefined ? '' : format.plain(fromBase(value, shown)));
 	let typed = $state<string>();
 	let problem = $state('');
 
@@ -46,7 +45,7 @@
 		}
 		const parsed = parseQuantity(text, shown, undefined, range);
 		if (parsed.kind === 'problem') {
-			problem = quantitySentence(parsed.problem, 'Type a value first.');
+			problem = quantitySentence(parsed.problem, format, 'Type a value first.');
 			return;
 		}
 		problem = check?.(parsed.base) ?? '';

@@ -1,6 +1,6 @@
 import type { BesideOthers, MeasuredCharacteristic } from '@exetasis/core/decide';
-import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
-import { formatDifference } from '$lib/ui/numbers';
+import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
+import type { Format } from '$lib/format/numbers';
 
 const saysWords: Readonly<Record<Exclude<BesideOthers['says'], 'alike'>, string>> = {
 	wornMore: 'more worn, if all were alike when new',
@@ -12,12 +12,12 @@ const saysWords: Readonly<Record<Exclude<BesideOthers['says'], 'alike'>, string>
 export function besideOthersSentence(
 	{ characteristic: { name }, sheet }: Pick<MeasuredCharacteristic, 'characteristic' | 'sheet'>,
 	{ others, difference, U, says }: BesideOthers,
-	preference: UnitPreference
+	format: Format
 ): string {
-	const unit = shownUnit(dimensionOf(sheet.unit), preference);
+	const unit = shownUnit(dimensionOf(sheet.unit), format.units);
 	const at = others === 1 ? 'the other cylinder' : `the other ${others} cylinders`;
-	const sure = `(±\u00a0${formatDifference(U, unit)})`;
+	const sure = `(±\u00a0${format.difference(U, unit)})`;
 	if (says === 'alike') return `${name}: the same as at ${at} ${sure}.`;
-	const by = formatDifference(Math.abs(difference), unit);
+	const by = format.difference(Math.abs(difference), unit);
 	return `${name}: ${by} ${difference < 0 ? 'less' : 'more'} than at ${at} ${sure}: ${saysWords[says]}.`;
 }

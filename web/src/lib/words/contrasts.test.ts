@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { BY_ITSELF } from '@exetasis/core/record';
 import { ageWords, contrastWords, kitWords } from './contrasts';
+import { defaultFormat } from '$lib/format/numbers';
 
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, ' ');
 
@@ -11,7 +12,7 @@ describe('what recurrences are set side by side by', () => {
 		expect(kitWords(BY_ITSELF)).toBe('sold singly');
 	});
 	it('tells hours since fitting by their ends', () =>
-		expect(['new', 'middle', 'old'].map((group) => plain(ageWords(group)))).toEqual([
+		expect(['new', 'middle', 'old'].map((group) => plain(ageWords(group, defaultFormat)))).toEqual([
 			'up to 500 h',
 			'500 to 2 000 h',
 			'more than 2 000 h'

@@ -1,7 +1,7 @@
 import { BY_ITSELF } from '@exetasis/core/record';
 import { AGES_H } from '@exetasis/core/trace';
 import type { Contrast } from '@exetasis/server/trace/contrasts';
-import { formatNumber } from '../ui/numbers';
+import type { Format } from '$lib/format/numbers';
 
 /** What recurrences are set side by side by. */
 export const contrastWords: Readonly<Record<Contrast, string>> = {
@@ -19,8 +19,8 @@ export const contrastWords: Readonly<Record<Contrast, string>> = {
 export const kitWords = (kit: string): string => (kit === BY_ITSELF ? 'sold singly' : kit);
 
 /** How long a part had been in when it was looked at. */
-export function ageWords(group: string): string {
-	const [young, middle] = AGES_H.map((hours) => formatNumber(hours));
+export function ageWords(group: string, format: Format): string {
+	const [young, middle] = AGES_H.map((hours) => format.number(hours));
 	switch (group) {
 		case 'new':
 			return `up to ${young} h`;

@@ -1,5 +1,5 @@
 import type { FixWorked } from '@exetasis/core/trace';
-import { formatNumber, formatProbability } from '../ui/numbers';
+import type { Format } from '$lib/format/numbers';
 
 const verdicts: Readonly<Record<FixWorked['verdict'], string>> = {
 	worked: 'The fix has worked: the failure is rarer than chance explains.',
@@ -7,10 +7,14 @@ const verdicts: Readonly<Record<FixWorked['verdict'], string>> = {
 	not: 'The fix has not worked: the failure is as frequent as before.'
 };
 
-const inspections = (count: number): string => `${formatNumber(count)} ${count === 1 ? 'inspection' : 'inspections'}`;
+const inspectionsWords = (count: number, format: Format): string =>
+	`${format.number(count)} ${count === 1 ? 'inspection' : 'inspections'}`;
 
 /** Whether a fix has worked, and the figures that it follows from. */
-export function fixWords({ verdict, before, since, chance, comparison, inspectionsStillNeeded }: FixWorked): {
+export function fixWords(
+	{ verdict, before, since, chance, comparison, inspectionsStillNeeded }: FixWorked,
+	format: Format
+): {
 	readonly verdict: string;
 	readonly figures: string;
 } {
@@ -18,15 +22,15 @@ export function fixWords({ verdict, before, since, chance, comparison, inspectio
 	if (since.inspections === 0) figures.push('The place has not been inspected since the fix.');
 	else if (chance !== undefined)
 		figures.push(
-			`Found in ${formatNumber(before.events)} of ${inspections(before.inspections)} before and ${formatNumber(since.events)} of ${formatNumber(since.inspections)} after. Without an effect, the chance of so few is ${formatProbability(chance)}.`
+			`Found in ${format.number(before.events)} of ${inspectionsWords(before.inspections, format)} before and ${format.number(since.events)} of ${format.number(since.inspections)} after. Without an effect, the chance of so few is ${format.probability(chance)}.`
 		);
 	if (verdict === 'not' && comparison)
 		figures.push(
-			`Per hour it is at least ${formatNumber(comparison.low, 2)} times as frequent as before (95 %), so not even halved.`
+			`Per hour it is at least ${format.number(comparison.low, 2)} times as frequent as before (95 %), so not even halved.`
 		);
 	if (inspectionsStillNeeded !== undefined && inspectionsStillNeeded > 0)
 		figures.push(
-			`If it is not found in the next ${inspections(inspectionsStillNeeded)}, the fix counts as proven (95 %).`
+			`If it is not found in the next ${inspectionsWords(inspectionsStillNeeded, format)}, the fix counts as proven (95 %).`
 		);
 	return { verdict: verdicts[verdict], figures: figures.join(' ') };
 }

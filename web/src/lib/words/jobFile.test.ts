@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { metric } from '@exetasis/core/quantity';
 import { importSentence } from './jobFile';
 import type { ImportRefused } from '@exetasis/server/jobFile/refused';
+import { defaultFormat } from '$lib/format/numbers';
 
 const refused: readonly (readonly [ImportRefused, string])[] = [
 	[
@@ -46,7 +46,7 @@ const refused: readonly (readonly [ImportRefused, string])[] = [
 
 describe('why a job file was not taken in', () => {
 	it.each(refused)('$kind', (why, sentence) => {
-		expect(importSentence(why, metric)).toBe(sentence);
+		expect(importSentence(why, defaultFormat)).toBe(sentence);
 	});
 	it('does not repeat what a hostile file is full of', () => {
 		const long = 'x'.repeat(100_000);
@@ -56,6 +56,6 @@ describe('why a job file was not taken in', () => {
 			{ kind: 'unknownName', name: long },
 			{ kind: 'wrongPhoto', sha256: long }
 		] as const)
-			expect(importSentence(why, metric).length).toBeLessThan(400);
+			expect(importSentence(why, defaultFormat).length).toBeLessThan(400);
 	});
 });

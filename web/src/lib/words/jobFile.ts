@@ -1,11 +1,11 @@
-import type { UnitPreference } from '@exetasis/core/quantity';
 import type { ImportRefused } from '@exetasis/server/jobFile/refused';
+import type { Format } from '$lib/format/numbers';
 import { refusalSentence } from './problems';
 
 const SHOWN = 120;
 
 /** Why a job file was not taken in, and what to do. Nothing of it is kept. */
-export function importSentence(refused: ImportRefused, units: UnitPreference): string {
+export function importSentence(refused: ImportRefused, format: Format): string {
 	switch (refused.kind) {
 		case 'fault':
 			return refused.path === '(text)'
@@ -20,7 +20,7 @@ export function importSentence(refused: ImportRefused, units: UnitPreference): s
 		case 'wrongPart':
 			return `The part at “${refused.place.slice(0, SHOWN)}” is not valid: the place is not on the sheet, occurs twice, or has no new part after a removal.`;
 		case 'wrongEntry':
-			return `The entry ${refused.id} is not valid. ${refusalSentence(refused.problem, units)}`;
+			return `The entry ${refused.id} is not valid. ${refusalSentence(refused.problem, format)}`;
 		case 'unknownName':
 			return `The log names “${refused.name.slice(0, SHOWN)}”, which is not in the file.`;
 		case 'wrongPhoto':

@@ -4,6 +4,7 @@ import { compareWeibull, exactLife, rightCensored, repairTrend } from '@exetasis
 import { compareRates, comparePlaces, falseDiscovery, fixWorked, type EventsAtPlace } from '@exetasis/core/trace';
 import { fixWords } from './fix';
 import { comparisonSentence, trendSentence } from './survival';
+import { defaultFormat } from '$lib/format/numbers';
 
 const counts = [0, 1, 2, 3, 5, 8, 20];
 
@@ -20,7 +21,7 @@ describe('judging sentences', () => {
 							exposure: inspections * 1500
 						});
 						const fix = fixWorked(side(before, inspectionsBefore), side(since, inspectionsSince));
-						const words = fixWords(fix);
+						const words = fixWords(fix, defaultFormat);
 						said.add(words.verdict);
 						if (words.verdict.includes('has worked')) expect(fix.chance).toBeLessThanOrEqual(0.05 + 1e-9);
 						if (words.verdict.includes('has not worked')) expect(fix.comparison!.low).toBeGreaterThan(0.5);
@@ -40,7 +41,7 @@ describe('judging sentences', () => {
 					rightCensored(scale)
 				];
 				const compared = compareWeibull(lives(2000), lives(2000 * times));
-				const sentence = comparisonSentence(compared, ['A', 'B'], undefined);
+				const sentence = comparisonSentence(compared, ['A', 'B'], undefined, defaultFormat);
 				if (compared.kind !== 'compared') continue;
 				const { low = 0, high = Infinity } = compared.ratio;
 				const told = low > 1 || high < 1;
@@ -58,7 +59,7 @@ describe('judging sentences', () => {
 				for (const pumps of [3, 6]) {
 					const history = { visits: [0, 2000, 4000], replaced: [first, second] };
 					const trend = repairTrend(Array.from({ length: pumps }, () => history));
-					const sentence = trendSentence(trend, pumps);
+					const sentence = trendSentence(trend, pumps, defaultFormat);
 					expect(sentence).not.toMatch(/NaN|undefined|Infinity/);
 					if (!trend.exponent) {
 						expect(sentence).toContain('too few for a trend');

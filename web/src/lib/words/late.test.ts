@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { lateWords } from './late';
+import { defaultFormat } from '$lib/format/numbers';
 
 describe('work that arrived late', () => {
 	const work = {
@@ -11,9 +12,11 @@ describe('work that arrived late', () => {
 		arrivedAt: new Date(2026, 2, 1, 11, 0)
 	};
 	it('says how much was recorded when, what was signed off, and when it arrived', () => {
-		expect(lateWords(work)).toMatch(
+		expect(lateWords(work, defaultFormat)).toMatch(
 			/^14 entries from .*10:02.* to .*10:40.*, including 2 signed-off steps, arrived .*11:00/
 		);
-		expect(lateWords({ ...work, entries: 1, steps: [], to: work.from })).toMatch(/^1 entry from .*10:02.*, arrived/);
+		expect(lateWords({ ...work, entries: 1, steps: [], to: work.from }, defaultFormat)).toMatch(
+			/^1 entry from .*10:02.*, arrived/
+		);
 	});
 });

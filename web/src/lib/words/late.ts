@@ -1,15 +1,15 @@
 import type { LateWork } from '@exetasis/server/benchLog/late';
-import { formatNumber } from '../ui/numbers';
-import { day, shortTime } from '../ui/time';
+import { day, shortTime } from '$lib/format/time';
+import type { Format } from '$lib/format/numbers';
 
 /** What was recorded when, and when it arrived: its order was not held. */
-export const lateWords = ({ entries, steps, from, to, arrivedAt }: LateWork): string => {
+export const lateWords = ({ entries, steps, from, to, arrivedAt }: LateWork, format: Format): string => {
 	const when = `${day(from)}, ${shortTime(from)}${shortTime(to) === shortTime(from) ? '' : ` to ${shortTime(to)}`}`;
 	const signed =
 		steps.length === 0
 			? ''
-			: `, including ${formatNumber(steps.length)} signed-off ${steps.length === 1 ? 'step' : 'steps'}`;
-	return `${formatNumber(entries)} ${entries === 1 ? 'entry' : 'entries'} from ${when}${signed}, arrived ${day(arrivedAt)}, ${shortTime(arrivedAt)}`;
+			: `, including ${format.number(steps.length)} signed-off ${steps.length === 1 ? 'step' : 'steps'}`;
+	return `${format.number(entries)} ${entries === 1 ? 'entry' : 'entries'} from ${when}${signed}, arrived ${day(arrivedAt)}, ${shortTime(arrivedAt)}`;
 };
 
 /** Why a lead looks at them. */

@@ -1,6 +1,5 @@
-import type { GridPlace } from '@exetasis/core/mat';
+import type { GridPlace, JudgedPart } from '@exetasis/core/mat';
 import { characteristicOf, placesToRead, type Station } from '@exetasis/core/record';
-import type { BenchPart } from '$lib/log/bench.svelte';
 import { inSentence, placeName } from './place';
 import { verdictName } from './reasons';
 
@@ -16,14 +15,14 @@ export function readingPlace(station: Station, { characteristic, row, column }: 
 }
 
 interface InHand {
-	readonly part: BenchPart;
+	readonly part: JudgedPart & { readonly looked: boolean };
 	readonly locked: boolean;
 	/** What is typed and not yet taken. */
 	readonly typed: string;
 	/** The next place without a reading. */
 	readonly unmeasured: GridPlace | undefined;
 	/** The part that comes next; undefined: this is the last one. */
-	readonly then: BenchPart | undefined;
+	readonly then: Pick<JudgedPart, 'station' | 'cell'> | undefined;
 }
 
 /** What the next key or touch will do, for the status line. */

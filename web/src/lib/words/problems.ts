@@ -1,41 +1,36 @@
-import * as core from '@exetasis/core/quantity';
 import {
 	unitLabel,
 	type NumberProblem,
 	type QuantityProblem,
 	type Unit,
-	type UnitPreference,
 	shownUnit,
 	dimensionOf
 } from '@exetasis/core/quantity';
-import * as page from '../ui/numbers';
+import type { Format } from '$lib/format/numbers';
 import { inSentence, placeName } from './place';
 import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
 
-// On a page figures stand in its reader's own signs; the answer of a form is written on the server, which has no page.
-const { formatNumber, formatQuantity } = typeof document === 'undefined' ? core : page;
-
 /** The sentence beside a field whose text is no number. */
-export function numberSentence(problem: NumberProblem, empty = 'Type a number first.'): string {
+export function numberSentence(problem: NumberProblem, format: Format, empty = 'Type a number first.'): string {
 	switch (problem.code) {
 		case 'empty':
 			return empty;
 		case 'notANumber':
 			return `“${problem.text}” is not a number. Type digits with one decimal point. Add the unit if it differs from the one shown.`;
 		case 'ambiguous':
-			return `“${problem.text}” can mean ${formatNumber(problem.grouped)} or ${problem.decimal}. Type ${problem.grouped} or ${problem.decimal}.`;
+			return `“${problem.text}” can mean ${format.number(problem.grouped)} or ${problem.decimal}. Type ${problem.grouped} or ${problem.decimal}.`;
 		case 'outOfRange':
-			return `${beyond(problem.value, problem.least)}. Type a number from ${formatNumber(problem.least)} to ${formatNumber(problem.most)}.`;
+			return `${beyond(problem.value, problem.least, format)}. Type a number from ${format.number(problem.least)} to ${format.number(problem.most)}.`;
 	}
 }
 
-const beyond = (value: number, least: number): string =>
+const beyond = (value: number, least: number, format: Format): string =>
 	Number.isFinite(value) && Math.abs(value) < 1e15
-		? `${formatNumber(value, Number.isInteger(value) ? 0 : 3)} is too ${value < least ? 'small' : 'large'}`
+		? `${format.number(value, Number.isInteger(value) ? 0 : 3)} is too ${value < least ? 'small' : 'large'}`
 		: `This number is too ${value < least ? 'small' : 'large'}`;
 
 /** The sentence beside a field whose text is no quantity. */
-export function quantitySentence(problem: QuantityProblem, empty = 'Type a reading first.'): string {
+export function quantitySentence(problem: QuantityProblem, format: Format, empty = 'Type a reading first.'): string {
 	switch (problem.code) {
 		case 'unknownUnit':
 			return `“${problem.text}” is not a known unit. Leave the unit out, or type the one shown.`;
@@ -44,19 +39,19 @@ export function quantitySentence(problem: QuantityProblem, empty = 'Type a readi
 		case 'outOfRange': {
 			const { value, least, most, unit } = problem;
 			const [than, end] = value < least ? ['less', least] : ['more', most];
-			return `This value is ${than} than ${formatQuantity(end, unit, 0)}. Check the number and its unit.`;
+			return `This value is ${than} than ${format.quantity(end, unit, 0)}. Check the number and its unit.`;
 		}
 		default:
-			return numberSentence(problem, empty);
+			return numberSentence(problem, format, empty);
 	}
 }
 
 function implausible(
 	{ value, nominal, unit, suspect }: Extract<EntryProblem, { code: 'implausible' }>,
-	preference: UnitPreference
+	format: Format
 ): string {
-	const shown = shownUnit(dimensionOf(unit as Unit), preference);
-	const sizes = `${formatQuantity(value, shown)} is not plausible for a part of ${formatQuantity(nominal, shown)}`;
+	const shown = shownUnit(dimensionOf(unit as Unit), format.units);
+	const sizes = `${format.quantity(value, shown)} is not plausible for a part of ${format.quantity(nominal, shown)}`;
 	switch (suspect) {
 		case 'inch':
 			return `${sizes}. Was it read in inches or in millimetres? Type the unit after the number.`;
@@ -107,10 +102,10 @@ export const kindName: Readonly<Record<EntryKind, string>> = {
 };
 
 /** The sentence for an entry that was not taken, saying what to do. */
-export function refusalSentence(problem: RefusedBecause, preference: UnitPreference): string {
+export function refusalSentence(problem: RefusedBecause, format: Format): string {
 	switch (problem.code) {
 		case 'implausible':
-			return implausible(problem, preference);
+			return implausible(problem, format);
 		case 'unknownPart':
 			return 'This part is not in this job. Reload the page to see the current parts.';
 		case 'patternNotOfPart':
@@ -124,8 +119,8 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'notAsTyped':
 			return `The typed value (${problem.text} ${problem.unit}) and the size sent do not agree. Type it again.`;
 		case 'fittedBeyondLimit': {
-			const shown = shownUnit(dimensionOf(problem.unit as Unit), preference);
-			return `A new part of ${formatQuantity(problem.value, shown)} is already at its discard limit of ${formatQuantity(problem.limit, shown)}. Measure it again or use another part.`;
+			const shown = shownUnit(dimensionOf(problem.unit as Unit), format.units);
+			return `A new part of ${format.quantity(problem.value, shown)} is already at its discard limit of ${format.quantity(problem.limit, shown)}. Measure it again or use another part.`;
 		}
 		case 'cylindersLeft':
 			return `“${problem.step}” is not finished at ${problem.cylinders.map((cylinder) => `cylinder ${cylinder}`).join(', ')}.`;
@@ -174,7 +169,7 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'noSuchBolt':
 			return `Bolt ${problem.bolt} of the ${inSentence(problem.part)} is not tightened in this pass.`;
 		case 'turnedTooFar':
-			return `${problem.part} may be turned ${formatNumber(problem.mostDeg)}° past hand-tight, not ${formatNumber(problem.turnDeg)}°. Turning further crushes the parts below. Loosen it, check the clamped parts, and count again.`;
+			return `${problem.part} may be turned ${format.number(problem.mostDeg)}° past hand-tight, not ${format.number(problem.turnDeg)}°. Turning further crushes the parts below. Loosen it, check the clamped parts, and count again.`;
 		case 'boltTwice':
 			return `Bolt ${problem.bolt} of the ${inSentence(problem.part)} is already tight in pass ${problem.pass}. A colleague may have tightened it just now.`;
 		case 'boltOutOfTurn':
@@ -192,11 +187,11 @@ export function refusalSentence(problem: RefusedBecause, preference: UnitPrefere
 		case 'noSuchPlace':
 			return `“${problem.place}” is not on the sheet. Choose one of the places shown under Prove.`;
 		case 'pressureRose': {
-			const shown = shownUnit('pressure', preference);
-			return `The pressure rose from ${formatQuantity(problem.from, shown)} to ${formatQuantity(problem.to, shown)} during the hold. Check that the pump is off and repeat the test.`;
+			const shown = shownUnit('pressure', format.units);
+			return `The pressure rose from ${format.quantity(problem.from, shown)} to ${format.quantity(problem.to, shown)} during the hold. Check that the pump is off and repeat the test.`;
 		}
 		case 'tooLate':
-			return `The ${formatNumber(problem.minutes)} minutes are over and the sealant has set. Clean it off, apply it again and sign that step off again.`;
+			return `The ${format.number(problem.minutes)} minutes are over and the sealant has set. Clean it off, apply it again and sign that step off again.`;
 		case 'unknownStep':
 			return 'This step is not on the model sheet. Reload the page.';
 		case 'notAtCylinder':

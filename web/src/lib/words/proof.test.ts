@@ -10,8 +10,10 @@ import {
 	unprovedWords,
 	verdictWords
 } from './proof';
+import { defaultFormat, formatFor } from '$lib/format/numbers';
 
-const psi: UnitPreference = { ...metric, pressure: 'psi' };
+const pressureIn = (pressure: UnitPreference['pressure']) =>
+	formatFor(() => ({ units: { ...metric, pressure }, numerals: 'point-space' }));
 const plain = (sentence: string) => sentence.replaceAll(/[\u00a0\u202f]/g, ' ');
 
 describe('what the test of a pump still lacks', () => {
@@ -48,16 +50,16 @@ describe('the gauge of a hold', () => {
 
 describe('a pressure of a test', () => {
 	it('is written as closely as its gauge is read, in the reader’s unit', () => {
-		expect(plain(testPressure(12.34, metric))).toBe('123.4 bar');
-		expect(plain(testPressure(12.345, { ...metric, pressure: 'MPa' }))).toMatch(/^12\.3[45] MPa$/);
-		expect(plain(testPressure(12.34, psi))).toBe('1 790 psi');
+		expect(plain(testPressure(12.34, defaultFormat))).toBe('123.4 bar');
+		expect(plain(testPressure(12.345, pressureIn('MPa')))).toMatch(/^12\.3[45] MPa$/);
+		expect(plain(testPressure(12.34, pressureIn('psi')))).toBe('1 790 psi');
 	});
 	it('is said with what it fell by, what that is over the sheet’s time, and how sure it is', () => {
 		const finding = { fallMPa: 0.4, coolingMPa: 0, fallOverSheetTimeMPa: 0.8, pWithin: 0.93 };
-		expect(plain(holdWords(finding, { minutes: 10, mostFallMPa: 1 }, metric))).toBe(
+		expect(plain(holdWords(finding, { minutes: 10, mostFallMPa: 1 }, defaultFormat))).toBe(
 			'Pressure fell 4.0 bar (8.0 bar per 10 min; limit 10.0 bar). 93 % probability of being within the limit.'
 		);
-		expect(plain(holdWords({ ...finding, coolingMPa: 0.3 }, { minutes: 10, mostFallMPa: 1 }, metric))).toContain(
+		expect(plain(holdWords({ ...finding, coolingMPa: 0.3 }, { minutes: 10, mostFallMPa: 1 }, defaultFormat))).toContain(
 			'Cooling explains 3.0 bar of it'
 		);
 	});
@@ -104,7 +106,7 @@ describe('what a trace says', () => {
 			'The speed changed by 20 % during the recording, and the shaft has no mark. Keep the speed constant or fit a mark.'
 		]
 	])('where it says nothing, why, and what to do: %s', (code, found, wanted, words) => {
-		expect(plain(traceProblemWords({ kind: 'problem', code, found, wanted }))).toBe(words);
+		expect(plain(traceProblemWords({ kind: 'problem', code, found, wanted }, defaultFormat))).toBe(words);
 	});
 	it.each([
 		['notSet', 'The wrench has no address yet. Your administrator can set it (docs/devices.md).'],

@@ -1,9 +1,8 @@
 import type { HoldFinding, TraceFinding, TraceProblem, TraceVerdict } from '@exetasis/core/prove';
-import type { UnitPreference } from '@exetasis/core/quantity';
 import type { DeviceEnd } from '@exetasis/server/devices/lines';
 import type { Held, PressureGauge, Unproved } from '@exetasis/core/record';
 import { inSentence, placeName } from './place';
-import { formatNumber, formatProbability, formatQuantity } from '../ui/numbers';
+import type { Format } from '$lib/format/numbers';
 
 /** What the sheet's test still lacks, as one says it. */
 export function unprovedWords(left: Unproved): string {
@@ -26,24 +25,24 @@ export function unprovedWords(left: Unproved): string {
 }
 
 /** A pressure of a test, as closely as its gauge is read. */
-export const testPressure = (mpa: number, { pressure }: UnitPreference): string =>
-	formatQuantity(mpa, pressure, { bar: 1, MPa: 2, psi: 0 }[pressure]);
+export const testPressure = (mpa: number, format: Format): string =>
+	format.quantity(mpa, format.units.pressure, { bar: 1, MPa: 2, psi: 0 }[format.units.pressure]);
 
 /** What a hold test says, with its figures. */
 export function holdWords(
 	{ fallMPa, coolingMPa, fallOverSheetTimeMPa, pWithin }: HoldFinding,
 	{ minutes, mostFallMPa }: { readonly minutes: number; readonly mostFallMPa: number },
-	preference: UnitPreference
+	format: Format
 ): string {
-	const fell = `Pressure fell ${testPressure(fallMPa, preference)}`;
-	const scaled = `${testPressure(fallOverSheetTimeMPa, preference)} per ${formatNumber(minutes)} min`;
-	const explained = testPressure(coolingMPa, preference);
-	const limit = `limit ${testPressure(mostFallMPa, preference)}`;
+	const fell = `Pressure fell ${testPressure(fallMPa, format)}`;
+	const scaled = `${testPressure(fallOverSheetTimeMPa, format)} per ${format.number(minutes)} min`;
+	const explained = testPressure(coolingMPa, format);
+	const limit = `limit ${testPressure(mostFallMPa, format)}`;
 	const rest =
 		coolingMPa === 0
 			? ` (${scaled}; ${limit}).`
 			: `. ${coolingMPa > 0 ? 'Cooling' : 'Warming'} explains ${explained} of it. The rest is ${scaled} (${limit}).`;
-	return `${fell}${rest} ${formatProbability(pWithin)} probability of being within the limit.`;
+	return `${fell}${rest} ${format.probability(pWithin)} probability of being within the limit.`;
 }
 
 /** By which gauge it was held, and what to mind of it. */
@@ -78,22 +77,22 @@ export const hiddenWords: Readonly<Record<NonNullable<TraceFinding['hidden']>, s
 };
 
 /** Why a trace says nothing, and what to do. */
-export function traceProblemWords({ code, found, wanted }: TraceProblem): string {
+export function traceProblemWords({ code, found, wanted }: TraceProblem, format: Format): string {
 	switch (code) {
 		case 'silent':
 			return 'The rig shows no pressure. Check that the pump runs, the gauge is connected and its tap is open.';
 		case 'notNumbers':
 			return 'The rig sent values that are not pressures. Check the sensor and its cable, then record again.';
 		case 'tooShort':
-			return `Only ${formatNumber(found)} full revolutions were recorded (${formatNumber(wanted)} needed). Record for longer.`;
+			return `Only ${format.number(found)} full revolutions were recorded (${format.number(wanted)} needed). Record for longer.`;
 		case 'tooLong':
-			return `${formatNumber(found)} samples are too many (${formatNumber(wanted)} at most). Record for a shorter time.`;
+			return `${format.number(found)} samples are too many (${format.number(wanted)} at most). Record for a shorter time.`;
 		case 'tooCoarse':
-			return `Only ${formatNumber(found)} samples per revolution (${formatNumber(wanted)} needed). Sample faster or run the pump slower.`;
+			return `Only ${format.number(found)} samples per revolution (${format.number(wanted)} needed). Sample faster or run the pump slower.`;
 		case 'pulsesMissing':
 			return 'Pulses of the shaft mark are missing. Clean the mark, move the pick-up closer and record again.';
 		case 'speedDrifts':
-			return `The speed changed by ${formatProbability(found - 1)} during the recording, and the shaft has no mark. Keep the speed constant or fit a mark.`;
+			return `The speed changed by ${format.probability(found - 1)} during the recording, and the shaft has no mark. Keep the speed constant or fit a mark.`;
 	}
 }
 

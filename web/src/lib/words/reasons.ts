@@ -3,9 +3,9 @@ import { inSentence, placeName } from './place';
 import { slipSentence } from './slips';
 import type { CustomKind, Reason } from '@exetasis/core/decide';
 import { partType, patternName, type Severity } from '@exetasis/core/part';
-import { dimensionOf, shownUnit, type UnitPreference } from '@exetasis/core/quantity';
-import { formatDifference, formatNumber, formatProbability, formatQuantity } from '$lib/ui/numbers';
+import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 import type { Onset, Station, Verdict } from '@exetasis/core/record';
+import type { Format } from '$lib/format/numbers';
 
 export const severityName: Readonly<Record<Severity, string>> = { 1: 'slight', 2: 'moderate', 3: 'severe' };
 export const onsetName: Readonly<Record<Onset, string>> = {
@@ -54,14 +54,14 @@ const limitWords = ({ assumed }: { readonly assumed?: true }): string =>
 	assumed ? 'limit assumed from like parts,' : 'discard limit';
 
 /** The sentence for one reason, in this person's units. */
-export function reasonSentence(reason: Reason, station: Station, preference: UnitPreference): string {
+export function reasonSentence(reason: Reason, station: Station, format: Format): string {
 	const sizeOf = (characteristic: string) => {
 		const known = partType(station.type).characteristics.find(({ key }) => key === characteristic)!;
-		const unit = shownUnit(dimensionOf(known.unit), preference);
+		const unit = shownUnit(dimensionOf(known.unit), format.units);
 		return {
 			name: known.name,
-			at: (value: number) => formatQuantity(value, unit),
-			by: (difference: number) => formatDifference(difference, unit)
+			at: (value: number) => format.quantity(value, unit),
+			by: (difference: number) => format.difference(difference, unit)
 		};
 	};
 	switch (reason.code) {
@@ -83,11 +83,11 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		}
 		case 'beyondLimit': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is beyond the ${limitWords(reason)} ${size.at(reason.limit)} (${formatProbability(reason.probability)} probability).`;
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is beyond the ${limitWords(reason)} ${size.at(reason.limit)} (${format.probability(reason.probability)} probability).`;
 		}
 		case 'tooClose': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is too close to the ${limitWords(reason)} ${size.at(reason.limit)} to decide (${formatProbability(reason.probability)} chance that it is beyond).`;
+			return `${size.name} ${size.at(reason.value)} ± ${size.by(reason.U)} is too close to the ${limitWords(reason)} ${size.at(reason.limit)} to decide (${format.probability(reason.probability)} chance that it is beyond).`;
 		}
 		case 'insideLimit': {
 			const size = sizeOf(reason.characteristic);
@@ -100,8 +100,8 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 		case 'lasts': {
 			const size = sizeOf(reason.characteristic);
 			const used = `worn ${size.by(Math.max(0, reason.worn))} of ${size.by(reason.allowance)}`;
-			const age = reason.hours === undefined ? '; age unknown' : ` in ${formatNumber(reason.hours)} h`;
-			return `${size.name}: ${used}${age}. ${formatProbability(reason.probability)} chance of passing the ${reason.assumed ? 'assumed limit' : 'limit'} within ${formatNumber(reason.interval)} h.`;
+			const age = reason.hours === undefined ? '; age unknown' : ` in ${format.number(reason.hours)} h`;
+			return `${size.name}: ${used}${age}. ${format.probability(reason.probability)} chance of passing the ${reason.assumed ? 'assumed limit' : 'limit'} within ${format.number(reason.interval)} h.`;
 		}
 		case 'customRenewed':
 			return `${customName[reason.kind]}: your shop always replaces these, regardless of condition.`;
@@ -111,32 +111,32 @@ export function reasonSentence(reason: Reason, station: Station, preference: Uni
 			return `Replaced with its set: ${inSentence(placeName(reason.station, reason.cylinder))} is replaced.`;
 		case 'figureBeyond':
 		case 'figureTooClose': {
-			const unit = shownUnit(dimensionOf(reason.unit), preference);
-			const sure = reason.U === undefined ? '' : ` ± ${formatDifference(reason.U, unit)}`;
+			const unit = shownUnit(dimensionOf(reason.unit), format.units);
+			const sure = reason.U === undefined ? '' : ` ± ${format.difference(reason.U, unit)}`;
 			const says = reason.code === 'figureBeyond' ? 'is beyond' : 'is too close to decide against';
-			return `${figureName({ key: reason.figure })}: ${formatQuantity(reason.value, unit)}${sure} ${says} ${formatQuantity(reason.limit, unit)}.`;
+			return `${figureName({ key: reason.figure })}: ${format.quantity(reason.value, unit)}${sure} ${says} ${format.quantity(reason.limit, unit)}.`;
 		}
 		case 'mixedUp':
-			return `Its sizes match the ${inSentence(reason.likeliest)} (${formatProbability(reason.probability)} probability). It does not belong here.`;
+			return `Its sizes match the ${inSentence(reason.likeliest)} (${format.probability(reason.probability)} probability). It does not belong here.`;
 		case 'noneOfThem':
-			return `Its sizes match no part of this kind on the sheet (${formatProbability(reason.fits)} chance for a correct part). It is probably a wrong part.`;
+			return `Its sizes match no part of this kind on the sheet (${format.probability(reason.fits)} chance for a correct part). It is probably a wrong part.`;
 		case 'cannotTell':
-			return `Its sizes match more than one similar part. Most likely it is the ${inSentence(reason.likeliest)} (${formatProbability(reason.probability)}). Measure another size.`;
+			return `Its sizes match more than one similar part. Most likely it is the ${inSentence(reason.likeliest)} (${format.probability(reason.probability)}). Measure another size.`;
 		case 'mateUnmeasured':
 			return `The part it runs against (${inSentence(reason.mate)}) is not measured yet. Measure that part before you reuse this one.`;
 		case 'mateReplaced':
 			return `The part it runs against (${inSentence(reason.mate)}) is being replaced, and a worn partner shortens a new part’s life.`;
 		case 'wearsFast': {
 			const size = sizeOf(reason.characteristic);
-			return `${size.name} wears ${formatNumber(reason.ratio, 1)} times as fast as similar parts in this pump. Trace the cause.`;
+			return `${size.name} wears ${format.number(reason.ratio, 1)} times as fast as similar parts in this pump. Trace the cause.`;
 		}
 		case 'likelyToFail':
 		case 'otherRisk': {
-			const record = `${reason.events} such failure${reason.events === 1 ? '' : 's'} in ${formatNumber(reason.lives)} lives; prior weight ${formatNumber(reason.worth)} lives`;
-			return `${formatProbability(reason.probability)} chance (${formatProbability(reason.low)} to ${formatProbability(reason.high)}) of failing some other way within ${formatNumber(reason.interval)} h (${record}).`;
+			const record = `${reason.events} such failure${reason.events === 1 ? '' : 's'} in ${format.number(reason.lives)} lives; prior weight ${format.number(reason.worth)} lives`;
+			return `${format.probability(reason.probability)} chance (${format.probability(reason.low)} to ${format.probability(reason.high)}) of failing some other way within ${format.number(reason.interval)} h (${record}).`;
 		}
 		case 'questioned':
-			return slipSentence(reason.slip, station, preference);
+			return slipSentence(reason.slip, station, format);
 		case 'confirmed': {
 			const { name, at } = sizeOf(reason.characteristic);
 			return `${name} ${at(reason.value)} was confirmed: “${reason.why}”`;

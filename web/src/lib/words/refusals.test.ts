@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { metric, type UnitPreference } from '@exetasis/core/quantity';
+import { metric } from '@exetasis/core/quantity';
 import { refusedBecauseSchema, type RefusedBecause } from '@exetasis/core/record';
 import { numberSentence, quantitySentence, refusalSentence } from './problems';
+import { defaultFormat, formatFor } from '$lib/format/numbers';
 
-const inches: UnitPreference = { ...metric, length: 'in', pressure: 'psi' };
+const inches = formatFor(() => ({ units: { ...metric, length: 'in', pressure: 'psi' }, numerals: 'point-space' }));
 // Figures are set with spaces that do not break.
 const plain = (sentence: string) => sentence.replaceAll(/[\u00a0\u202f]/g, ' ');
-const say = (problem: RefusedBecause, units = metric) => plain(refusalSentence(problem, units));
+const say = (problem: RefusedBecause, format = defaultFormat) => plain(refusalSentence(problem, format));
 
 const part = 'Inlet valve seat';
 const step = 'Lock out the drive';
@@ -196,38 +197,40 @@ describe('a refusal', () => {
 
 describe('what is typed and is no number', () => {
 	it('is answered with what may be typed', () => {
-		expect(numberSentence({ code: 'empty' })).toBe('Type a number first.');
-		expect(numberSentence({ code: 'empty' }, 'Type the hours first.')).toBe('Type the hours first.');
-		expect(numberSentence({ code: 'notANumber', text: 'deep' })).toBe(
+		expect(numberSentence({ code: 'empty' }, defaultFormat)).toBe('Type a number first.');
+		expect(numberSentence({ code: 'empty' }, defaultFormat, 'Type the hours first.')).toBe('Type the hours first.');
+		expect(numberSentence({ code: 'notANumber', text: 'deep' }, defaultFormat)).toBe(
 			'“deep” is not a number. Type digits with one decimal point. Add the unit if it differs from the one shown.'
 		);
-		expect(plain(numberSentence({ code: 'ambiguous', text: '12,450', grouped: 12450, decimal: 12.45 }))).toBe(
-			'“12,450” can mean 12 450 or 12.45. Type 12450 or 12.45.'
-		);
+		expect(
+			plain(numberSentence({ code: 'ambiguous', text: '12,450', grouped: 12450, decimal: 12.45 }, defaultFormat))
+		).toBe('“12,450” can mean 12 450 or 12.45. Type 12450 or 12.45.');
 	});
 	it('is told between what it may lie, and is not repeated where it has no end', () => {
 		const range = { code: 'outOfRange', least: 0, most: 200000 } as const;
-		expect(plain(numberSentence({ ...range, value: -3 }))).toBe('−3 is too small. Type a number from 0 to 200 000.');
-		expect(plain(numberSentence({ ...range, value: 1e6 }))).toBe(
+		expect(plain(numberSentence({ ...range, value: -3 }, defaultFormat))).toBe(
+			'−3 is too small. Type a number from 0 to 200 000.'
+		);
+		expect(plain(numberSentence({ ...range, value: 1e6 }, defaultFormat))).toBe(
 			'1 000 000 is too large. Type a number from 0 to 200 000.'
 		);
-		expect(plain(numberSentence({ ...range, value: 1e300 }))).toBe(
+		expect(plain(numberSentence({ ...range, value: 1e300 }, defaultFormat))).toBe(
 			'This number is too large. Type a number from 0 to 200 000.'
 		);
 	});
 	it('is told the unit where that is what is wrong', () => {
-		expect(quantitySentence({ code: 'unknownUnit', text: 'furlong' })).toBe(
+		expect(quantitySentence({ code: 'unknownUnit', text: 'furlong' }, defaultFormat)).toBe(
 			'“furlong” is not a known unit. Leave the unit out, or type the one shown.'
 		);
-		expect(quantitySentence({ code: 'wrongDimension', unit: 'bar', expected: 'mm' })).toBe(
+		expect(quantitySentence({ code: 'wrongDimension', unit: 'bar', expected: 'mm' }, defaultFormat)).toBe(
 			'bar is the wrong kind of unit. Use mm.'
 		);
-		expect(plain(quantitySentence({ code: 'outOfRange', value: -400, least: -273, most: 1000, unit: 'C' }))).toBe(
-			'This value is less than −273 °C. Check the number and its unit.'
-		);
-		expect(plain(quantitySentence({ code: 'outOfRange', value: 4000, least: -273, most: 1000, unit: 'C' }))).toBe(
-			'This value is more than 1 000 °C. Check the number and its unit.'
-		);
-		expect(quantitySentence({ code: 'empty' })).toBe('Type a reading first.');
+		expect(
+			plain(quantitySentence({ code: 'outOfRange', value: -400, least: -273, most: 1000, unit: 'C' }, defaultFormat))
+		).toBe('This value is less than −273 °C. Check the number and its unit.');
+		expect(
+			plain(quantitySentence({ code: 'outOfRange', value: 4000, least: -273, most: 1000, unit: 'C' }, defaultFormat))
+		).toBe('This value is more than 1 000 °C. Check the number and its unit.');
+		expect(quantitySentence({ code: 'empty' }, defaultFormat)).toBe('Type a reading first.');
 	});
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { exactLife, fitWeibull, rightCensored } from '@exetasis/core/survival';
 import { limitsWords, phaseWords, saysLife } from './survival';
+import { defaultFormat } from '$lib/format/numbers';
 
 const fitted = (lives: Parameters<typeof fitWeibull>[0]) => {
 	const fit = fitWeibull(lives);
@@ -16,7 +17,7 @@ describe('what opens the page of lives', () => {
 		expect(saysLife(fit)).toBe(true);
 		expect(phaseWords[fit.phase]).toContain('wear-out');
 		expect(fit.b10.value).toBeGreaterThan(1500);
-		expect(limitsWords(fit.b10)).toMatch(/^2.\d{3} \(/);
+		expect(limitsWords(fit.b10, defaultFormat)).toMatch(/^2.\d{3} \(/);
 	});
 	it('states no B10 life below an hour, and never calls parts that fail at once worn out', () => {
 		const fit = fitted(atOnce);

@@ -3,6 +3,7 @@ import { fitWeibull, exactLife, rightCensored } from '@exetasis/core/survival';
 import { readNetwork, startingNetwork } from '@exetasis/core/trace';
 import { causeAtPlace, faultSentence, findingAtPlace } from './causes';
 import { comparisonSentence, limitsWords, noMaximumWords, trendSentence } from './survival';
+import { defaultFormat } from '$lib/format/numbers';
 
 describe('words of causes', () => {
 	it('name a cause and a finding with where they are', () => {
@@ -33,17 +34,19 @@ describe('words of causes', () => {
 
 describe('words of lives', () => {
 	it('write limits, and that there is none', () => {
-		expect(limitsWords({ value: 1234, low: 500 })).toMatch(/^1.234 \(500–no limit\)$/);
-		expect(limitsWords({ value: 1.234, low: 1, high: 2 }, 1)).toBe('1.2 (1.0–2.0)');
+		expect(limitsWords({ value: 1234, low: 500 }, defaultFormat)).toMatch(/^1.234 \(500–no limit\)$/);
+		expect(limitsWords({ value: 1.234, low: 1, high: 2 }, defaultFormat, 1)).toBe('1.2 (1.0–2.0)');
 	});
 	it('compare two groups in a sentence, and say why not', () => {
 		const apart = { kind: 'compared', ratio: { value: 3, low: 2, high: 4 }, pScale: 0.001 } as const;
-		expect(comparisonSentence(apart, ['A', 'B'], 0.002)).toMatch(/^B lasts 3.00 \(2.00–4.00\) times as long as A/);
+		expect(comparisonSentence(apart, ['A', 'B'], 0.002, defaultFormat)).toMatch(
+			/^B lasts 3.00 \(2.00–4.00\) times as long as A/
+		);
 		const open = { ...apart, ratio: { value: 2, low: 0.5, high: 8 }, pScale: 0.4 };
-		expect(comparisonSentence(open, ['A', 'B'], undefined)).toMatch(
+		expect(comparisonSentence(open, ['A', 'B'], undefined, defaultFormat)).toMatch(
 			/^A and B cannot be told apart yet.*about 4.0 times the present history is needed to decide\.$/
 		);
-		expect(comparisonSentence({ kind: 'noMaximum', reason: 'noEnds' }, ['A', 'B'], undefined)).toContain(
+		expect(comparisonSentence({ kind: 'noMaximum', reason: 'noEnds' }, ['A', 'B'], undefined, defaultFormat)).toContain(
 			noMaximumWords.noEnds
 		);
 	});
@@ -56,9 +59,9 @@ describe('words of lives', () => {
 	});
 	it('say of a trend only what its limits allow', () => {
 		const trend = (low: number, high: number) =>
-			trendSentence({ events: 9, exponent: { value: 1.5, low, high }, pSteady: 0.1 }, 3);
+			trendSentence({ events: 9, exponent: { value: 1.5, low, high }, pSteady: 0.1 }, 3, defaultFormat);
 		expect(trend(0.8, 2.4)).toContain('cannot be told yet');
 		expect(trend(1.1, 2.4)).toContain('become more frequent');
-		expect(trendSentence({ events: 0 }, 3)).toContain('too few for a trend');
+		expect(trendSentence({ events: 0 }, 3, defaultFormat)).toContain('too few for a trend');
 	});
 });

@@ -4,7 +4,7 @@ import { defaultPolicy, policySchema, type Reason } from '@exetasis/core/decide'
 import { inputName, stepMethod, stepName } from './arithmetic';
 import { figureName } from './figures';
 import { customChoices } from './customs';
-import { metric, parseQuantity, type Unit, type UnitPreference } from '@exetasis/core/quantity';
+import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { readSheet, untouched, type ModelSheet, type PartRecord } from '@exetasis/core/record';
 import { layoutName } from './layout';
 import { directionWords, refitWords } from './orientation';
@@ -13,6 +13,7 @@ import { inSentence, placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
 import { reasonSentence } from './reasons';
 import { setAsideSentence } from './slips';
+import { defaultFormat, formatFor, type Format } from '$lib/format/numbers';
 
 const demoSheet = (name: string): ModelSheet => {
 	const text = readFileSync(new URL(`../../../../demo/sheets/${name}.json`, import.meta.url), 'utf8');
@@ -21,9 +22,9 @@ const demoSheet = (name: string): ModelSheet => {
 const demoStation = (name: string, key: string) => demoSheet(name).stations.find((one) => one.key === key)!;
 const sheet = demoSheet('marram');
 const station = (key: string) => sheet.stations.find((one) => one.key === key)!;
-const inches: UnitPreference = { ...metric, length: 'in' };
-const say = (reason: Reason, preference = metric) =>
-	reasonSentence(reason, station('plunger'), preference).replaceAll(/[\u00a0\u202f]/g, ' ');
+const inches = formatFor(() => ({ units: { ...metric, length: 'in' }, numerals: 'point-space' }));
+const say = (reason: Reason, format = defaultFormat) =>
+	reasonSentence(reason, station('plunger'), format).replaceAll(/[\u00a0\u202f]/g, ' ');
 
 describe('reasonSentence', () => {
 	const size = { characteristic: 'diameter', value: 17.981, U: 0.0036, limit: 17.95 };
@@ -89,7 +90,9 @@ describe('reasonSentence', () => {
 		));
 	it('calls a stretched spring what it is', () => {
 		const reason: Reason = { code: 'longerThanNew', characteristic: 'freeLength', value: 22.6, nominal: 22, U: 0.05 };
-		expect(reasonSentence(reason, station('inletSpring'), metric)).toContain('has been stretched and will not hold');
+		expect(reasonSentence(reason, station('inletSpring'), defaultFormat)).toContain(
+			'has been stretched and will not hold'
+		);
 	});
 });
 
@@ -156,16 +159,16 @@ describe('what is said about bad input', () => {
 		[{ code: 'notANumber', text: '17.9x8' } as const, '“17.9x8” is not a number.'],
 		[{ code: 'unknownUnit', text: 'furlongs' } as const, '“furlongs” is not a known unit'],
 		[{ code: 'wrongDimension', unit: 'bar', expected: 'mm' } as const, 'bar is the wrong kind of unit. Use mm.']
-	])('%j', (problem, sentence) => expect(quantitySentence(problem)).toContain(sentence));
+	])('%j', (problem, sentence) => expect(quantitySentence(problem, defaultFormat)).toContain(sentence));
 	it.each([
 		['inch', 'read in inches'],
 		['tenfold', 'decimal point slip'],
 		['thousandfold', 'metres or in micrometres'],
 		[undefined, 'Check the gauge and the unit']
 	] as const)('a size off by %s', (suspect, sentence) =>
-		expect(refusalSentence({ code: 'implausible', value: 3, nominal: 18, unit: 'mm', suspect }, metric)).toContain(
-			sentence
-		)
+		expect(
+			refusalSentence({ code: 'implausible', value: 3, nominal: 18, unit: 'mm', suspect }, defaultFormat)
+		).toContain(sentence)
 	);
 	it('says what to do about every refusal', () => {
 		for (const code of [
@@ -177,26 +180,26 @@ describe('what is said about bad input', () => {
 			'idTaken',
 			'otherJob'
 		] as const) {
-			expect(refusalSentence({ code }, metric)).toMatch(/^[A-Z].+\.$/);
+			expect(refusalSentence({ code }, defaultFormat)).toMatch(/^[A-Z].+\.$/);
 		}
 	});
 });
 
 describe('setAsideSentence', () => {
 	const one = { pump: 'p', serial: 'MAR-0007', station: 'plunger', characteristic: 'diameter', pumpHours: 3400 };
-	const say = (preference: UnitPreference, key = 'plunger') =>
-		setAsideSentence({ ...one, station: key, value: 16, ran: 1200.4 }, sheet, preference).replaceAll(
+	const say = (format: Format, key = 'plunger') =>
+		setAsideSentence({ ...one, station: key, value: 16, ran: 1200.4 }, sheet, format).replaceAll(
 			/[\u00a0\u202f]/g,
 			' '
 		);
 	it('names the reading, its pump, and what to do', () => {
-		expect(say(metric)).toBe(
+		expect(say(defaultFormat)).toBe(
 			'MAR-0007 at 3 400 h, ceramic plunger: diameter 16.000 mm is not used in forecasts. Wear cannot do this in 1 200 h. If it was misread, a lead can correct it.'
 		);
 		expect(say(inches)).toContain('0.6299 in');
 	});
 	it('names it by its keys where a newer sheet has no such part', () =>
-		expect(say(metric, 'gone')).toContain('MAR-0007'));
+		expect(say(defaultFormat, 'gone')).toContain('MAR-0007'));
 });
 
 describe('directionWords', () => {
@@ -264,7 +267,9 @@ describe('placeName and layoutName', () => {
 describe('what cannot be', () => {
 	const say = (text: string, unit: Unit) => {
 		const parsed = parseQuantity(text, unit);
-		return parsed.kind === 'problem' ? quantitySentence(parsed.problem).replaceAll(/[\u00a0\u202f]/g, ' ') : 'taken';
+		return parsed.kind === 'problem'
+			? quantitySentence(parsed.problem, defaultFormat).replaceAll(/[\u00a0\u202f]/g, ' ')
+			: 'taken';
 	};
 	it('is said in the unit that the person thinks in', () => {
 		expect(say('-5', 'bar')).toBe('This value is less than 0 bar. Check the number and its unit.');

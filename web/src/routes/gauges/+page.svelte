@@ -13,7 +13,7 @@
 	import ToolPicture from '$lib/glyph/ToolPicture.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { gaugeUnitLabel } from '$lib/words/gauges';
 
 	// A press before the page has come to life would be lost.

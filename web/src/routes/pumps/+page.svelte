@@ -1,15 +1,16 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { Pagination } from '@skeletonlabs/skeleton-svelte';
-	import { formatNumber } from '$lib/ui/numbers';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import StackOf from '$lib/glyph/StackOf.svelte';
 	import { tellingParts } from '$lib/glyph/stack';
 	import Stacks from '$lib/glyph/Stacks.svelte';
 	import FindForm from '$lib/ui/FindForm.svelte';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	type Pump = (typeof data.pumps)[number];
 	const columns: readonly Column<Pump>[] = $derived([
@@ -23,7 +24,7 @@
 			head: 'Hours',
 			number: true,
 			of: ({ pumpHours }) => pumpHours,
-			says: ({ pumpHours }) => (pumpHours === null ? '–' : formatNumber(pumpHours))
+			says: ({ pumpHours }) => (pumpHours === null ? '–' : format.number(pumpHours))
 		},
 		{
 			key: 'due',

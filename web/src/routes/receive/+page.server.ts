@@ -1,14 +1,15 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { setError, superValidate, type SuperValidated } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
+import { parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { may } from '@exetasis/server/access';
 import { receive, type Arrival } from '@exetasis/server/jobs/receive';
 import { chosenIn, complaintsIn, cylindersIn, receiveSchema, toolsIn, type Received } from '$lib/forms/receive';
 import { customerIn } from '$lib/forms/customer';
 import { readForm } from '$lib/server/form';
-import { scopeOf, textFrom, userOf } from '$lib/server/request';
+import { notationOf, scopeOf, textFrom, userOf } from '$lib/server/request';
 import { complaintName } from '$lib/words/complaints';
+import { formatFor, type Format } from '$lib/format/numbers';
 import { quantitySentence } from '$lib/words/problems';
 import { modelsToReceive } from '@exetasis/server/sheets';
 import { policyOf, sitesOf } from '@exetasis/server/shops';
@@ -30,19 +31,20 @@ export async function load({ locals, url }) {
 function optional(
 	field: 'temperature' | 'pressure' | 'speed' | 'inletPressure' | 'starts' | 'oldMeterHours',
 	unit: Unit,
+	format: Format,
 	form: SuperValidated<Received>
 ): number | undefined {
 	if (form.data[field] === '') return undefined;
 	const parsed = parseQuantity(form.data[field], unit);
 	if (parsed.kind === 'quantity') return parsed.base;
-	setError(form, field, quantitySentence(parsed.problem));
+	setError(form, field, quantitySentence(parsed.problem, format));
 	return undefined;
 }
 
-function hoursIn(form: SuperValidated<Received>): number {
+function hoursIn(form: SuperValidated<Received>, format: Format): number {
 	const parsed = parseQuantity(form.data.hours, 'h');
 	if (parsed.kind === 'quantity') return parsed.base;
-	setError(form, 'hours', quantitySentence(parsed.problem, 'Type the hours as a number from 0, such as 4210.'));
+	setError(form, 'hours', quantitySentence(parsed.problem, format, 'Type the hours as a number from 0, such as 4210.'));
 	return 0;
 }
 
@@ -51,14 +53,14 @@ export const actions = {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(receiveSchema));
 		if (!form.valid) return fail(400, { form });
 		const { data } = form;
-		const units = userOf(locals).preferences.units ?? metric;
-		const meterHours = hoursIn(form);
-		const hoursOnOldMeter = optional('oldMeterHours', 'h', form);
-		const temperatureC = optional('temperature', units.temperature, form);
-		const pressureMPa = optional('pressure', units.pressure, form);
-		const speedRpm = optional('speed', 'rpm', form);
-		const inletPressureMPa = optional('inletPressure', units.pressure, form);
-		const starts = optional('starts', 'pieces', form);
+		const format = formatFor(() => notationOf(locals));
+		const meterHours = hoursIn(form, format);
+		const hoursOnOldMeter = optional('oldMeterHours', 'h', format, form);
+		const temperatureC = optional('temperature', format.units.temperature, format, form);
+		const pressureMPa = optional('pressure', format.units.pressure, format, form);
+		const speedRpm = optional('speed', 'rpm', format, form);
+		const inletPressureMPa = optional('inletPressure', format.units.pressure, format, form);
+		const starts = optional('starts', 'pieces', format, form);
 		if (data.pump === 'new' && data.serial === '') setError(form, 'serial', 'Type the serial number of the new pump.');
 		if (data.pump === 'new' && data.model === '') setError(form, 'model', 'Choose the model.');
 		if (!chosenIn(data)) setError(form, 'variants', 'The variant could not be read. Choose it again.');

@@ -18,11 +18,12 @@
 	import CautionNote from '$lib/ui/CautionNote.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
-	import { formatNumber } from '$lib/ui/numbers';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { complaintName } from '$lib/words/complaints';
 	import { layoutName } from '$lib/words/layout';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data, form: answer } = $props();
 	// So that the job's first step stands on the page as soon as the pump is received.
 	onMount(() => void preloadCode('/jobs/received/strip'));
@@ -98,7 +99,7 @@
 				{#if known}
 					<p class="soft">
 						{known.model}; {known.rebuilds} rebuilds in the history{known.lastReceived
-							? `, last received ${day(known.lastReceived)} at ${formatNumber(known.meterHours ?? 0)} h on the meter`
+							? `, last received ${day(known.lastReceived)} at ${format.number(known.meterHours ?? 0)} h on the meter`
 							: ''}.
 					</p>
 				{/if}
@@ -158,7 +159,7 @@
 			<Field
 				name="hours"
 				label="Hour meter (h)"
-				hint={known?.meterHours ? `last time ${formatNumber(known.meterHours)}` : '4210'}
+				hint={known?.meterHours ? `last time ${format.number(known.meterHours)}` : '4210'}
 				bind:value={$form.hours}
 				errors={$errors.hours}
 			/>
@@ -214,13 +215,13 @@
 				<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
 				<Field
 					name="temperature"
-					label="Temperature ({unitLabel(data.units.temperature)})"
+					label="Temperature ({unitLabel(format.units.temperature)})"
 					bind:value={$form.temperature}
 					errors={$errors.temperature}
 				/>
 				<Field
 					name="pressure"
-					label="Pressure ({unitLabel(data.units.pressure)})"
+					label="Pressure ({unitLabel(format.units.pressure)})"
 					bind:value={$form.pressure}
 					errors={$errors.pressure}
 				/>
@@ -234,7 +235,7 @@
 				/>
 				<Field
 					name="inletPressure"
-					label="Inlet pressure ({unitLabel(data.units.pressure)})"
+					label="Inlet pressure ({unitLabel(format.units.pressure)})"
 					bind:value={$form.inletPressure}
 					errors={$errors.inletPressure}
 				/>

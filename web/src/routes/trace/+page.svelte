@@ -14,14 +14,15 @@
 	import type { Column } from '$lib/table/features';
 	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { caseState } from '$lib/words/causes';
 	import { placesName } from '$lib/words/report';
 	import { harshWords, timesWords } from '$lib/words/rates';
 
 	import type { LikelyCause } from './pumps/[pump]/likely/+server';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const { trace } = $derived(data);
 	let only = $state<'standing' | 'all'>('standing');
@@ -77,7 +78,7 @@
 			number: true,
 			of: ({ events }: ShopRecurrence) => events,
 			says: ({ events, hours, cylinders }: EqualRecurrences) =>
-				`${events}${cylinders.length > 1 ? ' each' : ''} in ${formatNumber(hours)} h`
+				`${events}${cylinders.length > 1 ? ' each' : ''} in ${format.number(hours)} h`
 		},
 		{
 			key: 'expected',
@@ -86,7 +87,7 @@
 			number: true,
 			of: ({ expected }: ShopRecurrence) => expected,
 			says: ({ expected }: ShopRecurrence) =>
-				expected === undefined ? '–' : expected === 0 ? 'never' : formatNumber(expected, 2)
+				expected === undefined ? '–' : expected === 0 ? 'never' : format.number(expected, 2)
 		},
 		{
 			key: 'ratio',
@@ -95,7 +96,7 @@
 			of: (one: ShopRecurrence) => one.shrunken?.ratio ?? one.crude?.ratio,
 			says: ({ shrunken, crude }: ShopRecurrence) => {
 				const limits = shrunken ?? crude;
-				return limits ? timesWords(limits) : '–';
+				return limits ? timesWords(limits, format) : '–';
 			}
 		},
 		{
@@ -103,7 +104,7 @@
 			head: 'Chance of a false alarm',
 			number: true,
 			of: ({ q }: ShopRecurrence) => q,
-			says: ({ q }: ShopRecurrence) => formatProbability(q)
+			says: ({ q }: ShopRecurrence) => format.probability(q)
 		},
 		{
 			key: 'cost',
@@ -126,7 +127,7 @@
 			of: (one: ShopRecurrence) => causeOf(one)?.p ?? -1,
 			says: (one: ShopRecurrence) => {
 				const cause = causeOf(one);
-				if (cause) return `${cause.name}, ${formatProbability(cause.p)}`;
+				if (cause) return `${cause.name}, ${format.probability(cause.p)}`;
 				return one.q <= FALSE_ALARM && !likely[one.pump] ? '…' : '–';
 			},
 			to: ({ pump }: ShopRecurrence) => `/trace/pumps/${pump}`
@@ -141,9 +142,9 @@
 </script>
 
 {#snippet spent({ cost, replaced, openings }: ShopRecurrence)}
-	<b class="figures">{formatNumber(cost)}</b><br /><span class="soft spent"
+	<b class="figures">{format.number(cost)}</b><br /><span class="soft spent"
 		>{replaced}
-		{replaced === 1 ? 'part' : 'parts'}, {formatNumber(openings, 1)} openings</span
+		{replaced === 1 ? 'part' : 'parts'}, {format.number(openings, 1)} openings</span
 	>
 {/snippet}
 {#snippet ofPump({ pump, serial, tag }: ShopRecurrence)}
@@ -170,15 +171,15 @@
 	{:else}
 		No recurrence is more frequent than chance explains
 	{/if}
-	among {formatNumber(trace.comparisons)} comparisons of {trace.pumps} pumps, over {formatNumber(trace.hours)} operating hours
-	of their places.
+	among {format.number(trace.comparisons)} comparisons of {trace.pumps} pumps, over {format.number(trace.hours)} operating
+	hours of their places.
 </p>
 {#if trace.harsh.length > 0}
 	<ul class="harsh" aria-label="Pumps with high wear overall">
 		{#each trace.harsh as one (one.pump)}
 			<li>
 				<a href="/trace/pumps/{one.pump}"><b>{one.tag ? `${one.serial}, ${one.tag}` : one.serial}</b></a>
-				{harshWords(one)}
+				{harshWords(one, format)}
 			</li>
 		{/each}
 	</ul>

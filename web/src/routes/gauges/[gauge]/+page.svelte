@@ -7,7 +7,7 @@
 	import { keptForm } from '$lib/forms/kept';
 	import CertificateFields from '$lib/forms/CertificateFields.svelte';
 	import GaugeFields from '$lib/forms/GaugeFields.svelte';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { gaugeUnitLabel } from '$lib/words/gauges';
 
 	let { data } = $props();

@@ -6,7 +6,6 @@
 	import { allSteps, effectiveTime, locksInForce, scopeOf, windowMinutes } from '@exetasis/core/record';
 	import { setTimers } from '$lib/build/timers';
 	import Bar from '$lib/bar/Bar.svelte';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { BenchState, provideBench } from '$lib/log/bench.svelte';
 	import { preloadJob } from './preload';
 	import OutboxNotice from '$lib/log/OutboxNotice.svelte';
@@ -14,8 +13,10 @@
 	import { provideLaidDown } from '$lib/strip/laidDownInUse';
 	import { outboxInUse } from '$lib/log/outboxInUse';
 	import Tabs from '$lib/ui/Tabs.svelte';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data, children } = $props();
 	// The server draws no mat of hundreds of parts: that would keep everybody else waiting. The browser does.
 	const MOST_DRAWN_BY_SERVER = 150;
@@ -74,7 +75,7 @@
 		[
 			`“${job.complaint}”`,
 			scopeOf(bench.bench.sheet, job)?.name ?? job.scope,
-			`${formatNumber(job.pumpHours)} h`,
+			`${format.number(job.pumpHours)} h`,
 			`in ${day(job.receivedAt)}`,
 			...(job.releasedAt ? [`released ${day(job.releasedAt)}`] : [])
 		].join(' · ')

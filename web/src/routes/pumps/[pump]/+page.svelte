@@ -4,22 +4,21 @@
 	import { untrack } from 'svelte';
 	import { keptForm } from '$lib/forms/kept';
 	import Field from '$lib/ui/Field.svelte';
-	import { formatNumber, formatQuantity } from '$lib/ui/numbers';
 	import LifeLines from '$lib/pump/LifeLines.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const { form, errors, enhance, message } = keptForm(untrack(() => data.form));
 	const sites = $derived([['', 'Not known'] as const, ...data.sites.map(({ id, name }) => [id, name] as const)]);
-	const units = unitsInUse();
 	const { pump, rebuilds } = $derived(data);
 	const duty = $derived(
 		[
 			pump.duty.liquid,
-			pump.duty.pressureMPa !== undefined && formatQuantity(pump.duty.pressureMPa, units().pressure),
-			pump.duty.temperatureC !== undefined && formatQuantity(pump.duty.temperatureC, units().temperature),
-			pump.duty.speedRpm !== undefined && `${formatNumber(pump.duty.speedRpm)} rpm`,
+			pump.duty.pressureMPa !== undefined && format.quantity(pump.duty.pressureMPa, format.units.pressure),
+			pump.duty.temperatureC !== undefined && format.quantity(pump.duty.temperatureC, format.units.temperature),
+			pump.duty.speedRpm !== undefined && `${format.number(pump.duty.speedRpm)} rpm`,
 			pump.duty.inlet
 		]
 			.filter(Boolean)
@@ -57,7 +56,7 @@
 					{#each rebuilds as rebuild (rebuild.id)}
 						<tr>
 							<td><a class="row" href="/jobs/{rebuild.id}/inspect">{day(rebuild.receivedAt)}</a></td>
-							<td class="number">{formatNumber(rebuild.pumpHours)}</td>
+							<td class="number">{format.number(rebuild.pumpHours)}</td>
 							<td
 								>{rebuild.complaint}<br /><span class="soft"
 									>{rebuild.scopeName}{rebuild.releasedAt ? '' : ', open'}</span

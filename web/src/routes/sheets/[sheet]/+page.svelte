@@ -5,7 +5,6 @@
 	import { giveFile } from '$lib/ui/giveFile';
 	import { partType, patternName } from '@exetasis/core/part';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { formatQuantity } from '$lib/ui/numbers';
 	import { discardLimit, placesToRead } from '@exetasis/core/record';
 	import { page } from '$app/state';
 	import Glyph from '$lib/glyph/Glyph.svelte';
@@ -13,14 +12,14 @@
 	import Tip from '$lib/ui/Tip.svelte';
 	import HowBuilt from '$lib/sheet/HowBuilt.svelte';
 	import Documents from '$lib/sheet/Documents.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { limitSource } from '$lib/words/limits';
 	import { changeSentence } from '$lib/words/draft';
 	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data, form: answer } = $props();
-	const units = unitsInUse();
 	const { sheet } = $derived(data);
 	const renewal = {
 		always: 'always new',
@@ -56,8 +55,8 @@
 <svelte:head><title>{sheet.model} · Exetasis</title></svelte:head>
 <h1>{sheet.model} <span class="soft">{layoutName(sheet.layout)}, revision {sheet.revision}</span></h1>
 <p class="soft mb-2">
-	{sheet.maker} · {sheet.cylinders} cylinders · {formatQuantity(sheet.ratedPressureMPa, units().pressure)} · {sheet.ratedSpeedRpm}
-	rpm · stroke {formatQuantity(sheet.strokeMm, units().length)}{sheet.demo
+	{sheet.maker} · {sheet.cylinders} cylinders · {format.quantity(sheet.ratedPressureMPa, format.units.pressure)} · {sheet.ratedSpeedRpm}
+	rpm · stroke {format.quantity(sheet.strokeMm, format.units.length)}{sheet.demo
 		? ' · demo data, invented'
 		: ''}{sheet.provisional ? ' · provisional: it grows while a pump is stripped, and a lead has not checked it' : ''}
 </p>
@@ -162,14 +161,14 @@
 					</td>
 					<td>
 						{#each station.characteristics as one (one.key)}
-							{@const unit = shownUnit(dimensionOf(one.unit), units())}
+							{@const unit = shownUnit(dimensionOf(one.unit), format.units)}
 							{@const limit = limitOf(one)}
 							<div>
 								{partType(station.type).characteristics.find(({ key }) => key === one.key)?.name}:
 								<span class="figures"
-									>{formatQuantity(one.nominal, unit)}{limit === undefined
+									>{format.quantity(one.nominal, unit)}{limit === undefined
 										? ''
-										: ` ▸ ${formatQuantity(limit, unit)}`}</span
+										: ` ▸ ${format.quantity(limit, unit)}`}</span
 								>
 								<span class="soft"
 									>{limit === undefined ? 'no limit' : limitSource[one.limitFrom]}{places(one) > 1

@@ -15,14 +15,15 @@ import {
 } from '@exetasis/core/draft';
 import { partTypeKeys } from '@exetasis/core/part';
 import { MOST_STATIONS } from '@exetasis/core/record';
-import { metric, parseQuantity, type Unit } from '@exetasis/core/quantity';
+import { parseQuantity, type Unit } from '@exetasis/core/quantity';
 import { runHeavy } from '@exetasis/server/background/heavy';
 import { startDraft } from '@exetasis/server/drafts';
 import { layoutSheets } from '@exetasis/server/layouts';
 import { addSheet, drawnSheet, newestSheets } from '@exetasis/server/sheets';
 import { namePlateSchema, type TypedPlate } from '$lib/forms/namePlate';
 import { readForm, readUpload } from '$lib/server/form';
-import { scopeOf, textFrom, userOf } from '$lib/server/request';
+import { notationOf, scopeOf, textFrom, userOf } from '$lib/server/request';
+import { formatFor, type Format } from '$lib/format/numbers';
 import { quantitySentence } from '$lib/words/problems';
 
 export async function load({ locals, url }) {
@@ -39,12 +40,14 @@ export async function load({ locals, url }) {
 const MOST_CYLINDERS = 7;
 
 /** Reads the numbers of a name plate; what cannot be is noted beside its field. */
-function plateIn(form: SuperValidated<TypedPlate>, units: typeof metric): NamePlate & { plungerMm?: number } {
+function plateIn(form: SuperValidated<TypedPlate>, format: Format): NamePlate & { plungerMm?: number } {
 	const read = (field: 'cylinders' | 'stroke' | 'pressure' | 'speed' | 'plunger', unit: Unit): number => {
 		const parsed = parseQuantity(form.data[field], unit);
 		if (parsed.kind === 'quantity' && parsed.base > 0) return parsed.base;
 		const problem =
-			parsed.kind === 'quantity' ? 'This must be above 0.' : quantitySentence(parsed.problem, 'Type a number first.');
+			parsed.kind === 'quantity'
+				? 'This must be above 0.'
+				: quantitySentence(parsed.problem, format, 'Type a number first.');
 		setError(form, field, problem);
 		return 1;
 	};
@@ -55,10 +58,10 @@ function plateIn(form: SuperValidated<TypedPlate>, units: typeof metric): NamePl
 		model: form.data.model,
 		maker: form.data.maker,
 		cylinders,
-		strokeMm: read('stroke', units.length),
-		ratedPressureMPa: read('pressure', units.pressure),
+		strokeMm: read('stroke', format.units.length),
+		ratedPressureMPa: read('pressure', format.units.pressure),
 		ratedSpeedRpm: read('speed', 'rpm'),
-		...(form.data.plunger === '' ? {} : { plungerMm: read('plunger', units.length) })
+		...(form.data.plunger === '' ? {} : { plungerMm: read('plunger', format.units.length) })
 	};
 }
 
@@ -87,7 +90,10 @@ export const actions = {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(namePlateSchema));
 		if (!form.valid) return fail(400, { form });
 		const user = userOf(locals);
-		const { plungerMm, ...plate } = plateIn(form, user.preferences.units ?? metric);
+		const { plungerMm, ...plate } = plateIn(
+			form,
+			formatFor(() => notationOf(locals))
+		);
 		const layouts = await layoutSheets();
 		const layout = layouts.find(({ model }) => model === form.data.layout);
 		const parts = partsIn(form.data.parts);
@@ -108,7 +114,10 @@ export const actions = {
 	strip: async ({ request, locals }) => {
 		const form = await superValidate({ ...(await readForm(request)) }, zod4(namePlateSchema));
 		if (!form.valid) return fail(400, { form });
-		const { plungerMm: _, ...plate } = plateIn(form, userOf(locals).preferences.units ?? metric);
+		const { plungerMm: _, ...plate } = plateIn(
+			form,
+			formatFor(() => notationOf(locals))
+		);
 		if (!form.valid) return fail(400, { form });
 		const first = [{ type: form.data.first }];
 		const { draft: body } = withLaidDown(

@@ -2,10 +2,10 @@ import { fail, redirect } from '@sveltejs/kit';
 import { superValidate, setError } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
-import { metric } from '@exetasis/core/quantity';
 import { importJob } from '@exetasis/server/jobFile/importJob';
 import { readForm } from '$lib/server/form';
-import { scopeOf, userOf } from '$lib/server/request';
+import { notationOf, scopeOf } from '$lib/server/request';
+import { formatFor } from '$lib/format/numbers';
 import { importSentence } from '$lib/words/jobFile';
 
 const schema = z.object({ file: z.string().default('') });
@@ -22,6 +22,13 @@ export const actions = {
 		}
 		const result = await importJob(scopeOf(locals), file);
 		if (result.kind === 'imported') redirect(303, `/jobs/${result.jobId}`);
-		return setError(form, 'file', importSentence(result, userOf(locals).preferences.units ?? metric));
+		return setError(
+			form,
+			'file',
+			importSentence(
+				result,
+				formatFor(() => notationOf(locals))
+			)
+		);
 	}
 };

@@ -4,7 +4,7 @@
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { caseState } from '$lib/words/causes';
 	import { placeName } from '$lib/words/place';
 

@@ -4,10 +4,11 @@
 	import { keptForm } from '$lib/forms/kept';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { findingName } from '$lib/words/causes';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const { form, errors, enhance, message } = keptForm(untrack(() => data.form));
 	const on = { pump: 'the whole pump', cylinder: 'one cylinder' };
@@ -31,15 +32,16 @@
 		<section class="sheet p-3">
 			<h2>{cause.name}</h2>
 			<p class="soft">
-				On {on[cause.on]}; {kinds[cause.kind]}; {phases[cause.phase]}. At first {formatProbability(cause.prior)}, arises
-				{formatNumber(cause.per1000h, 3)} times in 1000 h.
+				On {on[cause.on]}; {kinds[cause.kind]}; {phases[cause.phase]}. At first {format.probability(cause.prior)},
+				arises
+				{format.number(cause.per1000h, 3)} times in 1000 h.
 			</p>
 			<ul>
 				{#each cause.links as { finding, strength, worth } (finding)}
 					<li>
 						<span class="bar" style="--share: {100 * strength}%" aria-hidden="true"></span>
-						{findingName(data.network, finding)}: <span class="figures">{formatProbability(strength)}</span>
-						<span class="soft">(weight {formatNumber(worth)})</span>
+						{findingName(data.network, finding)}: <span class="figures">{format.probability(strength)}</span>
+						<span class="soft">(weight {format.number(worth)})</span>
 					</li>
 				{/each}
 			</ul>

@@ -9,10 +9,11 @@
 	import type { Column } from '$lib/table/features';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
 	import Filters from '$lib/ui/Filters.svelte';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import { ageWords, contrastWords, kitWords } from '$lib/words/contrasts';
 	import { timesWords } from '$lib/words/rates';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	let only = $state<'standing' | 'all'>('all');
 	let model = $state('');
@@ -23,12 +24,12 @@
 	);
 	const standing = $derived(contrasts.filter(({ q }) => q <= FALSE_ALARM).length);
 	const groupName = (group: string) =>
-		data.by === 'age' ? ageWords(group) : data.by === 'kit' ? kitWords(group) : group;
+		data.by === 'age' ? ageWords(group, format) : data.by === 'kit' ? kitWords(group) : group;
 	const whatWords = ({ pattern, size, type }: ShopContrast) =>
 		pattern === null
 			? `${partType(type).characteristics.find(({ key }) => key === size)?.name ?? size} beyond its limit`
 			: patternName(pattern as PatternKey);
-	const per1000h = (events: number, hours: number) => formatNumber((1000 * events) / hours, 2);
+	const per1000h = (events: number, hours: number) => format.number((1000 * events) / hours, 2);
 	const columns: readonly Column<ShopContrast>[] = $derived([
 		{
 			key: 'what',
@@ -47,7 +48,7 @@
 			head: 'Occurrences',
 			number: true,
 			of: ({ events }: ShopContrast) => events,
-			says: ({ events, hours }: ShopContrast) => `${events} in ${formatNumber(hours)} h`
+			says: ({ events, hours }: ShopContrast) => `${events} in ${format.number(hours)} h`
 		},
 		{
 			key: 'rate',
@@ -62,21 +63,21 @@
 			number: true,
 			of: ({ others }: ShopContrast) => others.events / others.hours,
 			says: ({ others }: ShopContrast) =>
-				`${per1000h(others.events, others.hours)} (${others.events} in ${formatNumber(others.hours)} h)`
+				`${per1000h(others.events, others.hours)} (${others.events} in ${format.number(others.hours)} h)`
 		},
 		{
 			key: 'ratio',
 			head: 'Rate ratio (95\u00a0%)',
 			number: true,
 			of: ({ rates }: ShopContrast) => rates.ratio ?? Infinity,
-			says: ({ rates }: ShopContrast) => timesWords(rates)
+			says: ({ rates }: ShopContrast) => timesWords(rates, format)
 		},
 		{
 			key: 'q',
 			head: 'Chance of a false alarm',
 			number: true,
 			of: ({ q }: ShopContrast) => q,
-			says: ({ q }: ShopContrast) => formatProbability(q)
+			says: ({ q }: ShopContrast) => format.probability(q)
 		}
 	]);
 </script>
@@ -94,8 +95,8 @@
 	<TraceNav />
 </div>
 <p class="sum">
-	{#if standing > 0}<b>{standing}</b> of {formatNumber(comparisons)} comparisons {standing === 1 ? 'stands' : 'stand'} out
-		beyond chance.{:else}No recurrence is more frequent than chance explains among {formatNumber(comparisons)} comparisons.{/if}
+	{#if standing > 0}<b>{standing}</b> of {format.number(comparisons)} comparisons {standing === 1 ? 'stands' : 'stand'} out
+		beyond chance.{:else}No recurrence is more frequent than chance explains among {format.number(comparisons)} comparisons.{/if}
 </p>
 <Filters>
 	<label
@@ -132,7 +133,7 @@
 	test of two rates). “Chance of a false alarm” is the false discovery rate of all comparisons by this heading. People are
 	never compared. Damage counts when it is new or has grown, a size when it is first found beyond its limit. Of two groups,
 	the one with the higher rate is shown. A lot that was fitted to a single harsh pump looks bad because of the pump. The 200
-	clearest of {formatNumber(comparisons)} comparisons are listed.
+	clearest of {format.number(comparisons)} comparisons are listed.
 </p>
 
 <style>

@@ -10,7 +10,6 @@
 	import type { GroupSummary } from '@exetasis/server/trace/livesSummary';
 	import { kitWords } from '$lib/words/contrasts';
 	import TraceNav from '$lib/trace/TraceNav.svelte';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { inSentence } from '$lib/words/place';
 	import {
 		comparisonSentence,
@@ -20,7 +19,9 @@
 		saysLife,
 		trendSentence
 	} from '$lib/words/survival';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const { summary } = $derived(data);
 	const byWords = {
@@ -114,9 +115,9 @@
 	const stillWords = $derived.by(() => {
 		const last = summary?.ranges.at(-1);
 		if (last)
-			return `From ${formatNumber(100 * last.low)} to ${formatNumber(100 * last.high)} % after ${formatNumber(last.hours)} h`;
+			return `From ${format.number(100 * last.low)} to ${format.number(100 * last.high)} % after ${format.number(last.hours)} h`;
 		const step = summary?.steps.at(-1);
-		return `${summary?.steps.length ?? 0} steps; ${step ? `${formatNumber(100 * step.survival)} % after the last` : 'none'}`;
+		return `${summary?.steps.length ?? 0} steps; ${step ? `${format.number(100 * step.survival)} % after the last` : 'none'}`;
 	});
 	const replaced: Series[] = $derived([
 		{
@@ -148,7 +149,7 @@
 			head: 'Operating hours',
 			number: true,
 			of: ({ hours }: GroupSummary) => hours,
-			says: ({ hours }: GroupSummary) => formatNumber(hours)
+			says: ({ hours }: GroupSummary) => format.number(hours)
 		},
 		{
 			key: 'b10',
@@ -159,9 +160,9 @@
 				fit.kind === 'fitted'
 					? !saysLife(fit)
 						? 'below 1'
-						: limitsWords(fit.b10)
+						: limitsWords(fit.b10, format)
 					: least
-						? `scale at least ${formatNumber(least.scale)} for shape ${least.shape}`
+						? `scale at least ${format.number(least.scale)} for shape ${least.shape}`
 						: 'not enough data'
 		},
 		{
@@ -169,14 +170,14 @@
 			head: 'Scale, h (95 %)',
 			number: true,
 			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.scale.value : undefined),
-			says: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? limitsWords(fit.scale) : '–')
+			says: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? limitsWords(fit.scale, format) : '–')
 		},
 		{
 			key: 'shape',
 			head: 'Shape (95 %)',
 			number: true,
 			of: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? fit.shape.value : undefined),
-			says: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? limitsWords(fit.shape, 1) : '–')
+			says: ({ fit }: GroupSummary) => (fit.kind === 'fitted' ? limitsWords(fit.shape, format, 1) : '–')
 		},
 		{
 			key: 'naive',
@@ -184,7 +185,7 @@
 			head: 'Scale if every removal counted as a failure, h',
 			number: true,
 			of: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? naive.scale.value : undefined),
-			says: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? formatNumber(naive.scale.value) : '–')
+			says: ({ naive }: GroupSummary) => (naive.kind === 'fitted' ? format.number(naive.scale.value) : '–')
 		}
 	]);
 	type Drawn = 'failed' | 'surviving' | 'replacements';
@@ -258,7 +259,8 @@
 				{comparisonSentence(
 					summary.compared.weibull,
 					summary.compared.names.map(groupName),
-					summary.compared.logRank.p
+					summary.compared.logRank.p,
+					format
 				)}
 			</p>
 		{:else if groups[0].fit.kind === 'fitted' && !saysLife(groups[0].fit)}
@@ -266,8 +268,9 @@
 		{:else if groups[0].fit.kind === 'fitted'}
 			<p class="finding">
 				<WithTerms text="B10 life" />
-				{limitsWords(groups[0].fit.b10)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
+				{limitsWords(groups[0].fit.b10, format)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
 					groups[0].fit.shape,
+					format,
 					1
 				)}).
 			</p>
@@ -284,7 +287,7 @@
 					words={drawn
 						.map(({ name, fit }) =>
 							fit.kind === 'fitted'
-								? `${groupName(name)}: shape ${limitsWords(fit.shape, 1)}, scale ${limitsWords(fit.scale)} hours`
+								? `${groupName(name)}: shape ${limitsWords(fit.shape, format, 1)}, scale ${limitsWords(fit.scale, format)} hours`
 								: ''
 						)
 						.join('; ')}
@@ -305,7 +308,7 @@
 					title="Mean number of replacements per pump ({summary.pumps} pumps)"
 					series={replaced}
 					y="Replacements"
-					words={trendSentence(summary.trend, summary.pumps)}
+					words={trendSentence(summary.trend, summary.pumps, format)}
 					file="{file}-replacements"
 				/>
 			{/if}
@@ -315,7 +318,7 @@
 				<p><b>{groupName(name)}</b>: {inSentence(noMaximumWords[fit.reason])}</p>
 			{/if}
 		{/each}
-		<p>{trendSentence(summary.trend, summary.pumps)}</p>
+		<p>{trendSentence(summary.trend, summary.pumps, format)}</p>
 		<p class="soft">
 			<WithTerms
 				text="Parts replaced in good condition are right-censored. Failures are interval-censored between the last two inspections and drawn as a line (Turnbull). Strokes at the bottom are right-censored lives. Bands are 95 % at each point. Counting every removal as a failure is a common error; the last column shows its result."
@@ -325,10 +328,10 @@
 				? `; the ${groups.length} largest groups are shown, ${summary.moreGroups} smaller ones are not`
 				: ''}.
 			{#if data.entry === 'visit'}
-				{formatNumber(summary.watchedLate)}
+				{format.number(summary.watchedLate)}
 				{summary.watchedLate === 1 ? 'part that came with its pump enters' : 'parts that came with their pumps enter'} the
 				fit at the age of the pump’s first visit (left truncation) and {summary.watchedLate === 1 ? 'is' : 'are'} left out
-				of the other curves; {formatNumber(summary.endedUnwatched)} had ended by then and {summary.endedUnwatched === 1
+				of the other curves; {format.number(summary.endedUnwatched)} had ended by then and {summary.endedUnwatched === 1
 					? 'is'
 					: 'are'} not counted.
 			{:else}

@@ -9,7 +9,7 @@
 	import StepColumns from '$lib/strip/StepColumns.svelte';
 	import SheetLacks from '$lib/sheet/SheetLacks.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
-	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import NotSafeYet from '$lib/strip/NotSafeYet.svelte';
 	import { buildStepName } from '$lib/words/steps';
 
 	let { data } = $props();

@@ -3,12 +3,11 @@
 	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import { untrack } from 'svelte';
 	import { INTERVALS, schools, valveRules } from '@exetasis/core/decide';
-	import { formatNumber } from '$lib/ui/numbers';
 	import { Slider } from '@skeletonlabs/skeleton-svelte';
 	import { allSteps, consequences } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import { DecisionState } from '$lib/decide/decision.svelte';
-	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import NotSafeYet from '$lib/strip/NotSafeYet.svelte';
 	import SetAside from '$lib/decide/SetAside.svelte';
 	import SetTable from '$lib/decide/SetTable.svelte';
 	import IntervalChart from '$lib/decide/IntervalChart.svelte';
@@ -17,7 +16,9 @@
 	import UnitQuestion from '$lib/decide/UnitQuestion.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import { schoolName, valvesName } from '$lib/words/schools';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const bench = $derived(benchInUse()());
 	const set = $derived(
@@ -61,7 +62,7 @@
 				step={INTERVALS[0]}
 				onValueChange={({ value: [hours] }) => (set.hours = hours)}
 			>
-				<Slider.Label>Hours to the next service: <b class="figures">{formatNumber(set.hours)} h</b></Slider.Label>
+				<Slider.Label>Hours to the next service: <b class="figures">{format.number(set.hours)} h</b></Slider.Label>
 				<Slider.Control>
 					<Slider.Track><Slider.Range /></Slider.Track>
 					<Slider.Thumb index={0}><Slider.HiddenInput /></Slider.Thumb>
@@ -74,7 +75,7 @@
 				<button type="button" class="btn" aria-pressed={set.school === school} onclick={() => (set.school = school)}>
 					<span
 						>{schoolName[school]}{school === bench.bench.policy.school ? ' (in force)' : ''}<br /><span
-							class="figures soft">{one ? `${formatNumber(one.total)} ${currency}` : '…'}</span
+							class="figures soft">{one ? `${format.number(one.total)} ${currency}` : '…'}</span
 						></span
 					>
 				</button>
@@ -96,8 +97,8 @@
 		{#if set.interval}
 			<p class="cost">
 				Lowest cost per hour: {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
-					>{formatNumber(set.interval.best.hours)} h</b
-				>: {formatNumber(set.interval.best.per1000h)}
+					>{format.number(set.interval.best.hours)} h</b
+				>: {format.number(set.interval.best.per1000h)}
 				{currency} per 1000 h, by “{schoolName[set.school]}”.
 				<a
 					class="row"

@@ -19,13 +19,14 @@
 	import Overlays from '$lib/mat/Overlays.svelte';
 	import PartHeader from '$lib/mat/PartHeader.svelte';
 	import StatusLine from '$lib/mat/StatusLine.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { padWanted } from '$lib/ui/hands.svelte';
-	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import NotSafeYet from '$lib/strip/NotSafeYet.svelte';
 	import { stroke } from '$lib/ui/stroke';
 	import { nextAct } from '$lib/words/nextAct';
 	import { verdictName } from '$lib/words/reasons';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const bench = $derived(benchInUse()());
 	const locked = $derived(bench.bench.job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
@@ -47,7 +48,7 @@
 		bench: () => bench,
 		part: () => part,
 		locked: () => locked,
-		units: unitsInUse(),
+		format,
 		ontaken: taken
 	});
 	const typed = $derived(measuring.text);

@@ -1,6 +1,6 @@
 import { jobOf } from '@exetasis/server/jobs/job';
 import { pdfOf } from '@exetasis/server/pdf';
-import { day } from '$lib/ui/time';
+import { day } from '$lib/format/time';
 import { found, idFrom, fileNamed, scopeOf } from '$lib/server/request';
 
 const MM = 72 / 25.4;

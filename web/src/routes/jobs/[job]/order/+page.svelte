@@ -10,10 +10,11 @@
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import Arrival from '$lib/order/Arrival.svelte';
 	import Delivery from '$lib/order/Delivery.svelte';
-	import { formatNumber } from '$lib/ui/numbers';
 	import Filters from '$lib/ui/Filters.svelte';
 	import { inSentence } from '$lib/words/place';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data, form } = $props();
 	const bench = $derived(benchInUse()());
 	const { job, sheet } = $derived(bench.bench);
@@ -117,7 +118,7 @@
 								{/each}
 							</span>
 						</td>
-						<td class="number">{formatNumber(offer.price, 2)}</td>
+						<td class="number">{format.number(offer.price, 2)}</td>
 						<td class="number">{offer.days ?? '?'}</td>
 						<td>
 							<span class="count" role="group" aria-label="Quantity of {offer.number}">
@@ -133,7 +134,7 @@
 								>
 							</span>
 						</td>
-						<td class="number">{formatNumber(count * offer.price, 2)}</td>
+						<td class="number">{format.number(count * offer.price, 2)}</td>
 					</tr>
 				{/each}
 			</tbody>
@@ -146,9 +147,9 @@
 	<h1>Order</h1>
 	<p>
 		{#if problem.needs.length === 0}Nothing to order. No part is to be replaced, or all parts have been received.{:else}
-			<b class="figures">{formatNumber(cover.price, 2)} {currency}</b>
+			<b class="figures">{format.number(cover.price, 2)} {currency}</b>
 			{#if changed && least !== undefined && cover.price > least + 0.004}<span class="soft"
-					>({formatNumber(cover.price - least, 2)} more than the cheapest)</span
+					>({format.number(cover.price - least, 2)} more than the cheapest)</span
 				>{/if}
 			for {pieces}
 			{pieces === 1 ? 'part' : 'parts'}{cover.fromStock.length > 0

@@ -10,7 +10,7 @@
 		proveSteps,
 		unproved
 	} from '@exetasis/core/record';
-	import { shortTime } from '$lib/ui/time';
+	import { shortTime } from '$lib/format/time';
 	import { benchInUse } from '$lib/log/bench.svelte';
 	import ShimPack from '$lib/build/ShimPack.svelte';
 	import Rig from '$lib/prove/Rig.svelte';
@@ -21,7 +21,7 @@
 	import SheetLacks from '$lib/sheet/SheetLacks.svelte';
 	import StepList from '$lib/strip/StepList.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
-	import NotSafeYet from '$lib/ui/NotSafeYet.svelte';
+	import NotSafeYet from '$lib/strip/NotSafeYet.svelte';
 	import { unprovedWords } from '$lib/words/proof';
 	import { buildStepName } from '$lib/words/steps';
 

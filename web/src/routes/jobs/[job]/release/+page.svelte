@@ -3,7 +3,6 @@
 	import Wide from '$lib/ui/Wide.svelte';
 	import { onMount, untrack } from 'svelte';
 	import { patternName } from '@exetasis/core/part';
-	import { formatNumber } from '$lib/ui/numbers';
 	import {
 		allSteps,
 		doneDespite,
@@ -28,16 +27,16 @@
 	import Photos from '$lib/log/Photos.svelte';
 	import FittedSizes from '$lib/release/FittedSizes.svelte';
 	import Glyph from '$lib/glyph/Glyph.svelte';
-	import { unitsInUse } from '$lib/ui/preference';
 	import { LATE_HEAD, LATE_WHY, lateWords } from '$lib/words/late';
 	import { placeName } from '$lib/words/place';
 	import { handoverWords } from '$lib/words/report';
 	import { buildStepName } from '$lib/words/steps';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const { form, errors, enhance } = keptForm(untrack(() => data.form));
-	const units = unitsInUse();
 	const bench = $derived(benchInUse()());
 	const job = $derived(bench.bench.job);
 	const parts = $derived([...bench.parts.values()]);
@@ -88,7 +87,7 @@
 <div class="head">
 	<h1>{job.releasedAt ? 'Released' : 'Release'}</h1>
 	<p>
-		<b class="figures">{replaced.length}</b> replaced ({formatNumber(cost)}
+		<b class="figures">{replaced.length}</b> replaced ({format.number(cost)}
 		{data.shop?.currency} of parts), <b class="figures">{reused.length}</b> reused{#if overruled.length > 0}, <b
 				class="figures">{overruled.length}</b
 			> overruled{/if}{#if open.length > 0},
@@ -142,7 +141,7 @@
 	<Download href="/jobs/{job.id}/report">Shop report</Download>
 	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
 	<a class="btn" href="/jobs/{job.id}/service?hours={serviceHours}" download data-sveltekit-reload
-		>Next service: {formatNumber(serviceHours)} h{economic === undefined ? '' : ', lowest cost'}</a
+		>Next service: {format.number(serviceHours)} h{economic === undefined ? '' : ', lowest cost'}</a
 	>
 	<Download href="/jobs/{job.id}/sizes?as=xlsx">Sizes, XLSX</Download>
 	<a class="btn" href="/jobs/{job.id}/sizes?as=csv" download data-sveltekit-reload>Sizes, CSV</a>
@@ -184,10 +183,10 @@
 					<td>{part.record.findings.map(({ payload }) => patternName(payload.pattern)).join(', ') || 'nothing'}</td>
 					<td
 						>{decisionOf(part)?.why ??
-							(part.judgement.reasons[0] ? reasonSentence(part.judgement.reasons[0], part.station, units()) : '')}</td
+							(part.judgement.reasons[0] ? reasonSentence(part.judgement.reasons[0], part.station, format) : '')}</td
 					>
 					<td><FittedSizes {bench} {part} locked={job.releasedAt !== null || !data.mayWork} /></td>
-					<td class="number">{formatNumber(part.station.price)}</td>
+					<td class="number">{format.number(part.station.price)}</td>
 				</tr>
 			{:else}<tr><td colspan="5" class="soft">No replacements so far.</td></tr>{/each}
 		</tbody>
@@ -212,7 +211,7 @@
 		<table class="table">
 			<tbody>
 				{#each data.late as one, i (i)}
-					<tr><td>{lateWords(one)}</td><td>{bench.bench.people[one.by]}</td></tr>
+					<tr><td>{lateWords(one, format)}</td><td>{bench.bench.people[one.by]}</td></tr>
 				{/each}
 			</tbody>
 		</table>

@@ -5,12 +5,13 @@
 	import { keptForm } from '$lib/forms/kept';
 	import Field from '$lib/ui/Field.svelte';
 	import Fields from '$lib/ui/Fields.svelte';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import { caseState } from '$lib/words/causes';
 	import { fixWords } from '$lib/words/fix';
 	import { placeName } from '$lib/words/place';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const { one, worked } = $derived(data);
 	const act = keptForm(untrack(() => data.action));
@@ -23,7 +24,7 @@
 	const rebuildChoices = $derived(
 		data.rebuilds.map(
 			({ id, receivedAt, pumpHours, releasedAt }) =>
-				[id, `${day(receivedAt)}, ${formatNumber(pumpHours)} h${releasedAt ? '' : ', in the shop now'}`] as const
+				[id, `${day(receivedAt)}, ${format.number(pumpHours)} h${releasedAt ? '' : ', in the shop now'}`] as const
 		)
 	);
 	const did = {
@@ -56,21 +57,21 @@
 			<p>
 				{one.action}
 				<span class="soft"
-					>{acted ? `At the rebuild of ${day(acted.receivedAt)}, ${formatNumber(acted.pumpHours)} h.` : ''} Confidence in
+					>{acted ? `At the rebuild of ${day(acted.receivedAt)}, ${format.number(acted.pumpHours)} h.` : ''} Confidence in
 					the fix:
-					{formatProbability(one.effectiveness ?? 0)}. Follow-up period: {formatNumber(one.watchHours ?? 0)} h.</span
+					{format.probability(one.effectiveness ?? 0)}. Follow-up period: {format.number(one.watchHours ?? 0)} h.</span
 				>
 			</p>
 			<h3 class="mt-3">Effect of the fix</h3>
 			{#if worked}
-				{@const said = fixWords(worked)}
+				{@const said = fixWords(worked, format)}
 				<p><b>{said.verdict}</b></p>
 				<p>{said.figures}</p>
 				{#if worked.lives}
 					<p>
 						Parts fitted here: {worked.lives.before} before, {worked.lives.since} since; {worked.lives.p === undefined
 							? 'no part failed while both kinds ran, so their lives cannot be compared yet.'
-							: `the chance of this difference without an effect is ${formatProbability(worked.lives.p)} (log-rank test).`}
+							: `the chance of this difference without an effect is ${format.probability(worked.lives.p)} (log-rank test).`}
 					</p>
 				{/if}
 				<p class="soft">

@@ -2,11 +2,10 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { patternName, type PatternKey } from '@exetasis/core/part';
-	import { formatNumber, formatProbability } from '$lib/ui/numbers';
 	import type { Rate } from '@exetasis/core/trace';
 	import { foundName } from '$lib/words/found';
 	import { placeName } from '$lib/words/place';
-	import { day } from '$lib/ui/time';
+	import { day } from '$lib/format/time';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import RecurrenceChart from '$lib/trace/RecurrenceChart.svelte';
@@ -19,7 +18,9 @@
 	import { bySeason, spreadOverCylinders, whereToLook } from '@exetasis/core/trace';
 	import { caseState, causeAtPlace, inspectAddress } from '$lib/words/causes';
 	import { page } from '$app/state';
+	import { formatInUse } from '$lib/format/context';
 
+	const format = formatInUse();
 	let { data } = $props();
 	const foundAs = { missing: 'missing', doubled: 'doubled', reversed: 'turned', jointsInLine: 'inLine' } as const;
 	const MOST_SHOWN = 25;
@@ -53,13 +54,13 @@
 		const season = bySeason(here);
 		return [
 			...(spread && spread.pOne >= CERTAIN
-				? [`Only cylinder ${cylinders[spread.which]} shows it (${formatProbability(spread.pOne)} probability).`]
+				? [`Only cylinder ${cylinders[spread.which]} shows it (${format.probability(spread.pOne)} probability).`]
 				: spread && spread.pOne <= 1 - CERTAIN
-					? [`All cylinders show it equally (${formatProbability(1 - spread.pOne)} probability).`]
+					? [`All cylinders show it equally (${format.probability(1 - spread.pOne)} probability).`]
 					: []),
 			...(season && season.p <= 0.05
 				? [
-						`It is ${season.ratio === undefined || season.ratio > 1 ? 'more' : 'less'} frequent from June to September (${formatProbability(season.p)} chance of coincidence).`
+						`It is ${season.ratio === undefined || season.ratio > 1 ? 'more' : 'less'} frequent from June to September (${format.probability(season.p)} chance of coincidence).`
 					]
 				: [])
 		];
@@ -86,7 +87,7 @@
 	});
 	const stationName = (key: string) => data.sheet?.stations.find((station) => station.key === key)?.name ?? key;
 	const rateWords = (rate: Rate) =>
-		`${formatNumber(rate.per1000h, 2)} (${formatNumber(rate.low, 2)}–${formatNumber(rate.high, 2)})`;
+		`${format.number(rate.per1000h, 2)} (${format.number(rate.low, 2)}–${format.number(rate.high, 2)})`;
 	const cylinderWords = (cylinder: number) => (cylinder === 0 ? '' : `cylinder ${cylinder}`);
 	type Recurring = (typeof recurring)[number];
 	const columns: readonly Column<Recurring>[] = $derived([
@@ -123,14 +124,14 @@
 			head: 'chance if equal',
 			number: true,
 			of: ({ others, pAlike }: Recurring) => (others ? pAlike : undefined),
-			says: ({ others, pAlike }: Recurring) => (others ? formatProbability(pAlike) : '–')
+			says: ({ others, pAlike }: Recurring) => (others ? format.probability(pAlike) : '–')
 		},
 		{
 			key: 'any',
 			head: 'chance of any',
 			number: true,
 			of: ({ others, pAny }: Recurring) => (others ? pAny : undefined),
-			says: ({ others, pAny }: Recurring) => (others ? formatProbability(pAny) : '–')
+			says: ({ others, pAny }: Recurring) => (others ? format.probability(pAny) : '–')
 		}
 	]);
 </script>
@@ -188,12 +189,12 @@
 	{#if picked}
 		<p class="finding">
 			<b>{patternName(picked.pattern as PatternKey)}</b> at
-			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: found {picked.rate.events} times in {formatNumber(
+			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: found {picked.rate.events} times in {format.number(
 				picked.rate.hours
 			)} h.
 			{#if picked.others}
-				Other cylinders: {picked.others.events} times in {formatNumber(picked.others.hours)} h. If all cylinders were equal,
-				the chance of this would be {formatProbability(picked.pAlike)}, and {formatProbability(picked.pAny)} for something
+				Other cylinders: {picked.others.events} times in {format.number(picked.others.hours)} h. If all cylinders were equal,
+				the chance of this would be {format.probability(picked.pAlike)}, and {format.probability(picked.pAny)} for something
 				as unusual anywhere on this pump.
 				{picked.pAny > 0.05 ? 'This is not unusual.' : ''}
 			{/if}

@@ -59,7 +59,7 @@ test('a sheet that breaks its schema is answered with line and path, and the tex
 	const broken = text.replace('"strokeMm": 24', '"strokeMm": -24').replace('"min":17.95', '"min":18.95');
 	await page.getByLabel('Or paste its text').fill(broken);
 	await page.getByRole('button', { name: 'Import model sheet' }).click();
-	const line = broken.split('\n').findIndex((one) => one.includes('"strokeMm"')) + 1;
+	const line = broken.split('\n').findIndex((candidate) => candidate.includes('"strokeMm"')) + 1;
 	await expect(page.getByRole('row', { name: new RegExp(`^${line} strokeMm`) })).toBeVisible();
 	await expect(page.locator('[name=text]')).toHaveValue(broken);
 	await page.getByLabel('Or paste its text').fill(text.replace('"revision": 1', '"revision": 2'));

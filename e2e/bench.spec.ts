@@ -140,7 +140,9 @@ test('with gloves: the pad types, takes and goes on, and no keyboard slides in',
 	const pad = tablet.getByRole('group', { name: 'Pad' });
 	await expect(pad).toBeVisible();
 	await expect(reading(tablet)).toHaveAttribute('inputmode', 'none');
-	for (const box of await pad.getByRole('button').evaluateAll((all) => all.map((one) => one.getBoundingClientRect())))
+	for (const box of await pad
+		.getByRole('button')
+		.evaluateAll((all) => all.map((button) => button.getBoundingClientRect())))
 		expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(56);
 	const type = async (text: string) => {
 		for (const character of text)

@@ -15,7 +15,7 @@ const ours = read.sheet;
 
 const fieldsOf = (schema: Parameters<typeof shapeOf>[0]) => (shapeOf(schema) as Group).fields;
 const fieldOf = (schema: Parameters<typeof shapeOf>[0], name: string) =>
-	fieldsOf(schema).find((one) => one.name === name)!;
+	fieldsOf(schema).find((field) => field.name === name)!;
 
 // Texts left out, and keys by their places.
 function meaning(sheet: ModelSheet): unknown {
@@ -33,8 +33,8 @@ function meaning(sheet: ModelSheet): unknown {
 				return of(chosenOf(shape.of, value).shape, value, name);
 			case 'group': {
 				const group = value as Fields;
-				const stated = shape.fields.filter((one) => group[one.name] !== undefined);
-				return Object.fromEntries(stated.map((one) => [one.name, of(one.shape, group[one.name], one.name)]));
+				const stated = shape.fields.filter((field) => group[field.name] !== undefined);
+				return Object.fromEntries(stated.map((other) => [other.name, of(other.shape, group[other.name], other.name)]));
 			}
 			default:
 				return value;
@@ -81,42 +81,42 @@ test('a sheet is built from nothing by touch, every statement of it', async ({ b
 	await view('Parts');
 	const palette = page.getByRole('region', { name: 'Add part' });
 	const form = page.getByRole('region', { name: 'Part in hand' });
-	for (const one of ours.stations) {
+	for (const station of ours.stations) {
 		await palette
-			.getByRole('button', { name: partType(one.type).name })
+			.getByRole('button', { name: partType(station.type).name })
 			.first()
 			.click();
-		await type(form, 'Name', one.name);
+		await type(form, 'Name', station.name);
 	}
 	const parts = page.getByRole('region', { name: 'Section through one cylinder' });
 	const press = async (group: ReturnType<typeof page.getByRole>, name: string, on: boolean) => {
 		const one = group.getByRole('button', { name: new RegExp(`^(\\d+ )?${escaped(name)}$`) }).first();
 		if (((await one.getAttribute('aria-pressed')) === 'true') !== on) await one.click();
 	};
-	for (const one of ours.stations) {
+	for (const station of ours.stations) {
 		await parts
-			.getByRole('button', { name: new RegExp(`^\\d+\\. ${escaped(one.name)}(,|$)`) })
+			.getByRole('button', { name: new RegExp(`^\\d+\\. ${escaped(station.name)}(,|$)`) })
 			.first()
 			.click();
-		typer.part = one.type;
-		await type(form, 'Short name', one.short);
-		await choose(form, 'Assembly', typer.nameOf('in', one.in));
-		await choose(form, 'How many places', one.per === 'pump' ? 'One in the pump' : 'One per cylinder');
-		await choose(form, 'Renewal', renewalName[one.renewal]);
-		await type(form, 'Inspect for', one.lookFor ?? '');
-		await type(form, 'How it is fitted', one.fit ?? '');
-		await type(form, 'Part number', one.number ?? '');
-		await type(form, 'Price', String(one.price));
-		await type(form, 'Delivery', one.deliveryDays === undefined ? '' : String(one.deliveryDays));
-		for (const { key, name } of ours.scopes) await press(form, name, one.scopes.includes(key));
-		for (const size of one.characteristics) {
-			const known = partType(one.type).characteristics.find(({ key }) => key === size.key)!;
+		typer.part = station.type;
+		await type(form, 'Short name', station.short);
+		await choose(form, 'Assembly', typer.nameOf('in', station.in));
+		await choose(form, 'How many places', station.per === 'pump' ? 'One in the pump' : 'One per cylinder');
+		await choose(form, 'Renewal', renewalName[station.renewal]);
+		await type(form, 'Inspect for', station.lookFor ?? '');
+		await type(form, 'How it is fitted', station.fit ?? '');
+		await type(form, 'Part number', station.number ?? '');
+		await type(form, 'Price', String(station.price));
+		await type(form, 'Delivery', station.deliveryDays === undefined ? '' : String(station.deliveryDays));
+		for (const { key, name } of ours.scopes) await press(form, name, station.scopes.includes(key));
+		for (const size of station.characteristics) {
+			const known = partType(station.type).characteristics.find(({ key }) => key === size.key)!;
 			await form.getByRole('button', { name: `+ ${known.name}`, exact: true }).click();
 			await type(form, 'Size of a new part', `${size.nominal} ${size.unit}`);
 		}
-		for (const name of PART) await typer.more(form, fieldOf(stationSchema, name), one[name] as never);
-		await type(form, 'Pieces at a place', String(one.pieces));
-		await typer.more(form, fieldOf(stationSchema, 'inferred'), one.inferred);
+		for (const name of PART) await typer.more(form, fieldOf(stationSchema, name), station[name] as never);
+		await type(form, 'Pieces at a place', String(station.pieces));
+		await typer.more(form, fieldOf(stationSchema, 'inferred'), station.inferred);
 	}
 
 	await view('Pump');

@@ -173,7 +173,7 @@ test('twelve tabs of one browser share one stream: a save goes through, and its 
 	await page.goto(mat);
 	const twin = await page.context().newPage();
 	await twin.goto(mat);
-	for (const one of [page, twin]) await cell(one, 'Ceramic plunger, cylinder 2').click();
+	for (const other of [page, twin]) await cell(other, 'Ceramic plunger, cylinder 2').click();
 	await page
 		.getByRole('region', { name: 'Look' })
 		.getByRole('button', { name: /Scale or residue/ })

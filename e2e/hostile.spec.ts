@@ -108,7 +108,7 @@ for (const [path, fields] of forms) {
 		const request = await requestAs(playwright, signedOut.test(path) ? undefined : 'lead');
 		for (const field of fields) {
 			for (const [name, value] of values) {
-				const form = { ...Object.fromEntries(fields.map((one) => [one, 'x'])), [field]: value };
+				const form = { ...Object.fromEntries(fields.map((text) => [text, 'x'])), [field]: value };
 				const answer = await request.post(path, { headers: headers(), form, maxRedirects: 0 });
 				await holds(request, `${path} ${field}: ${name}`, answer);
 			}

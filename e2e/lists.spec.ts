@@ -79,7 +79,7 @@ test(
 			const option = async (label: string, says: RegExp) => {
 				const select = page.getByLabel(label);
 				const all = await select.getByRole('option').allTextContents();
-				await select.selectOption({ label: all.find((one) => says.test(one))! });
+				await select.selectOption({ label: all.find((text) => says.test(text))! });
 			};
 			await option('Working hand', hand);
 			await option('Pad for readings', pad);
@@ -145,17 +145,21 @@ test('a sheet’s faults are underlined where they are; of two leads who edit on
 	const address = page.url();
 
 	const both = await Promise.all(
-		[page, await page.context().newPage()].map(async (one) => {
-			await one.goto(address);
-			await expect(one.locator('textarea[name=text]')).toBeHidden();
-			return one;
+		[page, await page.context().newPage()].map(async (other) => {
+			await other.goto(address);
+			await expect(other.locator('textarea[name=text]')).toBeHidden();
+			return other;
 		})
 	);
-	await Promise.all(both.map((one) => one.getByRole('button', { name: 'Import model sheet' }).click()));
-	const taken = both.map((one) => one.getByRole('heading', { name: /revision 2/ }));
-	const told = both.map((one) => one.getByText('has a revision 2 already'));
-	await expect.poll(async () => (await Promise.all(taken.map((one) => one.count()))).filter(Boolean).length).toBe(1);
-	await expect.poll(async () => (await Promise.all(told.map((one) => one.count()))).filter(Boolean).length).toBe(1);
+	await Promise.all(both.map((other) => other.getByRole('button', { name: 'Import model sheet' }).click()));
+	const taken = both.map((other) => other.getByRole('heading', { name: /revision 2/ }));
+	const told = both.map((other) => other.getByText('has a revision 2 already'));
+	await expect
+		.poll(async () => (await Promise.all(taken.map((locator) => locator.count()))).filter(Boolean).length)
+		.toBe(1);
+	await expect
+		.poll(async () => (await Promise.all(told.map((locator) => locator.count()))).filter(Boolean).length)
+		.toBe(1);
 });
 
 test('Decide stands before any program of the page runs', async ({ browser }) => {

@@ -91,16 +91,22 @@ async function record(page: Page, job: string, sheet: ModelSheet): Promise<strin
 				part,
 				payload: { pattern, severity: 1, onset: 'service' }
 			}));
-			const readings = station.characteristics.flatMap((one) => {
-				const { rows, columns } = placesToRead(one);
+			const readings = station.characteristics.flatMap((characteristic) => {
+				const { rows, columns } = placesToRead(characteristic);
 				return rows.flatMap((_, row) =>
 					columns.map((_, column) => {
 						// The same number at every place within seconds would be asked about.
-						const value = Number((one.nominal + ((row + column) % 2) / 1000).toFixed(4));
+						const value = Number((characteristic.nominal + ((row + column) % 2) / 1000).toFixed(4));
 						return {
 							kind: 'reading',
 							part,
-							payload: { characteristic: one.key, row, column, value, typed: { text: String(value), unit: one.unit } }
+							payload: {
+								characteristic: characteristic.key,
+								row,
+								column,
+								value,
+								typed: { text: String(value), unit: characteristic.unit }
+							}
 						};
 					})
 				);
@@ -149,7 +155,7 @@ const outside = (page: Page) =>
 		within('direction', document.querySelector('.direction'));
 		// The pictures of a finding's grades stand only where they have room.
 		const shown = Array.from(region('Look').querySelectorAll('button')).filter(
-			(one) => one.getClientRects().length > 0
+			(button) => button.getClientRects().length > 0
 		);
 		if (shown.length < 3) faults.push('Look is empty');
 		for (const button of shown) within(`Look: ${button.textContent?.trim()}`, button, touch);

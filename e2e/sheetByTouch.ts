@@ -25,7 +25,7 @@ export async function type(root: Locator, label: string, text: string) {
 }
 export async function choose(root: Locator, label: string, words: string) {
 	const list = named(root, label);
-	const there = await list.evaluate((one: HTMLSelectElement) => one.selectedOptions[0]?.label);
+	const there = await list.evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.label);
 	if (there !== words) await list.selectOption({ label: words });
 }
 
@@ -131,7 +131,7 @@ export class SheetTyper {
 	}
 
 	async #figure(root: Locator, key: string, figure: number) {
-		const { name, unit } = (partType(this.part!).design ?? []).find((one) => one.key === key)!;
+		const { name, unit } = (partType(this.part!).design ?? []).find((designValue) => designValue.key === key)!;
 		const text = unit === 'share' ? `${100 * figure} %` : `${figure} ${unitLabel(unit)}`;
 		await type(root, name, text.trim());
 	}
@@ -144,8 +144,8 @@ export class SheetTyper {
 					.getByRole('button', { name: /^Remove / })
 					.first()
 					.click();
-			for (const one of items) {
-				const words = of.kind === 'choice' ? valueLabel(name, one as string) : this.nameOf(name, one as string);
+			for (const item of items) {
+				const words = of.kind === 'choice' ? valueLabel(name, item as string) : this.nameOf(name, item as string);
 				await choose(root, `Add to: ${label.toLowerCase()}`, words);
 			}
 			return;

@@ -21,7 +21,7 @@ const rows = readdirSync(folder).map((name) => {
 		'steps to open': stage('prepare', 'strip', 'clean'),
 		'to build': stage('build'),
 		'to prove': stage('prove'),
-		cautions: stations.flatMap((one) => one.cautions).length + steps.flatMap(({ cautions }) => cautions).length,
+		cautions: stations.flatMap((station) => station.cautions).length + steps.flatMap(({ cautions }) => cautions).length,
 		asks: steps.flatMap(({ asks }) => asks).length,
 		kits: kits.length,
 		scopes: scopes.length,

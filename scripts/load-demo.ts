@@ -9,7 +9,7 @@ import { generate } from './demo/generate';
 const { values } = parseArgs({ options: { pumps: { type: 'string' } } });
 const db = database();
 const shops = await db.models.shop.findAll();
-if (shops.some((one) => one.get('name') === shop.name && !one.get('demo'))) {
+if (shops.some((model) => model.get('name') === shop.name && !model.get('demo'))) {
 	// The shop is marked as a demo once it is complete.
 	console.error(
 		'Only half of the demo is in this database, because making it was stopped. Empty the database and start again.'

@@ -856,7 +856,7 @@ describe.each(Object.entries(packages))('%s', (_, offered) => {
 				for (const value of hostile) {
 					const args = withAt(walked.args, path, value) as unknown[];
 					try {
-						const bad = [...badNumbers(call(...args))].filter((one) => !mayBeInfinite || one.endsWith('NaN'));
+						const bad = [...badNumbers(call(...args))].filter((number) => !mayBeInfinite || number.endsWith('NaN'));
 						if (bad.length > 0) faults.push(`${path.join('.')} = ${value} → ${bad[0]}`);
 					} catch (error) {
 						if (!isTyped(error)) faults.push(`${path.join('.')} = ${value} → ${String(error)}`);

@@ -41,7 +41,7 @@ describe('what came in for a rebuild of the demo', () => {
 				2
 			)
 		);
-		expect(new Set(whole.map((one) => one.kit))).toEqual(new Set([kit.number]));
+		expect(new Set(whole.map((bag) => bag.kit))).toEqual(new Set([kit.number]));
 		expect(whole.find(({ station }) => station === 'packing')?.pieces).toBe(6);
 		expect(payloads(cameFor(['packing'], 2))[0].kit).toBeUndefined();
 		expect(cameFor([], 2)).toEqual([]);

@@ -135,7 +135,7 @@ describe('model sheets', () => {
 		expect(partTypeKeys.filter((key) => !used.has(key))).toEqual([]);
 	});
 	it('are there for every pump, and say that they are invented', () => {
-		for (const { model } of [...pumps, ...layoutPumps]) expect(sheets.map((one) => one.model)).toContain(model);
+		for (const { model } of [...pumps, ...layoutPumps]) expect(sheets.map((sheet) => sheet.model)).toContain(model);
 		expect(sheets.every(({ demo, maker }) => demo && maker.includes('invented'))).toBe(true);
 	});
 });

@@ -86,9 +86,9 @@ function rebuildOf(
 }
 const logOf = (model: string, hours: number, progress: Rebuild['progress'] = 'whole', seed = 5) => {
 	const random = new Random(seed);
-	const pump = [...pumps, ...layoutPumps].find((one) => one.model === model)!;
+	const pump = [...pumps, ...layoutPumps].find((demoPump) => demoPump.model === model)!;
 	const rebuild = rebuildOf(
-		sheets.find((one) => one.model === model)!,
+		sheets.find((sheet) => sheet.model === model)!,
 		pump,
 		hours,
 		progress,
@@ -144,7 +144,7 @@ describe('an inspection of every demo model', () => {
 
 describe('the stories', () => {
 	const told = (serial: string, progress: Rebuild['progress'] = 'whole'): { log: Entry[]; rebuild: Rebuild } => {
-		const pump = pumps.find((one) => one.serial === serial)!;
+		const pump = pumps.find((demoPump) => demoPump.serial === serial)!;
 		const random = new Random(9);
 		const sheet = sheets.find(({ model }) => model === pump.model)!;
 		// Two years in: what is planted has not been put right yet.

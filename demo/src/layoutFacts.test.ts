@@ -32,7 +32,7 @@ const lines = (text: string): string[] =>
 		.filter((line) => line !== '');
 const all = sheets.map((sheet) => [sheet.layout, sheet, layoutFacts[sheet.layout]] as const);
 const stationOf = (sheet: ModelSheet, key: string): Station => {
-	const station = sheet.stations.find((one) => one.key === key);
+	const station = sheet.stations.find((candidate) => candidate.key === key);
 	if (!station) throw new Error(`${sheet.model} has no station "${key}"`);
 	return station;
 };
@@ -76,7 +76,7 @@ const chains = ({ before }: LayoutFacts) =>
 /** The parts that a step handles, those of the sub-assemblies that it joins or loads included. */
 function partsHandled(sheet: ModelSheet, step: Step): string[] {
 	const within = (key: string): string[] => {
-		const joined = sheet.subAssemblies.find((one) => one.key === key);
+		const joined = sheet.subAssemblies.find((subAssembly) => subAssembly.key === key);
 		return joined ? joined.parts.flatMap(within) : [key];
 	};
 	return [...step.stations, ...(step.joins ? [step.joins] : [])].flatMap(within);
@@ -130,7 +130,7 @@ describe.each(all)('%s', (_, sheet, facts) => {
 			const [scope, key, side] = line.split(' ');
 			const { face, in: assembly } = stationOf(sheet, key);
 			const plan = buildSteps(sheet, { scope });
-			const step = plan.find((one) => [...one.stations, ...(one.joined?.parts ?? [])].includes(key))!;
+			const step = plan.find((buildStep) => [...buildStep.stations, ...(buildStep.joined?.parts ?? [])].includes(key))!;
 			// What is joined first is loaded with its sub-assembly.
 			const holder = sheet.subAssemblies.find(({ parts }) => parts.includes(key));
 			const loads = holder ? plan.find(({ stations }) => stations.includes(holder.key))! : step;
@@ -155,13 +155,14 @@ describe.each(all)('%s', (_, sheet, facts) => {
 		for (const step of sheet.steps)
 			for (const key of step.stage === 'build' ? step.stations : [])
 				expect(
-					sheet.stations.some((one) => one.key === key) || sheet.subAssemblies.some((one) => one.key === key)
+					sheet.stations.some((station) => station.key === key) ||
+						sheet.subAssemblies.some((subAssembly) => subAssembly.key === key)
 				).toBe(true);
 	});
 	it('warns at the step that does the damage', () => {
 		for (const line of lines(facts.cautions)) {
 			const [key, ...words] = line.split(' ');
-			const step = sheet.steps.find((one) => one.key === key);
+			const step = sheet.steps.find((candidate) => candidate.key === key);
 			expect(step, `${sheet.model}: step ${key}`).toBeDefined();
 			expect(cautionsAt(sheet, step!), `${sheet.model}: ${key}`).toContain(words.join(' '));
 		}

@@ -23,7 +23,7 @@ describe('the sheets of the layouts', () => {
 	});
 	it('a change of any row is seen', () => {
 		for (const [layout, rows] of table) {
-			const sheet = sheets.find((one) => one.layout === layout)!;
+			const sheet = sheets.find((candidate) => candidate.layout === layout)!;
 			for (const [i, row] of rows.entries()) {
 				const [key] = row.split(' ');
 				const { face, renewal, per } = sheet.stations[i];

@@ -31,7 +31,7 @@ describe.each(sheets)('%s', (_, sheet) => {
 	it('has sizes that fit each other while they are new', () => {
 		for (const station of sheet.stations)
 			for (const key of station.mates) {
-				const mate = sheet.stations.find((one) => one.key === key)!;
+				const mate = sheet.stations.find((candidate) => candidate.key === key)!;
 				for (const { key: figure, value, limit } of figuresOfPair(sheet, station, mate)) {
 					const where = `${sheet.model}: ${figure} of ${station.key} with ${mate.key} is ${value}`;
 					expect(value, where).toBeGreaterThanOrEqual(limit?.min ?? -Infinity);

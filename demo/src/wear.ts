@@ -102,9 +102,9 @@ export const allowanceOf = (sheet: SheetCharacteristic): number => {
 
 /** The largest share of its allowance that a part has used, by the sizes that are always measured where there are any; 0 where nothing is. */
 export function shareUsed(part: TruePart, station: Station): number {
-	const limited = station.characteristics.filter((one) => allowanceOf(one) > 0);
+	const limited = station.characteristics.filter((characteristic) => allowanceOf(characteristic) > 0);
 	const main = limited.filter(({ when }) => when === 'always');
-	const shares = (main.length > 0 ? main : limited).map((one) => part.wear.get(one.key)! / allowanceOf(one));
+	const shares = (main.length > 0 ? main : limited).map((size) => part.wear.get(size.key)! / allowanceOf(size));
 	return Math.max(0, ...shares);
 }
 

@@ -24,8 +24,8 @@ export function wrench({ unit, off, pullMs }: WrenchManners): Server {
 		socket.on('data', (data) => {
 			const lines = (rest + data.toString()).split('\n');
 			rest = lines.pop()!.slice(0, 1000);
-			for (const one of lines) {
-				const target = targetOf(one);
+			for (const text of lines) {
+				const target = targetOf(text);
 				if (target === undefined) continue;
 				clearInterval(pulling);
 				pulling = setInterval(() => {

@@ -41,17 +41,17 @@ const parts: WholeInput['parts'] = Array.from({ length: 60 }, (_, i) => {
 	const id = `p${i}`;
 	const readings = station.characteristics
 		.filter(({ when }) => when === 'always')
-		.flatMap((one) => {
-			const { rows, columns } = placesToRead(one);
-			const value = (one.nominal + (discardLimit(one)?.value ?? one.nominal)) / 2;
+		.flatMap((characteristic) => {
+			const { rows, columns } = placesToRead(characteristic);
+			const value = (characteristic.nominal + (discardLimit(characteristic)?.value ?? characteristic.nominal)) / 2;
 			return rows.flatMap((_, row) =>
 				columns.map((_, column) =>
 					entry(id, 'reading', {
-						characteristic: one.key,
+						characteristic: characteristic.key,
 						row,
 						column,
 						value: value + 0.001 * ((i + row + column) % 3),
-						typed: { text: '', unit: one.unit }
+						typed: { text: '', unit: characteristic.unit }
 					})
 				)
 			);

@@ -45,7 +45,7 @@ const shop = await db.models.shop.findOne({ where: { demo: true }, order: [['nam
 const scope = { db, shopId: shop!.get('id') as string };
 const [{ id: user }] = await db.models.user
 	.findAll({ where: { shopId: scope.shopId, role: 'lead' } })
-	.then((all) => all.map((one) => one.get({ plain: true }) as { id: string }));
+	.then((all) => all.map((model) => model.get({ plain: true }) as { id: string }));
 const added = await addSheet(scope, JSON.stringify(large));
 if (added.kind !== 'added') throw new Error(JSON.stringify(added).slice(0, 2000));
 const received = await receive(scope, user, {

@@ -23,7 +23,7 @@ export async function signedIn(address, email) {
 	const headers = { origin: address, accept: 'text/html' };
 	const form = new URLSearchParams({ email, password: 'harrow-sound' });
 	const answer = await fetch(`${address}/signin`, { method: 'POST', headers, body: form, redirect: 'manual' });
-	const cookies = answer.headers.getSetCookie().map((one) => one.split(';')[0]);
+	const cookies = answer.headers.getSetCookie().map((cookie) => cookie.split(';')[0]);
 	return { ...headers, cookie: cookies.join('; ') };
 }
 

@@ -57,7 +57,7 @@ function agree(what: string, ours: number, rs: number): void {
 }
 
 function compare([rankS, weibullS, chiSquare, shape, scale]: number[]): void {
-	const groups = [0, 1].map((group) => lives.filter((one) => one.group === group));
+	const groups = [0, 1].map((group) => lives.filter((life) => life.group === group));
 	const all = lives.map(({ hours, ended }) => (ended ? exactLife(hours) : rightCensored(hours)));
 	const fit = fitWeibull(all);
 	if (fit.kind !== 'fitted') throw new Error('the lives were not fitted');

@@ -95,13 +95,13 @@ export function plantedTruth(sheet: ModelSheet, pumps: number, seed: number): Pl
 }
 
 // A pump's life: causes arise by their rates, or one alone is planted and shows itself; some things are not looked for.
-function draw(random: Random, network: CauseNetwork, sheet: ModelSheet, chains: readonly Chain[], one: number) {
-	let state = chains.map(({ of }, k) => (one >= 0 ? k === one : random.chance(of.prior)));
+function draw(random: Random, network: CauseNetwork, sheet: ModelSheet, chains: readonly Chain[], value: number) {
+	let state = chains.map(({ of }, k) => (value >= 0 ? k === value : random.chance(of.prior)));
 	const truth: boolean[][] = [];
 	const seen: Seen[][] = [];
 	const rebuilds: RebuildEvidence[] = [];
 	for (let t = 0; t < REBUILDS; t++) {
-		if (t > 0 && one < 0)
+		if (t > 0 && value < 0)
 			state = state.map((on, k) => on || random.chance(-Math.expm1((-chains[k].of.per1000h * HOURS) / 1000)));
 		truth.push(state);
 		const here: Seen[] = [];
@@ -110,7 +110,7 @@ function draw(random: Random, network: CauseNetwork, sheet: ModelSheet, chains: 
 			const shown = network.findings.filter((finding) => stationsOf(finding, sheet).includes(station));
 			if (shown.length === 0) continue;
 			for (const cylinder of station.per === 'pump' ? [0] : [1, 2, 3]) {
-				if (one < 0 && !random.chance(LOOKED_SHARE)) continue;
+				if (value < 0 && !random.chance(LOOKED_SHARE)) continue;
 				const found = shown.map((finding) => ({
 					finding,
 					present: random.chance(1 - absentChance(chains, state, finding.key, finding.leak, cylinder))

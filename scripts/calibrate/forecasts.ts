@@ -120,13 +120,13 @@ export class ForecastBook {
 	say(state: PumpState, judged: readonly Judged[], next: number, fleet: FleetKnowledge): void {
 		const { pumpHours } = state.jobs.at(-1)!;
 		const log = this.#harshnessOf(state, judged);
-		state.pending = judged.map((one): Pending => {
-			const { place, life, station, replaced } = one;
+		state.pending = judged.map((other): Pending => {
+			const { place, life, station, replaced } = other;
 			const start = place.fittedHours ?? place.fromHours;
 			const wears = wearing(station, life).map(({ key }) => {
 				const wear = replaced
 					? new ReferenceSize(this.#world, { station, key, before: [{ hours: 0, weight: 1 }], looks: [] }, this.#before)
-					: new ReferenceSize(this.#world, this.#seen(one.place, key), this.#before);
+					: new ReferenceSize(this.#world, this.#seen(other.place, key), this.#before);
 				return { key, reference: wear.chance(replaced ? 0 : pumpHours - start, next, this.#before) };
 			});
 			const ages = replaced
@@ -171,7 +171,7 @@ export class ForecastBook {
 
 	#seen(place: Place, key: string) {
 		const { station, part, fittedHours, fromHours } = place;
-		const sheet = station.characteristics.find((one) => one.key === key)!;
+		const sheet = station.characteristics.find((characteristic) => characteristic.key === key)!;
 		const allowance = allowanceOf(sheet);
 		const start = fittedHours ?? fromHours;
 		const looks = this.#sizes
@@ -193,7 +193,7 @@ export class ForecastBook {
 	}
 
 	#newOne(station: Station, key: string, state: PumpState, fleet: FleetKnowledge): PartWear {
-		const sheet = station.characteristics.find((one) => one.key === key)!;
+		const sheet = station.characteristics.find((characteristic) => characteristic.key === key)!;
 		const known = fleet.wear[`${station.key}/${key}`] ?? priorKnowledge(wearPriorOf(station.type, sheet)!);
 		const { pump } = knowledgeOfPump(fleet, state.jobs.at(-1)!, this.#sheet);
 		return new PartWear(known, pump, { before: [{ hours: 0, weight: 1 }], looks: [] }, { context: this.#context });
@@ -214,7 +214,8 @@ export class ForecastBook {
 		for (const { place, said, reference, kept, ageKnown, sizes, wasDamaged } of pending) {
 			const beyond = sizes.map(
 				({ key }) =>
-					place.truth.wear.get(key)! > allowanceOf(place.station.characteristics.find((one) => one.key === key)!)
+					place.truth.wear.get(key)! >
+					allowanceOf(place.station.characteristics.find((characteristic) => characteristic.key === key)!)
 			);
 			const happened = (!wasDamaged && isDamaged(place.truth)) || beyond.some(Boolean);
 			any ||= happened;

@@ -143,7 +143,7 @@ export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 			const faster = random.chance(CHANGED);
 			const now = { ...part, rate: part.rate * (faster ? TRIPLED : 1) };
 			const later = look(now, truth, Array<number>(since).fill(INTERVAL), random).looks;
-			const all = [...looks, ...later.map((one) => ({ ...one, hours: one.hours + 2 * INTERVAL }))];
+			const all = [...looks, ...later.map((wearLook) => ({ ...wearLook, hours: wearLook.hours + 2 * INTERVAL }))];
 			return { now, faster, pump: `${i % 12}`, history: { before: NEW, looks: all } };
 		});
 		const fit = fitOf(prior, parts, 12);

@@ -128,7 +128,7 @@ console.log('\nWear beyond a limit by duty: expected and happened');
 head('world', 'duty', 'expected', 'happened', 'happened ÷ said');
 const byDuty = (world: string, list: readonly Seeded[], dutyOf: (one: Seeded) => string) => {
 	for (const duty of new Set(list.map(dutyOf))) {
-		const { expected, happened } = counts(list.filter((one) => dutyOf(one) === duty));
+		const { expected, happened } = counts(list.filter((sample) => dutyOf(sample) === duty));
 		row(nameOf.get(world)!, duty, expected.toFixed(1), happened, (happened / expected).toFixed(2));
 	}
 };
@@ -139,7 +139,7 @@ for (const [world, { sizes }] of results) {
 		byDuty(
 			world,
 			sizes.filter(({ rebuild }) => rebuild >= FROM_REBUILD),
-			(one) => `${harshOf(one)}, undeclared, from the third rebuild`
+			(sample) => `${harshOf(sample)}, undeclared, from the third rebuild`
 		);
 	else byDuty(world, sizes, ({ dutyClass }) => `${dutyClass}, declared`);
 }
@@ -148,7 +148,7 @@ console.log('\nParts whose age nobody knows, and those of known age');
 head('world', 'age', 'forecasts', 'said', 'happened');
 for (const [world, { parts }] of results)
 	for (const ageKnown of [false, true]) {
-		const list = parts.filter((one) => one.ageKnown === ageKnown);
+		const list = parts.filter((part) => part.ageKnown === ageKnown);
 		if (list.length === 0) continue;
 		const { count, said, happened } = summary(list);
 		row(nameOf.get(world)!, ageKnown ? 'known' : 'unknown', count, percent(said), percent(happened));
@@ -253,7 +253,7 @@ for (const inspections of [4, 6, 12])
 console.log('\nCauses planted from the network itself, four rebuilds a pump');
 const told = seeds.map((seed) => plantedTruth(sheetOfCauses, 20, seed));
 saidAndSo(told.flatMap(({ said }) => said));
-const sumOf = (key: 'planted' | 'first' | 'aboveAll') => told.reduce((sum, one) => sum + one[key], 0);
+const sumOf = (key: 'planted' | 'first' | 'aboveAll') => told.reduce((sum, truth) => sum + truth[key], 0);
 console.log(
 	`\nFurthest from exact inference over all joint states: ${Math.max(...told.map(({ furthest }) => furthest)).toExponential(1)}. One cause planted and everything looked for: first at the second rebuild in ${sumOf('first')} of ${sumOf('planted')}, above all others together in ${sumOf('aboveAll')}.`
 );
@@ -277,7 +277,7 @@ console.log(
 head('Ω·τ', 'healthy', 'blamed', 'leaking', 'named right', 'cannot be told');
 for (const lag of [0, 0.03, 0.1, 0.3, 1, 5]) {
 	const heard = seeds.map((seed) => heardAtLag(lag, HEARD_A_LAG, seed));
-	const sum = (key: keyof HeardAtLag) => heard.reduce((total, one) => total + one[key], 0);
+	const sum = (key: keyof HeardAtLag) => heard.reduce((total, other) => total + other[key], 0);
 	const [leaking, blamed] = [sum('leaking'), sum('blamed')];
 	const named = leaking > 0 ? percent(sum('named') / leaking) : 'none';
 	row(lag, sum('healthy'), percent(blamed / Math.max(1, sum('healthy'))), leaking, named, sum('hidden'));

@@ -29,7 +29,7 @@ export function otherEnds(shape: number, expected: number, age: number, shops: n
 	const ended = (hours: number) => (hours / scale) ** shape;
 	return {
 		truth: -Math.expm1(ended(age) - ended(age + 2000)),
-		said: said.reduce((sum, one) => sum + one, 0) / shops,
+		said: said.reduce((sum, value) => sum + value, 0) / shops,
 		low: said[Math.floor(0.05 * (shops - 1))],
 		high: said[Math.floor(0.95 * (shops - 1))]
 	};

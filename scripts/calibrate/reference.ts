@@ -17,11 +17,11 @@ const REACH = 2.6; // standard deviations
 export function harshnessBefore({ fleet }: World): Harshness {
 	const logs = fleet.map(({ harshness }) => Math.log(harshness));
 	const mean = logs.reduce((a, b) => a + b, 0) / logs.length;
-	const sd = Math.max(0.05, Math.sqrt(logs.reduce((sum, one) => sum + (one - mean) ** 2, 0) / logs.length));
+	const sd = Math.max(0.05, Math.sqrt(logs.reduce((sum, value) => sum + (value - mean) ** 2, 0) / logs.length));
 	const z = Array.from({ length: NODES }, (_, i) => REACH * ((2 * i) / (NODES - 1) - 1));
 	return {
-		factors: z.map((one) => Math.exp(mean + one * sd)),
-		log: Float64Array.from(z, (one) => -(one ** 2) / 2)
+		factors: z.map((value) => Math.exp(mean + value * sd)),
+		log: Float64Array.from(z, (value) => -(value ** 2) / 2)
 	};
 }
 
@@ -47,15 +47,15 @@ function ratesOf(world: World, kind: string): Rates {
 	if (known) return known;
 	const { hoursToLimit, between } = world.population.kinds.get(kind)!;
 	const z = Array.from({ length: RATES }, (_, i) => 4.5 * ((2 * i) / (RATES - 1) - 1));
-	const log = z.map((one) => one * between);
+	const log = z.map((value) => value * between);
 	const alike = 1 / between ** 2;
 	// Density of the logarithm: normal, or of a gamma variable of mean 1.
 	const density = log.map((x, i) => (world.rates === 'lognormal' ? -(z[i] ** 2) / 2 : alike * (x - Math.exp(x))));
-	const weights = Float64Array.from(density, (one) => Math.exp(one - Math.max(...density)));
+	const weights = Float64Array.from(density, (value) => Math.exp(value - Math.max(...density)));
 	const total = weights.reduce((a, b) => a + b, 0);
 	const made = {
 		rates: Float64Array.from(log, (x) => (1000 / hoursToLimit) * Math.exp(x)),
-		weights: weights.map((one) => one / total)
+		weights: weights.map((weight) => weight / total)
 	};
 	kept.set(kind, made);
 	return made;

@@ -4,7 +4,7 @@ import type { Forecast } from './forecasts';
 export type Seeded = Forecast & { readonly seed: number };
 
 const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
-const happened = (list: readonly Seeded[]): number => mean(list.map((one) => Number(one.happened)));
+const happened = (list: readonly Seeded[]): number => mean(list.map((sample) => Number(sample.happened)));
 
 export interface Summary {
 	readonly count: number;
@@ -21,7 +21,8 @@ export interface Summary {
 
 export function summary(list: readonly Seeded[]): Summary {
 	const base = happened(list);
-	const brier = (of: (one: Seeded) => number) => mean(list.map((one) => (of(one) - Number(one.happened)) ** 2));
+	const brier = (of: (one: Seeded) => number) =>
+		mean(list.map((sample) => (of(sample) - Number(sample.happened)) ** 2));
 	return {
 		count: list.length,
 		said: mean(list.map(({ said }) => said)),
@@ -79,15 +80,15 @@ function halfWidthBySeed(list: readonly Seeded[]): number {
 	const off = mean(list.map(({ said, happened }) => said - Number(happened)));
 	const seeds = [...new Set(list.map(({ seed }) => seed))];
 	const sums = seeds.map((seed) =>
-		list.reduce((sum, one) => (one.seed === seed ? sum + one.said - Number(one.happened) - off : sum), 0)
+		list.reduce((sum, sample) => (sample.seed === seed ? sum + sample.said - Number(sample.happened) - off : sum), 0)
 	);
 	const n = seeds.length;
 	if (n < 2) return NaN;
-	return (1.96 * Math.sqrt((sums.reduce((sum, one) => sum + one ** 2, 0) * n) / (n - 1))) / list.length;
+	return (1.96 * Math.sqrt((sums.reduce((sum, value) => sum + value ** 2, 0) * n) / (n - 1))) / list.length;
 }
 
 /** What was expected and what came true, as counts. */
 export const counts = (list: readonly Seeded[]): { expected: number; happened: number } => ({
 	expected: list.reduce((sum, { said }) => sum + said, 0),
-	happened: list.filter((one) => one.happened).length
+	happened: list.filter((sample) => sample.happened).length
 });

@@ -194,16 +194,22 @@ export class SimulatedShop {
 			return { place, record, judgement, life, station, cylinder: place.cylinder, replaced: false };
 		});
 		const leaders = leadersOf(judged, this.#world.policy);
-		for (const one of judged) {
-			one.judgement = withinSet(one, leaders, this.#world.policy);
-			one.replaced = one.judgement.verdict === 'replace';
-			one.place.lookedHours.push(pumpHours);
-			for (const { key } of one.station.characteristics) {
-				const readings = one.record.readings
+		for (const other of judged) {
+			other.judgement = withinSet(other, leaders, this.#world.policy);
+			other.replaced = other.judgement.verdict === 'replace';
+			other.place.lookedHours.push(pumpHours);
+			for (const { key } of other.station.characteristics) {
+				const readings = other.record.readings
 					.filter(({ payload }) => payload.characteristic === key)
 					.map(({ payload }) => payload);
 				if (readings.length > 0)
-					this.#sizes.push({ part: one.place.part, pump: state.pump.serial, characteristic: key, pumpHours, readings });
+					this.#sizes.push({
+						part: other.place.part,
+						pump: state.pump.serial,
+						characteristic: key,
+						pumpHours,
+						readings
+					});
 			}
 		}
 		return judged;

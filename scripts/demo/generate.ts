@@ -342,24 +342,24 @@ async function receiveUnknown(
 const YEAR_MS = 365 * 86_400_000;
 async function loadCases(scope: ShopScope, lead: SignedIn, now: Date): Promise<void> {
 	const start = now.getTime() - 4 * YEAR_MS;
-	for (const one of cases) {
-		const serial = pumps.find(({ story }) => story === one.story)?.serial;
+	for (const example of cases) {
+		const serial = pumps.find(({ story }) => story === example.story)?.serial;
 		const pump = await of(scope, 'pump').one({ serial });
 		if (!pump) continue; // a fleet for trying volume may have none of its story
 		const pumpId = pump.id;
 		const jobs = await of(scope, 'job').all({ pumpId }, { order: [['receivedAt', 'ASC']] });
 		const from = (years: number) => jobs.find(({ receivedAt }) => receivedAt.getTime() >= start + years * YEAR_MS)!;
-		const opened = from(one.openedYears);
-		const { station, cylinder, pattern, cause, hypothesis } = one;
+		const opened = from(example.openedYears);
+		const { station, cylinder, pattern, cause, hypothesis } = example;
 		const asked = { pumpId, station, cylinder, pattern, cause, hypothesis, openedJobId: opened.id };
 		const answer = await openCase(scope, lead, asked, opened.receivedAt);
 		if (answer.kind !== 'done') throw new Error(`demo case not opened: ${JSON.stringify(answer)}`);
-		if (!one.acted) continue;
-		const acted = from(one.acted.years);
-		await actOn(scope, lead, answer.id, { ...one.acted, jobId: acted.id }, acted.receivedAt);
-		if (!one.confirmed) continue;
-		const told = from(one.confirmed.years).receivedAt;
-		await closeCase(scope, lead, answer.id, 'confirmed', one.confirmed.says, told);
+		if (!example.acted) continue;
+		const acted = from(example.acted.years);
+		await actOn(scope, lead, answer.id, { ...example.acted, jobId: acted.id }, acted.receivedAt);
+		if (!example.confirmed) continue;
+		const told = from(example.confirmed.years).receivedAt;
+		await closeCase(scope, lead, answer.id, 'confirmed', example.confirmed.says, told);
 	}
 }
 

@@ -79,7 +79,8 @@ function lose(those: Iterable<Subscriber>): void {
 const loseAll = () => lose(subscribers);
 
 async function pass({ shop, job, from, to }: Notice): Promise<void> {
-	const interested = () => [...subscribers].filter((one) => one.jobId === job && one.shopId === shop);
+	const interested = () =>
+		[...subscribers].filter((subscriber) => subscriber.jobId === job && subscriber.shopId === shop);
 	if (interested().length === 0) return;
 	const entries = await entriesOf({ db: database(), shopId: shop }, job, { from: String(from), to: String(to) });
 	for (const subscriber of interested()) {
@@ -107,7 +108,8 @@ export async function subscribe(subscriber: Subscriber): Promise<() => void> {
 }
 
 /** Ends the streams of a person on this node: they have signed out, or may not sign in any more. */
-export const endStreamsOf = (userId: string): void => lose([...subscribers].filter((one) => one.userId === userId));
+export const endStreamsOf = (userId: string): void =>
+	lose([...subscribers].filter((subscriber) => subscriber.userId === userId));
 
 /** Ends this process's listening connection and its streams. */
 export function stopListening(): void {

@@ -45,7 +45,7 @@ const added = async (name: string): Promise<string> => {
 	if (result.kind !== 'kept') throw new Error(result.kind);
 	return result.id;
 };
-const listed = async (id: string) => (await gaugesOf(shop.scope)).find((one) => one.id === id);
+const listed = async (id: string) => (await gaugesOf(shop.scope)).find((gauge) => gauge.id === id);
 
 describe('gauges', () => {
 	it('are taken in with their certificate, once a name, in their own shop alone', async () => {
@@ -96,7 +96,7 @@ describe('gauges', () => {
 		]);
 		expect(answers).toMatchObject([{ result: 'accepted' }]);
 		await retireGauge(shop.scope, id, true);
-		const gauge = (await benchOf(shop.scope, bench.job.id))!.gauges.find((one) => one.id === id);
+		const gauge = (await benchOf(shop.scope, bench.job.id))!.gauges.find((shopGauge) => shopGauge.id === id);
 		expect(gauge).toMatchObject({ retired: true, facts: { calibrationU: 0.002 } });
 		expect((await gaugeById(shop.scope, id))?.uses).toMatchObject([{ job: bench.job.id, readings: 1 }]);
 		await retireGauge(shop.scope, id, false);

@@ -32,7 +32,7 @@ export function orderAsXlsx(list: OrderList): Promise<Uint8Array> {
 		[...heads],
 		...lines,
 		['', 'Sum', '', '', total(list), list.currency],
-		...list.consumables.map((one) => ['', one])
+		...list.consumables.map((consumable) => ['', consumable])
 	];
 	return xlsxOf([{ name: 'Order', rows, bold: [1, lines.length + 2], widths: [16, 40, 9, 10, 10, 12] }]);
 }

@@ -40,7 +40,7 @@ function drawable(text: string): string {
 const NOT_TEXT = new Set(['svg', 'qr', 'image']);
 function withDrawableTexts(value: unknown, key = ''): unknown {
 	if (typeof value === 'string') return NOT_TEXT.has(key) ? value : drawable(value);
-	if (Array.isArray(value)) return value.map((one) => withDrawableTexts(one));
+	if (Array.isArray(value)) return value.map((part) => withDrawableTexts(part));
 	if (typeof value !== 'object' || value === null) return value;
 	return Object.fromEntries(Object.entries(value).map(([name, inner]) => [name, withDrawableTexts(inner, name)]));
 }

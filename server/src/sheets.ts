@@ -36,7 +36,7 @@ export async function sheetsOf(scope: ShopScope): Promise<SheetListing[]> {
 		{},
 		{ attributes: ['model', [fn('count', col('id')), 'pumps']], group: ['model'] }
 	);
-	const pumps = new Map(counted.map((one) => [one.model, Number(one.pumps)]));
+	const pumps = new Map(counted.map((count) => [count.model, Number(count.pumps)]));
 	const newest = sheets.filter(({ model }, i) => model !== sheets[i - 1]?.model);
 	return newest.map(({ id, model, layout, revision }) => ({
 		id,
@@ -113,7 +113,7 @@ export const drawnSheet = ({ model, layout, cylinders, stations }: ModelSheet): 
 /** The listing of `sheetsOf` with the stack of each model. */
 export const drawnSheetsOf = async (scope: ShopScope): Promise<(SheetListing & DrawnSheet)[]> =>
 	Promise.all(
-		(await sheetsOf(scope)).map(async (one) => ({ ...drawnSheet(await pinnedSheet(scope, one.id)), ...one }))
+		(await sheetsOf(scope)).map(async (sheet) => ({ ...drawnSheet(await pinnedSheet(scope, sheet.id)), ...sheet }))
 	);
 
 /** A model by one of its sheets, with what receiving a pump of it asks. */

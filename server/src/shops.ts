@@ -45,7 +45,7 @@ export async function sitesWithPumps(scope: ShopScope): Promise<SiteListing[]> {
 		{},
 		{ attributes: ['siteId', [fn('count', col('id')), 'pumps']], group: ['siteId'] }
 	);
-	const pumps = new Map(counted.map((one) => [one.siteId, Number(one.pumps)]));
+	const pumps = new Map(counted.map((count) => [count.siteId, Number(count.pumps)]));
 	return sites.map((site) => ({ ...site, pumps: pumps.get(site.id) ?? 0 }));
 }
 

@@ -54,7 +54,7 @@ export function tighteningOrder({ bolts, pattern }: Pick<BoltGroup, 'bolts' | 'p
 	for (const { xMm, yMm } of bolts)
 		requireThat(Number.isFinite(xMm) && Number.isFinite(yMm), 'tighteningOrder', 'bolts', `${xMm}, ${yMm}`, 'numbers');
 	const places = bolts.map((bolt, index): Place => ({ ...bolt, index }));
-	const of = (mark?: Bolt['mark']) => places.filter((one) => one.mark === mark);
+	const of = (mark?: Bolt['mark']) => places.filter((place) => place.mark === mark);
 	// The middle is that of the whole group: what is marked lies in it as the others do.
 	const middle = middleOf(bolts);
 	const inOrder = (some: readonly Place[]) => byPattern(some, pattern, middle);
@@ -93,19 +93,19 @@ function middleOf(places: readonly Bolt[]): Middle {
 const NEARLY = 1e-6; // of two that are alike but for rounding, the first that is listed
 
 function best<T>(list: readonly T[], worth: (one: T) => number): T {
-	return list.reduce((top, one) => (worth(one) > worth(top) + NEARLY ? one : top));
+	return list.reduce((top, other) => (worth(other) > worth(top) + NEARLY ? other : top));
 }
 
 function crosswise(places: readonly Place[], middle: Middle): Place[] {
 	const order: Place[] = [];
 	const left = [...places];
-	const take = (one: Place) => order.push(...left.splice(left.indexOf(one), 1));
+	const take = (place: Place) => order.push(...left.splice(left.indexOf(place), 1));
 	while (left.length > 0) {
 		// Where the joint is held least: furthest from every bolt that holds.
-		take(order.length === 0 ? left[0] : best(left, (one) => Math.min(...order.map((held) => apart(held, one)))));
+		take(order.length === 0 ? left[0] : best(left, (place) => Math.min(...order.map((held) => apart(held, place)))));
 		const last = order.at(-1)!;
 		const opposite = { xMm: 2 * middle.xMm - last.xMm, yMm: 2 * middle.yMm - last.yMm };
-		if (left.length > 0) take(best(left, (one) => -apart(one, opposite)));
+		if (left.length > 0) take(best(left, (place) => -apart(place, opposite)));
 	}
 	return order;
 }
@@ -129,10 +129,10 @@ const SAME_RING_MM = 1;
 // Places equally far from the middle, the nearest first.
 function rings(places: readonly Place[], middle: Middle): Place[][] {
 	const groups: Place[][] = [];
-	for (const one of places.toSorted((a, b) => apart(a, middle) - apart(b, middle) || a.index - b.index)) {
+	for (const place of places.toSorted((a, b) => apart(a, middle) - apart(b, middle) || a.index - b.index)) {
 		const ring = groups.at(-1);
-		if (ring && apart(one, middle) - apart(ring[0], middle) < SAME_RING_MM) ring.push(one);
-		else groups.push([one]);
+		if (ring && apart(place, middle) - apart(ring[0], middle) < SAME_RING_MM) ring.push(place);
+		else groups.push([place]);
 	}
 	return groups.map((ring) => ring.toSorted((a, b) => a.index - b.index));
 }

@@ -26,7 +26,9 @@ describe('proposedTorque', () => {
 				fc.double({ min: 3, max: 30, noNaN: true }),
 				fc.double({ min: 0.06, max: 0.2, noNaN: true }),
 				(d, friction) => {
-					const all = propertyClasses.map((one) => proposedTorque({ diameterMm: d, friction }, one));
+					const all = propertyClasses.map((propertyClass) =>
+						proposedTorque({ diameterMm: d, friction }, propertyClass)
+					);
 					expect(all).toEqual(all.toSorted((a, b) => a - b));
 					expect(proposedTorque({ diameterMm: d * 1.1, friction }, '8.8')).toBeGreaterThan(all[2]);
 					expect(proposedTorque({ diameterMm: d, friction: friction * 1.2 }, '8.8')).toBeGreaterThan(all[2]);

@@ -35,7 +35,8 @@ export function shimPack(wantedMm: number, stock: readonly ShimStock[]): ShimPac
 	}
 	const wanted = wantedMm / STEP_MM;
 	// One beyond the gap by the thickest shim is never nearer than what is left without it.
-	const reach = Math.ceil(wanted) + Math.round(Math.max(0, ...stock.map((one) => one.thicknessMm)) / STEP_MM);
+	const reach =
+		Math.ceil(wanted) + Math.round(Math.max(0, ...stock.map((shimStock) => shimStock.thicknessMm)) / STEP_MM);
 	const packs = new Map<number, readonly number[]>([[0, []]]);
 	for (const { thicknessMm, count } of stock.toSorted((a, b) => b.thicknessMm - a.thicknessMm)) {
 		const step = Math.round(thicknessMm / STEP_MM);
@@ -47,10 +48,10 @@ export function shimPack(wantedMm: number, stock: readonly ShimStock[]): ShimPac
 			}
 	}
 	const off = (total: number) => Math.abs(total - wanted);
-	const [total, shimsMm] = [...packs].reduce((best, one) => {
-		const nearer = off(best[0]) - off(one[0]);
-		if (Math.abs(nearer) > 1e-6) return nearer > 0 ? one : best;
-		return one[0] < best[0] ? one : best;
+	const [total, shimsMm] = [...packs].reduce((best, pack) => {
+		const nearer = off(best[0]) - off(pack[0]);
+		if (Math.abs(nearer) > 1e-6) return nearer > 0 ? pack : best;
+		return pack[0] < best[0] ? pack : best;
 	});
 	return { shimsMm, totalMm: total * STEP_MM, offMm: (total - wanted) * STEP_MM };
 }

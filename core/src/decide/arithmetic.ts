@@ -70,7 +70,9 @@ export interface Step {
 export function arithmeticOf(input: JudgeInput, judgement: Judgement): Step[] {
 	return [
 		...judgement.sizes.flatMap((size) => {
-			const judged = judgement.measured.find((one) => one.sheet.key === size.sheet.key);
+			const judged = judgement.measured.find(
+				(judgedCharacteristic) => judgedCharacteristic.sheet.key === size.sheet.key
+			);
 			return [...sizeSteps(size), ...(judged ? limitSteps(judged, judgement.outlook[size.sheet.key], input) : [])];
 		}),
 		...judgement.figures.map(({ key, inputs, nearest, value, unit, u }): Step => ({

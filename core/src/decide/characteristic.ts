@@ -152,7 +152,7 @@ function placeOf(type: PartTypeKey, unit: string, readings: readonly Reading[], 
 	const byGauge = new Map<string, BudgetInput & { readings: number[]; named?: ShopGauge }>();
 	const values: number[] = [];
 	for (const { payload } of readings) {
-		const named = gauges.find((one) => one.id === payload.gauge);
+		const named = gauges.find((shopGauge) => shopGauge.id === payload.gauge);
 		const gauge = named?.facts ?? ASSUMED_GAUGE;
 		const thermal = thermalOf(type, unit, gauge, payload);
 		const value = readingAt20C(type, unit, gauge, payload);
@@ -335,7 +335,7 @@ export function judgeCharacteristic(
 	if (limit === undefined || value === undefined || estimate === undefined) return undefined;
 	const limits = { min: sheet.min, max: sheet.max };
 	const verdict = byPlace(measured, value, limits, policy);
-	const others = gauges.filter((one) => one.kind === characteristic.instrument && one !== worst.gauge);
+	const others = gauges.filter((gauge) => gauge.kind === characteristic.instrument && gauge !== worst.gauge);
 	const start = characteristic.form ? undefined : asFitted[sheet.key];
 	const settles = verdict.zone === 'tooClose' && !characteristic.form;
 	const risks = sharedRisk(policy, measured.places.length);

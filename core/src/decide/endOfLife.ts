@@ -27,7 +27,7 @@ export function endReason({ reasons }: Judgement, station: Station): EndReason {
 			: []
 	);
 	if (sizes.some(({ code }) => code === 'beyondLimit')) return 'damaged';
-	const worn = reasons.some((reason) => WORN.includes(reason.code) && !sizes.some((one) => one === reason));
+	const worn = reasons.some((reason) => WORN.includes(reason.code) && !sizes.some((size) => size === reason));
 	if (inService.length > 0 || worn) return 'worn';
 	return out.length > 0 ? 'hurtAtStrip' : 'renewedGood';
 }

@@ -16,13 +16,18 @@ const share = fc.double({ min: -0.2, max: 1.4, noNaN: true });
 
 /** Readings of every size of a station at shares of its way from new to its limit. */
 function readings({ characteristics }: Station, shares: readonly number[]): Entry[] {
-	return characteristics.flatMap((one, i) => {
-		const limit = discardLimit(one)?.value ?? one.nominal * 1.1;
+	return characteristics.flatMap((characteristic, i) => {
+		const limit = discardLimit(characteristic)?.value ?? characteristic.nominal * 1.1;
 		const way = shares[i % shares.length];
-		const { rows, columns } = placesToRead(one);
-		const value = Math.max(one.nominal * 0.05, one.nominal + way * (limit - one.nominal));
+		const { rows, columns } = placesToRead(characteristic);
+		const value = Math.max(
+			characteristic.nominal * 0.05,
+			characteristic.nominal + way * (limit - characteristic.nominal)
+		);
 		return rows.flatMap((_, row) =>
-			columns.map((_, column) => read(one.key, value * (1 + 1e-4 * ((row * 7 + column * 3) % 5)), row, column))
+			columns.map((_, column) =>
+				read(characteristic.key, value * (1 + 1e-4 * ((row * 7 + column * 3) % 5)), row, column)
+			)
 		);
 	});
 }
@@ -139,10 +144,12 @@ describe('any size of any sheet', () => {
 					} as Entry;
 					expect(checkEntry(typed, job(at))).toBeUndefined();
 				}
-				for (const one of station.characteristics.filter(({ unit, nominal }) => unit === 'mm' && nominal >= 2)) {
-					const kind = partType(station.type).characteristics.find(({ key }) => key === one.key)!;
+				for (const characteristic of station.characteristics.filter(
+					({ unit, nominal }) => unit === 'mm' && nominal >= 2
+				)) {
+					const kind = partType(station.type).characteristics.find(({ key }) => key === characteristic.key)!;
 					if (!kind.form)
-						expect(checkEntry(read(one.key, one.nominal / 25.4), job(at))).toMatchObject({
+						expect(checkEntry(read(characteristic.key, characteristic.nominal / 25.4), job(at))).toMatchObject({
 							code: 'implausible',
 							suspect: 'inch'
 						});
@@ -152,17 +159,19 @@ describe('any size of any sheet', () => {
 		));
 	it('wears the more likely past its limit, the more it is worn', () => {
 		for (const { sheet, station } of places) {
-			for (const one of station.characteristics.filter((size) => discardLimit(size) && size.when === 'always')) {
+			for (const characteristic of station.characteristics.filter(
+				(size) => discardLimit(size) && size.when === 'always'
+			)) {
 				const chance = (way: number) =>
 					judge(
 						inputFor(
 							sheet,
 							station.key,
-							recordOf(clean(), ...readings({ ...station, characteristics: [one] }, [way])),
-							{ life: ran(station, wearPriorOf(station.type, one)?.hoursToLimit ?? 1000) }
+							recordOf(clean(), ...readings({ ...station, characteristics: [characteristic] }, [way])),
+							{ life: ran(station, wearPriorOf(station.type, characteristic)?.hoursToLimit ?? 1000) }
 						)
-					).outlook[one.key].risk.probability;
-				expect(chance(0.9), `${sheet.model} ${station.key}/${one.key}`).toBeGreaterThanOrEqual(chance(0.3));
+					).outlook[characteristic.key].risk.probability;
+				expect(chance(0.9), `${sheet.model} ${station.key}/${characteristic.key}`).toBeGreaterThanOrEqual(chance(0.3));
 			}
 		}
 	});

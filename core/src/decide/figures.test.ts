@@ -7,7 +7,7 @@ const marram = demoSheet('marram');
 const pistons = demoSheet('thrift');
 const diaphragms = demoSheet('comfrey');
 const regulator = demoSheet('sedge');
-const figure = (input: JudgeInput, key: string) => judge(input).figures.find((one) => one.key === key)!;
+const figure = (input: JudgeInput, key: string) => judge(input).figures.find((figure) => figure.key === key)!;
 const codes = (input: JudgeInput) => judge(input).reasons.map(({ code }) => code);
 
 // Expected values: the cited equations worked by hand with the sheet's design values.

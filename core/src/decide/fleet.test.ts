@@ -116,9 +116,9 @@ describe('learnFleet', () => {
 	});
 	it('leaves a size as fitted aside that is no start', () => {
 		const beyond = life('a', { asFitted: { insideDiameter: 17.95 } });
-		const learn = (one: LifeOnRecord) =>
+		const learn = (life: LifeOnRecord) =>
 			meanOf(
-				learnFleet(sheet, record({ lives: [one], sizes: [size('a', 1500, 17.7)] }), gauges).wear[
+				learnFleet(sheet, record({ lives: [life], sizes: [size('a', 1500, 17.7)] }), gauges).wear[
 					'packing/insideDiameter'
 				]
 			);

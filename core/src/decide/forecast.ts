@@ -81,7 +81,7 @@ export function measure({
 				judged[i] ?? measureCharacteristic(station.type, sheet, readings, gauges)
 		),
 		// What is asked about does not count until it is confirmed or read again.
-		measured: judged.filter((one) => one !== undefined).filter(({ sheet }) => !asked.has(sheet.key))
+		measured: judged.filter((size) => size !== undefined).filter(({ sheet }) => !asked.has(sheet.key))
 	};
 }
 

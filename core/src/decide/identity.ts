@@ -19,15 +19,15 @@ export function identify(
 ): (SpringIdentity & { readonly own: number }) | undefined {
 	const keys = (partType(station.type).toldApartBy ?? []).filter((key) => sizes[key]);
 	if (keys.length === 0) return undefined;
-	const candidates = stations.flatMap((one) => {
-		const known = keys.map((key) => one.characteristics.find((sheet) => sheet.key === key));
-		if (one.type !== station.type || known.includes(undefined)) return [];
+	const candidates = stations.flatMap((other) => {
+		const known = keys.map((key) => other.characteristics.find((sheet) => sheet.key === key));
+		if (other.type !== station.type || known.includes(undefined)) return [];
 		const sheetSizes = known.map((sheet) => [
 			sheet!.key,
 			{ size: sheet!.nominal, tolerance: sheet!.tolerance || sheet!.nominal * ASSUMED_TOLERANCE }
 		]);
 		return [
-			{ id: one.key, sizes: Object.fromEntries(sheetSizes) as Record<string, { size: number; tolerance: number }> }
+			{ id: other.key, sizes: Object.fromEntries(sheetSizes) as Record<string, { size: number; tolerance: number }> }
 		];
 	});
 	if (!candidates.some(({ id }) => id === station.key)) return undefined;

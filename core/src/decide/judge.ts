@@ -145,7 +145,9 @@ function judgeByFigures(input: JudgeInput): Judgement {
 		...ruleReasons(station, input.policy),
 		...record.findings.map((finding) => patternReason(finding, rulesOf(station))),
 		...foundReasons(record),
-		...measured.flatMap((one) => sizeReasons(one, future.outlook[one.sheet.key], input)),
+		...measured.flatMap((judgedCharacteristic) =>
+			sizeReasons(judgedCharacteristic, future.outlook[judgedCharacteristic.sheet.key], input)
+		),
 		...figures.flatMap((figure) => figureReasons(figure, input.policy)),
 		...slips.map((slip): Reason => ({ code: 'questioned', slip })),
 		...record.readings.flatMap(({ payload: { characteristic, value, confirmed: why } }): Reason[] =>
@@ -207,7 +209,7 @@ function ruleReasons(station: Station, policy: Policy): Reason[] {
 
 function patternReason({ payload }: Finding, rules: readonly PatternRule[]): Reason {
 	const { pattern, severity, onset } = payload;
-	const rule = rules.find((one) => one.pattern === pattern);
+	const rule = rules.find((patternRule) => patternRule.pattern === pattern);
 	if (rule?.cleanFirst) return { code: 'cleanFirst', pattern };
 	const out = rule?.outFrom !== undefined && severity >= rule.outFrom;
 	return { code: out ? 'patternOut' : 'remark', pattern, severity, onset };
@@ -262,7 +264,7 @@ function figureReasons({ key, value, u, limit, unit }: Figure, policy: Policy): 
 function unmeasuredReasons(input: JudgeInput, sizes: readonly MeasuredCharacteristic[]): Reason[] {
 	const wanted = wantedSizes(input.station, input.record, input.policy);
 	return input.station.characteristics.flatMap((sheet) => {
-		const done = sizes.find((one) => one.sheet.key === sheet.key);
+		const done = sizes.find((size) => size.sheet.key === sheet.key);
 		if (!done && !wanted.includes(sheet)) return [];
 		const { rows, columns } = placesToRead(sheet);
 		const placesLeft = done ? done.placesLeft : rows.length * columns.length;

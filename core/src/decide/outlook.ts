@@ -81,12 +81,12 @@ export function otherReasons({ risk, fresh, ends }: OtherOutlook, { intervalHour
 
 /** What one measured size says against its limit, now and at the next service. */
 export function sizeReasons(
-	one: JudgedCharacteristic,
+	judgedCharacteristic: JudgedCharacteristic,
 	outlook: Outlook | undefined,
 	{ life, policy }: { readonly life?: LifeFacts; readonly policy: Policy }
 ): Reason[] {
-	const { characteristic, sheet, value, limit, budget, wear } = one;
-	const { zone, probabilityBeyond } = one.conformity;
+	const { characteristic, sheet, value, limit, budget, wear } = judgedCharacteristic;
+	const { zone, probabilityBeyond } = judgedCharacteristic.conformity;
 	const beyondNew = -wear.worn;
 	if (characteristic.beyondNewIsFault && beyondNew > sheet.tolerance + budget.U) {
 		return [{ code: 'longerThanNew', characteristic: sheet.key, value, nominal: sheet.nominal, U: budget.U }];

@@ -132,7 +132,7 @@ export class PartLife {
 		this.ends = endsOf(station, facts, context);
 		const before = beforeOf(facts);
 		this.#sizes = station.characteristics.flatMap((sheet): SizeLife[] => {
-			const now = measured.find((one) => one.sheet.key === sheet.key);
+			const now = measured.find((judgedCharacteristic) => judgedCharacteristic.sheet.key === sheet.key);
 			const always = sheet.when === 'always';
 			const knowledge = always || now ? knowledgeOf(station, sheet, facts, context) : undefined;
 			if (!knowledge) return [];
@@ -151,7 +151,7 @@ export class PartLife {
 	}
 
 	/** The wear of one size, where it is known how such sizes wear. */
-	wearOf = (key: string): PartWear | undefined => this.#sizes.find((one) => one.key === key)?.wear;
+	wearOf = (key: string): PartWear | undefined => this.#sizes.find((size) => size.key === key)?.wear;
 
 	/** Duty hours in so many hours to come. */
 	duty = (hours: number): number => hours * this.#facts.wearFactor;

@@ -16,7 +16,7 @@ const partArbitrary = fc.record({
 	price: fc.double({ min: 0, max: 300, noNaN: true }),
 	collateral: fc.double({ min: 0, max: 200, noNaN: true })
 });
-const named = (list: readonly Omit<SetPart, 'id'>[]) => list.map((one, i) => ({ ...one, id: `p${i}` }));
+const named = (list: readonly Omit<SetPart, 'id'>[]) => list.map((part, i) => ({ ...part, id: `p${i}` }));
 
 describe('costOf', () => {
 	it('of a worked example', () => {
@@ -38,9 +38,9 @@ describe('costOf', () => {
 });
 
 // Chances that a pump's factor moves together: those of the marginal, times and divided by the same factors.
-const sharing = (one: Omit<SetPart, 'id'>): Omit<SetPart, 'id'> => {
+const sharing = (setPart: Omit<SetPart, 'id'>): Omit<SetPart, 'id'> => {
 	const points = (p: number) => [0.3, 0.7, 1, 1.3, 1.7].map((times) => Math.min(1, p * times));
-	return { ...one, byPump: { reuse: points(one.pReuse), fresh: points(one.pNew) } };
+	return { ...setPart, byPump: { reuse: points(setPart.pReuse), fresh: points(setPart.pNew) } };
 };
 
 describe('what the parts of one pump share', () => {
@@ -175,8 +175,8 @@ describe('decideSet', () => {
 					}));
 					const { choices, cost } = decideSet(parts, opening);
 					for (const { id, fixed } of parts) if (fixed) expect(choices.get(id)).toBe(fixed);
-					for (const set of new Set(parts.flatMap((one) => one.set ?? []))) {
-						const members = parts.filter((one) => one.set === set);
+					for (const set of new Set(parts.flatMap((part) => part.set ?? []))) {
+						const members = parts.filter((part) => part.set === set);
 						const free = members.filter(({ fixed }) => !fixed).map(({ id }) => choices.get(id));
 						expect(new Set(free).size).toBeLessThanOrEqual(1);
 						if (members.some(({ fixed }) => fixed === 'replace')) expect(free).not.toContain('reuse');

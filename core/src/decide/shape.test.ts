@@ -49,8 +49,10 @@ describe('wornShape', () => {
 			...input,
 			station: {
 				...input.station,
-				characteristics: input.station.characteristics.map((one) =>
-					one.key === 'faceHeights' ? { ...one, face: { rowsMm: [0, 10, 20, 30], columnsMm: [0, 10, 20, 30] } } : one
+				characteristics: input.station.characteristics.map((characteristic) =>
+					characteristic.key === 'faceHeights'
+						? { ...characteristic, face: { rowsMm: [0, 10, 20, 30], columnsMm: [0, 10, 20, 30] } }
+						: characteristic
 				)
 			}
 		};

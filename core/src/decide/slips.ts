@@ -62,8 +62,11 @@ export function slipsIn(station: Station, readings: readonly Reading[], facts: S
 		const mine = readings.filter(({ payload }) => payload.characteristic === sheet.key);
 		if (form || limitless || mine.length === 0) return [];
 		const asked = mine.filter(({ payload }) => payload.confirmed === undefined);
-		const better = beyondNewIsFault ? undefined : firstOf(asked, (one) => betterThanNew(station, sheet, one, facts));
-		const slip = better ?? firstOf(asked, (one) => tooFast(station, sheet, one, facts)) ?? allAlike(sheet, mine);
+		const better = beyondNewIsFault
+			? undefined
+			: firstOf(asked, (reading) => betterThanNew(station, sheet, reading, facts));
+		const slip =
+			better ?? firstOf(asked, (reading) => tooFast(station, sheet, reading, facts)) ?? allAlike(sheet, mine);
 		return slip ? [slip] : [];
 	});
 }
@@ -193,11 +196,11 @@ function meantBy(
 	);
 	const swapped = swaps(typed.text)
 		.map((text) => (value / Number(typed.text)) * Number(text))
-		.find((one) => Number.isFinite(one) && ordinary(one, sheet));
+		.find((candidate) => Number.isFinite(candidate) && ordinary(candidate, sheet));
 	const other = stations.find(
-		(one) =>
-			one.key !== station.key &&
-			one.characteristics.some(
+		(candidate) =>
+			candidate.key !== station.key &&
+			candidate.characteristics.some(
 				({ key, unit, nominal, tolerance }) =>
 					key === sheet.key && unit === sheet.unit && Math.abs(nominal - value) <= Math.max(tolerance, 0.002 * nominal)
 			)

@@ -20,7 +20,8 @@ export function demoSheet(name: string): ModelSheet {
 export const demoSheets = (): ModelSheet[] =>
 	readdirSync(sheetFolder).map((file) => demoSheet(file.replace(/\.json$/, '')));
 
-export const stationOn = (sheet: ModelSheet, key: string): Station => sheet.stations.find((one) => one.key === key)!;
+export const stationOn = (sheet: ModelSheet, key: string): Station =>
+	sheet.stations.find((station) => station.key === key)!;
 
 /** A part whose fitting is on record, so many hours ago, in a pump of which nothing else is. */
 export const ran = (station: Station, hours: number): LifeFacts => ({

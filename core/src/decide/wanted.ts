@@ -25,4 +25,4 @@ function isWanted(station: Station, { findings }: PartRecord, policy: Policy, sh
 }
 
 const isForm = ({ type }: Station, key: string): boolean =>
-	partType(type).characteristics.find((one) => one.key === key)?.form !== undefined;
+	partType(type).characteristics.find((characteristic) => characteristic.key === key)?.form !== undefined;

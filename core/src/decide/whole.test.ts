@@ -28,10 +28,10 @@ const read = (characteristic: string, value: number) => ({
 });
 
 const input = (key: string, record = recordOf(clean)): Omit<JudgeInput, 'policy'> => ({
-	station: sheet.stations.find((one) => one.key === key)!,
+	station: sheet.stations.find((station) => station.key === key)!,
 	record,
 	life: ran(
-		sheet.stations.find((one) => one.key === key)!,
+		sheet.stations.find((station) => station.key === key)!,
 		1500
 	),
 	asFitted: {},

@@ -116,7 +116,7 @@ export function decideWhole({ parts, policy, openingCost, unit, context }: Whole
 		const choices =
 			school === 'leastCost'
 				? least.choices
-				: new Map(now.map((one, i) => [one.id, one.fixed ?? choiceOf(decided[i].says[school])]));
+				: new Map(now.map((pricedPart, i) => [pricedPart.id, pricedPart.fixed ?? choiceOf(decided[i].says[school])]));
 		return { ...costOf(now, choices, unplanned), pAnyBeyond: anyBeyond(now, choices) };
 	};
 	const cost = {
@@ -157,16 +157,16 @@ export function economicInterval({ parts, policy, openingCost, context }: WholeI
 			const judged = judgeAll(measured, now);
 			const set = judged.map((part) => setPart(part, now));
 			const { school } = policy;
-			return school === 'leastCost' ? set : set.map((one, i) => fixedBy(one, judged[i], school));
+			return school === 'leastCost' ? set : set.map((pricedPart, i) => fixedBy(pricedPart, judged[i], school));
 		},
 		opening,
 		INTERVALS
 	);
 }
 
-const fixedBy = (one: PricedPart, judged: WeighedPart, school: Exclude<School, 'leastCost'>): PricedPart => ({
-	...one,
-	fixed: one.fixed ?? choiceOf(judged[school].verdict)
+const fixedBy = (pricedPart: PricedPart, judged: WeighedPart, school: Exclude<School, 'leastCost'>): PricedPart => ({
+	...pricedPart,
+	fixed: pricedPart.fixed ?? choiceOf(judged[school].verdict)
 });
 
 interface WeighedPart {

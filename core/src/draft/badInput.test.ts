@@ -9,7 +9,7 @@ const changed = (change: (sheet: ModelSheet) => void): ModelSheet => {
 	change(sheet);
 	return sheet;
 };
-const at = (key: string) => marram.stations.findIndex((one) => one.key === key);
+const at = (key: string) => marram.stations.findIndex((station) => station.key === key);
 
 describe('a draft with what cannot be', () => {
 	it.each<[string, (sheet: ModelSheet) => void, object, RegExp]>([

@@ -48,13 +48,13 @@ function listChanges<T extends { readonly key: string }>(
 	after: readonly T[],
 	nameOf: (one: T) => string
 ): SheetChange[] {
-	const old = new Map(before.map((one) => [one.key, one]));
+	const old = new Map(before.map((other) => [other.key, other]));
 	const kept = new Set(after.map(({ key }) => key));
-	const change = (kind: SheetChange['kind'], one: T, fields: readonly string[] = []): SheetChange => ({
+	const change = (kind: SheetChange['kind'], other: T, fields: readonly string[] = []): SheetChange => ({
 		about,
 		kind,
-		name: nameOf(one),
-		key: one.key,
+		name: nameOf(other),
+		key: other.key,
 		fields
 	});
 	const moved = movedKeys(
@@ -62,18 +62,18 @@ function listChanges<T extends { readonly key: string }>(
 		after.filter(({ key }) => old.has(key)).map(({ key }) => key)
 	);
 	return [
-		...after.flatMap((one) => {
-			const was = old.get(one.key);
-			if (!was) return [change('added', one)];
-			const fields = Object.keys({ ...was, ...one }).filter((field) =>
-				differs(was[field as keyof T], one[field as keyof T])
+		...after.flatMap((other) => {
+			const was = old.get(other.key);
+			if (!was) return [change('added', other)];
+			const fields = Object.keys({ ...was, ...other }).filter((field) =>
+				differs(was[field as keyof T], other[field as keyof T])
 			);
 			return [
-				...(fields.length > 0 ? [change('changed', one, fields)] : []),
-				...(moved.has(one.key) ? [change('moved', one)] : [])
+				...(fields.length > 0 ? [change('changed', other, fields)] : []),
+				...(moved.has(other.key) ? [change('moved', other)] : [])
 			];
 		}),
-		...before.filter(({ key }) => !kept.has(key)).map((one) => change('removed', one))
+		...before.filter(({ key }) => !kept.has(key)).map((other) => change('removed', other))
 	];
 }
 

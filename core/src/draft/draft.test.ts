@@ -170,7 +170,8 @@ describe('editing', () => {
 	});
 	it('names mates on both sides, and takes them back', () => {
 		const draft = withMates(sheet, 'headNuts', 'manifold');
-		const mates = (one: SheetDraft, key: string) => one.stations.find((station) => station.key === key)!.mates;
+		const mates = (sheetDraft: SheetDraft, key: string) =>
+			sheetDraft.stations.find((station) => station.key === key)!.mates;
 		expect(mates(draft, 'headNuts')).toContain('manifold');
 		expect(mates(draft, 'manifold')).toContain('headNuts');
 		expect(mates(withMates(draft, 'manifold', 'headNuts'), 'headNuts')).not.toContain('manifold');
@@ -180,7 +181,7 @@ describe('editing', () => {
 		const before = demoSheet('marram');
 		const [{ parts }] = before.subAssemblies;
 		const draft = withJoined(before, [parts[0], 'headNuts'], 'New set')!;
-		const holders = draft.subAssemblies.filter((one) => one.parts.includes(parts[0]));
+		const holders = draft.subAssemblies.filter((subAssembly) => subAssembly.parts.includes(parts[0]));
 		expect(holders.map(({ name }) => name)).toEqual(['New set']);
 		expect(withJoined(before, [parts[0]], 'Alone')).toBeUndefined();
 	});
@@ -209,10 +210,10 @@ describe('editing', () => {
 					continue;
 				}
 				expect(faultsOf(split), `${sheet.model} ${key}`).toEqual([]);
-				const last = split.steps.findIndex((one) => one.key === key);
+				const last = split.steps.findIndex((step) => step.key === key);
 				const parts = split.steps.slice(last - stations.length + 1, last + 1);
-				expect(parts.map((one) => one.stations)).toEqual(stations.map((part) => [part]));
-				expect(parts[0].after).toEqual(sheet.steps.find((one) => one.key === key)!.after);
+				expect(parts.map((part) => part.stations)).toEqual(stations.map((part) => [part]));
+				expect(parts[0].after).toEqual(sheet.steps.find((step) => step.key === key)!.after);
 			}
 	});
 	it('takes steps in any order, and keeps the first ones first and each in its stage', () => {

@@ -72,7 +72,7 @@ export function withPart(draft: SheetDraft, at: number, part: NewPart, custom?: 
 }
 
 function uniqueName(name: string, { stations }: SheetDraft): string {
-	const names = new Set(stations.map((one) => one.name));
+	const names = new Set(stations.map((station) => station.name));
 	if (!names.has(name)) return name;
 	let number = 2;
 	while (names.has(`${name} ${number}`)) number++;
@@ -96,7 +96,7 @@ export function withRows(draft: SheetDraft, perCylinder: readonly string[], perP
 	const listOf = new Map(
 		(['cylinder', 'pump'] as const).flatMap((per) => lists[per].map((key): [string, Station['per']] => [key, per]))
 	);
-	const stations = new Map(draft.stations.map((one) => [one.key, one]));
+	const stations = new Map(draft.stations.map((station) => [station.key, station]));
 	const came = new Set(draft.stations.filter(({ key, per }) => (listOf.get(key) ?? per) !== per).map(({ key }) => key));
 	const left = {
 		cylinder: perCylinder.filter((key) => stations.has(key) && !came.has(key)),
@@ -124,7 +124,7 @@ export function withRows(draft: SheetDraft, perCylinder: readonly string[], perP
 /** The draft with a copy behind each of these parts. The copies have no mates, kits, numbers or steps yet. */
 export function withPartsCopied(draft: SheetDraft, keys: readonly string[]): SheetDraft {
 	return keys.reduce((result, key) => {
-		const at = result.stations.findIndex((one) => one.key === key);
+		const at = result.stations.findIndex((candidate) => candidate.key === key);
 		if (at < 0) return result;
 		const { number: _number, ...station } = result.stations[at];
 		const name = uniqueName(station.name, result);
@@ -136,21 +136,21 @@ export function withPartsCopied(draft: SheetDraft, keys: readonly string[]): She
 /** The draft with some fields of a part changed. A part that is not there changes nothing. */
 export const withPartChanged = (draft: SheetDraft, key: string, change: Partial<Station>): SheetDraft => ({
 	...draft,
-	stations: draft.stations.map((one) => (one.key === key ? defined({ ...one, ...change }) : one))
+	stations: draft.stations.map((station) => (station.key === key ? defined({ ...station, ...change }) : station))
 });
 
 /** The draft with some fields of a step changed. */
 export const withStepChanged = (draft: SheetDraft, key: string, change: Partial<Step>): SheetDraft => ({
 	...draft,
-	steps: draft.steps.map((one) => (one.key === key ? defined({ ...one, ...change }) : one))
+	steps: draft.steps.map((step) => (step.key === key ? defined({ ...step, ...change }) : step))
 });
 
 /** The draft without this step and without what refers to it. */
 export function withoutStep(draft: SheetDraft, key: string): SheetDraft {
 	const steps = draft.steps
-		.filter((one) => one.key !== key)
-		.map((one) => {
-			const cut = { ...one, after: drop(one.after, [key]), recalls: drop(one.recalls, [key]) };
+		.filter((step) => step.key !== key)
+		.map((step) => {
+			const cut = { ...step, after: drop(step.after, [key]), recalls: drop(step.recalls, [key]) };
 			if (cut.within?.of === key) delete cut.within;
 			if (cut.locks?.until === key) delete cut.locks;
 			else if (cut.locks) cut.locks = { ...cut.locks, unless: drop(cut.locks.unless, [key]) };
@@ -161,8 +161,8 @@ export function withoutStep(draft: SheetDraft, key: string): SheetDraft {
 
 /** The draft with a step moved to another place among the others. */
 export function withStepMoved(draft: SheetDraft, key: string, to: number): SheetDraft {
-	const moved = draft.steps.filter((one) => one.key === key);
-	const others = draft.steps.filter((one) => one.key !== key);
+	const moved = draft.steps.filter((step) => step.key === key);
+	const others = draft.steps.filter((step) => step.key !== key);
 	return { ...draft, steps: others.toSpliced(Math.min(Math.max(0, to), others.length), 0, ...moved) };
 }
 
@@ -178,15 +178,15 @@ interface Dissolved {
 
 // A sub-assembly of fewer than two parts is none: the one that holds it gets what is left of it.
 function dropFromSubAssemblies(all: readonly SubAssembly[], gone: readonly string[]): Dissolved {
-	let left = all.map((one) => ({ ...one, parts: drop(one.parts, gone) }));
+	let left = all.map((unit) => ({ ...unit, parts: drop(unit.parts, gone) }));
 	const replaced = new Map<string, string | undefined>();
 	for (let few = left.find(({ parts }) => parts.length < 2); few; few = left.find(({ parts }) => parts.length < 2)) {
 		const { key, parts } = few;
 		const last = parts.at(0);
 		replaced.set(key, last);
 		left = left
-			.filter((one) => one.key !== key)
-			.map((one) => ({ ...one, parts: one.parts.flatMap((part) => (part === key ? (last ?? []) : part)) }));
+			.filter((unit) => unit.key !== key)
+			.map((unit) => ({ ...unit, parts: unit.parts.flatMap((part) => (part === key ? (last ?? []) : part)) }));
 	}
 	return { left, replaced };
 }
@@ -206,9 +206,9 @@ function withoutInSubAssemblies(draft: SheetDraft, gone: readonly string[]): She
 	return {
 		...draft,
 		subAssemblies: left,
-		steps: draft.steps.flatMap((one) => {
-			if (one.joins !== undefined && replaced.has(one.joins)) return [];
-			return [{ ...one, stations: replacedIn(one.stations, replaced) }];
+		steps: draft.steps.flatMap((step) => {
+			if (step.joins !== undefined && replaced.has(step.joins)) return [];
+			return [{ ...step, stations: replacedIn(step.stations, replaced) }];
 		}),
 		order: draft.order.map((rule) => ({ ...rule, first: replacedIn(rule.first, replaced) }))
 	};
@@ -234,11 +234,12 @@ function dropFromAsks(asks: readonly Ask[], gone: readonly string[]): Ask[] {
 }
 
 function dropFromSteps(steps: readonly Step[], gone: readonly string[]): Step[] {
-	return steps.flatMap((one) => {
-		const stations = drop(one.stations, gone);
+	return steps.flatMap((step) => {
+		const stations = drop(step.stations, gone);
 		// A drafted step that took off only these parts has nothing left to do.
-		if (stations.length === 0 && one.stations.length > 0 && one.stage === 'strip' && one.asks.length === 0) return [];
-		return [{ ...one, stations, asks: dropFromAsks(one.asks, gone) }];
+		if (stations.length === 0 && step.stations.length > 0 && step.stage === 'strip' && step.asks.length === 0)
+			return [];
+		return [{ ...step, stations, asks: dropFromAsks(step.asks, gone) }];
 	});
 }
 
@@ -255,15 +256,15 @@ export function withoutParts(whole: SheetDraft, keys: readonly string[]): SheetD
 	const draft = withoutInSubAssemblies(whole, keys);
 	const stations = draft.stations
 		.filter(({ key }) => !keys.includes(key))
-		.map((one) => ({
-			...one,
-			mates: drop(one.mates, keys),
-			gates: drop(one.gates, keys),
-			spoils: drop(one.spoils, keys),
+		.map((station) => ({
+			...station,
+			mates: drop(station.mates, keys),
+			gates: drop(station.gates, keys),
+			spoils: drop(station.spoils, keys),
 			face:
-				one.face.mate !== undefined && keys.includes(one.face.mate)
+				station.face.mate !== undefined && keys.includes(station.face.mate)
 					? { toward: 'notStated' as const, reversible: false }
-					: one.face
+					: station.face
 		}));
 	const steps = dropFromSteps(draft.steps, keys);
 	const left = new Set(keysOf(steps));
@@ -274,7 +275,7 @@ export function withoutParts(whole: SheetDraft, keys: readonly string[]): SheetD
 		order: dropFromOrder(draft.order, keys),
 		kits: dropFromKits(draft.kits, keys),
 		lookAlikes: draft.lookAlikes
-			.map((one) => ({ ...one, stations: drop(one.stations, keys) }))
+			.map((lookAlike) => ({ ...lookAlike, stations: drop(lookAlike.stations, keys) }))
 			.filter((one) => one.stations.length >= 2)
 	};
 	const goneSteps = keysOf(whole.steps).filter((key) => !left.has(key));
@@ -304,16 +305,16 @@ export function turned(face: Face, point: Pick<Face, 'what' | 'feature'>): Face 
 }
 
 /** The draft with two parts named as mates of each other, or no longer. */
-export function withMates(draft: SheetDraft, one: string, other: string): SheetDraft {
-	if (one === other) return draft;
-	const are = draft.stations.find(({ key }) => key === one)?.mates.includes(other) ?? false;
+export function withMates(draft: SheetDraft, text: string, other: string): SheetDraft {
+	if (text === other) return draft;
+	const are = draft.stations.find(({ key }) => key === text)?.mates.includes(other) ?? false;
 	const change = (key: string, mate: string, stations: readonly Station[]): Station[] =>
 		stations.map((station) =>
 			station.key !== key
 				? station
 				: { ...station, mates: are ? drop(station.mates, [mate]) : [...drop(station.mates, [mate]), mate] }
 		);
-	return { ...draft, stations: change(other, one, change(one, other, draft.stations)) };
+	return { ...draft, stations: change(other, text, change(text, other, draft.stations)) };
 }
 
 /** The draft with a sub-assembly of these parts, in strip order reversed: the deepest is joined first. Undefined for fewer than two. */

@@ -43,7 +43,7 @@ export function faultsOf(draft: SheetDraft): DraftFault[] {
 	if (!startsSafely(draft)) {
 		const others = draft.steps.filter(({ key }) => key !== 'isolate' && key !== 'release');
 		const first = firstSteps(draft.scopes.map(({ key }) => key)).map(
-			(one) => draft.steps.find(({ key }) => key === one.key) ?? one
+			(step) => draft.steps.find(({ key }) => key === step.key) ?? step
 		);
 		const mended = { ...draft, steps: [...first, ...others] };
 		const message = 'lock-out and release of pressure must come first';
@@ -67,11 +67,11 @@ export function faultsOf(draft: SheetDraft): DraftFault[] {
 /** Whether the sheet begins with lock-out and release of pressure, in every scope. */
 function startsSafely({ steps, scopes }: SheetDraft): boolean {
 	const [isolate, release] = [steps.at(0), steps.at(1)];
-	const inAll = (one: Step | undefined) => one !== undefined && scopes.every(({ key }) => one.scopes.includes(key));
+	const inAll = (step: Step | undefined) => step !== undefined && scopes.every(({ key }) => step.scopes.includes(key));
 	return (
 		isolate?.key === 'isolate' &&
 		release?.key === 'release' &&
-		[isolate, release].every((one) => inAll(one) && isFirst(one))
+		[isolate, release].every((step) => inAll(step) && isFirst(step))
 	);
 }
 

@@ -43,7 +43,7 @@ export function fittedTo(layout: ModelSheet, fit: Fit): SheetDraft {
 		assemblies: layout.assemblies.map(({ massKg: _mass, ...assembly }) => assembly),
 		kits: [],
 		products: layout.products.map(({ workMinutes: _work, cureMinutes: _cure, ...product }) => product),
-		subAssemblies: layout.subAssemblies.map((one) => ({ ...one, sure: 'deduced' })),
+		subAssemblies: layout.subAssemblies.map((subAssembly) => ({ ...subAssembly, sure: 'deduced' })),
 		order: layout.order.map((rule) => ({ ...rule, sure: 'deduced' })),
 		steps: layout.steps.map((step) => stepHere(step, plate.cylinders)),
 		stations: layout.stations.map((station) => ofAnotherPump(station, scaled))

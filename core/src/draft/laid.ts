@@ -72,8 +72,8 @@ export function withNewSize(
 	{ station: key, characteristic, nominal }: NewSize,
 	customs: Customs
 ): SheetDraft | undefined {
-	const station = sheet.stations.find((one) => one.key === key);
-	const known = station && partType(station.type).characteristics.find((one) => one.key === characteristic);
+	const station = sheet.stations.find((candidate) => candidate.key === key);
+	const known = station && partType(station.type).characteristics.find((candidate) => candidate.key === characteristic);
 	if (!known) return undefined;
 	const there = station.characteristics.find((size) => size.key === characteristic);
 	if (there) return there.nominal === nominal ? sheet : undefined;

@@ -43,10 +43,10 @@ export function lostByMove(
 ): Lost[] {
 	if (!scopeOf(after, opening) || chosenProblem(after, opening.variants ?? {}))
 		return [{ what: 'scope', name: scopeOf(before, opening)?.name ?? opening.scope }];
-	const stations = new Map(stationsInScope(after, opening).map((one) => [one.key, one]));
-	const old = new Map(before.stations.map((one) => [one.key, one]));
+	const stations = new Map(stationsInScope(after, opening).map((station) => [station.key, station]));
+	const old = new Map(before.stations.map((station) => [station.key, station]));
 	const stationOf = new Map(laid.map(({ part, station }) => [part, station]));
-	const steps = new Map(allSteps(after, opening).map((one) => [one.key, one]));
+	const steps = new Map(allSteps(after, opening).map((step) => [step.key, step]));
 	const lost = new Map<string, Lost>();
 	const lose = (what: Lost['what'], name: string) => lost.set(`${what} ${name}`, { what, name });
 	const opened = new Set(stationsInScope(before, opening).map(({ key }) => key));

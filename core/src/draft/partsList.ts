@@ -44,7 +44,7 @@ export function knownNames(sheets: readonly ModelSheet[]): Name[] {
 	);
 	const ofSheets = sheets.flatMap(({ stations }) =>
 		stations.flatMap(({ type, name, alsoCalled }) =>
-			[name, ...alsoCalled].map((one) => ({ type, words: wordsOf(one) }))
+			[name, ...alsoCalled].map((text) => ({ type, words: wordsOf(text) }))
 		)
 	);
 	return [...ofTypes, ...ofSheets];

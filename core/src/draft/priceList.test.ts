@@ -7,7 +7,7 @@ import { withPriceList } from './priceList';
 const read = readSheet(readFileSync(new URL('../../../demo/sheets/marram.json', import.meta.url), 'utf8'));
 if (read.kind !== 'sheet') throw new Error('the demo sheet has faults');
 const { sheet } = read;
-const stationOf = (draft: typeof sheet, key: string) => draft.stations.find((one) => one.key === key)!;
+const stationOf = (draft: typeof sheet, key: string) => draft.stations.find((station) => station.key === key)!;
 
 describe('a price list', () => {
 	it('finds parts by number, else by a name that one part alone has', () => {
@@ -24,7 +24,7 @@ describe('a price list', () => {
 	it('takes the mark "assumed" from a price that it states', () => {
 		const assumed = {
 			...sheet,
-			stations: sheet.stations.map((one) => ({ ...one, inferred: [...one.inferred, 'price' as const] }))
+			stations: sheet.stations.map((station) => ({ ...station, inferred: [...station.inferred, 'price' as const] }))
 		};
 		const { draft } = withPriceList(assumed, [{ number: 'MAR-102', price: 640 }]);
 		expect(stationOf(draft as never, 'manifold').inferred).not.toContain('price');

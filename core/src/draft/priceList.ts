@@ -37,12 +37,14 @@ const plain = (text: string): string =>
 // By number first; a name counts if one part alone has it.
 function partOf({ number, name }: PriceLine, stations: readonly Station[]): Station | undefined {
 	if (number) {
-		const numbered = stations.filter((one) => one.number !== undefined && plain(one.number) === plain(number));
+		const numbered = stations.filter(
+			(station) => station.number !== undefined && plain(station.number) === plain(number)
+		);
 		if (numbered.length === 1) return numbered[0];
 	}
 	if (!name) return undefined;
-	const named = stations.filter((one) =>
-		[one.name, one.short, ...one.alsoCalled].some((its) => plain(its) === plain(name))
+	const named = stations.filter((station) =>
+		[station.name, station.short, ...station.alsoCalled].some((its) => plain(its) === plain(name))
 	);
 	return named.length === 1 ? named[0] : undefined;
 }
@@ -66,7 +68,7 @@ export function withPriceList(draft: SheetDraft, lines: readonly PriceLine[]): P
 		);
 		requireThat(Number.isInteger(pieces) && pieces >= 1, 'withPriceList', 'pieces', pieces, 'at least 1');
 	}
-	const stations = new Map(draft.stations.map((one) => [one.key, one]));
+	const stations = new Map(draft.stations.map((station) => [station.key, station]));
 	const kits = new Map<string, Kit>();
 	const priced = new Set<string>();
 	const unknown: number[] = [];
@@ -112,7 +114,7 @@ function withPrice(station: Station, { number, price, deliveryDays }: PriceLine)
 	return defined({
 		...station,
 		...(number ? { number } : {}),
-		...(price === undefined ? {} : { price, inferred: station.inferred.filter((one) => one !== 'price') }),
+		...(price === undefined ? {} : { price, inferred: station.inferred.filter((text) => text !== 'price') }),
 		...(deliveryDays === undefined ? {} : { deliveryDays })
 	});
 }

@@ -36,7 +36,7 @@ export function lacksOf(sheet: ModelSheet): Readonly<Record<Level, readonly Lack
 		inspect: [
 			...some(
 				'limit',
-				stations.filter((one) => !sized(one) && one.renewal === 'inspect' && !fasteners.includes(one))
+				stations.filter((station) => !sized(station) && station.renewal === 'inspect' && !fasteners.includes(station))
 			),
 			...some(
 				'assumedLimit',

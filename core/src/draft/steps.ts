@@ -113,7 +113,7 @@ const listed = (names: readonly string[]): string =>
  */
 export function withStepsDrafted(draft: SheetDraft): SheetDraft {
 	const scopes = draft.scopes.map(({ key }) => key);
-	const missing = firstSteps(scopes).filter(({ key }) => !draft.steps.some((one) => one.key === key));
+	const missing = firstSteps(scopes).filter(({ key }) => !draft.steps.some((step) => step.key === key));
 	const steps = [...missing, ...draft.steps];
 	const handled = new Set(steps.filter(({ stage }) => stage === 'strip').flatMap(({ stations }) => stations));
 	const taken = () => steps.map(({ key }) => key);
@@ -142,7 +142,7 @@ export function withStepsDrafted(draft: SheetDraft): SheetDraft {
 /** The draft with every step confirmed for this pump. */
 export const withStepsConfirmed = (draft: SheetDraft): SheetDraft => ({
 	...draft,
-	steps: draft.steps.map((one) => ({ ...one, sure: 'stated' }))
+	steps: draft.steps.map((step) => ({ ...step, sure: 'stated' }))
 });
 
 /**
@@ -151,14 +151,14 @@ export const withStepsConfirmed = (draft: SheetDraft): SheetDraft => ({
  */
 export function withStepOrder(draft: SheetDraft, keys: readonly string[]): SheetDraft {
 	const place = new Map(keys.map((key, i) => [key, i]));
-	const rank = (one: Step) => [stages.indexOf(one.stage), isFirst(one) ? 0 : 1, place.get(one.key) ?? -1];
+	const rank = (step: Step) => [stages.indexOf(step.stage), isFirst(step) ? 0 : 1, place.get(step.key) ?? -1];
 	const compare = (a: Step, b: Step) => {
 		const [x, y] = [rank(a), rank(b)];
 		const differs = x.findIndex((value, i) => value !== y[i]);
 		return differs < 0 ? 0 : x[differs] - y[differs];
 	};
-	const first = draft.steps.filter((one) => isFirst(one));
-	const others = draft.steps.filter((one) => !isFirst(one));
+	const first = draft.steps.filter((step) => isFirst(step));
+	const others = draft.steps.filter((step) => !isFirst(step));
 	return { ...draft, steps: [...first, ...others.toSorted(compare)] };
 }
 
@@ -167,11 +167,11 @@ export function withStepOrder(draft: SheetDraft, keys: readonly string[]): Sheet
  * for it; cautions and the place of the crank stand at each. A step of fewer than two parts changes nothing.
  */
 export function withStepSplit(draft: SheetDraft, key: string): SheetDraft {
-	const at = draft.steps.findIndex((one) => one.key === key);
+	const at = draft.steps.findIndex((step) => step.key === key);
 	const whole = draft.steps.at(at);
 	if (at < 0 || !whole || whole.stations.length < 2) return draft;
-	const taken = draft.steps.map((one) => one.key);
-	const names = new Map([...draft.stations, ...draft.subAssemblies].map((one) => [one.key, inMiddle(one.name)]));
+	const taken = draft.steps.map((step) => step.key);
+	const names = new Map([...draft.stations, ...draft.subAssemblies].map((named) => [named.key, inMiddle(named.name)]));
 	const textOf = (part: string) => `${whole.stage === 'build' ? 'Fit' : 'Take off'} ${names.get(part) ?? part}.`;
 	const { stage, sure, scopes, per, walk, cautions, crank, onlyWith, at: where } = whole;
 	const before: Step[] = [];
@@ -195,9 +195,9 @@ export const isFirst = ({ key, blocking }: Pick<Step, 'key' | 'blocking'>): bool
 export function withNewStep(draft: SheetDraft, stage: Step['stage'], text: string): { draft: SheetDraft; key: string } {
 	const key = keyFor(
 		text,
-		draft.steps.map((one) => one.key)
+		draft.steps.map((step) => step.key)
 	);
-	const at = draft.steps.findLastIndex((one) => stages.indexOf(one.stage) <= stages.indexOf(stage)) + 1;
+	const at = draft.steps.findLastIndex((step) => stages.indexOf(step.stage) <= stages.indexOf(stage)) + 1;
 	const added = step({ key, text, stage, scopes: draft.scopes.map((scope) => scope.key) });
 	return { draft: { ...draft, steps: draft.steps.toSpliced(at, 0, added) }, key };
 }

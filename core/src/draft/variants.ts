@@ -22,8 +22,10 @@ export function withVariant(draft: SheetDraft, name: string): SheetDraft {
 /** The draft with one more choice for this question. */
 export const withChoice = (draft: SheetDraft, variant: string, name: string): SheetDraft => ({
 	...draft,
-	variants: draft.variants.map((one) =>
-		one.key === variant ? { ...one, choices: [...one.choices, { key: keyFor(name, keysOf(one.choices)), name }] } : one
+	variants: draft.variants.map((other) =>
+		other.key === variant
+			? { ...other, choices: [...other.choices, { key: keyFor(name, keysOf(other.choices)), name }] }
+			: other
 	)
 });
 
@@ -45,8 +47,8 @@ export function namesOnlyWith(draft: SheetDraft, variant: string, choice: string
 /** The draft without this choice. Errors: none; a choice that something belongs to alone stays (`namesOnlyWith`). */
 export function withoutChoice(draft: SheetDraft, variant: string, choice: string): SheetDraft {
 	if (namesOnlyWith(draft, variant, choice).length > 0) return draft;
-	const variants = draft.variants.map((one) =>
-		one.key === variant ? { ...one, choices: one.choices.filter(({ key }) => key !== choice) } : one
+	const variants = draft.variants.map((other) =>
+		other.key === variant ? { ...other, choices: other.choices.filter(({ key }) => key !== choice) } : other
 	);
 	return narrowed({ ...draft, variants }, variant, (choices) => choices.filter((key) => key !== choice));
 }
@@ -64,15 +66,15 @@ export function onlyWithChoices(onlyWith: OnlyWith, { key, choices }: Variant, c
 }
 
 function narrowed(draft: SheetDraft, variant: string, keep: (choices: string[]) => string[]): SheetDraft {
-	const condition = <T extends { readonly onlyWith?: OnlyWith }>(one: T): T => {
-		if (!one.onlyWith?.[variant]) return one;
-		const { [variant]: choices, ...others } = one.onlyWith;
+	const condition = <T extends { readonly onlyWith?: OnlyWith }>(other: T): T => {
+		if (!other.onlyWith?.[variant]) return other;
+		const { [variant]: choices, ...others } = other.onlyWith;
 		const left = keep(choices);
 		const onlyWith = left.length > 0 ? { ...others, [variant]: left } : others;
-		return defined({ ...one, onlyWith: Object.keys(onlyWith).length > 0 ? onlyWith : undefined });
+		return defined({ ...other, onlyWith: Object.keys(onlyWith).length > 0 ? onlyWith : undefined });
 	};
-	const within = <T extends { readonly onlyWith?: OnlyWith; readonly cautions: Caution[] }>(one: T): T =>
-		condition({ ...one, cautions: one.cautions.map(condition) });
+	const within = <T extends { readonly onlyWith?: OnlyWith; readonly cautions: Caution[] }>(other: T): T =>
+		condition({ ...other, cautions: other.cautions.map(condition) });
 	return {
 		...draft,
 		stations: draft.stations.map(within),

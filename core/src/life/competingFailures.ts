@@ -118,7 +118,9 @@ export function* fittingCompetingFailures(
 	for (const station of stations) evidence.push(yield* evidenceOf(station));
 	const own = stations.map(({ prior }) => widths(prior));
 	const types = [...new Set(stations.map(({ type }) => type))];
-	const members = new Map(types.map((type) => [type, stations.flatMap((one, i) => (one.type === type ? [i] : []))]));
+	const members = new Map(
+		types.map((type) => [type, stations.flatMap((station, i) => (station.type === type ? [i] : []))])
+	);
 	// Upwards: what each station says of its type, and each type of the shop; downwards without what it said itself.
 	const toType = evidence.map(({ byScale }, i) => logOf(amongStations(exponentials(byScale), own[i].own, true)));
 	const widest = (type: string) => Math.max(...members.get(type)!.map((i) => own[i].type));
@@ -128,7 +130,7 @@ export function* fittingCompetingFailures(
 	const shop = OFFSETS.map((x) => -((x / shopWidth) ** 2) / 2);
 	return Object.fromEntries(
 		stations.map(({ station, type, prior, lives }, i) => {
-			const fromShop = sumOf([shop, ...types.filter((one) => one !== type).map((one) => toShop.get(one)!)]);
+			const fromShop = sumOf([shop, ...types.filter((text) => text !== type).map((text) => toShop.get(text)!)]);
 			const forType = sumOf([
 				logOf(blurred(exponentials(Float64Array.from(fromShop)), widest(type))),
 				...members.get(type)!.flatMap((j) => (j === i ? [] : [toType[j]]))
@@ -218,7 +220,7 @@ function* evidenceOf({ prior, lives }: EndsOnRecord): Generator<void, Evidence> 
 	}
 	const weights = SHAPES.reduce((sum, { weight }) => sum + weight, 0);
 	const byScale = Float64Array.from(OFFSETS, (_, i) => {
-		const largest = Math.max(...byShape.map((one) => one[i]));
+		const largest = Math.max(...byShape.map((row) => row[i]));
 		const sum = SHAPES.reduce((total, { weight }, s) => total + weight * Math.exp(byShape[s][i] - largest), 0);
 		return largest + Math.log(sum / weights);
 	});

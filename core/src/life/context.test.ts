@@ -8,7 +8,7 @@ const knowledge = priorKnowledge({ hoursToLimit: 4000, between: 0.4, within1000h
 const pump = { mean: 0, sd: 0.3 };
 const after = (...worn: number[]): WearHistory => ({
 	before: [{ hours: 0, weight: 1 }],
-	looks: worn.map((one, i) => ({ hours: 1500 * (i + 1), worn: one, u: 0.02 }))
+	looks: worn.map((value, i) => ({ hours: 1500 * (i + 1), worn: value, u: 0.02 }))
 });
 
 describe('what forecasts have in common', () => {

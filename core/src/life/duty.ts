@@ -23,7 +23,7 @@ export function dutyClassOf(declared: DeclaredDuty, sheet: Rated): Pick<DutyClas
 			({ when }) =>
 				reaches(pressureMPa, sheet.ratedPressureMPa, when.pressureShare) &&
 				reaches(speedRpm, sheet.ratedSpeedRpm, when.speedShare) &&
-				(when.liquids === undefined || (!!liquid && when.liquids.some((one) => sameWords(one, liquid))))
+				(when.liquids === undefined || (!!liquid && when.liquids.some((text) => sameWords(text, liquid))))
 		) ?? ORDINARY
 	);
 }

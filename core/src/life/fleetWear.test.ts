@@ -50,7 +50,7 @@ describe('fitFleetWear', () => {
 			ordinary
 		);
 		expect(fit.pumps.p3.mean).toBeGreaterThan(0.4);
-		for (const pump of pumps.filter((one) => one !== 'p3')) expect(Math.abs(fit.pumps[pump].mean)).toBeLessThan(0.2);
+		for (const pump of pumps.filter((text) => text !== 'p3')) expect(Math.abs(fit.pumps[pump].mean)).toBeLessThan(0.2);
 		expect(Math.abs(meanOf(fit, 'a'))).toBeLessThan(0.25);
 	});
 	it('moves a class of duty by its pumps, and a pump that nobody saw with it', () => {

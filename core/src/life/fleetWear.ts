@@ -214,8 +214,8 @@ class KindBelief {
 		const toPump = new Float64Array(FACTORS.length);
 		const rest = exponentials(pump.log().map((value, j) => value - factor.toPump[j]));
 		// Where nobody believes a thing any more, what was last said of it stands.
-		const first = factor.heard ? rest.findIndex((one) => one > UNHEARD) : 0;
-		const last = factor.heard ? rest.findLastIndex((one) => one > UNHEARD) : FACTORS.length - 1;
+		const first = factor.heard ? rest.findIndex((value) => value > UNHEARD) : 0;
+		const last = factor.heard ? rest.findLastIndex((value) => value > UNHEARD) : FACTORS.length - 1;
 		for (const [s, log] of this.#log.entries()) {
 			if (factor.heard && largestOf([log]) < largest - FORGOTTEN) continue;
 			const evidence = factor.evidence[s];
@@ -266,8 +266,8 @@ class KindBelief {
 
 // How many lives would narrow the prior's rate as far as the record has: no more than there are parts on record.
 function livesWorth(prior: WearPrior, shapes: readonly (LogRate & { weight: number })[]): number {
-	const mean = shapes.reduce((sum, one) => sum + one.weight * one.mean, 0);
-	const variance = shapes.reduce((sum, one) => sum + one.weight * (one.sd ** 2 + (one.mean - mean) ** 2), 0);
+	const mean = shapes.reduce((sum, shape) => sum + shape.weight * shape.mean, 0);
+	const variance = shapes.reduce((sum, shape) => sum + shape.weight * (shape.sd ** 2 + (shape.mean - mean) ** 2), 0);
 	return Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1));
 }
 
@@ -288,8 +288,8 @@ function* factorsOf({ parts, prior }: KindOnRecord): Generator<void, Factor[]> {
 		const largest = largestOf(sums);
 		return {
 			pump,
-			evidence: sums.map((one) => overhanging(one, largest, HALF * Math.round(COARSE_STEP / grid.step))),
-			toKind: sums.map((one) => new Float64Array(one.length)),
+			evidence: sums.map((sum) => overhanging(sum, largest, HALF * Math.round(COARSE_STEP / grid.step))),
+			toKind: sums.map((sum) => new Float64Array(sum.length)),
 			toPump: new Float64Array(FACTORS.length),
 			heard: false
 		};
@@ -332,8 +332,8 @@ function kernelOf(grid: RateGrid, between: number): Float64Array {
 // Adds ln Σ_ρ density(ρ − m)·evidence(ρ) at every place m of the kind's rate.
 function addLog(sums: Float64Array, { logLargest, shares }: PathEvidence, kernel: Float64Array): void {
 	const size = sums.length;
-	const first = shares.findIndex((one) => one > 0);
-	const last = shares.findLastIndex((one) => one > 0);
+	const first = shares.findIndex((share) => share > 0);
+	const last = shares.findLastIndex((share) => share > 0);
 	for (let m = 0; m < size; m++) {
 		let sum = 0;
 		for (let i = first; i <= last; i++) sum += kernel[i - m + size - 1] * shares[i];

@@ -84,7 +84,7 @@ function readAt(
 	const before = Array.from(places, (place) => between.at(place));
 	return Array.from(before[0], (_, c) => {
 		const logs = own.map((log, j) => log + before[j][c]);
-		const largest = logs.reduce((most, one) => Math.max(most, one), -Infinity);
+		const largest = logs.reduce((most, value) => Math.max(most, value), -Infinity);
 		const logScale = largest === -Infinity ? 0 : largest;
 		const { told, last } = interpolation(
 			context,
@@ -125,7 +125,7 @@ function interpolation(
 		return ((k % 2 ? -2 : 2) * sum) / n;
 	});
 	coefficients[0] /= 2;
-	const last = coefficients.subarray(-3).reduce((most, one) => Math.max(most, Math.abs(one)), 0);
+	const last = coefficients.subarray(-3).reduce((most, value) => Math.max(most, Math.abs(value)), 0);
 	// Four places at once: each step waits for the one before it, so that one place alone leaves the processor idle.
 	// Beyond the window, where the reading leaves next to nothing, a polynomial grows without bound: it stays as it is at the end.
 	const told: Densities = (places, count, out) => {

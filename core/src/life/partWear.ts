@@ -89,7 +89,7 @@ export class PartWear {
 		this.#ofTrack = this.#tracks.map((tracks) =>
 			tracks.map(({ weight, logEvidence }) => logEvidence.map((log) => weight * Math.exp(log - largest)))
 		);
-		this.#evidence = this.#ofTrack.map((ages) => ages[0].map((_, i) => ages.reduce((sum, one) => sum + one[i], 0)));
+		this.#evidence = this.#ofTrack.map((ages) => ages[0].map((_, i) => ages.reduce((sum, row) => sum + row[i], 0)));
 		this.#beliefs = rateBeliefs(knowledge, factor, this.#grid, context);
 		this.#posterior = this.#weighRates();
 	}
@@ -98,8 +98,8 @@ export class PartWear {
 		const posterior = this.#evidence.map(({ length }) => new Float64Array(length));
 		for (const { path, weight, density } of this.#beliefs)
 			for (let i = 0; i < density.length; i++) posterior[path][i] += weight * density[i] * this.#evidence[path][i];
-		const total = posterior.reduce((sum, one) => sum + one.reduce((a, b) => a + b, 0), 0);
-		return posterior.map((one) => one.map((value) => value / total));
+		const total = posterior.reduce((sum, row) => sum + row.reduce((a, b) => a + b, 0), 0);
+		return posterior.map((row) => row.map((value) => value / total));
 	}
 
 	/**
@@ -284,7 +284,7 @@ export class PartWear {
 	#workChances(hours: number, limit: number): Float64Array[] {
 		requireThat(hours >= 0 && hours <= MOST_HOURS, 'PartWear.chance', 'hours', hours, `0 to ${MOST_HOURS}`);
 		requireThat(limit > 0 && limit < MOST_LIMIT, 'PartWear.chance', 'limit', limit, 'above 0, in allowances');
-		const largest = Math.max(...this.#posterior.map((one) => Math.max(...one)));
+		const largest = Math.max(...this.#posterior.map((row) => Math.max(...row)));
 		return this.#paths.map((path, p) => {
 			const ofTracks = this.#tracks[p].map(({ toCome }, t) => {
 				const beyond = this.#beyond(p, t, hours, limit ** (1 / path.exponent));

@@ -22,7 +22,7 @@ const knowledge: WearKnowledge = {
 const known = { mean: 0, sd: 0 };
 const seen = (...worn: number[]): WearHistory => ({
 	before: [{ hours: 0, weight: 1 }],
-	looks: worn.map((one, i) => ({ hours: 1500 * (i + 1), worn: one, u: 0.003 }))
+	looks: worn.map((value, i) => ({ hours: 1500 * (i + 1), worn: value, u: 0.003 }))
 });
 
 // The same by direct integration over the logarithms of the rate to come and of the one before it, the readings taken as exact.
@@ -42,7 +42,7 @@ function byHand(worn: readonly number[], changes: number, limit = 1): number {
 			const sd = Math.hypot(0.2, 0.35 * width);
 			return sum + (weight / sd) * Math.exp(-((x / sd) ** 2) / 2);
 		}, 0);
-	const increments = worn.map((one, i) => one - (worn[i - 1] ?? 0));
+	const increments = worn.map((value, i) => value - (worn[i - 1] ?? 0));
 	const evidence = (from: number, to: number) =>
 		xs.map((x) => increments.slice(from, to).reduce((product, by) => product * grown(by, x), 1));
 	const changesTo = (x: number, later: number) =>
@@ -60,19 +60,19 @@ function byHand(worn: readonly number[], changes: number, limit = 1): number {
 	};
 	const unchanged = evidence(0, n);
 	add(
-		unchanged.map((one) => one * (1 - changes * (turns.length + 1))),
+		unchanged.map((value) => value * (1 - changes * (turns.length + 1))),
 		beyond
 	);
 	for (const k of [n, ...turns]) {
 		const after = evidence(k, n);
 		const before = evidence(0, k);
 		const later = xs.map((x) => {
-			const weights = xs.map((one, j) => changesTo(x, one) * after[j]);
+			const weights = xs.map((value, j) => changesTo(x, value) * after[j]);
 			const sum = weights.reduce((a, b) => a + b, 0);
 			return { sum, chance: weights.reduce((total, weight, j) => total + weight * beyond[j], 0) / sum };
 		});
 		add(
-			before.map((one, i) => changes * one * later[i].sum),
+			before.map((value, i) => changes * value * later[i].sum),
 			later.map(({ chance }) => chance)
 		);
 	}
@@ -150,11 +150,11 @@ describe('the chance by pump', () => {
 		const points = part.byPump(1500);
 		expect([...points].sort((a, b) => a - b)).toEqual(points);
 		const weights = [0.15, 0.22, 0.26, 0.22, 0.15];
-		const mean = points.reduce((sum, one, q) => sum + weights[q] * one, 0);
+		const mean = points.reduce((sum, value, q) => sum + weights[q] * value, 0);
 		expect(Math.abs(mean - part.chance(1500))).toBeLessThan(0.03 * part.chance(1500));
 	});
 	it('is one chance where all is known of the pump', () => {
 		const part = new PartWear(knowledge, known, seen(0.3, 0.6));
-		for (const one of part.byPump(1500)) expect(one).toBeCloseTo(part.chance(1500), 6);
+		for (const value of part.byPump(1500)) expect(value).toBeCloseTo(part.chance(1500), 6);
 	});
 });

@@ -54,7 +54,7 @@ export function withChangedRates(
 		);
 		const now = { weight: changes, logEvidence: seen, shape, toCome: ahead.toCome };
 		return [
-			...ages.map((one) => ({ ...one, weight: one.weight * unchanged })),
+			...ages.map((age) => ({ ...age, weight: age.weight * unchanged })),
 			{ ...now, last: atOneRate(standAt!, likeliestOf(logEvidence)) },
 			...segments.map(({ until, since }): Track => {
 				const turned = changedFrom(atEvery(since[among].logEvidence, grid.size), grid);
@@ -101,7 +101,7 @@ const OUT_OF_THE_QUESTION = 14; // logarithms below the likeliest rate: 1e-6 of 
 function changedFrom(logAfter: Float64Array, { step, size }: RateGrid) {
 	const largest = largestOf(logAfter);
 	const kernel = Float64Array.from({ length: size }, (_, d) => Math.exp(-(((d * step) / CHANGE_SD) ** 2) / 2));
-	const whole = 2 * kernel.reduce((sum, one) => sum + one, 0) - kernel[0];
+	const whole = 2 * kernel.reduce((sum, value) => sum + value, 0) - kernel[0];
 	const after = logAfter.map((log) => (log > largest - OUT_OF_THE_QUESTION ? Math.exp(log - largest) / whole : 0));
 	const spread = (values: Float64Array): Float64Array => {
 		const sums = new Float64Array(size);

@@ -70,21 +70,24 @@ function answersOf({ looks, shapePer1000h, exponent, hours, rates }: Case) {
 }
 
 describe('followWear', () => {
-	it.each(CASES)('agrees with direct integration: $looks at $shapePer1000h, bent by $exponent', (one) => {
-		const { log, chance } = answersOf(one);
-		for (const [i, rate] of one.rates.entries()) {
-			expect(Math.abs(log[i] - one.log[i]), `ln evidence at ${rate}`).toBeLessThan(1e-3);
-			expect(Math.abs(chance[i] - one.chance[i]), `chance at ${rate}`).toBeLessThan(2e-4);
+	it.each(CASES)('agrees with direct integration: $looks at $shapePer1000h, bent by $exponent', (other) => {
+		const { log, chance } = answersOf(other);
+		for (const [i, rate] of other.rates.entries()) {
+			expect(Math.abs(log[i] - other.log[i]), `ln evidence at ${rate}`).toBeLessThan(1e-3);
+			expect(Math.abs(chance[i] - other.chance[i]), `chance at ${rate}`).toBeLessThan(2e-4);
 		}
 	});
-	it.each(CASES)('is good to 2e-3 in its evidence for a fleet, jumpy wear to 1e-2: $looks at $shapePer1000h', (one) => {
-		const { shapePer1000h, exponent, rates } = one;
-		const [[{ logEvidence }]] = followWear(seen(one.looks), [{ shapePer1000h, exponent }], grid(...rates), 'fleet');
-		for (const i of one.rates.keys())
-			expect(Math.abs(logEvidence[i] - one.log[i])).toBeLessThan(
-				one.shapePer1000h > STEADY ? 2e-2 : one.shapePer1000h < JUMPY ? 1e-2 : 2e-3
-			);
-	});
+	it.each(CASES)(
+		'is good to 2e-3 in its evidence for a fleet, jumpy wear to 1e-2: $looks at $shapePer1000h',
+		(other) => {
+			const { shapePer1000h, exponent, rates } = other;
+			const [[{ logEvidence }]] = followWear(seen(other.looks), [{ shapePer1000h, exponent }], grid(...rates), 'fleet');
+			for (const i of other.rates.keys())
+				expect(Math.abs(logEvidence[i] - other.log[i])).toBeLessThan(
+					other.shapePer1000h > STEADY ? 2e-2 : other.shapePer1000h < JUMPY ? 1e-2 : 2e-3
+				);
+		}
+	);
 	// numpy 2.4: Gauss and Legendre's rule with 900 nodes a look, summed as logarithms. A jump that wear hardly explains.
 	it.each([
 		{ shapePer1000h: 8.163, log: [-48.361195, -27.961337, -36.773456], jumps: false },
@@ -138,7 +141,7 @@ describe('followWear', () => {
 				[2000, second, 0.001]
 			];
 			const [[{ logEvidence }]] = followWear(seen(looks), path, grid(0.1, 0.25));
-			expect([...logEvidence].every((one) => !Number.isNaN(one))).toBe(true);
+			expect([...logEvidence].every((value) => !Number.isNaN(value))).toBe(true);
 		}
 	});
 	it('answers each path and each age alike, whether asked together or alone', () => {
@@ -182,8 +185,8 @@ describe('followWear', () => {
 		const [[{ logEvidence }]] = followWear({ before: NEW, looks }, [{ shapePer1000h: 8, exponent: 1 }], grid(...rates));
 		const best = Math.max(...logEvidence);
 		expect(logEvidence[20]).toBe(best);
-		expect([...logEvidence].filter((one) => one === -Infinity).length).toBeGreaterThan(5);
-		expect([...logEvidence].filter((one) => Number.isFinite(one)).every((one) => one > best - 40)).toBe(true);
+		expect([...logEvidence].filter((value) => value === -Infinity).length).toBeGreaterThan(5);
+		expect([...logEvidence].filter((value) => Number.isFinite(value)).every((value) => value > best - 40)).toBe(true);
 	});
 	it('refuses looks out of order, and what cannot be', () => {
 		const one = (hours: number, worn = 0.1, u = 0.01) => ({ hours, worn, u });

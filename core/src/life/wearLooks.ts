@@ -237,7 +237,9 @@ export function followWear(
 		})
 	);
 	// Looks that no rate of any path explains say nothing of either.
-	const explained = tracks.some((ages) => ages.some(({ logEvidence }) => logEvidence.some((one) => one > -Infinity)));
+	const explained = tracks.some((ages) =>
+		ages.some(({ logEvidence }) => logEvidence.some((value) => value > -Infinity))
+	);
 	if (!explained) for (const { logEvidence } of tracks.flat()) logEvidence.fill(0);
 	return tracks;
 }

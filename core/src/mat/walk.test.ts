@@ -39,13 +39,14 @@ describe('step', () => {
 describe('step on a mat with empty places', () => {
 	const empty = new Set(['packing/2', 'packing/3', 'maleAdapter/2']);
 	const go = (place: string, key: string, row: number) =>
-		step(place, key, { stations, cylinders: 3 }, row, (one) => !empty.has(one));
+		step(place, key, { stations, cylinders: 3 }, row, (text) => !empty.has(text));
 	it('passes them over, and stays where nothing lies that way', () => {
 		expect(go('femaleAdapter/2', 'ArrowRight', 2).place).toBe('packingBore/2');
 		expect(go('packingBore/2', 'ArrowLeft', 2).place).toBe('femaleAdapter/2');
 		expect(go('packing/1', 'ArrowDown', 1)).toEqual({ place: 'packing/1', row: 1 });
 		const first = new Set(['headNuts/0', 'manifold/0']);
-		const from = (key: string) => step('plunger/1', key, { stations, cylinders: 3 }, 1, (one) => !first.has(one)).place;
+		const from = (key: string) =>
+			step('plunger/1', key, { stations, cylinders: 3 }, 1, (text) => !first.has(text)).place;
 		expect(from('Home')).toBe('lowPressureSeal/1');
 	});
 	it('never leads to one', () => {
@@ -62,7 +63,7 @@ describe('firstUnmeasured', () => {
 	const next = (key: string, record: object) =>
 		firstUnmeasured(
 			{
-				station: sheet.stations.find((one) => one.key === key)!,
+				station: sheet.stations.find((station) => station.key === key)!,
 				record: { ...untouched, ...record }
 			} as unknown as LaidPart,
 			defaultPolicy

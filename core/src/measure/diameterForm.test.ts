@@ -35,7 +35,7 @@ describe('diameterForm', () => {
 		fc.assert(
 			fc.property(fc.array(place, { minLength: 1, maxLength: 20 }), (places) => {
 				const form = diameterForm(Object.freeze(places));
-				const moved = diameterForm([...places].reverse().map((one) => ({ ...one, value: one.value + 100 })));
+				const moved = diameterForm([...places].reverse().map((other) => ({ ...other, value: other.value + 100 })));
 				expect(moved.ovality?.value ?? -1).toBeCloseTo(form.ovality?.value ?? -1, 9);
 				expect(moved.taper?.value ?? -1).toBeCloseTo(form.taper?.value ?? -1, 9);
 				expect(form.ovality?.value ?? 0).toBeGreaterThanOrEqual(0);

@@ -27,7 +27,8 @@ export interface DiameterForm {
  */
 export function diameterForm(diameters: readonly DiameterAt[]): DiameterForm {
 	requireThat(
-		diameters.length > 0 && diameters.flatMap((one) => [one.row, one.column, one.value]).every(Number.isFinite),
+		diameters.length > 0 &&
+			diameters.flatMap((diameter) => [diameter.row, diameter.column, diameter.value]).every(Number.isFinite),
 		'diameterForm',
 		'diameters',
 		diameters.length,

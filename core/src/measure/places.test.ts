@@ -40,11 +40,11 @@ describe('worstPlace', () => {
 				fc.double({ min: -100, max: 100, noNaN: true }),
 				(values, by) => {
 					const { value, u } = worstPlace(read(values));
-					const moved = worstPlace(read(values.map((one) => one + by)));
+					const moved = worstPlace(read(values.map((other) => other + by)));
 					expect(moved.value).toBeCloseTo(value + by, 6);
 					const scaled = worstPlace(
 						read(
-							values.map((one) => one * 10),
+							values.map((other) => other * 10),
 							10
 						)
 					);
@@ -67,7 +67,7 @@ describe('worstPlace', () => {
 		for (let face = 0; face < faces; face++) {
 			const between = [0.2, 1, 3][face % 3];
 			const truth = Array.from({ length: 6 }, () => between * next());
-			const { value, u } = worstPlace(read(truth.map((one) => one + next())));
+			const { value, u } = worstPlace(read(truth.map((other) => other + next())));
 			const z = (value - Math.max(...truth)) / u;
 			errors += z;
 			squares += z * z;

@@ -45,8 +45,8 @@ export function worstPlace(readings: readonly PlaceReading[]): WorstPlace {
 		requireThat(own + shared > 0, 'worstPlace', 'own', own, 'above 0, or something shared');
 	}
 	const common = Math.min(...readings.map(({ shared }) => shared));
-	const own = readings.map((one) =>
-		Math.max(Math.sqrt(one.own ** 2 + one.shared ** 2 - common ** 2), LEAST * one.shared)
+	const own = readings.map((reading) =>
+		Math.max(Math.sqrt(reading.own ** 2 + reading.shared ** 2 - common ** 2), LEAST * reading.shared)
 	);
 	const values = readings.map(({ value }) => value);
 	if (values.length === 1) return { value: values[0], u: Math.hypot(own[0], common), places: values };

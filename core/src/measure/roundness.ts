@@ -63,7 +63,7 @@ export function cylindricity(radii: readonly RadiusOnCylinder[]): FormDeviation 
 
 function requireFinite(fn: string, radii: readonly RadiusAt[], fewest: number): void {
 	requireThat(radii.length >= fewest, fn, 'radii', radii.length, `at least ${fewest} points`);
-	for (const one of radii)
-		for (const [name, value] of Object.entries(one))
+	for (const radiusAt of radii)
+		for (const [name, value] of Object.entries(radiusAt))
 			requireThat(Number.isFinite(value), fn, name, value, 'a finite number');
 }

@@ -122,7 +122,8 @@ function longestScore(marks: readonly SurfaceMark[]): number {
 	const runs: { deg: number; fromMm: number; toMm: number }[] = [];
 	for (const score of scores) {
 		const run = runs.find(
-			(one) => apart(one.deg, middleOf(score)) <= SAME_SCORE_DEG && score.fromMm <= one.toMm + JOINED_MM
+			(candidate) =>
+				apart(candidate.deg, middleOf(score)) <= SAME_SCORE_DEG && score.fromMm <= candidate.toMm + JOINED_MM
 		);
 		if (run) run.toMm = Math.max(run.toMm, score.toMm);
 		else runs.push({ deg: middleOf(score), fromMm: score.fromMm, toMm: score.toMm });

@@ -67,7 +67,10 @@ describe('whichSpring', () => {
 	});
 	it('cannot tell them apart half way, and says that neither fits', () => {
 		const { probabilities, fits } = whichSpring({ wire: { value: 1.3, u: 0.005 } }, [inlet, discharge]);
-		expect(probabilities.map((one) => one.probability)).toEqual([expect.closeTo(0.5, 9), expect.closeTo(0.5, 9)]);
+		expect(probabilities.map((probability) => probability.probability)).toEqual([
+			expect.closeTo(0.5, 9),
+			expect.closeTo(0.5, 9)
+		]);
 		expect(fits).toBeLessThan(1e-4);
 	});
 	it('probabilities are together 1, whatever is measured', () =>
@@ -77,7 +80,7 @@ describe('whichSpring', () => {
 				fc.double({ min: 0.001, max: 0.2, noNaN: true }),
 				(value, u) => {
 					const { probabilities } = whichSpring({ wire: { value, u } }, [inlet, discharge]);
-					expect(probabilities.reduce((sum, one) => sum + one.probability, 0)).toBeCloseTo(1, 12);
+					expect(probabilities.reduce((sum, probability) => sum + probability.probability, 0)).toBeCloseTo(1, 12);
 				}
 			),
 			{ seed: 5 }

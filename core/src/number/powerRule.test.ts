@@ -24,7 +24,7 @@ describe('powerRule', () => {
 	});
 	it('is the rule of Gauss and Legendre where the power is one', () => {
 		const { weights } = gaussLegendre(20);
-		expect([...powerRule(20, 1)].map((one, j) => one - weights[j] / 2).every((off) => Math.abs(off) < 1e-14)).toBe(
+		expect([...powerRule(20, 1)].map((value, j) => value - weights[j] / 2).every((off) => Math.abs(off) < 1e-14)).toBe(
 			true
 		);
 	});

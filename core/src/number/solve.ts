@@ -55,18 +55,18 @@ export function leastSquares(
 		diagonal.push(head);
 		// The reflection that turns this column on to its first place, on all columns right of it.
 		const v = r.slice(k).map((row, i) => (i === 0 ? row[k] - head : row[k]));
-		const squared = v.reduce((sum, one) => sum + one * one, 0);
+		const squared = v.reduce((sum, value) => sum + value * value, 0);
 		if (squared === 0) continue;
 		for (let j = k + 1; j <= columns; j++) {
-			const twice = (2 * v.reduce((sum, one, i) => sum + one * r[k + i][j], 0)) / squared;
-			v.forEach((one, i) => (r[k + i][j] -= twice * one));
+			const twice = (2 * v.reduce((sum, value, i) => sum + value * r[k + i][j], 0)) / squared;
+			v.forEach((value, i) => (r[k + i][j] -= twice * value));
 		}
 	}
 	const scale = Math.max(...rows.flat().map(Math.abs));
-	if (!diagonal.every((one) => Math.abs(one) > 1e-12 * scale)) return undefined;
+	if (!diagonal.every((value) => Math.abs(value) > 1e-12 * scale)) return undefined;
 	const x = new Array<number>(columns).fill(0);
 	for (let i = columns - 1; i >= 0; i--) {
-		const known = r[i].slice(i + 1, columns).reduce((sum, one, j) => sum + one * x[i + 1 + j], 0);
+		const known = r[i].slice(i + 1, columns).reduce((sum, value, j) => sum + value * x[i + 1 + j], 0);
 		x[i] = (r[i][columns] - known) / diagonal[i];
 	}
 	return x.every(Number.isFinite) ? x : undefined;

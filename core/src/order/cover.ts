@@ -69,9 +69,9 @@ const checked = ({ needs, offers, stock, withinDays }: CoverProblem): void => {
 const inTime = ({ offers, withinDays = Infinity }: CoverProblem): Offer[] =>
 	offers.filter(({ days = 0 }) => days <= withinDays);
 const held = (offer: Offer, station: string): number =>
-	offer.holds.reduce((sum, one) => sum + (one.station === station ? one.pieces : 0), 0);
+	offer.holds.reduce((sum, hold) => sum + (hold.station === station ? hold.pieces : 0), 0);
 const stocked = ({ stock }: CoverProblem, station: string): number =>
-	stock.reduce((sum, one) => sum + (one.station === station ? one.pieces : 0), 0);
+	stock.reduce((sum, other) => sum + (other.station === station ? other.pieces : 0), 0);
 
 /** What cannot be had in time, however much is paid. */
 export function uncovered(problem: CoverProblem): Uncovered[] {
@@ -120,8 +120,8 @@ export function coverProgramme(problem: CoverProblem): string {
 	checked(problem);
 	const offers = inTime(problem);
 	const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join(' + ') : '0 nothing');
-	const pieces = (offer: Offer) => offer.holds.reduce((all, one) => all + one.pieces, 0);
-	const needed = problem.needs.reduce((all, one) => all + one.pieces, 0);
+	const pieces = (offer: Offer) => offer.holds.reduce((all, hold) => all + hold.pieces, 0);
+	const needed = problem.needs.reduce((all, need) => all + need.pieces, 0);
 	// No cover brings more: each offer as often as all that is needed.
 	const most = Math.max(1, needed * Math.max(0, ...offers.map(pieces)));
 	const cost = offers.map((offer, i) => `${offer.price + (BELOW_A_CENT * pieces(offer)) / most} x${i}`);
@@ -181,7 +181,7 @@ export function coverWith(problem: CoverProblem, bought: Bought): Cover {
 	]);
 	const each = [...stations].map((station) => {
 		const came = lines.reduce((sum, { offer, count }) => sum + count * held(offer, station), 0);
-		const need = problem.needs.reduce((sum, one) => sum + (one.station === station ? one.pieces : 0), 0);
+		const need = problem.needs.reduce((sum, other) => sum + (other.station === station ? other.pieces : 0), 0);
 		const taken = Math.max(0, Math.min(stocked(problem, station), need - came));
 		return { station, taken, over: Math.max(0, came - need), missing: Math.max(0, need - came - taken) };
 	});

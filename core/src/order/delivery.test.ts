@@ -36,7 +36,7 @@ describe('deliveryOf', () => {
 			fc.property(fc.nat(9), fc.nat(9), fc.nat(9), (kit, packings, rings) => {
 				const delivered = deliveryOf(problem, { KIT: kit, 'MAR-101': packings, 'MAR-102': rings, other: 4 });
 				for (const { station, pieces } of problem.needs) {
-					const came = delivered.reduce((sum, one) => sum + (one.station === station ? one.pieces : 0), 0);
+					const came = delivered.reduce((sum, other) => sum + (other.station === station ? other.pieces : 0), 0);
 					const could = { packing: 4 * kit + packings, oRing: 3 * kit + rings, plunger: 0 }[station]!;
 					expect(came).toBe(Math.min(pieces, could));
 				}

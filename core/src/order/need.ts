@@ -24,7 +24,7 @@ export function neededParts(places: Iterable<BuildPlace>): Need[] {
 export function consumables(sheet: ModelSheet, opening: Opening): string[] {
 	const windows = allSteps(sheet, opening).flatMap(({ within }) => within?.product ?? []);
 	const fitted = stationsInScope(sheet, opening).flatMap(({ products }) =>
-		products.flatMap((one) => one.product ?? [])
+		products.flatMap((product) => product.product ?? [])
 	);
 	return [...new Set([...fitted, ...windows])];
 }

@@ -54,7 +54,7 @@ const rules: readonly [PartTypeKey, PatternKey, 1 | 2 | 3 | undefined][] = [
 
 describe('hard rules', () => {
 	it.each(rules)('%s: %s ends its life from severity %s', (type, pattern, from) => {
-		const rule = partTypes[type].patterns.find((one) => one.pattern === pattern);
+		const rule = partTypes[type].patterns.find((patternRule) => patternRule.pattern === pattern);
 		expect(rule, `${type} knows ${pattern}`).toBeDefined();
 		expect((rule as { outFrom?: number }).outFrom).toBe(from);
 	});
@@ -94,7 +94,7 @@ describe('hard rules', () => {
 			for (const { wearOf = [] } of patterns)
 				for (const size of wearOf)
 					expect(
-						characteristics.map((one) => one.key),
+						characteristics.map((characteristic) => characteristic.key),
 						key
 					).toContain(size);
 	});
@@ -105,10 +105,12 @@ describe('hard rules', () => {
 			expect(new Set(design.map((value) => value.key)).size, key).toBe(design.length);
 			for (const size of toldApartBy)
 				expect(
-					characteristics.map((one) => one.key),
+					characteristics.map((characteristic) => characteristic.key),
 					key
 				).toContain(size);
-			expect(new Set(characteristics.map((one) => one.key)).size, key).toBe(characteristics.length);
+			expect(new Set(characteristics.map((characteristic) => characteristic.key)).size, key).toBe(
+				characteristics.length
+			);
 		}
 	});
 });

@@ -173,14 +173,15 @@ describe('whichValve', () => {
 	it('names one valve, and no cylinder, where nothing marks the shaft', () => {
 		const { verdicts } = told(triplex, { discharge: [2, 0.2] }, { index: false });
 		expect(verdicts[0]).toEqual({ what: 'oneValve', probability: expect.any(Number) });
-		expect(verdicts.every((one) => !('cylinder' in one))).toBe(true);
+		expect(verdicts.every((verdict) => !('cylinder' in verdict))).toBe(true);
 	});
 	it('names both where two cylinders at 180° cannot be told apart', () => {
 		const { verdicts } = told(twin, { inlet: [1, 0.3] });
 		const pair = verdicts.filter(
-			(one) => (one.what === 'inlet' && one.cylinder === 1) || (one.what === 'discharge' && one.cylinder === 2)
+			(verdict) =>
+				(verdict.what === 'inlet' && verdict.cylinder === 1) || (verdict.what === 'discharge' && verdict.cylinder === 2)
 		);
-		expect(pair.reduce((sum, one) => sum + one.probability, 0)).toBeGreaterThan(0.98);
+		expect(pair.reduce((sum, traceVerdict) => sum + traceVerdict.probability, 0)).toBeGreaterThan(0.98);
 		for (const { probability } of pair) expect(probability).toBeCloseTo(0.5, 2);
 	});
 	it('what it calls likely comes true as often, at leaks that the noise nearly hides', () => {
@@ -195,7 +196,7 @@ describe('whichValve', () => {
 			said.push(first.probability);
 			came.push(first.what === what && ('cylinder' in first ? first.cylinder : 0) === (where as number[])[0] ? 1 : 0);
 		}
-		const mean = (values: number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+		const mean = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 		// 120 runs: the standard error of how often it came true is below 0.045.
 		expect(Math.abs(mean(said) - mean(came))).toBeLessThan(0.1);
 	});
@@ -203,7 +204,7 @@ describe('whichValve', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 1, max: 3 }), fc.double({ min: 0, max: 0.5, noNaN: true }), (cylinder, leak) => {
 				const { verdicts } = told(triplex, { inlet: [cylinder, leak] }, { seconds: 1, hz: 2000 });
-				expect(verdicts.reduce((sum, one) => sum + one.probability, 0)).toBeCloseTo(1, 9);
+				expect(verdicts.reduce((sum, traceVerdict) => sum + traceVerdict.probability, 0)).toBeCloseTo(1, 9);
 			}),
 			{ seed: 4, numRuns: 8 }
 		));

@@ -109,8 +109,11 @@ export function shaftOrders(trace: PressureTrace): ShaftOrders | TraceProblem {
 function marked(indexS: readonly number[], lengthS: number): number[] | TraceProblem {
 	const marks = indexS.filter((at) => at >= 0 && at <= lengthS);
 	const durations = marks.slice(1).map((at, i) => at - marks[i]);
-	if (durations.some((one) => !(one > 0))) return problem('pulsesMissing', 0, JUMP);
-	const jump = Math.max(1, ...durations.slice(1).map((one, i) => Math.max(one / durations[i], durations[i] / one)));
+	if (durations.some((duration) => !(duration > 0))) return problem('pulsesMissing', 0, JUMP);
+	const jump = Math.max(
+		1,
+		...durations.slice(1).map((duration, i) => Math.max(duration / durations[i], durations[i] / duration))
+	);
 	return jump > JUMP ? problem('pulsesMissing', jump, JUMP) : marks;
 }
 
@@ -278,9 +281,9 @@ function ordersOf(marks: readonly number[], durations: readonly number[], trace:
 		for (const [i, { re, im }] of of.entries()) ({ cos: re[turn], sin: im[turn] } = harmonic(flow, i + 1));
 	}
 	const whole = pressure.map((p) => Math.sqrt(Math.max(0, p)));
-	const mean = whole.reduce((sum, one) => sum + one, 0) / POINTS;
+	const mean = whole.reduce((sum, value) => sum + value, 0) / POINTS;
 	return of.map(({ re, im }, i) => {
-		const [ownCos, ownSin] = [re, im].map((one) => one.reduce((sum, value) => sum + value, 0) / turns);
+		const [ownCos, ownSin] = [re, im].map((row) => row.reduce((sum, value) => sum + value, 0) / turns);
 		const square = re.reduce((sum, value, turn) => sum + (value - ownCos) ** 2 + (im[turn] - ownSin) ** 2, 0);
 		const u = Math.sqrt(square / (2 * (turns - 1) * turns));
 		const { cos, sin } = harmonic(whole, i + 1);

@@ -71,12 +71,12 @@ export function whichValve(drive: CrankDrive, { orders, marked }: ShaftOrders): 
 		const flows = candidate.flows.map((flow) => ({ ...weigh(flow, orders, marked), lost: 1 - meanOf(flow) }));
 		return { ...candidate, flows };
 	});
-	const fits = weighed.flatMap(({ what, flows }) => flows.map((one) => ({ what, ...one })));
-	const fit = fits.reduce((first, one) => (one.logLikelihood > first.logLikelihood ? one : first));
+	const fits = weighed.flatMap(({ what, flows }) => flows.map((flow) => ({ what, ...flow })));
+	const fit = fits.reduce((first, other) => (other.logLikelihood > first.logLikelihood ? other : first));
 	const top = Math.max(...weighed.flatMap(({ flows }) => flows.map(({ logLikelihood }) => logLikelihood)));
 	const evidence = weighed.map(({ prior, flows }) => {
 		const each = flows.map(({ logLikelihood }) => (prior / flows.length) * Math.exp(logLikelihood - top));
-		return { each, sum: each.reduce((sum, one) => sum + one, 0) };
+		return { each, sum: each.reduce((sum, value) => sum + value, 0) };
 	});
 	const total = evidence.reduce((sum, one) => sum + one.sum, 0);
 	const verdicts = weighed.map(({ what, cylinder }, i) => ({ what, cylinder, probability: evidence[i].sum / total }));
@@ -129,26 +129,29 @@ function named(verdicts: readonly Weighed[], marked: boolean): TraceVerdict[] {
 		(what === 'inlet' || what === 'discharge') && cylinder ? [{ what, cylinder, probability }] : []
 	);
 	if (marked) return [...whole, ...valves];
-	return [...whole, { what: 'oneValve', probability: valves.reduce((sum, one) => sum + one.probability, 0) }];
+	return [
+		...whole,
+		{ what: 'oneValve', probability: valves.reduce((sum, traceVerdict) => sum + traceVerdict.probability, 0) }
+	];
 }
 
 function spread(weights: readonly number[], flows: readonly { lost: number }[]): TraceFinding['lost'] {
-	const total = weights.reduce((sum, one) => sum + one, 0);
-	const share = weights.reduce((sum, one, i) => sum + one * flows[i].lost, 0) / total;
-	const square = weights.reduce((sum, one, i) => sum + one * (flows[i].lost - share) ** 2, 0) / total;
+	const total = weights.reduce((sum, value) => sum + value, 0);
+	const share = weights.reduce((sum, value, i) => sum + value * flows[i].lost, 0) / total;
+	const square = weights.reduce((sum, value, i) => sum + value * (flows[i].lost - share) ** 2, 0) / total;
 	return { share, u: Math.sqrt(square) };
 }
 
-const meanOf = (flow: Float64Array): number => flow.reduce((sum, one) => sum + one, 0) / flow.length;
+const meanOf = (flow: Float64Array): number => flow.reduce((sum, value) => sum + value, 0) / flow.length;
 
 // Each plunger's speed over a turn, what each cylinder delivers, and what a sound pump does, whose mean is 1.
 function flowsOf(drive: CrankDrive) {
 	const speeds = drive.phasesDeg.map((_, c) =>
 		Float64Array.from({ length: POINTS }, (_, deg) => forwardSpeed(drive, deg, c + 1))
 	);
-	const mean = speeds.reduce((sum, one) => sum + meanOf(one.map((speed) => Math.max(0, speed))), 0);
-	const delivers = speeds.map((one) => one.map((speed) => Math.max(0, speed) / mean));
-	const sound = delivers.reduce((sum, one) => sum.map((flow, i) => flow + one[i]), new Float64Array(POINTS));
+	const mean = speeds.reduce((sum, row) => sum + meanOf(row.map((speed) => Math.max(0, speed))), 0);
+	const delivers = speeds.map((row) => row.map((speed) => Math.max(0, speed) / mean));
+	const sound = delivers.reduce((sum, row) => sum.map((flow, i) => flow + row[i]), new Float64Array(POINTS));
 	return { speeds, delivers, sound };
 }
 
@@ -213,8 +216,8 @@ interface Fit {
 
 function weigh(flow: Float64Array, orders: readonly ShaftOrder[], marked: boolean): Fit {
 	// An empty line lets nothing back, a full one makes up for it: which of both, the trace says.
-	const lines = [flow, ...(flow.some((one) => one < 0) ? [flow.map((one) => Math.max(0, one))] : [])].map((one) =>
-		harmonicsOf(one, orders.length)
+	const lines = [flow, ...(flow.some((value) => value < 0) ? [flow.map((value) => Math.max(0, value))] : [])].map(
+		(row) => harmonicsOf(row, orders.length)
 	);
 	const at = (deg: number, lag: number) =>
 		Math.max(...lines.map((harmonics) => logLikelihood(harmonics, orders, { deg, lag })));

@@ -57,14 +57,14 @@ export function wrongCylinder(
 	{ cylinders }: Pick<ModelSheet, 'cylinders'>,
 	named: readonly number[] = []
 ): number | undefined {
-	for (const one of named)
-		requireThat(Number.isSafeInteger(one), 'wrongCylinder', 'named', one, 'the number of a cylinder');
-	return named.find((one, i) => one < 1 || one > cylinders || named.indexOf(one) < i);
+	for (const value of named)
+		requireThat(Number.isSafeInteger(value), 'wrongCylinder', 'named', value, 'the number of a cylinder');
+	return named.find((value, i) => value < 1 || value > cylinders || named.indexOf(value) < i);
 }
 
 /** The key of a tool of which the sheet does not know what was said; undefined where it knows all. */
 export const wrongTool = ({ tools }: Pick<ModelSheet, 'tools'>, said: ArrivalFacts['tools']): string | undefined =>
 	Object.entries(said).find(([key, how]) => {
-		const tool = tools.find((one) => one.key === key);
+		const tool = tools.find((candidate) => candidate.key === key);
 		return !tool || (typeof how === 'object' && !tool.substitutes.some(({ name }) => name === how.instead));
 	})?.[0];

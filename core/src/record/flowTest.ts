@@ -16,7 +16,7 @@ export function flowDriveOf(sheet: Pick<ModelSheet, 'stations' | 'crank' | 'stro
 		.flatMap(([type, key]) =>
 			sheet.stations
 				.filter((station) => station.type === type)
-				.flatMap((station) => station.characteristics.filter((one) => one.key === key))
+				.flatMap((station) => station.characteristics.filter((characteristic) => characteristic.key === key))
 		)
 		.at(0);
 	if (!sheet.crank || !size) return undefined;

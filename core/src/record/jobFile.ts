@@ -6,7 +6,7 @@ import { chosenSchema } from './sheet';
 const text = z
 	.string()
 	.max(4000)
-	.refine((one) => !one.includes('\0') && one.isWellFormed(), 'holds a character that cannot be stored');
+	.refine((text) => !text.includes('\0') && text.isWellFormed(), 'holds a character that cannot be stored');
 const name = nameText(200);
 const moment = z.iso.datetime({ offset: true });
 const hours = z.number().min(0).max(10_000_000);
@@ -168,15 +168,15 @@ function sorted(value: unknown): unknown {
 
 /** What a value says with these names in place of ids, in its texts and keys alike; other texts that begin with "@" get one more. */
 export const withNames = (value: unknown, names: ReadonlyMap<string, string>): unknown =>
-	mapTexts(value, (one) => names.get(one) ?? (one.startsWith('@') ? `@${one}` : one));
+	mapTexts(value, (text) => names.get(text) ?? (text.startsWith('@') ? `@${text}` : text));
 
 /** The reverse of `withNames`: ids in place of names. A name that is none of these throws a RangeError that says it. */
 export const withIds = (value: unknown, ids: ReadonlyMap<string, string>): unknown =>
-	mapTexts(value, (one) => {
-		if (!one.startsWith('@')) return one;
-		if (one.startsWith('@@')) return one.slice(1);
-		const id = ids.get(one);
-		if (id === undefined) throw new RangeError(one);
+	mapTexts(value, (text) => {
+		if (!text.startsWith('@')) return text;
+		if (text.startsWith('@@')) return text.slice(1);
+		const id = ids.get(text);
+		if (id === undefined) throw new RangeError(text);
 		return id;
 	});
 

@@ -47,14 +47,14 @@ export function reconcile(
 ): PiecesOut[] {
 	const steps = stepsInScope(sheet, job).filter(({ stage }) => stage === 'strip');
 	// What is judged where it is does not come out.
-	const pieces = stationsInScope(sheet, job).filter((one) => !staysIn(one));
+	const pieces = stationsInScope(sheet, job).filter((station) => !staysIn(station));
 	return pieces.map((station) => {
 		const places = station.per === 'pump' ? [0] : openedCylinders(sheet, job);
 		const there = places.filter((cylinder) => applies(station.onlyWith, job.variants, cylinder));
 		const recordAt = (cylinder: number) => log.parts.get(partAt(station.key, cylinder) ?? '') ?? untouched;
 		const wrong = there.flatMap((cylinder) => foundWrong(recordAt(cylinder)));
-		const missing = wrong.filter((one) => one === 'missing').length * station.pieces;
-		const doubled = wrong.filter((one) => one === 'doubled').length * station.pieces;
+		const missing = wrong.filter((fault) => fault === 'missing').length * station.pieces;
+		const doubled = wrong.filter((fault) => fault === 'doubled').length * station.pieces;
 		const expected = piecesInPump(sheet, station.key, job) - missing;
 		const takenOut = steps.some(({ key, stations }) => stations.includes(station.key) && log.steps.has(key));
 		const counted = steps.flatMap(({ key, asks }) =>

@@ -224,7 +224,7 @@ describe('checkEntry', () => {
 
 describe('the order of steps', () => {
 	const steps = stepsInScope(sheet, { scope: 'full' });
-	const step = (key: string) => steps.find((one) => one.key === key)!;
+	const step = (key: string) => steps.find((candidate) => candidate.key === key)!;
 	const job = {
 		sheet,
 		scope: 'full' as const,

@@ -141,15 +141,15 @@ describe('parts out', () => {
 
 	it('are none before a step has taken them out, and all once every step is signed off', () => {
 		const before = reconcile(campion, job, fold([]), partAt);
-		expect(before.every((one) => one.out === undefined)).toBe(true);
+		expect(before.every((pieces) => pieces.out === undefined)).toBe(true);
 		expect(unaccounted(before)).toEqual([]);
-		expect(out().every((one) => one.out === one.expected)).toBe(true);
+		expect(out().every((pieces) => pieces.out === pieces.expected)).toBe(true);
 	});
 	it('go by the count where one was made', () => {
 		const [{ step, ask, station }] = counts;
 		const short = out(entry('answer', { step, ask, value: 4 }));
 		expect(of(short, station)).toMatchObject({ out: 4 });
-		expect(unaccounted(short).map((one) => one.station.key)).toEqual([station]);
+		expect(unaccounted(short).map((pieces) => pieces.station.key)).toEqual([station]);
 		expect(unaccounted(out(entry('answer', { step, ask, value: of(short, station).expected })))).toEqual([]);
 	});
 	it('do not look for what was not there, and say what was there twice', () => {

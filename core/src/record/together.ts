@@ -95,7 +95,7 @@ export function together(
 		steps,
 		facts: orderFacts(sheet, opening, steps),
 		places: new Map(loose.map((place) => [place.part, place])),
-		units: new Map(units.map((one) => [unitPlace(one.unit.key, one.cylinder), one])),
+		units: new Map(units.map((unit) => [unitPlace(unit.unit.key, unit.cylinder), unit])),
 		gates,
 		signed
 	};
@@ -105,14 +105,16 @@ type Filled = Pick<BuildStep, 'stations'> & Partial<Pick<BuildStep, 'walk'>>;
 /** A bore at a time where the sheet walks so; what belongs to the pump as a whole keeps its place in the list. */
 function walked<P extends { readonly cylinder: number }>(items: readonly P[], { walk }: Filled): P[] {
 	if (walk !== 'bore') return [...items];
-	const cylinders = [...new Set(items.map(({ cylinder }) => cylinder).filter((one) => one > 0))].sort((a, b) => a - b);
+	const cylinders = [...new Set(items.map(({ cylinder }) => cylinder).filter((value) => value > 0))].sort(
+		(a, b) => a - b
+	);
 	const begun = items.findIndex(({ cylinder }) => cylinder > 0);
 	if (begun < 0) return [...items];
 	const last = items.findLastIndex(({ cylinder }) => cylinder > 0);
 	const within = items.slice(begun, last + 1);
 	return [
 		...items.slice(0, begun),
-		...cylinders.flatMap((cylinder) => within.filter((one) => one.cylinder === cylinder)),
+		...cylinders.flatMap((cylinder) => within.filter((candidate) => candidate.cylinder === cylinder)),
 		...within.filter(({ cylinder }) => cylinder === 0),
 		...items.slice(last + 1)
 	];
@@ -197,7 +199,7 @@ function missingOf(build: Together, fact: OrderFact, cylinder: number): Missing 
 	for (const place of build.units.values())
 		if (place.unit.key === first && matches(place.cylinder, cylinder) && !place.putIn)
 			return { name: place.unit.name, cylinder: place.cylinder, fact };
-	const step = build.steps.find((one) => one.key === first && !one.mirrored);
+	const step = build.steps.find((buildStep) => buildStep.key === first && !buildStep.mirrored);
 	return step && !build.signed.has(first) ? { name: step.text, cylinder: 0, fact } : undefined;
 }
 
@@ -214,10 +216,12 @@ export function notJoined(build: Together, { unit, cylinder }: UnitPlace): { rea
 	const here = (other: number) => matches(other, cylinder);
 	for (const key of unit.parts) {
 		const part = [...build.places.values()].find(
-			(one) => one.station.key === key && here(one.cylinder) && !partIn(one)
+			(place) => place.station.key === key && here(place.cylinder) && !partIn(place)
 		);
 		if (part) return part.station;
-		const inner = [...build.units.values()].find((one) => one.unit.key === key && here(one.cylinder) && !one.putIn);
+		const inner = [...build.units.values()].find(
+			(unitPlace) => unitPlace.unit.key === key && here(unitPlace.cylinder) && !unitPlace.putIn
+		);
 		if (inner) return inner.unit;
 	}
 	return undefined;
@@ -271,16 +275,16 @@ export function fastenersAt(build: Together, step: BuildStep): BuildPlace[] {
 export function partsOf(build: Together, { unit, cylinder }: UnitPlace): BuildPlace[] {
 	const here = (one: { readonly cylinder: number }) => matches(one.cylinder, cylinder);
 	return unit.parts.flatMap((key) => [
-		...[...build.places.values()].filter((one) => one.station.key === key && here(one)),
+		...[...build.places.values()].filter((place) => place.station.key === key && here(place)),
 		...[...build.units.values()]
-			.filter((one) => one.unit.key === key && here(one))
-			.flatMap((one) => partsOf(build, one))
+			.filter((unitPlace) => unitPlace.unit.key === key && here(unitPlace))
+			.flatMap((unitPlace) => partsOf(build, unitPlace))
 	]);
 }
 
 // The cylinders of this job, as its places have them.
 const openAt = ({ places }: Together): number[] =>
-	[...new Set([...places.values()].map(({ cylinder }) => cylinder))].filter((one) => one > 0);
+	[...new Set([...places.values()].map(({ cylinder }) => cylinder))].filter((value) => value > 0);
 
 /** Keys of the build steps that are done: nothing is left of them, and those of the sheet are signed off. */
 export function builtSteps(build: Together, answers: Keys): Set<string> {

@@ -30,7 +30,7 @@ describe('stepCurves', () => {
 		[13, 0.69019608, 0.43161022, 0.84906596],
 		[23, 0.44817927, 0.18805201, 0.68014263]
 	])('survival after week %d', (hours, survival, low, high) => {
-		const step = stepCurves(drug).find((one) => one.hours === hours)!;
+		const step = stepCurves(drug).find((curve) => curve.hours === hours)!;
 		expect(step.survival).toBeCloseTo(survival, 8);
 		expect(step.low).toBeCloseTo(low, 8);
 		expect(step.high).toBeCloseTo(high, 8);
@@ -210,7 +210,7 @@ describe('turnbullBand', () => {
 	it('never rises, whatever the order of the hours', () => {
 		const hours = [6000, 300, 3000, 1200, 4500, 9000, 700];
 		const band = turnbullBand(recordOf(3, 60), hours);
-		expect(band.map((one) => one.hours)).toEqual(hours);
+		expect(band.map((survivalRange) => survivalRange.hours)).toEqual(hours);
 		const falling = band.toSorted((a, b) => a.hours - b.hours);
 		for (const [i, one] of falling.slice(1).entries()) {
 			expect(one.low).toBeLessThanOrEqual(falling[i].low);

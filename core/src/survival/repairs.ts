@@ -59,6 +59,6 @@ export function meanCumulative(pumps: readonly RepairHistory[], level = LEVEL): 
 function requireHistories(fn: string, pumps: readonly RepairHistory[]): void {
 	for (const { until, at } of pumps) {
 		requireThat(until > 0 && Number.isFinite(until), fn, 'until', until, 'hours above 0');
-		for (const one of at) requireThat(one >= 0 && one <= until, fn, 'at', one, `hours from 0 to ${until}`);
+		for (const value of at) requireThat(value >= 0 && value <= until, fn, 'at', value, `hours from 0 to ${until}`);
 	}
 }

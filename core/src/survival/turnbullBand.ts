@@ -39,7 +39,8 @@ const FEWEST_TELLING = 3;
  */
 export function turnbullBand(lives: readonly ObservedLife[], hours: readonly number[], level = LEVEL): SurvivalRange[] {
 	requireThat(level > 0 && level < 1, 'turnbullBand', 'level', level, 'between 0 and 1');
-	for (const one of hours) requireThat(one >= 0 && Number.isFinite(one), 'turnbullBand', 'hours', one, 'at least 0');
+	for (const hour of hours)
+		requireThat(hour >= 0 && Number.isFinite(hour), 'turnbullBand', 'hours', hour, 'at least 0');
 	const { masses } = turnbull(lives);
 	const replicates = Math.max(FEWEST_REPLICATES, Math.min(REPLICATES, Math.floor(WORK / lives.length)));
 	const next = dice(SEED);
@@ -55,7 +56,7 @@ export function turnbullBand(lives: readonly ObservedLife[], hours: readonly num
 		const again = drawn.map((one) => rangeAt(one, at));
 		const about = (estimate: number, values: readonly number[], p: number) =>
 			estimate + narrower * (quantile(values, p) - estimate);
-		const lowest = again.map((one) => one.least);
+		const lowest = again.map((range) => range.least);
 		const highest = again.map((one) => one.most);
 		const seen = seenAbout(lives, at);
 		const telling = Math.min(seen.endedBy, seen.runningAfter) >= FEWEST_TELLING;
@@ -73,14 +74,14 @@ export function turnbullBand(lives: readonly ObservedLife[], hours: readonly num
 		];
 		return { hours: at, least, most, low: Math.max(0, Math.min(...lows)), high: Math.min(1, Math.max(...highs)) };
 	});
-	return ranges.map((one) => falling(one, ranges));
+	return ranges.map((range) => falling(range, ranges));
 }
 
 /** Survival never rises: what bounds it from above earlier does so later, and what bounds it from below later does so earlier. */
-const falling = (one: SurvivalRange, all: readonly SurvivalRange[]): SurvivalRange => ({
-	...one,
-	low: Math.max(...all.filter(({ hours }) => hours >= one.hours).map(({ low }) => low)),
-	high: Math.min(...all.filter(({ hours }) => hours <= one.hours).map(({ high }) => high))
+const falling = (survivalRange: SurvivalRange, all: readonly SurvivalRange[]): SurvivalRange => ({
+	...survivalRange,
+	low: Math.max(...all.filter(({ hours }) => hours >= survivalRange.hours).map(({ low }) => low)),
+	high: Math.min(...all.filter(({ hours }) => hours <= survivalRange.hours).map(({ high }) => high))
 });
 
 /** How many lives were found ended by an hour, how many running at it or later, and of how many lives either is known. */

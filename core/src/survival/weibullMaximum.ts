@@ -18,7 +18,7 @@ export function maximise(logs: LogLives): Maximum {
 	const climb = (start: number) => climbing(logs, middle, start);
 	if (logs.ended > MANY) return climb(0.3);
 	// Interval-censored records may have more than one top: the highest of a few climbs.
-	return STARTS.map(climb).reduce((best, one) => (one.at.value > best.at.value ? one : best));
+	return STARTS.map(climb).reduce((best, maximum) => (maximum.at.value > best.at.value ? maximum : best));
 }
 
 function meanLog({ exact, held, from, to }: LogLives): number {

@@ -53,8 +53,9 @@ const first = ({ beliefs }: ReturnType<typeof of>) =>
 
 describe('findingsAt', () => {
 	const at = (evidence: RebuildEvidence, finding: string, cylinder: number) =>
-		findingsAt(startingNetwork, sheet, evidence).find((one) => one.finding === finding && one.cylinder === cylinder)
-			?.present;
+		findingsAt(startingNetwork, sheet, evidence).find(
+			(candidate) => candidate.finding === finding && candidate.cylinder === cylinder
+		)?.present;
 	it('tells present, looked for and absent, and not looked for apart', () => {
 		const torn = rebuild(1000, { 'packing/2': { patterns: ['lipTorn'] } });
 		expect(at(torn, 'sealTorn', 2)).toBe(true);
@@ -156,8 +157,8 @@ describe('beliefsOf', () => {
 describe('damage that makes damage', () => {
 	const sheets = demoNames.map(demoSheet);
 	it.each(startingNetwork.follows.map(({ from, to }) => [from, to]))('%s and %s lie on one pump', (from, to) => {
-		const meet = sheets.some((one) => {
-			const places = findingsAt(startingNetwork, one, { ...rebuild(0), looks: [] });
+		const meet = sheets.some((sheet) => {
+			const places = findingsAt(startingNetwork, sheet, { ...rebuild(0), looks: [] });
 			const at = (finding: string) =>
 				places.filter((place) => place.finding === finding).map((place) => place.cylinder);
 			return at(from).some((a) => at(to).some((b) => a === 0 || b === 0 || a === b));
@@ -165,10 +166,10 @@ describe('damage that makes damage', () => {
 		expect(meet).toBe(true);
 	});
 	it('leaves less to be explained by causes: on the same cylinder, and from the pump to its cylinders', () => {
-		const seals = sheets.find((one) =>
-			['oilPan', 'oilSeal'].every((type) => one.stations.some((at) => at.type === type))
+		const seals = sheets.find((sheet) =>
+			['oilPan', 'oilSeal'].every((type) => sheet.stations.some((at) => at.type === type))
 		)!;
-		const at = (type: string) => seals.stations.find((one) => one.type === type)!;
+		const at = (type: string) => seals.stations.find((station) => station.type === type)!;
 		const look = (type: string, cylinder: number, patterns: PatternKey[]): LookedAt => ({
 			station: at(type).key,
 			cylinder: at(type).per === 'pump' ? 0 : cylinder,

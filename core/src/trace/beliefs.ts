@@ -77,12 +77,12 @@ export function beliefsOf(
 	const seen = found.map((all) => all.filter(({ present }) => present !== undefined));
 	const causes = causesAt(network, sheet.cylinders);
 	const leftOut = tooMany(network, causes, seen);
-	const held = causes.filter((one) => !leftOut.includes(one));
+	const held = causes.filter((cause) => !leftOut.includes(cause));
 	const chains = held.map(({ of }): Chain => ({ prior: of.prior, perHour: of.per1000h / 1000 }));
 	const observe = observing(network, held);
 	const visits = seen.map((all, t): Visit => ({
 		hours: t === 0 ? 0 : rebuilds[t].pumpHours - rebuilds[t - 1].pumpHours,
-		observed: all.map((one) => observe(one, all)),
+		observed: all.map((finding) => observe(finding, all)),
 		actions: [
 			...held.flatMap(({ of }, chain) => (of.endsByItself > 0 ? [{ chain, effectiveness: of.endsByItself }] : [])),
 			...actions
@@ -104,13 +104,13 @@ export function beliefsOf(
 	const carried = carriedBy(answer.last, visits.at(-1) ?? { observed: [] });
 	const unmade = (found.at(-1) ?? []).filter(({ present }) => present === undefined);
 	const minutes = new Map(network.findings.map((finding) => [finding.key, finding.minutes]));
-	const checks = unmade.map((one) => ({ ...observe(one, last), minutes: minutes.get(one.finding)! }));
+	const checks = unmade.map((finding) => ({ ...observe(finding, last), minutes: minutes.get(finding.finding)! }));
 	return {
 		kind: 'believed',
 		exact: answer.exact,
 		leftOut: leftOut.map(nameOf),
-		beliefs: held.map((one, k) => ({
-			...nameOf(one),
+		beliefs: held.map((pair, k) => ({
+			...nameOf(pair),
 			then: answer.filtered.map((p) => p[k]),
 			now: answer.smoothed.map((p) => p[k]),
 			carriedBy: carried
@@ -166,12 +166,12 @@ function observing({ findings, follows }: CauseNetwork, held: readonly Pair[]) {
 
 // Of causes that present findings tie together, those that are least probable to have brought any about, where they are too many.
 function tooMany(network: CauseNetwork, causes: readonly Pair[], seen: readonly (readonly FindingAt[])[]): Pair[] {
-	const present = seen.flat().filter((one) => one.present);
+	const present = seen.flat().filter((finding) => finding.present);
 	const weight = new Map(
 		causes.map((pair) => [
 			pair,
-			present.reduce((sum, one) => {
-				const link = reaches(pair, one) ? pair.of.links.find(({ finding }) => finding === one.finding) : undefined;
+			present.reduce((sum, other) => {
+				const link = reaches(pair, other) ? pair.of.links.find(({ finding }) => finding === other.finding) : undefined;
 				return sum + (link ? link.strength * pair.of.prior : 0);
 			}, 0)
 		])
@@ -204,13 +204,13 @@ export function learnStrengths(network: CauseNetwork, confirmed: readonly Confir
 			...cause,
 			links: cause.links.map(({ finding, strength, worth }) => {
 				const told = confirmed
-					.filter((one) => one.cause === cause.key)
-					.flatMap((one) => {
-						const here = one.findings.filter(
+					.filter((candidate) => candidate.cause === cause.key)
+					.flatMap((other) => {
+						const here = other.findings.filter(
 							(seen) =>
 								seen.finding === finding &&
 								seen.present !== undefined &&
-								(one.cylinder === 0 || seen.cylinder === 0 || seen.cylinder === one.cylinder)
+								(other.cylinder === 0 || seen.cylinder === 0 || seen.cylinder === other.cylinder)
 						);
 						return here.length === 0 ? [] : [here.some(({ present }) => present)];
 					});
@@ -239,7 +239,7 @@ const MOST_LEAK = 0.95;
  * Errors: PreconditionError for counts that cannot be. Source: A. Gelman et al., Bayesian Data Analysis (2013), 2.4.
  */
 export function learnLeaks(network: CauseNetwork, fleet: readonly LookedFor[]): CauseNetwork {
-	const counts = new Map(fleet.map((one) => [one.finding, one]));
+	const counts = new Map(fleet.map((wanted) => [wanted.finding, wanted]));
 	return {
 		...network,
 		findings: network.findings.map((finding) => {

@@ -14,15 +14,15 @@ interface Carried {
  * Shape: the visit that the beliefs were followed to.
  */
 export function carriedBy({ components, before, chains }: LastVisit, { observed }: Pick<Visit, 'observed'>): Carried[] {
-	for (const one of observed) requireFinding('carriedBy', one, chains);
+	for (const life of observed) requireFinding('carriedBy', life, chains);
 	const oddsWith = (some: readonly Observed[]): number[] | undefined => {
 		const seen = weighAll(components, before, some);
 		return seen && marginalsOf(components, seen.after, chains).map(({ work, idle }) => work / idle);
 	};
 	const all = oddsWith(observed);
 	if (!all) return [];
-	return observed.map((one, i) => {
-		const touched = new Set(one.links.map(({ chain }) => chain));
+	return observed.map((life, i) => {
+		const touched = new Set(life.links.map(({ chain }) => chain));
 		if (touched.size === 0) return { observed: i, factors: all.map(() => 1) };
 		const without = oddsWith(observed.filter((__, j) => j !== i));
 		if (!without) return { observed: i, factors: all.map(() => 1) };

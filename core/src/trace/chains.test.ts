@@ -48,7 +48,9 @@ function bruteForce(chains: readonly Chain[], visits: readonly Visit[]) {
 	const evidence = at[0].reduce((sum, p) => sum + p, 0);
 	return {
 		logEvidence: Math.log(evidence),
-		smoothed: at.map((p) => chains.map((_, k) => p.reduce((sum, one, s) => (on(s, k) ? sum + one : sum), 0) / evidence))
+		smoothed: at.map((p) =>
+			chains.map((_, k) => p.reduce((sum, value, s) => (on(s, k) ? sum + value : sum), 0) / evidence)
+		)
 	};
 }
 
@@ -101,7 +103,7 @@ describe('followChains', () => {
 	it('is so for six causes over four rebuilds, 16.8 million paths', () => {
 		const [{ chains, visits }] = fc.sample(
 			networks(6, 4).filter(
-				(one) => one.chains.length === 6 && one.visits.every(({ observed }) => observed.length > 2)
+				(network) => network.chains.length === 6 && network.visits.every(({ observed }) => observed.length > 2)
 			),
 			{ seed: 8, numRuns: 1 }
 		);

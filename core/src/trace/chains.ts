@@ -73,7 +73,7 @@ export function followChains(
 	mostJoint = MOST_JOINT
 ): Followed {
 	requireInput(chains, visits, own);
-	const present = visits.flatMap(({ observed }) => observed.filter((one) => one.present));
+	const present = visits.flatMap(({ observed }) => observed.filter((life) => life.present));
 	const components = componentsOf(present, own, mostJoint);
 	const states = visits.map((): State => ({ before: [], after: [] }));
 	let logEvidence = 0;
@@ -129,7 +129,7 @@ function requireInput(chains: readonly Chain[], visits: readonly Visit[], own: r
 	}
 	for (const { hours, observed, actions } of visits) {
 		requireThat(hours >= 0 && Number.isFinite(hours), fn, 'hours', hours, 'at least 0');
-		for (const one of observed) requireFinding(fn, one, chains.length);
+		for (const life of observed) requireFinding(fn, life, chains.length);
 		for (const { chain, effectiveness } of actions) {
 			known(chain);
 			probability('effectiveness', effectiveness);

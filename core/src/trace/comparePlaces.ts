@@ -82,12 +82,12 @@ export function comparePlaces<R extends EventsAtPlace>(
 		const othersOf = (pump: string): Others => {
 			const duty = dutyOf(pump);
 			const alike = duty !== undefined && ofDuty.get(duty)!.length > FEWEST_ALIKE;
-			const known = fleets.get(pump) ?? others(counted, (one) => one !== pump && (!alike || dutyOf(one) === duty));
+			const known = fleets.get(pump) ?? others(counted, (text) => text !== pump && (!alike || dutyOf(text) === duty));
 			fleets.set(pump, known);
 			return known;
 		};
 		return members.map((place, i): ComparedPlace<R> => {
-			const row = found.find((one) => one.pump === place.pump && one.cylinder === place.cylinder) ?? {
+			const row = found.find((candidate) => candidate.pump === place.pump && candidate.cylinder === place.cylinder) ?? {
 				...place,
 				pattern: found[0].pattern
 			};

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bySeason, spreadOverCylinders } from '.';
 
-const counts = (...events: number[]) => events.map((one) => ({ events: one, exposure: 1000 }));
+const counts = (...events: number[]) => events.map((event) => ({ events: event, exposure: 1000 }));
 
 describe('spreadOverCylinders', () => {
 	it('is the textbook factor for two cylinders', () => {

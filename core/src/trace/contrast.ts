@@ -19,8 +19,8 @@ export function spreadOverCylinders(cylinders: readonly Counted[]): Spread | und
 		requireThat(Number.isInteger(events) && events >= 0, 'spreadOverCylinders', 'events', events, 'a count');
 		requireThat(exposure > 0 && exposure <= 1e12, 'spreadOverCylinders', 'exposure', exposure, 'above 0');
 	}
-	const n = cylinders.reduce((sum, one) => sum + one.events, 0);
-	const hours = cylinders.reduce((sum, one) => sum + one.exposure, 0);
+	const n = cylinders.reduce((sum, count) => sum + count.events, 0);
+	const hours = cylinders.reduce((sum, count) => sum + count.exposure, 0);
 	if (cylinders.length < 2 || n === 0) return undefined;
 	// Bayes factor of "this one" against "alike": its binomial term alone differs, the others' shares among themselves do not.
 	const factors = cylinders.map(({ events, exposure }) => {

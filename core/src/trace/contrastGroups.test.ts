@@ -88,7 +88,7 @@ describe('contrastGroups', () => {
 					})
 				),
 				(groups) => {
-					const rows = groups.flatMap((one) => [hours(one.group, one.hours), found(one.group, one.events)]);
+					const rows = groups.flatMap((group) => [hours(group.group, group.hours), found(group.group, group.events)]);
 					const distinct = [...new Map(rows.map((row) => [`${row.group}/${row.pattern}`, row])).values()];
 					for (const { q, rates } of contrastGroups(distinct).contrasts)
 						expect(q).toBeGreaterThanOrEqual(rates.p - 1e-12);

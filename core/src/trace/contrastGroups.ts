@@ -62,12 +62,12 @@ export function contrastGroups(rows: readonly GroupedEvents[], most = Infinity):
 	);
 	const seen = groupBy(
 		rows.filter(({ events }) => events > 0),
-		(one) => `${placeOf(one)}/${one.pattern}`
+		(groupedEvents) => `${placeOf(groupedEvents)}/${groupedEvents.pattern}`
 	);
 	const compared = [...seen.values()].flatMap((events) => comparedIn(exposed.get(placeOf(events[0])) ?? [], events));
 	const qs = falseDiscovery(compared.map(({ p }) => p));
 	const order = compared
-		.map((one, i) => ({ ...one, q: qs[i] }))
+		.map((other, i) => ({ ...other, q: qs[i] }))
 		.sort((a, b) => a.q - b.q || a.p - b.p || b.events - a.events)
 		.slice(0, most);
 	return {
@@ -87,7 +87,7 @@ function comparedIn(exposed: readonly GroupedEvents[], events: readonly GroupedE
 	const ages = [...new Set(exposed.map(({ age }) => age))];
 	const { model, station, pattern, size } = events[0];
 	const hoursBy = summed(exposed, ({ hours }) => hours);
-	const eventsBy = summed(events, (one) => one.events);
+	const eventsBy = summed(events, (groupedEvents) => groupedEvents.events);
 	const compared = groups.flatMap((group): Compared[] => {
 		const strata = ages.map((age) => {
 			const count = (by: ReturnType<typeof summed>) => by.of(group, age);

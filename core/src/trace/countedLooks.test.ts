@@ -45,7 +45,7 @@ describe('countedLooks', () => {
 			fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 1e5 }), { minLength: 1, maxLength: 12 }), (hours) => {
 				const looks = hours.map((at) => look(at, (at % 3) + 1));
 				expect(countedLooks(looks)).toEqual(countedLooks(looks.toReversed()));
-				const exposed = countedLooks(looks).reduce((sum, one) => sum + (one.hours ?? 0), 0);
+				const exposed = countedLooks(looks).reduce((sum, look) => sum + (look.hours ?? 0), 0);
 				expect(exposed).toBe(Math.max(...hours) - Math.min(...hours));
 			}),
 			{ seed: 11 }

@@ -117,7 +117,7 @@ function presence(
 		);
 	const keys = new Set(stations.map(({ key }) => key));
 	const here = <T extends { station: string; cylinder: number }>(some: readonly T[]) =>
-		some.filter((one) => keys.has(one.station) && one.cylinder === cylinder);
+		some.filter((candidate) => keys.has(candidate.station) && candidate.cylinder === cylinder);
 	const has = (patterns: readonly string[]) =>
 		'patterns' in finding && patterns.some((pattern) => finding.patterns.includes(pattern as PatternKey));
 	switch (finding.by) {

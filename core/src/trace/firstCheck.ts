@@ -18,7 +18,7 @@ export function whereToLook(
 	for (const { key, per, characteristics } of stationsOf(finding, sheet)) {
 		const place = placeKey(key, per === 'pump' ? 0 : Math.max(1, cylinder));
 		if (finding.by !== 'size') return { place };
-		const size = characteristics.find((one) => finding.sizes.includes(one.key));
+		const size = characteristics.find((characteristic) => finding.sizes.includes(characteristic.key));
 		if (size) return { place, size: size.key };
 	}
 	return undefined;
@@ -42,7 +42,7 @@ export function firstCheck(
 	cylinder: number
 ): FirstCheck | undefined {
 	const seen = links.flatMap(({ finding: key, strength }) => {
-		const finding = findings.find((one) => one.key === key);
+		const finding = findings.find((candidate) => candidate.key === key);
 		const where = finding && whereToLook(finding, sheet, cylinder);
 		return where ? [{ ...where, strength, name: finding.name, minutes: finding.minutes }] : [];
 	});

@@ -30,14 +30,14 @@ const JEFFREYS = 0.5;
 export function fleetShare(places: readonly Finds[]): FleetShare | undefined {
 	for (const place of places) requireFinds('fleetShare', place);
 	const seen = places.filter(({ inspections }) => inspections > 0);
-	const events = seen.reduce((sum, one) => sum + one.events, 0);
-	const inspections = seen.reduce((sum, one) => sum + one.inspections, 0);
+	const events = seen.reduce((sum, rule) => sum + rule.events, 0);
+	const inspections = seen.reduce((sum, rule) => sum + rule.inspections, 0);
 	if (inspections === 0) return undefined;
 	if (events === 0 || events === inspections)
 		return { kind: 'spread', alpha: events + JEFFREYS, beta: inspections - events + JEFFREYS };
 	const mean = events / inspections;
 	if (seen.length < 2) return { kind: 'spread', alpha: events + JEFFREYS, beta: inspections - events + JEFFREYS };
-	const alike = [...groupBy(seen, (one) => `${one.events}/${one.inspections}`).values()];
+	const alike = [...groupBy(seen, (rule) => `${rule.events}/${rule.inspections}`).values()];
 	const common = events * Math.log(mean) + (inspections - events) * Math.log1p(-mean);
 	const bestMean = (weight: number) => highestAt((m) => logMarginal(alike, m, weight), EDGE, 1 - EDGE, WIDTH);
 	const given = (logWeight: number) => logMarginal(alike, bestMean(Math.exp(logWeight)), Math.exp(logWeight));

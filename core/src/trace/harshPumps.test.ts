@@ -14,7 +14,7 @@ function rows(events: Readonly<Record<string, readonly [number, number]>>, hours
 const six = (first: readonly [number, number], rest: readonly [number, number]) =>
 	rows({ a: first, ...Object.fromEntries(['b', 'c', 'd', 'e', 'f'].map((pump) => [pump, rest])) });
 const byPump = (given: readonly EventsAtPlace[], pump: string) =>
-	harshnessOf('Marram', given).pumps.find((one) => one.pump === pump)!;
+	harshnessOf('Marram', given).pumps.find((pumpHarshness) => pumpHarshness.pump === pump)!;
 
 describe('harshnessOf', () => {
 	it('names the pump that has four times as much of everything', () => {

@@ -70,10 +70,10 @@ export function harshnessOf(model: string, rows: readonly EventsAtPlace[]): Mode
 	const fleet = fleetRate(counted);
 	const shape = fleet.kind === 'spread' ? fleet.shape : Infinity;
 	const mean = fleet.kind === 'none' ? 1 : fleet.mean;
-	const totalOf = new Map(counted.map((one) => [one.pump, one]));
+	const totalOf = new Map(counted.map((count) => [count.pump, count]));
 	const cellOf = new Map(cells.map((cell) => [`${cell.pump}/${cell.kind}`, cell]));
 	return {
-		pumps: counted.map((one) => ({ pump: one.pump, model, ...against(one, counted) })),
+		pumps: counted.map((count) => ({ pump: count.pump, model, ...against(count, counted) })),
 		factorOf: (pump, kind) => {
 			const total = totalOf.get(pump);
 			if (!total || shape === Infinity) return UNKNOWN;
@@ -140,16 +140,16 @@ interface Total {
 	readonly exposure: number;
 }
 
-function against(one: Total, all: readonly Total[]) {
-	const others = all.filter(({ pump }) => pump !== one.pump);
+function against(total: Total, all: readonly Total[]) {
+	const others = all.filter(({ pump }) => pump !== total.pump);
 	const exposure = others.reduce((sum, other) => sum + other.exposure, 0);
 	const events = others.reduce((sum, other) => sum + other.events, 0);
-	const counted = { events: one.events, expected: one.exposure };
+	const counted = { events: total.events, expected: total.exposure };
 	if (events === 0) return { ...counted, ratio: 1, low: 0, high: Infinity, p: 1 };
-	const atOthers = { ...counted, expected: (events / exposure) * one.exposure };
+	const atOthers = { ...counted, expected: (events / exposure) * total.exposure };
 	const fleet = fleetRate(others);
-	if (fleet.kind === 'spread') return { ...atOthers, ...againstFleet(one, fleet)! };
-	const { ratio = Infinity, low, high = Infinity, p } = compareRates(one, { events, exposure });
+	if (fleet.kind === 'spread') return { ...atOthers, ...againstFleet(total, fleet)! };
+	const { ratio = Infinity, low, high = Infinity, p } = compareRates(total, { events, exposure });
 	// One-sided: only a pump that wears more is called harsh.
 	return { ...atOthers, ratio, low, high, p: ratio > 1 ? p / 2 : 1 };
 }

@@ -124,16 +124,16 @@ export function readNetwork(
 }
 
 function faultsOf({ findings, causes, follows }: CauseNetwork): NetworkFault[] {
-	const keys = [...findings, ...causes].map((one) => one.key);
-	const known = new Set(findings.map((one) => one.key));
-	const twice = [...new Set(keys.filter((one, i) => keys.indexOf(one) !== i))];
+	const keys = [...findings, ...causes].map((node) => node.key);
+	const known = new Set(findings.map((finding) => finding.key));
+	const twice = [...new Set(keys.filter((key, i) => keys.indexOf(key) !== i))];
 	const unknown = (finding: string, at: string): NetworkFault[] =>
 		known.has(finding) ? [] : [{ code: 'unknownFinding', key: finding, at }];
 	const linked = new Set(causes.flatMap(({ links }) => links.map(({ finding }) => finding)));
-	const to = new Set(follows.map((one) => one.to));
+	const to = new Set(follows.map((next) => next.to));
 	const cycle = cycleIn(follows);
 	return [
-		...twice.map((one): NetworkFault => ({ code: 'twice', key: one })),
+		...twice.map((text): NetworkFault => ({ code: 'twice', key: text })),
 		...causes.flatMap((cause) =>
 			cause.links.flatMap(({ finding }, i): NetworkFault[] => [
 				...unknown(finding, cause.key),
@@ -147,8 +147,8 @@ function faultsOf({ findings, causes, follows }: CauseNetwork): NetworkFault[] {
 			...unknown(next, `${from} → ${next}`)
 		]),
 		...[...known]
-			.filter((one) => !linked.has(one) && !to.has(one))
-			.map((one): NetworkFault => ({ code: 'withoutCause', key: one })),
+			.filter((text) => !linked.has(text) && !to.has(text))
+			.map((text): NetworkFault => ({ code: 'withoutCause', key: text })),
 		...(cycle ? [{ code: 'cycle', keys: cycle } as const] : [])
 	];
 }
@@ -160,8 +160,8 @@ function cycleIn(follows: CauseNetwork['follows']): string[] | undefined {
 	const walk = (at: string, path: readonly string[]): string[] | undefined => {
 		if (path.includes(at)) return [...path.slice(path.indexOf(at)), at];
 		if (done.has(at)) return undefined;
-		for (const one of next.get(at) ?? []) {
-			const found = walk(one, [...path, at]);
+		for (const text of next.get(at) ?? []) {
+			const found = walk(text, [...path, at]);
 			if (found) return found;
 		}
 		done.add(at);

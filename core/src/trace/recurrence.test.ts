@@ -76,7 +76,7 @@ describe('recurrences', () => {
 	});
 	it('finds nothing odd where all cylinders show it alike', () => {
 		const looks = [1, 2, 3].flatMap((cylinder) => [look(cylinder, true), look(cylinder, true)]);
-		for (const one of recurrences(looks)) expect(one.pAlike).toBeGreaterThan(0.5);
+		for (const recurrence of recurrences(looks)) expect(recurrence.pAlike).toBeGreaterThan(0.5);
 	});
 	it('counts a pattern once a look and says nothing of nothing', () => {
 		expect(recurrences([])).toEqual([]);

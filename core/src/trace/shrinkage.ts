@@ -27,8 +27,8 @@ export function fleetRate(members: readonly Counted[]): FleetRate {
 		requireThat(Number.isInteger(events) && events >= 0, 'fleetRate', 'events', events, 'a count');
 		requireThat(exposure > 0 && Number.isFinite(exposure), 'fleetRate', 'exposure', exposure, 'above 0');
 	}
-	const events = members.reduce((sum, one) => sum + one.events, 0);
-	const exposure = members.reduce((sum, one) => sum + one.exposure, 0);
+	const events = members.reduce((sum, count) => sum + count.events, 0);
+	const exposure = members.reduce((sum, count) => sum + count.exposure, 0);
 	if (events === 0) return { kind: 'none' };
 	const pooled = { kind: 'pooled', mean: events / exposure } as const;
 	if (members.length < 2) return pooled;

@@ -85,7 +85,7 @@ describe('compareRatesWithin', () => {
 		[stratum([1, 0], [0, 1])],
 		[stratum([1, 1], [0, NaN])],
 		[stratum([1, -1], [0, 1])]
-	])('refuses %j', (one) => expect(() => compareRatesWithin([one])).toThrow('compareRatesWithin'));
+	])('refuses %j', (stratum) => expect(() => compareRatesWithin([stratum])).toThrow('compareRatesWithin'));
 	it('refuses a level that is none', () =>
 		expect(() => compareRatesWithin([stratum([1, 1], [1, 1])], 1)).toThrow('level'));
 });

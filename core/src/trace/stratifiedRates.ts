@@ -115,17 +115,17 @@ interface Sum {
 
 const spreadOf = (shared: readonly Shared[], logRatio: number): number =>
 	Math.sqrt(
-		shared.reduce((sum, one) => {
-			const share = shareOf(one, logRatio);
-			return sum + one.events * share * (1 - share);
+		shared.reduce((sum, other) => {
+			const share = shareOf(other, logRatio);
+			return sum + other.events * share * (1 - share);
 		}, 0)
 	);
 
 function sumAt(shared: readonly Shared[], logRatio: number): Sum {
 	let from = 0;
 	let steps: Float64Array = Float64Array.of(1);
-	for (const one of shared) {
-		const binomial = binomialSteps(one.events, shareOf(one, logRatio));
+	for (const other of shared) {
+		const binomial = binomialSteps(other.events, shareOf(other, logRatio));
 		const all = convolved(steps, binomial.steps);
 		const [first, last] = notNegligible(all);
 		steps = all.subarray(first, last + 1);
@@ -191,8 +191,8 @@ function binomialSteps(n: number, share: number): { readonly from: number; reado
 }
 
 // Four sums at a time, so that each value that is read serves four of them: three times as fast as one by one.
-function convolved(one: Float64Array, other: Float64Array): Float64Array {
-	const [many, few] = one.length > other.length ? [one, other] : [other, one];
+function convolved(row: Float64Array, other: Float64Array): Float64Array {
+	const [many, few] = row.length > other.length ? [row, other] : [other, row];
 	const size = many.length + few.length - 1;
 	const padded = new Float64Array(size + few.length + 3);
 	padded.set(many, few.length - 1);

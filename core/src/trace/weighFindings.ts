@@ -4,8 +4,8 @@ import { absentIn, marginals, sharedOf, type Component, type Group, type Joints,
 // All absent findings together are one product over the chains at work; their leaks are reckoned once, outside.
 function likelihoodIn(group: Group, present: readonly Observed[], absent: readonly Observed[]): Float64Array {
 	const likelihood = absentIn(group, { leak: 0, links: absent.flatMap(({ links }) => links) });
-	for (const one of present) {
-		const missing = absentIn(group, one);
+	for (const life of present) {
+		const missing = absentIn(group, life);
 		for (let s = 0; s < likelihood.length; s++) likelihood[s] *= 1 - missing[s];
 	}
 	return likelihood;
@@ -18,18 +18,19 @@ const holds = ({ chains }: Group, { links }: Pick<Observed, 'links'>): boolean =
  * What a finding that no group holds alone says: the first group hears of it with every cylinder's chains at their odds, and each
  * group by how much its own cylinder's states make it likelier than that.
  */
-function acrossGroups(groups: Component, before: Joints, one: Observed): Float64Array[] {
+function acrossGroups(groups: Component, before: Joints, life: Observed): Float64Array[] {
 	const odds = new Map(
 		groups.flatMap(({ chains, shared }, g) =>
 			marginals(before[g], chains.length).flatMap(({ work }, i) => (i >= shared ? [[chains[i], work] as const] : []))
 		)
 	);
 	const expected = (but: readonly number[]): Observed => {
-		const loose = one.links.filter(({ chain }) => odds.has(chain) && !but.includes(chain));
+		const loose = life.links.filter(({ chain }) => odds.has(chain) && !but.includes(chain));
 		return {
-			...one,
-			leak: 1 - loose.reduce((absent, { chain, strength }) => absent * (1 - strength * odds.get(chain)!), 1 - one.leak),
-			links: one.links.filter((link) => !loose.includes(link))
+			...life,
+			leak:
+				1 - loose.reduce((absent, { chain, strength }) => absent * (1 - strength * odds.get(chain)!), 1 - life.leak),
+			links: life.links.filter((link) => !loose.includes(link))
 		};
 	};
 	const all = expected([]);
@@ -65,20 +66,20 @@ function weighed(
 	before: Joints,
 	observed: readonly Observed[]
 ): { after: Float64Array[]; logEvidence: number } | undefined {
-	const present = observed.filter((one) => one.present && one.links.length > 0);
-	const across = present.filter((one) => touches(groups, one) && !groups.some((group) => holds(group, one)));
-	const heard = across.map((one) => acrossGroups(groups, before, one));
+	const present = observed.filter((life) => life.present && life.links.length > 0);
+	const across = present.filter((life) => touches(groups, life) && !groups.some((group) => holds(group, life)));
+	const heard = across.map((life) => acrossGroups(groups, before, life));
 	const joints = groups.map((group, g) => {
 		// A present finding counts in the first group that holds it; an absent one by its own links, shared ones in the first group.
-		const here = present.filter((one) => groups.findIndex((other) => holds(other, one)) === g);
+		const here = present.filter((life) => groups.findIndex((other) => holds(other, life)) === g);
 		const likelihood = likelihoodIn(
 			group,
 			here,
 			observed
-				.filter((one) => !one.present)
-				.map((one) => ({
-					...one,
-					links: one.links.filter(({ chain }) => g === 0 || group.chains.indexOf(chain) >= group.shared)
+				.filter((life) => !life.present)
+				.map((life) => ({
+					...life,
+					links: life.links.filter(({ chain }) => g === 0 || group.chains.indexOf(chain) >= group.shared)
 				}))
 		);
 		for (const said of heard) for (let s = 0; s < likelihood.length; s++) likelihood[s] *= said[g][s];
@@ -97,7 +98,7 @@ function weighed(
 	const size = 1 << groups[0].shared;
 	const prior = sharedOf(before[0], size);
 	const said = joints.map((joint) => sharedOf(joint, size));
-	const shared = prior.map((p, s) => (p > 0 ? said.reduce((product, one) => product * (one[s] / p), p) : 0));
+	const shared = prior.map((p, s) => (p > 0 ? said.reduce((product, row) => product * (row[s] / p), p) : 0));
 	const total = shared.reduce((sum, p) => sum + p, 0);
 	if (!(total > 0)) return undefined;
 	const after = joints.map((joint, g) =>
@@ -115,6 +116,6 @@ export function impossible(
 	before: readonly Joints[],
 	observed: readonly Observed[]
 ): number[] {
-	const alone = observed.flatMap((one, i) => (weighAll(components, before, [one]) ? [] : [i]));
+	const alone = observed.flatMap((life, i) => (weighAll(components, before, [life]) ? [] : [i]));
 	return alone.length > 0 ? alone : observed.flatMap(({ present }, i) => (present ? [i] : []));
 }

@@ -25,9 +25,9 @@ export async function waitBefore(account: string, address: string, now = Date.no
 	const counted = await database().models.rateLimit.findAll({
 		where: { key: keys.map(([key]) => key), lastRequest: { [Op.gte]: now - WINDOW_MS } }
 	});
-	const over = counted.filter((one) => Number(one.get('count')) >= keys.find(([key]) => key === one.get('key'))![1]);
+	const over = counted.filter((row) => Number(row.get('count')) >= keys.find(([key]) => key === row.get('key'))![1]);
 	// The column holds when the window began.
-	const until = Math.max(0, ...over.map((one) => Number(one.get('lastRequest')) + WINDOW_MS - now));
+	const until = Math.max(0, ...over.map((row) => Number(row.get('lastRequest')) + WINDOW_MS - now));
 	return Math.ceil(until / 1000);
 }
 

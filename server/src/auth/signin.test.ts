@@ -127,7 +127,7 @@ describe('sign-in', () => {
 		expect(await changePassword(shop.scope, id, 'wrong', STRONG)).toBe('wrongPassword');
 		expect(await auth.whoIs(cookies[0])).toBeDefined();
 		expect(await changePassword(shop.scope, id, PASSWORD, STRONG)).toBe('changed');
-		for (const one of cookies) expect(await auth.whoIs(one)).toBeUndefined();
+		for (const cookie of cookies) expect(await auth.whoIs(cookie)).toBeUndefined();
 		expect((await attempt(PASSWORD, '198.51.100.4')).kind).toBe('refused');
 		expect((await attempt(STRONG, '198.51.100.4')).kind).toBe('signedIn');
 		const back = { password: await auth.hashPassword(PASSWORD) };

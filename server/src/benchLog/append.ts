@@ -37,8 +37,8 @@ export async function append(
 	const formed = batch.map((raw) => check(raw, jobId, user, job));
 	const photos = formed.flatMap(({ entry }) => (entry?.kind === 'photo' ? [entry] : []));
 	const there = await photosThere(scope, jobId, photos);
-	const checked = formed.map((one) => withItsPhoto(one, there));
-	const good = checked.flatMap((one) => (one.entry ? [one.entry] : []));
+	const checked = formed.map((input) => withItsPhoto(input, there));
+	const good = checked.flatMap((input) => (input.entry ? [input.entry] : []));
 	const { added, refused } = await store(scope, jobId, good, asRecorded);
 	const rest = good.filter(({ id }) => !added.has(id) && !refused.has(id));
 	const known = await alreadyThere(scope, jobId, rest);
@@ -106,10 +106,10 @@ function refusal(entry: Entry, user: SignedIn, job: BatchFacts): RefusedBecause 
 }
 
 // An entry that speaks of a photograph comes after its bytes.
-const withItsPhoto = (one: Checked, there: ReadonlySet<string>): Checked =>
-	one.entry?.kind === 'photo' && !there.has(one.entry.payload.sha256)
-		? { id: one.id, problem: { code: 'photoMissing' } }
-		: one;
+const withItsPhoto = (input: Checked, there: ReadonlySet<string>): Checked =>
+	input.entry?.kind === 'photo' && !there.has(input.entry.payload.sha256)
+		? { id: input.id, problem: { code: 'photoMissing' } }
+		: input;
 
 interface Stored {
 	readonly added: ReadonlySet<string>;

@@ -139,7 +139,7 @@ describe('marks and new sizes', () => {
 			entryOf(bench, user, 'fitted', fitted, wick),
 			entryOf(bench, user, 'fitted', { ...fitted, value: 0.708, typed: { text: '0.708', unit: 'mm' } }, plunger)
 		]);
-		expect(answers.map((one) => (one.result === 'refused' ? one.problem.code : one.result))).toEqual([
+		expect(answers.map((answer) => (answer.result === 'refused' ? answer.problem.code : answer.result))).toEqual([
 			'accepted',
 			'markOffSurface',
 			'markOffSurface',

@@ -26,7 +26,7 @@ export async function attach(scope: ShopScope, by: Pick<SignedIn, 'id'>, asked: 
 	const { model, about, key, name, bytes } = asked;
 	const sheet = (await newestSheet(scope, model))?.body;
 	const places = about === 'step' ? sheet?.steps : about === 'station' ? sheet?.stations : undefined;
-	const isThere = about === 'sheet' ? sheet !== undefined && key === '' : places?.some((one) => one.key === key);
+	const isThere = about === 'sheet' ? sheet !== undefined && key === '' : places?.some((place) => place.key === key);
 	if (!isThere) return { kind: 'unknownPlace' };
 	const read = await readDocument(bytes);
 	if (read.kind === 'problem') return read;

@@ -61,7 +61,7 @@ export async function keepParts(
 }
 
 const twice = (parts: readonly { readonly place: string }[]): string | undefined =>
-	parts.find(({ place }, i) => parts.findIndex((one) => one.place === place) < i)?.place;
+	parts.find(({ place }, i) => parts.findIndex((part) => part.place === place) < i)?.place;
 
 // What went has something in its place, and nothing comes where nothing went.
 const notInBoth = (a: readonly string[], b: readonly string[]): string | undefined =>

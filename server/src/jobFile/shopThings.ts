@@ -58,7 +58,7 @@ export async function keepPeople(scope: ShopScope, people: JobFile['people']): P
 		// One person each: two of one name in the file stay two.
 		earlier.delete(name);
 		ids.set(key, id);
-		if (known.some((one) => one.id === id)) continue;
+		if (known.some((row) => row.id === id)) continue;
 		const now = new Date();
 		await of(scope, 'user').add({
 			id,
@@ -91,7 +91,9 @@ export async function keepGauges(scope: ShopScope, gauges: JobFile['gauges']): P
 		const id = uuidv7();
 		ids.set(facts.name, id);
 		await of(scope, 'gauge').add({ id, ...facts });
-		await of(scope, 'calibration').addAll(certificates.map((one) => ({ id: uuidv7(), gaugeId: id, ...one })));
+		await of(scope, 'calibration').addAll(
+			certificates.map((certificate) => ({ id: uuidv7(), gaugeId: id, ...certificate }))
+		);
 	}
 	return ids;
 }

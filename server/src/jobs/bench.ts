@@ -27,7 +27,7 @@ export async function benchOf(scope: ShopScope, jobId: string): Promise<Bench | 
 	if (!found) return undefined;
 	const { job, restedOn } = found;
 	const mat = await matOf(scope, found);
-	const setAside = [...(mat.fleet.setAside ?? []), ...mat.cells.flatMap((one) => one.setAside ?? [])];
+	const setAside = [...(mat.fleet.setAside ?? []), ...mat.cells.flatMap((cell) => cell.setAside ?? [])];
 	return {
 		...mat,
 		job,
@@ -44,11 +44,11 @@ async function withSerials(scope: ShopScope, setAside: readonly SetAside[]): Pro
 	if (setAside.length === 0) return [];
 	const pumps = await of(scope, 'pump').all({ id: setAside.map(({ pump }) => pump) }, { attributes: ['id', 'serial'] });
 	const serials = new Map(pumps.map(({ id, serial }) => [id, serial]));
-	const named = setAside.flatMap((one) => {
-		const serial = serials.get(one.pump);
-		return serial === undefined ? [] : [{ ...one, serial }];
+	const named = setAside.flatMap((other) => {
+		const serial = serials.get(other.pump);
+		return serial === undefined ? [] : [{ ...other, serial }];
 	});
 	const placeOf = ({ pump, station, characteristic, pumpHours, value }: SetAside) =>
 		[pump, station, characteristic, pumpHours, value.toPrecision(5)].join();
-	return [...new Map(named.map((one) => [placeOf(one), one])).values()];
+	return [...new Map(named.map((part) => [placeOf(part), part])).values()];
 }

@@ -82,10 +82,10 @@ it('a pump goes once it is built and proved; before that only by a lead, who say
 	expect(await send(bench, answer('handTurns', 0, true), step('handTurns'))).toEqual(['accepted', 'notTogether']);
 
 	const build = () => together(bench.sheet, bench.job, bench.cells, fold([]));
-	for (const one of build().steps) {
-		const items = itemsOf(build(), one);
+	for (const buildStep of build().steps) {
+		const items = itemsOf(build(), buildStep);
 		// Bores from the last to the first: the order leaves that open.
-		if (one.walk === 'bore') items.sort((a, b) => b.cylinder - a.cylinder);
+		if (buildStep.walk === 'bore') items.sort((a, b) => b.cylinder - a.cylinder);
 		for (const item of items) {
 			const { cylinder } = item;
 			const entry =
@@ -94,11 +94,11 @@ it('a pump goes once it is built and proved; before that only by a lead, who say
 					: entryOf(bench, technician, 'unitIn', { unit: item.place.unit.key, cylinder });
 			expect(await send(bench, entry)).toEqual(['accepted']);
 			const inside = item.kind === 'part' ? [item.place] : partsOf(build(), item.place);
-			const here = new Set(fastenersAt(build(), one).map(({ part }) => part));
+			const here = new Set(fastenersAt(build(), buildStep).map(({ part }) => part));
 			for (const { station, part } of inside) if (here.has(part)) await tightenAll(bench, station.key, part);
 		}
-		await send(bench, ...answersTo(bench, technician, one));
-		if (!one.mirrored) expect(await send(bench, step(one.key))).toEqual(['accepted']);
+		await send(bench, ...answersTo(bench, technician, buildStep));
+		if (!buildStep.mirrored) expect(await send(bench, step(buildStep.key))).toEqual(['accepted']);
 	}
 	expect(await release(shop.scope, technician, id)).toMatchObject({
 		kind: 'notTogether',

@@ -72,7 +72,7 @@ it('an answer is given where it is asked: at each cylinder, or once', async () =
 	const at = (cylinder: number | undefined, value = 'metal') =>
 		entryOf(bench, technician, 'answer', { step: 'oilSealsOut', ask, value, ...(cylinder ? { cylinder } : {}) });
 	const answers = await append(shop.scope, technician, bench.job.id, [at(2), at(undefined), at(9), at(1, 'gold')]);
-	expect(answers!.map((one) => (one.result === 'refused' ? one.problem.code : one.result))).toEqual([
+	expect(answers!.map((answer) => (answer.result === 'refused' ? answer.problem.code : answer.result))).toEqual([
 		'accepted',
 		'notAnAnswer',
 		'notAtCylinder',

@@ -72,7 +72,7 @@ function namesWanted(
 	recurring: Floor['recurring'],
 	cases: Floor['cases']
 ): FloorJob['names'] {
-	const mentioned = [recurring[pumpId], ...cases.filter((one) => one.pumpId === pumpId)];
+	const mentioned = [recurring[pumpId], ...cases.filter((example) => example.pumpId === pumpId)];
 	return Object.fromEntries(
 		mentioned.flatMap((one) => (one && names[one.station] ? [[one.station, names[one.station]]] : []))
 	);

@@ -33,7 +33,7 @@ export async function foreseen(shop: string, bench: Bench): Promise<Bench> {
 	}
 	// Parts of a kind go to one thread, because they share what is known of it.
 	const missing = [
-		...new Map(asked.filter(({ key }) => !forecasts.get(key)).map((one) => [one.key, one])).values()
+		...new Map(asked.filter(({ key }) => !forecasts.get(key)).map((wanted) => [wanted.key, wanted])).values()
 	].toSorted((a, b) => a.input.station.key.localeCompare(b.input.station.key));
 	for (let from = 0; from < missing.length; from += AT_ONCE) {
 		const some = missing.slice(from, from + AT_ONCE);

@@ -23,7 +23,7 @@ interface JobOnEarlier {
 /** The open jobs of a model that go by another revision than this one. */
 export async function jobsOnOthers(scope: ShopScope, model: string, sheetId: string): Promise<JobOnEarlier[]> {
 	const sheets = await of(scope, 'modelSheet').all({ model }, { attributes: ['id', 'revision'] });
-	const revision = new Map(sheets.map((one) => [one.id, one.revision]));
+	const revision = new Map(sheets.map((sheet) => [sheet.id, sheet.revision]));
 	const others = sheets.map(({ id }) => id).filter((id) => id !== sheetId);
 	if (others.length === 0) return [];
 	const jobs = await of(scope, 'job').all<{ id: string; modelSheetId: string; pump: { serial: string } }>(

@@ -29,7 +29,7 @@ export function changeOpened(scope: ShopScope, jobId: string, cylinders: readonl
 		const parts = await recordedParts(within, jobId, sheet, gone);
 		if (parts.length > 0) return { kind: 'partsRecorded', parts };
 		const before = openedCylinders(sheet, job);
-		const fresh = cylinders.filter((one) => !before.includes(one));
+		const fresh = cylinders.filter((cylinder) => !before.includes(cylinder));
 		const places = new Set(placesOf(sheet, job.variants).map(({ station, cylinder }) => placeKey(station, cylinder)));
 		const sitting = await of(within, 'partLife').all({ pumpId: job.pumpId, removedJobId: null });
 		const laid = sitting.filter(

@@ -154,7 +154,8 @@ it('the mat’s history says what became of each place in the last rebuilds, of 
 	await rebuild(first, 'reuse');
 	const again = await openJob(shop, { pump: { id: first.job.pumpId }, meterHours: 2500 });
 	const history = (await historyOfMat(shop.scope, again.job.id))!;
-	const at = (cylinder: number) => history.filter((one) => one.station === 'packing' && one.cylinder === cylinder);
+	const at = (cylinder: number) =>
+		history.filter((earlier) => earlier.station === 'packing' && earlier.cylinder === cylinder);
 	expect(at(2)).toMatchObject([{ verdict: 'replace', worst: 2, pumpHours: 1000 }]);
 	expect(at(1)).toMatchObject([{ verdict: 'reuse', worst: 0 }]);
 	expect(await historyOfMat(other.scope, again.job.id)).toBeUndefined();

@@ -31,7 +31,7 @@ describe('a new shop', () => {
 		expect(lead.get({ plain: true })).toMatchObject({ role: 'lead', active: true, firstPassword: false });
 		const account = (await models.account.findOne({ where: { userId: lead.get('id') } }))!;
 		expect(await verify(String(account.get('password')), 'anvil harbour lichen forty')).toBe(true);
-		const made = both.find((one) => one.kind === 'made') as { shopId: string };
+		const made = both.find((shop) => shop.kind === 'made') as { shopId: string };
 		expect(await models.policy.count({ where: { shopId: made.shopId } })).toBe(1);
 	});
 	it('takes no password that is easy to guess', async () => {

@@ -135,9 +135,9 @@ async function confirmedCases(scope: ShopScope, inForce: NetworkInForce): Promis
 		if (!sheet) continue;
 		const pumpIds = [...new Set(cases.map(({ pumpId }) => pumpId))];
 		const found = await findingsOn(scope, pumpIds, sheet, inForce);
-		for (const one of cases) {
-			const rebuild = found.get(one.pumpId)?.find(({ job }) => job === one.openedJobId);
-			if (rebuild) told.push({ ...causeAt(inForce.network, one), findings: rebuild.findings });
+		for (const traceCase of cases) {
+			const rebuild = found.get(traceCase.pumpId)?.find(({ job }) => job === traceCase.openedJobId);
+			if (rebuild) told.push({ ...causeAt(inForce.network, traceCase), findings: rebuild.findings });
 		}
 	}
 	return told;

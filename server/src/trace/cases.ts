@@ -27,9 +27,9 @@ export interface CaseListing extends CaseOnRecord {
 	readonly state: CaseState;
 }
 
-const listed = (one: CaseOnRecord): CaseListing => ({
-	...one,
-	state: one.outcome ?? (one.action === null ? 'open' : 'acted')
+const listed = (traceCase: CaseOnRecord): CaseListing => ({
+	...traceCase,
+	state: traceCase.outcome ?? (traceCase.action === null ? 'open' : 'acted')
 });
 
 const withPump = { include: [{ association: 'pump', attributes: ['serial', 'tag', 'model'] }] };
@@ -145,10 +145,10 @@ export const actOn = (
 	taken: ActionTaken,
 	at = new Date()
 ): Promise<CaseAnswer> =>
-	changing(scope, id, async (within, one) => {
-		if (one.outcome) return { kind: 'closed' };
-		const jobs = await of(within, 'job').all({ id: [one.openedJobId, taken.jobId], pumpId: one.pumpId });
-		const [opened, acted] = [one.openedJobId, taken.jobId].map((job) => jobs.find((other) => other.id === job));
+	changing(scope, id, async (within, traceCase) => {
+		if (traceCase.outcome) return { kind: 'closed' };
+		const jobs = await of(within, 'job').all({ id: [traceCase.openedJobId, taken.jobId], pumpId: traceCase.pumpId });
+		const [opened, acted] = [traceCase.openedJobId, taken.jobId].map((job) => jobs.find((other) => other.id === job));
 		if (!acted) return { kind: 'unknown', what: 'job' };
 		if (acted.receivedAt < opened!.receivedAt) return { kind: 'beforeItsCase' };
 		return {
@@ -156,7 +156,7 @@ export const actOn = (
 			actedJobId: acted.id,
 			effectiveness: taken.effectiveness,
 			watchHours: taken.watchHours,
-			history: [...one.history, step(by, 'acted', taken.action, at)]
+			history: [...traceCase.history, step(by, 'acted', taken.action, at)]
 		};
 	});
 
@@ -169,22 +169,22 @@ export const closeCase = (
 	says: string,
 	at = new Date()
 ): Promise<CaseAnswer> =>
-	changing(scope, id, (_, one) => {
-		if (one.outcome) return { kind: 'closed' };
-		if (outcome === 'confirmed' && !one.action) return { kind: 'withoutAction' };
-		return { outcome, history: [...one.history, step(by, outcome, says, at)] };
+	changing(scope, id, (_, traceCase) => {
+		if (traceCase.outcome) return { kind: 'closed' };
+		if (outcome === 'confirmed' && !traceCase.action) return { kind: 'withoutAction' };
+		return { outcome, history: [...traceCase.history, step(by, outcome, says, at)] };
 	});
 
 /** Takes the outcome of a case back: it is open again, and what it had taught is forgotten. */
 export const reopenCase = (scope: ShopScope, by: SignedIn, id: string, says: string): Promise<CaseAnswer> =>
-	changing(scope, id, async (within, one) => {
-		if (!one.outcome) return { kind: 'open' };
-		const { pumpId, station, cylinder, pattern } = one;
+	changing(scope, id, async (within, traceCase) => {
+		if (!traceCase.outcome) return { kind: 'open' };
+		const { pumpId, station, cylinder, pattern } = traceCase;
 		// The pump's row is held as where a case is opened: of one place and pattern one case is open at most.
 		await of(within, 'pump').one({ id: pumpId }, { lock: true });
 		const there = await of(within, 'traceCase').one({ pumpId, station, cylinder, pattern, outcome: null });
 		if (there) return { kind: 'alreadyOpen', id: there.id };
-		return { outcome: null, history: [...one.history, step(by, 'reopened', says, new Date())] };
+		return { outcome: null, history: [...traceCase.history, step(by, 'reopened', says, new Date())] };
 	});
 
 function changing(
@@ -219,40 +219,45 @@ export interface Worked extends FixWorked {
 }
 
 /** What happened at a case's place before its action and since; undefined where nothing was done yet, or no hours have passed. */
-export async function workedOf(scope: ShopScope, one: CaseListing): Promise<Worked | undefined> {
-	if (!one.actedJobId) return undefined;
-	const acted = (await of(scope, 'job').one({ id: one.actedJobId }))!;
-	const ofModel = await of(scope, 'pump').all({ model: one.pump.model }, { attributes: ['id'] });
+export async function workedOf(scope: ShopScope, listing: CaseListing): Promise<Worked | undefined> {
+	if (!listing.actedJobId) return undefined;
+	const acted = (await of(scope, 'job').one({ id: listing.actedJobId }))!;
+	const ofModel = await of(scope, 'pump').all({ model: listing.pump.model }, { attributes: ['id'] });
 	const traced = await tracesOf(
 		scope,
 		ofModel.map(({ id }) => id)
 	);
 	const counted = (looks: readonly LookInTime[]) => ({
-		events: looks.filter(({ patterns }) => patterns.includes(one.pattern)).length,
+		events: looks.filter(({ patterns }) => patterns.includes(listing.pattern)).length,
 		exposure: looks.reduce((sum, { hours = 0 }) => sum + hours, 0),
 		inspections: looks.length
 	});
 	const places = [...traced].flatMap(([pump, { looks }]) => {
-		const exposed = looks.filter(({ station, hours }) => station === one.station && hours !== undefined);
+		const exposed = looks.filter(({ station, hours }) => station === listing.station && hours !== undefined);
 		return [...groupBy(exposed, ({ cylinder }) => String(cylinder)).values()].map((seen) => ({
 			pump,
 			cylinder: seen[0].cylinder,
 			seen
 		}));
 	});
-	const isHere = ({ pump, cylinder }: (typeof places)[number]) => pump === one.pumpId && cylinder === one.cylinder;
+	const isHere = ({ pump, cylinder }: (typeof places)[number]) =>
+		pump === listing.pumpId && cylinder === listing.cylinder;
 	const here = places.find(isHere)?.seen ?? [];
 	const before = counted(here.filter(({ pumpHours }) => pumpHours <= acted.pumpHours));
 	const since = counted(here.filter(({ pumpHours }) => pumpHours > acted.pumpHours));
 	if (before.exposure === 0) return undefined;
 	const others = places.filter((place) => !isHere(place)).map(({ seen }) => counted(seen));
-	const lives = await livesAround(scope, one, acted.pumpHours);
+	const lives = await livesAround(scope, listing, acted.pumpHours);
 	return { ...fixWorked(before, since, LEVEL, others), ...(lives ? { lives } : {}) };
 }
 
-async function livesAround(scope: ShopScope, one: CaseListing, actedHours: number): Promise<LivesAround | undefined> {
-	const { lives } = await livesAt(scope, one.pump.model, one.station, 'none');
-	const here = lives.filter(({ pump, cylinder }) => pump === one.pumpId && cylinder === one.cylinder);
+async function livesAround(
+	scope: ShopScope,
+	listing: CaseListing,
+	actedHours: number
+): Promise<LivesAround | undefined> {
+	const { lives } = await livesAt(scope, listing.pump.model, listing.station, 'none');
+	const here = lives.filter(({ pump, cylinder }) => pump === listing.pumpId && cylinder === listing.cylinder);
 	const side = (since: boolean) =>
 		here
 			.filter(({ fittedHours }) => fittedHours >= actedHours === since)

@@ -35,9 +35,9 @@ export async function contrastsOf(scope: ShopScope, by: Contrast): Promise<ShopC
 	const { comparisons, contrasts } = contrastGroups(rows, MOST_SHOWN);
 	return {
 		comparisons,
-		contrasts: contrasts.flatMap((one) => {
-			const station = stations.get(`${one.model}/${one.station}`);
-			return station ? [{ ...one, stationName: station.name, type: station.type }] : [];
+		contrasts: contrasts.flatMap((contrast) => {
+			const station = stations.get(`${contrast.model}/${contrast.station}`);
+			return station ? [{ ...contrast, stationName: station.name, type: station.type }] : [];
 		})
 	};
 }

@@ -70,7 +70,7 @@ export async function evidenceOf(
 			})),
 		asFound: wrong
 			.filter(({ job }) => job === id)
-			.map((one) => ({ station: one.station, cylinder: one.cylinder, wrong: one.wrong ?? undefined })),
+			.map((other) => ({ station: other.station, cylinder: other.cylinder, wrong: other.wrong ?? undefined })),
 		sizes: measured.filter(({ job }) => job === id).flatMap((size) => beyondLimit(sheet, size, gauges)),
 		sides: bands.filter(({ job }) => job === id)
 	}));

@@ -128,7 +128,8 @@ function observedOf({
 /** Stations of the parts that one runs with: those that it names, and those that name it. */
 const matesOf = (sheet: ModelSheet | undefined, station: string): string[] =>
 	(sheet?.stations ?? []).flatMap(({ key, mates }) =>
-		mates.includes(station) || sheet!.stations.some((one) => one.key === station && one.mates.includes(key))
+		mates.includes(station) ||
+		sheet!.stations.some((candidate) => candidate.key === station && candidate.mates.includes(key))
 			? [key]
 			: []
 	);

@@ -63,7 +63,7 @@ describe('lives worked out for the page', () => {
 		const renewed = Array.from({ length: 30 }, (_, i) => held(1500 + i, 'all', true));
 		const [{ fit, naive }] = summaryOf(shop([...renewed, ended(2000), ended(2500), ended(2600)]), []).groups;
 		if (fit.kind !== 'fitted' || naive.kind !== 'fitted') throw new Error(`${fit.kind}, ${naive.kind}`);
-		const b10 = (one: typeof fit) => one.b10.value;
+		const b10 = (weibullFit: typeof fit) => weibullFit.b10.value;
 		expect(b10(naive)).toBeLessThan(b10(fit));
 	});
 	it('says the least scale that the record allows where nothing has ended, and no curve', () => {

@@ -96,7 +96,7 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 		sheets.flatMap((sheet) => sheet.stations.map((station) => [`${sheet.model}/${station.key}`, station] as const))
 	);
 	const openingCost = new Map(sheets.map((sheet) => [sheet.model, sheet.openingCost]));
-	const caseOf = new Map(cases.map((one) => [placeKey({ ...one, pump: one.pumpId }), one]));
+	const caseOf = new Map(cases.map((traceCase) => [placeKey({ ...traceCase, pump: traceCase.pumpId }), traceCase]));
 	const qs = falseDiscovery(compared.map(({ p }) => p));
 	const recurrences = compared.flatMap(({ row, hours, expected, shrunken, crude }, i): ShopRecurrence[] => {
 		const pump = pumpOf.get(row.pump);
@@ -135,9 +135,11 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 		.toSorted((a, b) => Number(b.q <= FALSE_ALARM) - Number(a.q <= FALSE_ALARM) || b.cost - a.cost || a.q - b.q)
 		.slice(0, MOST_SHOWN);
 	const harshQs = falseDiscovery(harshness.map(({ p }) => p));
-	const harsh = harshness.flatMap((one, i): HarshPump[] => {
-		const pump = pumpOf.get(one.pump);
-		return pump && harshQs[i] <= FALSE_ALARM ? [{ ...one, serial: pump.serial, tag: pump.tag, q: harshQs[i] }] : [];
+	const harsh = harshness.flatMap((pumpHarshness, i): HarshPump[] => {
+		const pump = pumpOf.get(pumpHarshness.pump);
+		return pump && harshQs[i] <= FALSE_ALARM
+			? [{ ...pumpHarshness, serial: pump.serial, tag: pump.tag, q: harshQs[i] }]
+			: [];
 	});
 	return {
 		harsh: harsh.toSorted((a, b) => b.ratio - a.ratio),
@@ -185,7 +187,7 @@ async function placesCompared(scope: ShopScope, counted: string): Promise<Compar
 			(pump) => dutyOf.get(pump),
 			byModel
 		),
-		harshness: [...byModel.values()].flatMap((one) => one.pumps),
+		harshness: [...byModel.values()].flatMap((modelHarshness) => modelHarshness.pumps),
 		watched: new Set(rows.map(({ pump }) => pump)).size,
 		hours: rows.reduce((sum, row) => (row.pattern === null ? sum + row.hours : sum), 0)
 	};

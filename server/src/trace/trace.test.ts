@@ -72,7 +72,8 @@ describe('recurrences of the shop', () => {
 				9
 			);
 			for (const row of rows.filter(
-				(one) => one.pump === pumpId && one.station === station && one.cylinder === cylinder && one.pattern
+				(events) =>
+					events.pump === pumpId && events.station === station && events.cylinder === cylinder && events.pattern
 			))
 				expect(row.events).toBe(here.filter(({ patterns }) => patterns.includes(row.pattern!)).length);
 		}

@@ -111,16 +111,16 @@
 {/snippet}
 {#snippet mat(job: Job)}<span class="mat"><LittleMat mat={job.mat} /></span>{/snippet}
 {#snippet recurring(job: Job)}
-	{#each data.cases.filter(({ pumpId }) => pumpId === job.pumpId) as one (one.id)}
-		<a class="row" href="/trace/cases/{one.id}"
+	{#each data.cases.filter(({ pumpId }) => pumpId === job.pumpId) as example (example.id)}
+		<a class="row" href="/trace/cases/{example.id}"
 			><span class="line-clamp-2"
-				>Case: {inSentence(placeName(job.names[one.station] ?? one.station, one.cylinder))}, {inSentence(
-					one.causeName
+				>Case: {inSentence(placeName(job.names[example.station] ?? example.station, example.cylinder))}, {inSentence(
+					example.causeName
 				)}?</span
 			></a
 		>
-		{#if one.check}<a class="row" href={inspectAddress(job.id, one.check)}
-				><span class="line-clamp-2">First: {inSentence(one.check.name)}</span></a
+		{#if example.check}<a class="row" href={inspectAddress(job.id, example.check)}
+				><span class="line-clamp-2">First: {inSentence(example.check.name)}</span></a
 			>{/if}
 	{/each}
 	{#if recurs(job)}<a class="row" href="/trace/pumps/{job.pumpId}"><span class="line-clamp-2">{recurs(job)}</span></a

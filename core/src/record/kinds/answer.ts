@@ -87,7 +87,7 @@ export const consequences = (
 	answers: ReadonlyMap<string, Answer>
 ): Consequence[] =>
 	[...answers.values()].flatMap(({ payload: { step: key, ask: i, value, cylinder } }) => {
-		const step = steps.find((one) => one.key === key);
+		const step = steps.find((candidate) => candidate.key === key);
 		const ask = step?.asks.at(i);
 		if (!step) return [];
 		if (ask?.kind === 'readings' && typeof value === 'object' && 'readings' in value) {

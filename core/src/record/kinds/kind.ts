@@ -70,7 +70,7 @@ export function checkOfPart(
 	check: (station: Station) => EntryProblem | undefined = () => undefined
 ): EntryProblem | undefined {
 	const key = job.stationOfPart.get(part);
-	const station = stationsInScope(job.sheet, job).find((one) => one.key === key);
+	const station = stationsInScope(job.sheet, job).find((candidate) => candidate.key === key);
 	return station ? (notSafe(job) ?? check(station)) : { code: 'unknownPart' };
 }
 

@@ -55,7 +55,7 @@ function checkTightened(
 ): EntryProblem | undefined {
 	const part = station.name;
 	const states = boltStates(station, record);
-	const own = states.find((one) => one.pass === pass && one.bolt === bolt);
+	const own = states.find((state) => state.pass === pass && state.bolt === bolt);
 	if (!own) return { code: 'noSuchBolt', part, bolt: bolt + 1 };
 	if (read && dimensionOf(read.typed.unit) !== 'torque')
 		return { code: 'wrongUnit', typed: read.typed.unit, expected: 'Nm' };

@@ -37,10 +37,10 @@ export function subAssembliesInScope(sheet: ModelSheet, opening: Opening): SubAs
 	for (let found = -1; found !== open.length;) {
 		found = open.length;
 		const known = new Set([...inScope, ...open.map(({ key }) => key)]);
-		open = sheet.subAssemblies.flatMap((one) => {
-			if (one.scopes && !one.scopes.includes(opening.scope)) return [];
-			const parts = one.parts.filter((part) => known.has(part));
-			return parts.length > 0 ? [{ ...one, parts }] : [];
+		open = sheet.subAssemblies.flatMap((subAssembly) => {
+			if (subAssembly.scopes && !subAssembly.scopes.includes(opening.scope)) return [];
+			const parts = subAssembly.parts.filter((part) => known.has(part));
+			return parts.length > 0 ? [{ ...subAssembly, parts }] : [];
 		});
 	}
 	return open;
@@ -52,7 +52,9 @@ export const holderOf = (subAssemblies: readonly SubAssembly[], key: string): Su
 
 /** The stations of a sub-assembly and of those within it, by key and in their order; a station's key answers with itself. */
 export const stationKeysOf = (subAssemblies: readonly SubAssembly[], key: string): string[] =>
-	subAssemblies.find((one) => one.key === key)?.parts.flatMap((part) => stationKeysOf(subAssemblies, part)) ?? [key];
+	subAssemblies
+		.find((subAssembly) => subAssembly.key === key)
+		?.parts.flatMap((part) => stationKeysOf(subAssemblies, part)) ?? [key];
 
 /**
  * The steps by which a job puts the pump together: the sheet's own; before each sub-assembly goes in, a task that joins it on
@@ -66,7 +68,8 @@ export function buildSteps(sheet: ModelSheet, opening: Opening): BuildStep[] {
 	const own = allSteps(sheet, opening).filter(({ stage }) => stage === 'build');
 	const plan: BuildStep[] = [];
 	const left = stations.filter(
-		(one) => !own.some((step) => step.stations.includes(one.key)) && !holderOf(joined, one.key) && !staysIn(one)
+		(station) =>
+			!own.some((step) => step.stations.includes(station.key)) && !holderOf(joined, station.key) && !staysIn(station)
 	);
 	const depth = new Map(stations.map(({ key }, i) => [key, i]));
 	// How far out a step reaches: what lies deeper than that goes in before it. One that handles nothing goes with the next.
@@ -151,7 +154,7 @@ function deduced({ stations }: ModelSheet, plan: readonly BuildStep[]): OrderFac
 		const ofPump = station?.per === 'pump';
 		return items
 			.slice(0, i)
-			.filter((one) => ofPump || (one.step !== step && one.station?.in === station?.in))
+			.filter((item) => ofPump || (item.step !== step && item.station?.in === station?.in))
 			.map(({ key: first }): OrderFact => ({ first, then, sure: 'deduced' }));
 	});
 }

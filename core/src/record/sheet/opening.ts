@@ -54,7 +54,7 @@ export function piecesInPump(
 	key: string,
 	opening: Pick<Opening, 'variants' | 'arrival'> = {}
 ): number {
-	const station = sheet.stations.find((one) => one.key === key);
+	const station = sheet.stations.find((candidate) => candidate.key === key);
 	if (!station) return 0;
 	const places = station.per === 'pump' ? [0] : openedCylinders(sheet, opening);
 	return (
@@ -64,4 +64,4 @@ export function piecesInPump(
 
 /** What the part type knows of a characteristic on its sheet. */
 export const characteristicOf = (station: Pick<Station, 'type'>, key: string): Characteristic =>
-	partType(station.type).characteristics.find((one) => one.key === key)!;
+	partType(station.type).characteristics.find((characteristic) => characteristic.key === key)!;

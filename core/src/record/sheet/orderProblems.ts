@@ -20,7 +20,7 @@ function* subAssemblyProblems({ subAssemblies, stations }: ModelSheet): Generato
 		for (const [j, part] of parts.entries()) {
 			const at = [...path, 'parts', j];
 			if (!known.has(part)) yield { path: at, message: `"${part}" is not a station or sub-assembly of this sheet` };
-			const first = subAssemblies.findIndex((one) => one.parts.includes(part));
+			const first = subAssemblies.findIndex((subAssembly) => subAssembly.parts.includes(part));
 			if (first < i || parts.indexOf(part) < j)
 				yield { path: at, message: `"${part}" is a part of "${subAssemblies[first].key}" already` };
 			const one = [...stations, ...subAssemblies].find((other) => other.key === part);

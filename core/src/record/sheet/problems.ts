@@ -136,7 +136,7 @@ function* stationProblems(
 	yield* characteristicProblems(station, path);
 	const { name, design = [] } = partType(station.type);
 	for (const value of Object.keys(station.design))
-		if (!design.some((one) => one.key === value))
+		if (!design.some((designValue) => designValue.key === value))
 			yield { path: [...path, 'design', value], message: `a ${name} has no design value "${value}"` };
 }
 
@@ -168,7 +168,7 @@ function* productProblems(
 function* characteristicProblems(station: Station, at: Path): Generator<SheetProblem> {
 	const { name, characteristics, patterns } = partType(station.type);
 	for (const [place, measured] of station.characteristics.entries()) {
-		const known = characteristics.find((one) => one.key === measured.key);
+		const known = characteristics.find((characteristic) => characteristic.key === measured.key);
 		const path = [...at, 'characteristics', place];
 		if (!known) yield { path: [...path, 'key'], message: `a ${name} has no "${measured.key}"` };
 		else if (known.unit !== measured.unit) yield { path: [...path, 'unit'], message: `is measured in ${known.unit}` };
@@ -187,7 +187,7 @@ function* characteristicProblems(station: Station, at: Path): Generator<SheetPro
 // A blocking step stands before all that is not; `after`, windows and locks name steps in their order, so that nothing waits in a circle.
 function* stepProblems(step: Step, index: number, sheet: ModelSheet, known: Known): Generator<SheetProblem> {
 	const path = ['steps', index];
-	const place = (key: string) => sheet.steps.findIndex((one) => one.key === key);
+	const place = (key: string) => sheet.steps.findIndex((candidate) => candidate.key === key);
 	const earlier = function* (key: string, at: Path): Generator<SheetProblem> {
 		if (place(key) < 0 || place(key) >= index) yield { path: [...at], message: `"${key}" is not an earlier step` };
 	};
@@ -251,7 +251,7 @@ function* meaningProblems(
 		const { station: key, pattern } = means.finding;
 		const at = [...path, 'choices', i, 'means', 'finding'];
 		yield* known.one('stations', key, [...at, 'station']);
-		const station = stations.find((one) => one.key === key);
+		const station = stations.find((candidate) => candidate.key === key);
 		if (station && !partType(station.type).patterns.some((rule) => rule.pattern === pattern))
 			yield { path: [...at, 'pattern'], message: `a ${station.type} does not show "${pattern}"` };
 	}
@@ -308,7 +308,7 @@ function* kitProblems(sheet: ModelSheet, known: Known): Generator<SheetProblem> 
 		for (const [j, { station: key }] of kit.holds.entries()) {
 			const path = ['kits', i, 'holds', j, 'station'];
 			yield* known.one('stations', key, path);
-			const station = sheet.stations.find((one) => one.key === key);
+			const station = sheet.stations.find((candidate) => candidate.key === key);
 			if (station && !meet(kit.onlyWith, station.onlyWith))
 				yield { path, message: `"${key}" is of another variant than the kit` };
 		}
@@ -317,4 +317,4 @@ function* kitProblems(sheet: ModelSheet, known: Known): Generator<SheetProblem> 
 
 /** Whether there can be a pump with which both apply. */
 const meet = (a: OnlyWith = {}, b: OnlyWith = {}): boolean =>
-	Object.entries(a).every(([variant, choices]) => !b[variant] || b[variant].some((one) => choices.includes(one)));
+	Object.entries(a).every(([variant, choices]) => !b[variant] || b[variant].some((text) => choices.includes(text)));

@@ -310,7 +310,7 @@ describe('a sheet', () => {
 		fc.assert(
 			fc.property(fc.array(fc.array(fc.nat(5), { maxLength: 3 }), { minLength: 6, maxLength: 6 }), (edges) => {
 				const stations = edges.map((to, i) =>
-					station(`s${i}`, { gates: [...new Set(to)].filter((one) => one !== i).map((one) => `s${one}`) })
+					station(`s${i}`, { gates: [...new Set(to)].filter((value) => value !== i).map((value) => `s${value}`) })
 				);
 				// By the definition: following gates, does one come back to where one began?
 				const reaches = (from: number, to: number, seen = new Set<number>()): boolean =>

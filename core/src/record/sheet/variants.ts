@@ -28,7 +28,7 @@ export function applies(onlyWith: OnlyWith, chosen: Chosen = {}, cylinder = 0): 
 		if (!Object.hasOwn(chosen, variant)) return true;
 		const answer = chosen[variant];
 		if (typeof answer === 'string') return choices.includes(answer);
-		if (cylinder === 0) return answer.some((one) => choices.includes(one));
+		if (cylinder === 0) return answer.some((text) => choices.includes(text));
 		const here = answer.at(cylinder - 1);
 		return here === undefined || choices.includes(here);
 	});
@@ -55,13 +55,13 @@ export function chosenProblem(
 	chosen: Chosen
 ): { readonly variant: string; readonly problem: 'unknownVariant' | 'unknownChoice' | 'notEachCylinder' } | undefined {
 	for (const [key, answer] of Object.entries(chosen)) {
-		const variant = variants.find((one) => one.key === key);
+		const variant = variants.find((candidate) => candidate.key === key);
 		if (!variant) return { variant: key, problem: 'unknownVariant' };
 		const answers = typeof answer === 'string' ? [answer] : answer;
 		if ((variant.per === 'cylinder') !== (typeof answer !== 'string'))
 			return { variant: key, problem: 'notEachCylinder' };
 		if (variant.per === 'cylinder' && answers.length !== cylinders) return { variant: key, problem: 'notEachCylinder' };
-		if (answers.some((one) => !variant.choices.some((choice) => choice.key === one)))
+		if (answers.some((text) => !variant.choices.some((choice) => choice.key === text)))
 			return { variant: key, problem: 'unknownChoice' };
 	}
 	return undefined;

@@ -30,7 +30,7 @@ export const appendEntries = (
 				CASE WHEN $4 THEN effective ELSE clock_timestamp() END
 			FROM batch JOIN held ON kind = 'correction' OR NOT held.released ORDER BY id
 			ON CONFLICT (shop_id, id) DO NOTHING RETURNING *
-		), ${projections.map((one) => `${one.table}_rows AS (${insertInto(one, 'added')})`).join(', ')}, told AS (
+		), ${projections.map((projection) => `${projection.table}_rows AS (${insertInto(projection, 'added')})`).join(', ')}, told AS (
 			SELECT pg_notify('bench_log', jsonb_build_object('shop', $1::uuid, 'job', $2::uuid, 'from', min(seq), 'to', max(seq))::text)
 			FROM added HAVING count(*) > 0
 		)

@@ -33,7 +33,7 @@ export const importEntries = async (
 			SELECT id, $1::uuid, $2::uuid, part, kind, payload, by, at, "offsetMs", seq, "effectiveAt", "receivedAt"
 			FROM batch ORDER BY ordinality
 			ON CONFLICT (shop_id, id) DO NOTHING RETURNING *
-		), ${projections.map((one) => `${one.table}_rows AS (${insertInto(one, 'added')})`).join(', ')}
+		), ${projections.map((projection) => `${projection.table}_rows AS (${insertInto(projection, 'added')})`).join(', ')}
 		SELECT id FROM added`,
 		[jobId, JSON.stringify(entries)]
 	);

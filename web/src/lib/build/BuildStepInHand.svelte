@@ -72,7 +72,7 @@
 	// What still keeps it from being signed off, the first of it.
 	const missing = $derived(
 		first.length > 0
-			? `Sign off steps ${first.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')} first.`
+			? `Sign off steps ${first.map(({ key }) => steps.findIndex((step) => step.key === key) + 1).join(', ')} first.`
 			: order
 				? `${order.name} comes first. ${order.fact.why ?? ''}`
 				: left.notIn.length > 0

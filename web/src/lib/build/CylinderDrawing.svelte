@@ -15,7 +15,7 @@
 	}
 	let { bench, cylinder, inHand, named = false }: Props = $props();
 	const places = $derived(
-		new Map([...bench.build.places.values()].map((one) => [placeKey(one.station.key, one.cylinder), one]))
+		new Map([...bench.build.places.values()].map((place) => [placeKey(place.station.key, place.cylinder), place]))
 	);
 	const placeAt = ({ key, per }: Station) => places.get(placeKey(key, per === 'cylinder' ? cylinder : 0));
 	const isIn = (station: Station) => {
@@ -23,7 +23,7 @@
 		return here !== undefined && inPump(bench.build, here);
 	};
 	const left = $derived(
-		[...places.values()].filter((one) => one.cylinder === cylinder && !inPump(bench.build, one)).length
+		[...places.values()].filter((place) => place.cylinder === cylinder && !inPump(bench.build, place)).length
 	);
 </script>
 

@@ -12,7 +12,7 @@
 	const parts = $derived(
 		joined.parts
 			.flatMap((key) => stationKeysOf(sheet.subAssemblies, key))
-			.flatMap((key) => sheet.stations.find((one) => one.key === key) ?? [])
+			.flatMap((key) => sheet.stations.find((station) => station.key === key) ?? [])
 	);
 </script>
 

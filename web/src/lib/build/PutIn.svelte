@@ -42,7 +42,7 @@
 	const rows = $derived(step.stations.filter((key) => items.some((item) => keyOf(item) === key)));
 	const inRow = (key: string) => items.filter((item) => keyOf(item) === key);
 	const cylinders = $derived(
-		[...new Set(items.map(({ cylinder }) => cylinder))].filter((one) => one > 0).sort((a, b) => a - b)
+		[...new Set(items.map(({ cylinder }) => cylinder))].filter((cylinder) => cylinder > 0).sort((a, b) => a - b)
 	);
 	const entryOf = (item: BuildItem) => (item.kind === 'part' ? item.place.record.putIn : item.place.putIn);
 	const isNew = (item: BuildItem) => item.kind === 'part' && verdictOn(item.place) === 'replace';
@@ -50,7 +50,7 @@
 		item.kind === 'part' ? keptOut(bench.build, item.place.part) : unitKeptOut(bench.build, item.place);
 	// New parts that go in here, beyond those that were booked in for this job.
 	const notBookedIn = (key: string) => {
-		const station = sheet.stations.find((one) => one.key === key);
+		const station = sheet.stations.find((candidate) => candidate.key === key);
 		const wanted = inRow(key).filter(isNew).length * (station?.pieces ?? 1);
 		const here = bench.log.arrivals.reduce(
 			(sum, { payload }) => sum + (payload.station === key ? payload.pieces : 0),
@@ -92,7 +92,7 @@
 		said = '';
 		asked = undefined;
 		for (const item of some) {
-			const now = itemsOf(bench.build, step).find((one) => placeOf(one) === placeOf(item))!;
+			const now = itemsOf(bench.build, step).find((candidate) => placeOf(candidate) === placeOf(item))!;
 			if (entryOf(now)) continue;
 			const problem = outside(now);
 			if (problem) return void (said = refusalSentence(problem, format));
@@ -196,7 +196,7 @@
 				{@const unit = first.place.unit}
 				<span class="set" aria-hidden="true"
 					>{#each unit.parts.slice(0, 4) as part (part)}{@const station = sheet.stations.find(
-							(one) => one.key === part
+							(station) => station.key === part
 						)}{#if station}<Glyph
 								type={station.type}
 								face={station.face}

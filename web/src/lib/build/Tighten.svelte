@@ -29,7 +29,7 @@
 	const passes = $derived(tighteningPasses(fastening));
 	const pass = $derived(next?.pass ?? passes.length - 1);
 	const tight = $derived(
-		new Set(states.filter((one) => one.pass === pass && one.against === 'within').map(({ bolt }) => bolt))
+		new Set(states.filter((state) => state.pass === pass && state.against === 'within').map(({ bolt }) => bolt))
 	);
 	const numbers = $derived(new Map(passes[0].order.map((bolt, i) => [bolt, i + 1])));
 	const target = $derived(torqueWindow(fastening, passes[pass].share));
@@ -85,7 +85,9 @@
 		asked = undefined;
 	}
 	// The bolts left in this pass, to be entered at once after a round with a clicking wrench.
-	const restOfPass = $derived(next ? states.filter((one) => one.pass === next.pass && one.against === undefined) : []);
+	const restOfPass = $derived(
+		next ? states.filter((state) => state.pass === next.pass && state.against === undefined) : []
+	);
 	function wholePass() {
 		const used = target && wrench ? { wrench } : {};
 		bench.record(

@@ -44,7 +44,7 @@ export function readDrawer(typed: string): ReadDrawer {
 		.filter((line) => line !== '');
 	if (lines.length > MOST_LINES) return { kind: 'problem', text: `${lines.length} thicknesses` };
 	for (const line of lines) {
-		const [size, pieces = '1', ...more] = line.split(/[×x*]/i).map((one) => one.trim());
+		const [size, pieces = '1', ...more] = line.split(/[×x*]/i).map((text) => text.trim());
 		if (more.length > 0) return { kind: 'problem', text: line };
 		const thickness = parseNumber(size, { least: 0.01, most: 20 });
 		if (thickness.kind === 'problem') return { kind: 'problem', text: line, problem: thickness.problem };

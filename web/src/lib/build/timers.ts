@@ -31,7 +31,7 @@ export function runningTimers(now: number): RunningTimer[] {
 /** Sets the timers of a job anew: those of other jobs run on. */
 export function setTimers(job: string, timers: readonly RunningTimer[], now: number): void {
 	try {
-		const others = runningTimers(now).filter((one) => one.job !== job);
+		const others = runningTimers(now).filter((timer) => timer.job !== job);
 		localStorage.setItem(KEY, JSON.stringify([...others, ...timers]));
 	} catch {
 		// A browser that keeps nothing shows the time on the step itself.

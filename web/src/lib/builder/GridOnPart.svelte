@@ -29,7 +29,7 @@
 	);
 	function spread(mm: readonly number[]): number[] {
 		const [least, most] = [Math.min(...mm), Math.max(...mm)];
-		return mm.map((one) => INSET + ((SIDE - 2 * INSET) * (one - least)) / Math.max(1e-9, most - least));
+		return mm.map((place) => INSET + ((SIDE - 2 * INSET) * (place - least)) / Math.max(1e-9, most - least));
 	}
 	const onFace = $derived(
 		size.face

@@ -16,7 +16,7 @@
 	const kits = $derived(draft.body.kits);
 	const keep = (next: readonly Kit[]) => draft.change({ ...draft.body, kits: [...next] });
 	const change = (i: number, next: Partial<Kit>) => keep(kits.with(i, { ...kits[i], ...next }));
-	const nameOf = (key: string) => draft.body.stations.find((one) => one.key === key)?.name ?? key;
+	const nameOf = (key: string) => draft.body.stations.find((station) => station.key === key)?.name ?? key;
 	const left = (kit: Kit) => draft.body.stations.filter(({ key }) => !kit.holds.some(({ station }) => station === key));
 	let first = $state('');
 	function add(number: string | undefined) {

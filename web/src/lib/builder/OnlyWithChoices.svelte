@@ -11,7 +11,7 @@
 	let { variants, onlyWith, onchange }: Props = $props();
 	function toggle(variant: Variant, choice: string) {
 		const before = onlyWith?.[variant.key] ?? [];
-		const chosen = before.includes(choice) ? before.filter((one) => one !== choice) : [...before, choice];
+		const chosen = before.includes(choice) ? before.filter((other) => other !== choice) : [...before, choice];
 		onchange(onlyWithChoices(onlyWith, variant, chosen));
 	}
 </script>

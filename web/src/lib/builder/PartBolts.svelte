@@ -152,8 +152,8 @@
 				<Choose
 					label="Property class, on the head"
 					value={strength}
-					options={propertyClasses.map((one) => [one, one] as const)}
-					onchoose={(one) => (strength = one)}
+					options={propertyClasses.map((propertyClass) => [propertyClass, propertyClass] as const)}
+					onchoose={(chosen) => (strength = chosen)}
 				/>
 				<QuantityField
 					label="Friction"

@@ -13,7 +13,7 @@
 	let { cautions, offered, onchange }: Props = $props();
 	const MOST = 8;
 	let hazard = $state<Caution['hazard']>('damage');
-	const left = $derived(offered.filter(({ text }) => !cautions.some((one) => one.text === text)).slice(0, 4));
+	const left = $derived(offered.filter(({ text }) => !cautions.some((caution) => caution.text === text)).slice(0, 4));
 	const add = (caution: Caution) => cautions.length < MOST && onchange([...cautions, caution]);
 </script>
 
@@ -21,7 +21,8 @@
 	<p class="caution">
 		<b>{hazardName[caution.hazard]}</b>
 		{caution.text}
-		<button type="button" class="btn" onclick={() => onchange(cautions.filter((one) => one !== caution))}>Delete</button
+		<button type="button" class="btn" onclick={() => onchange(cautions.filter((candidate) => candidate !== caution))}
+			>Delete</button
 		>
 	</p>
 {/each}

@@ -24,7 +24,10 @@
 
 	const set = (face: Station['face']) =>
 		draft.change(
-			withPartChanged(draft.body, part.key, { face, inferred: part.inferred.filter((one) => one !== 'face') })
+			withPartChanged(draft.body, part.key, {
+				face,
+				inferred: part.inferred.filter((statement) => statement !== 'face')
+			})
 		);
 	function face(toward: Station['face']['toward']) {
 		const { mate: _mate, mateLies: _lies, ...rest } = part.face;
@@ -33,7 +36,7 @@
 		set({ ...(needsPoint && rest.what === undefined ? { ...rest, ...point } : rest), toward, ...against });
 	}
 	function name(what: string | undefined) {
-		const known = points.find((one) => one.what === what);
+		const known = points.find((point) => point.what === what);
 		const { feature: _feature, ...rest } = part.face;
 		set({ ...rest, what, ...(known?.feature ? { feature: known.feature } : {}) });
 	}

@@ -66,7 +66,9 @@
 		'inferred'
 	];
 	function open(scope: string) {
-		const scopes = part.scopes.includes(scope) ? part.scopes.filter((one) => one !== scope) : [...part.scopes, scope];
+		const scopes = part.scopes.includes(scope)
+			? part.scopes.filter((candidate) => candidate !== scope)
+			: [...part.scopes, scope];
 		if (scopes.length > 0) change({ scopes });
 	}
 </script>
@@ -147,7 +149,7 @@
 <PartCautions
 	cautions={part.cautions}
 	offered={custom?.cautions ?? []}
-	onchange={(cautions) => change({ cautions: cautions.map((one) => ({ when: 'both' as const, ...one })) })}
+	onchange={(cautions) => change({ cautions: cautions.map((caution) => ({ when: 'both' as const, ...caution })) })}
 />
 <h3>Ordering</h3>
 <div class="two">

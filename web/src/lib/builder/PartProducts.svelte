@@ -15,7 +15,7 @@
 	let { draft, part }: Props = $props();
 	const MOST = 8;
 	const products = $derived(draft.body.products);
-	const productOf = (key?: string) => products.find((one) => one.key === key);
+	const productOf = (key?: string) => products.find((product) => product.key === key);
 	const keep = (list: Station['products']) => draft.change(withPartChanged(draft.body, part.key, { products: list }));
 	const time = (value: number) => (value > 0 ? undefined : 'The time must be above 0.');
 	let kind = $state<Product['kind']>('grease');
@@ -23,16 +23,16 @@
 	const changeProduct = (key: string, next: Partial<Product>) =>
 		draft.change({
 			...draft.body,
-			products: products.map((one) => (one.key === key ? defined({ ...one, ...next }) : one))
+			products: products.map((product) => (product.key === key ? defined({ ...product, ...next }) : product))
 		});
 	function add(name: string | undefined) {
 		if (!name || part.products.length >= MOST) return;
-		const known = products.find((one) => one.name.toLowerCase() === name.toLowerCase());
+		const known = products.find((product) => product.name.toLowerCase() === name.toLowerCase());
 		const key =
 			known?.key ??
 			keyFor(
 				name,
-				products.map((one) => one.key)
+				products.map((product) => product.key)
 			);
 		const body = known ? draft.body : { ...draft.body, products: [...products, { key, name, kind, notOn: [] }] };
 		const used = { product: key, where: 'As the maker states', when: 'always' as const };

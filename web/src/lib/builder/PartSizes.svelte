@@ -19,10 +19,12 @@
 	}
 	let { draft, part, customs }: Props = $props();
 	const all = $derived(partType(part.type).characteristics);
-	const missing = $derived(all.filter(({ key }) => !part.characteristics.some((one) => one.key === key)));
+	const missing = $derived(
+		all.filter(({ key }) => !part.characteristics.some((characteristic) => characteristic.key === key))
+	);
 	/** Sizes whose new value is not typed yet. */
 	let begun = $state<readonly string[]>([]);
-	const custom = (key: string) => customs[part.type]?.sizes.find((one) => one.key === key);
+	const custom = (key: string) => customs[part.type]?.sizes.find((size) => size.key === key);
 	const knownSize = (key: string): Characteristic => all.find((one) => one.key === key)!;
 	const sideOf = (size: SheetCharacteristic) =>
 		discardLimit(size)?.side ?? (knownSize(size.key).wears === 'down' ? 'min' : 'max');
@@ -30,7 +32,11 @@
 	const save = (characteristics: readonly SheetCharacteristic[]) =>
 		draft.change(withPartChanged(draft.body, part.key, { characteristics: [...characteristics] }));
 	const change = (key: string, next: Partial<SheetCharacteristic>) =>
-		save(part.characteristics.map((one) => (one.key === key ? defined({ ...one, ...next }) : one)));
+		save(
+			part.characteristics.map((characteristic) =>
+				characteristic.key === key ? defined({ ...characteristic, ...next }) : characteristic
+			)
+		);
 	function begin(size: Characteristic, nominal: number | undefined) {
 		if (nominal === undefined) return;
 		begun = begun.filter((key) => key !== size.key);
@@ -40,7 +46,7 @@
 			size.form === 'runout' && !usual.grid ? { grid: { stations: ['Middle'], anglesDeg: [0, 90, 180, 270] } } : {};
 		save([...part.characteristics, { ...usual, ...places, ...round }]);
 	}
-	const drop = (key: string) => save(part.characteristics.filter((one) => one.key !== key));
+	const drop = (key: string) => save(part.characteristics.filter((characteristic) => characteristic.key !== key));
 
 	const beyond = (size: SheetCharacteristic, limit: number): string | undefined => {
 		const side = sideOf(size);

@@ -37,7 +37,7 @@
 			type="button"
 			class="btn"
 			aria-label="Remove tool {nameOf(tool)}"
-			onclick={() => keep(part.tools.filter((one) => one.tool !== tool))}>{nameOf(tool)} ×</button
+			onclick={() => keep(part.tools.filter((candidate) => candidate.tool !== tool))}>{nameOf(tool)} ×</button
 		>
 	{/each}
 </div>

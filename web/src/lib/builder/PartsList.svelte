@@ -75,13 +75,13 @@
 					<td class="number">{line.quantity}{line.per === 'cylinder' ? ` (${line.pieces} per cylinder)` : ''}</td>
 					<td>
 						<div class="types">
-							{#each type === '' ? line.types : [type] as one (one)}
+							{#each type === '' ? line.types : [type] as other (other)}
 								<button
 									type="button"
 									class="btn"
-									aria-pressed={type === one}
-									aria-label="{line.description}: {partType(one).name}"
-									onclick={() => choose(i, one)}><Glyph type={one} size={26} /> {partType(one).name}</button
+									aria-pressed={type === other}
+									aria-label="{line.description}: {partType(other).name}"
+									onclick={() => choose(i, other)}><Glyph type={other} size={26} /> {partType(other).name}</button
 								>
 							{/each}
 							<select

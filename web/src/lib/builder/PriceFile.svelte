@@ -22,7 +22,7 @@
 	const listed = (numbers: readonly number[]) =>
 		`${numbers.slice(0, SHOWN).join(', ')}${numbers.length > SHOWN ? ' …' : ''}`;
 	const rowsOf = (lines: readonly number[]) => listed(lines.map((line) => read!.rows[line]));
-	const count = (number: number, one: string) => `${number} ${one}${number === 1 ? '' : 's'}`;
+	const count = (number: number, text: string) => `${number} ${text}${number === 1 ? '' : 's'}`;
 	function take() {
 		if (!priced) return;
 		draft.change(priced.draft);

@@ -25,7 +25,7 @@
 		change({
 			assemblies: body.assemblies.with(i, defined({ ...body.assemblies[i], ...next }))
 		});
-	const used = (key: string) => body.stations.some((one) => one.in === key || one.mayStayIn.includes(key));
+	const used = (key: string) => body.stations.some((station) => station.in === key || station.mayStayIn.includes(key));
 	const addAssembly = (name: string | undefined) =>
 		name &&
 		change({
@@ -57,22 +57,24 @@
 		if (!name) return;
 		const key = keyFor(
 			name,
-			body.scopes.map((one) => one.key)
+			body.scopes.map((scope) => scope.key)
 		);
 		change({
 			scopes: [...body.scopes, { key, name, kind: 'packing', offers: [] }],
-			stations: body.stations.map((one) => ({ ...one, scopes: [...one.scopes, key] })),
-			steps: body.steps.map((one) => ({ ...one, scopes: [...one.scopes, key] }))
+			stations: body.stations.map((station) => ({ ...station, scopes: [...station.scopes, key] })),
+			steps: body.steps.map((step) => ({ ...step, scopes: [...step.scopes, key] }))
 		});
 	}
-	const cut = (scopes: readonly string[], key: string) => scopes.filter((one) => one !== key);
+	const cut = (scopes: readonly string[], key: string) => scopes.filter((scope) => scope !== key);
 	const alone = (key: string) =>
 		[...body.stations, ...body.steps].some(({ scopes }) => scopes.length === 1 && scopes[0] === key);
 	const removeScope = (key: string) =>
 		change({
-			scopes: body.scopes.filter((one) => one.key !== key).map((one) => ({ ...one, offers: cut(one.offers, key) })),
-			stations: body.stations.map((one) => ({ ...one, scopes: cut(one.scopes, key) })),
-			steps: body.steps.map((one) => ({ ...one, scopes: cut(one.scopes, key) }))
+			scopes: body.scopes
+				.filter((scope) => scope.key !== key)
+				.map((scope) => ({ ...scope, offers: cut(scope.offers, key) })),
+			stations: body.stations.map((station) => ({ ...station, scopes: cut(station.scopes, key) })),
+			steps: body.steps.map((step) => ({ ...step, scopes: cut(step.scopes, key) }))
 		});
 	const more = sheetDraftSchema.pick({
 		assemblies: true,
@@ -154,12 +156,12 @@
 </div>
 <h2 class="mt-4">Assemblies</h2>
 <p class="soft">What comes off in one piece and lies on the bench by itself.</p>
-{#each body.assemblies as one, i (one.key)}
+{#each body.assemblies as other, i (other.key)}
 	<div class="row">
-		<TextEdit label="Name" value={one.name} onchange={(name = '') => assembly(i, { name })} />
+		<TextEdit label="Name" value={other.name} onchange={(name = '') => assembly(i, { name })} />
 		<Choose
 			label="Lies on the bench with"
-			value={one.up ?? ''}
+			value={other.up ?? ''}
 			options={[
 				['', 'not stated'],
 				['P', 'the pressure side up'],
@@ -169,7 +171,7 @@
 		/>
 		<QuantityField
 			label="Mass"
-			value={one.massKg}
+			value={other.massKg}
 			unit="pieces"
 			suffix="kg"
 			optional
@@ -180,8 +182,8 @@
 			<button
 				type="button"
 				class="btn"
-				disabled={used(one.key) || body.assemblies.length === 1}
-				title={used(one.key) ? 'Parts lie in it' : undefined}
+				disabled={used(other.key) || body.assemblies.length === 1}
+				title={used(other.key) ? 'Parts lie in it' : undefined}
 				onclick={() => change({ assemblies: body.assemblies.toSpliced(i, 1) })}>Delete</button
 			>
 		</div>
@@ -195,12 +197,12 @@
 
 <h2 class="mt-4">Scopes</h2>
 <p class="soft">How far a job can go. Which parts a scope opens is chosen at each part.</p>
-{#each body.scopes as one, i (one.key)}
+{#each body.scopes as other, i (other.key)}
 	<div class="row">
-		<TextEdit label="Name" value={one.name} onchange={(name = '') => scope(i, { name })} />
+		<TextEdit label="Name" value={other.name} onchange={(name = '') => scope(i, { name })} />
 		<Choose
 			label="Kind"
-			value={one.kind}
+			value={other.kind}
 			options={scopeKinds.map((kind) => [kind, scopeKind[kind]] as const)}
 			onchoose={(kind) => scope(i, { kind })}
 		/>
@@ -208,9 +210,9 @@
 			<button
 				type="button"
 				class="btn"
-				disabled={body.scopes.length === 1 || alone(one.key)}
-				title={alone(one.key) ? 'Some parts or steps belong to it alone' : undefined}
-				onclick={() => removeScope(one.key)}>Delete</button
+				disabled={body.scopes.length === 1 || alone(other.key)}
+				title={alone(other.key) ? 'Some parts or steps belong to it alone' : undefined}
+				onclick={() => removeScope(other.key)}>Delete</button
 			>
 		</div>
 	</div>

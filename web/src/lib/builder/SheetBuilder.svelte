@@ -145,7 +145,7 @@
 								<Choose
 									label={name}
 									value={drawnWith[key] ?? ''}
-									options={[['', 'all'], ...choices.map((one) => [one.key, one.name] as const)]}
+									options={[['', 'all'], ...choices.map((choice) => [choice.key, choice.name] as const)]}
 									onchoose={(choice) => (drawnWith[key] = choice)}
 								/>
 							{/each}
@@ -170,10 +170,10 @@
 							>
 						</div>
 						<p class="soft">“Join on the bench” makes a sub-assembly: its parts go in as one.</p>
-						{#each holders as one (one.key)}
+						{#each holders as holder (holder.key)}
 							<p>
-								{one.name}: {one.parts.length} parts
-								<button type="button" class="btn" onclick={() => draft.change(withTakenApart(draft.body, one.key))}
+								{holder.name}: {holder.parts.length} parts
+								<button type="button" class="btn" onclick={() => draft.change(withTakenApart(draft.body, holder.key))}
 									>Take apart</button
 								>
 							</p>

@@ -40,10 +40,10 @@
 	const pump = $derived(dragged.pump ?? itemsFrom(pumpKeys));
 	const order = $derived(draft.body.stations.map(({ key }) => key).join(' '));
 	const number = $derived(new Map(order.split(' ').map((key, i) => [key, i + 1])));
-	const stations = $derived(new Map(draft.body.stations.map((one) => [one.key, one])));
+	const stations = $derived(new Map(draft.body.stations.map((station) => [station.key, station])));
 	const flipDurationMs = matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150;
 	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'part' ? [place.key] : []))));
-	const assembly = (key: string) => draft.body.assemblies.find((one) => one.key === key)?.name ?? key;
+	const assembly = (key: string) => draft.body.assemblies.find((assembly) => assembly.key === key)?.name ?? key;
 
 	const consider = (row: Row, items: readonly Item[]) => (dragged = { ...dragged, [row]: items });
 	// Of a part that goes to the other row, both rows tell one after the other.
@@ -53,7 +53,7 @@
 		if (perCylinder.length + perPump.length !== draft.body.stations.length) return;
 		dragged = {};
 		const next = withRows(draft.body, perCylinder, perPump);
-		const changed = next.stations.some((one, i) => one !== draft.body.stations[i]);
+		const changed = next.stations.some((station, i) => station !== draft.body.stations[i]);
 		if (changed) draft.change(next);
 	}
 	const chosen = $derived(Object.fromEntries(Object.entries(drawnWith).filter(([, choice]) => choice !== '')));
@@ -61,7 +61,7 @@
 		if (draft.mating !== undefined && key !== draft.mating)
 			return draft.change(withMates(draft.body, draft.mating, key));
 		if (!several) return draft.select([key]);
-		const without = draft.selected.filter((one) => one !== key);
+		const without = draft.selected.filter((selected) => selected !== key);
 		draft.select(without.length < draft.selected.length ? without : [...draft.selected, key]);
 	}
 	const mates = $derived(stations.get(draft.mating ?? '')?.mates ?? []);

@@ -22,7 +22,7 @@
 	const change = (next: Partial<Step>) => draft.change(withStepChanged(draft.body, step.key, next));
 	const form = statementForm(stepSchema, () => step, change);
 	const toggled = (keys: readonly string[], key: string): string[] =>
-		keys.includes(key) ? keys.filter((one) => one !== key) : [...keys, key];
+		keys.includes(key) ? keys.filter((candidate) => candidate !== key) : [...keys, key];
 	const earlier = $derived(
 		draft.body.steps.slice(
 			0,

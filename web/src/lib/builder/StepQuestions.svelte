@@ -23,7 +23,7 @@
 	];
 	let kind = $state<Kind>('tick');
 
-	const nameOf = (key: string) => draft.body.stations.find((one) => one.key === key)?.name ?? key;
+	const nameOf = (key: string) => draft.body.stations.find((station) => station.key === key)?.name ?? key;
 	function says(ask: Ask): string {
 		switch (ask.kind) {
 			case 'count':

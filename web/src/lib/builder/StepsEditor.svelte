@@ -33,7 +33,7 @@
 
 	type Item = Step & { readonly id: string };
 	let dragged = $state.raw<Item[]>();
-	const shown = $derived(dragged ?? steps.map((one): Item => ({ ...one, id: one.key })));
+	const shown = $derived(dragged ?? steps.map((step): Item => ({ ...step, id: step.key })));
 	function drop({ detail }: CustomEvent<DndEvent<Item>>) {
 		dragged = undefined;
 		draft.change(
@@ -123,7 +123,7 @@
 			<Choose
 				label="Stage"
 				value={stage}
-				options={stages.map((one) => [one, stageName[one]] as const)}
+				options={stages.map((stage) => [stage, stageName[stage]] as const)}
 				onchoose={(chosen) => (stage = chosen)}
 			/>
 			{#key steps.length}<TextEdit label="New step: what is done" value={undefined} optional onchange={add} />{/key}

@@ -17,7 +17,7 @@
 	let canvas = $state<HTMLCanvasElement>();
 	Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Legend);
 
-	const radii = () => curve.map((one) => (one.hours === best.hours || one.hours === hours ? 6 : 0));
+	const radii = () => curve.map((point) => (point.hours === best.hours || point.hours === hours ? 6 : 0));
 	let drawn = $state.raw<Chart>();
 
 	$effect(() => {
@@ -28,13 +28,13 @@
 			data: {
 				datasets: [
 					{
-						data: curve.map((one) => ({ x: one.hours, y: one.per1000h })),
+						data: curve.map((point) => ({ x: point.hours, y: point.per1000h })),
 						borderColor: mark,
 						borderWidth: 2,
 						pointRadius: untrack(radii),
-						pointStyle: curve.map((one) => (one.hours === best.hours ? 'rectRot' : 'circle')),
-						pointBackgroundColor: curve.map((one) => (one.hours === best.hours ? sound : 'transparent')),
-						pointBorderColor: curve.map((one) => (one.hours === best.hours ? sound : mark))
+						pointStyle: curve.map((point) => (point.hours === best.hours ? 'rectRot' : 'circle')),
+						pointBackgroundColor: curve.map((point) => (point.hours === best.hours ? sound : 'transparent')),
+						pointBorderColor: curve.map((point) => (point.hours === best.hours ? sound : mark))
 					}
 				]
 			},

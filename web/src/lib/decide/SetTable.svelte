@@ -25,19 +25,19 @@
 	class Row {
 		one = $state.raw() as DecidedPart;
 		part = $state.raw() as BenchPart;
-		constructor(one: DecidedPart, part: BenchPart) {
-			this.one = one;
+		constructor(decidedPart: DecidedPart, part: BenchPart) {
+			this.one = decidedPart;
 			this.part = part;
 		}
 	}
 	const rowOf = new Map<string, Row>();
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
-	function draw(one: DecidedPart): void {
-		const part = partOf.get(one.id);
+	function draw(decidedPart: DecidedPart): void {
+		const part = partOf.get(decidedPart.id);
 		if (!part) return;
-		const row = rowOf.get(one.id);
-		if (row) row.one = one;
-		else rowOf.set(one.id, new Row(one, part));
+		const row = rowOf.get(decidedPart.id);
+		if (row) row.one = decidedPart;
+		else rowOf.set(decidedPart.id, new Row(decidedPart, part));
 	}
 	function inOrder(): Row[] {
 		const { school } = set;
@@ -83,7 +83,7 @@
 	let opened = $state<string>();
 	const says = ({ one }: Row) => one.says[set.school];
 	// What is out is not reused: the chances of its wear alone would make it look sound.
-	const ifReused = (one: DecidedPart, chance: number) => (one.out ? 'out' : format.probability(chance));
+	const ifReused = (decidedPart: DecidedPart, chance: number) => (decidedPart.out ? 'out' : format.probability(chance));
 	const differs = (row: Row) => schools.filter((school) => school !== set.school && row.one.says[school] !== says(row));
 	const nameOf = ({ part }: Row) => `${part.station.name}${part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}`;
 	const columns = $derived<readonly Column<Row>[]>([

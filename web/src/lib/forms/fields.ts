@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { parseNumber, type NumberRange } from '@exetasis/core/quantity';
 import { nameText } from '@exetasis/core/record';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 import { numberSentence } from '../words/problems';
 
 const ONE_LINE = 'Type it on one line, without hidden characters.';

@@ -78,7 +78,7 @@ export const chosenIn = ({ variants }: Pick<Received, 'variants'>): Chosen | und
 
 /** What was ticked of the list; words that it does not have are left out. */
 export const complaintsIn = ({ complaints: ticked = '' }: Partial<Pick<Received, 'complaints'>>): Complaint[] =>
-	complaints.filter((one) => ticked.split(',').includes(one));
+	complaints.filter((complaint) => ticked.split(',').includes(complaint));
 
 /** The cylinders that were chosen; undefined: all. */
 export const cylindersIn = ({ cylinders = '' }: Partial<Pick<Received, 'cylinders'>>): number[] | undefined =>

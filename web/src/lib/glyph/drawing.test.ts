@@ -10,7 +10,7 @@ const sheetOf = (model: string): ModelSheet => {
 	return (readSheet(text) as { sheet: ModelSheet }).sheet;
 };
 const drawn = (model: string, key: string) => {
-	const { type, face } = sheetOf(model).stations.find((one) => one.key === key)!;
+	const { type, face } = sheetOf(model).stations.find((station) => station.key === key)!;
 	return drawingOf(type, face);
 };
 // Middle of an outline's points, left to right in its box.

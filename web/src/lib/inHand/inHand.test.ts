@@ -14,7 +14,7 @@ describe('the dimensions on the drawings', () => {
 				if (key === 'faceHeights') continue;
 				const at = dimensions[type]?.[key];
 				expect(at, `${type} ${key}`).toBeDefined();
-				for (const one of at!) expect(one >= 0 && one <= 48, `${type} ${key}`).toBe(true);
+				for (const value of at!) expect(value >= 0 && value <= 48, `${type} ${key}`).toBe(true);
 			}
 	});
 	it('name no size that its part type does not have', () => {

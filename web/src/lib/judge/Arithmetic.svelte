@@ -51,9 +51,9 @@
 				>
 			</p>
 			<dl>
-				{#each inputs as one, at (at)}
-					<dt>{inputName(one, at)}</dt>
-					<dd class="figures">{shown(one.value, one.unit)}</dd>
+				{#each inputs as input, at (at)}
+					<dt>{inputName(input, at)}</dt>
+					<dd class="figures">{shown(input.value, input.unit)}</dd>
 				{/each}
 			</dl>
 			<p class="soft">{stepMethod(step)}</p>

@@ -28,7 +28,8 @@
 	let { bench, part, beside, onclose }: Props = $props();
 
 	const proposed = $derived(part.judgement.verdict);
-	const unit = (one: Pick<MeasuredCharacteristic, 'sheet'>) => shownUnit(dimensionOf(one.sheet.unit), format.units);
+	const unit = (measuredCharacteristic: Pick<MeasuredCharacteristic, 'sheet'>) =>
+		shownUnit(dimensionOf(measuredCharacteristic.sheet.unit), format.units);
 	const nameOf = (by: string) => bench.bench.people[by] ?? 'somebody';
 	const input = $derived(judgeInput(bench.bench, part, bench.matesOf(part), bench.context));
 
@@ -65,11 +66,11 @@
 					here the part is judged by its own condition.
 				</p>
 			{/if}
-			{#each part.record.decisions.toReversed() as one, index (one.id)}
+			{#each part.record.decisions.toReversed() as decision, index (decision.id)}
 				<p class:soft={index > 0} class="small">
-					{index === 0 ? 'Current' : 'Earlier'}: {verdictName[one.payload.verdict]}, {nameOf(one.by)}, {shortTime(
-						one.at
-					)}{one.payload.why ? ` — “${one.payload.why}”` : ''}
+					{index === 0 ? 'Current' : 'Earlier'}: {verdictName[decision.payload.verdict]}, {nameOf(decision.by)}, {shortTime(
+						decision.at
+					)}{decision.payload.why ? ` — “${decision.payload.why}”` : ''}
 				</p>
 			{/each}
 			{#each part.judgement.measured as judged (judged.sheet.key)}

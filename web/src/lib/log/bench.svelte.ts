@@ -77,7 +77,7 @@ export class BenchState {
 	);
 	/** As many pieces as a count of a step should find. Coming out, those that were not there are not looked for. */
 	piecesDue({ stage }: Pick<Step, 'stage'>, station: string): number {
-		const out = this.piecesOut.find((one) => one.station.key === station)?.expected;
+		const out = this.piecesOut.find((pieces) => pieces.station.key === station)?.expected;
 		return (stage === 'build' ? undefined : out) ?? piecesInPump(this.bench.sheet, station, this.bench.job);
 	}
 	/** The plan by which the pump goes together, and what is in. */

@@ -100,7 +100,7 @@ export class Outbox {
 		if (!(await mayKeep())) return;
 		const database = await this.#database();
 		const left = await database.entries.where({ user: this.user }).toArray();
-		this.#change((kept) => left.forEach((one) => kept.has(one.id) || kept.set(one.id, one)));
+		this.#change((kept) => left.forEach((waiting) => kept.has(waiting.id) || kept.set(waiting.id, waiting)));
 		void this.flush();
 	}
 
@@ -116,11 +116,11 @@ export class Outbox {
 	/** Sends what of a job may be sent now; false while some of it is still here. */
 	async sendAll(job: string): Promise<boolean> {
 		await this.flush();
-		return !this.#sendable().some((one) => one.job === job);
+		return !this.#sendable().some((waiting) => waiting.job === job);
 	}
 
 	/** What of a job waits or was set aside, for the page that shows it. */
-	ofJob = (job: string): Kept[] => [...this.#kept.values()].filter((one) => one.job === job);
+	ofJob = (job: string): Kept[] => [...this.#kept.values()].filter((waiting) => waiting.job === job);
 
 	/** The bytes of a photograph that this page has taken or still holds; undefined where only the server can have it. */
 	async pictureOf(sha256: string): Promise<Blob | undefined> {
@@ -141,25 +141,25 @@ export class Outbox {
 			const plain = $state.snapshot(entry) as Entry;
 			return { id: entry.id, user: this.user, job: entry.job, pump, entry: plain };
 		});
-		this.#change((kept) => fresh.forEach((one) => kept.set(one.id, one)));
+		this.#change((kept) => fresh.forEach((entry) => kept.set(entry.id, entry)));
 		const safe = this.#database().then(({ entries }) => entries.bulkPut(fresh));
 		void this.flush();
 		await safe;
 	}
 
 	/** Sends once more what was set aside: the person has seen why, and something has changed. */
-	async sendAgain(one: Kept): Promise<void> {
-		const { aside: _, ...waiting } = one;
-		this.#change((kept) => kept.set(one.id, waiting));
+	async sendAgain(other: Kept): Promise<void> {
+		const { aside: _, ...waiting } = other;
+		this.#change((kept) => kept.set(other.id, waiting));
 		await (await this.#database()).entries.put(waiting);
 		await this.flush();
 	}
 
 	/** Forgets what was set aside: the person has dealt with it. */
-	async discard(one: Kept): Promise<void> {
-		this.discarded = [...this.discarded, one.id];
-		this.#change((kept) => kept.delete(one.id));
-		await (await this.#database()).entries.delete(one.id);
+	async discard(waiting: Kept): Promise<void> {
+		this.discarded = [...this.discarded, waiting.id];
+		this.#change((kept) => kept.delete(waiting.id));
+		await (await this.#database()).entries.delete(waiting.id);
 	}
 
 	async flush(): Promise<void> {
@@ -170,7 +170,7 @@ export class Outbox {
 		try {
 			for (let next = this.#sendable(); next.length > 0 && !this.#closed; next = this.#sendable()) {
 				const { job } = next[0];
-				await this.#send(job, next.filter((one) => one.job === job).slice(0, BATCH));
+				await this.#send(job, next.filter((waiting) => waiting.job === job).slice(0, BATCH));
 			}
 			this.status = 'idle';
 			this.#retry = RETRY_MS.first;
@@ -209,8 +209,8 @@ export class Outbox {
 	// The bytes of a photograph go before its entry; answers with the batch without those whose bytes were refused.
 	async #sendPictures(job: string, batch: readonly Kept[]): Promise<readonly Kept[]> {
 		const sent: Kept[] = [];
-		for (const one of batch) {
-			const name = one.entry.kind === 'photo' ? one.entry.payload.sha256 : undefined;
+		for (const waiting of batch) {
+			const name = waiting.entry.kind === 'photo' ? waiting.entry.payload.sha256 : undefined;
 			const jpeg = name && (await this.pictureOf(name));
 			if (jpeg) {
 				const headers = { 'content-type': 'image/jpeg', accept: 'application/json' };
@@ -218,11 +218,11 @@ export class Outbox {
 				if (response.status === 401) throw new SignedOut();
 				if (response.status === 429 || response.status >= 500) throw new Error(`HTTP ${response.status}`);
 				if (!response.ok) {
-					await this.#putAside(one, { kind: 'answered', message: await messageOf(response) });
+					await this.#putAside(waiting, { kind: 'answered', message: await messageOf(response) });
 					continue;
 				}
 			}
-			sent.push(one);
+			sent.push(waiting);
 		}
 		return sent;
 	}
@@ -244,9 +244,9 @@ export class Outbox {
 		if (sent.length > 0) await database.pictures.bulkDelete(sent);
 	}
 
-	async #putAside(one: Kept, aside: SetAside): Promise<void> {
-		const set = { ...one, aside };
-		this.#change((kept) => kept.set(one.id, set));
+	async #putAside(waiting: Kept, aside: SetAside): Promise<void> {
+		const set = { ...waiting, aside };
+		this.#change((kept) => kept.set(waiting.id, set));
 		await (await this.#database()).entries.put(set);
 	}
 

@@ -54,7 +54,7 @@
 		...(station.spoils.length > 0
 			? [
 					`its failure damages: ${station.spoils
-						.map((key) => inSentence(sheet.stations.find((one) => one.key === key)?.name ?? key))
+						.map((key) => inSentence(sheet.stations.find((station) => station.key === key)?.name ?? key))
 						.join(', ')}`
 				]
 			: []),

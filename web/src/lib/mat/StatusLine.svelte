@@ -21,7 +21,7 @@
 	}
 	let { bench, says, locked, named = $bindable(), layers, onshow }: Props = $props();
 	const parts = $derived([...bench.parts.values()]);
-	const looked = $derived(parts.filter((one) => one.looked).length);
+	const looked = $derived(parts.filter((part) => part.looked).length);
 	const clear = $derived(acceptAll(parts));
 </script>
 

@@ -9,7 +9,7 @@ export const cleanAll = (parts: readonly BenchPart[]): NewEntry[] =>
 export const sameOn = (part: BenchPart, others: readonly BenchPart[]): NewEntry[] =>
 	others.flatMap(({ cell, record }) =>
 		part.record.findings
-			.filter(({ payload }) => !record.findings.some((one) => one.payload.pattern === payload.pattern))
+			.filter(({ payload }) => !record.findings.some((finding) => finding.payload.pattern === payload.pattern))
 			.map(({ payload }) => ({ kind: 'finding' as const, part: cell.part, payload }))
 	);
 

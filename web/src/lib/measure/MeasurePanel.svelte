@@ -30,7 +30,7 @@
 	const id = $props.id();
 
 	const { place, sheet, kind, unit, gauges, gauge, zeroSeen, gaugeC, problem } = $derived(measuring);
-	const size = $derived(part.judgement.sizes.find((one) => one.sheet.key === place.characteristic));
+	const size = $derived(part.judgement.sizes.find((size) => size.sheet.key === place.characteristic));
 	// A size that is probably a slip is asked about here, whichever size is in hand.
 	const slip = $derived(
 		part.judgement.reasons.flatMap((reason) => (reason.code === 'questioned' ? [reason.slip] : [])).at(0)
@@ -142,8 +142,8 @@
 					disabled={locked || gauges.length === 0}
 					onchange={(event) => (bench.gaugeInHand[kind.instrument] = event.currentTarget.value)}
 				>
-					{#each gauges as one (one.id)}<option value={one.id}
-							>With {one.name}{one.facts.overdue ? ' (calibration overdue, uncertainty doubled)' : ''}</option
+					{#each gauges as gauge (gauge.id)}<option value={gauge.id}
+							>With {gauge.name}{gauge.facts.overdue ? ' (calibration overdue, uncertainty doubled)' : ''}</option
 						>{/each}
 					{#if gauges.length === 0}<option value="">No {kind.instrument} (shop caliper assumed)</option>{/if}
 				</select>

@@ -19,7 +19,8 @@
 	const unit = $derived(shownUnit(dimensionOf(sheet.unit), format.units));
 	const grid = $derived(placesToRead(sheet));
 	const columns = $derived(grid.columns.length > 1);
-	const readAt = (row: number, column: number) => size?.places.find((one) => one.row === row && one.column === column);
+	const readAt = (row: number, column: number) =>
+		size?.places.find((place) => place.row === row && place.column === column);
 </script>
 
 <div class="grid">

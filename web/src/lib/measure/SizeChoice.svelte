@@ -19,11 +19,13 @@
 	const wanted = $derived(wantedSizes(part.station, part.record, bench.bench.policy));
 	const sizeOf = (key: string) => part.judgement.sizes.find(({ sheet }) => sheet.key === key);
 	const atHand = $derived(
-		part.station.characteristics.filter((one) => wanted.includes(one) || one.key === chosen || sizeOf(one.key))
+		part.station.characteristics.filter(
+			(characteristic) => wanted.includes(characteristic) || characteristic.key === chosen || sizeOf(characteristic.key)
+		)
 	);
 	const MOST_AT_HAND = 3; // as many as stand side by side
 	const listed = $derived(atHand.length > MOST_AT_HAND);
-	const others = $derived(part.station.characteristics.filter((one) => !atHand.includes(one)));
+	const others = $derived(part.station.characteristics.filter((characteristic) => !atHand.includes(characteristic)));
 	const nameOf = (key: string) => characteristicOf(part.station, key).name;
 	const valueOf = (key: string): string => {
 		const size = sizeOf(key);

@@ -19,7 +19,7 @@
 	let reason = $state('');
 	let problem = $state('');
 
-	const entry = $derived(part.record.readings.find((one) => one.id === slip.reading));
+	const entry = $derived(part.record.readings.find((reading) => reading.id === slip.reading));
 	function again() {
 		if (!entry) return;
 		bench.withdraw(entry, 'read again');

@@ -103,14 +103,14 @@ export class Measuring {
 	nextUnit(): void {
 		const { unit } = this;
 		if (!unit) return;
-		const units = [unit, ...allUnits.filter((one) => one !== unit && dimensionOf(one) === dimensionOf(unit))];
+		const units = [unit, ...allUnits.filter((text) => text !== unit && dimensionOf(text) === dimensionOf(unit))];
 		this.#otherUnit = units[(units.indexOf(this.#otherUnit ?? unit) + 1) % units.length];
 	}
 
 	toggleZero(): void {
 		if (!this.gauge) return;
 		const { id } = this.gauge;
-		const others = this.#today.zeroSeen.filter((one) => one !== id);
+		const others = this.#today.zeroSeen.filter((text) => text !== id);
 		this.#say({ zeroSeen: this.zeroSeen ? others : [...others, id] });
 	}
 	/** Reads the temperature of the gauges. */

@@ -14,9 +14,9 @@
 	let lot = $state('');
 	let supplier = $state('');
 	const { sheet } = $derived(bench.bench);
-	const pieces = $derived(delivered.reduce((sum, one) => sum + one.pieces, 0));
+	const pieces = $derived(delivered.reduce((sum, item) => sum + item.pieces, 0));
 	const isKit = (number: string) => sheet.kits.some((kit) => kit.number === number);
-	const nameOf = (key: string) => inSentence(sheet.stations.find((one) => one.key === key)?.name ?? key);
+	const nameOf = (key: string) => inSentence(sheet.stations.find((station) => station.key === key)?.name ?? key);
 
 	const bookIn = () =>
 		bench.record(
@@ -36,7 +36,7 @@
 
 <details class="delivery">
 	<summary class="row">Book in the whole delivery</summary>
-	<p>{delivered.map((one) => `${one.pieces} × ${nameOf(one.station)} (${one.number})`).join(', ')}.</p>
+	<p>{delivered.map((item) => `${item.pieces} × ${nameOf(item.station)} (${item.number})`).join(', ')}.</p>
 	<div class="fields">
 		<label for="{id}-supplier">Supplier</label>
 		<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />

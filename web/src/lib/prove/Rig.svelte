@@ -36,7 +36,10 @@
 	function keep() {
 		if (!told) return;
 		const { turns, speedRpm, meanMPa } = told.orders;
-		const verdicts = told.finding.verdicts.map((one) => ({ ...one, probability: Math.min(1, one.probability) }));
+		const verdicts = told.finding.verdicts.map((verdict) => ({
+			...verdict,
+			probability: Math.min(1, verdict.probability)
+		}));
 		bench.record({
 			kind: 'proof',
 			payload: { test: 'trace', turns, speedRpm, meanMPa, verdicts, lostShare: told.finding.lost.share }

@@ -130,8 +130,8 @@
 				disabled={locked || gauges.length === 0}
 				onchange={(event) => (bench.gaugeInHand[PRESSURE_GAUGE] = event.currentTarget.value)}
 			>
-				{#each gauges as one (one.id)}<option value={one.id}
-						>by {one.name}{one.facts.overdue ? ' (calibration overdue, uncertainty doubled)' : ''}</option
+				{#each gauges as gauge (gauge.id)}<option value={gauge.id}
+						>by {gauge.name}{gauge.facts.overdue ? ' (calibration overdue, uncertainty doubled)' : ''}</option
 					>{/each}
 				{#if gauges.length === 0}<option value="">No pressure gauge (class 1 assumed)</option>{/if}
 			</select>

@@ -16,7 +16,7 @@ describe('what a trace asks to be opened again', () => {
 		(_, sheet) => {
 			const keys = (what: 'inlet' | 'discharge') =>
 				opensAgain(sheet, { what, cylinder: 2, probability: 0.9 }).map(({ station }) => station.key);
-			const isValve = (key: string) => sheet.stations.find((one) => one.key === key)!.type.startsWith('valve');
+			const isValve = (key: string) => sheet.stations.find((station) => station.key === key)!.type.startsWith('valve');
 			const [inlet, discharge] = [keys('inlet').filter(isValve), keys('discharge').filter(isValve)];
 			const has = sheet.stations.some(({ type }) => type === 'valve' || type === 'valveCartridge');
 			if (has) expect(inlet.length + discharge.length).toBeGreaterThan(0);

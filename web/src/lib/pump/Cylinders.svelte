@@ -11,7 +11,7 @@
 	const open = $derived(opened ? opened.split(',').map(Number) : all);
 
 	function turn(cylinder: number) {
-		const next = open.includes(cylinder) ? open.filter((one) => one !== cylinder) : [...open, cylinder];
+		const next = open.includes(cylinder) ? open.filter((opened) => opened !== cylinder) : [...open, cylinder];
 		// One stays open at least.
 		if (next.length === 0) return;
 		opened = next.length === count ? '' : next.toSorted((a, b) => a - b).join(',');

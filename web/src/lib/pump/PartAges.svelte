@@ -32,8 +32,8 @@
 {#if ages.length > 0}
 	<div class="ages" role="group" aria-label="Age of the parts">
 		<b>Age of the parts at the last reading</b>
-		{#each ages as one (one.cylinder)}<p>
-				{one.cylinder === 0 ? 'Pump' : `Cylinder ${one.cylinder}`}: <span class="figures">{words(one)}</span>
+		{#each ages as age (age.cylinder)}<p>
+				{age.cylinder === 0 ? 'Pump' : `Cylinder ${age.cylinder}`}: <span class="figures">{words(age)}</span>
 			</p>{/each}
 	</div>
 {/if}

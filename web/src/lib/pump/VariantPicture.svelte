@@ -12,7 +12,7 @@
 	const MOST = 3;
 	const alike = ({ type, face }: DrawnPart) => `${type}/${face.toward}/${face.feature}`;
 	const own = $derived(variant.choices.find(({ key }) => key === choice)?.parts ?? []);
-	const parts = $derived(own.length > 0 ? own : variant.choices.flatMap((one) => one.parts));
+	const parts = $derived(own.length > 0 ? own : variant.choices.flatMap((choice) => choice.parts));
 	const shown = $derived(
 		parts.filter((part, i) => parts.findIndex((other) => alike(other) === alike(part)) === i).slice(0, MOST)
 	);

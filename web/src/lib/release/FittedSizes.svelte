@@ -25,9 +25,12 @@
 
 	const isForm = (sheet: SheetCharacteristic) => characteristicOf(part.station, sheet.key).form !== undefined;
 	const sizes = $derived(
-		part.station.characteristics.filter((one) => one.when === 'always' && discardLimit(one) && !isForm(one))
+		part.station.characteristics.filter(
+			(characteristic) => characteristic.when === 'always' && discardLimit(characteristic) && !isForm(characteristic)
+		)
 	);
-	const nameOf = (key: string) => partType(part.station.type).characteristics.find((one) => one.key === key)!.name;
+	const nameOf = (key: string) =>
+		partType(part.station.type).characteristics.find((characteristic) => characteristic.key === key)!.name;
 	const unitOf = (sheet: SheetCharacteristic) => shownUnit(dimensionOf(sheet.unit), format.units);
 	const keptAs = (key: string) => part.record.fitted.find(({ payload }) => payload.characteristic === key)?.payload;
 

@@ -63,7 +63,7 @@ export function shopReport(reported: Reported, shop: Shop, late: readonly LateWo
 					table(
 						[LATE_HEAD, 'By'],
 						['*', 90],
-						late.map((one) => [lateWords(one, format), bench.people[one.by] ?? ''])
+						late.map((lateWork) => [lateWords(lateWork, format), bench.people[lateWork.by] ?? ''])
 					)
 				]
 			: []),

@@ -41,11 +41,11 @@
 			: []
 	);
 	const heldLines = $derived(heldNames.reduce((most, { line }) => Math.max(most, line + 1), 0));
-	const nameOf = (key: string) => named.find((one) => one.key === key)?.name ?? '';
+	const nameOf = (key: string) => named.find((part) => part.key === key)?.name ?? '';
 	const labels = $derived(
 		named.length > 0
 			? labelled(
-					section.assemblies.map((one) => ({ ...one, name: nameOf(one.key) })),
+					section.assemblies.map((assembly) => ({ ...assembly, name: nameOf(assembly.key) })),
 					section.width
 				)
 			: []
@@ -85,7 +85,7 @@
 	{/each}
 	{#each heldNames as { key, at, line } (key)}
 		<text class="own" x={at} y={2 * WALL + BOX + LINE * (line + 1) - 2}
-			>{stations.find((one) => one.key === key)?.short}</text
+			>{stations.find((station) => station.key === key)?.short}</text
 		>
 	{/each}
 	{#each tools as { kind, at, over } (over)}

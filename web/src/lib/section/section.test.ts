@@ -53,9 +53,9 @@ describe('a cylinder in section', () => {
 		'of %s names its assemblies so that no name meets another',
 		(_, sheet) => {
 			const { assemblies, width } = cylinderSection(sheet.stations.filter(({ per }) => per === 'cylinder'));
-			const names = assemblies.map((one) => ({
-				...one,
-				name: sheet.assemblies.find(({ key }) => key === one.key)!.name
+			const names = assemblies.map((assembly) => ({
+				...assembly,
+				name: sheet.assemblies.find(({ key }) => key === assembly.key)!.name
 			}));
 			const labels = labelled(names, width).map((label) => {
 				const half = Math.min(width / 2, names.find(({ key }) => key === label.key)!.name.length * 2.5);

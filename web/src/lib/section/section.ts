@@ -97,9 +97,9 @@ const LEAST_SHOWN = 8;
  * neighbours if they are short.
  */
 export function zoomed<S extends Drawn>(stations: readonly S[], inHand: readonly string[]): readonly S[] {
-	const held = new Set(stations.filter(({ key }) => inHand.includes(key)).map((one) => one.in));
+	const held = new Set(stations.filter(({ key }) => inHand.includes(key)).map((station) => station.in));
 	if (stations.length <= MOST_LEGIBLE || held.size === 0) return stations;
-	const places = stations.flatMap((one, i) => (held.has(one.in) ? [i] : []));
+	const places = stations.flatMap((station, i) => (held.has(station.in) ? [i] : []));
 	const beside = Math.ceil(Math.max(0, LEAST_SHOWN - places.length) / 2);
 	return stations.filter((_, i) => places.some((place) => Math.abs(place - i) <= beside));
 }
@@ -110,7 +110,7 @@ export function cylinderSection<S extends Drawn>(stations: readonly S[]): Cylind
 	const runs = (station: S) => running.includes(station.type) && fitting(station).length > 0;
 	let width = 0;
 	const slots = new Map<string, Piece<S>>();
-	for (const station of stations.filter((one) => !runs(one))) {
+	for (const station of stations.filter((candidate) => !runs(candidate))) {
 		const from = width;
 		width += widthOf(station.type);
 		slots.set(station.key, { station, from, to: width, through: false });
@@ -119,8 +119,8 @@ export function cylinderSection<S extends Drawn>(stations: readonly S[]): Cylind
 		const own = slots.get(station.key);
 		if (own) return own;
 		const around = fitting(station).flatMap(({ key }) => slots.get(key) ?? []);
-		const from = Math.min(...around.map((one) => one.from), width);
-		const to = Math.max(...around.map((one) => one.to), from + BOX);
+		const from = Math.min(...around.map((piece) => piece.from), width);
+		const to = Math.max(...around.map((piece) => piece.to), from + BOX);
 		return { station, from, to, through: true };
 	});
 	const assemblies = new Map<string, { key: string; from: number; to: number }>();

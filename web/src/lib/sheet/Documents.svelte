@@ -46,14 +46,14 @@
 			></thead
 		>
 		<tbody>
-			{#each documents as one (one.id)}
+			{#each documents as document (document.id)}
 				<tr>
-					<td><DocumentLinks documents={[one]} /></td>
-					<td>{placeOf(one)}</td>
+					<td><DocumentLinks documents={[document]} /></td>
+					<td>{placeOf(document)}</td>
 					{#if mayManage}<td>
 							<form method="post" action="?/detach" use:enhance>
-								<input type="hidden" name="document" value={one.id} />
-								<button class="btn" aria-label="Delete: {one.name}">Delete</button>
+								<input type="hidden" name="document" value={document.id} />
+								<button class="btn" aria-label="Delete: {document.name}">Delete</button>
 							</form>
 						</td>{/if}
 				</tr>

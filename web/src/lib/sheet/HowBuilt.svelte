@@ -13,8 +13,8 @@
 	}
 	let { sheet, currency }: Props = $props();
 	const nameOf = (key: string): string =>
-		[...sheet.stations, ...sheet.subAssemblies].find((one) => one.key === key)?.name ??
-		sheet.steps.find((one) => one.key === key)?.text ??
+		[...sheet.stations, ...sheet.subAssemblies].find((named) => named.key === key)?.name ??
+		sheet.steps.find((step) => step.key === key)?.text ??
 		key;
 	const names = (keys: readonly string[]) => keys.map(nameOf).join(' → ');
 	const fastened = $derived(sheet.stations.filter(({ fastening }) => fastening));
@@ -78,7 +78,9 @@
 	<h2 class="mt-4">Variants</h2>
 	<ul>
 		{#each sheet.variants as { key, name, choices, per } (key)}
-			<li><b>{name}</b>{per === 'cylinder' ? ', per cylinder' : ''}: {choices.map((one) => one.name).join(', ')}</li>
+			<li>
+				<b>{name}</b>{per === 'cylinder' ? ', per cylinder' : ''}: {choices.map((choice) => choice.name).join(', ')}
+			</li>
 		{/each}
 	</ul>
 {/if}

@@ -24,7 +24,11 @@ function* sources(folder: string): Generator<string> {
 	for (const name of readdirSync(folder)) {
 		const path = join(folder, name);
 		if (statSync(path).isDirectory()) yield* sources(path);
-		else if (/\.(ts|svelte)$/.test(name) && !name.includes('.test.') && !ofTheFormat.some((one) => path.endsWith(one)))
+		else if (
+			/\.(ts|svelte)$/.test(name) &&
+			!name.includes('.test.') &&
+			!ofTheFormat.some((text) => path.endsWith(text))
+		)
 			yield readFileSync(path, 'utf8');
 	}
 }

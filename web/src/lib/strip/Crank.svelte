@@ -47,14 +47,16 @@
 			<svg
 				viewBox="0 0 300 {ROW * sheet.cylinders + 10}"
 				role="img"
-				aria-label={cylinders.map((one) => `Plunger ${one} back by ${format.number(back(one), 1)} mm`).join(', ')}
+				aria-label={cylinders
+					.map((cylinder) => `Plunger ${cylinder} back by ${format.number(back(cylinder), 1)} mm`)
+					.join(', ')}
 			>
-				{#each cylinders as one (one)}
-					{@const y = ROW * (one - 0.5) + 5}
-					{@const x = 20 + back(one) * SCALE}
-					{@const theta = ((angle + drive.phasesDeg[one - 1]) * Math.PI) / 180}
+				{#each cylinders as cylinder (cylinder)}
+					{@const y = ROW * (cylinder - 0.5) + 5}
+					{@const x = 20 + back(cylinder) * SCALE}
+					{@const theta = ((angle + drive.phasesDeg[cylinder - 1]) * Math.PI) / 180}
 					{@const r = 12}
-					<text x="2" y={y + 4}>{one}</text>
+					<text x="2" y={y + 4}>{cylinder}</text>
 					<rect class="barrel" x="18" y={y - 11} width="132" height="22" />
 					<rect class="plunger" {x} y={y - 8} width="62" height="16" />
 					<circle class="throw" cx="262" cy={y} {r} />
@@ -65,17 +67,19 @@
 			<div class="say">
 				<div role="group" aria-label="Crank position now">
 					Fully forward now:
-					{#each cylinders as one (one)}<button type="button" class="btn" onclick={() => standsForward(one)}
-							>{one} forward</button
+					{#each cylinders as cylinder (cylinder)}<button
+							type="button"
+							class="btn"
+							onclick={() => standsForward(cylinder)}>{cylinder} forward</button
 						>{/each}
 				</div>
 				{#if each}<div role="group" aria-label="Required plunger">
 						Wanted {position.stand}
-						{#each cylinders as one (one)}<button
+						{#each cylinders as other (other)}<button
 								type="button"
 								class="btn"
-								aria-pressed={cylinder === one}
-								onclick={() => (cylinder = one)}>{one}</button
+								aria-pressed={cylinder === other}
+								onclick={() => (cylinder = other)}>{other}</button
 							>{/each}
 					</div>{/if}
 				<label>Turned so far <input type="range" min="0" max="359" step="1" bind:value={angle} /></label>

@@ -120,43 +120,43 @@
 			<Palette {customs} {first} after={last} afterName={lastName} onadd={add} />
 			<div>
 				<ol aria-label="Parts laid down">
-					{#each list.parts as one, i (i)}
+					{#each list.parts as part, i (i)}
 						<li>
 							<button
 								type="button"
 								class="btn"
-								aria-label="Turn {partType(one.type).name}. Now: {says(one)}"
+								aria-label="Turn {partType(part.type).name}. Now: {says(part)}"
 								onclick={() =>
-									change(i, { face: turned(one.face, customs[one.type]?.points.at(0) ?? { what: 'marked side' }) })}
-								><Glyph type={one.type} face={one.face} size={40} /></button
+									change(i, { face: turned(part.face, customs[part.type]?.points.at(0) ?? { what: 'marked side' }) })}
+								><Glyph type={part.type} face={part.face} size={40} /></button
 							>
-							<span><b>{partType(one.type).name}</b><br /><span class="soft">{says(one)}</span></span>
+							<span><b>{partType(part.type).name}</b><br /><span class="soft">{says(part)}</span></span>
 							<button
 								type="button"
 								class="btn"
-								onclick={() => change(i, { per: one.per === 'pump' ? 'cylinder' : 'pump', seen: {}, ids: undefined })}
-								>{one.per === 'pump' ? 'one in the pump' : 'one per cylinder'}</button
-							>
-							<button
-								type="button"
-								class="btn"
-								aria-label="{one.pieces} pieces of {partType(one.type).name}: one more"
-								onclick={() => change(i, { pieces: one.pieces >= 40 ? 1 : one.pieces + 1 })}>×{one.pieces}</button
+								onclick={() => change(i, { per: part.per === 'pump' ? 'cylinder' : 'pump', seen: {}, ids: undefined })}
+								>{part.per === 'pump' ? 'one in the pump' : 'one per cylinder'}</button
 							>
 							<button
 								type="button"
 								class="btn"
-								aria-label="Delete {partType(one.type).name}"
+								aria-label="{part.pieces} pieces of {partType(part.type).name}: one more"
+								onclick={() => change(i, { pieces: part.pieces >= 40 ? 1 : part.pieces + 1 })}>×{part.pieces}</button
+							>
+							<button
+								type="button"
+								class="btn"
+								aria-label="Delete {partType(part.type).name}"
 								onclick={() => (list.parts = list.parts.toSpliced(i, 1))}>Delete</button
 							>
 							<details>
-								<summary>{seenWords(one)}</summary>
-								{@render asFound(i, one, describedOf(i, one))}
-								{#if one.type === 'fastener'}
+								<summary>{seenWords(part)}</summary>
+								{@render asFound(i, part, describedOf(i, part))}
+								{#if part.type === 'fastener'}
 									<p class="soft">Touch the drawing where a bolt sits.</p>
 									<BoltDrawing
-										name={partType(one.type).name}
-										fastening={one.bolts && boltsAlone(one.bolts)}
+										name={partType(part.type).name}
+										fastening={part.bolts && boltsAlone(part.bolts)}
 										adding
 										onchange={(bolts) =>
 											change(i, {

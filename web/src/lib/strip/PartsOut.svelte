@@ -9,10 +9,11 @@
 	}
 	let { bench }: Props = $props();
 	const pieces = $derived(bench.piecesOut);
-	const expected = $derived(pieces.reduce((sum, one) => sum + one.expected, 0));
-	const out = $derived(pieces.reduce((sum, one) => sum + (one.out ?? 0), 0));
+	const expected = $derived(pieces.reduce((sum, piece) => sum + piece.expected, 0));
+	const out = $derived(pieces.reduce((sum, piece) => sum + (piece.out ?? 0), 0));
 	const amiss = $derived(unaccounted(pieces));
-	const nameOf = (key: string) => inSentence(bench.bench.sheet.assemblies.find((one) => one.key === key)?.name ?? key);
+	const nameOf = (key: string) =>
+		inSentence(bench.bench.sheet.assemblies.find((assembly) => assembly.key === key)?.name ?? key);
 </script>
 
 <div class="out" role="group" aria-label="Parts out">

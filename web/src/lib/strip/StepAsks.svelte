@@ -58,7 +58,7 @@
 	const last = $derived((page.data as { lastTime?: LastTime }).lastTime);
 	function lastTime(ask: Ask) {
 		const question = ask.kind === 'readings' ? ask.text : ask.kind === 'setting' ? ask.name : undefined;
-		const found = question && last?.readings.find((one) => one.question === question);
+		const found = question && last?.readings.find((reading) => reading.question === question);
 		return found ? { at: last!.receivedAt, value: found.value } : undefined;
 	}
 	// How it was set when the pump came in: it is set to that again.

@@ -43,9 +43,9 @@
 	// How a tool grips each part, where the sheet says so.
 	const grips = (tool: string) =>
 		parts.flatMap((part) =>
-			part.tools.flatMap((one) =>
-				one.tool === tool && one.how && (one.for === 'both' || one.for === going)
-					? [`${inSentence(part.name)}: ${one.how}`]
+			part.tools.flatMap((other) =>
+				other.tool === tool && other.how && (other.for === 'both' || other.for === going)
+					? [`${inSentence(part.name)}: ${other.how}`]
 					: []
 			)
 		);
@@ -56,7 +56,7 @@
 		const keys = new Set([
 			...step.tools,
 			...parts.flatMap((part) =>
-				part.tools.filter((one) => one.for !== (going === 'out' ? 'in' : 'out')).map(({ tool }) => tool)
+				part.tools.filter((tool) => tool.for !== (going === 'out' ? 'in' : 'out')).map(({ tool }) => tool)
 			)
 		]);
 		return sheet.tools.filter(({ key }) => keys.has(key));

@@ -82,7 +82,7 @@
 					.flatMap((station) =>
 						cautionsFor(station, job.variants, 'out').map((caution) => ({ caution, of: station.name }))
 					)
-			].map((one) => [one.caution.text, one] as const)
+			].map((stated) => [stated.caution.text, stated] as const)
 		).values()
 	]);
 	// What makes the pump safe gives way to no reason, and neither does what waits for it.
@@ -116,7 +116,7 @@
 	{#if waits.length > 0 && !signed}
 		<p class="wrong">
 			Sign off {waits.length === 1 ? 'step' : 'steps'}
-			{waits.map(({ key }) => steps.findIndex((one) => one.key === key) + 1).join(', ')} first.
+			{waits.map(({ key }) => steps.findIndex((step) => step.key === key) + 1).join(', ')} first.
 		</p>
 	{/if}
 	{#if bench.blocked.length === 0 && step.stations.length > 0}<AsFound {bench} {step} {locked} />{/if}

@@ -28,7 +28,7 @@
 	);
 	// Of the part itself, else of the step, which is used at its first part.
 	const kindOf = (tool: string | undefined) => bench.bench.sheet.tools.find(({ key }) => key === tool)?.kind;
-	const own = (station: Station) => kindOf(station.tools.find((one) => one.for !== 'in' && kindOf(one.tool))?.tool);
+	const own = (station: Station) => kindOf(station.tools.find((tool) => tool.for !== 'in' && kindOf(tool.tool))?.tool);
 	const handled = $derived(bench.stations.filter(({ key }) => step.stations.includes(key)));
 	const ofStep = $derived(handled.some(own) ? undefined : kindOf(step.tools.find(kindOf)));
 	const toolFor = (station: Station) => own(station) ?? (station.key === handled.at(0)?.key ? ofStep : undefined);

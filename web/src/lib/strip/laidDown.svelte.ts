@@ -98,7 +98,7 @@ export class LaidDownList {
 		return this.#kept.waiting;
 	}
 	get #batches(): readonly Batch[] {
-		return this.waiting.filter((one) => 'parts' in one);
+		return this.waiting.filter((laid) => 'parts' in laid);
 	}
 	get waitingParts(): number {
 		return this.#batches.reduce((sum, { parts }) => sum + parts.length, 0);

@@ -15,7 +15,9 @@ export const wrenchKey = ({ model, tool, fastener }: Omit<Wrench, 'size'>): stri
 
 /** The groups of fasteners that a tool turns, where there are several: each may have a size of its own. */
 export function fastenersOf(stations: readonly Station[], tool: string): readonly Station[] {
-	const turned = stations.filter(({ fastening, tools }) => fastening && tools.some((one) => one.tool === tool));
+	const turned = stations.filter(
+		({ fastening, tools }) => fastening && tools.some((candidate) => candidate.tool === tool)
+	);
 	return turned.length > 1 ? turned : [];
 }
 

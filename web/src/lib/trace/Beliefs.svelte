@@ -50,7 +50,7 @@
 {#if beliefs.kind === 'contradicts'}
 	<p class="wrong" role="alert">
 		What was found on {day(of.rebuilds[beliefs.rebuild].receivedAt)} contradicts the causes of your shop:
-		{beliefs.findings.map((one) => findingAtPlace(network, one)).join('; ')}. No cause can be named. Check these
+		{beliefs.findings.map((finding) => findingAtPlace(network, finding)).join('; ')}. No cause can be named. Check these
 		findings, or give them a chance without any cause on the page Causes.
 	</p>
 {:else if of.rebuilds.length === 0}
@@ -60,7 +60,7 @@
 		<div>
 			<BeliefChart
 				hours={of.rebuilds.map(({ pumpHours }) => pumpHours)}
-				lines={lines.map((one) => ({ name: causeAtPlace(network, one), now: one.now, picked: one === picked }))}
+				lines={lines.map((line) => ({ name: causeAtPlace(network, line), now: line.now, picked: line === picked }))}
 				actions={of.actions.map(({ rebuild, cause }) => ({ rebuild, name: causeName(network, cause) }))}
 				onpick={(line) => (chosen = line)}
 			/>
@@ -72,12 +72,12 @@
 				</p>
 			{/each}
 			<ul class="causes">
-				{#each lines as one, i (`${one.cause}/${one.cylinder}`)}
+				{#each lines as line, i (`${line.cause}/${line.cylinder}`)}
 					<li>
 						<Fields
-							><button type="button" class="cause" aria-pressed={one === picked} onclick={() => (chosen = i)}>
-								<b class="figures">{format.probability(one.now.at(-1)!)}</b>
-								{causeAtPlace(network, one)}
+							><button type="button" class="cause" aria-pressed={line === picked} onclick={() => (chosen = i)}>
+								<b class="figures">{format.probability(line.now.at(-1)!)}</b>
+								{causeAtPlace(network, line)}
 							</button></Fields
 						>
 					</li>
@@ -102,16 +102,16 @@
 			{/if}
 			<h4>Check next</h4>
 			<ol class="checks">
-				{#each checks as one (`${one.finding}/${one.cylinder}`)}
-					{@const to = lookAt(one.finding, one.cylinder)}
+				{#each checks as check (`${check.finding}/${check.cylinder}`)}
+					{@const to = lookAt(check.finding, check.cylinder)}
 					<li>
-						{#if to}<a class="row" href={to}>{findingAtPlace(network, one)}</a>{:else}{findingAtPlace(
+						{#if to}<a class="row" href={to}>{findingAtPlace(network, check)}</a>{:else}{findingAtPlace(
 								network,
-								one
+								check
 							)}{/if}:
 						<span class="soft"
-							>{format.probability(one.pPresent)} chance of finding it, {format.number(one.minutes)} min,
-							{format.number(one.bits, 2)} bits</span
+							>{format.probability(check.pPresent)} chance of finding it, {format.number(check.minutes)} min,
+							{format.number(check.bits, 2)} bits</span
 						>
 					</li>
 				{:else}<li class="soft">All useful checks are done.</li>{/each}
@@ -124,7 +124,7 @@
 			: ' (the cylinders are approximated given the causes of the whole pump)'}.
 		{#if beliefs.leftOut.length > 0}
 			Too many causes to combine. These stay at their average rate: {beliefs.leftOut
-				.map((one) => causeAtPlace(network, one))
+				.map((belief) => causeAtPlace(network, belief))
 				.join('; ')}.
 		{/if}
 		Strengths: {of.revision === 0 ? 'initial settings' : `revision ${of.revision} of your shop`}, {of.taughtBy === 0

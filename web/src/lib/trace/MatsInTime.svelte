@@ -39,7 +39,7 @@
 			.filter(({ patterns }) => patterns.length > 0)
 			.map(
 				({ station, cylinder, patterns }) =>
-					`${placeName(nameOf.get(station) ?? station, cylinder)}: ${patterns.map((one) => patternName(one as PatternKey)).join(', ')}`
+					`${placeName(nameOf.get(station) ?? station, cylinder)}: ${patterns.map((pattern) => patternName(pattern as PatternKey)).join(', ')}`
 			)
 			.join('; ') || 'no new damage';
 </script>

@@ -13,15 +13,15 @@ const sheets = names.map((name) => {
 
 /** A part on which every size of the sheet was read once, at its nominal. */
 function measured(station: Station) {
-	const readings = station.characteristics.map((one, index) => ({
+	const readings = station.characteristics.map((characteristic, index) => ({
 		id: `r${index}`,
 		kind: 'reading',
 		payload: {
-			characteristic: one.key,
+			characteristic: characteristic.key,
 			row: 0,
 			column: 0,
-			value: one.nominal,
-			typed: { text: String(one.nominal), unit: one.unit }
+			value: characteristic.nominal,
+			typed: { text: String(characteristic.nominal), unit: characteristic.unit }
 		}
 	}));
 	return { ...untouched, readings } as unknown as typeof untouched;
@@ -49,9 +49,9 @@ describe('the words of the arithmetic', () => {
 					const place = `${station.key}, ${step.key}`;
 					expect(stepName(step, station.type), place).toMatch(/^[A-Z]/);
 					expect(stepMethod(step), place).not.toBe('');
-					step.inputs.forEach((one, index) => {
-						expect(inputName(one, index), place).toMatch(/\w/);
-						expect(inputName(one, index), place).not.toContain('undefined');
+					step.inputs.forEach((other, index) => {
+						expect(inputName(other, index), place).toMatch(/\w/);
+						expect(inputName(other, index), place).not.toContain('undefined');
 					});
 				}
 			}

@@ -162,7 +162,7 @@ const isSizeStep = (key: StepKey): key is SizeStep => key in steps;
 /** The name of a step of the arithmetic, on a part of this type. */
 export function stepName({ key, characteristic, nearest }: Step, type: Station['type']): string {
 	if (!isSizeStep(key)) return figureName({ key, nearest });
-	const size = partType(type).characteristics.find((one) => one.key === characteristic);
+	const size = partType(type).characteristics.find((candidate) => candidate.key === characteristic);
 	return steps[key].name(size?.name ?? '');
 }
 

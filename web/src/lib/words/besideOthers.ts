@@ -1,6 +1,6 @@
 import type { BesideOthers, MeasuredCharacteristic } from '@exetasis/core/decide';
 import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 const saysWords: Readonly<Record<Exclude<BesideOthers['says'], 'alike'>, string>> = {
 	wornMore: 'more worn, if all were alike when new',

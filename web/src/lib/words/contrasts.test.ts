@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { BY_ITSELF } from '@exetasis/core/record';
 import { ageWords, contrastWords, kitWords } from './contrasts';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, ' ');
 

@@ -1,7 +1,7 @@
 import { BY_ITSELF } from '@exetasis/core/record';
 import { AGES_H } from '@exetasis/core/trace';
 import type { Contrast } from '@exetasis/server/trace/contrasts';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 /** What recurrences are set side by side by. */
 export const contrastWords: Readonly<Record<Contrast, string>> = {

@@ -1,5 +1,5 @@
 import type { FixWorked } from '@exetasis/core/trace';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 const verdicts: Readonly<Record<FixWorked['verdict'], string>> = {
 	worked: 'The fix has worked: the failure is rarer than chance explains.',

@@ -50,7 +50,7 @@ export function foundWords(record: PartRecord, { assemblies }: Pick<ModelSheet, 
 	const noted = foundLay(record);
 	const ran = foundRan(record);
 	const more = [...(noted ? [`${noted.what} toward ${noted.toward}`] : []), ...(ran ? [`side ${ran} ran`] : [])].map(
-		(one) => `, ${one}`
+		(text) => `, ${text}`
 	);
 	const turned = record.facing && 'facing' in record.facing.payload && record.facing.payload.facing === 'turned';
 	return `${turned && state !== 'turned' ? `${lay}, ${foundName.turned}` : lay}${more.join('')}`;

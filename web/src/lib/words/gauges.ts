@@ -3,6 +3,6 @@ import { unitLabel } from '@exetasis/core/quantity';
 
 /** The unit in which gauges of this kind read; mm for a kind that there is none of, which a form may hold. */
 export function gaugeUnitLabel(kind: string): string {
-	const known = gaugeKinds.find((one) => one === kind);
+	const known = gaugeKinds.find((gaugeKind) => gaugeKind === kind);
 	return unitLabel(known ? gaugeUnit[known] : 'mm');
 }

@@ -56,7 +56,7 @@ export function piecesOf(sentence: string): Piece[] {
 	const seen = new Set<string>();
 	let at = 0;
 	for (const { 0: found, index } of sentence.matchAll(anyTerm)) {
-		const term = explained.find((one) => one.toLowerCase() === found.toLowerCase())!;
+		const term = explained.find((text) => text.toLowerCase() === found.toLowerCase())!;
 		if (seen.has(term)) continue;
 		seen.add(term);
 		if (index > at) pieces.push({ text: sentence.slice(at, index) });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { importSentence } from './jobFile';
 import type { ImportRefused } from '@exetasis/server/jobFile/refused';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 
 const refused: readonly (readonly [ImportRefused, string])[] = [
 	[

@@ -1,5 +1,5 @@
 import type { ImportRefused } from '@exetasis/server/jobFile/refused';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 import { refusalSentence } from './problems';
 
 const SHOWN = 120;

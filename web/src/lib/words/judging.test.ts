@@ -4,7 +4,7 @@ import { compareWeibull, exactLife, rightCensored, repairTrend } from '@exetasis
 import { compareRates, comparePlaces, falseDiscovery, fixWorked, type EventsAtPlace } from '@exetasis/core/trace';
 import { fixWords } from './fix';
 import { comparisonSentence, trendSentence } from './survival';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 
 const counts = [0, 1, 2, 3, 5, 8, 20];
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { lateWords } from './late';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 
 describe('work that arrived late', () => {
 	const work = {

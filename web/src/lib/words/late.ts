@@ -1,6 +1,6 @@
 import type { LateWork } from '@exetasis/server/benchLog/late';
-import { day, shortTime } from '$lib/format/time';
-import type { Format } from '$lib/format/numbers';
+import { day, shortTime } from '../format/time';
+import type { Format } from '../format/numbers';
 
 /** What was recorded when, and when it arrived: its order was not held. */
 export const lateWords = ({ entries, steps, from, to, arrivedAt }: LateWork, format: Format): string => {

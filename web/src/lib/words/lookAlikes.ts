@@ -17,9 +17,9 @@ export const toldApart = ({ are, by, text }: LookAlike): string =>
 export const lookAlikesOf = (sheet: Pick<ModelSheet, 'lookAlikes' | 'stations'>, key: string): string[] =>
 	sheet.lookAlikes
 		.filter(({ stations }) => stations.includes(key))
-		.map((one) => {
-			const others = one.stations
+		.map((lookAlike) => {
+			const others = lookAlike.stations
 				.filter((other) => other !== key)
 				.map((other) => inSentence(sheet.stations.find((station) => station.key === other)?.name ?? other));
-			return `The ${others.join(', the ')}: ${toldApart(one)}`;
+			return `The ${others.join(', the ')}: ${toldApart(lookAlike)}`;
 		});

@@ -38,7 +38,7 @@ export function directionWords(
 ): string {
 	const { toward, what, near } = face;
 	const sure = inferred.includes('face') ? deduced : '';
-	const lies = assemblies.find((one) => one.key === key);
+	const lies = assemblies.find((assembly) => assembly.key === key);
 	const lie = up === null ? undefined : (up.get(key) ?? lies?.up);
 	const onBench = (side: Face) =>
 		lies && lie

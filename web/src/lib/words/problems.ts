@@ -6,7 +6,7 @@ import {
 	shownUnit,
 	dimensionOf
 } from '@exetasis/core/quantity';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 import { inSentence, placeName } from './place';
 import type { EntryKind, EntryProblem, RefusedBecause } from '@exetasis/core/record';
 

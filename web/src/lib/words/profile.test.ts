@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { profileWords } from './profile';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 
 describe('profileWords', () => {
 	it('says how much is enlarged, to two digits, and whose limit is drawn', () => {

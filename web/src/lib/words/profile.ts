@@ -1,5 +1,5 @@
 import { discardLimit, type SheetCharacteristic } from '@exetasis/core/record';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 /** What the drawing of a worn part shows: how much its wear is enlarged, and whose limit the line is. */
 export function profileWords(

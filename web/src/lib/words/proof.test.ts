@@ -10,7 +10,7 @@ import {
 	unprovedWords,
 	verdictWords
 } from './proof';
-import { defaultFormat, formatFor } from '$lib/format/numbers';
+import { defaultFormat, formatFor } from '../format/numbers';
 
 const pressureIn = (pressure: UnitPreference['pressure']) =>
 	formatFor(() => ({ units: { ...metric, pressure }, numerals: 'point-space' }));

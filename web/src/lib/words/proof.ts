@@ -2,7 +2,7 @@ import type { HoldFinding, TraceFinding, TraceProblem, TraceVerdict } from '@exe
 import type { DeviceEnd } from '@exetasis/server/devices/lines';
 import type { Held, PressureGauge, Unproved } from '@exetasis/core/record';
 import { inSentence, placeName } from './place';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 /** What the sheet's test still lacks, as one says it. */
 export function unprovedWords(left: Unproved): string {

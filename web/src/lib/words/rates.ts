@@ -1,4 +1,4 @@
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 /** How many times as often, with its limits: "4.0 (1.1–15.1)"; where the others never had it, from where on. */
 export function timesWords(

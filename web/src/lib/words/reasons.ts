@@ -5,7 +5,7 @@ import type { CustomKind, Reason } from '@exetasis/core/decide';
 import { partType, patternName, type Severity } from '@exetasis/core/part';
 import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 import type { Onset, Station, Verdict } from '@exetasis/core/record';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 export const severityName: Readonly<Record<Severity, string>> = { 1: 'slight', 2: 'moderate', 3: 'severe' };
 export const onsetName: Readonly<Record<Onset, string>> = {
@@ -46,7 +46,7 @@ export function moreWords(reasons: number, sizes: number): string {
 /** Names of sizes of a part, in the middle of a sentence. */
 export const sizeNames = (station: Pick<Station, 'type'>, keys: readonly string[]): string[] =>
 	keys.map((key) => {
-		const known = partType(station.type).characteristics.find((one) => one.key === key);
+		const known = partType(station.type).characteristics.find((characteristic) => characteristic.key === key);
 		return known ? inSentence(known.name) : key;
 	});
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { metric } from '@exetasis/core/quantity';
 import { refusedBecauseSchema, type RefusedBecause } from '@exetasis/core/record';
 import { numberSentence, quantitySentence, refusalSentence } from './problems';
-import { defaultFormat, formatFor } from '$lib/format/numbers';
+import { defaultFormat, formatFor } from '../format/numbers';
 
 const inches = formatFor(() => ({ units: { ...metric, length: 'in', pressure: 'psi' }, numerals: 'point-space' }));
 // Figures are set with spaces that do not break.

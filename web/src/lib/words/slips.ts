@@ -3,7 +3,7 @@ import { partType } from '@exetasis/core/part';
 import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
 import { discardLimit, type ModelSheet, type Station } from '@exetasis/core/record';
 import { inSentence } from './place';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 const meantWords = (meant: Meant, at: (value: number) => string): string => {
 	switch (meant.as) {
@@ -24,7 +24,8 @@ export function slipSentence(slip: Slip, station: Station, format: Format): stri
 	const { name } = partType(station.type).characteristics.find(({ key }) => key === slip.characteristic)!;
 	const unit = shownUnit(dimensionOf(sheet.unit), format.units);
 	const at = (value: number) => format.quantity(value, unit);
-	const maybe = slip.meant.length > 0 ? ` Perhaps ${slip.meant.map((one) => meantWords(one, at)).join(', or ')}.` : '';
+	const maybe =
+		slip.meant.length > 0 ? ` Perhaps ${slip.meant.map((meant) => meantWords(meant, at)).join(', or ')}.` : '';
 	switch (slip.why) {
 		case 'betterThanNew': {
 			const larger = discardLimit(sheet)?.side === 'min' ? 'larger' : 'smaller';
@@ -43,9 +44,9 @@ export function setAsideSentence(
 	sheet: ModelSheet,
 	format: Format
 ): string {
-	const station = sheet.stations.find((one) => one.key === key);
-	const size = station?.characteristics.find((one) => one.key === characteristic);
-	const known = station && partType(station.type).characteristics.find((one) => one.key === characteristic);
+	const station = sheet.stations.find((candidate) => candidate.key === key);
+	const size = station?.characteristics.find((candidate) => candidate.key === characteristic);
+	const known = station && partType(station.type).characteristics.find((candidate) => candidate.key === characteristic);
 	const what = known ? inSentence(known.name) : characteristic;
 	const at = size ? format.quantity(value, shownUnit(dimensionOf(size.unit), format.units)) : format.number(value);
 	const hours = (count: number) => `${format.number(Math.round(count))} h`;

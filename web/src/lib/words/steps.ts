@@ -3,7 +3,7 @@ import type { Answer, Ask, BuildStep, ModelSheet, PowerSaid, Step } from '@exeta
 import { unitLabel, type Unit } from '@exetasis/core/quantity';
 
 const nameOf = (sheet: Pick<ModelSheet, 'stations'>, key: string): string => {
-	const station = sheet.stations.find((one) => one.key === key);
+	const station = sheet.stations.find((candidate) => candidate.key === key);
 	return station ? inSentence(station.name) : key;
 };
 

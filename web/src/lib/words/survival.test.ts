@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { exactLife, fitWeibull, rightCensored } from '@exetasis/core/survival';
 import { limitsWords, phaseWords, saysLife } from './survival';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 
 const fitted = (lives: Parameters<typeof fitWeibull>[0]) => {
 	const fit = fitWeibull(lives);

@@ -1,6 +1,6 @@
 import { isTold, recordNeeded, type RatioEstimate } from '@exetasis/core/number';
 import type { NoWeibullFit, RepairTrend, WeibullComparison, WeibullFit } from '@exetasis/core/survival';
-import type { Format } from '$lib/format/numbers';
+import type { Format } from '../format/numbers';
 
 /** Why no distribution is the most likely one, and what can be said all the same. */
 export const noMaximumWords: Readonly<Record<NoWeibullFit['reason'], string>> = {

@@ -3,7 +3,7 @@ import { fitWeibull, exactLife, rightCensored } from '@exetasis/core/survival';
 import { readNetwork, startingNetwork } from '@exetasis/core/trace';
 import { causeAtPlace, faultSentence, findingAtPlace } from './causes';
 import { comparisonSentence, limitsWords, noMaximumWords, trendSentence } from './survival';
-import { defaultFormat } from '$lib/format/numbers';
+import { defaultFormat } from '../format/numbers';
 
 describe('words of causes', () => {
 	it('name a cause and a finding with where they are', () => {

@@ -13,15 +13,15 @@ import { inSentence, placeName } from './place';
 import { quantitySentence, refusalSentence } from './problems';
 import { reasonSentence } from './reasons';
 import { setAsideSentence } from './slips';
-import { defaultFormat, formatFor, type Format } from '$lib/format/numbers';
+import { defaultFormat, formatFor, type Format } from '../format/numbers';
 
 const demoSheet = (name: string): ModelSheet => {
 	const text = readFileSync(new URL(`../../../../demo/sheets/${name}.json`, import.meta.url), 'utf8');
 	return (readSheet(text) as { sheet: ModelSheet }).sheet;
 };
-const demoStation = (name: string, key: string) => demoSheet(name).stations.find((one) => one.key === key)!;
+const demoStation = (name: string, key: string) => demoSheet(name).stations.find((station) => station.key === key)!;
 const sheet = demoSheet('marram');
-const station = (key: string) => sheet.stations.find((one) => one.key === key)!;
+const station = (key: string) => sheet.stations.find((station) => station.key === key)!;
 const inches = formatFor(() => ({ units: { ...metric, length: 'in' }, numerals: 'point-space' }));
 const say = (reason: Reason, format = defaultFormat) =>
 	reasonSentence(reason, station('plunger'), format).replaceAll(/[\u00a0\u202f]/g, ' ');

@@ -60,7 +60,7 @@
 			key: 'calibrated',
 			head: 'Calibrated',
 			of: ({ calibratedOn }) => calibratedOn,
-			says: (one) => day(one.calibratedOn)
+			says: (gauge) => day(gauge.calibratedOn)
 		},
 		{
 			key: 'due',

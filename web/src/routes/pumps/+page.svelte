@@ -86,9 +86,9 @@
 			<Pagination.PrevTrigger class="btn">Previous</Pagination.PrevTrigger>
 			<Pagination.Context>
 				{#snippet children(pagination)}
-					{#each pagination().pages as one, index (index)}
-						{#if one.type === 'page'}
-							<Pagination.Item {...one} class="btn figures">{one.value}</Pagination.Item>
+					{#each pagination().pages as page, index (index)}
+						{#if page.type === 'page'}
+							<Pagination.Item {...page} class="btn figures">{page.value}</Pagination.Item>
 						{:else}
 							<Pagination.Ellipsis {index}>…</Pagination.Ellipsis>
 						{/if}

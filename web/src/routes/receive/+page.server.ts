@@ -77,7 +77,9 @@ export const actions = {
 						}
 					: { id: data.pump },
 			scope: data.scope,
-			complaint: [...complaintsIn(data).map((one) => complaintName[one]), data.complaint].filter(Boolean).join('; '),
+			complaint: [...complaintsIn(data).map((complaint) => complaintName[complaint]), data.complaint]
+				.filter(Boolean)
+				.join('; '),
 			facts: {
 				complaints: complaintsIn(data),
 				place: data.place,

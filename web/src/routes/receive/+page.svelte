@@ -29,15 +29,15 @@
 	onMount(() => void preloadCode('/jobs/received/strip'));
 	const { form, errors, enhance } = keptForm(untrack(() => data.form));
 	// From the page of a model sheet.
-	const asked = untrack(() => data.models.find((one) => one.model === data.model));
+	const asked = untrack(() => data.models.find((model) => model.model === data.model));
 	if (asked) {
 		$form.pump = 'new';
 		$form.model = asked.model;
 	}
 	let known = $state.raw<FoundPump>();
-	const tick = (one: Complaint, on: boolean) =>
+	const tick = (complaint: Complaint, on: boolean) =>
 		($form.complaints = complaints
-			.filter((other) => (other === one ? on : complaintsIn($form).includes(other)))
+			.filter((other) => (other === complaint ? on : complaintsIn($form).includes(other)))
 			.join());
 	const models = $derived([
 		['', 'Choose'] as const,
@@ -45,7 +45,9 @@
 	]);
 	const sites = $derived([['', 'Not known'] as const, ...data.sites.map(({ id, name }) => [id, name] as const)]);
 	// What the sheet of the pump in hand asks: how far the work goes, and what this very pump is made of.
-	const model = $derived(data.models.find((one) => one.model === ($form.pump === 'new' ? $form.model : known?.model)));
+	const model = $derived(
+		data.models.find((model) => model.model === ($form.pump === 'new' ? $form.model : known?.model))
+	);
 	const work = $derived(
 		model ? model.scopes.map(({ key, name }) => [key, name] as const) : ([['', 'Choose the pump first']] as const)
 	);

@@ -28,15 +28,15 @@
 	let only = $state<'standing' | 'all'>('standing');
 	let model = $state('');
 	let liquid = $state('');
-	const models = $derived([...new Set(trace.recurrences.map((one) => one.model))].sort());
-	const liquids = $derived([...new Set(trace.recurrences.flatMap((one) => one.liquid ?? []))].sort());
+	const models = $derived([...new Set(trace.recurrences.map((recurrence) => recurrence.model))].sort());
+	const liquids = $derived([...new Set(trace.recurrences.flatMap((recurrence) => recurrence.liquid ?? []))].sort());
 	const shown = $derived(
 		equalRows(
 			trace.recurrences.filter(
-				(one) =>
-					(only === 'all' || one.q <= FALSE_ALARM) &&
-					(model === '' || one.model === model) &&
-					(liquid === '' || one.liquid === liquid)
+				(recurrence) =>
+					(only === 'all' || recurrence.q <= FALSE_ALARM) &&
+					(model === '' || recurrence.model === model) &&
+					(liquid === '' || recurrence.liquid === liquid)
 			)
 		)
 	);
@@ -55,14 +55,14 @@
 		return () => (left = true);
 	});
 	const causeOf = ({ pump, cylinder }: ShopRecurrence) =>
-		likely[pump]?.find((one) => one.cylinder === 0 || cylinder === 0 || one.cylinder === cylinder);
+		likely[pump]?.find((cause) => cause.cylinder === 0 || cylinder === 0 || cause.cylinder === cylinder);
 	const place = ({ stationName, cylinders }: EqualRecurrences) => placesName(stationName, cylinders);
 	const currency = $derived(data.shop?.currency ?? '');
 	const columns: readonly Column<EqualRecurrences>[] = $derived([
 		{
 			key: 'pattern',
 			head: 'Recurring problem',
-			of: (one: EqualRecurrences) => `${patternName(one.pattern as PatternKey)} ${place(one)}`,
+			of: (recurrence: EqualRecurrences) => `${patternName(recurrence.pattern as PatternKey)} ${place(recurrence)}`,
 			cell: what
 		},
 		{
@@ -93,7 +93,7 @@
 			key: 'ratio',
 			head: 'Rate ratio (95\u00a0%)',
 			number: true,
-			of: (one: ShopRecurrence) => one.shrunken?.ratio ?? one.crude?.ratio,
+			of: (shopRecurrence: ShopRecurrence) => shopRecurrence.shrunken?.ratio ?? shopRecurrence.crude?.ratio,
 			says: ({ shrunken, crude }: ShopRecurrence) => {
 				const limits = shrunken ?? crude;
 				return limits ? timesWords(limits, format) : '–';
@@ -119,16 +119,16 @@
 			wideOnly: true,
 			head: 'Since',
 			of: ({ since }: ShopRecurrence) => since,
-			says: (one: ShopRecurrence) => day(one.since)
+			says: (shopRecurrence: ShopRecurrence) => day(shopRecurrence.since)
 		},
 		{
 			key: 'likely',
 			head: 'Most likely cause',
-			of: (one: ShopRecurrence) => causeOf(one)?.p ?? -1,
-			says: (one: ShopRecurrence) => {
-				const cause = causeOf(one);
+			of: (shopRecurrence: ShopRecurrence) => causeOf(shopRecurrence)?.p ?? -1,
+			says: (shopRecurrence: ShopRecurrence) => {
+				const cause = causeOf(shopRecurrence);
 				if (cause) return `${cause.name}, ${format.probability(cause.p)}`;
-				return one.q <= FALSE_ALARM && !likely[one.pump] ? '…' : '–';
+				return shopRecurrence.q <= FALSE_ALARM && !likely[shopRecurrence.pump] ? '…' : '–';
 			},
 			to: ({ pump }: ShopRecurrence) => `/trace/pumps/${pump}`
 		},
@@ -194,13 +194,13 @@
 	<label
 		>Model <select class="select" bind:value={model}>
 			<option value="">all</option>
-			{#each models as one (one)}<option>{one}</option>{/each}
+			{#each models as model (model)}<option>{model}</option>{/each}
 		</select></label
 	>
 	<label
 		>Liquid <select class="select" bind:value={liquid}>
 			<option value="">all</option>
-			{#each liquids as one (one)}<option>{one}</option>{/each}
+			{#each liquids as liquid (liquid)}<option>{liquid}</option>{/each}
 		</select></label
 	>
 	<div class="one">

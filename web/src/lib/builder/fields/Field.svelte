@@ -55,7 +55,7 @@
 	const shown = $derived(sizes.includes(name) && unit ? { unit } : fieldUnit(name));
 	const offers = $derived(
 		shape.kind === 'list' && shape.of.kind === 'choice'
-			? shape.of.values.map((one) => [one, valueLabel(name, one)] as const)
+			? shape.of.values.map((value) => [value, valueLabel(name, value)] as const)
 			: (offersFor(name, draft, type) ?? [])
 	);
 	const nameOf = (key: unknown) => offers.find(([one]) => one === key)?.[1] ?? String(key);
@@ -65,7 +65,7 @@
 		const { [field]: _old, ...rest } = group;
 		onchange(next === undefined ? rest : { ...group, [field]: next });
 	};
-	const keysIn = (items: readonly unknown[]) => items.map((one) => (one as { key?: string }).key ?? '');
+	const keysIn = (items: readonly unknown[]) => items.map((item) => (item as { key?: string }).key ?? '');
 	const add = (of: Shape) => onchange([...list, emptyOf(of, keyFor(name, keysIn(list)))]);
 	const drop = (i: number) => onchange(list.toSpliced(i, 1));
 	// Sizes are begun above, where the part type offers them.
@@ -97,7 +97,10 @@
 		<Choose
 			{label}
 			value={String(value ?? '')}
-			options={[...(optional ? [nothing] : []), ...shape.values.map((one) => [one, valueLabel(name, one)] as const)]}
+			options={[
+				...(optional ? [nothing] : []),
+				...shape.values.map((value) => [value, valueLabel(name, value)] as const)
+			]}
 			onchoose={(chosen) => onchange(chosen === '' ? undefined : chosen)}
 		/>
 	{/if}

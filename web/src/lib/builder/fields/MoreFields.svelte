@@ -43,7 +43,7 @@
 	{#if isFolded(shape.kind)}
 		<details
 			ontoggle={({ currentTarget }) =>
-				(open = currentTarget.open ? [...open, name] : open.filter((one) => one !== name))}
+				(open = currentTarget.open ? [...open, name] : open.filter((opened) => opened !== name))}
 		>
 			<summary>{fieldLabel(name, within)}{count(name)}</summary>
 			{#if open.includes(name)}<Field {...field} bare onchange={(next) => form.take(name, next)} />{/if}

@@ -44,8 +44,8 @@ export function offersFor(name: string, draft: SheetDraft, type?: PartTypeKey): 
 		case 'until':
 			return stepsOf(draft);
 		case 'characteristic': {
-			const types = new Set(type ? [type] : draft.stations.map((one) => one.type));
-			const sizes = [...types].flatMap((one) => partType(one).characteristics);
+			const types = new Set(type ? [type] : draft.stations.map((station) => station.type));
+			const sizes = [...types].flatMap((text) => partType(text).characteristics);
 			return [...new Map(sizes.map(({ key, name: words }) => [key, words]))];
 		}
 		default:

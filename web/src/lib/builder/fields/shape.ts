@@ -31,7 +31,8 @@ export function shapeOf(schema: z.core.$ZodType, name = ''): Shape {
 		return { kind: 'group', fields: fields.map((field) => named(field, name)), hasKey: 'key' in schema.shape };
 	}
 	if (schema instanceof z.ZodArray) return { kind: 'list', of: shapeOf(schema.element, name) };
-	if (schema instanceof z.ZodUnion) return { kind: 'either', of: schema.options.map((one) => shapeOf(one, name)) };
+	if (schema instanceof z.ZodUnion)
+		return { kind: 'either', of: schema.options.map((option) => shapeOf(option, name)) };
 	if (schema instanceof z.ZodEnum) return { kind: 'choice', values: schema.options.map(String) };
 	if (schema instanceof z.ZodLiteral) {
 		const [value] = schema.values;

@@ -49,11 +49,11 @@
 					></thead
 				>
 				<tbody>
-					{#each data.certificates as one (one.id)}
+					{#each data.certificates as certificate (certificate.id)}
 						<tr
-							><td>{one.certificate}</td><td>{day(one.calibratedOn)}</td><td>{day(one.dueOn)}</td><td class="number"
-								>{one.expandedU}</td
-							><td class="number">{one.k}</td></tr
+							><td>{certificate.certificate}</td><td>{day(certificate.calibratedOn)}</td><td
+								>{day(certificate.dueOn)}</td
+							><td class="number">{certificate.expandedU}</td><td class="number">{certificate.k}</td></tr
 						>
 					{/each}
 				</tbody>

@@ -93,7 +93,7 @@
 		});
 		setTimers(job.id, timers, Date.now());
 	});
-	const count = $derived(outboxOf()?.waiting.filter((one) => one.job === job.id).length ?? 0);
+	const count = $derived(outboxOf()?.waiting.filter((entry) => entry.job === job.id).length ?? 0);
 	const waiting = $derived(count === 1 ? '1 entry' : `${count} entries`);
 	const sending = $derived(outboxOf()?.status ?? 'idle');
 	const laying = $derived(laidDown?.waitingParts ?? 0);

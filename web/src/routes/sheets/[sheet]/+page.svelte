@@ -160,21 +160,21 @@
 							</p>{/each}
 					</td>
 					<td>
-						{#each station.characteristics as one (one.key)}
-							{@const unit = shownUnit(dimensionOf(one.unit), format.units)}
-							{@const limit = limitOf(one)}
+						{#each station.characteristics as characteristic (characteristic.key)}
+							{@const unit = shownUnit(dimensionOf(characteristic.unit), format.units)}
+							{@const limit = limitOf(characteristic)}
 							<div>
-								{partType(station.type).characteristics.find(({ key }) => key === one.key)?.name}:
+								{partType(station.type).characteristics.find(({ key }) => key === characteristic.key)?.name}:
 								<span class="figures"
-									>{format.quantity(one.nominal, unit)}{limit === undefined
+									>{format.quantity(characteristic.nominal, unit)}{limit === undefined
 										? ''
 										: ` ▸ ${format.quantity(limit, unit)}`}</span
 								>
 								<span class="soft"
-									>{limit === undefined ? 'no limit' : limitSource[one.limitFrom]}{places(one) > 1
-										? `, ${places(one)} places`
-										: ''}{one.when === 'onSuspicion'
-										? `, on ${one.suspect ? one.suspect.map((pattern) => patternName(pattern).toLowerCase()).join(', ') : 'suspicion'}`
+									>{limit === undefined ? 'no limit' : limitSource[characteristic.limitFrom]}{places(characteristic) > 1
+										? `, ${places(characteristic)} places`
+										: ''}{characteristic.when === 'onSuspicion'
+										? `, on ${characteristic.suspect ? characteristic.suspect.map((pattern) => patternName(pattern).toLowerCase()).join(', ') : 'suspicion'}`
 										: ''}</span
 								>
 							</div>

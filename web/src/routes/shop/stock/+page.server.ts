@@ -10,7 +10,7 @@ import { scopeOf } from '$lib/server/request';
 export const load = async ({ locals, url }) => {
 	const scope = scopeOf(locals);
 	const models = [...new Set((await sheetsOf(scope)).map(({ model }) => model))].sort();
-	const model = models.find((one) => one === url.searchParams.get('model')) ?? models.at(0);
+	const model = models.find((text) => text === url.searchParams.get('model')) ?? models.at(0);
 	const sheet = model === undefined ? undefined : await newestSheet(scope, model);
 	const lines = new Map(model === undefined ? [] : (await stockOf(scope, model)).map((line) => [line.station, line]));
 	return {
@@ -34,7 +34,7 @@ export const actions = {
 		if (!form.valid) return fail(400, { form });
 		const { model, station: key, pieces, floor } = form.data;
 		const sheet = await newestSheet(scope, model);
-		const station = sheet?.body.stations.find((one) => one.key === key);
+		const station = sheet?.body.stations.find((candidate) => candidate.key === key);
 		if (!station) error(404, 'This part is not on a model sheet of your shop.');
 		await keepStock(scope, model, { station: key, pieces: Number(pieces), floor: Number(floor) });
 		return message(form, `${station.name}: ${pieces} in the drawer, ${floor} always there.`);

@@ -7,12 +7,13 @@ export async function load({ locals }) {
 	const scope = scopeOf(locals);
 	const [cases, { network }, sheets] = await Promise.all([casesOf(scope), networkOf(scope), newestSheets(scope)]);
 	return {
-		cases: cases.map((one) => ({
-			...one,
+		cases: cases.map((traceCase) => ({
+			...traceCase,
 			stationName:
-				sheets.find(({ model }) => model === one.pump.model)?.stations.find(({ key }) => key === one.station)?.name ??
-				one.station,
-			causeName: network.causes.find(({ key }) => key === one.cause)?.name ?? one.cause
+				sheets
+					.find(({ model }) => model === traceCase.pump.model)
+					?.stations.find(({ key }) => key === traceCase.station)?.name ?? traceCase.station,
+			causeName: network.causes.find(({ key }) => key === traceCase.cause)?.name ?? traceCase.cause
 		}))
 	};
 }

@@ -18,9 +18,11 @@
 	let only = $state<'standing' | 'all'>('all');
 	let model = $state('');
 	const { contrasts, comparisons } = $derived(data.compared);
-	const models = $derived([...new Set(contrasts.map((one) => one.model))].sort());
+	const models = $derived([...new Set(contrasts.map((contrast) => contrast.model))].sort());
 	const shown = $derived(
-		contrasts.filter((one) => (only === 'all' || one.q <= FALSE_ALARM) && (model === '' || one.model === model))
+		contrasts.filter(
+			(contrast) => (only === 'all' || contrast.q <= FALSE_ALARM) && (model === '' || contrast.model === model)
+		)
 	);
 	const standing = $derived(contrasts.filter(({ q }) => q <= FALSE_ALARM).length);
 	const groupName = (group: string) =>
@@ -34,10 +36,10 @@
 		{
 			key: 'what',
 			head: 'What',
-			of: (one: ShopContrast) => `${whatWords(one)} ${one.stationName}`,
+			of: (shopContrast: ShopContrast) => `${whatWords(shopContrast)} ${shopContrast.stationName}`,
 			cell: what
 		},
-		{ key: 'model', head: 'Model', of: (one: ShopContrast) => one.model },
+		{ key: 'model', head: 'Model', of: (shopContrast: ShopContrast) => shopContrast.model },
 		{
 			key: 'group',
 			head: contrastWords[data.by],
@@ -118,7 +120,7 @@
 	<label
 		>Model <select class="select" bind:value={model}>
 			<option value="">all</option>
-			{#each models as one (one)}<option>{one}</option>{/each}
+			{#each models as model (model)}<option>{model}</option>{/each}
 		</select></label
 	>
 </Filters>

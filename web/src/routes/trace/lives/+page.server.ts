@@ -27,8 +27,8 @@ export async function load({ locals, url }) {
 			summary: undefined
 		};
 	const stations = sheet.stations.map(({ key, name, type }) => ({ key, name, type }));
-	const by = groupings.find((one) => one === textFrom(url, 'by')) ?? 'none';
-	const entry = entries.find((one) => one === textFrom(url, 'from')) ?? 'fitting';
+	const by = groupings.find((grouping) => grouping === textFrom(url, 'by')) ?? 'none';
+	const entry = entries.find((text) => text === textFrom(url, 'from')) ?? 'fitting';
 	const chosen = url.searchParams.getAll('group').slice(0, 2);
 	const summaryAt = async (station: string) =>
 		runHeavy(scope.shopId, 'summaryOf', await livesAt(scope, sheet.model, station, by, entry), chosen);

@@ -210,7 +210,7 @@
 	<Filters>
 		<label
 			>Model <select class="select" value={data.model} onchange={(event) => ask({ model: event.currentTarget.value })}>
-				{#each data.models as one (one)}<option>{one}</option>{/each}
+				{#each data.models as model (model)}<option>{model}</option>{/each}
 			</select></label
 		>
 		<label

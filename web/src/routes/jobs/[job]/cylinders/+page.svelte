@@ -15,8 +15,8 @@
 	const before = $derived(openedCylinders(sheet, job));
 	const all = $derived(Array.from({ length: sheet.cylinders }, (_, i) => i + 1));
 	const chosen = $derived($form.cylinders ? $form.cylinders.split(',').map(Number) : all);
-	const added = $derived(chosen.filter((one) => !before.includes(one)));
-	const shut = $derived(before.filter((one) => !chosen.includes(one)));
+	const added = $derived(chosen.filter((cylinder) => !before.includes(cylinder)));
+	const shut = $derived(before.filter((cylinder) => !chosen.includes(cylinder)));
 	const partsAt = (cylinder: number) =>
 		stationsInScope(sheet, job).filter(
 			(station) => station.per === 'cylinder' && applies(station.onlyWith, job.variants, cylinder)
@@ -28,7 +28,7 @@
 					(step) =>
 						bench.log.steps.has(step.key) &&
 						step.stage === 'strip' &&
-						step.stations.some((key) => sheet.stations.find((one) => one.key === key)?.per === 'cylinder')
+						step.stations.some((key) => sheet.stations.find((station) => station.key === key)?.per === 'cylinder')
 				)
 			: []
 	);
@@ -50,7 +50,7 @@
 		<div role="status">
 			{#each added as cylinder (cylinder)}
 				<p>
-					Cylinder {cylinder} is opened: {partsAt(cylinder).filter((one) => !staysIn(one)).length} parts are added to the
+					Cylinder {cylinder} is opened: {partsAt(cylinder).filter((part) => !staysIn(part)).length} parts are added to the
 					mat.
 				</p>
 			{/each}

@@ -245,7 +245,7 @@
 		{part}
 		up={bench.up}
 		cases={data.cases.filter(
-			(one) => placeKey(one.station, one.cylinder) === selected || one.check?.place === selected
+			(example) => placeKey(example.station, example.cylinder) === selected || example.check?.place === selected
 		)}
 		oncheck={(where) => void check(where)}
 	/>

@@ -25,7 +25,7 @@
 	const { bought } = $derived(data.order);
 	const cover = $derived(coverWith(problem, bought));
 	const least = $derived(cheapest && coverWith(problem, cheapest).price);
-	const stationOf = (key: string) => sheet.stations.find((one) => one.key === key)!;
+	const stationOf = (key: string) => sheet.stations.find((station) => station.key === key)!;
 	const isNeeded = (key: string) => problem.needs.some(({ station }) => station === key);
 	// Kits that hold something of it, and what is bought or could be as a single.
 	const lines = $derived(
@@ -37,7 +37,9 @@
 	const otherLines = $derived(lines.filter(({ number }) => (bought[number] ?? 0) === 0));
 	const kitOf = (number: string) => sheet.kits.find((kit) => kit.number === number);
 	const inNoKit = $derived(
-		problem.needs.filter(({ station }) => !sheet.kits.some(({ holds }) => holds.some((one) => one.station === station)))
+		problem.needs.filter(
+			({ station }) => !sheet.kits.some(({ holds }) => holds.some((hold) => hold.station === station))
+		)
 	);
 	const pieces = $derived(problem.needs.reduce((sum, need) => sum + need.pieces, 0));
 	const delivered = $derived(deliveryOf(problem, bought));

@@ -28,7 +28,7 @@
 		...new Map(
 			steps
 				.filter(({ key }) => bench.log.steps.has(key))
-				.flatMap((one) => cautionsFor(one, job.variants).map((caution) => [caution.text, caution]))
+				.flatMap((step) => cautionsFor(step, job.variants).map((caution) => [caution.text, caution]))
 		).values()
 	]);
 	const open = $derived(steps.find(({ key }) => !bench.log.steps.has(key)));
@@ -40,7 +40,9 @@
 		!locked &&
 			bench.blocked.length === 0 &&
 			data.open?.variants.some(({ key }) =>
-				sheet.stations.some((one) => step?.stations.includes(one.key) && one.onlyWith && key in one.onlyWith)
+				sheet.stations.some(
+					(station) => step?.stations.includes(station.key) && station.onlyWith && key in station.onlyWith
+				)
 			)
 	);
 </script>
@@ -68,12 +70,13 @@
 			<b class="figures">{steps.length}</b> steps signed off
 		</p>
 		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
-		{#each data.cases as one (one.id)}
-			<a class="case" href="/trace/cases/{one.id}"
-				><b>Case: {placeName(stationNamed(one.station), one.cylinder)}, {inSentence(one.causeName)}?</b> {one.remedy}</a
+		{#each data.cases as example (example.id)}
+			<a class="case" href="/trace/cases/{example.id}"
+				><b>Case: {placeName(stationNamed(example.station), example.cylinder)}, {inSentence(example.causeName)}?</b>
+				{example.remedy}</a
 			>
-			{#if one.check}<a class="btn" href={inspectAddress(job.id, one.check)}
-					>{one.check.size ? 'Measure' : 'Inspect'} first: {inSentence(one.check.name)}</a
+			{#if example.check}<a class="btn" href={inspectAddress(job.id, example.check)}
+					>{example.check.size ? 'Measure' : 'Inspect'} first: {inSentence(example.check.name)}</a
 				>{/if}
 		{/each}
 		<PartsOut {bench} />

@@ -5,8 +5,8 @@ import { fileNamed, scopeOf, textFrom } from '$lib/server/request';
 /** The lives behind the charts, a line each. */
 export async function GET({ locals, url }) {
 	const [model, station] = [textFrom(url, 'model'), textFrom(url, 'station')];
-	const by = groupings.find((one) => one === textFrom(url, 'by')) ?? 'none';
-	const entry = entries.find((one) => one === textFrom(url, 'from')) ?? 'fitting';
+	const by = groupings.find((grouping) => grouping === textFrom(url, 'by')) ?? 'none';
+	const entry = entries.find((text) => text === textFrom(url, 'from')) ?? 'fitting';
 	const { lives } = await livesAt(scopeOf(locals), model, station, by, entry);
 	const rows = lives.map(
 		({ serial, cylinder, fittedHours, hours, after, by: to, watchedFrom = 0, endReason, group }) => ({

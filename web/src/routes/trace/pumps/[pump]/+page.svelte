@@ -31,7 +31,7 @@
 		`${one.station}/${one.cylinder}/${one.pattern}`;
 	const trace = $derived(data.trace);
 	const recurring = $derived(trace?.recurrences.filter(({ rate }) => rate.events > 1) ?? []);
-	const picked = $derived(recurring.find((one) => keyOf(one) === (chosenKey ?? asked)) ?? recurring[0]);
+	const picked = $derived(recurring.find((row) => keyOf(row) === (chosenKey ?? asked)) ?? recurring[0]);
 	const CERTAIN = 0.9;
 	// Where and when it comes up: on one cylinder or on all alike, in summer or whenever.
 	const told = $derived.by(() => {
@@ -160,12 +160,15 @@
 	</div>
 	<a class="btn" href="/pumps/{data.pump.id}">Show rebuilds</a>
 </div>
-{#each data.beliefs?.cases ?? [] as one (one.id)}
+{#each data.beliefs?.cases ?? [] as traceCase (traceCase.id)}
 	<p class="finding">
-		<a class="row" href="/trace/cases/{one.id}"
-			>Case: {patternName(one.pattern as PatternKey)} at {placeName(stationName(one.station), one.cylinder)}</a
-		>, suspected cause {causeAtPlace(data.beliefs!.network, { cause: one.cause, cylinder: 0 })};
-		{caseState[one.state]}.
+		<a class="row" href="/trace/cases/{traceCase.id}"
+			>Case: {patternName(traceCase.pattern as PatternKey)} at {placeName(
+				stationName(traceCase.station),
+				traceCase.cylinder
+			)}</a
+		>, suspected cause {causeAtPlace(data.beliefs!.network, { cause: traceCase.cause, cylinder: 0 })};
+		{caseState[traceCase.state]}.
 	</p>
 {/each}
 {#if data.beliefs && data.sheet}

@@ -40,7 +40,7 @@ export async function GET({ locals, params, url }) {
 				from: 'order' as const
 			})),
 			...cover.fromStock.map(({ station: key, pieces }) => {
-				const station = sheet.stations.find((one) => one.key === key)!;
+				const station = sheet.stations.find((candidate) => candidate.key === key)!;
 				return {
 					number: partNumber(sheet.model, station),
 					name: station.name,

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { pageOf } from './people';
 
-test('the set is decided with risks and costs; hours and school change what is said, and every verdict is accepted at once', async ({
+test('the set is decided with risks and costs; hours and policy change what is said, and every verdict is accepted at once', async ({
 	browser
 }) => {
 	const page = await pageOf(browser, 'technician');
@@ -23,7 +23,7 @@ test('the set is decided with risks and costs; hours and school change what is s
 	await expect(set.getByText('6\u202f000 h', { exact: true }).first()).toBeVisible();
 	await expect(risk).not.toHaveText(near!);
 
-	// A ring that shows nothing is renewed under one school and reused under another.
+	// A ring that shows nothing is renewed under one policy and reused under another.
 	const ring = page.getByRole('row', { name: /Seal-case O-ring, 1/ });
 	await expect(ring).toContainText('Replace');
 	await expect(ring).toContainText('On condition: reuse');

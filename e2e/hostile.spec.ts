@@ -54,7 +54,7 @@ const forms: readonly [path: string, fields: readonly string[]][] = [
 	[`/sheets/${unknown}?/revise`, ['x']],
 	[`/sheets/${unknown}?/attach`, ['at', 'name']],
 	[`/sheets/${unknown}?/detach`, ['document']],
-	['/shop?/policy', ['school', 'intervalHours', 'acceptBad', 'valves']],
+	['/shop?/policy', ['renewalPolicy', 'intervalHours', 'acceptBad', 'valves']],
 	['/shop/people?/active', ['person', 'active']],
 	['/shop/people?/change', ['person', 'name', 'role']],
 	['/shop/people?/invite', ['name', 'email', 'role']],

@@ -161,7 +161,7 @@ const rebuilt = {
 const chained = [{ prior: 0.2, perHour: 1e-4 }];
 const visited = {
 	hours: 0,
-	observed: [{ present: true, leak: 0.1, links: [{ chain: 0, strength: 0.6 }] }],
+	observed: [{ present: true, backgroundRate: 0.1, links: [{ chain: 0, strength: 0.6 }] }],
 	actions: [{ chain: 0, effectiveness: 0.5 }]
 };
 const followedChains = trace.followChains(chained, [visited]) as Extract<trace.Followed, { kind: 'followed' }>;
@@ -710,7 +710,7 @@ const answers: Record<string, Walked> = {
 	nextChecks: { args: [followedChains.last, [{ ...visited.observed[0], minutes: 3 }]], held: ['components', 'chains'] },
 	beliefsOf: { args: [trace.startingNetwork, sheet, [rebuilt], []], held: ['1', 'findings', 'causes'] },
 	learnStrengths: { args: [trace.startingNetwork, []], held: networkIsChecked },
-	learnLeaks: {
+	learnBackgroundRates: {
 		args: [trace.startingNetwork, [{ finding: 'sealTorn', looked: 20, present: 3 }]],
 		held: networkIsChecked
 	},

@@ -47,8 +47,8 @@ export function drawPopulation(sheet: ModelSheet, random: Random): Population {
 				shapePerLimit: hoursToLimit / 1000 / within
 			});
 		}
-		const { scaleHours, shape, worth } = lifePriorOf(station);
-		const spread = random.normal(0, 1 / (shape * Math.sqrt(worth)));
+		const { scaleHours, shape, priorWeight } = lifePriorOf(station);
+		const spread = random.normal(0, 1 / (shape * Math.sqrt(priorWeight)));
 		ends.set(station.key, { scaleHours: scaleHours * Math.exp(spread), shape });
 	}
 	return { kinds, ends };

@@ -120,7 +120,7 @@ const firstForecasts = () => {
 	}
 };
 report('first forecasts of 72 parts, 28 of them measured, two earlier looks each', 150, firstForecasts);
-report('set of 60 parts: forecasts, three schools, set decision', 200, () => decideWhole({ ...whole, context }));
+report('set of 60 parts: forecasts, three policies, set decision', 200, () => decideWhole({ ...whole, context }));
 report('most economic interval of 60 parts, 24 intervals', undefined, () => economicInterval({ ...whole, context }), 3);
 
 const noise = (i: number) => Math.sin(12.9898 * i) * Math.cos(78.233 * i);
@@ -159,7 +159,7 @@ const tied = (causes: number) => {
 		hours: 1500,
 		observed: Array.from({ length: 20 }, (__, j) => ({
 			present: (j + t) % 3 === 0,
-			leak: 0.05,
+			backgroundRate: 0.05,
 			links: [0, 1, 2].map((n) => ({ chain: (j + n * 5 + t) % causes, strength: 0.4 + 0.1 * n }))
 		})),
 		actions: []

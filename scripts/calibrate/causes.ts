@@ -113,7 +113,7 @@ function draw(random: Random, network: CauseNetwork, sheet: ModelSheet, chains: 
 				if (value < 0 && !random.chance(LOOKED_SHARE)) continue;
 				const found = shown.map((finding) => ({
 					finding,
-					present: random.chance(1 - absentChance(chains, state, finding.key, finding.leak, cylinder))
+					present: random.chance(1 - absentChance(chains, state, finding.key, finding.backgroundRate, cylinder))
 				}));
 				here.push(...found.map(({ finding, present }) => ({ finding: finding.key, cylinder, present })));
 				looks.push({
@@ -139,10 +139,10 @@ function absentChance(
 	chains: readonly Chain[],
 	state: readonly boolean[],
 	key: string,
-	leak: number,
+	backgroundRate: number,
 	cylinder: number
 ) {
-	let absent = 1 - leak;
+	let absent = 1 - backgroundRate;
 	for (const [k, chain] of chains.entries()) {
 		if (!state[k] || (chain.cylinder !== 0 && cylinder !== 0 && chain.cylinder !== cylinder)) continue;
 		const link = chain.of.links.find(({ finding }) => finding === key);
@@ -160,11 +160,11 @@ function walkAllStates(
 	const states = Array.from({ length: 2 ** chains.length }, (_, s) =>
 		chains.map((__, k) => Math.floor(s / 2 ** k) % 2 === 1)
 	);
-	const leak = new Map(network.findings.map((finding) => [finding.key, finding.leak]));
+	const backgroundRate = new Map(network.findings.map((finding) => [finding.key, finding.backgroundRate]));
 	const emission = seen.map((here) =>
 		states.map((state) =>
 			here.reduce((p, { finding, cylinder, present }) => {
-				const absent = absentChance(chains, state, finding, leak.get(finding)!, cylinder);
+				const absent = absentChance(chains, state, finding, backgroundRate.get(finding)!, cylinder);
 				return p * (present ? 1 - absent : absent);
 			}, 1)
 		)

@@ -13,11 +13,16 @@ import {
 } from '../../core/src/life';
 import { Random } from '../../demo/src';
 
-export const priorOf = (hoursToLimit: number, between: number, within1000h: number, worth: number): WearPrior => ({
+export const priorOf = (
+	hoursToLimit: number,
+	between: number,
+	within1000h: number,
+	priorWeight: number
+): WearPrior => ({
 	hoursToLimit,
 	between,
 	within1000h,
-	worth,
+	priorWeight,
 	from: 'sheet'
 });
 

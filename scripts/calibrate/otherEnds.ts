@@ -6,7 +6,7 @@ const LIVES = 300;
 const OLDEST = 3000; // hours
 const INTERVAL = 1000; // between inspections
 const NEW = [{ hours: 0, weight: 1 }];
-const prior: LifePrior = { scaleHours: 20_000, shape: 1.3, worth: 2, from: 'sheet' };
+const prior: LifePrior = { scaleHours: 20_000, shape: 1.3, priorWeight: 2, from: 'sheet' };
 
 /**
  * Shops whose lives end by a Weibull distribution of this shape, so many of 300 on average: the mean of what is said of a part of

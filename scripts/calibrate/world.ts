@@ -35,7 +35,7 @@ export interface World {
 
 const REALM = 'Marram';
 const marrams = pumps.filter(({ model }) => model === REALM).map((pump) => ({ ...pump, story: undefined }));
-const condition: Policy = { ...defaultPolicy, school: 'onCondition' };
+const condition: Policy = { ...defaultPolicy, renewalPolicy: 'onCondition' };
 const plain = {
 	policy: condition,
 	rates: 'lognormal' as const,
@@ -83,7 +83,7 @@ export const worlds: Readonly<Record<string, (sheet: ModelSheet, random: Random)
 		name: 'all soft parts renewed',
 		population: drawPopulation(sheet, random),
 		fleet: marrams,
-		policy: { ...condition, school: 'renewSoft' }
+		policy: { ...condition, renewalPolicy: 'renewSoft' }
 	}),
 	gaugesOff: (sheet, random) => ({
 		...plain,

@@ -21,7 +21,7 @@ afterAll(() => database.drop());
 describe('policy', () => {
 	it('is ours until the shop sets its own, and then its own alone', async () => {
 		expect(await policyOf(shop.scope)).toEqual(defaultPolicy);
-		const own = { ...defaultPolicy, school: 'leastCost' as const, intervalHours: 1500 };
+		const own = { ...defaultPolicy, renewalPolicy: 'leastCost' as const, intervalHours: 1500 };
 		await setPolicy(shop.scope, own);
 		await setPolicy(shop.scope, { ...own, downtimeCost: 50 });
 		expect(await policyOf(shop.scope)).toEqual({ ...own, downtimeCost: 50 });
@@ -34,7 +34,7 @@ describe('policy', () => {
 	});
 	it('that is kept broken is not judged by', async () => {
 		await rows(other.scope, 'INSERT INTO policy (shop_id, settings) VALUES ($1, $2) RETURNING 1', [
-			JSON.stringify({ school: 'coin toss' })
+			JSON.stringify({ renewalPolicy: 'coin toss' })
 		]);
 		await expect(policyOf(other.scope)).rejects.toThrow();
 	});

@@ -39,9 +39,9 @@ export type StepInput =
 	| 'hoursOnPart'
 	| 'hoursToService'
 	| 'wearIn1000h'
-	| 'sheetPriorWorth'
-	| 'ownPriorWorth'
-	| 'recordWorth'
+	| 'sheetPriorWeight'
+	| 'ownPriorWeight'
+	| 'recordWeight'
 	| 'partsOnRecord'
 	| 'pumpsHardness'
 	| 'rateAgainstKind'
@@ -49,7 +49,7 @@ export type StepInput =
 	| 'livesOnRecord'
 	| 'priorShape'
 	| 'priorScale'
-	| 'priorWorth'
+	| 'priorWeight'
 	| FigureInput;
 
 /** One step of the arithmetic behind a verdict: what went in and what came out. */
@@ -155,7 +155,7 @@ function forecastStep(
 	outlook: Outlook,
 	{ life, policy }: JudgeInput
 ): Step {
-	const { from, worth, lives, parts } = outlook.basis;
+	const { from, priorWeight, lives, parts } = outlook.basis;
 	return {
 		key: 'beyondAtService',
 		characteristic,
@@ -164,8 +164,8 @@ function forecastStep(
 			...hoursOnPart(life),
 			hours('hoursToService', policy.intervalHours),
 			{ key: 'wearIn1000h', value: outlook.ratePer1000h, unit },
-			number(from === 'sheet' ? 'sheetPriorWorth' : 'ownPriorWorth', worth),
-			number('recordWorth', lives),
+			number(from === 'sheet' ? 'sheetPriorWeight' : 'ownPriorWeight', priorWeight),
+			number('recordWeight', lives),
 			number('partsOnRecord', parts),
 			...(life ? [share('pumpsHardness', Math.exp(life.pump.mean))] : [])
 		],
@@ -191,7 +191,7 @@ function competingFailureStep({ life, policy }: JudgeInput, { other }: Judgement
 			number('livesOnRecord', lives),
 			number('priorShape', prior.shape),
 			hours('priorScale', prior.scaleHours),
-			number('priorWorth', prior.worth)
+			number('priorWeight', prior.priorWeight)
 		],
 		result: { value: other.risk.probability, unit: 'share' }
 	};

@@ -30,7 +30,7 @@ describe('judge', () => {
 		expect(judged('retainerGasket', recordOf(clean())).verdict).toBe('replace'));
 	it('renews soft parts by policy, and judges them by condition under the other one', () => {
 		expect(judged('caseORing', recordOf(clean())).verdict).toBe('replace');
-		const onCondition = { policy: { ...defaultPolicy, school: 'onCondition' as const } };
+		const onCondition = { policy: { ...defaultPolicy, renewalPolicy: 'onCondition' as const } };
 		expect(judged('caseORing', recordOf(clean()), onCondition).verdict).toBe('reuse');
 		expect(judged('caseORing', recordOf(finding('cut')), onCondition).verdict).toBe('replace');
 	});

@@ -27,7 +27,10 @@ describe('packing on its plunger', () => {
 		expect(codes(lip(17.89))).toContain('insideLimit');
 	});
 	it('is too close where the measurement cannot say', () => {
-		const kept = { ...lip(17.88), policy: { ...defaultPolicy, school: 'onCondition' as const, intervalHours: 1 } };
+		const kept = {
+			...lip(17.88),
+			policy: { ...defaultPolicy, renewalPolicy: 'onCondition' as const, intervalHours: 1 }
+		};
 		expect(judge(kept).verdict).toBe('lookAgain');
 		expect(codes(kept)).toContain('figureTooClose');
 	});

@@ -203,7 +203,7 @@ function ruleReasons(station: Station, policy: Policy): Reason[] {
 	if (station.newAdvised) return [{ code: 'newAdvised', why: station.newAdvised }];
 	if (kind && custom === 'always') return [{ code: 'customRenewed', kind }];
 	if (kind && custom === 'inspect') return station.renewal === 'inspect' ? [] : [{ code: 'customInspected', kind }];
-	const renewSoft = policy.school === 'renewSoft' && soft && station.renewal !== 'inspect';
+	const renewSoft = policy.renewalPolicy === 'renewSoft' && soft && station.renewal !== 'inspect';
 	return renewSoft ? [{ code: 'softRenewed' }] : [];
 }
 

@@ -20,7 +20,7 @@ export interface Outlook {
 	/** How much is prior and how much is record, in lives, and from how many parts. */
 	readonly basis: {
 		readonly from: 'sheet' | 'partType';
-		readonly worth: number;
+		readonly priorWeight: number;
 		readonly lives: number;
 		readonly parts: number;
 	};
@@ -60,7 +60,7 @@ export function outlooksOf(life: PartLife, measured: readonly JudgedCharacterist
 				ifInside: now < 1 ? Math.max(0, (risk.probability - now) / (1 - now)) : 1,
 				ratePer1000h: life.duty(per1000h) * wear.allowance,
 				faster: known.faster(FAST),
-				basis: { from: prior.from, worth: prior.worth, lives, parts }
+				basis: { from: prior.from, priorWeight: prior.priorWeight, lives, parts }
 			};
 			return [[sheet.key, outlook]];
 		})
@@ -76,7 +76,7 @@ export function otherReasons({ risk, fresh, ends }: OtherOutlook, { intervalHour
 	const { events, lives, prior } = ends;
 	if (events === 0 && probability < LEAST_TOLD) return [];
 	const code = probability > acceptWearOut && fresh < probability / 2 ? 'likelyToFail' : 'otherRisk';
-	return [{ code, probability, low, high, interval: intervalHours, events, lives, worth: prior.worth }];
+	return [{ code, probability, low, high, interval: intervalHours, events, lives, priorWeight: prior.priorWeight }];
 }
 
 /** What one measured size says against its limit, now and at the next service. */

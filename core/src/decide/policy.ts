@@ -1,8 +1,8 @@
 import { z } from 'zod';
 
 /** How a shop decides on parts that no hard rule condemns. */
-export const schools = ['renewSoft', 'onCondition', 'leastCost'] as const;
-export type School = (typeof schools)[number];
+export const renewalPolicies = ['renewSoft', 'onCondition', 'leastCost'] as const;
+export type RenewalPolicy = (typeof renewalPolicies)[number];
 
 /** Whether a kind of part is renewed or inspected: as the model sheet says, or by the shop's own custom. */
 export const customs = ['sheet', 'always', 'inspect'] as const;
@@ -28,8 +28,8 @@ export const policySchema = z.strictObject({
 	acceptWearOut: z.number().gt(0).lt(1),
 	/** Cost of an unplanned stop besides opening the pump, in the shop's currency. */
 	downtimeCost: z.number().nonnegative().max(1e7),
-	/** Which school rules: all soft parts renewed while open; what passes is reused; or whatever costs least to be expected. */
-	school: z.enum(schools),
+	/** Which policy rules: all soft parts renewed while open; what passes is reused; or whatever costs least to be expected. */
+	renewalPolicy: z.enum(renewalPolicies),
 	/** Valves, their seats and springs: each by itself, all of a cylinder together, or all of the pump. */
 	valves: z.enum(valveRules).default('singly'),
 	/** What a spring must show: what the hand says, its free length, or its load at the working length. */
@@ -58,5 +58,5 @@ export const defaultPolicy: Policy = policySchema.parse({
 	intervalHours: 2000,
 	acceptWearOut: 0.1,
 	downtimeCost: 900,
-	school: 'renewSoft'
+	renewalPolicy: 'renewSoft'
 });

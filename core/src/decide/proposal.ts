@@ -1,6 +1,6 @@
 import { requireThat } from '../number';
 import type { Verdict } from '../record';
-import type { School } from './policy';
+import type { RenewalPolicy } from './policy';
 import type { DecidedPart } from './whole';
 
 /** What a policy makes of a whole pump. */
@@ -18,11 +18,11 @@ export interface Proposal {
  * Errors: PreconditionError unless `most` is a whole number from 0.
  * Source: counts and an order, no model of its own; the chances are those of `decideWhole`.
  */
-export function proposalOf(parts: readonly DecidedPart[], school: School, most: number): Proposal {
+export function proposalOf(parts: readonly DecidedPart[], renewalPolicy: RenewalPolicy, most: number): Proposal {
 	requireThat(Number.isSafeInteger(most) && most >= 0, 'proposalOf', 'most', most, 'a whole number from 0');
 	const count = { reuse: 0, replace: 0, lookAgain: 0, open: 0 };
 	const risks = parts.map((part) => {
-		const verdict = part.decided ?? part.says[school];
+		const verdict = part.decided ?? part.says[renewalPolicy];
 		count[verdict]++;
 		return { id: part.id, stop: (verdict === 'replace' ? part.fresh : part.reused).stop };
 	});

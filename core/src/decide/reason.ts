@@ -36,7 +36,7 @@ export type Reason =
 			readonly events: number;
 			readonly lives: number;
 			/** Of the prior, in lives. */
-			readonly worth: number;
+			readonly priorWeight: number;
 	  }
 	/** It wears faster than its kind in this pump: a finding for the tracing. */
 	| {

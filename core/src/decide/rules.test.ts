@@ -15,7 +15,7 @@ import { untouched, type Entry, type PartRecord } from '../record';
 const marram = demoSheet('marram');
 const diaphragms = demoSheet('comfrey');
 const regulator = demoSheet('sedge');
-const policy = (change: Partial<Policy>): Policy => ({ ...defaultPolicy, school: 'onCondition', ...change });
+const policy = (change: Partial<Policy>): Policy => ({ ...defaultPolicy, renewalPolicy: 'onCondition', ...change });
 const verdict = (key: string, record: PartRecord, change: Partial<Policy>) =>
 	judge(inputFor(marram, key, record, { policy: policy(change) })).verdict;
 
@@ -42,8 +42,8 @@ describe('customs on which good people differ', () => {
 		const ring = recordOf(clean());
 		expect(verdict('retainerORing', ring, {})).toBe('reuse');
 		expect(verdict('retainerORing', ring, { plungerRings: 'always' })).toBe('replace');
-		expect(verdict('retainerORing', ring, { school: 'renewSoft' })).toBe('replace');
-		expect(verdict('retainerORing', ring, { school: 'renewSoft', plungerRings: 'inspect' })).toBe('reuse');
+		expect(verdict('retainerORing', ring, { renewalPolicy: 'renewSoft' })).toBe('replace');
+		expect(verdict('retainerORing', ring, { renewalPolicy: 'renewSoft', plungerRings: 'inspect' })).toBe('reuse');
 		expect(verdict('caseORing', ring, { plungerRings: 'always' })).toBe('reuse');
 	});
 	it('seats and springs: inspected, or always new', () => {
@@ -103,14 +103,14 @@ describe('mates', () => {
 		expect(packing(recordOf(clean(), read('diameter', 17.99))).verdict).toBe('reuse');
 	});
 	it('asks nothing of a mate that is renewed whatever it measures', () => {
-		const plunger = (school: Policy['school']) =>
+		const plunger = (renewalPolicy: Policy['renewalPolicy']) =>
 			judge(
 				inputFor(
 					marram,
 					'plunger',
 					recordOf(clean(), ...[0, 1, 2, 3, 4, 5].map((i) => read('diameter', 17.99, i >> 1, i % 2))),
 					{
-						policy: policy({ school }),
+						policy: policy({ renewalPolicy }),
 						mates: [{ station: stationOn(marram, 'packing'), record: untouched }]
 					}
 				)
@@ -157,7 +157,7 @@ describe('sets', () => {
 		expect(found.parts[0].reasons[0]).toMatchObject({ code: 'withItsSet', cylinder: 2 });
 	});
 	it('least cost keeps a set together as well', () => {
-		const { says } = whole(seats, { valves: 'cylinder', school: 'leastCost' }).parts[1];
+		const { says } = whole(seats, { valves: 'cylinder', renewalPolicy: 'leastCost' }).parts[1];
 		expect(says.leastCost).toBe('replace');
 	});
 });

@@ -59,7 +59,7 @@ const says = (decision: ReturnType<typeof decideWhole>, id: string) =>
 	decision.parts.find((part) => part.id === id)!.says;
 
 describe('decideWhole', () => {
-	it('says what each school would say, side by side', () => {
+	it('says what each policy would say, side by side', () => {
 		const decision = decideWhole(whole());
 		expect(says(decision, 'backup')).toMatchObject({ renewSoft: 'replace', onCondition: 'reuse' });
 		expect(says(decision, 'cracked')).toEqual({ renewSoft: 'replace', onCondition: 'replace', leastCost: 'replace' });
@@ -75,7 +75,7 @@ describe('decideWhole', () => {
 		const { cost } = decideWhole(whole());
 		expect(cost.onCondition.pAnyFailure).toBeLessThan(cost.onCondition.pAnyBeyond);
 	});
-	it('by least cost is no dearer than either other school', () => {
+	it('by least cost is no dearer than either other policy', () => {
 		for (const intervalHours of [500, 2000, 4000]) {
 			const { cost } = decideWhole(whole({ policy: { ...defaultPolicy, intervalHours } }));
 			expect(cost.leastCost.total).toBeLessThanOrEqual(Math.min(cost.renewSoft.total, cost.onCondition.total) + 1e-9);

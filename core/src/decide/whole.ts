@@ -4,7 +4,7 @@ import { setOf } from './customs';
 import { forecastOf, withSizes } from './forecast';
 import { judge, type JudgeInput, type Judgement } from './judge';
 import type { PartChances } from './partLife';
-import type { Policy, School } from './policy';
+import type { Policy, RenewalPolicy } from './policy';
 import type { Reason } from './reason';
 import {
 	anyInPump,
@@ -23,7 +23,7 @@ import { compareUnit, unitTriggers, type UnitComparison, type UnitTrigger } from
 /** One part of the whole pump, judged, priced and decided with the others. */
 export interface DecidedPart {
 	readonly id: string;
-	/** Why, under the school in force. */
+	/** Why, under the policy in force. */
 	readonly reasons: readonly Reason[];
 	/** A hard rule puts it out and no decision says otherwise: it is not reused, and its chances are those of wear alone. */
 	readonly out: boolean;
@@ -32,18 +32,18 @@ export interface DecidedPart {
 	readonly fresh: PartChances;
 	/** Expected cost of either choice for this part alone. */
 	readonly cost: { readonly reuse: number; readonly replace: number };
-	/** What each school would say. */
-	readonly says: Readonly<Record<School, Verdict | 'open'>>;
-	/** What somebody has decided, which stands above all schools. */
+	/** What each policy would say. */
+	readonly says: Readonly<Record<RenewalPolicy, Verdict | 'open'>>;
+	/** What somebody has decided, which stands above all policies. */
 	readonly decided?: Verdict;
-	/** By school, how much it matters: what wants a second look, then what could cost most; nobody’s look last. */
-	readonly weight: Readonly<Record<School, number>>;
+	/** By policy, how much it matters: what wants a second look, then what could cost most; nobody’s look last. */
+	readonly weight: Readonly<Record<RenewalPolicy, number>>;
 }
 
 export interface WholeDecision {
 	readonly parts: readonly DecidedPart[];
-	/** Cost of the set under each school, with what is decided already. */
-	readonly cost: Readonly<Record<School, SetCost & { readonly pAnyBeyond: number }>>;
+	/** Cost of the set under each policy, with what is decided already. */
+	readonly cost: Readonly<Record<RenewalPolicy, SetCost & { readonly pAnyBeyond: number }>>;
 	/** What puts the unit itself in question, and repair against replacement where the sheet prices a new unit. */
 	readonly unit: { readonly triggers: readonly UnitTrigger[]; readonly comparison?: UnitComparison };
 }
@@ -78,9 +78,9 @@ const HARD = new Set([
 export const INTERVALS = Array.from({ length: 24 }, (_, i) => (i + 1) * 250);
 
 /**
- * Decides the set under all three schools for the policy's interval.
+ * Decides the set under all three policies for the policy's interval.
  *
- * Hard rules and standing decisions are fixed in every school, and sets of parts stay together. Costs are charged for what
+ * Hard rules and standing decisions are fixed in every policy, and sets of parts stay together. Costs are charged for what
  * stops the pump, not for what is found beyond a limit at the next service. A part of which nothing is known has its priors.
  * Errors: PreconditionError from the measuring and deciding functions.
  */
@@ -98,7 +98,7 @@ export function decideWhole({ parts, policy, openingCost, unit, context }: Whole
 		const cost = costsAlone(now[i], unplanned);
 		return {
 			id: part.id,
-			reasons: part[policy.school === 'renewSoft' ? 'renewSoft' : 'onCondition'].reasons,
+			reasons: part[policy.renewalPolicy === 'renewSoft' ? 'renewSoft' : 'onCondition'].reasons,
 			out: part.hard && part.standing !== 'reuse',
 			reused: now[i].reused,
 			fresh: now[i].fresh,
@@ -112,11 +112,13 @@ export function decideWhole({ parts, policy, openingCost, unit, context }: Whole
 			}
 		};
 	});
-	const costUnder = (school: School) => {
+	const costUnder = (renewalPolicy: RenewalPolicy) => {
 		const choices =
-			school === 'leastCost'
+			renewalPolicy === 'leastCost'
 				? least.choices
-				: new Map(now.map((pricedPart, i) => [pricedPart.id, pricedPart.fixed ?? choiceOf(decided[i].says[school])]));
+				: new Map(
+						now.map((pricedPart, i) => [pricedPart.id, pricedPart.fixed ?? choiceOf(decided[i].says[renewalPolicy])])
+					);
 		return { ...costOf(now, choices, unplanned), pAnyBeyond: anyBeyond(now, choices) };
 	};
 	const cost = {
@@ -125,7 +127,7 @@ export function decideWhole({ parts, policy, openingCost, unit, context }: Whole
 		leastCost: costUnder('leastCost')
 	};
 	const triggers = unitTriggers(judged.map(({ input, cylinder }) => ({ ...input, cylinder })));
-	const repairCost = cost[policy.school].parts + openingCost;
+	const repairCost = cost[policy.renewalPolicy].parts + openingCost;
 	const comparison = triggers.length > 0 && unit ? compareUnit(repairCost, unit, policy) : undefined;
 	return { parts: decided, cost, unit: { triggers, ...(comparison ? { comparison } : {}) } };
 }
@@ -144,7 +146,7 @@ const anyBeyond = (parts: readonly PricedPart[], choices: ReadonlyMap<string, Ch
 	anyInPump(parts.map(({ id, reused, fresh }) => (choices.get(id) === 'replace' ? fresh : reused).byPump.beyond));
 
 /**
- * The hours to the next service at which the cost per hour is least, with the curve; each interval decided by the school in
+ * The hours to the next service at which the cost per hour is least, with the curve; each interval decided by the policy in
  * force. Undefined before anything was looked at.
  */
 export function economicInterval({ parts, policy, openingCost, context }: WholeInput): EconomicInterval | undefined {
@@ -156,17 +158,23 @@ export function economicInterval({ parts, policy, openingCost, context }: WholeI
 			const now = { ...policy, intervalHours: hours };
 			const judged = judgeAll(measured, now);
 			const set = judged.map((part) => setPart(part, now));
-			const { school } = policy;
-			return school === 'leastCost' ? set : set.map((pricedPart, i) => fixedBy(pricedPart, judged[i], school));
+			const { renewalPolicy } = policy;
+			return renewalPolicy === 'leastCost'
+				? set
+				: set.map((pricedPart, i) => fixedBy(pricedPart, judged[i], renewalPolicy));
 		},
 		opening,
 		INTERVALS
 	);
 }
 
-const fixedBy = (pricedPart: PricedPart, judged: WeighedPart, school: Exclude<School, 'leastCost'>): PricedPart => ({
+const fixedBy = (
+	pricedPart: PricedPart,
+	judged: WeighedPart,
+	renewalPolicy: Exclude<RenewalPolicy, 'leastCost'>
+): PricedPart => ({
 	...pricedPart,
-	fixed: pricedPart.fixed ?? choiceOf(judged[school].verdict)
+	fixed: pricedPart.fixed ?? choiceOf(judged[renewalPolicy].verdict)
 });
 
 interface WeighedPart {
@@ -183,14 +191,14 @@ const measuredAll = (parts: WholeInput['parts'], policy: Policy, context = new L
 	parts.map(({ input, ...part }) => ({ ...part, input: withSizes({ ...input, policy, context }) }));
 
 function judgeAll(parts: WholeInput['parts'], policy: Policy): WeighedPart[] {
-	// What is to come is the same under every school.
+	// What is to come is the same under every policy.
 	const forecasts = parts.map(({ input }) => forecastOf({ ...input, policy }));
-	const under = (school: School) => {
+	const under = (renewalPolicy: RenewalPolicy) => {
 		const placed = parts.map(({ cylinder, input }, i) => ({
 			station: input.station,
 			cylinder,
 			record: input.record,
-			judgement: judge({ ...input, forecast: forecasts[i], policy: { ...policy, school } })
+			judgement: judge({ ...input, forecast: forecasts[i], policy: { ...policy, renewalPolicy } })
 		}));
 		const leaders = leadersOf(placed, policy);
 		return placed.map((part) => withinSet(part, leaders, policy));
@@ -207,7 +215,7 @@ function judgeAll(parts: WholeInput['parts'], policy: Policy): WeighedPart[] {
 	}));
 }
 
-// What is open, dirty or too close stays so under every school: no arithmetic replaces the second look.
+// What is open, dirty or too close stays so under every policy: no arithmetic replaces the second look.
 function leastCostSays({ onCondition, hard }: WeighedPart, choice: Choice): Verdict | 'open' {
 	if (hard) return 'replace';
 	return onCondition.verdict === 'open' || onCondition.verdict === 'lookAgain' ? onCondition.verdict : choice;

@@ -11,7 +11,7 @@ import {
 } from '.';
 import type { LifePrior } from '.';
 
-const prior: LifePrior = { scaleHours: 20_000, shape: 1.3, worth: 2, from: 'sheet' };
+const prior: LifePrior = { scaleHours: 20_000, shape: 1.3, priorWeight: 2, from: 'sheet' };
 const NEW = [{ hours: 0, weight: 1 }];
 const life = (held: number, endedBy?: number): OtherLife => ({ before: NEW, held, ...(endedBy ? { endedBy } : {}) });
 const record = (station: string, type: string, lives: readonly OtherLife[]) => ({ station, type, prior, lives });

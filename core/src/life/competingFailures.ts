@@ -11,17 +11,17 @@ export interface LifePrior {
 	readonly scaleHours: number;
 	readonly shape: number;
 	/** How firmly it is believed, in ended lives. */
-	readonly worth: number;
+	readonly priorWeight: number;
 	readonly from: 'sheet' | 'partType';
 }
 
-const DEFAULT_WORTH = 2;
+const DEFAULT_WEIGHT = 2;
 
 /** The prior of a station: its sheet's, else its part type's own default. */
 export const lifePriorOf = ({ type, lifePrior }: Pick<Station, 'type' | 'lifePrior'>): LifePrior =>
 	lifePrior
 		? { ...lifePrior, from: 'sheet' }
-		: { ...partType(type).lasts.competingFailures, worth: DEFAULT_WORTH, from: 'partType' };
+		: { ...partType(type).lasts.competingFailures, priorWeight: DEFAULT_WEIGHT, from: 'partType' };
 
 /**
  * How one part's life stood against all ends but its measured wear. Hours from the beginning of the record of it, which its
@@ -54,7 +54,7 @@ interface EndsOnRecord {
 const STEP = 0.15; // of ln scale
 const HALF = 32; // scales from e^−4.8 to e^4.8 of the prior's
 const OFFSETS = Array.from({ length: 2 * HALF + 1 }, (_, i) => (i - HALF) * STEP);
-const WIDEST_SHAPE = 0.5; // spread of ln shape, however little the prior is worth
+const WIDEST_SHAPE = 0.5; // spread of ln shape, however small the prior weight
 const SHAPES = [-2.6, -2.08, -1.56, -1.04, -0.52, 0, 0.52, 1.04, 1.56, 2.08, 2.6].map((z) => ({
 	z,
 	weight: Math.exp((-z * z) / 2)
@@ -68,10 +68,10 @@ const STATIONS = [
 ] as const;
 const FORGOTTEN = 5e-5;
 
-// As many ended lives would leave them open: √6/π of ln shape and 1/shape of ln scale, over √worth (Meeker & Escobar 1998, 7.4).
-const shapeAt = ({ shape, worth }: LifePrior, z: number): number =>
-	shape * Math.exp(z * Math.min(WIDEST_SHAPE, Math.sqrt(6) / Math.PI / Math.sqrt(worth)));
-const openScale = ({ shape, worth }: LifePrior): number => 1 / (shape * Math.sqrt(worth));
+// As many ended lives would leave them open: √6/π of ln shape and 1/shape of ln scale, over √priorWeight (Meeker & Escobar 1998, 7.4).
+const shapeAt = ({ shape, priorWeight }: LifePrior, z: number): number =>
+	shape * Math.exp(z * Math.min(WIDEST_SHAPE, Math.sqrt(6) / Math.PI / Math.sqrt(priorWeight)));
+const openScale = ({ shape, priorWeight }: LifePrior): number => 1 / (shape * Math.sqrt(priorWeight));
 
 const LIVES_FOR_HALF = 20;
 
@@ -227,10 +227,16 @@ function* evidenceOf({ prior, lives }: EndsOnRecord): Generator<void, Evidence> 
 	return { byShape, byScale, pivot };
 }
 
-function requirePrior({ scaleHours, shape, worth }: LifePrior): void {
+function requirePrior({ scaleHours, shape, priorWeight }: LifePrior): void {
 	requireThat(scaleHours >= 1 && scaleHours <= 1e9, 'life prior', 'scaleHours', scaleHours, '1 to 1e9');
 	requireThat(shape >= 0.1 && shape <= 50, 'life prior', 'shape', shape, '0.1 to 50');
-	requireThat(worth > 0 && worth <= 1e6, 'life prior', 'worth', worth, 'above 0, at most 1e6 lives');
+	requireThat(
+		priorWeight > 0 && priorWeight <= 1e6,
+		'life prior',
+		'priorWeight',
+		priorWeight,
+		'above 0, at most 1e6 lives'
+	);
 }
 
 function requireLife({ held, endedBy, before }: OtherLife): void {

@@ -4,7 +4,13 @@ import { LifeContext } from './context';
 import { GammaTable } from './gammaTable';
 import { PartWear, priorKnowledge, type WearHistory } from '.';
 
-const knowledge = priorKnowledge({ hoursToLimit: 4000, between: 0.4, within1000h: 0.25, worth: 4, from: 'sheet' });
+const knowledge = priorKnowledge({
+	hoursToLimit: 4000,
+	between: 0.4,
+	within1000h: 0.25,
+	priorWeight: 4,
+	from: 'sheet'
+});
 const pump = { mean: 0, sd: 0.3 };
 const after = (...worn: number[]): WearHistory => ({
 	before: [{ hours: 0, weight: 1 }],

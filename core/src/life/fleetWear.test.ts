@@ -9,7 +9,7 @@ import {
 	type WearPrior
 } from '.';
 
-const prior: WearPrior = { hoursToLimit: 4000, between: 0.3, within1000h: 0.4, worth: 2, from: 'sheet' };
+const prior: WearPrior = { hoursToLimit: 4000, between: 0.3, within1000h: 0.4, priorWeight: 2, from: 'sheet' };
 const HOURS = 1500;
 const U = 0.02;
 

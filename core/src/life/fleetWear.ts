@@ -259,16 +259,16 @@ class KindBelief {
 			prior: this.#prior,
 			shapes,
 			parts: this.#parts,
-			lives: Math.min(this.#parts, livesWorth(this.#prior, shapes))
+			lives: Math.min(this.#parts, effectiveLives(this.#prior, shapes))
 		};
 	}
 }
 
 // How many lives would narrow the prior's rate as far as the record has: no more than there are parts on record.
-function livesWorth(prior: WearPrior, shapes: readonly (LogRate & { weight: number })[]): number {
+function effectiveLives(prior: WearPrior, shapes: readonly (LogRate & { weight: number })[]): number {
 	const mean = shapes.reduce((sum, shape) => sum + shape.weight * shape.mean, 0);
 	const variance = shapes.reduce((sum, shape) => sum + shape.weight * (shape.sd ** 2 + (shape.mean - mean) ** 2), 0);
-	return Math.max(0, prior.worth * (openRate(prior) ** 2 / variance - 1));
+	return Math.max(0, prior.priorWeight * (openRate(prior) ** 2 / variance - 1));
 }
 
 function* factorsOf({ parts, prior }: KindOnRecord): Generator<void, Factor[]> {

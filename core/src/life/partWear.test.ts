@@ -8,7 +8,7 @@ const prior: WearPrior = {
 	hoursToLimit: 4000,
 	between: 0.35,
 	within1000h: 1 / Math.sqrt(2.8),
-	worth: 4,
+	priorWeight: 4,
 	from: 'sheet'
 };
 // One combination alone: the middle scatters, straight wear.

@@ -24,7 +24,7 @@ export interface WearKnowledge {
 	readonly prior: WearPrior;
 	/** For each of `wearShapes(prior)`: its posterior weight, and the kind's log rate against the prior's. */
 	readonly shapes: readonly (LogRate & { readonly weight: number })[];
-	/** Parts whose looks are in it, and what they are worth beside the prior, in lives. */
+	/** Parts whose looks are in it, and their weight beside the prior, in lives. */
 	readonly parts: number;
 	readonly lives: number;
 }
@@ -110,7 +110,7 @@ export class PartWear {
 		const key = `${hours}/${limit}`;
 		return this.#said.get(key) ?? this.#say(key, this.#chance(this.#chances(hours, limit)));
 	}
-	// Every school and every sentence asks for the same few hours.
+	// Every policy and every sentence asks for the same few hours.
 	readonly #said = new Map<string, number>();
 
 	#say(key: string, chance: number): number {

@@ -9,7 +9,7 @@ const prior: WearPrior = {
 	hoursToLimit: 4000,
 	between: 0.35,
 	within1000h: 1 / Math.sqrt(SHAPE),
-	worth: 4,
+	priorWeight: 4,
 	from: 'sheet'
 };
 // One combination alone: the middle scatters, straight wear.
@@ -97,7 +97,7 @@ describe('a rate that may change', () => {
 	});
 	it('stands where it was read, however little a steady rate explains that', () => {
 		// Two sharp readings of fast wear, two coarse ones of hardly any since: a steady rate would be past the limit by now.
-		const steady: WearPrior = { hoursToLimit: 4100, between: 0.28, within1000h: 0.11, worth: 5.8, from: 'sheet' };
+		const steady: WearPrior = { hoursToLimit: 4100, between: 0.28, within1000h: 0.11, priorWeight: 5.8, from: 'sheet' };
 		const slowed: WearHistory = {
 			before: [{ hours: 0, weight: 1 }],
 			looks: [
@@ -121,7 +121,7 @@ describe('a rate that may change', () => {
 				hoursToLimit: 1000 + 6000 * random(),
 				between: 0.35,
 				within1000h,
-				worth: 4,
+				priorWeight: 4,
 				from: 'sheet'
 			};
 			let [hours, worn] = [0, 0];

@@ -224,7 +224,7 @@ describe('rates', () => {
 		hoursToLimit: 4000,
 		between: 0.35,
 		within1000h: 0.6,
-		worth: 1,
+		priorWeight: 1,
 		from: 'sheet',
 		...more
 	});

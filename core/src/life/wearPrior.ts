@@ -10,13 +10,13 @@ export interface WearPrior {
 	readonly between: number;
 	readonly within1000h: number;
 	/** How firmly it is believed, in lives. */
-	readonly worth: number;
+	readonly priorWeight: number;
 	readonly from: 'sheet' | 'partType';
 }
 
-// What a sheet's prior is worth where it does not say, and what a part type's own default is worth. In lives.
-const SHEET_WORTH = 4;
-const DEFAULT_WORTH = 1;
+// Prior weight of a sheet that does not state it, and of a part type's default. In lives.
+const SHEET_WEIGHT = 4;
+const DEFAULT_WEIGHT = 1;
 const BETWEEN = 0.35;
 const WITHIN_A_LIFE = 0.3; // scatter of the wear of one part by the time it is worn out
 
@@ -29,14 +29,14 @@ export function wearPriorOf(type: PartTypeKey, sheet: SheetCharacteristic): Wear
 	if (!limit) return undefined;
 	const { wearPrior } = sheet;
 	if (wearPrior) {
-		const { per1000h, betweenParts, within1000h, worth = SHEET_WORTH } = wearPrior;
+		const { per1000h, betweenParts, within1000h, priorWeight = SHEET_WEIGHT } = wearPrior;
 		const hoursToLimit = (1000 * Math.abs(limit.value - sheet.nominal)) / per1000h;
-		return { hoursToLimit, between: betweenParts, within1000h, worth, from: 'sheet' };
+		return { hoursToLimit, between: betweenParts, within1000h, priorWeight, from: 'sheet' };
 	}
 	const { hoursToLimit } = partType(type).lasts;
 	if (hoursToLimit === undefined) return undefined;
 	const within1000h = WITHIN_A_LIFE * Math.sqrt(hoursToLimit / 1000);
-	return { hoursToLimit, between: BETWEEN, within1000h, worth: DEFAULT_WORTH, from: 'partType' };
+	return { hoursToLimit, between: BETWEEN, within1000h, priorWeight: DEFAULT_WEIGHT, from: 'partType' };
 }
 
 /** One combination of what the data leave open about a kind: scatter between and within parts, and how wear bends. */
@@ -56,14 +56,20 @@ export interface WearShape {
  */
 export function scatterSpread(prior: WearPrior): number {
 	requirePrior(prior);
-	return Math.min(0.4, 0.8 / Math.sqrt(prior.worth));
+	return Math.min(0.4, 0.8 / Math.sqrt(prior.priorWeight));
 }
 
-function requirePrior({ hoursToLimit, between, within1000h, worth }: WearPrior): void {
+function requirePrior({ hoursToLimit, between, within1000h, priorWeight }: WearPrior): void {
 	requireThat(hoursToLimit >= 1 && hoursToLimit <= 1e9, 'wear prior', 'hoursToLimit', hoursToLimit, '1 to 1e9');
 	requireThat(between > 0 && between <= 10, 'wear prior', 'between', between, 'above 0, at most 10');
 	requireThat(within1000h > 0 && within1000h <= 100, 'wear prior', 'within1000h', within1000h, 'above 0, at most 100');
-	requireThat(worth > 0 && worth <= 1e6, 'wear prior', 'worth', worth, 'above 0, at most 1e6 lives');
+	requireThat(
+		priorWeight > 0 && priorWeight <= 1e6,
+		'wear prior',
+		'priorWeight',
+		priorWeight,
+		'above 0, at most 1e6 lives'
+	);
 }
 const HERMITE = [
 	{ z: -Math.sqrt(3), weight: 1 / 6 },
@@ -106,10 +112,10 @@ export const BETWEENS = HERMITE.length;
 
 /**
  * Standard deviation of the logarithm of a kind's typical rate, as its prior leaves it open: the scatter of one whole life
- * over √worth. Errors: PreconditionError for a prior that cannot be. Source: variance of a mean of so many lives.
+ * over √priorWeight. Errors: PreconditionError for a prior that cannot be. Source: variance of a mean of so many lives.
  */
 export function openRate(prior: WearPrior): number {
 	requirePrior(prior);
-	const { between, within1000h, hoursToLimit, worth } = prior;
-	return Math.sqrt((between ** 2 + (within1000h ** 2 * 1000) / hoursToLimit) / worth);
+	const { between, within1000h, hoursToLimit, priorWeight } = prior;
+	return Math.sqrt((between ** 2 + (within1000h ** 2 * 1000) / hoursToLimit) / priorWeight);
 }

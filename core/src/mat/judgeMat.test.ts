@@ -29,7 +29,7 @@ const facts = (policy: Partial<Policy> = {}) =>
 		sheet,
 		cells,
 		gauges: [],
-		policy: { ...defaultPolicy, school: 'onCondition', ...policy },
+		policy: { ...defaultPolicy, renewalPolicy: 'onCondition', ...policy },
 		fleet: { wear: {}, ends: {}, settled: true, pump: { mean: 0, sd: 0.3 }, wearFactor: 1 }
 	}) as unknown as MatFacts;
 
@@ -105,8 +105,8 @@ describe('judgeMat', () => {
 	});
 	it('gives a part what its kind is known to do', () => {
 		const bench = facts();
-		const wear = priorKnowledge({ hoursToLimit: 4000, between: 0.3, within1000h: 0.5, worth: 4, from: 'sheet' });
-		const ends = endsBefore({ scaleHours: 20_000, shape: 1.3, worth: 3, from: 'sheet' });
+		const wear = priorKnowledge({ hoursToLimit: 4000, between: 0.3, within1000h: 0.5, priorWeight: 4, from: 'sheet' });
+		const ends = endsBefore({ scaleHours: 20_000, shape: 1.3, priorWeight: 3, from: 'sheet' });
 		const known = {
 			...bench,
 			fleet: { ...bench.fleet, wear: { 'packing/insideDiameter': wear }, ends: { packing: ends } }

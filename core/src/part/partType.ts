@@ -153,7 +153,7 @@ export interface PartType {
 		readonly competingFailures: { readonly scaleHours: number; readonly shape: number };
 		readonly stopShare: number;
 	};
-	/** Elastomers and the like, which the "renew all soft parts" school always renews while the pump is open. */
+	/** Elastomers and the like, which the "renew all soft parts" policy always renews while the pump is open. */
 	readonly soft?: true;
 	/** A surface of the pump itself: it is judged and never taken out. */
 	readonly fixed?: true;

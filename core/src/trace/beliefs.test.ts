@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import {
 	beliefsOf,
 	findingsAt,
-	learnLeaks,
+	learnBackgroundRates,
 	learnStrengths,
 	readNetwork,
 	startingNetwork,
@@ -199,24 +199,25 @@ describe('learning', () => {
 	const link = (network: typeof startingNetwork) =>
 		network.causes.find(({ key }) => key === 'rodOutOfLine')!.links.find(({ finding }) => finding === 'runout')!;
 	it('moves a strength by confirmed cases as Beta counts do', () => {
-		const { strength, worth } = link(startingNetwork);
+		const { strength, priorWeight } = link(startingNetwork);
 		const learnt = link(learnStrengths(startingNetwork, [told(true), told(false), told(true)]));
-		expect(learnt.strength).toBeCloseTo((strength * worth + 2) / (worth + 3), 12);
-		expect(learnt.worth).toBe(worth + 3);
+		expect(learnt.strength).toBeCloseTo((strength * priorWeight + 2) / (priorWeight + 3), 12);
+		expect(learnt.priorWeight).toBe(priorWeight + 3);
 	});
 	it('learns nothing from what was not looked for, and forgets a case that was taken back', () => {
 		const silent = { ...told(true), findings: [{ finding: 'runout', cylinder: 2 }] };
 		expect(learnStrengths(startingNetwork, [silent])).toEqual(startingNetwork);
 		expect(learnStrengths(startingNetwork, [])).toEqual(startingNetwork);
 	});
-	it('lets a find that is common everywhere tell less, and never lowers a leak', () => {
-		const leak = (network: typeof startingNetwork) => network.findings.find(({ key }) => key === 'sealTorn')!.leak;
-		expect(leak(learnLeaks(startingNetwork, [{ finding: 'sealTorn', looked: 170, present: 80 }]))).toBeGreaterThan(
-			0.35
-		);
-		expect(leak(learnLeaks(startingNetwork, [{ finding: 'sealTorn', looked: 500, present: 0 }]))).toBe(
-			leak(startingNetwork)
-		);
+	it('lets a find that is common everywhere tell less, and never lowers a background rate', () => {
+		const backgroundRate = (network: typeof startingNetwork) =>
+			network.findings.find(({ key }) => key === 'sealTorn')!.backgroundRate;
+		expect(
+			backgroundRate(learnBackgroundRates(startingNetwork, [{ finding: 'sealTorn', looked: 170, present: 80 }]))
+		).toBeGreaterThan(0.35);
+		expect(
+			backgroundRate(learnBackgroundRates(startingNetwork, [{ finding: 'sealTorn', looked: 500, present: 0 }]))
+		).toBe(backgroundRate(startingNetwork));
 	});
 });
 

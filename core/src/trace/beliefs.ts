@@ -63,7 +63,7 @@ const WEAKEST_FACTOR = 1.05;
  * What is believed of every cause of a pump over its rebuilds, what carries it, and what would tell most.
  *
  * A cause of the pump brings findings about on every cylinder, one of a cylinder on that cylinder and on the pump. Damage that was found
- * may bring about other damage by itself (`follows`): it adds to the leak of that finding at its place.
+ * may bring about other damage by itself (`follows`): it adds to the background rate of that finding at its place.
  * Shape: rebuilds oldest first, at least one. Errors: PreconditionError for hours that run back.
  */
 export function beliefsOf(
@@ -146,7 +146,7 @@ const meets = (a: FindingAt, b: FindingAt): boolean =>
 	a.cylinder === 0 || b.cylinder === 0 || a.cylinder === b.cylinder;
 
 function observing({ findings, follows }: CauseNetwork, held: readonly Pair[]) {
-	const leaks = new Map(findings.map(({ key, leak }) => [key, leak]));
+	const backgroundRates = new Map(findings.map(({ key, backgroundRate }) => [key, backgroundRate]));
 	return (one: FindingAt, all: readonly FindingAt[]): Observed => {
 		const spread = follows.filter(
 			({ from, to }) =>
@@ -154,7 +154,8 @@ function observing({ findings, follows }: CauseNetwork, held: readonly Pair[]) {
 		);
 		return {
 			present: one.present === true,
-			leak: 1 - spread.reduce((absent, { strength }) => absent * (1 - strength), 1 - leaks.get(one.finding)!),
+			backgroundRate:
+				1 - spread.reduce((absent, { strength }) => absent * (1 - strength), 1 - backgroundRates.get(one.finding)!),
 			links: held.flatMap((pair, chain) =>
 				reaches(pair, one)
 					? pair.of.links.filter(({ finding }) => finding === one.finding).map(({ strength }) => ({ chain, strength }))
@@ -193,7 +194,7 @@ export interface Confirmed extends CauseAt {
 }
 
 /**
- * The network as confirmed cases have taught it: each link's strength by the Beta counts of its worth and of the cases in which its
+ * The network as confirmed cases have taught it: each link's strength by the Beta counts of its prior weight and of the cases in which its
  * finding was looked for at the cause's place. Nothing is learnt from a case that nobody confirmed.
  * Source: A. Gelman et al., Bayesian Data Analysis (2013), 2.4.
  */
@@ -202,7 +203,7 @@ export function learnStrengths(network: CauseNetwork, confirmed: readonly Confir
 		...network,
 		causes: network.causes.map((cause) => ({
 			...cause,
-			links: cause.links.map(({ finding, strength, worth }) => {
+			links: cause.links.map(({ finding, strength, priorWeight }) => {
 				const told = confirmed
 					.filter((candidate) => candidate.cause === cause.key)
 					.flatMap((other) => {
@@ -216,7 +217,11 @@ export function learnStrengths(network: CauseNetwork, confirmed: readonly Confir
 					});
 				const cases = told.length;
 				const shown = told.filter(Boolean).length;
-				return { finding, strength: (strength * worth + shown) / (worth + cases), worth: worth + cases };
+				return {
+					finding,
+					strength: (strength * priorWeight + shown) / (priorWeight + cases),
+					priorWeight: priorWeight + cases
+				};
 			})
 		}))
 	};
@@ -229,25 +234,31 @@ export interface LookedFor {
 	readonly present: number;
 }
 
-/** Looks that a leak of the network is worth before the fleet speaks. */
-const LEAK_WORTH = 30;
+/** Weight of a background rate of the network beside the fleet, in inspections. */
+const BACKGROUND_WEIGHT = 30;
 const MOST_LEAK = 0.95;
 
 /**
- * The network with its leaks as the fleet has them: what is found everywhere tells of no cause. Every presence is taken to have come of
- * itself, which is too often where a cause was at work, so that beliefs err towards none. A leak is never lowered below the network's own.
+ * The network with its background rates as the fleet has them: what is found everywhere tells of no cause. Every presence is taken to have come of
+ * itself, which is too often where a cause was at work, so that beliefs err towards none. A background rate is never lowered below the network's own.
  * Errors: PreconditionError for counts that cannot be. Source: A. Gelman et al., Bayesian Data Analysis (2013), 2.4.
  */
-export function learnLeaks(network: CauseNetwork, fleet: readonly LookedFor[]): CauseNetwork {
+export function learnBackgroundRates(network: CauseNetwork, fleet: readonly LookedFor[]): CauseNetwork {
 	const counts = new Map(fleet.map((wanted) => [wanted.finding, wanted]));
 	return {
 		...network,
 		findings: network.findings.map((finding) => {
 			const { looked = 0, present = 0 } = counts.get(finding.key) ?? {};
-			requireThat(looked >= 0 && Number.isFinite(looked), 'learnLeaks', 'looked', looked, 'a count');
-			requireThat(present >= 0 && present <= looked, 'learnLeaks', 'present', present, `a count up to ${looked}`);
-			const learnt = (finding.leak * LEAK_WORTH + present) / (LEAK_WORTH + looked);
-			return { ...finding, leak: Math.min(MOST_LEAK, Math.max(finding.leak, learnt)) };
+			requireThat(looked >= 0 && Number.isFinite(looked), 'learnBackgroundRates', 'looked', looked, 'a count');
+			requireThat(
+				present >= 0 && present <= looked,
+				'learnBackgroundRates',
+				'present',
+				present,
+				`a count up to ${looked}`
+			);
+			const learnt = (finding.backgroundRate * BACKGROUND_WEIGHT + present) / (BACKGROUND_WEIGHT + looked);
+			return { ...finding, backgroundRate: Math.min(MOST_LEAK, Math.max(finding.backgroundRate, learnt)) };
 		})
 	};
 }

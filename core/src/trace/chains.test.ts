@@ -12,8 +12,11 @@ function bruteForce(chains: readonly Chain[], visits: readonly Visit[]) {
 	const states = 1 << chains.length;
 	const on = (s: number, k: number) => ((s >> k) & 1) === 1;
 	const seen = ({ observed }: Visit, s: number) =>
-		observed.reduce((p, { present, leak, links }) => {
-			const absent = links.reduce((q, { chain, strength }) => (on(s, chain) ? q * (1 - strength) : q), 1 - leak);
+		observed.reduce((p, { present, backgroundRate, links }) => {
+			const absent = links.reduce(
+				(q, { chain, strength }) => (on(s, chain) ? q * (1 - strength) : q),
+				1 - backgroundRate
+			);
 			return p * (present ? 1 - absent : absent);
 		}, 1);
 	const start = (s: number) => chains.reduce((p, { prior }, k) => p * (on(s, k) ? prior : 1 - prior), 1);
@@ -69,7 +72,7 @@ const networks = (most: number, visits: number) =>
 					observed: fc.array(
 						fc.record({
 							present: fc.boolean(),
-							leak: fc.double({ min: 0.001, max: 0.3, noNaN: true }),
+							backgroundRate: fc.double({ min: 0.001, max: 0.3, noNaN: true }),
 							links: fc.uniqueArray(fc.record({ chain, strength: chance }), {
 								maxLength: 3,
 								selector: (link) => link.chain
@@ -125,8 +128,8 @@ describe('followChains', () => {
 		const chains = [{ prior: 0.5, perHour: 0 }];
 		const link = { chain: 0, strength: 0.7 };
 		const observed: Observed[] = [
-			{ present: false, leak: 0.1, links: [link] },
-			{ present: true, leak: 0, links: [] }
+			{ present: false, backgroundRate: 0.1, links: [link] },
+			{ present: true, backgroundRate: 0, links: [] }
 		];
 		expect(followChains(chains, [{ hours: 0, observed, actions: [] }])).toEqual({
 			kind: 'contradicts',
@@ -152,7 +155,7 @@ describe('followChains', () => {
 			hours,
 			observed: Array.from({ length: cylinders }, (_, c) => ({
 				present: (c + t) % 3 !== 0,
-				leak: 0.05,
+				backgroundRate: 0.05,
 				links: [
 					{ chain: c + 2, strength: 0.8 },
 					{ chain: t % 2, strength: 0.5 }
@@ -191,7 +194,13 @@ describe('followChains', () => {
 		[[{ prior: 0.5, perHour: 0 }], [{ hours: NaN, observed: [], actions: [] }]],
 		[
 			[{ prior: 0.5, perHour: 0 }],
-			[{ hours: 0, observed: [{ present: true, leak: 0.1, links: [{ chain: 1, strength: 0.5 }] }], actions: [] }]
+			[
+				{
+					hours: 0,
+					observed: [{ present: true, backgroundRate: 0.1, links: [{ chain: 1, strength: 0.5 }] }],
+					actions: []
+				}
+			]
 		]
 	] as const)('refuses %j, %j', (chains, visits) => expect(() => followChains(chains, visits)).toThrow('followChains'));
 });
@@ -217,8 +226,8 @@ function givenPump(chains: readonly Chain[], visits: readonly Visit[]): number[]
 		for (let c = 0; c < cylinders; c++) {
 			const k = c + 2;
 			const seen = (t: number, s: number) => {
-				const { present, leak, links } = visits[t].observed[c];
-				let absent = 1 - leak;
+				const { present, backgroundRate, links } = visits[t].observed[c];
+				let absent = 1 - backgroundRate;
 				for (const { chain, strength } of links)
 					if (chain === k ? s === 1 : pump(t, chain) === 1) absent *= 1 - strength;
 				return present ? 1 - absent : absent;
@@ -256,8 +265,8 @@ describe('carriedBy', () => {
 		const visit: Visit = {
 			hours: 0,
 			observed: [
-				{ present: true, leak: 0.05, links: [{ chain: 0, strength: 0.8 }] },
-				{ present: false, leak: 0.1, links: [{ chain: 1, strength: 0.6 }] }
+				{ present: true, backgroundRate: 0.05, links: [{ chain: 0, strength: 0.8 }] },
+				{ present: false, backgroundRate: 0.1, links: [{ chain: 1, strength: 0.6 }] }
 			],
 			actions: []
 		};
@@ -268,7 +277,7 @@ describe('carriedBy', () => {
 	});
 	it('keeps its digits where a belief is all but certain', () => {
 		const [one] = chains;
-		const finding = { present: true, leak: 0.01, links: [{ chain: 0, strength: 0.99 }] };
+		const finding = { present: true, backgroundRate: 0.01, links: [{ chain: 0, strength: 0.99 }] };
 		const visit: Visit = { hours: 0, observed: Array.from({ length: 12 }, () => finding), actions: [] };
 		const { last, filtered } = followed(followChains([one], [visit]));
 		expect(filtered[0][0]).toBe(1);
@@ -279,8 +288,8 @@ describe('carriedBy', () => {
 		const both: Visit = {
 			hours: 0,
 			observed: [
-				{ present: true, leak: 0.01, links: [link(0), link(1)] },
-				{ present: true, leak: 0.001, links: [link(0)] }
+				{ present: true, backgroundRate: 0.01, links: [link(0), link(1)] },
+				{ present: true, backgroundRate: 0.001, links: [link(0)] }
 			],
 			actions: []
 		};
@@ -296,7 +305,7 @@ describe('nextChecks', () => {
 		{ prior: 0.02, perHour: 0 }
 	];
 	const { last } = followed(followChains(chains, [{ hours: 0, observed: [], actions: [] }]));
-	const check = (chain: number, minutes = 1) => ({ leak: 0.01, links: [{ chain, strength: 0.95 }], minutes });
+	const check = (chain: number, minutes = 1) => ({ backgroundRate: 0.01, links: [{ chain, strength: 0.95 }], minutes });
 	it('is the mutual information of one cause and one finding', () => {
 		const [{ bits, pPresent }] = nextChecks(last, [check(0)]);
 		const p = 0.5 * 0.01 + 0.5 * (1 - 0.99 * 0.05);
@@ -309,5 +318,5 @@ describe('nextChecks', () => {
 		expect(nextChecks(last, [check(0, 30), check(0, 2)])[0].check).toBe(1);
 	});
 	it('tells nothing where nothing is linked', () =>
-		expect(nextChecks(last, [{ leak: 0.3, links: [], minutes: 1 }])[0].bits).toBe(0));
+		expect(nextChecks(last, [{ backgroundRate: 0.3, links: [], minutes: 1 }])[0].bits).toBe(0));
 });

@@ -54,7 +54,7 @@ export interface LastVisit {
 /**
  * Which causes were at work at each rebuild: exact forward–backward over the joint states of the chains.
  *
- * A finding is present with 1 − (1 − leak)·Π(1 − link) over the chains at work (noisy-OR). After a visit an action switches its
+ * A finding is present with 1 − (1 − backgroundRate)·Π(1 − link) over the chains at work (noisy-OR). After a visit an action switches its
  * chain off with its effectiveness; over the hours to the next an idle chain arises with 1 − e^(−rate·h), one at work stays.
  * An absent finding speaks of each of its chains by itself; only present ones tie chains together, so that chains fall into
  * components that are followed apart without loss. Up to 16 chains of one are held jointly. Beyond that `own` says to which cylinder

@@ -13,8 +13,8 @@ describe('firstCheck', () => {
 	it('is the mark that the cause brings about most surely where no size tells', () => {
 		const cause = {
 			links: [
-				{ finding: 'plungerHot', strength: 0.4, worth: 4 },
-				{ finding: 'plungerScored', strength: 0.7, worth: 4 }
+				{ finding: 'plungerHot', strength: 0.4, priorWeight: 4 },
+				{ finding: 'plungerScored', strength: 0.7, priorWeight: 4 }
 			]
 		};
 		const check = firstCheck(startingNetwork, cause, demoSheet('marram'), 3);
@@ -23,7 +23,7 @@ describe('firstCheck', () => {
 	});
 	it('is nothing where the pump has no such part, or the network no such finding', () => {
 		expect(firstCheck(startingNetwork, causeOf('rodOutOfLine'), { stations: [] }, 1)).toBeUndefined();
-		const cause = { links: [{ finding: 'none', strength: 0.5, worth: 4 }] };
+		const cause = { links: [{ finding: 'none', strength: 0.5, priorWeight: 4 }] };
 		expect(firstCheck(startingNetwork, cause, demoSheet('marram'), 1)).toBeUndefined();
 	});
 	it('leads to a size only where the sheet measures it', () => {

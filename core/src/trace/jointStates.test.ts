@@ -36,21 +36,23 @@ describe('chains held jointly', () => {
 			{ chain: 7, strength: 0.2 },
 			{ chain: 9, strength: 0.9 } // held elsewhere
 		];
-		const absent = absentIn(group, { leak: 0.1, links });
+		const absent = absentIn(group, { backgroundRate: 0.1, links });
 		for (const [state, p] of [0.9, 0.45, 0.72, 0.36].entries()) expect(absent[state]).toBeCloseTo(p, 12);
 	});
 	it('fall into components by the present findings that tie them', () => {
-		const present = [{ present: true, leak: 0.1, links: [0, 2].map((chain) => ({ chain, strength: 0.5 })) }];
+		const present = [{ present: true, backgroundRate: 0.1, links: [0, 2].map((chain) => ({ chain, strength: 0.5 })) }];
 		const apart = componentsOf(present, [0, 0, 0, 0], 16).map(([{ chains }]) => chains);
 		expect(apart.map((chains) => chains.join()).sort()).toEqual(['0,2', '1', '3']);
 	});
 	it('that are too many are held by cylinder, each with those of the pump', () => {
 		const links = [0, 1, 2, 3, 4].map((chain) => ({ chain, strength: 0.5 }));
-		const [groups] = componentsOf([{ present: true, leak: 0.1, links }], [0, 1, 1, 2, 2], 3);
+		const [groups] = componentsOf([{ present: true, backgroundRate: 0.1, links }], [0, 1, 1, 2, 2], 3);
 		expect(groups).toEqual([
 			{ chains: [0, 1, 2], shared: 1 },
 			{ chains: [0, 3, 4], shared: 1 }
 		]);
-		expect(() => componentsOf([{ present: true, leak: 0.1, links }], [0, 0, 0, 0, 0], 3)).toThrow('at most 3');
+		expect(() => componentsOf([{ present: true, backgroundRate: 0.1, links }], [0, 0, 0, 0, 0], 3)).toThrow(
+			'at most 3'
+		);
 	});
 });

@@ -4,7 +4,7 @@ import { requireThat } from '../number';
 /** A finding that was looked for. What was not looked for is not given. */
 export interface Observed {
 	readonly present: boolean;
-	readonly leak: number;
+	readonly backgroundRate: number;
 	/** Chains that bring it about, each alone with this probability. */
 	readonly links: readonly { readonly chain: number; readonly strength: number }[];
 }
@@ -23,8 +23,12 @@ export type Joints = readonly Float64Array[];
 /** Most chains held jointly. */
 export const MOST_JOINT = 16;
 
-export function requireFinding(fn: string, { leak, links }: Pick<Observed, 'leak' | 'links'>, chains: number): void {
-	requireThat(leak >= 0 && leak <= 1, fn, 'leak', leak, 'from 0 to 1');
+export function requireFinding(
+	fn: string,
+	{ backgroundRate, links }: Pick<Observed, 'backgroundRate' | 'links'>,
+	chains: number
+): void {
+	requireThat(backgroundRate >= 0 && backgroundRate <= 1, fn, 'backgroundRate', backgroundRate, 'from 0 to 1');
 	for (const { chain, strength } of links) {
 		requireThat(Number.isInteger(chain) && chain >= 0 && chain < chains, fn, 'chain', chain, 'one of the chains');
 		requireThat(strength >= 0 && strength <= 1, fn, 'strength', strength, 'from 0 to 1');
@@ -77,14 +81,17 @@ export function independent(priors: readonly number[]): Float64Array {
 }
 
 // P(absent) of one finding for every joint state of a group, by those of its links that the group holds.
-export function absentIn({ chains }: Group, { leak, links }: Pick<Observed, 'leak' | 'links'>): Float64Array {
+export function absentIn(
+	{ chains }: Group,
+	{ backgroundRate, links }: Pick<Observed, 'backgroundRate' | 'links'>
+): Float64Array {
 	const kept = new Float64Array(chains.length).fill(1);
 	for (const { chain, strength } of links) {
 		const i = chains.indexOf(chain);
 		if (i >= 0) kept[i] *= 1 - strength;
 	}
 	const absent = new Float64Array(1 << chains.length);
-	absent[0] = 1 - leak;
+	absent[0] = 1 - backgroundRate;
 	for (let i = 0; i < chains.length; i++) {
 		const size = 1 << i;
 		const factor = kept[i];

@@ -14,7 +14,7 @@ const common = {
 	key,
 	name: z.string().min(1).max(120),
 	/** P(present, though none of its causes is at work). */
-	leak: share,
+	backgroundRate: share,
 	/** Minutes that looking for it takes. */
 	minutes: z.number().gt(0).max(600)
 };
@@ -77,7 +77,7 @@ const causeSchema = z.strictObject({
 				/** P(the cause alone brings the finding about between two rebuilds). */
 				strength: share,
 				/** How firmly the strength is believed, in confirmed cases. */
-				worth: z.number().gt(0).max(1000)
+				priorWeight: z.number().gt(0).max(1000)
 			})
 		)
 		.min(1),

@@ -40,7 +40,7 @@ export function nextChecks(last: LastVisit, checks: readonly Check[]): Telling[]
 // Components are independent: each says how probable it makes the finding's absence, and how that would move its chains.
 function tellingOf({ components, after }: LastVisit, check: Check): { pPresent: number; bits: number } {
 	const linked = new Set(check.links.map(({ chain }) => chain));
-	let pAbsent = 1 - check.leak;
+	let pAbsent = 1 - check.backgroundRate;
 	const moves: { now: number; absent: number }[] = [];
 	for (const [c, groups] of components.entries()) {
 		if (!groups.some(({ chains }) => chains.some((k) => linked.has(k)))) continue;
@@ -48,7 +48,7 @@ function tellingOf({ components, after }: LastVisit, check: Check): { pPresent: 
 		const held = (group: Group) => group.chains.filter((k) => linked.has(k)).length;
 		const g = groups.reduce((best, group, i) => (held(group) > held(groups[best]) ? i : best), 0);
 		const joint = after[c][g];
-		const absent = absentIn(groups[g], { leak: 0, links: check.links });
+		const absent = absentIn(groups[g], { backgroundRate: 0, links: check.links });
 		let here = 0;
 		for (let s = 0; s < joint.length; s++) here += absent[s] *= joint[s];
 		pAbsent *= here;

@@ -17,7 +17,7 @@ const mark = (
 	name: string,
 	parts: readonly PartTypeKey[],
 	patterns: readonly PatternKey[],
-	leak: number,
+	backgroundRate: number,
 	more: Partial<By<'mark'>> = {}
 ): FindingNode => ({
 	by: 'mark',
@@ -26,7 +26,7 @@ const mark = (
 	parts: [...parts],
 	patterns: [...patterns],
 	seen: 'new',
-	leak,
+	backgroundRate,
 	minutes: 2,
 	...more
 });
@@ -40,7 +40,7 @@ const findings: FindingNode[] = [
 		key: 'sameSide',
 		name: 'One-sided marks face the same way',
 		parts: [...rubbing],
-		leak: 0.1,
+		backgroundRate: 0.1,
 		minutes: 6
 	},
 	{
@@ -49,7 +49,7 @@ const findings: FindingNode[] = [
 		name: 'Plunger runs out of true',
 		parts: ['plunger', 'rod'],
 		sizes: ['runout', 'play'],
-		leak: 0.03,
+		backgroundRate: 0.03,
 		minutes: 8
 	},
 	mark('sealHot', 'Packing charred or glazed', seals, ['glazed'], 0.02, packing),
@@ -65,7 +65,7 @@ const findings: FindingNode[] = [
 		name: 'Running surface scarred when assembled',
 		parts: [...rubbing],
 		patterns: ['axialScoring', 'chip', 'nick', 'scoredBore'],
-		leak: 0.01,
+		backgroundRate: 0.01,
 		minutes: 2
 	},
 	mark('sealGrit', 'Grit in the packing', seals, ['embeddedGrit'], 0.03, packing),
@@ -81,7 +81,7 @@ const findings: FindingNode[] = [
 		parts: [...seals],
 		except: lowPressure,
 		share: 0.35,
-		leak: 0.08,
+		backgroundRate: 0.08,
 		minutes: 1
 	},
 	mark('inletPitted', 'Inlet valve or seat pitted', [...valves, ...seats], ['pitted'], 0.03, {
@@ -104,7 +104,7 @@ const findings: FindingNode[] = [
 		name: 'Spring gone early',
 		parts: ['spring'],
 		share: 0.3,
-		leak: 0.03,
+		backgroundRate: 0.03,
 		minutes: 1
 	},
 	mark('springStretchedKept', 'Stretched spring was kept', ['spring'], ['stretched'], 0.01, { seen: 'kept' }),
@@ -118,7 +118,7 @@ const findings: FindingNode[] = [
 		name: 'O-ring cut, pinched or rolled when fitted',
 		parts: [...rings],
 		patterns: ['cut', 'nick', 'pinched', 'rolled'],
-		leak: 0.01,
+		backgroundRate: 0.01,
 		minutes: 2
 	},
 	mark('ringCut', 'O-ring cut or nicked', rings, ['cut', 'nick', 'pinched', 'rolled'], 0.02),
@@ -127,7 +127,7 @@ const findings: FindingNode[] = [
 		key: 'foundWrong',
 		name: 'Found turned, missing or doubled',
 		parts: [...seals, ...valves, 'spring', ...rings, 'slinger', 'wick', 'shim', 'washer', 'conicalWasher'],
-		leak: 0.01,
+		backgroundRate: 0.01,
 		minutes: 2
 	},
 	mark('wrongPart', 'Wrong part in its place', ['spring', 'guide', 'valveCartridge'], ['wrongPart'], 0.01),
@@ -208,24 +208,32 @@ const findings: FindingNode[] = [
 		['touchingCylinder', 'scoredBore'],
 		0.02
 	),
-	{ by: 'duty', key: 'hotDuty', name: 'Runs hot', what: 'hot', from: 60, leak: 0.1, minutes: 1 },
+	{ by: 'duty', key: 'hotDuty', name: 'Runs hot', what: 'hot', from: 60, backgroundRate: 0.1, minutes: 1 },
 	{
 		by: 'duty',
 		key: 'hardDuty',
 		name: 'Runs above its rated pressure',
 		what: 'highPressure',
 		from: 1,
-		leak: 0.05,
+		backgroundRate: 0.05,
 		minutes: 1
 	},
-	{ by: 'duty', key: 'fastDuty', name: 'Runs above its rated speed', what: 'fast', from: 1, leak: 0.05, minutes: 1 },
-	{ by: 'rig', key: 'rigAir', name: 'Air in the suction by the rig', what: 'air', leak: 0.03, minutes: 10 },
+	{
+		by: 'duty',
+		key: 'fastDuty',
+		name: 'Runs above its rated speed',
+		what: 'fast',
+		from: 1,
+		backgroundRate: 0.05,
+		minutes: 1
+	},
+	{ by: 'rig', key: 'rigAir', name: 'Air in the suction by the rig', what: 'air', backgroundRate: 0.03, minutes: 10 },
 	{
 		by: 'rig',
 		key: 'rigInlet',
 		name: 'Inlet valve or packing leaks by the rig',
 		what: 'inlet',
-		leak: 0.05,
+		backgroundRate: 0.05,
 		minutes: 10
 	},
 	{
@@ -233,7 +241,7 @@ const findings: FindingNode[] = [
 		key: 'rigDischarge',
 		name: 'Discharge valve leaks by the rig',
 		what: 'discharge',
-		leak: 0.05,
+		backgroundRate: 0.05,
 		minutes: 10
 	}
 ];
@@ -254,7 +262,7 @@ const endsByItself: Readonly<Record<string, number>> = {
 	},
 	...{ froze: 0.9, thermalShock: 0.6, ranDry: 0.6, airInSuction: 0.4, tooFast: 0.3, overPressure: 0.2 }
 };
-const WORTH = 10; // confirmed cases that a starting strength is worth
+const PRIOR_WEIGHT = 10; // confirmed cases that a starting strength is worth
 const cause = (
 	key: string,
 	name: string,
@@ -273,7 +281,7 @@ const cause = (
 	prior,
 	per1000h,
 	endsByItself: endsByItself[key] ?? 0,
-	links: Object.entries(links).map(([finding, strength]) => ({ finding, strength, worth: WORTH })),
+	links: Object.entries(links).map(([finding, strength]) => ({ finding, strength, priorWeight: PRIOR_WEIGHT })),
 	remedy
 });
 

@@ -1,9 +1,9 @@
 // What findings say of the chains at one visit: joint states weighed by how probable they make them.
 import { absentIn, marginals, sharedOf, type Component, type Group, type Joints, type Observed } from './jointStates';
 
-// All absent findings together are one product over the chains at work; their leaks are reckoned once, outside.
+// All absent findings together are one product over the chains at work; their background rates are multiplied once, outside.
 function likelihoodIn(group: Group, present: readonly Observed[], absent: readonly Observed[]): Float64Array {
-	const likelihood = absentIn(group, { leak: 0, links: absent.flatMap(({ links }) => links) });
+	const likelihood = absentIn(group, { backgroundRate: 0, links: absent.flatMap(({ links }) => links) });
 	for (const life of present) {
 		const missing = absentIn(group, life);
 		for (let s = 0; s < likelihood.length; s++) likelihood[s] *= 1 - missing[s];
@@ -28,8 +28,12 @@ function acrossGroups(groups: Component, before: Joints, life: Observed): Float6
 		const loose = life.links.filter(({ chain }) => odds.has(chain) && !but.includes(chain));
 		return {
 			...life,
-			leak:
-				1 - loose.reduce((absent, { chain, strength }) => absent * (1 - strength * odds.get(chain)!), 1 - life.leak),
+			backgroundRate:
+				1 -
+				loose.reduce(
+					(absent, { chain, strength }) => absent * (1 - strength * odds.get(chain)!),
+					1 - life.backgroundRate
+				),
 			links: life.links.filter((link) => !loose.includes(link))
 		};
 	};
@@ -47,9 +51,9 @@ export function weighAll(
 	observed: readonly Observed[]
 ): { after: Joints[]; logEvidence: number } | undefined {
 	let logEvidence = 0;
-	for (const { present, leak, links } of observed)
-		if (!present) logEvidence += Math.log1p(-leak);
-		else if (links.length === 0) logEvidence += Math.log(leak);
+	for (const { present, backgroundRate, links } of observed)
+		if (!present) logEvidence += Math.log1p(-backgroundRate);
+		else if (links.length === 0) logEvidence += Math.log(backgroundRate);
 	const after = components.map((groups, c) => {
 		const seen = weighed(groups, before[c], observed);
 		logEvidence += seen ? seen.logEvidence : -Infinity;

@@ -3,7 +3,7 @@ import { groupBy } from '@exetasis/core/list';
 import type { ModelSheet } from '@exetasis/core/record';
 import {
 	findingsAt,
-	learnLeaks,
+	learnBackgroundRates,
 	learnStrengths,
 	type Action,
 	type beliefsOf,
@@ -43,7 +43,7 @@ export async function beliefsOfPump(
 	if (!sheet) return undefined;
 	const inForce = await networkOf(scope);
 	const confirmed = await confirmedCases(scope, inForce);
-	const network = learnLeaks(
+	const network = learnBackgroundRates(
 		learnStrengths(inForce.network, confirmed),
 		await lookedForElsewhere(scope, { id, model }, sheet, inForce)
 	);

@@ -54,7 +54,7 @@ export const sheetCharacteristicSchema = z
 				betweenParts: z.number().gt(0).max(2),
 				within1000h: z.number().gt(0).max(2),
 				/** How firmly it is believed, in lives. */
-				worth: z.number().min(0.1).max(1000).optional()
+				priorWeight: z.number().min(0.1).max(1000).optional()
 			})
 			.optional(),
 		/** The size at which it stops the pump, beyond the discard limit; left out: a share of those beyond, by part type. */

@@ -120,7 +120,7 @@ export const stationSchema = z.strictObject({
 		.strictObject({
 			scaleHours: z.number().min(10).max(1e7),
 			shape: z.number().min(0.2).max(10),
-			worth: z.number().min(0.1).max(1000)
+			priorWeight: z.number().min(0.1).max(1000)
 		})
 		.optional(),
 	/** What its failure in service spoils besides itself: in the shop's currency, and which stations. */

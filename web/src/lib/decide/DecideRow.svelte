@@ -13,7 +13,7 @@
 		bench: BenchState;
 		part: BenchPart;
 		one: DecidedPart;
-		/** What the school that is tried says. */
+		/** What the policy that is tried says. */
 		proposed: Verdict | 'open';
 		input: () => JudgeInput;
 		locked: boolean;

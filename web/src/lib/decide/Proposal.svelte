@@ -4,7 +4,7 @@
 	import type { BenchState } from '$lib/log/bench.svelte';
 	import Working from '$lib/ui/Working.svelte';
 	import { inSentence, placeName } from '$lib/words/place';
-	import { schoolName } from '$lib/words/schools';
+	import { renewalPolicyName } from '$lib/words/policies';
 	import type { DecisionState } from './decision.svelte';
 	import { formatInUse } from '$lib/format/context';
 
@@ -21,14 +21,14 @@
 	const partOf = $derived(new Map([...bench.parts.values()].map((part) => [part.cell.part, part])));
 	// A set that was decided before the mat changed may hold a part that is gone.
 	const parts = $derived((set.decision?.parts ?? []).filter(({ id }) => partOf.has(id)));
-	const proposal = $derived(proposalOf(parts, set.school, MOST_NAMED));
+	const proposal = $derived(proposalOf(parts, set.renewalPolicy, MOST_NAMED));
 	const clear = $derived(
 		parts.filter((part) => {
-			const says = part.says[set.school];
+			const says = part.says[set.renewalPolicy];
 			return !part.decided && partOf.get(part.id)?.looked && (says === 'reuse' || says === 'replace');
 		})
 	);
-	const cost = $derived(set.decision?.cost[set.school]);
+	const cost = $derived(set.decision?.cost[set.renewalPolicy]);
 	const counts = $derived.by(() => {
 		const { replace, reuse, open, lookAgain } = proposal.count;
 		return [
@@ -41,7 +41,7 @@
 	function accept() {
 		bench.record(
 			...clear.map((part) => {
-				const verdict = part.says[set.school] as 'reuse' | 'replace';
+				const verdict = part.says[set.renewalPolicy] as 'reuse' | 'replace';
 				return { kind: 'decision' as const, part: part.id, payload: { verdict, proposed: verdict } };
 			})
 		);
@@ -69,7 +69,7 @@
 		</div>
 	{:else if !set.problem}<Working what="Calculating the set …" />{/if}
 	<button type="button" class="btn main" disabled={locked || clear.length === 0} onclick={accept}
-		>Accept {clear.length} verdicts (“{schoolName[set.school]}”)</button
+		>Accept {clear.length} verdicts (“{renewalPolicyName[set.renewalPolicy]}”)</button
 	>
 </section>
 

@@ -1,14 +1,14 @@
-<!-- @component The whole set as a list: what each school says of each part, its risk and costs, and what was decided. -->
+<!-- @component The whole set as a list: what each policy says of each part, its risk and costs, and what was decided. -->
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { schools, type DecidedPart } from '@exetasis/core/decide';
+	import { renewalPolicies, type DecidedPart } from '@exetasis/core/decide';
 	import { placeKey } from '@exetasis/core/mat';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import DataTable from '$lib/table/DataTable.svelte';
 	import type { Column } from '$lib/table/features';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
-	import { schoolName } from '$lib/words/schools';
+	import { renewalPolicyName } from '$lib/words/policies';
 	import DecideRow from './DecideRow.svelte';
 	import type { DecisionState } from './decision.svelte';
 	import { formatInUse } from '$lib/format/context';
@@ -40,8 +40,8 @@
 		else rowOf.set(decidedPart.id, new Row(decidedPart, part));
 	}
 	function inOrder(): Row[] {
-		const { school } = set;
-		const parts = [...(set.decision?.parts ?? [])].sort((a, b) => b.weight[school] - a.weight[school]);
+		const { renewalPolicy } = set;
+		const parts = [...(set.decision?.parts ?? [])].sort((a, b) => b.weight[renewalPolicy] - a.weight[renewalPolicy]);
 		return parts.flatMap(({ id }) => rowOf.get(id) ?? []);
 	}
 
@@ -70,7 +70,7 @@
 		};
 	});
 	$effect(() => {
-		void set.school;
+		void set.renewalPolicy;
 		untrack(reorder);
 	});
 	$effect(() => {
@@ -81,16 +81,19 @@
 	});
 
 	let opened = $state<string>();
-	const says = ({ one }: Row) => one.says[set.school];
+	const says = ({ one }: Row) => one.says[set.renewalPolicy];
 	// What is out is not reused: the chances of its wear alone would make it look sound.
 	const ifReused = (decidedPart: DecidedPart, chance: number) => (decidedPart.out ? 'out' : format.probability(chance));
-	const differs = (row: Row) => schools.filter((school) => school !== set.school && row.one.says[school] !== says(row));
+	const differs = (row: Row) =>
+		renewalPolicies.filter(
+			(renewalPolicy) => renewalPolicy !== set.renewalPolicy && row.one.says[renewalPolicy] !== says(row)
+		);
 	const nameOf = ({ part }: Row) => `${part.station.name}${part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}`;
 	const columns = $derived<readonly Column<Row>[]>([
 		{ key: 'part', head: 'Part', of: nameOf, cell: partCell, width: '16%' },
 		{
 			key: 'says',
-			head: `${schoolName[set.school]} says`,
+			head: `${renewalPolicyName[set.renewalPolicy]} says`,
 			of: (row) => verdictName[says(row)],
 			cell: saysCell,
 			width: '16%'
@@ -143,8 +146,8 @@
 {/snippet}
 {#snippet saysCell(row: Row)}
 	<span class="verdict {says(row)}">{verdictName[says(row)]}</span>
-	{#each differs(row) as school (school)}<br /><span class="soft"
-			>{schoolName[school]}: {verdictName[row.one.says[school]].toLowerCase()}</span
+	{#each differs(row) as renewalPolicy (renewalPolicy)}<br /><span class="soft"
+			>{renewalPolicyName[renewalPolicy]}: {verdictName[row.one.says[renewalPolicy]].toLowerCase()}</span
 		>{/each}
 {/snippet}
 {#snippet beyondCell({ one }: Row)}{ifReused(one, one.reused.beyond)}<br />{format.probability(
@@ -166,7 +169,7 @@
 		{bench}
 		{part}
 		{one}
-		proposed={one.says[set.school]}
+		proposed={one.says[set.renewalPolicy]}
 		input={() => set.inputOf(one.id)}
 		{locked}
 		ondecided={() => (opened = undefined)}

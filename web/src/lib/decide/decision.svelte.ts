@@ -4,7 +4,7 @@ import {
 	type economicInterval,
 	type JudgeInput,
 	type Policy,
-	type School,
+	type RenewalPolicy,
 	type WholeDecision,
 	type WholeInput
 } from '@exetasis/core/decide';
@@ -14,11 +14,11 @@ import type { DecideWorker } from '$lib/workers/decide.worker';
 
 type Interval = ReturnType<typeof economicInterval>;
 
-/** What the Decide stage shows: the set under each school for the hours chosen here, worked out in a worker. */
+/** What the Decide stage shows: the set under each policy for the hours chosen here, worked out in a worker. */
 export class DecisionState {
 	readonly #bench: BenchState;
 	hours = $state(0);
-	school = $state<School>('renewSoft');
+	renewalPolicy = $state<RenewalPolicy>('renewSoft');
 	/** Whether valves go singly, by cylinder or as a set: tried here, kept under Shop. */
 	valves = $state<Policy['valves']>('singly');
 	decision = $state.raw<WholeDecision>();
@@ -37,7 +37,7 @@ export class DecisionState {
 		this.hours = INTERVALS.reduce((a, b) =>
 			Math.abs(b - policy.intervalHours) < Math.abs(a - policy.intervalHours) ? b : a
 		);
-		this.school = policy.school;
+		this.renewalPolicy = policy.renewalPolicy;
 		this.valves = policy.valves;
 	}
 
@@ -45,7 +45,7 @@ export class DecisionState {
 	readonly policy = $derived.by((): Policy => ({
 		...this.#bench.bench.policy,
 		intervalHours: this.hours,
-		school: this.school,
+		renewalPolicy: this.renewalPolicy,
 		valves: this.valves
 	}));
 
@@ -98,7 +98,7 @@ export class DecisionState {
 			void worker?.hold(this.#input).catch((cause: unknown) => this.#fail(cause));
 	}
 
-	/** Works the set out for the hours, the school and the log as they stand; while it does, only the last change waits. */
+	/** Works the set out for the hours, the policy and the log as they stand; while it does, only the last change waits. */
 	async decide(): Promise<void> {
 		const { policy } = this;
 		void this.#input; // a new entry asks again
@@ -116,11 +116,11 @@ export class DecisionState {
 		}
 	}
 
-	/** Finds the most economic interval under the school that is tried; it does not depend on the slider. */
+	/** Finds the most economic interval under the policy that is tried; it does not depend on the slider. */
 	async findInterval(): Promise<void> {
-		const { valves, school } = this;
+		const { valves, renewalPolicy } = this;
 		try {
-			this.interval = await this.#seeking?.findInterval({ ...this.#input.policy, valves, school });
+			this.interval = await this.#seeking?.findInterval({ ...this.#input.policy, valves, renewalPolicy });
 			this.seeking = false;
 		} catch (cause) {
 			this.#fail(cause);

@@ -19,8 +19,8 @@
 
 	const risk = $derived(outlook.risk);
 	const basis = $derived.by((): string => {
-		const { from, worth, lives, parts } = outlook.basis;
-		const prior = `${from === 'sheet' ? 'the prior of the model sheet' : 'the general prior for this type of part'} (weight ${format.number(worth)} ${worth === 1 ? 'life' : 'lives'})`;
+		const { from, priorWeight, lives, parts } = outlook.basis;
+		const prior = `${from === 'sheet' ? 'the prior of the model sheet' : 'the general prior for this type of part'} (weight ${format.number(priorWeight)} ${priorWeight === 1 ? 'life' : 'lives'})`;
 		return parts === 0
 			? `${prior} and its own wear; no such part in the history`
 			: `its own wear, ${parts} parts in the history (weight ${format.number(lives, lives < 10 ? 1 : 0)} lives) and ${prior}`;

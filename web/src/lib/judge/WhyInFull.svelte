@@ -9,7 +9,7 @@
 	import { shortTime } from '$lib/format/time';
 	import { placeName } from '$lib/words/place';
 	import { reasonSentence, verdictName } from '$lib/words/reasons';
-	import { schoolName } from '$lib/words/schools';
+	import { renewalPolicyName } from '$lib/words/policies';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Arithmetic from './Arithmetic.svelte';
 	import Figures from './Figures.svelte';
@@ -33,13 +33,16 @@
 	const nameOf = (by: string) => bench.bench.people[by] ?? 'somebody';
 	const input = $derived(judgeInput(bench.bench, part, bench.matesOf(part), bench.context));
 
-	// Schools differ on soft parts alone; where another would say something else, it is said here.
+	// Policies differ on soft parts alone; where another would say something else, it is said here.
 	const elsewhere = $derived.by(() => {
 		const { policy } = bench.bench;
 		if (!partType(part.station.type).soft) return [];
 		return (['renewSoft', 'onCondition'] as const)
-			.filter((school) => school !== policy.school)
-			.map((school) => ({ school, says: judge({ ...input, policy: { ...policy, school } }).verdict }))
+			.filter((renewalPolicy) => renewalPolicy !== policy.renewalPolicy)
+			.map((renewalPolicy) => ({
+				renewalPolicy,
+				says: judge({ ...input, policy: { ...policy, renewalPolicy } }).verdict
+			}))
 			.filter(({ says }) => says !== proposed);
 	});
 	// Measured, but with no limit of its own, or not complete yet.
@@ -57,10 +60,10 @@
 					<li><WithTerms text={reasonSentence(reason, part.station, format)} /></li>
 				{/each}
 			</ul>
-			{#each elsewhere as { school, says } (school)}
-				<p class="soft small">Under “{schoolName[school]}”: {verdictName[says].toLowerCase()}.</p>
+			{#each elsewhere as { renewalPolicy, says } (renewalPolicy)}
+				<p class="soft small">Under “{renewalPolicyName[renewalPolicy]}”: {verdictName[says].toLowerCase()}.</p>
 			{/each}
-			{#if bench.bench.policy.school === 'leastCost'}
+			{#if bench.bench.policy.renewalPolicy === 'leastCost'}
 				<p class="soft small">
 					Lowest expected cost considers the whole set, under <a href="/jobs/{bench.bench.job.id}/decide">Decide</a>;
 					here the part is judged by its own condition.

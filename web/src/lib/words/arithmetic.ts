@@ -144,9 +144,9 @@ const stepInputs: Readonly<Record<Exclude<StepInput, FigureInput>, string>> = {
 	hoursOnPart: 'Hours on the part',
 	hoursToService: 'Hours to the next service',
 	wearIn1000h: 'Wear per 1000 h, from its inspections and similar parts',
-	sheetPriorWorth: 'Prior weight of the sheet (lives)',
-	ownPriorWorth: 'Prior weight of the part type (lives)',
-	recordWorth: 'Weight of the history (lives)',
+	sheetPriorWeight: 'Prior weight of the sheet (lives)',
+	ownPriorWeight: 'Prior weight of the part type (lives)',
+	recordWeight: 'Weight of the history (lives)',
 	partsOnRecord: 'Parts in the history',
 	pumpsHardness: 'Wear factor of its pump (1 = average)',
 	rateAgainstKind: 'Its rate ÷ rate of similar parts, mean',
@@ -154,7 +154,7 @@ const stepInputs: Readonly<Record<Exclude<StepInput, FigureInput>, string>> = {
 	livesOnRecord: 'Lives in the history',
 	priorShape: 'Prior: Weibull shape',
 	priorScale: 'Prior: Weibull scale',
-	priorWorth: 'Prior weight (lives)'
+	priorWeight: 'Prior weight (lives)'
 };
 
 const isSizeStep = (key: StepKey): key is SizeStep => key in steps;

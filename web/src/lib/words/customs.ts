@@ -1,6 +1,6 @@
 import type { Policy } from '@exetasis/core/decide';
 
-type Choice = Exclude<{ [K in keyof Policy]: Policy[K] extends string ? K : never }[keyof Policy], 'school'>;
+type Choice = Exclude<{ [K in keyof Policy]: Policy[K] extends string ? K : never }[keyof Policy], 'renewalPolicy'>;
 
 const renew = [
 	['sheet', 'as on the model sheet'],

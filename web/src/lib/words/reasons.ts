@@ -132,7 +132,7 @@ export function reasonSentence(reason: Reason, station: Station, format: Format)
 		}
 		case 'likelyToFail':
 		case 'otherRisk': {
-			const record = `${reason.events} such failure${reason.events === 1 ? '' : 's'} in ${format.number(reason.lives)} lives; prior weight ${format.number(reason.worth)} lives`;
+			const record = `${reason.events} such failure${reason.events === 1 ? '' : 's'} in ${format.number(reason.lives)} lives; prior weight ${format.number(reason.priorWeight)} lives`;
 			return `${format.probability(reason.probability)} chance (${format.probability(reason.low)} to ${format.probability(reason.high)}) of failing some other way within ${format.number(reason.interval)} h (${record}).`;
 		}
 		case 'questioned':

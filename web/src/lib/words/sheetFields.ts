@@ -158,7 +158,7 @@ const labels: Readonly<Record<string, string>> = {
 	within: 'To be done within',
 	within1000h: 'Scatter within a part in 1000 h',
 	workMinutes: 'To be worked within',
-	worth: 'Worth, in lives',
+	priorWeight: 'Prior weight, in lives',
 	xMm: 'To the right of the middle',
 	yMm: 'Above the middle'
 };

@@ -72,7 +72,16 @@ describe('reasonSentence', () => {
 			'Its sizes match the discharge valve spring (> 99 % probability). It does not belong here.'
 		],
 		[
-			{ code: 'otherRisk', probability: 0.031, low: 0.01, high: 0.08, interval: 2000, events: 1, lives: 42, worth: 2 },
+			{
+				code: 'otherRisk',
+				probability: 0.031,
+				low: 0.01,
+				high: 0.08,
+				interval: 2000,
+				events: 1,
+				lives: 42,
+				priorWeight: 2
+			},
 			'3 % chance (1 % to 8 %) of failing some other way within 2 000 h (1 such failure in 42 lives; prior weight 2 lives).'
 		],
 		[
@@ -105,7 +114,16 @@ describe('every reason', () => {
 		{ code: 'cannotTell', likeliest: 'Inlet valve spring', probability: 0.7 },
 		{ code: 'mateUnmeasured', mate: 'V-packings (pair)' },
 		{ code: 'mateReplaced', mate: 'Ceramic plunger' },
-		{ code: 'likelyToFail', probability: 0.3, low: 0.2, high: 0.4, interval: 2000, events: 8, lives: 60, worth: 2 },
+		{
+			code: 'likelyToFail',
+			probability: 0.3,
+			low: 0.2,
+			high: 0.4,
+			interval: 2000,
+			events: 8,
+			lives: 60,
+			priorWeight: 2
+		},
 		{ code: 'wearsFast', characteristic: 'diameter', ratio: 2.6, probability: 0.8 },
 		{
 			code: 'wearsOut',
@@ -147,7 +165,7 @@ describe('customs', () => {
 				expect(policySchema.safeParse({ ...defaultPolicy, [name]: value }).success).toBe(true);
 		}
 		const words = Object.entries(defaultPolicy).filter(
-			([name, value]) => typeof value === 'string' && name !== 'school'
+			([name, value]) => typeof value === 'string' && name !== 'renewalPolicy'
 		);
 		expect(customChoices.map(([name]) => name).sort()).toEqual(words.map(([name]) => name).sort());
 	});

@@ -1,21 +1,21 @@
 <!-- @component The shop's rules for reuse and replace, which every verdict follows; a lead sets them. -->
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { schools } from '@exetasis/core/decide';
+	import { renewalPolicies } from '@exetasis/core/decide';
 	import { keptForm } from '$lib/forms/kept';
 	import Field from '$lib/ui/Field.svelte';
 	import { say } from '$lib/ui/said';
 	import Said from '$lib/ui/Said.svelte';
 	import ShopNav from '$lib/ui/ShopNav.svelte';
 	import { customChoices } from '$lib/words/customs';
-	import { schoolName } from '$lib/words/schools';
+	import { renewalPolicyName } from '$lib/words/policies';
 
 	let { data } = $props();
 	const { form, errors, enhance } = keptForm(
 		untrack(() => data.form),
 		{ onUpdated: ({ form }) => form.valid && say(String(form.message)) }
 	);
-	const schoolSays = {
+	const renewalPolicySays = {
 		renewSoft: 'Packings, seals, O-rings and gaskets are replaced at every rebuild, other parts by condition.',
 		onCondition: 'Every part that passes inspection and its limits is reused.',
 		leastCost:
@@ -46,10 +46,14 @@
 		<div class="column">
 			<fieldset class="sheet" disabled={!data.mayManage}>
 				<legend>Replacement policy in force</legend>
-				{#each schools as school (school)}
-					<label class="school">
-						<input type="radio" name="school" value={school} bind:group={$form.school} />
-						<span><b>{schoolName[school]}</b><br /><span class="soft">{schoolSays[school]}</span></span>
+				{#each renewalPolicies as renewalPolicy (renewalPolicy)}
+					<label class="policy">
+						<input type="radio" name="renewalPolicy" value={renewalPolicy} bind:group={$form.renewalPolicy} />
+						<span
+							><b>{renewalPolicyName[renewalPolicy]}</b><br /><span class="soft"
+								>{renewalPolicySays[renewalPolicy]}</span
+							></span
+						>
 					</label>
 				{/each}
 			</fieldset>
@@ -112,19 +116,19 @@
 		gap: 0.8rem;
 		clear: both;
 	}
-	.school {
+	.policy {
 		display: grid;
 		grid-template-columns: 2.75rem 1fr;
 		min-height: 44px;
 		align-items: center;
 		cursor: pointer;
 	}
-	.school input {
+	.policy input {
 		width: 22px;
 		height: 22px;
 		accent-color: var(--mark);
 	}
-	.school .soft {
+	.policy .soft {
 		font-size: 0.88rem;
 	}
 	@media (max-width: 900px) {

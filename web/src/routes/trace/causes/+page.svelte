@@ -37,11 +37,11 @@
 				{format.number(cause.per1000h, 3)} times in 1000 h.
 			</p>
 			<ul>
-				{#each cause.links as { finding, strength, worth } (finding)}
+				{#each cause.links as { finding, strength, priorWeight } (finding)}
 					<li>
 						<span class="bar" style="--share: {100 * strength}%" aria-hidden="true"></span>
 						{findingName(data.network, finding)}: <span class="figures">{format.probability(strength)}</span>
-						<span class="soft">(weight {format.number(worth)})</span>
+						<span class="soft">(weight {format.number(priorWeight)})</span>
 					</li>
 				{/each}
 			</ul>

@@ -1,8 +1,8 @@
-<!-- @component Decide: the whole set in one table, risks and costs at the next service, what each school says, how far it can go. -->
+<!-- @component Decide: the whole set in one table, risks and costs at the next service, what each policy says, how far it can go. -->
 <script lang="ts">
 	import WithTerms from '$lib/ui/WithTerms.svelte';
 	import { untrack } from 'svelte';
-	import { INTERVALS, schools, valveRules } from '@exetasis/core/decide';
+	import { INTERVALS, renewalPolicies, valveRules } from '@exetasis/core/decide';
 	import { Slider } from '@skeletonlabs/skeleton-svelte';
 	import { allSteps, consequences } from '@exetasis/core/record';
 	import { benchInUse } from '$lib/log/bench.svelte';
@@ -15,7 +15,7 @@
 	import Proposal from '$lib/decide/Proposal.svelte';
 	import UnitQuestion from '$lib/decide/UnitQuestion.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
-	import { schoolName, valvesName } from '$lib/words/schools';
+	import { renewalPolicyName, valvesName } from '$lib/words/policies';
 	import { formatInUse } from '$lib/format/context';
 
 	const format = formatInUse();
@@ -31,7 +31,7 @@
 	const currency = $derived(data.shop?.currency ?? '');
 	const locked = $derived(job.releasedAt !== null || !data.mayWork || bench.blocked.length > 0);
 
-	// The worker lives as long as the page; what it is asked follows the slider, the school and the log.
+	// The worker lives as long as the page; what it is asked follows the slider, the policy and the log.
 	$effect(() => set.open());
 	$effect(() => set.hold());
 	$effect(() => void set.decide());
@@ -69,14 +69,19 @@
 				</Slider.Control>
 			</Slider>
 		</div>
-		<div class="schools" role="group" aria-label="Policy">
-			{#each schools as school (school)}
-				{@const one = set.decision?.cost[school]}
-				<button type="button" class="btn" aria-pressed={set.school === school} onclick={() => (set.school = school)}>
+		<div class="policies" role="group" aria-label="Policy">
+			{#each renewalPolicies as renewalPolicy (renewalPolicy)}
+				{@const one = set.decision?.cost[renewalPolicy]}
+				<button
+					type="button"
+					class="btn"
+					aria-pressed={set.renewalPolicy === renewalPolicy}
+					onclick={() => (set.renewalPolicy = renewalPolicy)}
+				>
 					<span
-						>{schoolName[school]}{school === bench.bench.policy.school ? ' (in force)' : ''}<br /><span
-							class="figures soft">{one ? `${format.number(one.total)} ${currency}` : '…'}</span
-						></span
+						>{renewalPolicyName[renewalPolicy]}{renewalPolicy === bench.bench.policy.renewalPolicy
+							? ' (in force)'
+							: ''}<br /><span class="figures soft">{one ? `${format.number(one.total)} ${currency}` : '…'}</span></span
 					>
 				</button>
 			{/each}
@@ -99,7 +104,7 @@
 				Lowest cost per hour: {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
 					>{format.number(set.interval.best.hours)} h</b
 				>: {format.number(set.interval.best.per1000h)}
-				{currency} per 1000 h, by “{schoolName[set.school]}”.
+				{currency} per 1000 h, by “{renewalPolicyName[set.renewalPolicy]}”.
 				<a
 					class="row"
 					href="/jobs/{bench.bench.job.id}/service?hours={set.interval.best.hours}"
@@ -150,12 +155,12 @@
 		font-size: 0.85rem;
 		line-height: 1.3;
 	}
-	.schools {
+	.policies {
 		display: grid;
 		grid-template-columns: repeat(3, 1fr);
 		gap: 6px;
 	}
-	.schools .btn {
+	.policies .btn {
 		justify-content: flex-start;
 		text-align: left;
 		font-size: 0.88rem;

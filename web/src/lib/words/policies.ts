@@ -1,6 +1,6 @@
-import type { Policy, School } from '@exetasis/core/decide';
+import type { Policy, RenewalPolicy } from '@exetasis/core/decide';
 
-export const schoolName: Readonly<Record<School, string>> = {
+export const renewalPolicyName: Readonly<Record<RenewalPolicy, string>> = {
 	renewSoft: 'Renew soft parts',
 	onCondition: 'On condition',
 	leastCost: 'Lowest expected cost'

@@ -51,7 +51,7 @@ const facts = {
 };
 const judgement = decide.judge(inputFor(sheet, 'plunger', plunger, { life: facts }));
 const prior = life.wearPriorOf('plunger', size)!;
-const history = { before: [{ hours: 0, weight: 1 }], looks: [{ hours: 1000, worn: 0.4, u: 0.02 }] };
+const history = { before: [{ hours: 0, weight: 1 }], inspections: [{ hours: 1000, worn: 0.4, u: 0.02 }] };
 const grid = { rates: Float64Array.of(0.1, 0.2, 0.4), size: 3, middle: 1, step: 0.7 };
 const ends = life.lifePriorOf(station);
 const jobs = [1000, 2500].map((pumpHours) => ({ pump: 'p', pumpHours, duty: { pressureMPa: 9, speedRpm: 900 } }));
@@ -70,7 +70,7 @@ const fittedAt = {
 	firstSeenHours: 0,
 	removedHours: 2500,
 	endReason: 'worn' as const,
-	lookedHours: [1000],
+	inspectedHours: [1000],
 	asFitted: {}
 };
 const cell = {
@@ -124,7 +124,7 @@ const kit = { number: 'K', price: 20, days: 2, most: 5, holds: [{ station: 'a', 
 const toCover = { needs: [{ station: 'a', pieces: 4 }], offers: [kit], stock: [{ station: 'a', pieces: 1 }] };
 const mpa = (value: number) => ({ value, typed: { text: String(value), unit: 'MPa' as const } });
 const heldFor5 = { test: 'hold' as const, from: mpa(12), to: mpa(11.9), minutes: 5 };
-const looks = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
+const inspections = [1, 2].map((cylinder) => ({ station: 's', cylinder, hours: 1000, patterns: ['chip'] }));
 
 const plate = {
 	model: 'Quay',
@@ -152,7 +152,7 @@ const lived = [
 const weibullFit = survival.fitWeibull(lived);
 const rebuilt = {
 	pumpHours: 1000,
-	looks: [],
+	inspections: [],
 	asFound: [],
 	sizes: [],
 	sides: [],
@@ -388,7 +388,7 @@ const answers: Record<string, Walked> = {
 	effectiveTime: { args: [readings[0]] },
 	withdrawnIds: { args: [readings], held: ['payload'] },
 	standingDecision: { args: [plunger], held: ['payload'] },
-	isLookedAt: { args: [plunger], held: ['payload'] },
+	isInspected: { args: [plunger], held: ['payload'] },
 	stationsInScope: { args: [sheet, { scope: 'full' }], held: ['0'] },
 	stepsInScope: { args: [sheet, { scope: 'full' }], held: ['0'] },
 	characteristicOf: { args: [station, 'diameter'], held: ['0'] },
@@ -525,8 +525,8 @@ const answers: Record<string, Walked> = {
 	customKindOf: { args: [station], held: ['0'] },
 	setOf: { args: [station, 1, decide.defaultPolicy], held: ['0'] },
 	endReason: { args: [judgement, station], held: ['0', '1'] },
-	beyondAtLook: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'row', 'column'] },
-	sizeAtLook: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'row', 'column'] },
+	beyondAtInspection: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'row', 'column'] },
+	sizeAtInspection: { args: [station, size, onRecord, [fineGauge]], held: ['0', '1', 'row', 'column'] },
 	stretchesOf: { args: [jobs, sheet], held: ['1'] },
 	learnFleet: {
 		args: [{ ...sheet, stations: [station] }, { jobs, lives: [fittedAt], sizes: [onRecord] }, [fineGauge]],
@@ -609,7 +609,7 @@ const answers: Record<string, Walked> = {
 	walkingOrder: { args: [[station], 3], held: ['0', '1'] },
 	step: { args: ['plunger/1', 'ArrowDown', { stations: [station], cylinders: 3 }, 1], held: ['2', '3'] },
 	countedSizes: of([{ part: 'a', characteristic: 'c', pumpHours: 1000, fittedHours: 0, beyond: false }]),
-	countedLooks: of([
+	countedInspections: of([
 		{
 			part: 'a',
 			station: 's',
@@ -711,11 +711,11 @@ const answers: Record<string, Walked> = {
 	beliefsOf: { args: [trace.startingNetwork, sheet, [rebuilt], []], held: ['1', 'findings', 'causes'] },
 	learnStrengths: { args: [trace.startingNetwork, []], held: networkIsChecked },
 	learnBackgroundRates: {
-		args: [trace.startingNetwork, [{ finding: 'sealTorn', looked: 20, present: 3 }]],
+		args: [trace.startingNetwork, [{ finding: 'sealTorn', inspected: 20, present: 3 }]],
 		held: networkIsChecked
 	},
 	poissonRate: of(3, 1000, 0.95),
-	recurrences: { args: [looks], held: ['cylinder'] },
+	recurrences: { args: [inspections], held: ['cylinder'] },
 	standsOut: of({ pAny: 0.01 }, 12),
 	binomialUpperTail: of(3, 5, 0.3),
 	changesBetween: { args: [sheet, sheet], held: ['0', '1'] },

@@ -147,8 +147,10 @@ report('Weibull with its limits, 100,000 censored lives', 100, () => fitWeibull(
 const between = Array.from({ length: 2000 }, (_, i) => {
 	const hours = 3000 * (-Math.log(draw(i + 3))) ** (1 / 1.7);
 	const every = 500 + 1000 * draw(i + 11);
-	const looks = Math.floor(hours / every);
-	return i % 5 === 0 ? rightCensored(every * looks + 1) : intervalCensored(every * looks, every * (looks + 1));
+	const inspections = Math.floor(hours / every);
+	return i % 5 === 0
+		? rightCensored(every * inspections + 1)
+		: intervalCensored(every * inspections, every * (inspections + 1));
 });
 report('Turnbull on 2,000 intervals', 1000, () => turnbull(between), 3);
 

@@ -31,7 +31,7 @@ for (let pump = 0; pump < PUMPS; pump++) {
 				firstSeenHours: from * INTERVAL,
 				removedHours: seen[1],
 				endReason: count % 20 === 0 ? 'damaged' : 'worn',
-				lookedHours: seen,
+				inspectedHours: seen,
 				asFitted: {}
 			});
 			for (const characteristic of station.characteristics.filter(({ when }) => when === 'always')) {

@@ -106,8 +106,10 @@ export function markedMates(fleets: number, seed: number): { found: number; alar
 	const life = (scale: number): ObservedLife => {
 		const hours = scale * (-Math.log(random.uniform() || Number.MIN_VALUE)) ** (1 / SHAPE);
 		// Looked at every interval, and renewed at the second at the latest.
-		const looks = Math.floor(hours / INTERVAL_H);
-		return looks >= 2 ? rightCensored(2 * INTERVAL_H) : intervalCensored(looks * INTERVAL_H, (looks + 1) * INTERVAL_H);
+		const inspections = Math.floor(hours / INTERVAL_H);
+		return inspections >= 2
+			? rightCensored(2 * INTERVAL_H)
+			: intervalCensored(inspections * INTERVAL_H, (inspections + 1) * INTERVAL_H);
 	};
 	const told = (shorter: number): boolean => {
 		const [marked, sound]: [ObservedLife[], ObservedLife[]] = [[], []];

@@ -6,7 +6,7 @@ import {
 	type Cause,
 	type CauseNetwork,
 	type FindingNode,
-	type LookedAt,
+	type InspectedAt,
 	type RebuildEvidence
 } from '../../core/src/trace';
 import type { ModelSheet } from '../../core/src/record';
@@ -74,8 +74,8 @@ export function plantedTruth(sheet: ModelSheet, pumps: number, seed: number): Pl
 	const said: { p: number; so: boolean }[] = [];
 	let [furthest, planted, first, aboveAll] = [0, 0, 0, 0];
 	for (let pump = 0; pump < pumps; pump++) {
-		const wholeLook = random.chance(PLANTED_SHARE);
-		const one = wholeLook ? Math.floor(random.between(0, chains.length - 1e-9)) : -1;
+		const wholeInspection = random.chance(PLANTED_SHARE);
+		const one = wholeInspection ? Math.floor(random.between(0, chains.length - 1e-9)) : -1;
 		const { truth, seen, rebuilds } = draw(random, network, sheet, chains, one);
 		const believed = beliefsOf(network, sheet, rebuilds, []);
 		if (believed.kind !== 'believed') throw new Error('a network contradicts what it brought about');
@@ -105,7 +105,7 @@ function draw(random: Random, network: CauseNetwork, sheet: ModelSheet, chains: 
 			state = state.map((on, k) => on || random.chance(-Math.expm1((-chains[k].of.per1000h * HOURS) / 1000)));
 		truth.push(state);
 		const here: Seen[] = [];
-		const looks: LookedAt[] = [];
+		const inspections: InspectedAt[] = [];
 		for (const station of sheet.stations) {
 			const shown = network.findings.filter((finding) => stationsOf(finding, sheet).includes(station));
 			if (shown.length === 0) continue;
@@ -116,7 +116,7 @@ function draw(random: Random, network: CauseNetwork, sheet: ModelSheet, chains: 
 					present: random.chance(1 - absentChance(chains, state, finding.key, finding.backgroundRate, cylinder))
 				}));
 				here.push(...found.map(({ finding, present }) => ({ finding: finding.key, cylinder, present })));
-				looks.push({
+				inspections.push({
 					station: station.key,
 					cylinder,
 					patterns: found.flatMap(({ finding, present }) =>
@@ -129,7 +129,7 @@ function draw(random: Random, network: CauseNetwork, sheet: ModelSheet, chains: 
 				});
 			}
 		}
-		rebuilds.push({ pumpHours: HOURS * (t + 1), looks, asFound: [], sizes: [], sides: [], duty: {} });
+		rebuilds.push({ pumpHours: HOURS * (t + 1), inspections, asFound: [], sizes: [], sides: [], duty: {} });
 		seen.push(here);
 	}
 	return { truth, seen, rebuilds };

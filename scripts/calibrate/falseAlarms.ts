@@ -1,14 +1,14 @@
 // Fleets in which nothing is wrong with any one cylinder: how often does anything stand out at all?
 import {
 	comparePlaces,
-	countedLooks,
+	countedInspections,
 	falseDiscovery,
 	harshnessOf,
 	recurrences,
 	standsOut,
-	type CountedLook,
+	type CountedInspection,
 	type EventsAtPlace,
-	type PartLook
+	type PartInspection
 } from '../../core/src/trace';
 import { Random } from '../../demo/src';
 
@@ -19,8 +19,8 @@ const STATIONS = 16;
 const PATTERNS = 3;
 
 // Marks come at their pattern's rate, stay on kept parts, and now and then grow.
-function looksOf(random: Random, ratesPer1000h: readonly number[][]): PartLook[] {
-	const looks: PartLook[] = [];
+function inspectionsOf(random: Random, ratesPer1000h: readonly number[][]): PartInspection[] {
+	const inspections: PartInspection[] = [];
 	for (let station = 0; station < STATIONS; station++)
 		for (let cylinder = 1; cylinder <= CYLINDERS; cylinder++) {
 			let part = 0;
@@ -33,7 +33,7 @@ function looksOf(random: Random, ratesPer1000h: readonly number[][]): PartLook[]
 					if (random.chance(-Math.expm1(-rate * 1.5)) && severity < 3) marks.set(`${pattern}`, severity + 1);
 				}
 				const found = [...marks].map(([pattern, severity]) => ({ pattern, severity, onset: 'service' as const }));
-				looks.push({
+				inspections.push({
 					part: `${station}/${cylinder}/${part}`,
 					station: `${station}`,
 					cylinder,
@@ -48,18 +48,18 @@ function looksOf(random: Random, ratesPer1000h: readonly number[][]): PartLook[]
 				}
 			}
 		}
-	return looks;
+	return inspections;
 }
 
 // What the shop's trace counts by place, as its statement does.
-function eventsOf(pump: string, looks: readonly (CountedLook & { hours: number })[]): EventsAtPlace[] {
+function eventsOf(pump: string, inspections: readonly (CountedInspection & { hours: number })[]): EventsAtPlace[] {
 	const rows = new Map<string, EventsAtPlace>();
 	const add = (station: string, cylinder: number, pattern: string | null, events: number, hours: number) => {
 		const key = `${station}/${cylinder}/${pattern}`;
 		const row = rows.get(key) ?? { pump, station, cylinder, pattern, events: 0, hours: 0 };
 		rows.set(key, { ...row, events: row.events + events, hours: row.hours + hours });
 	};
-	for (const { station, cylinder, patterns, hours } of looks) {
+	for (const { station, cylinder, patterns, hours } of inspections) {
 		add(station, cylinder, null, 0, hours);
 		for (const pattern of patterns) add(station, cylinder, pattern, 1, 0);
 	}
@@ -112,8 +112,8 @@ export function falseAlarms(fleets: number, seed: number, rates: PumpRates): Fal
 		for (let pump = 0; pump < PUMPS; pump++) {
 			const factor = FACTOR[rates](random, pump);
 			const own = (rates === 'own' ? drawn() : model).map((station) => station.map((rate) => rate * factor));
-			const counted = countedLooks(looksOf(random, own)).flatMap(({ hours, ...look }) =>
-				hours === undefined ? [] : [{ ...look, hours }]
+			const counted = countedInspections(inspectionsOf(random, own)).flatMap(({ hours, ...inspection }) =>
+				hours === undefined ? [] : [{ ...inspection, hours }]
 			);
 			const [worst] = recurrences(counted);
 			any ||= worst !== undefined && standsOut(worst, PUMPS);

@@ -2,7 +2,7 @@
 import {
 	anyInPump,
 	knowledgeOfPump,
-	sizeAtLook,
+	sizeAtInspection,
 	type FleetKnowledge,
 	type JobOnRecord,
 	type Judgement,
@@ -45,7 +45,7 @@ export interface Place {
 	truth: TruePart;
 	fittedHours: number | null;
 	fromHours: number;
-	lookedHours: number[];
+	inspectedHours: number[];
 	/** What its looks say of the pump's harshness, to the reference; undefined before the first. */
 	evidence?: Float64Array;
 }
@@ -125,7 +125,11 @@ export class ForecastBook {
 			const start = place.fittedHours ?? place.fromHours;
 			const wears = wearing(station, life).map(({ key }) => {
 				const wear = replaced
-					? new ReferenceSize(this.#world, { station, key, before: [{ hours: 0, weight: 1 }], looks: [] }, this.#before)
+					? new ReferenceSize(
+							this.#world,
+							{ station, key, before: [{ hours: 0, weight: 1 }], inspections: [] },
+							this.#before
+						)
 					: new ReferenceSize(this.#world, this.#seen(other.place, key), this.#before);
 				return { key, reference: wear.chance(replaced ? 0 : pumpHours - start, next, this.#before) };
 			});
@@ -174,17 +178,17 @@ export class ForecastBook {
 		const sheet = station.characteristics.find((characteristic) => characteristic.key === key)!;
 		const allowance = allowanceOf(sheet);
 		const start = fittedHours ?? fromHours;
-		const looks = this.#sizes
+		const inspections = this.#sizes
 			.filter((size) => size.part === part && size.characteristic === key)
 			.map((size) => {
-				const { value, u } = sizeAtLook(station, sheet, size, this.#gauges)!;
+				const { value, u } = sizeAtInspection(station, sheet, size, this.#gauges)!;
 				return {
 					hours: size.pumpHours - start,
 					worn: (value - sheet.nominal) / ((sheet.min ?? sheet.max!) - sheet.nominal),
 					u: u / allowance
 				};
 			});
-		return { station, key, before: this.#ages(place), looks };
+		return { station, key, before: this.#ages(place), inspections };
 	}
 	#ages({ fittedHours, fromHours }: Place) {
 		if (fittedHours !== null) return [{ hours: 0, weight: 1 }];
@@ -196,7 +200,12 @@ export class ForecastBook {
 		const sheet = station.characteristics.find((characteristic) => characteristic.key === key)!;
 		const known = fleet.wear[`${station.key}/${key}`] ?? priorKnowledge(wearPriorOf(station.type, sheet)!);
 		const { pump } = knowledgeOfPump(fleet, state.jobs.at(-1)!, this.#sheet);
-		return new PartWear(known, pump, { before: [{ hours: 0, weight: 1 }], looks: [] }, { context: this.#context });
+		return new PartWear(
+			known,
+			pump,
+			{ before: [{ hours: 0, weight: 1 }], inspections: [] },
+			{ context: this.#context }
+		);
 	}
 
 	/** Holds what was said at the last rebuild against what has come true; `lives` of a kind are on record by now. */

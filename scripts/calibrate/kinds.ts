@@ -32,7 +32,7 @@ interface Truth {
 	readonly within1000h: number;
 }
 const NEW = [{ hours: 0, weight: 1 }];
-const FITTED: WearHistory = { before: NEW, looks: [] };
+const FITTED: WearHistory = { before: NEW, inspections: [] };
 const READING_U = 0.03; // of the allowance
 
 interface Part {
@@ -45,13 +45,13 @@ function wear(part: Part, { hoursToLimit, within1000h }: Truth, hours: number, r
 	part.worn += (random.gamma((shapePer1000h * hours) / 1000) / shapePer1000h) * part.rate * (1000 / hoursToLimit);
 }
 
-function look(part: Part, truth: Truth, intervals: readonly number[], random: Random): WearHistory {
+function inspection(part: Part, truth: Truth, intervals: readonly number[], random: Random): WearHistory {
 	let hours = 0;
-	const looks = intervals.map((interval) => {
+	const inspections = intervals.map((interval) => {
 		wear(part, truth, interval, random);
 		return { hours: (hours += interval), worn: part.worn + random.normal(0, READING_U), u: READING_U };
 	});
-	return { before: NEW, looks };
+	return { before: NEW, inspections };
 }
 
 const classOf = (pumps: number) => new Map(Array.from({ length: pumps }, (_, i) => [`${i}`, '']));
@@ -83,15 +83,15 @@ export function fastParts(fleets: number, seed: number): { parts: number; said: 
 		const truth = drawn(prior, random);
 		const all = Array.from({ length: 108 }, (_, i) => {
 			const part = partOf(truth, random);
-			return { part, pump: `${i % 12}`, history: look(part, truth, [INTERVAL, INTERVAL], random) };
+			return { part, pump: `${i % 12}`, history: inspection(part, truth, [INTERVAL, INTERVAL], random) };
 		});
 		const fit = fitOf(prior, all, 12);
 		const typical = new PartWear(fit.kinds.k, unknownPump(unknownClass), FITTED, { context }).expected(
 			2 * INTERVAL
 		).worn;
 		for (const { part, pump, history } of all) {
-			const ratio = history.looks[1].worn / typical;
-			if (ratio < 2.5 || ratio > 4 || history.looks[1].worn > 0.9) continue;
+			const ratio = history.inspections[1].worn / typical;
+			if (ratio < 2.5 || ratio > 4 || history.inspections[1].worn > 0.9) continue;
 			parts++;
 			said += new PartWear(fit.kinds.k, fit.pumps[pump], history, { context }).chance(INTERVAL);
 			wear(part, truth, INTERVAL, random);
@@ -109,14 +109,14 @@ const DRAWN = 20_000; // courses of wear that the reference weighs by the readin
  * The best possible forecast for one part, from the truth of its fleet and the knowledge that one rate in twenty triples at the second
  * inspection: courses of wear are drawn and weighed by the readings.
  */
-function referenceChance(truth: Truth, { looks }: WearHistory, random: Random): number {
+function referenceChance(truth: Truth, { inspections }: WearHistory, random: Random): number {
 	let all = 0;
 	let beyond = 0;
 	for (let i = 0; i < DRAWN; i++) {
 		const early = partOf(truth, random);
 		const later = { ...early, rate: early.rate * (random.chance(CHANGED) ? TRIPLED : 1) };
 		let log = 0;
-		for (const [k, { worn, u }] of looks.entries()) {
+		for (const [k, { worn, u }] of inspections.entries()) {
 			const part = k < 2 ? early : later;
 			wear(part, truth, INTERVAL, random);
 			log -= ((part.worn - worn) / u) ** 2 / 2;
@@ -144,12 +144,15 @@ export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 		const truth = drawn(prior, random);
 		const parts = Array.from({ length: 108 }, (_, i) => {
 			const part = partOf(truth, random);
-			const { looks } = look(part, truth, [INTERVAL, INTERVAL], random);
+			const { inspections } = inspection(part, truth, [INTERVAL, INTERVAL], random);
 			const faster = random.chance(CHANGED);
 			const now = { ...part, rate: part.rate * (faster ? TRIPLED : 1) };
-			const later = look(now, truth, Array<number>(since).fill(INTERVAL), random).looks;
-			const all = [...looks, ...later.map((wearLook) => ({ ...wearLook, hours: wearLook.hours + 2 * INTERVAL }))];
-			return { now, faster, pump: `${i % 12}`, history: { before: NEW, looks: all } };
+			const later = inspection(now, truth, Array<number>(since).fill(INTERVAL), random).inspections;
+			const all = [
+				...inspections,
+				...later.map((wearInspection) => ({ ...wearInspection, hours: wearInspection.hours + 2 * INTERVAL }))
+			];
+			return { now, faster, pump: `${i % 12}`, history: { before: NEW, inspections: all } };
 		});
 		const fit = fitOf(prior, parts, 12);
 		for (const { now, faster, pump, history } of parts) {
@@ -188,14 +191,14 @@ function trueChance(truth: Truth, hours: number, random: Random): number {
  * Six parts seen once each, the prior centred on the truth and worth twelve lives: what fits say of a new part, 5 and 95 %;
  * in the pump that they came from, or in one of which it is known that it is ordinary.
  */
-export function oneLookALife(fits: number, seed: number, pumps: number, hardnessKnown = false) {
+export function oneInspectionALife(fits: number, seed: number, pumps: number, hardnessKnown = false) {
 	const random = new Random(seed);
 	const truth = { hoursToLimit: 2960, between: 0.3, within1000h: 0.25 };
 	const prior = priorOf(truth.hoursToLimit, truth.between, truth.within1000h, 12);
 	const said = Array.from({ length: fits }, () => {
 		const parts = Array.from({ length: 6 }, (_, i) => ({
 			pump: `${i % pumps}`,
-			history: look(partOf(truth, random), truth, [INTERVAL], random)
+			history: inspection(partOf(truth, random), truth, [INTERVAL], random)
 		}));
 		const fit = fitOf(prior, parts, pumps);
 		const pump = hardnessKnown ? { mean: 0, sd: 0 } : fit.pumps['0'];
@@ -215,7 +218,7 @@ export function wrongPrior(factor: number, lives: number, fleets: number, seed: 
 			return new PartWear(priorKnowledge(prior), unknownPump(unknownClass), FITTED, { context }).chance(INTERVAL);
 		const parts = Array.from({ length: lives }, (_, i) => ({
 			pump: `${i % 5}`,
-			history: look(partOf(truth, random), truth, [INTERVAL / 2, INTERVAL / 2], random)
+			history: inspection(partOf(truth, random), truth, [INTERVAL / 2, INTERVAL / 2], random)
 		}));
 		const fit = fitOf(prior, parts, 5);
 		return new PartWear(fit.kinds.k, fit.pumps['0'], FITTED, { context }).chance(INTERVAL);

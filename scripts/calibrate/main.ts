@@ -13,7 +13,7 @@ import { falseAlarms } from './falseAlarms';
 import { fixes } from './fixes';
 import { heardAtLag, saidOfLeaks, type HeardAtLag } from './leaks';
 import { otherEnds } from './otherEnds';
-import { changedRates, fastParts, oneLookALife, wrongPrior } from './kinds';
+import { changedRates, fastParts, oneInspectionALife, wrongPrior } from './kinds';
 import { bins, counts, summary, type Seeded } from './reliability';
 import type { ShopForecasts } from './forecasts';
 import { worlds } from './world';
@@ -179,7 +179,7 @@ const seenOnce = [
 	['a pump known to be ordinary', 6, true]
 ] as const;
 for (const [name, pumps, hardnessKnown] of seenOnce) {
-	const one = oneLookALife(200, from, pumps, hardnessKnown);
+	const one = oneInspectionALife(200, from, pumps, hardnessKnown);
 	row(
 		`new part at 1,500 h after six lives of one look, in ${name}: 5, 50, 95 % of fits`,
 		`${percent(one.low)}, ${percent(one.middle)}, ${percent(one.high)}`,

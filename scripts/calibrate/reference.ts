@@ -1,6 +1,6 @@
 // The best that anybody could say who knows how parts of this world wear in general, and sees the same record: part, pump and
 // age integrated on grids.
-import { followWear, type AgeNode, type Track, type WearLook } from '../../core/src/life';
+import { followWear, type AgeNode, type Track, type WearInspection } from '../../core/src/life';
 import { GammaTable } from '../../core/src/life/gammaTable';
 import type { Station } from '../../core/src/record';
 import { wearHours, type World } from './world';
@@ -30,7 +30,7 @@ export interface SeenSize {
 	readonly station: Station;
 	readonly key: string;
 	readonly before: readonly AgeNode[];
-	readonly looks: readonly WearLook[];
+	readonly inspections: readonly WearInspection[];
 }
 
 interface Rates {
@@ -81,13 +81,17 @@ export class ReferenceSize {
 			const points = seen.before.flatMap((node) => {
 				// The clock runs from the part's own beginning, so each possible age is a history of its own.
 				const at = (hours: number) => factor * wearHours(world, node.hours + hours);
-				const looks = seen.looks.map((look) => ({ ...look, hours: at(look.hours) }));
-				const [[track]] = followWear({ before: [{ hours: looks.length > 0 ? 0 : at(0), weight: 1 }], looks }, [path], {
-					rates,
-					size: rates.length,
-					step: 0,
-					middle: 0
-				});
+				const inspections = seen.inspections.map((inspection) => ({ ...inspection, hours: at(inspection.hours) }));
+				const [[track]] = followWear(
+					{ before: [{ hours: inspections.length > 0 ? 0 : at(0), weight: 1 }], inspections },
+					[path],
+					{
+						rates,
+						size: rates.length,
+						step: 0,
+						middle: 0
+					}
+				);
 				return Array.from(weights, (weight, i) => ({
 					log: Math.log(weight * node.weight) + track.logEvidence[i],
 					i,
@@ -113,8 +117,8 @@ export class ReferenceSize {
 	chance(now: number, further: number, { factors }: Harshness): Float64Array {
 		const path = this.#path();
 		const { rates } = ratesOf(this.#world, this.#kind);
-		const { looks } = this.#seen;
-		const last = looks.at(-1);
+		const { inspections } = this.#seen;
+		const last = inspections.at(-1);
 		return Float64Array.from(factors, (factor, f) => {
 			const tables = new Map<number, GammaTable>();
 			return this.#posterior[f].reduce((sum, { weight, i, age, track }) => {

@@ -99,7 +99,7 @@ export class SimulatedShop {
 					truth,
 					fittedHours: null,
 					fromHours: meter,
-					lookedHours: []
+					inspectedHours: []
 				};
 			})
 		);
@@ -197,7 +197,7 @@ export class SimulatedShop {
 		for (const other of judged) {
 			other.judgement = withinSet(other, leaders, this.#world.policy);
 			other.replaced = other.judgement.verdict === 'replace';
-			other.place.lookedHours.push(pumpHours);
+			other.place.inspectedHours.push(pumpHours);
 			for (const { key } of other.station.characteristics) {
 				const readings = other.record.readings
 					.filter(({ payload }) => payload.characteristic === key)
@@ -227,7 +227,7 @@ export class SimulatedShop {
 				firstSeenHours: place.fittedHours ?? place.fromHours,
 				removedHours: pumpHours,
 				endReason: endReason(judgement, station),
-				lookedHours: place.lookedHours,
+				inspectedHours: place.inspectedHours,
 				asFitted: {}
 			});
 			Object.assign(place, {
@@ -235,7 +235,7 @@ export class SimulatedShop {
 				truth: newPart(this.#world, station, this.#random),
 				fittedHours: pumpHours,
 				fromHours: pumpHours,
-				lookedHours: [],
+				inspectedHours: [],
 				evidence: undefined
 			});
 		}
@@ -250,7 +250,7 @@ export class SimulatedShop {
 		const running = [...this.#pumps.values()].flatMap(({ pump, places, jobs }) =>
 			jobs.length === 0
 				? []
-				: places.map(({ station, part, fittedHours, fromHours, lookedHours }) => ({
+				: places.map(({ station, part, fittedHours, fromHours, inspectedHours }) => ({
 						part,
 						pump: pump.serial,
 						station: station.key,
@@ -258,7 +258,7 @@ export class SimulatedShop {
 						firstSeenHours: fittedHours ?? fromHours,
 						removedHours: null,
 						endReason: null,
-						lookedHours,
+						inspectedHours,
 						asFitted: {}
 					}))
 		);

@@ -48,14 +48,14 @@ type Case = typeof anyCase extends fc.Arbitrary<infer T> ? T : never;
 
 function inputOf({ at, shares, picks, hours, mateShares }: Case): JudgeInput {
 	const { sheet, station } = places[at];
-	const looks = picks.length > 0 ? findings(station, picks) : [clean()];
+	const inspections = picks.length > 0 ? findings(station, picks) : [clean()];
 	const mates = sheet.stations
 		.filter((other) => station.mates.includes(other.key) || other.mates.includes(station.key))
 		.map((other) => ({ station: other, record: recordOf(clean(), ...readings(other, mateShares)) }));
 	const lives = [1200, 2500].map((held) => ({ before: [{ hours: 0, weight: 1 }], held }));
 	const onRecord = { station: station.key, type: station.type, prior: lifePriorOf(station), lives };
 	const ends = at % 2 === 0 ? fitCompetingFailures([onRecord])[station.key] : undefined;
-	return inputFor(sheet, station.key, recordOf(...looks, ...readings(station, shares)), {
+	return inputFor(sheet, station.key, recordOf(...inspections, ...readings(station, shares)), {
 		mates,
 		life: { ...(hours === undefined ? unknownLife(station) : ran(station, hours)), ...(ends ? { ends } : {}) }
 	});

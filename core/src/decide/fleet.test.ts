@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { QUANTILE_WEIGHTS } from '../life';
-import { knowledgeOfPump, learnFleet, pastOf, PartLife, sizeAtLook, stretchesOf, unknownLife } from '.';
+import { knowledgeOfPump, learnFleet, pastOf, PartLife, sizeAtInspection, stretchesOf, unknownLife } from '.';
 import type { FleetRecord, JobOnRecord, LifeOnRecord, SizeOnRecord } from '.';
 import { demoSheet, fineGauge, ran, stationOn } from './testing';
 
@@ -23,7 +23,7 @@ const life = (part: string, change: Partial<LifeOnRecord> = {}): LifeOnRecord =>
 	firstSeenHours: 0,
 	removedHours: 1500,
 	endReason: 'worn',
-	lookedHours: [1500],
+	inspectedHours: [1500],
 	asFitted: {},
 	...change
 });
@@ -44,12 +44,12 @@ const record = (change: Partial<FleetRecord> = {}): FleetRecord => ({
 const meanOf = (known: { shapes: readonly { weight: number; mean: number }[] }) =>
 	known.shapes.reduce((sum, { weight, mean }) => sum + weight * mean, 0);
 
-describe('sizeAtLook', () => {
+describe('sizeAtInspection', () => {
 	const places = (values: readonly number[]) => ({
 		readings: values.map((value, row) => ({ row, column: 0, value, gauge: 'fine' }))
 	});
 	it('reads all places together', () => {
-		const { value, u } = sizeAtLook(plunger, diameter, places([17.98, 17.982, 17.981]), gauges)!;
+		const { value, u } = sizeAtInspection(plunger, diameter, places([17.98, 17.982, 17.981]), gauges)!;
 		expect(value).toBeGreaterThan(17.979);
 		expect(value).toBeLessThan(17.982);
 		expect(u).toBeGreaterThan(0.0005);
@@ -57,7 +57,7 @@ describe('sizeAtLook', () => {
 	});
 	it('is wide where no gauge is named', () => {
 		const bare = { readings: [{ row: 0, column: 0, value: 17.98 }] };
-		expect(sizeAtLook(plunger, diameter, bare, [])!.u).toBeGreaterThan(0.01);
+		expect(sizeAtInspection(plunger, diameter, bare, [])!.u).toBeGreaterThan(0.01);
 	});
 });
 
@@ -82,7 +82,7 @@ describe('learnFleet', () => {
 				{
 					jobs: names.flatMap((pump) => hours.map((at) => job(pump, at))),
 					lives: names.map((pump) =>
-						life(pump, { pump, station: 'plunger', removedHours: null, endReason: null, lookedHours: hours })
+						life(pump, { pump, station: 'plunger', removedHours: null, endReason: null, inspectedHours: hours })
 					),
 					sizes: names.flatMap((pump, i) =>
 						hours.map((at) =>
@@ -108,8 +108,8 @@ describe('learnFleet', () => {
 	});
 	it('counts a damaged part since the look before, and one that runs to its last look', () => {
 		const lives = [
-			life('a', { endReason: 'damaged', removedHours: 3000, lookedHours: [1500, 3000] }),
-			life('b', { removedHours: null, endReason: null, lookedHours: [1500] })
+			life('a', { endReason: 'damaged', removedHours: 3000, inspectedHours: [1500, 3000] }),
+			life('b', { removedHours: null, endReason: null, inspectedHours: [1500] })
 		];
 		const { ends } = learnFleet(sheet, record({ lives }), gauges);
 		expect([ends.packing.events, ends.packing.lives]).toEqual([1, 2]);

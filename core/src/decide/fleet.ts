@@ -16,7 +16,7 @@ import {
 	type OtherLife,
 	type Stretch,
 	type WearKnowledge,
-	type WearLook
+	type WearInspection
 } from '../life';
 import { groupBy } from '../list';
 import { requireThat } from '../number';
@@ -43,7 +43,7 @@ export interface LifeOnRecord {
 	readonly removedHours: number | null;
 	readonly endReason: EndReason | null;
 	/** Rebuilds in which somebody looked at it. */
-	readonly lookedHours: readonly number[];
+	readonly inspectedHours: readonly number[];
 	readonly asFitted: Readonly<Partial<Record<string, number>>>;
 }
 
@@ -86,7 +86,7 @@ const LIVES_A_KIND = 2400;
  * The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places.
  * Shape: at least one reading. Errors: PreconditionError as `measureCharacteristic`.
  */
-export function sizeAtLook(
+export function sizeAtInspection(
 	station: Station,
 	sheet: SheetCharacteristic,
 	{ readings }: Pick<SizeOnRecord, 'readings'>,
@@ -98,16 +98,16 @@ export function sizeAtLook(
 
 /**
  * Whether the size of one look, as all its places together tell it, is beyond its discard limit. Undefined without a limit, and for
- * a form with too few places. Shape and errors: as `sizeAtLook`.
+ * a form with too few places. Shape and errors: as `sizeAtInspection`.
  */
-export function beyondAtLook(
+export function beyondAtInspection(
 	station: Station,
 	sheet: SheetCharacteristic,
 	size: Pick<SizeOnRecord, 'readings'>,
 	gauges: readonly ShopGauge[]
 ): boolean | undefined {
 	const limit = discardLimit(sheet);
-	const estimate = limit && sizeAtLook(station, sheet, size, gauges);
+	const estimate = limit && sizeAtInspection(station, sheet, size, gauges);
 	return estimate && (estimate.value - limit.value) * (limit.value - sheet.nominal) > 0;
 }
 
@@ -151,10 +151,10 @@ export function* learningFleet(
 			if (!prior) continue;
 			const parts: KindOnRecord['parts'][number][] = [];
 			for (const life of lastOfEachPump(lives.get(station.key) ?? [], livesAPump)) {
-				const looks = sizes.get(`${life.part}/${life.pump}/${characteristic.key}`) ?? [];
-				const history = historyOnRecord(station, characteristic, life, looks, stretches.get(life.pump)!, gauges);
+				const inspections = sizes.get(`${life.part}/${life.pump}/${characteristic.key}`) ?? [];
+				const history = historyOnRecord(station, characteristic, life, inspections, stretches.get(life.pump)!, gauges);
 				setAside.push(...history.setAside);
-				if (history.looks.length > 0) parts.push({ pump: life.pump, history });
+				if (history.inspections.length > 0) parts.push({ pump: life.pump, history });
 				yield;
 			}
 			if (parts.length > 0) kinds.push({ key: `${station.key}/${characteristic.key}`, prior, parts });
@@ -209,28 +209,28 @@ function historyOnRecord(
 	sizes: readonly SizeOnRecord[],
 	stretches: readonly Stretch[],
 	gauges: readonly ShopGauge[]
-): { before: AgeNode[]; looks: WearLook[]; setAside: SetAside[] } {
+): { before: AgeNode[]; inspections: WearInspection[]; setAside: SetAside[] } {
 	const from = beginning(life);
 	const factor = stretches.find(({ untilHours }) => untilHours >= from)?.wearFactor ?? 1;
 	const age = ageAtFirstSight(life);
 	const before = ageNodes(age).map(({ hours, weight }) => ({ hours: hours * factor, weight }));
 	const limit = discardLimit(sheet)!.value;
 	const start = startOf(sheet, life.asFitted);
-	const looks: WearLook[] = [];
+	const inspections: WearInspection[] = [];
 	const setAside: SetAside[] = [];
 	for (const size of sizes) {
 		const { pump, pumpHours } = size;
 		if (pumpHours < from || (life.fittedHours !== null && pumpHours === from)) continue;
-		const estimate = sizeAtLook(station, sheet, size, gauges);
+		const estimate = sizeAtInspection(station, sheet, size, gauges);
 		if (!estimate) continue;
 		const hours = dutyHours(stretches, from, pumpHours);
 		const ran = hours + (age.kind === 'unknown' ? age.atMost * factor : 0);
 		const { value, u } = estimate;
 		if (cannotBeWear(station, sheet, estimate, start, ran))
 			setAside.push({ pump, station: station.key, characteristic: sheet.key, pumpHours, value, ran });
-		else looks.push({ hours, worn: (value - start) / (limit - start), u: u / Math.abs(limit - start) });
+		else inspections.push({ hours, worn: (value - start) / (limit - start), u: u / Math.abs(limit - start) });
 	}
-	return { before, looks: looks.sort((a, b) => a.hours - b.hours), setAside };
+	return { before, inspections: inspections.sort((a, b) => a.hours - b.hours), setAside };
 }
 
 // Found damaged when the pump was open: it happened since the look before. All other ends say only that it held so long.
@@ -238,7 +238,7 @@ function otherLife(life: LifeOnRecord): OtherLife {
 	const from = beginning(life);
 	const before = ageNodes(ageAtFirstSight(life));
 	const damagedAt = life.endReason === 'damaged' ? life.removedHours! : undefined;
-	const good = life.lookedHours.filter((hours) => damagedAt === undefined || hours < damagedAt);
+	const good = life.inspectedHours.filter((hours) => damagedAt === undefined || hours < damagedAt);
 	const held = Math.max(0, ...good.map((hours) => hours - from));
 	return damagedAt === undefined ? { before, held } : { before, held, endedBy: damagedAt - from };
 }

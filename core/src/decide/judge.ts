@@ -4,7 +4,7 @@ import { partType, type Figure, type PatternRule, type Sizes } from '../part';
 import {
 	brokenUp,
 	foundWrong,
-	isLookedAt,
+	isInspected,
 	placesToRead,
 	standingDecision,
 	type Finding,
@@ -158,7 +158,7 @@ function judgeByFigures(input: JudgeInput): Judgement {
 		...mateReasons(input),
 		...otherReasons(future.other, input.policy)
 	];
-	if (!isLookedAt(record)) reasons.push({ code: 'notLooked' });
+	if (!isInspected(record)) reasons.push({ code: 'notLooked' });
 	else if (record.clean) reasons.push({ code: 'nothingFound' });
 	return { ...verdictBy(reasons), sizes, measured, figures, ...future };
 }

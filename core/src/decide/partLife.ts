@@ -23,7 +23,7 @@ import type { SheetCharacteristic, Station } from '../record';
 import type { JudgedCharacteristic } from './characteristic';
 
 /** An earlier look at one size of the part: duty hours before now, the size as estimated then and its u. */
-export interface EarlierLook {
+export interface EarlierInspection {
 	readonly characteristic: string;
 	readonly hoursAgo: number;
 	readonly value: number;
@@ -42,7 +42,7 @@ export interface LifeFacts {
 	/** What the fleet says, by characteristic, and of all other ends; left out: the priors alone. */
 	readonly wear: Readonly<Partial<Record<string, WearKnowledge>>>;
 	readonly ends?: CompetingFailures;
-	readonly earlier: readonly EarlierLook[];
+	readonly earlier: readonly EarlierInspection[];
 }
 
 /** A part of which nothing is known, in a pump of which nothing is known either. */
@@ -76,7 +76,7 @@ function knowledgeOf(
 const endsOf = (station: Station, { ends }: LifeFacts, context: LifeContext): CompetingFailures =>
 	ends ?? context.kept(station, 'ends', [], () => endsBefore(lifePriorOf(station)));
 
-const NEW: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
+const NEW: WearHistory = { before: [{ hours: 0, weight: 1 }], inspections: [] };
 // New parts of one kind in one pump are all alike; so are those of one age that were never measured.
 function wearOfUnmeasured(
 	knowledge: WearKnowledge,
@@ -84,7 +84,7 @@ function wearOfUnmeasured(
 	history: WearHistory,
 	context: LifeContext
 ): PartWear {
-	const key = [pump.mean, pump.sd, ...history.before.map(({ hours }) => hours), history.looks.length].join('/');
+	const key = [pump.mean, pump.sd, ...history.before.map(({ hours }) => hours), history.inspections.length].join('/');
 	return context.kept(knowledge, `wear ${key}`, [], () => new PartWear(knowledge, pump, history, { context }));
 }
 
@@ -139,13 +139,13 @@ export class PartLife {
 			const start = now?.startIsNominal === false ? asFitted[sheet.key]! : sheet.nominal;
 			const history = historyOf(sheet, start, before, facts, now);
 			const wear =
-				history.looks.length > 0
+				history.inspections.length > 0
 					? new PartWear(knowledge, facts.pump, history, { context })
 					: wearOfUnmeasured(knowledge, facts.pump, history, context);
 			const fresh = wearOfUnmeasured(knowledge, facts.pump, NEW, context);
 			const allowance = Math.abs((sheet.min ?? sheet.max!) - start);
 			const stopsAt = sheet.stopsAt === undefined ? undefined : Math.abs(sheet.stopsAt - start) / allowance;
-			const since = history.looks.length > 0 ? facts.dutyHours - history.looks.at(-1)!.hours : 0;
+			const since = history.inspections.length > 0 ? facts.dutyHours - history.inspections.at(-1)!.hours : 0;
 			return [{ key: sheet.key, always, wear, fresh, since, ...(stopsAt ? { stopsAt } : {}) }];
 		});
 	}
@@ -249,16 +249,16 @@ function historyOf(
 ): WearHistory {
 	const limit = sheet.min ?? sheet.max!;
 	const allowance = Math.abs(limit - start);
-	const looks = earlier
-		.filter((look) => look.characteristic === sheet.key && look.hoursAgo < dutyHours)
-		.map((look) => ({
-			hours: dutyHours - look.hoursAgo,
-			worn: ((look.value - start) * Math.sign(limit - start)) / allowance,
-			u: look.u / allowance
+	const inspections = earlier
+		.filter((inspection) => inspection.characteristic === sheet.key && inspection.hoursAgo < dutyHours)
+		.map((inspection) => ({
+			hours: dutyHours - inspection.hoursAgo,
+			worn: ((inspection.value - start) * Math.sign(limit - start)) / allowance,
+			u: inspection.u / allowance
 		}))
 		.sort((a, b) => a.hours - b.hours);
-	if (now) looks.push({ hours: dutyHours, worn: now.wear.share, u: now.estimate!.u / allowance });
-	if (looks.length === 0)
-		return { before: before.map(({ hours, weight }) => ({ hours: hours + dutyHours, weight })), looks };
-	return { before, looks };
+	if (now) inspections.push({ hours: dutyHours, worn: now.wear.share, u: now.estimate!.u / allowance });
+	if (inspections.length === 0)
+		return { before: before.map(({ hours, weight }) => ({ hours: hours + dutyHours, weight })), inspections };
+	return { before, inspections };
 }

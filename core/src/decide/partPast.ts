@@ -2,8 +2,15 @@ import { dutyClassOf, dutyHours, unknownClass, unknownPump, type Age, type LogRa
 import { requireThat } from '../number';
 import type { ModelSheet, Station } from '../record';
 import type { ShopGauge } from './characteristic';
-import { sizeAtLook, startOf, stretchesOf, type FleetKnowledge, type JobOnRecord, type SizeOnRecord } from './fleet';
-import type { EarlierLook } from './partLife';
+import {
+	sizeAtInspection,
+	startOf,
+	stretchesOf,
+	type FleetKnowledge,
+	type JobOnRecord,
+	type SizeOnRecord
+} from './fleet';
+import type { EarlierInspection } from './partLife';
 import { cannotBeWear, type SetAside } from './setAside';
 
 /** When a part began to be on record: the pump's hours then, and the hours since its fitting, null where nobody knows them. */
@@ -21,7 +28,7 @@ interface Beginning {
 export interface PartPast {
 	readonly age: Age;
 	readonly dutyHours: number;
-	readonly earlier: readonly EarlierLook[];
+	readonly earlier: readonly EarlierInspection[];
 	readonly setAside?: readonly SetAside[];
 }
 
@@ -42,13 +49,13 @@ export function pastOf(
 	requireThat(jobs.length > 0, 'pastOf', 'jobs', 'none', 'at least the rebuild in hand');
 	const now = jobs.at(-1)!.pumpHours;
 	const stretches = stretchesOf(jobs, sheet);
-	const earlier: EarlierLook[] = [];
+	const earlier: EarlierInspection[] = [];
 	const setAside: SetAside[] = [];
 	for (const size of sizes) {
 		const { characteristic, pump, pumpHours } = size;
 		const sheetSize = station.characteristics.find(({ key }) => key === characteristic);
 		if (size.part !== part || !sheetSize || pumpHours >= now) continue;
-		const estimate = sizeAtLook(station, sheetSize, size, gauges);
+		const estimate = sizeAtInspection(station, sheetSize, size, gauges);
 		if (!estimate) continue;
 		const ran = dutyHours(stretches, fromHours, pumpHours) + (hours === null ? fromHours : 0);
 		if (cannotBeWear(station, sheetSize, estimate, startOf(sheetSize, asFitted), ran))

@@ -1,5 +1,5 @@
 import { LifeContext } from '../life';
-import { isLookedAt, standingDecision, type Verdict } from '../record';
+import { isInspected, standingDecision, type Verdict } from '../record';
 import { setOf } from './customs';
 import { forecastOf, withSizes } from './forecast';
 import { judge, type JudgeInput, type Judgement } from './judge';
@@ -150,7 +150,7 @@ const anyBeyond = (parts: readonly PricedPart[], choices: ReadonlyMap<string, Ch
  * force. Undefined before anything was looked at.
  */
 export function economicInterval({ parts, policy, openingCost, context }: WholeInput): EconomicInterval | undefined {
-	if (!parts.some(({ input }) => isLookedAt(input.record))) return undefined;
+	if (!parts.some(({ input }) => isInspected(input.record))) return undefined;
 	const opening = { planned: openingCost, unplanned: openingCost + policy.downtimeCost };
 	const measured = measuredAll(parts, policy, context);
 	return bestInterval(

@@ -14,7 +14,7 @@ const knowledge = priorKnowledge({
 const pump = { mean: 0, sd: 0.3 };
 const after = (...worn: number[]): WearHistory => ({
 	before: [{ hours: 0, weight: 1 }],
-	looks: worn.map((value, i) => ({ hours: 1500 * (i + 1), worn: value, u: 0.02 }))
+	inspections: worn.map((value, i) => ({ hours: 1500 * (i + 1), worn: value, u: 0.02 }))
 });
 
 describe('what forecasts have in common', () => {

@@ -20,8 +20,8 @@ const kind = (key: string, factorOf: (pump: string) => number, pumps: readonly s
 	parts: pumps.flatMap((pump) =>
 		Array.from({ length: each }, (_, i) => {
 			const rate = (factorOf(pump) * (1 + 0.1 * (i - 1))) / 4000;
-			const looks = [1, 2].map((n) => ({ hours: n * HOURS, worn: n * HOURS * rate, u: U }));
-			return { pump, history: { before: [{ hours: 0, weight: 1 }], looks } };
+			const inspections = [1, 2].map((n) => ({ hours: n * HOURS, worn: n * HOURS * rate, u: U }));
+			return { pump, history: { before: [{ hours: 0, weight: 1 }], inspections } };
 		})
 	)
 });
@@ -74,7 +74,7 @@ describe('fitFleetWear', () => {
 		const once = kind('once', () => 1, ['p0'], 6);
 		const parts = once.parts.map(({ pump, history }) => ({
 			pump,
-			history: { ...history, looks: history.looks.slice(0, 1) }
+			history: { ...history, inspections: history.inspections.slice(0, 1) }
 		}));
 		const { shapes } = fitFleetWear([{ ...once, parts }], ordinary).kinds.once;
 		expect(Math.max(...shapes.map(({ weight }) => weight))).toBeLessThan(0.6);
@@ -87,10 +87,10 @@ describe('fitFleetWear', () => {
 			b: [[1500, 0.62] as const, [2000, 0.95] as const],
 			c: [[1200, 0.22] as const]
 		};
-		const parts = Object.entries(seen).flatMap(([pump, looks]) =>
-			looks.map(([hours, worn]) => ({
+		const parts = Object.entries(seen).flatMap(([pump, inspections]) =>
+			inspections.map(([hours, worn]) => ({
 				pump,
-				history: { before: [{ hours: 0, weight: 1 }], looks: [{ hours, worn, u: U }] }
+				history: { before: [{ hours: 0, weight: 1 }], inspections: [{ hours, worn, u: U }] }
 			}))
 		);
 		const classOf = new Map(Object.keys(seen).map((pump) => [pump, '']));

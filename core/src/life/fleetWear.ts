@@ -3,7 +3,7 @@ import { toTheEnd } from './inPieces';
 import { requireLogRate, type LogRate, type WearKnowledge } from './partWear';
 import { COARSE_STEP, rateDensity, rateGrid, type RateGrid } from './rateGrid';
 import { LifeContext } from './context';
-import { followWear, type WearHistory } from './wearLooks';
+import { followWear, type WearHistory } from './wearInspections';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
 
 /** One kind of size on record: its prior, and by pump the histories of its parts. */
@@ -277,7 +277,7 @@ function* factorsOf({ parts, prior }: KindOnRecord): Generator<void, Factor[]> {
 	const byPump = new Map<string, Float64Array[]>();
 	const kernels = wearShapes(prior).map(({ between }) => kernelOf(grid, between));
 	for (const { pump, history } of parts) {
-		if (history.looks.length === 0) continue;
+		if (history.inspections.length === 0) continue;
 		const sums = byPump.get(pump) ?? kernels.map(() => new Float64Array(grid.size));
 		byPump.set(pump, sums);
 		for (const [path, evidence] of evidenceOf(history, prior, grid, context).entries())

@@ -25,7 +25,7 @@ export interface Readings {
 type Densities = (places: Float64Array, count: number, out: Float64Array) => void;
 
 /** A look with what the looks before it say of each place, for several courses at once: they share what depends on the places alone. */
-export interface BridgedLook {
+export interface BridgedInspection {
 	readonly window: WearWindow;
 	readonly courses: readonly Course[];
 	/** One over the narrowest width of what the readings say, in places. */
@@ -45,10 +45,10 @@ const NEAR = 0.1; // of a window, from its upper end: where the end of the bridg
  * Shape: `mores` are the gamma shapes between the two looks, one a course. Accuracy: 1e-3 of its largest value,
  * tested through `followWear`. Source: gamma bridge, M. Émery, M. Yor, Publ. RIMS 40 (2004) 669–688.
  */
-export function bridge(last: BridgedLook, mores: readonly number[], window: WearWindow): BridgedLook {
+export function bridge(last: BridgedInspection, mores: readonly number[], window: WearWindow): BridgedInspection {
 	const half = (window.high - window.low) / 2;
 	const before = Math.max(...last.courses.map(({ shape }, c) => sharpnessOf(last, shape, mores[c], window)));
-	const between = new BetweenLooks(last, mores);
+	const between = new BetweenInspections(last, mores);
 	let sharpness = Math.hypot(window.sharpness, before);
 	for (let error = Infinity; ; sharpness *= FINER) {
 		const count = window.nodesFor(half, sharpness);
@@ -71,7 +71,7 @@ const HARDLY = 8; // what twice the nodes must gain at least
 // What the readings say, interpolated between so many of Chebyshev's nodes, and how far off that may be, as a share of the largest.
 function readAt(
 	window: WearWindow,
-	between: BetweenLooks,
+	between: BetweenInspections,
 	count: number,
 	context: LifeContext
 ): (Readings & { readonly error: number })[] {
@@ -98,7 +98,7 @@ function readAt(
 
 // Of what the last look and those before it say, seen from the next window: from its middle, or where wear goes by jumps, which may
 // have stood still, from where it is nearest.
-function sharpnessOf(last: BridgedLook, shape: number, more: number, { low, high }: WearWindow): number {
+function sharpnessOf(last: BridgedInspection, shape: number, more: number, { low, high }: WearWindow): number {
 	const { root } = last.window;
 	const stood = (last.window.low + last.window.high) / 2;
 	const middle = (low + high) / 2;
@@ -182,15 +182,15 @@ const scratch = {
 };
 
 // The mean of what the last look and those before it say, over where it may have stood: for each course.
-class BetweenLooks {
-	readonly #last: BridgedLook;
+class BetweenInspections {
+	readonly #last: BridgedInspection;
 	readonly #mores: readonly number[];
 	readonly #logNorms: readonly number[];
 	readonly #bendsBelow: boolean;
 	readonly #bendsAbove: boolean;
 	readonly #steadiest: { readonly shape: number; readonly more: number };
 
-	constructor(last: BridgedLook, mores: readonly number[]) {
+	constructor(last: BridgedInspection, mores: readonly number[]) {
 		const shapes = last.courses.map(({ shape }) => shape);
 		this.#last = last;
 		this.#mores = mores;

@@ -1,8 +1,8 @@
 export * from './age';
 export { LifeContext } from './context';
 export { wearPriorOf, openRate, scatterSpread, type WearPrior } from './wearPrior';
-export { followWear, type Track, type WearHistory } from './wearLooks';
-export type { WearLook } from './wearWindow';
+export { followWear, type Track, type WearHistory } from './wearInspections';
+export type { WearInspection } from './wearWindow';
 export { PartWear, priorKnowledge, type LogRate, type WearKnowledge } from './partWear';
 export type { Risk } from './risk';
 export { QUANTILE_WEIGHTS } from './rateBeliefs';

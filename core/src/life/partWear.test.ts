@@ -19,10 +19,10 @@ const knowledge: WearKnowledge = {
 	parts: 0,
 	lives: 0
 };
-const NEW: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
-const seen = (...looks: [hours: number, worn: number, u?: number][]): WearHistory => ({
+const NEW: WearHistory = { before: [{ hours: 0, weight: 1 }], inspections: [] };
+const seen = (...inspections: [hours: number, worn: number, u?: number][]): WearHistory => ({
 	...NEW,
-	looks: looks.map(([hours, worn, u = 0.03]) => ({ hours, worn, u }))
+	inspections: inspections.map(([hours, worn, u = 0.03]) => ({ hours, worn, u }))
 });
 const known = { mean: 0, sd: 0 };
 const open = priorKnowledge(prior);
@@ -31,8 +31,8 @@ describe('PartWear', () => {
 	// scipy 1.17: gamma tails integrated over rates (three normals, kind open by 0.2) and over the reading.
 	it('agrees with direct integration over rate and reading', () => {
 		expect(Math.abs(new PartWear(knowledge, known, NEW).chance(1500) - 0.03718245624937629)).toBeLessThan(2e-6);
-		const looked = new PartWear(knowledge, known, seen([1500, 0.5]), { rateChanges: 0 }).chance(1500);
-		expect(Math.abs(looked - 0.3217955472929766)).toBeLessThan(5e-6);
+		const inspected = new PartWear(knowledge, known, seen([1500, 0.5]), { rateChanges: 0 }).chance(1500);
+		expect(Math.abs(inspected - 0.3217955472929766)).toBeLessThan(5e-6);
 	});
 	// The same over both looks, on a grid of 0.05 of their uncertainties.
 	it.each([
@@ -96,13 +96,13 @@ describe('PartWear', () => {
 		expect(new PartWear(open, known, seen([2000, 0.4, 0.01])).expected(0).worn).toBeCloseTo(0.4, 2);
 	});
 	it('weighs the ages that are open', () => {
-		const at = (hours: number): WearHistory => ({ before: [{ hours, weight: 1 }], looks: [] });
+		const at = (hours: number): WearHistory => ({ before: [{ hours, weight: 1 }], inspections: [] });
 		const either: WearHistory = {
 			before: [
 				{ hours: 500, weight: 0.5 },
 				{ hours: 3500, weight: 0.5 }
 			],
-			looks: []
+			inspections: []
 		};
 		const chance = (history: WearHistory) => new PartWear(open, known, history).chance(500);
 		expect(chance(either)).toBeCloseTo((chance(at(500)) + chance(at(3500))) / 2, 6);

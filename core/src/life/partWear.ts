@@ -4,7 +4,7 @@ import { QUANTILE_WEIGHTS, rateBeliefs, type RateBelief } from './rateBeliefs';
 import { RATE_CHANGES, withChangedRates } from './rateChange';
 import { rateGrid, type RateGrid } from './rateGrid';
 import { spreadOf, type Risk } from './risk';
-import { MOST_HOURS, followWear, type Track, type WearHistory } from './wearLooks';
+import { MOST_HOURS, followWear, type Track, type WearHistory } from './wearInspections';
 import { BETWEENS, openRate, paths, wearShapes, type WearPrior } from './wearPrior';
 
 /** A logarithm of a rate, known as a normal distribution. */
@@ -192,8 +192,8 @@ export class PartWear {
 	/** Mean wear after more hours and its standard deviation, as shares of the allowance; and its own mean rate in 1000 h. */
 	expected(hours: number): { readonly worn: number; readonly sd: number; readonly per1000h: number } {
 		const further = hours / 1000;
-		const { before, looks } = this.#history;
-		const isNew = looks.length === 0 && before.every((age) => age.hours === 0);
+		const { before, inspections } = this.#history;
+		const isNew = inspections.length === 0 && before.every((age) => age.hours === 0);
 		let mean = 0;
 		let square = 0;
 		let per1000h = 0;
@@ -260,11 +260,11 @@ export class PartWear {
 		const { shape, last } = this.#tracks[path][track];
 		const scale = this.#scale(path, i);
 		if (!last) return { mean: shape * scale, variance: shape * scale ** 2 };
-		const look = last.splitAt(1);
-		const row = look.rowOf(i);
+		const inspection = last.splitAt(1);
+		const row = inspection.rowOf(i);
 		const states = ((this.#states[path] ??= [])[track] ??= new Map<number, State>());
 		let state = states.get(row);
-		if (!state) states.set(row, (state = stateOf(look.y, look.weights, row)));
+		if (!state) states.set(row, (state = stateOf(inspection.y, inspection.weights, row)));
 		return state;
 	}
 	readonly #states: Map<number, State>[][] = [];

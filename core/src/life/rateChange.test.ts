@@ -22,7 +22,7 @@ const knowledge: WearKnowledge = {
 const known = { mean: 0, sd: 0 };
 const seen = (...worn: number[]): WearHistory => ({
 	before: [{ hours: 0, weight: 1 }],
-	looks: worn.map((value, i) => ({ hours: 1500 * (i + 1), worn: value, u: 0.003 }))
+	inspections: worn.map((value, i) => ({ hours: 1500 * (i + 1), worn: value, u: 0.003 }))
 });
 
 // The same by direct integration over the logarithms of the rate to come and of the one before it, the readings taken as exact.
@@ -100,7 +100,7 @@ describe('a rate that may change', () => {
 		const steady: WearPrior = { hoursToLimit: 4100, between: 0.28, within1000h: 0.11, priorWeight: 5.8, from: 'sheet' };
 		const slowed: WearHistory = {
 			before: [{ hours: 0, weight: 1 }],
-			looks: [
+			inspections: [
 				{ hours: 1420, worn: 0.634, u: 0.01 },
 				{ hours: 1840, worn: 0.706, u: 0.015 },
 				{ hours: 3150, worn: 0.719, u: 0.069 },
@@ -125,18 +125,18 @@ describe('a rate that may change', () => {
 				from: 'sheet'
 			};
 			let [hours, worn] = [0, 0];
-			const looks = Array.from({ length: 1 + Math.floor(4 * random()) }, () => {
+			const inspections = Array.from({ length: 1 + Math.floor(4 * random()) }, () => {
 				hours += 300 + 1500 * random();
 				worn += 0.3 * random() ** 2;
 				return { hours, worn, u: 0.005 + 0.075 * random() };
-			}).filter((look) => look.worn + 4 * look.u < 1);
-			if (looks.length === 0) continue;
-			const part = new PartWear(priorKnowledge(any), known, { before: [{ hours: 0, weight: 1 }], looks });
-			expect(part.chance(0), JSON.stringify({ any, looks })).toBeLessThan(0.005);
+			}).filter((inspection) => inspection.worn + 4 * inspection.u < 1);
+			if (inspections.length === 0) continue;
+			const part = new PartWear(priorKnowledge(any), known, { before: [{ hours: 0, weight: 1 }], inspections });
+			expect(part.chance(0), JSON.stringify({ any, inspections })).toBeLessThan(0.005);
 		}
 	});
 	it('says nothing else of a part that was not looked at', () => {
-		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
+		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], inspections: [] };
 		expect(new PartWear(knowledge, known, fresh).chance(1500)).toBe(
 			new PartWear(knowledge, known, fresh, { rateChanges: 0 }).chance(1500)
 		);
@@ -145,7 +145,7 @@ describe('a rate that may change', () => {
 
 describe('the chance by pump', () => {
 	it('rises from a mild pump to a harsh one, and comes to the chance where nothing was read', () => {
-		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], looks: [] };
+		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], inspections: [] };
 		const part = new PartWear(knowledge, { mean: 0.1, sd: 0.3 }, fresh);
 		const points = part.byPump(1500);
 		expect([...points].sort((a, b) => a - b)).toEqual(points);

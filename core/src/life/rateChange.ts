@@ -1,6 +1,13 @@
 import type { LifeContext } from './context';
 import type { RateGrid } from './rateGrid';
-import { followWear, type RateToCome, type StandAt, type StandAtLook, type Track, type WearHistory } from './wearLooks';
+import {
+	followWear,
+	type RateToCome,
+	type StandAt,
+	type StandAtInspection,
+	type Track,
+	type WearHistory
+} from './wearInspections';
 import type { WearShape } from './wearPrior';
 import { followSince } from './wearSince';
 
@@ -34,14 +41,20 @@ export function withChangedRates(
 	changes: number,
 	context: LifeContext
 ): readonly (readonly Track[])[] {
-	const { looks } = history;
-	if (looks.length === 0 || changes === 0) return tracks;
+	const { inspections } = history;
+	if (inspections.length === 0 || changes === 0) return tracks;
 	const coarse = coarser(grid);
-	const turns = Array.from({ length: Math.min(LATEST, looks.length - 1) }, (_, i) => looks.length - 2 - i);
+	const turns = Array.from({ length: Math.min(LATEST, inspections.length - 1) }, (_, i) => inspections.length - 2 - i);
 	const straight = paths.filter(({ exponent }) => exponent === STRAIGHT);
 	const segments = turns.map((k) => ({
-		until: followWear({ before: history.before, looks: looks.slice(0, k + 1) }, straight, coarse, 'fleet', context),
-		since: followSince(looks.slice(k), straight, coarse, context)
+		until: followWear(
+			{ before: history.before, inspections: inspections.slice(0, k + 1) },
+			straight,
+			coarse,
+			'fleet',
+			context
+		),
+		since: followSince(inspections.slice(k), straight, coarse, context)
 	}));
 	const ahead = changedFrom(new Float64Array(grid.size), grid);
 	const unchanged = 1 - changes * (turns.length + 1);
@@ -141,8 +154,8 @@ const likeliestOf = (logEvidence: Float64Array): number => logEvidence.indexOf(l
 const IGNORED = 1e-4; // of where it may stand
 
 // Where the wear stands hardly depends on which of the likely rates has made it: its distribution under the likeliest one.
-function atOneRate(standAt: StandAt, rate: number): StandAtLook {
-	const known = new Map<number, ReturnType<StandAtLook['splitAt']>>();
+function atOneRate(standAt: StandAt, rate: number): StandAtInspection {
+	const known = new Map<number, ReturnType<StandAtInspection['splitAt']>>();
 	const weighed = (value: number) => {
 		const { y, weights } = standAt(value, rate);
 		const isKept = (_: number, j: number) => Math.abs(weights[j]) > IGNORED;

@@ -1,8 +1,8 @@
 import type { LifeContext } from './context';
 import type { RateGrid } from './rateGrid';
-import { followWear, type StandAt } from './wearLooks';
+import { followWear, type StandAt } from './wearInspections';
 import type { WearShape } from './wearPrior';
-import { LEAST_U, type WearLook } from './wearWindow';
+import { LEAST_U, type WearInspection } from './wearWindow';
 
 /** What one path says of the wear since a look: the ln evidence of the later readings by rate, and where the process stands now. */
 export interface WearSince {
@@ -19,13 +19,13 @@ export interface WearSince {
  * Units and errors: as `followWear`.
  */
 export function followSince(
-	looks: readonly WearLook[],
+	inspections: readonly WearInspection[],
 	paths: readonly Pick<WearShape, 'shapePer1000h' | 'exponent'>[],
 	grid: RateGrid,
 	context: LifeContext
 ): readonly WearSince[] {
-	const [first, ...later] = looks.map(({ hours, worn, u }) => ({
-		hours: hours - looks[0].hours,
+	const [first, ...later] = inspections.map(({ hours, worn, u }) => ({
+		hours: hours - inspections[0].hours,
 		worn: Math.max(0, worn),
 		u: Math.max(u, LEAST_U)
 	}));
@@ -34,7 +34,7 @@ export function followSince(
 		worn: worn - first.worn,
 		u: Math.hypot(u, first.u)
 	}));
-	const history = { before: [{ hours: 0, weight: 1 }], looks: differences };
+	const history = { before: [{ hours: 0, weight: 1 }], inspections: differences };
 	return followWear(history, paths, grid, 'fleet', context).map(([{ logEvidence, standAt }]) => ({
 		logEvidence,
 		standAt: addedTo(first, later.at(-1)!, standAt!)
@@ -45,7 +45,7 @@ export function followSince(
 const OPEN = [-1, 1] as const;
 
 // What has grown since the first reading, with what both readings say of where it began.
-function addedTo(first: WearLook, now: WearLook, grown: StandAt): StandAt {
+function addedTo(first: WearInspection, now: WearInspection, grown: StandAt): StandAt {
 	const [p, q] = [1 / first.u ** 2, 1 / now.u ** 2];
 	const kept = p / (p + q);
 	const sd = 1 / Math.sqrt(p + q);

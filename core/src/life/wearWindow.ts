@@ -2,7 +2,7 @@
 // a whole power of t, so that both are smooth down to no wear.
 
 /** One look at one size: hours run since the history's beginning, and the wear then as a share of the allowance, with its u. */
-export interface WearLook {
+export interface WearInspection {
 	readonly hours: number;
 	readonly worn: number;
 	readonly u: number;
@@ -58,9 +58,9 @@ export function raise(x: number, power: number): number {
 }
 
 // Least squares of rising values: where a later reading is below an earlier one, both stand for what lies between them.
-function rising(looks: readonly WearLook[]): number[] {
+function rising(inspections: readonly WearInspection[]): number[] {
 	const pools: { mean: number; weight: number; count: number }[] = [];
-	for (const { worn, u } of looks) {
+	for (const { worn, u } of inspections) {
 		let pool = { mean: worn, weight: 1 / Math.max(u, LEAST_U) ** 2, count: 1 };
 		for (let last = pools.at(-1); last && last.mean > pool.mean; last = pools.at(-1)) {
 			const weight = last.weight + pool.weight;
@@ -81,11 +81,15 @@ function rising(looks: readonly WearLook[]): number[] {
  * Source: R. Barlow et al., Statistical Inference under Order Restrictions (1972), ch. 1 (pooling); R. Birge, Phys. Rev. 40
  * (1932) 207–227 (widening).
  */
-export function wearWindows(looks: readonly WearLook[], exponent: number, fineness: Fineness): readonly WearWindow[] {
+export function wearWindows(
+	inspections: readonly WearInspection[],
+	exponent: number,
+	fineness: Fineness
+): readonly WearWindow[] {
 	const { least, base, perWidth } = NODES[fineness];
 	const { root, power } = placesOf(exponent);
-	const centres = rising(looks).map((centre) => Math.max(0, centre));
-	const spreads = looks.map(({ worn, u }, k) => Math.max(u, LEAST_U, Math.abs(worn - centres[k]) / MOST_OFF));
+	const centres = rising(inspections).map((centre) => Math.max(0, centre));
+	const spreads = inspections.map(({ worn, u }, k) => Math.max(u, LEAST_U, Math.abs(worn - centres[k]) / MOST_OFF));
 	const lows: number[] = [];
 	const highs: number[] = [];
 	for (const [k, spread] of spreads.entries()) {
@@ -95,7 +99,7 @@ export function wearWindows(looks: readonly WearLook[], exponent: number, finene
 		lows.push(Math.max(low < REACHES_ZERO * high ? 0 : low, lows[k - 1] ?? 0));
 	}
 	for (let k = highs.length - 2; k >= 0; k--) highs[k] = Math.min(highs[k], highs[k + 1]);
-	return looks.map(({ worn }, k) => {
+	return inspections.map(({ worn }, k) => {
 		const spread = spreads[k];
 		const logSpread = Math.log(spread);
 		const place = Math.max(centres[k], 2 * spread) ** (1 / power);

@@ -1,16 +1,19 @@
 import { requireThat } from '../number';
 
 /** How far a part is, on a mat in little. */
-export type MatState = 'open' | 'looked' | 'reuse' | 'replace' | 'lookAgain';
+export type MatState = 'open' | 'inspected' | 'reuse' | 'replace' | 'lookAgain';
 
 const MOST_COLUMNS = 1000;
 const MOST_CYLINDERS = 100;
 
 /** The sign of each state in `matRows`. */
-export const matSigns = { open: 'o', looked: 'l', reuse: 'r', replace: 'x', lookAgain: 'a' } as const satisfies Record<
-	MatState,
-	string
->;
+export const matSigns = {
+	open: 'o',
+	inspected: 'l',
+	reuse: 'r',
+	replace: 'x',
+	lookAgain: 'a'
+} as const satisfies Record<MatState, string>;
 
 /**
  * A mat in little as text. Twenty jobs of 72 parts take 2 kB and 0.1 ms to write into a page, as lists of objects 53 kB and 3.4 ms.

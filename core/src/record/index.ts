@@ -29,7 +29,7 @@ export {
 	type FoundWhere,
 	type FoundWrong
 } from './kinds/asFound';
-export { isLookedAt } from './kinds/clean';
+export { isInspected } from './kinds/clean';
 export { standingDecision, verdicts, verdictSchema, type Decision, type Verdict } from './kinds/decision';
 export { onsets, type Finding, type Onset } from './kinds/finding';
 export { checkFitted, type Fitted } from './kinds/fitted';

@@ -22,7 +22,7 @@ interface PiecesOut {
 	/** As many as have been counted or laid out; undefined while they have not come out. */
 	readonly out?: number;
 	/** Assemblies in which what is short may have stayed. */
-	readonly lookIn: readonly string[];
+	readonly inspectionIn: readonly string[];
 	/** Cylinders (0: the pump's own) where a part came out in pieces, not all of which were found. */
 	readonly fragmentsLostAt: readonly number[];
 }
@@ -65,8 +65,8 @@ export function reconcile(
 		);
 		const out = counted.at(-1) ?? (takenOut ? expected + doubled : undefined);
 		const fragmentsLostAt = there.filter((cylinder) => brokenUp(recordAt(cylinder)) === 'oneLost');
-		const lookIn = [station.in, ...station.mayStayIn];
-		return { station, expected, ...(out === undefined ? {} : { out }), lookIn, fragmentsLostAt };
+		const inspectionIn = [station.in, ...station.mayStayIn];
+		return { station, expected, ...(out === undefined ? {} : { out }), inspectionIn, fragmentsLostAt };
 	});
 }
 

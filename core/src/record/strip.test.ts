@@ -11,7 +11,7 @@ import {
 	fold,
 	foundWrong,
 	heldByAnswers,
-	isLookedAt,
+	isInspected,
 	locksInForce,
 	mayTurn,
 	powerOn,
@@ -57,8 +57,8 @@ describe('how a part was found', () => {
 		expect(foundWrong(record)).toEqual(['reversed']);
 	});
 	it('is no look at its condition, but where it was not there', () => {
-		expect(isLookedAt(fold([found({ facing: 'turned' })]).parts.get(PART)!)).toBe(false);
-		expect(isLookedAt(fold([found({ where: 'missing' })]).parts.get(PART)!)).toBe(true);
+		expect(isInspected(fold([found({ facing: 'turned' })]).parts.get(PART)!)).toBe(false);
+		expect(isInspected(fold([found({ where: 'missing' })]).parts.get(PART)!)).toBe(true);
 		expect(foundWrong(untouched)).toEqual([]);
 	});
 	it.each([
@@ -174,7 +174,7 @@ describe('parts out', () => {
 		expect(foundWrong(kept)).toEqual([]);
 	});
 	it('say where what is short may have stayed', () =>
-		expect(of(out(), 'dischargeAdapter').lookIn.length).toBeGreaterThan(1));
+		expect(of(out(), 'dischargeAdapter').inspectionIn.length).toBeGreaterThan(1));
 });
 
 describe('what lies on the bench', () => {

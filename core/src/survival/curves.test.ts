@@ -169,11 +169,11 @@ describe('turnbullBand', () => {
 		return Array.from({ length: count }, () => {
 			const life = 3000 * (-Math.log(1 - uniform())) ** (1 / 2.2);
 			const watched = 1000 + 6000 * uniform();
-			for (let looked = 0; ;) {
-				const next = looked + 700 + 1600 * uniform();
-				if (next > watched) return rightCensored(looked);
-				if (life <= next) return intervalCensored(looked, next);
-				looked = next;
+			for (let inspected = 0; ;) {
+				const next = inspected + 700 + 1600 * uniform();
+				if (next > watched) return rightCensored(inspected);
+				if (life <= next) return intervalCensored(inspected, next);
+				inspected = next;
 			}
 		}).filter(({ after, by }) => !(after === 0 && by === Infinity));
 	}

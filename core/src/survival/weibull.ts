@@ -91,7 +91,7 @@ export function fitWeibull(all: readonly ObservedLife[], level = LEVEL): Weibull
 function withoutMaximum(lives: readonly ObservedLife[]): NoMaximum | undefined {
 	let [ended, exact, lastHeld, firstEnd, inspected] = [0, 0, 0, Infinity, 0];
 	let once = true; // all looked at one age alone
-	const look = (hours: number) => {
+	const inspection = (hours: number) => {
 		if (hours <= 0 || hours === Infinity) return;
 		once &&= inspected === 0 || inspected === hours;
 		inspected = hours;
@@ -101,9 +101,9 @@ function withoutMaximum(lives: readonly ObservedLife[]): NoMaximum | undefined {
 		if (isExact(life)) exact++;
 		lastHeld = Math.max(lastHeld, life.after);
 		firstEnd = Math.min(firstEnd, life.by);
-		look(life.after);
-		look(life.watchedFrom ?? 0);
-		look(life.by);
+		inspection(life.after);
+		inspection(life.watchedFrom ?? 0);
+		inspection(life.by);
 	}
 	if (ended === 0) return 'noEnds';
 	if (once && exact === 0 && ended < lives.length) return 'oneInspection';

@@ -7,7 +7,7 @@ import {
 	readNetwork,
 	startingNetwork,
 	type Beliefs,
-	type LookedAt,
+	type InspectedAt,
 	type RebuildEvidence
 } from '.';
 import { demoNames, demoSheet } from '../decide/testing';
@@ -16,7 +16,7 @@ import type { PatternKey } from '../part';
 const sheet = demoSheet('marram');
 const stations = sheet.stations.filter(({ per }) => per === 'cylinder').map(({ key }) => key);
 
-type Seen = Partial<Pick<LookedAt, 'patterns' | 'seenBefore' | 'byAssembly' | 'ranHours' | 'failed'>>;
+type Seen = Partial<Pick<InspectedAt, 'patterns' | 'seenBefore' | 'byAssembly' | 'ranHours' | 'failed'>>;
 /** A rebuild in which every part was looked at, sound but for these. */
 const rebuild = (
 	pumpHours: number,
@@ -24,7 +24,7 @@ const rebuild = (
 	more: Partial<RebuildEvidence> = {}
 ): RebuildEvidence => ({
 	pumpHours,
-	looks: [1, 2, 3].flatMap((cylinder) =>
+	inspections: [1, 2, 3].flatMap((cylinder) =>
 		stations.map((station) => ({
 			station,
 			cylinder,
@@ -60,7 +60,7 @@ describe('findingsAt', () => {
 		const torn = rebuild(1000, { 'packing/2': { patterns: ['lipTorn'] } });
 		expect(at(torn, 'sealTorn', 2)).toBe(true);
 		expect(at(torn, 'sealTorn', 1)).toBe(false);
-		expect(at({ ...torn, looks: [] }, 'sealTorn', 1)).toBeUndefined();
+		expect(at({ ...torn, inspections: [] }, 'sealTorn', 1)).toBeUndefined();
 		expect(at(torn, 'rigAir', 0)).toBeUndefined();
 	});
 	it('does not find a kept scratch anew, and finds it kept', () => {
@@ -134,7 +134,7 @@ describe('beliefsOf', () => {
 		expect(runout.toSorted((a, b) => b.bits - a.bits)[0].cylinder).toBe(2);
 	});
 	it('stays at its priors where nothing was looked at', () => {
-		const { beliefs } = of([{ ...rebuild(0), looks: [] }]);
+		const { beliefs } = of([{ ...rebuild(0), inspections: [] }]);
 		for (const { cause, now } of beliefs)
 			expect(now[0]).toBeCloseTo(startingNetwork.causes.find(({ key }) => key === cause)!.prior, 12);
 	});
@@ -158,7 +158,7 @@ describe('damage that makes damage', () => {
 	const sheets = demoNames.map(demoSheet);
 	it.each(startingNetwork.follows.map(({ from, to }) => [from, to]))('%s and %s lie on one pump', (from, to) => {
 		const meet = sheets.some((sheet) => {
-			const places = findingsAt(startingNetwork, sheet, { ...rebuild(0), looks: [] });
+			const places = findingsAt(startingNetwork, sheet, { ...rebuild(0), inspections: [] });
 			const at = (finding: string) =>
 				places.filter((place) => place.finding === finding).map((place) => place.cylinder);
 			return at(from).some((a) => at(to).some((b) => a === 0 || b === 0 || a === b));
@@ -170,7 +170,7 @@ describe('damage that makes damage', () => {
 			['oilPan', 'oilSeal'].every((type) => sheet.stations.some((at) => at.type === type))
 		)!;
 		const at = (type: string) => seals.stations.find((station) => station.type === type)!;
-		const look = (type: string, cylinder: number, patterns: PatternKey[]): LookedAt => ({
+		const inspection = (type: string, cylinder: number, patterns: PatternKey[]): InspectedAt => ({
 			station: at(type).key,
 			cylinder: at(type).per === 'pump' ? 0 : cylinder,
 			patterns,
@@ -180,8 +180,8 @@ describe('damage that makes damage', () => {
 			failed: false
 		});
 		const blamed = (oil: PatternKey[]) => {
-			const looks = [look('oilPan', 0, oil), look('oilSeal', 1, ['lipFlat'])];
-			const { beliefs } = believed(beliefsOf(startingNetwork, seals, [{ ...rebuild(4000), looks }], []));
+			const inspections = [inspection('oilPan', 0, oil), inspection('oilSeal', 1, ['lipFlat'])];
+			const { beliefs } = believed(beliefsOf(startingNetwork, seals, [{ ...rebuild(4000), inspections }], []));
 			const worn = beliefs.find(({ cause, cylinder }) => cause === 'wornOut' && cylinder === 1)!;
 			return worn.carriedBy.find(({ finding }) => finding === 'oilSealBad')!.factor;
 		};
@@ -213,10 +213,10 @@ describe('learning', () => {
 		const backgroundRate = (network: typeof startingNetwork) =>
 			network.findings.find(({ key }) => key === 'sealTorn')!.backgroundRate;
 		expect(
-			backgroundRate(learnBackgroundRates(startingNetwork, [{ finding: 'sealTorn', looked: 170, present: 80 }]))
+			backgroundRate(learnBackgroundRates(startingNetwork, [{ finding: 'sealTorn', inspected: 170, present: 80 }]))
 		).toBeGreaterThan(0.35);
 		expect(
-			backgroundRate(learnBackgroundRates(startingNetwork, [{ finding: 'sealTorn', looked: 500, present: 0 }]))
+			backgroundRate(learnBackgroundRates(startingNetwork, [{ finding: 'sealTorn', inspected: 500, present: 0 }]))
 		).toBe(backgroundRate(startingNetwork));
 	});
 });

@@ -230,7 +230,7 @@ export function learnStrengths(network: CauseNetwork, confirmed: readonly Confir
 /** How often a finding was looked for in a fleet, and how often it was there. */
 export interface LookedFor {
 	readonly finding: string;
-	readonly looked: number;
+	readonly inspected: number;
 	readonly present: number;
 }
 
@@ -248,16 +248,22 @@ export function learnBackgroundRates(network: CauseNetwork, fleet: readonly Look
 	return {
 		...network,
 		findings: network.findings.map((finding) => {
-			const { looked = 0, present = 0 } = counts.get(finding.key) ?? {};
-			requireThat(looked >= 0 && Number.isFinite(looked), 'learnBackgroundRates', 'looked', looked, 'a count');
+			const { inspected = 0, present = 0 } = counts.get(finding.key) ?? {};
 			requireThat(
-				present >= 0 && present <= looked,
+				inspected >= 0 && Number.isFinite(inspected),
+				'learnBackgroundRates',
+				'inspected',
+				inspected,
+				'a count'
+			);
+			requireThat(
+				present >= 0 && present <= inspected,
 				'learnBackgroundRates',
 				'present',
 				present,
-				`a count up to ${looked}`
+				`a count up to ${inspected}`
 			);
-			const learnt = (finding.backgroundRate * BACKGROUND_WEIGHT + present) / (BACKGROUND_WEIGHT + looked);
+			const learnt = (finding.backgroundRate * BACKGROUND_WEIGHT + present) / (BACKGROUND_WEIGHT + inspected);
 			return { ...finding, backgroundRate: Math.min(MOST_LEAK, Math.max(finding.backgroundRate, learnt)) };
 		})
 	};

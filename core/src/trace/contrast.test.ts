@@ -22,18 +22,18 @@ describe('spreadOverCylinders', () => {
 });
 
 describe('bySeason', () => {
-	const look = (month: number, found: boolean) => ({
+	const inspection = (month: number, found: boolean) => ({
 		receivedAt: new Date(Date.UTC(2025, month, 10)),
 		hours: 1000,
 		found
 	});
 	it('finds what comes up in summer alone', () => {
-		const looks = [6, 7, 6, 7, 8]
-			.map((month) => look(month, true))
-			.concat([0, 1, 2, 11, 3].map((month) => look(month, false)));
-		const season = bySeason(looks)!;
+		const inspections = [6, 7, 6, 7, 8]
+			.map((month) => inspection(month, true))
+			.concat([0, 1, 2, 11, 3].map((month) => inspection(month, false)));
+		const season = bySeason(inspections)!;
 		expect(season.p).toBeCloseTo(2 * 0.5 ** 5, 12);
 		expect(season.ratio).toBeUndefined();
 	});
-	it('has no answer where one side has no hours', () => expect(bySeason([look(6, true)])).toBeUndefined());
+	it('has no answer where one side has no hours', () => expect(bySeason([inspection(6, true)])).toBeUndefined());
 });

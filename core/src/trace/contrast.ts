@@ -36,7 +36,7 @@ export function spreadOverCylinders(cylinders: readonly Counted[]): Spread | und
 }
 
 /** A look with the moment at which its hours ended. */
-interface DatedLook {
+interface DatedInspection {
 	readonly receivedAt: Date;
 	readonly hours: number;
 	readonly found: boolean;
@@ -49,9 +49,9 @@ export const SUMMER: readonly number[] = [5, 6, 7, 8];
  * How often something comes up in looks of these months against those of the others. The hours of a look end with it, and are counted where
  * they end. Undefined where either side has no hours.
  */
-export function bySeason(looks: readonly DatedLook[], months = SUMMER): RateComparison | undefined {
+export function bySeason(inspections: readonly DatedInspection[], months = SUMMER): RateComparison | undefined {
 	const count = (side: boolean): Counted => {
-		const some = looks.filter(({ receivedAt }) => months.includes(receivedAt.getUTCMonth()) === side);
+		const some = inspections.filter(({ receivedAt }) => months.includes(receivedAt.getUTCMonth()) === side);
 		return {
 			events: some.filter(({ found }) => found).length,
 			exposure: some.reduce((sum, { hours }) => sum + hours, 0)

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countedSizes, type SizeLook } from '.';
+import { countedSizes, type SizeInspection } from '.';
 
-const read = (pumpHours: number, beyond = false, more: Partial<SizeLook> = {}): SizeLook => ({
+const read = (pumpHours: number, beyond = false, more: Partial<SizeInspection> = {}): SizeInspection => ({
 	part: 'a',
 	characteristic: 'freeLength',
 	pumpHours,

@@ -1,7 +1,7 @@
 import { requireThat } from '../number';
 
 /** One size of one part as it was read at one rebuild, by the pump's hours. */
-export interface SizeLook {
+export interface SizeInspection {
 	readonly part: string;
 	readonly characteristic: string;
 	readonly pumpHours: number;
@@ -15,20 +15,20 @@ export interface SizeLook {
  * is beyond once stays so, and is watched no longer; where nobody knows since when, the reading does not count.
  * Shape: readings of one pump in any order; those that count, by the pump's hours. Errors: PreconditionError for hours not finite.
  */
-export function countedSizes<L extends SizeLook>(looks: readonly L[]): (L & { readonly hours: number })[] {
-	for (const { pumpHours, fittedHours } of looks) {
+export function countedSizes<L extends SizeInspection>(inspections: readonly L[]): (L & { readonly hours: number })[] {
+	for (const { pumpHours, fittedHours } of inspections) {
 		requireThat(Number.isFinite(pumpHours), 'countedSizes', 'pumpHours', pumpHours, 'a finite number');
 		const known = Number.isFinite(fittedHours ?? 0);
 		requireThat(known, 'countedSizes', 'fittedHours', fittedHours, 'a finite number, or null');
 	}
 	const watchedFrom = new Map<string, number>();
-	return looks
+	return inspections
 		.toSorted((a, b) => a.pumpHours - b.pumpHours)
-		.flatMap((look) => {
-			const key = `${look.part}/${look.characteristic}`;
-			const from = watchedFrom.get(key) ?? look.fittedHours ?? Infinity;
+		.flatMap((inspection) => {
+			const key = `${inspection.part}/${inspection.characteristic}`;
+			const from = watchedFrom.get(key) ?? inspection.fittedHours ?? Infinity;
 			const wasBeyond = watchedFrom.get(key) === Infinity;
-			watchedFrom.set(key, look.beyond || wasBeyond ? Infinity : look.pumpHours);
-			return look.pumpHours > from ? [{ ...look, hours: look.pumpHours - from }] : [];
+			watchedFrom.set(key, inspection.beyond || wasBeyond ? Infinity : inspection.pumpHours);
+			return inspection.pumpHours > from ? [{ ...inspection, hours: inspection.pumpHours - from }] : [];
 		});
 }

@@ -2,11 +2,11 @@ import { groupBy } from '../list';
 import { placeKey } from '../mat';
 import { partType, type PartTypeKey, type PatternKey } from '../part';
 import type { FoundWrong, ModelSheet, Station } from '../record';
-import type { CountedLook } from './countedLooks';
+import type { CountedInspection } from './countedInspections';
 import type { CauseNetwork, FindingNode } from './network';
 
 /** One part as a rebuild found it. */
-export interface LookedAt extends Pick<CountedLook, 'station' | 'cylinder' | 'patterns' | 'seenBefore'> {
+export interface InspectedAt extends Pick<CountedInspection, 'station' | 'cylinder' | 'patterns' | 'seenBefore'> {
 	/** Patterns that an earlier assembly made. */
 	readonly byAssembly: readonly string[];
 	/** Hours that it had run; null where nobody knows. */
@@ -18,7 +18,7 @@ export interface LookedAt extends Pick<CountedLook, 'station' | 'cylinder' | 'pa
 /** All that one rebuild of a pump says of causes. */
 export interface RebuildEvidence {
 	readonly pumpHours: number;
-	readonly looks: readonly LookedAt[];
+	readonly inspections: readonly InspectedAt[];
 	readonly asFound: readonly { readonly station: string; readonly cylinder: number; readonly wrong?: FoundWrong }[];
 	readonly sizes: readonly {
 		readonly station: string;
@@ -52,7 +52,7 @@ type Sheet = Pick<ModelSheet, 'stations' | 'cylinders' | 'ratedPressureMPa' | 'r
  * before and was kept is not found anew. Shape: findings whose parts the sheet does not have are left out.
  */
 export function findingsAt(network: CauseNetwork, sheet: Sheet, rebuild: RebuildEvidence): FindingAt[] {
-	const looksAt = groupBy(rebuild.looks, ({ station, cylinder }) => placeKey(station, cylinder));
+	const looksAt = groupBy(rebuild.inspections, ({ station, cylinder }) => placeKey(station, cylinder));
 	return network.findings.flatMap((finding) => {
 		const stations = stationsOf(finding, sheet);
 		return placesOf(finding, stations, sheet).map((cylinder) => ({
@@ -60,7 +60,7 @@ export function findingsAt(network: CauseNetwork, sheet: Sheet, rebuild: Rebuild
 			cylinder,
 			present: presence(
 				finding,
-				{ stations, cylinder, looks: stations.flatMap(({ key }) => looksAt.get(placeKey(key, cylinder)) ?? []) },
+				{ stations, cylinder, inspections: stations.flatMap(({ key }) => looksAt.get(placeKey(key, cylinder)) ?? []) },
 				sheet,
 				rebuild
 			)
@@ -94,19 +94,19 @@ function placesOf(finding: FindingNode, all: readonly Station[], sheet: Sheet): 
 }
 
 // Present where anything shows it, absent where something was looked at and nothing shows it.
-const anyOf = <T>(looked: readonly T[], shows: (one: T) => boolean): boolean | undefined =>
-	looked.length === 0 ? undefined : looked.some(shows);
+const anyOf = <T>(inspected: readonly T[], shows: (one: T) => boolean): boolean | undefined =>
+	inspected.length === 0 ? undefined : inspected.some(shows);
 
 /** Where a finding is looked for, and the looks there. */
 interface At {
 	readonly stations: readonly Station[];
 	readonly cylinder: number;
-	readonly looks: readonly LookedAt[];
+	readonly inspections: readonly InspectedAt[];
 }
 
 function presence(
 	finding: FindingNode,
-	{ stations, cylinder, looks }: At,
+	{ stations, cylinder, inspections }: At,
 	sheet: Sheet,
 	rebuild: RebuildEvidence
 ): boolean | undefined {
@@ -122,13 +122,13 @@ function presence(
 		'patterns' in finding && patterns.some((pattern) => finding.patterns.includes(pattern as PatternKey));
 	switch (finding.by) {
 		case 'mark': {
-			if (finding.seen === 'kept') return anyOf(looks, ({ seenBefore }) => has(seenBefore));
+			if (finding.seen === 'kept') return anyOf(inspections, ({ seenBefore }) => has(seenBefore));
 			// A part whose only such mark is an old one says nothing new.
-			const fresh = looks.filter(({ patterns, seenBefore }) => has(patterns) || !has(seenBefore));
+			const fresh = inspections.filter(({ patterns, seenBefore }) => has(patterns) || !has(seenBefore));
 			return anyOf(fresh, ({ patterns }) => has(patterns));
 		}
 		case 'assembly':
-			return anyOf(looks, ({ byAssembly }) => has(byAssembly));
+			return anyOf(inspections, ({ byAssembly }) => has(byAssembly));
 		case 'asFound':
 			return anyOf(here(rebuild.asFound), ({ wrong }) => wrong !== undefined);
 		case 'size':
@@ -138,7 +138,7 @@ function presence(
 			);
 		case 'early': {
 			const soon = (station: string) => finding.share * lastsHours(stations.find(({ key }) => key === station)!);
-			const told = looks.filter(
+			const told = inspections.filter(
 				({ station, ranHours, failed }) => ranHours !== null && (failed || ranHours >= soon(station))
 			);
 			return anyOf(told, ({ station, ranHours, failed }) => failed && ranHours! < soon(station));

@@ -1,4 +1,4 @@
-export * from './countedLooks';
+export * from './countedInspections';
 export * from './countedSizes';
 export * from './recurrence';
 export { compareRates, falseDiscovery, fisherExact, type Counted, type RateComparison } from './exactTests';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { binomialUpperTail, poissonRate, recurrences, standsOut, type Look } from '.';
+import { binomialUpperTail, poissonRate, recurrences, standsOut, type Inspection } from '.';
 import { relativeError } from '../number/testing';
 
 describe('poissonRate', () => {
@@ -53,15 +53,19 @@ describe('binomialUpperTail', () => {
 });
 
 describe('recurrences', () => {
-	const look = (cylinder: number, found: boolean): Look => ({
+	const inspection = (cylinder: number, found: boolean): Inspection => ({
 		station: 'packing',
 		cylinder,
 		hours: 1000,
 		patterns: found ? ['oneSidedWear'] : []
 	});
 	it('finds the cylinder that always shows it', () => {
-		const looks = [1, 2, 3, 4, 5].flatMap(() => [look(1, false), look(2, true), look(3, false)]);
-		const [first, ...rest] = recurrences(looks);
+		const inspections = [1, 2, 3, 4, 5].flatMap(() => [
+			inspection(1, false),
+			inspection(2, true),
+			inspection(3, false)
+		]);
+		const [first, ...rest] = recurrences(inspections);
 		expect(first).toMatchObject({
 			station: 'packing',
 			pattern: 'oneSidedWear',
@@ -75,15 +79,15 @@ describe('recurrences', () => {
 		expect(rest).toEqual([]);
 	});
 	it('finds nothing odd where all cylinders show it alike', () => {
-		const looks = [1, 2, 3].flatMap((cylinder) => [look(cylinder, true), look(cylinder, true)]);
-		for (const recurrence of recurrences(looks)) expect(recurrence.pAlike).toBeGreaterThan(0.5);
+		const inspections = [1, 2, 3].flatMap((cylinder) => [inspection(cylinder, true), inspection(cylinder, true)]);
+		for (const recurrence of recurrences(inspections)) expect(recurrence.pAlike).toBeGreaterThan(0.5);
 	});
 	it('counts a pattern once a look and says nothing of nothing', () => {
 		expect(recurrences([])).toEqual([]);
-		expect(recurrences([look(1, false)])).toEqual([]);
-		const twice = { ...look(1, true), patterns: ['oneSidedWear', 'oneSidedWear'] };
-		expect(recurrences([twice, look(2, false)])[0].rate.events).toBe(1);
+		expect(recurrences([inspection(1, false)])).toEqual([]);
+		const twice = { ...inspection(1, true), patterns: ['oneSidedWear', 'oneSidedWear'] };
+		expect(recurrences([twice, inspection(2, false)])[0].rate.events).toBe(1);
 	});
 	it('has no test where there is no other cylinder', () =>
-		expect(recurrences([look(0, true)])[0]).toMatchObject({ others: undefined, pAlike: 1 }));
+		expect(recurrences([inspection(0, true)])[0]).toMatchObject({ others: undefined, pAlike: 1 }));
 });

@@ -30,12 +30,12 @@ export function poissonRate(events: number, hours: number, level = 0.95): Rate {
 }
 
 /** One look at one place of one pump at one rebuild. */
-export interface Look {
+export interface Inspection {
 	readonly station: string;
 	readonly cylinder: number;
 	/** Hours that the place has run since it was last looked at. */
 	readonly hours: number;
-	/** Events since then: patterns made in service that are new or have grown (see `countedLooks`); empty where there was none. */
+	/** Events since then: patterns made in service that are new or have grown (see `countedInspections`); empty where there was none. */
 	readonly patterns: readonly string[];
 }
 
@@ -67,19 +67,19 @@ const ROUNDING = 1 + 1e-9;
  * Source: J. Przyborowski, H. Wilenski, Biometrika 31 (1940) 313–323 (given the total, the count is binomial);
  * R. Tarone, Biometrics 46 (1990) 515–522 (many comparisons of counts).
  */
-export function recurrences(looks: readonly Look[]): Recurrence[] {
+export function recurrences(inspections: readonly Inspection[]): Recurrence[] {
 	const hoursAt = new Map<string, number>();
 	const events = new Map<string, number>();
 	const patterns = new Map<string, { station: string; pattern: string }>();
 	const add = (map: Map<string, number>, key: string, amount: number) => map.set(key, (map.get(key) ?? 0) + amount);
-	for (const look of looks) {
-		add(hoursAt, `${look.station}/${look.cylinder}`, look.hours);
-		for (const pattern of new Set(look.patterns)) {
-			add(events, `${look.station}/${pattern}/${look.cylinder}`, 1);
-			patterns.set(`${look.station}/${pattern}`, { station: look.station, pattern });
+	for (const inspection of inspections) {
+		add(hoursAt, `${inspection.station}/${inspection.cylinder}`, inspection.hours);
+		for (const pattern of new Set(inspection.patterns)) {
+			add(events, `${inspection.station}/${pattern}/${inspection.cylinder}`, 1);
+			patterns.set(`${inspection.station}/${pattern}`, { station: inspection.station, pattern });
 		}
 	}
-	const cylinders = [...new Set(looks.map((look) => look.cylinder))];
+	const cylinders = [...new Set(inspections.map((inspection) => inspection.cylinder))];
 	const here = (station: string, cylinder: number) => hoursAt.get(`${station}/${cylinder}`) ?? 0;
 	const count = (station: string, pattern: string, cylinder: number) =>
 		events.get(`${station}/${pattern}/${cylinder}`) ?? 0;

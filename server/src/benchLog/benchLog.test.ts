@@ -56,7 +56,7 @@ describe('a batch', () => {
 		expect((await send(bench, batch)).map(({ result }) => result)).toEqual(['accepted', 'accepted', 'accepted']);
 		expect((await send(bench, batch)).map(({ result }) => result)).toEqual(['duplicate', 'duplicate', 'duplicate']);
 		expect(await recorded(bench)).toMatchObject(batch);
-		for (const table of ['look', 'reading', 'decision']) {
+		for (const table of ['inspection', 'reading', 'decision']) {
 			expect(
 				await rows(shop.scope, `SELECT 1 FROM ${table} WHERE shop_id = $1 AND job_id = $2`, [bench.job.id])
 			).toHaveLength(1);
@@ -178,7 +178,7 @@ describe('withdraw', () => {
 			at: new Date(Date.now() + 2000).toISOString()
 		};
 		const standing = () =>
-			rows(shop.scope, 'SELECT 1 FROM standing_look WHERE shop_id = $1 AND job_id = $2', [bench.job.id]);
+			rows(shop.scope, 'SELECT 1 FROM standing_inspection WHERE shop_id = $1 AND job_id = $2', [bench.job.id]);
 		await send(bench, [mark, undo]);
 		expect(await standing()).toHaveLength(0);
 		await send(bench, [redo]);

@@ -35,8 +35,8 @@ const send = async (entries: unknown[], of = bench) =>
 const outcome = async (entries: unknown[], of = bench) =>
 	(await send(entries, of)).map((answer) => (answer.result === 'refused' ? answer.problem.code : answer.result));
 const inFuture = (ms: number) => new Date(Date.now() + ms).toISOString();
-const standingLooks = (id: string) =>
-	rows(shop.scope, 'SELECT 1 FROM standing_look WHERE shop_id = $1 AND entry_id = $2', [id]);
+const standingInspections = (id: string) =>
+	rows(shop.scope, 'SELECT 1 FROM standing_inspection WHERE shop_id = $1 AND entry_id = $2', [id]);
 const part = (cylinder = 1) => partAt(bench, 'packing', cylinder);
 
 describe('entries that cannot be', () => {
@@ -120,7 +120,7 @@ describe('the moment that counts', () => {
 		const undo = { ...make('withdraw', { entry: mark.id, why: 'undone' }), at: inFuture(600_001), seq: 2 };
 		const redo = { ...make('withdraw', { entry: undo.id, why: 'redone' }), at: inFuture(600_002), seq: 3 };
 		for (const entry of [mark, undo, redo]) await send([entry]);
-		expect(await standingLooks(mark.id)).toHaveLength(1);
+		expect(await standingInspections(mark.id)).toHaveLength(1);
 	});
 });
 
@@ -130,22 +130,22 @@ describe('withdrawals', () => {
 		const late = mark();
 		await send([make('withdraw', { entry: late.id, why: 'undone' })]);
 		await send([late]);
-		expect(await standingLooks(late.id)).toHaveLength(0);
+		expect(await standingInspections(late.id)).toHaveLength(0);
 	});
 	it('of many people at once all count', async () => {
 		const marks = Array.from({ length: 40 }, mark);
 		await send(marks);
 		await Promise.all(marks.map(({ id }) => send([make('withdraw', { entry: id, why: 'undone' })])));
-		for (const { id } of marks) expect(await standingLooks(id)).toHaveLength(0);
+		for (const { id } of marks) expect(await standingInspections(id)).toHaveLength(0);
 	});
 	it('can be made anew from the log alone', async () => {
 		const [gone, stays] = [mark(), mark()];
 		await send([gone, stays, make('withdraw', { entry: gone.id, why: 'undone' })]);
 		const all = () =>
-			rows(shop.scope, 'SELECT entry_id, pattern, at FROM standing_look WHERE shop_id = $1 ORDER BY entry_id');
+			rows(shop.scope, 'SELECT entry_id, pattern, at FROM standing_inspection WHERE shop_id = $1 ORDER BY entry_id');
 		const before = await all();
 		await rows(shop.scope, 'DELETE FROM withdrawn_entry WHERE shop_id = $1');
-		await rows(shop.scope, 'DELETE FROM look WHERE shop_id = $1');
+		await rows(shop.scope, 'DELETE FROM inspection WHERE shop_id = $1');
 		await projectShop(shop.scope);
 		expect(await all()).toEqual(before);
 	});

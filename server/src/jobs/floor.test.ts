@@ -54,7 +54,7 @@ describe('a job on the floor', () => {
 		}
 		const left = bench.cells.map(({ part }) => entryOf(bench, user(), 'clean', {}, part));
 		await append(shop.scope, user(), bench.job.id, left);
-		expect(await onFloor(bench.job.id)).toMatchObject({ nextPart: null, looked: bench.cells.length, decided: 0 });
+		expect(await onFloor(bench.job.id)).toMatchObject({ nextPart: null, inspected: bench.cells.length, decided: 0 });
 	});
 	it('draws its mat in little: one mark a part, as the last decision has it', async () => {
 		const bench = await openJob(shop);
@@ -67,7 +67,7 @@ describe('a job on the floor', () => {
 		};
 		expect(await state()).toBe('open');
 		await append(shop.scope, user(), bench.job.id, [entryOf(bench, user(), 'clean', {}, part)]);
-		expect(await state()).toBe('looked');
+		expect(await state()).toBe('inspected');
 		for (const verdict of ['reuse', 'lookAgain', 'replace'] as const) {
 			const at = new Date().toISOString();
 			const decision = { ...entryOf(bench, user(), 'decision', { verdict, proposed: verdict }, part), at };

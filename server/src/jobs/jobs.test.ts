@@ -219,7 +219,7 @@ describe('trace', () => {
 		expect(first.pAny).toBeCloseTo(3 / 27, 12);
 		expect(rest).toEqual([]);
 		expect(trace.keptOut).toEqual({ handling: 1, assembly: 1, unknown: 0 });
-		const seen = trace.looks.filter(({ station, cylinder }) => station === 'packing' && cylinder === 2);
+		const seen = trace.inspections.filter(({ station, cylinder }) => station === 'packing' && cylinder === 2);
 		expect(seen.map(({ patterns }) => patterns.length)).toEqual([0, 1, 1, 1, 0, 0, 0]);
 		expect(seen[4].seenBefore).toEqual(['oneSidedWear']);
 		// Three on one cylinder of three are too few in a shop of several pumps.
@@ -276,7 +276,7 @@ describe('one shop', () => {
 		expect(await floorOf(other.scope)).toEqual({ jobs: [], recurring: {}, cases: [], released: [] });
 		expect(await rebuildsOf(other.scope, job.pumpId)).toEqual([]);
 		expect(await livesOf(other.scope, job.pumpId)).toEqual([]);
-		expect((await traceOf(other.scope, job.pumpId)).looks).toEqual([]);
+		expect((await traceOf(other.scope, job.pumpId)).inspections).toEqual([]);
 		expect(await release(other.scope, other.people.lead, job.id)).toEqual({ kind: 'unknownJob' });
 	});
 });

@@ -45,8 +45,8 @@ it('lays out a cylinder that is opened after all, and clears one that stays shut
 it('keeps a cylinder open if something is recorded about its parts', async () => {
 	const bench = await openJob(shop);
 	const { technician } = shop.people;
-	const look = entryOf(bench, technician, 'clean', {}, partAt(bench, 'plunger', 3));
-	await append(shop.scope, technician, bench.job.id, [look]);
+	const inspection = entryOf(bench, technician, 'clean', {}, partAt(bench, 'plunger', 3));
+	await append(shop.scope, technician, bench.job.id, [inspection]);
 	expect(await changeOpened(shop.scope, bench.job.id, [1, 2])).toMatchObject({
 		kind: 'partsRecorded',
 		parts: [{ cylinder: 3 }]

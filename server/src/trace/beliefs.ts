@@ -114,12 +114,12 @@ async function lookedForElsewhere(
 		{ attributes: ['id'], order: [['id', 'ASC']], limit: MOST_PUMPS }
 	);
 	const others = pumps.flatMap(({ id }) => (id === own ? [] : [id]));
-	const sums = new Map<string, { looked: number; present: number }>();
+	const sums = new Map<string, { inspected: number; present: number }>();
 	for (const rebuilds of (await findingsOn(scope, others, sheet, inForce)).values())
 		for (const { finding, present } of rebuilds.flatMap(({ findings }) => findings)) {
 			if (present === undefined) continue;
-			const sum = sums.get(finding) ?? { looked: 0, present: 0 };
-			sums.set(finding, { looked: sum.looked + 1, present: sum.present + (present ? 1 : 0) });
+			const sum = sums.get(finding) ?? { inspected: 0, present: 0 };
+			sums.set(finding, { inspected: sum.inspected + 1, present: sum.present + (present ? 1 : 0) });
 		}
 	return [...sums].map(([finding, sum]) => ({ finding, ...sum }));
 }

@@ -8,7 +8,7 @@ import { inTransaction, of, type ShopScope } from '../db/scope';
 import { newestSheets } from '../sheets';
 import { livesAt } from './lives';
 import { networkOf } from './network';
-import { tracesOf, type LookInTime } from './onePump';
+import { tracesOf, type InspectionInTime } from './onePump';
 
 const LEVEL = 0.95;
 
@@ -227,13 +227,13 @@ export async function workedOf(scope: ShopScope, listing: CaseListing): Promise<
 		scope,
 		ofModel.map(({ id }) => id)
 	);
-	const counted = (looks: readonly LookInTime[]) => ({
-		events: looks.filter(({ patterns }) => patterns.includes(listing.pattern)).length,
-		exposure: looks.reduce((sum, { hours = 0 }) => sum + hours, 0),
-		inspections: looks.length
+	const counted = (inspections: readonly InspectionInTime[]) => ({
+		events: inspections.filter(({ patterns }) => patterns.includes(listing.pattern)).length,
+		exposure: inspections.reduce((sum, { hours = 0 }) => sum + hours, 0),
+		inspections: inspections.length
 	});
-	const places = [...traced].flatMap(([pump, { looks }]) => {
-		const exposed = looks.filter(({ station, hours }) => station === listing.station && hours !== undefined);
+	const places = [...traced].flatMap(([pump, { inspections }]) => {
+		const exposed = inspections.filter(({ station, hours }) => station === listing.station && hours !== undefined);
 		return [...groupBy(exposed, ({ cylinder }) => String(cylinder)).values()].map((seen) => ({
 			pump,
 			cylinder: seen[0].cylinder,

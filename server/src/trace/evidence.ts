@@ -1,9 +1,9 @@
-import { beyondAtLook, type ShopGauge } from '@exetasis/core/decide';
+import { beyondAtInspection, type ShopGauge } from '@exetasis/core/decide';
 import type { ModelSheet } from '@exetasis/core/record';
-import { countedLooks, type CauseNetwork, type RebuildEvidence } from '@exetasis/core/trace';
+import { countedInspections, type CauseNetwork, type RebuildEvidence } from '@exetasis/core/trace';
 import { of, type ShopScope } from '../db/scope';
 import { foundAt } from '../db/sql/foundAt';
-import { looks } from '../db/sql/looks';
+import { inspections } from '../db/sql/inspections';
 import { bandsOfPump, tracesOfPump } from '../db/sql/marksOfPump';
 import { sizesOfPump, type SizeAtRebuild } from '../db/sql/sizesOfPump';
 import { gaugesOf } from '../gauges';
@@ -33,7 +33,7 @@ export async function evidenceOf(
 	);
 	const sizes = [...new Set(network.findings.flatMap((finding) => (finding.by === 'size' ? finding.sizes : [])))];
 	const [found, wrong, removed, measured, bands, traces, gauges] = await Promise.all([
-		looks(scope, [pumpId]),
+		inspections(scope, [pumpId]),
 		foundAt(scope, pumpId),
 		of(scope, 'partLife').all({ pumpId }),
 		sizesOfPump(scope, pumpId, sizes),
@@ -52,7 +52,7 @@ export async function evidenceOf(
 			marks.flatMap(({ pattern, onset }) => (onset === 'assembly' ? [pattern] : []))
 		])
 	);
-	const counted = countedLooks(found);
+	const counted = countedInspections(found);
 	return jobs.map(({ id, pumpHours, receivedAt, releasedAt, duty }): RebuildOnRecord => ({
 		job: id,
 		receivedAt,
@@ -60,12 +60,12 @@ export async function evidenceOf(
 		pumpHours,
 		duty,
 		rig: traces.find(({ job }) => job === id)?.verdicts[0],
-		looks: counted
+		inspections: counted
 			.filter(({ job }) => job === id)
-			.map(({ part, fittedHours, ...look }) => ({
-				...look,
+			.map(({ part, fittedHours, ...inspection }) => ({
+				...inspection,
 				byAssembly: assembled.get(`${id}/${part}`) ?? [],
-				ranHours: fittedHours === null ? null : look.pumpHours - fittedHours,
+				ranHours: fittedHours === null ? null : inspection.pumpHours - fittedHours,
 				failed: failed.has(`${id}/${part}`)
 			})),
 		asFound: wrong
@@ -83,7 +83,7 @@ function beyondLimit(
 ): RebuildEvidence['sizes'][number][] {
 	const station = sheet.stations.find(({ key }) => key === size.station);
 	const characteristic = station?.characteristics.find(({ key }) => key === size.characteristic);
-	const beyond = station && characteristic && beyondAtLook(station, characteristic, size, gauges);
+	const beyond = station && characteristic && beyondAtInspection(station, characteristic, size, gauges);
 	if (beyond === undefined) return [];
 	return [{ station: size.station, cylinder: size.cylinder, characteristic: size.characteristic, beyond }];
 }

@@ -116,13 +116,13 @@ function observedOf({
 	fittedHours,
 	removedHours,
 	endReason,
-	lookedHours
+	inspectedHours
 }: LifeInShop & { fittedHours: number }): ObservedLife {
-	const looked = Math.max(0, (lookedHours ?? fittedHours) - fittedHours);
-	if (removedHours === null) return rightCensored(looked);
+	const inspected = Math.max(0, (inspectedHours ?? fittedHours) - fittedHours);
+	if (removedHours === null) return rightCensored(inspected);
 	const ran = Math.max(0, removedHours - fittedHours);
 	if (endReason !== 'worn' && endReason !== 'damaged') return rightCensored(ran);
-	return looked < ran ? intervalCensored(looked, ran) : exactLife(ran);
+	return inspected < ran ? intervalCensored(inspected, ran) : exactLife(ran);
 }
 
 /** Stations of the parts that one runs with: those that it names, and those that name it. */

@@ -104,9 +104,9 @@ describe('lives worked out for the page', () => {
 		expect(replacements.at(-1)).toMatchObject({ hours: 4000, mean: expect.closeTo(1, 9) });
 	});
 	it('draws survival by Turnbull where an end lies between two looks, by Kaplan and Meier where all are exact', () => {
-		const looked = summaryOf(shop([between(500, 1500), ended(2000), held(3000)]), []);
-		expect(looked.steps).toEqual([]);
-		expect(looked.ranges.at(-1)).toMatchObject({ least: expect.closeTo(1 / 3, 6), most: expect.closeTo(1 / 3, 6) });
+		const inspected = summaryOf(shop([between(500, 1500), ended(2000), held(3000)]), []);
+		expect(inspected.steps).toEqual([]);
+		expect(inspected.ranges.at(-1)).toMatchObject({ least: expect.closeTo(1 / 3, 6), most: expect.closeTo(1 / 3, 6) });
 		const exact = summaryOf(shop([ended(1500), held(3000)]), []);
 		expect(exact.ranges).toEqual([]);
 		expect(exact.steps).toHaveLength(1);

@@ -1,14 +1,20 @@
 import { LRUCache } from 'lru-cache';
 import { groupBy } from '@exetasis/core/list';
-import { countedLooks, recurrences, standsOut, type CountedLook, type Recurrence } from '@exetasis/core/trace';
+import {
+	countedInspections,
+	recurrences,
+	standsOut,
+	type CountedInspection,
+	type Recurrence
+} from '@exetasis/core/trace';
 import { of, type ShopScope } from '../db/scope';
 import type { FoundWrong } from '@exetasis/core/record';
 import { foundAt, type FoundAt } from '../db/sql/foundAt';
 import { logMarks } from '../db/sql/logMarks';
-import { looks, type LookOnRecord } from '../db/sql/looks';
+import { inspections, type InspectionOnRecord } from '../db/sql/inspections';
 
 /** One look at one place, as it counts, for the chart of a recurrence over the pump's hours. */
-export interface LookInTime extends CountedLook {
+export interface InspectionInTime extends CountedInspection {
 	readonly job: string;
 	readonly receivedAt: Date;
 }
@@ -24,7 +30,7 @@ interface FoundWrongAtPlace {
 
 export interface PumpTrace {
 	readonly recurrences: Recurrence[];
-	readonly looks: LookInTime[];
+	readonly inspections: InspectionInTime[];
 	/** Looks that could not count: no earlier look at the place and no fitting on record, so nobody knows over how many hours. */
 	readonly withoutExposure: number;
 	/** What an earlier assembly had left wrong, found when the pump was opened. */
@@ -33,9 +39,9 @@ export interface PumpTrace {
 	readonly keptOut: { readonly handling: number; readonly assembly: number; readonly unknown: number };
 }
 
-/** What recurs on one pump, place by place, counted by `countedLooks`. */
+/** What recurs on one pump, place by place, counted by `countedInspections`. */
 export async function traceOf(scope: ShopScope, pumpId: string): Promise<PumpTrace> {
-	return { ...traceFrom(await looks(scope, [pumpId])), foundWrong: wrongOf(await foundAt(scope, pumpId)) };
+	return { ...traceFrom(await inspections(scope, [pumpId])), foundWrong: wrongOf(await foundAt(scope, pumpId)) };
 }
 
 /** The same of several pumps, without what was found wrong. */
@@ -43,7 +49,7 @@ export async function tracesOf(
 	scope: ShopScope,
 	pumpIds: readonly string[]
 ): Promise<Map<string, Omit<PumpTrace, 'foundWrong'>>> {
-	const found = groupBy(await looks(scope, pumpIds), ({ pump }) => pump);
+	const found = groupBy(await inspections(scope, pumpIds), ({ pump }) => pump);
 	return new Map([...found].map(([pump, seen]) => [pump, traceFrom(seen)]));
 }
 
@@ -70,14 +76,16 @@ function wrongOf(found: readonly FoundAt[]): FoundWrongAtPlace[] {
 		);
 }
 
-function traceFrom(found: readonly LookOnRecord[]): Omit<PumpTrace, 'foundWrong'> {
-	const counted = countedLooks(found);
-	const exposed = counted.flatMap(({ hours, ...look }) => (hours === undefined ? [] : [{ ...look, hours }]));
+function traceFrom(found: readonly InspectionOnRecord[]): Omit<PumpTrace, 'foundWrong'> {
+	const counted = countedInspections(found);
+	const exposed = counted.flatMap(({ hours, ...inspection }) =>
+		hours === undefined ? [] : [{ ...inspection, hours }]
+	);
 	const keptOut = { handling: 0, assembly: 0, unknown: 0 };
-	for (const look of counted) for (const onset of look.keptOut) keptOut[onset]++;
+	for (const inspection of counted) for (const onset of inspection.keptOut) keptOut[onset]++;
 	return {
 		recurrences: recurrences(exposed),
-		looks: counted,
+		inspections: counted,
 		withoutExposure: counted.length - exposed.length,
 		keptOut
 	};
@@ -98,9 +106,9 @@ export async function alarmsOf(scope: ShopScope, pumpIds: readonly string[]): Pr
 		return false;
 	});
 	const pumpsToTrace = stale.map(({ pump }) => pump);
-	const found = pumpsToTrace.length > 0 ? await looks(scope, pumpsToTrace) : [];
+	const found = pumpsToTrace.length > 0 ? await inspections(scope, pumpsToTrace) : [];
 	for (const { pump, mark } of stale) {
-		const [recurrence] = traceFrom(found.filter((look) => look.pump === pump)).recurrences;
+		const [recurrence] = traceFrom(found.filter((inspection) => inspection.pump === pump)).recurrences;
 		worst.set(key(pump), { mark, recurrence });
 		standing.set(pump, recurrence);
 	}

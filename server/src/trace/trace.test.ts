@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { discardLimit } from '@exetasis/core/record';
-import { countedLooks, startingNetwork } from '@exetasis/core/trace';
+import { countedInspections, startingNetwork } from '@exetasis/core/trace';
 import { append } from '../benchLog/append';
 import { eventsByGroup } from '../db/sql/eventsByGroup';
 import { fleetEvents } from '../db/sql/fleetEvents';
-import { looks } from '../db/sql/looks';
+import { inspections } from '../db/sql/inspections';
 import { of } from '../db/scope';
 import {
 	decideAll,
@@ -62,13 +62,15 @@ describe('recurrences of the shop', () => {
 	it('counts events and hours as the one pump’s trace does', async () => {
 		await upToDate(shop.scope);
 		const rows = await fleetEvents(shop.scope);
-		const counted = countedLooks(await looks(shop.scope, [pumpId])).filter(({ hours }) => hours !== undefined);
+		const counted = countedInspections(await inspections(shop.scope, [pumpId])).filter(
+			({ hours }) => hours !== undefined
+		);
 		const places = rows.filter(({ pump, pattern }) => pump === pumpId && pattern === null);
 		expect(places.length).toBeGreaterThan(3);
 		for (const { station, cylinder, hours } of places) {
-			const here = counted.filter((look) => look.station === station && look.cylinder === cylinder);
+			const here = counted.filter((inspection) => inspection.station === station && inspection.cylinder === cylinder);
 			expect(hours).toBeCloseTo(
-				here.reduce((sum, look) => sum + look.hours!, 0),
+				here.reduce((sum, inspection) => sum + inspection.hours!, 0),
 				9
 			);
 			for (const row of rows.filter(

@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
-import { beyondAtLook } from '@exetasis/core/decide';
+import { beyondAtInspection } from '@exetasis/core/decide';
 import { groupBy } from '@exetasis/core/list';
 import { countedSizes } from '@exetasis/core/trace';
 import { inTransaction, of, type ShopScope } from '../db/scope';
-import { countLooks } from '../db/sql/countLooks';
+import { countInspections } from '../db/sql/countInspections';
 import { lockCounting } from '../db/sql/lockCounting';
 import { logMarks } from '../db/sql/logMarks';
 import { sizesToCount } from '../db/sql/sizesToCount';
@@ -25,9 +25,9 @@ export async function upToDate(scope: ShopScope): Promise<string> {
 		await lockCounting(within);
 		const { grown, all } = await grownSince(within);
 		const pumpIds = grown.map(({ pumpId }) => pumpId);
-		for (const counted of ['countedMark', 'countedSize', 'countedLook', 'countedPump'] as const)
+		for (const counted of ['countedMark', 'countedSize', 'countedInspection', 'countedPump'] as const)
 			await of(within, counted).remove({ pumpId: pumpIds });
-		await countLooks(within, pumpIds);
+		await countInspections(within, pumpIds);
 		await countSizes(within, pumpIds);
 		await of(within, 'countedPump').addAll(grown);
 		return all;
@@ -44,13 +44,13 @@ async function countSizes(scope: ShopScope, pumpIds: readonly string[]): Promise
 	);
 	for (let from = 0; from < pumpIds.length; from += PUMPS_AT_ONCE) {
 		const sizes = await sizesToCount(scope, pumpIds.slice(from, from + PUMPS_AT_ONCE));
-		const looks = sizes.flatMap(({ model, readings, pumpHours, ...size }) => {
+		const inspections = sizes.flatMap(({ model, readings, pumpHours, ...size }) => {
 			const station = stationOf.get(`${model}/${size.station}`);
 			const sheet = station?.characteristics.find(({ key }) => key === size.characteristic);
-			const beyond = station && sheet && beyondAtLook(station, sheet, { readings }, gauges);
+			const beyond = station && sheet && beyondAtInspection(station, sheet, { readings }, gauges);
 			return beyond === undefined ? [] : [{ ...size, pumpHours, beyond }];
 		});
-		const counted = [...groupBy(looks, ({ pump }) => pump).values()].flatMap(countedSizes);
+		const counted = [...groupBy(inspections, ({ pump }) => pump).values()].flatMap(countedSizes);
 		await of(scope, 'countedSize').addAll(
 			counted.map(({ job, part, pump, pumpHours: _, ...size }) => ({ ...size, jobId: job, partId: part, pumpId: pump }))
 		);

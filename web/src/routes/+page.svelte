@@ -74,7 +74,7 @@
 		{
 			key: 'mat',
 			head: 'Parts',
-			of: ({ looked, parts }: Job) => looked / parts,
+			of: ({ inspected, parts }: Job) => inspected / parts,
 			says: () => '',
 			cell: mat,
 			width: '17%'

@@ -25,5 +25,5 @@ export const clean = partKind(schema, {
 });
 
 /** True where the part was inspected: a finding, or "nothing found"; a part that was not there cannot be. */
-export const isLookedAt = (record: Cleaned & FoundSo): boolean =>
+export const isInspected = (record: Cleaned & FoundSo): boolean =>
 	record.clean !== undefined || record.findings.length > 0 || foundWrong(record).includes('missing');

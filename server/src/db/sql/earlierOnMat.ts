@@ -24,7 +24,7 @@ export const earlierOnMat = (scope: ShopScope, jobId: string, rebuilds: number):
 		SELECT c.station, c.cylinder, e.pump_hours AS "pumpHours",
 			(SELECT d.verdict FROM standing_decision d WHERE d.job_id = e.id AND d.part_id = c.part_id
 				ORDER BY d.at DESC, d.entry_id DESC LIMIT 1) AS verdict,
-			coalesce((SELECT max(k.severity) FROM standing_look k
+			coalesce((SELECT max(k.severity) FROM standing_inspection k
 				WHERE k.job_id = e.id AND k.part_id = c.part_id AND k.onset = 'service'), 0)::int AS worst
 		FROM earlier e JOIN mat_cell c ON c.job_id = e.id ORDER BY e.received_at DESC`,
 		[jobId, rebuilds]

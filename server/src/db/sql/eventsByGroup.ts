@@ -57,7 +57,7 @@ export const eventsByGroup = (scope: ShopScope, by: ContrastedBy | 'pump'): Prom
 		scope,
 		`
 		SELECT model, station, "group", age, NULL AS pattern, NULL AS size, 0 AS events, sum(hours) AS hours
-		FROM ${grouped(by, 'counted_look')} looks WHERE "group" IS NOT NULL GROUP BY model, station, "group", age
+		FROM ${grouped(by, 'counted_inspection')} counted WHERE "group" IS NOT NULL GROUP BY model, station, "group", age
 		UNION ALL
 		SELECT model, station, "group", age, pattern, NULL, count(*)::int, 0
 		FROM ${grouped(by, 'counted_mark')} marks WHERE "group" IS NOT NULL GROUP BY model, station, "group", age, pattern

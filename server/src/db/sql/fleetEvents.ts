@@ -18,7 +18,7 @@ export const fleetEvents = (scope: ShopScope): Promise<EventsOnRecord[]> =>
 		`
 		SELECT pump_id AS pump, station, cylinder, NULL AS pattern, 0 AS events, sum(hours) AS hours, 0 AS replaced,
 			0::double precision AS openings, NULL::timestamptz AS first, NULL::timestamptz AS last
-		FROM counted_look WHERE shop_id = $1 GROUP BY pump_id, station, cylinder
+		FROM counted_inspection WHERE shop_id = $1 GROUP BY pump_id, station, cylinder
 		UNION ALL
 		SELECT m.pump_id, m.station, m.cylinder, m.pattern, count(*)::int, 0, count(*) FILTER (WHERE m.opening > 0)::int,
 			sum(m.opening), min(j.received_at), max(j.received_at)

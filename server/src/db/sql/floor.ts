@@ -18,11 +18,11 @@ export interface FloorJob {
 	readonly receivedAt: Date;
 	readonly steps: number;
 	readonly parts: number;
-	readonly looked: number;
+	readonly inspected: number;
 	readonly decided: number;
 	/** The text of the first step that nobody has signed off. */
 	readonly nextStep: string | null;
-	/** Name and place of the first part that nobody has looked at, in walking order. */
+	/** Name and place of the first part that nobody has inspected at, in walking order. */
 	readonly nextPart: { readonly name: string; readonly station: string; readonly cylinder: number } | null;
 	/** Parts whose standing decision is to look again. */
 	readonly again: number;
@@ -57,15 +57,15 @@ export const floorJobs = (scope: ShopScope): Promise<FloorJob[]> =>
 		FROM job j JOIN pump p ON p.id = j.pump_id LEFT JOIN site t ON t.id = p.site_id
 		JOIN model_sheet s ON s.id = j.model_sheet_id
 		CROSS JOIN LATERAL (
-			SELECT count(*)::int AS parts, count(*) FILTER (WHERE looked)::int AS looked,
+			SELECT count(*)::int AS parts, count(*) FILTER (WHERE inspected)::int AS inspected,
 				count(*) FILTER (WHERE verdict IS NOT NULL)::int AS decided,
 				count(*) FILTER (WHERE verdict = 'lookAgain')::int AS again,
 				coalesce(jsonb_agg(jsonb_build_object('column', n, 'cylinder', cylinder, 'state',
-					coalesce(verdict, CASE WHEN looked THEN 'looked' ELSE 'open' END)) ORDER BY n, cylinder), '[]') AS mat,
+					coalesce(verdict, CASE WHEN inspected THEN 'inspected' ELSE 'open' END)) ORDER BY n, cylinder), '[]') AS mat,
 				(array_agg(jsonb_build_object('name', name, 'station', station, 'cylinder', cylinder)
-					ORDER BY cylinder > 0, cylinder, n) FILTER (WHERE NOT looked))[1] AS "nextPart"
+					ORDER BY cylinder > 0, cylinder, n) FILTER (WHERE NOT inspected))[1] AS "nextPart"
 			FROM (SELECT c.station, c.cylinder, o.n, o.name,
-					EXISTS (SELECT 1 FROM standing_look l WHERE l.job_id = j.id AND l.part_id = c.part_id) AS looked,
+					EXISTS (SELECT 1 FROM standing_inspection l WHERE l.job_id = j.id AND l.part_id = c.part_id) AS inspected,
 					(SELECT d.verdict FROM standing_decision d WHERE d.job_id = j.id AND d.part_id = c.part_id
 						ORDER BY d.at DESC, d.entry_id DESC LIMIT 1) AS verdict
 				FROM (SELECT e->>'key' AS key, e->>'name' AS name, row_number() OVER (ORDER BY n)::int AS n

@@ -28,7 +28,7 @@ export const lives = (
 		`
 		SELECT l.part_id AS part, l.station, l.cylinder, l.fitted_hours AS "fittedHours", l.removed_hours AS "removedHours",
 			l.end_reason AS "endReason", f.released_at AS "fittedAt", r.released_at AS "removedAt", r.id AS "removedJob",
-			coalesce((SELECT array_agg(DISTINCT k.pattern) FROM standing_look k
+			coalesce((SELECT array_agg(DISTINCT k.pattern) FROM standing_inspection k
 				WHERE k.part_id = l.part_id AND k.pattern IS NOT NULL), '{}') AS patterns
 		FROM part_life l LEFT JOIN job f ON f.id = l.fitted_job_id LEFT JOIN job r ON r.id = l.removed_job_id
 		WHERE l.shop_id = $1 AND l.pump_id = $2 AND ($3::text IS NULL OR (l.station = $3 AND l.cylinder = $4))

@@ -22,7 +22,7 @@ export interface LifeInShop {
 	readonly removedHours: number | null;
 	readonly endReason: EndReason | null;
 	/** The last look before it was removed, or the last one of all; null where nobody looked. */
-	readonly lookedHours: number | null;
+	readonly inspectedHours: number | null;
 }
 
 /** The lives of the parts of these stations, over all the shop's pumps of a model, that were fitted while the shop kept them. */
@@ -37,13 +37,13 @@ export const livesOfShop = (
 		`
 		SELECT l.pump_id AS pump, p.serial, p.model, s.name AS site, p.duty->>'liquid' AS liquid, p.duty, l.station, l.cylinder,
 			a.lot, a.supplier, a.kit, l.fitted_hours AS "fittedHours", l.removed_hours AS "removedHours", l.end_reason AS "endReason",
-			(SELECT max(j.pump_hours) FROM standing_look k JOIN job j ON j.id = k.job_id
-				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND j.id IS DISTINCT FROM l.removed_job_id) AS "lookedHours",
+			(SELECT max(j.pump_hours) FROM standing_inspection k JOIN job j ON j.id = k.job_id
+				WHERE k.part_id = l.part_id AND j.pump_id = l.pump_id AND j.id IS DISTINCT FROM l.removed_job_id) AS "inspectedHours",
 			(SELECT CASE
-					WHEN bool_or(m.fitted_job_id IS DISTINCT FROM l.fitted_job_id AND EXISTS (SELECT 1 FROM standing_look k
+					WHEN bool_or(m.fitted_job_id IS DISTINCT FROM l.fitted_job_id AND EXISTS (SELECT 1 FROM standing_inspection k
 						WHERE k.job_id = l.fitted_job_id AND k.part_id = m.part_id AND k.pattern IS NOT NULL)) THEN 'marked'
 					WHEN bool_and(coalesce(m.fitted_job_id = l.fitted_job_id, false)) THEN 'new'
-					WHEN bool_and(coalesce(m.fitted_job_id = l.fitted_job_id, false) OR EXISTS (SELECT 1 FROM standing_look k
+					WHEN bool_and(coalesce(m.fitted_job_id = l.fitted_job_id, false) OR EXISTS (SELECT 1 FROM standing_inspection k
 						WHERE k.job_id = l.fitted_job_id AND k.part_id = m.part_id)) THEN 'clean' END
 				FROM part_life m WHERE m.pump_id = l.pump_id AND m.station = ANY($4) AND (m.cylinder = l.cylinder OR m.cylinder = 0 OR l.cylinder = 0)
 					AND l.fitted_job_id IS NOT NULL AND coalesce(m.fitted_hours, 0) <= l.fitted_hours

@@ -14,7 +14,7 @@ const at = 'coalesce(effective_at, at)';
 /** The one place that says which kind of entry stands in which table. */
 export const projections: readonly Projection[] = [
 	{
-		table: 'look',
+		table: 'inspection',
 		kinds: ['finding', 'clean'],
 		columns: {
 			...common,

@@ -23,7 +23,7 @@ export const rebuilds = (scope: ShopScope, pumpId: string): Promise<Rebuild[]> =
 			coalesce((SELECT e->>'name' FROM jsonb_array_elements(s.body->'scopes') e WHERE e->>'key' = j.scope), j.scope) AS "scopeName",
 			j.received_at AS "receivedAt", j.released_at AS "releasedAt",
 			(SELECT count(*)::int FROM part_life l WHERE l.removed_job_id = j.id) AS replaced,
-			(SELECT count(*)::int FROM standing_look k WHERE k.job_id = j.id AND k.pattern IS NOT NULL) AS findings
+			(SELECT count(*)::int FROM standing_inspection k WHERE k.job_id = j.id AND k.pattern IS NOT NULL) AS findings
 		FROM job j JOIN model_sheet s ON s.id = j.model_sheet_id WHERE j.shop_id = $1 AND j.pump_id = $2 ORDER BY j.received_at DESC`,
 		[pumpId]
 	);

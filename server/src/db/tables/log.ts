@@ -18,7 +18,7 @@ export const logEntry = table('log_entry', {
 });
 export type LogEntryRow = RowOf<typeof logEntry>;
 
-export const look = table('look', {
+export const inspection = table('inspection', {
 	entryId: key(uuid),
 	shopId: key(uuid),
 	jobId: uuid,

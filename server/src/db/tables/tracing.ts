@@ -37,7 +37,7 @@ const counted = {
 	fittedHours: nullable(number)
 };
 
-export const countedLook = table('counted_look', {
+export const countedInspection = table('counted_inspection', {
 	...counted,
 	hours: number
 });

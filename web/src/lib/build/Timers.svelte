@@ -26,7 +26,7 @@
 		}
 	}
 	$effect(() => {
-		const look = () => {
+		const inspection = () => {
 			const at = Date.now();
 			const running = runningTimers(at);
 			[now, timers] = [at, running];
@@ -37,8 +37,8 @@
 				if (due) rung.add(mark);
 			}
 		};
-		look();
-		const ticking = setInterval(look, 1000);
+		inspection();
+		const ticking = setInterval(inspection, 1000);
 		return () => clearInterval(ticking);
 	});
 	let height = $state(0);

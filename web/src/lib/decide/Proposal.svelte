@@ -25,7 +25,7 @@
 	const clear = $derived(
 		parts.filter((part) => {
 			const says = part.says[set.renewalPolicy];
-			return !part.decided && partOf.get(part.id)?.looked && (says === 'reuse' || says === 'replace');
+			return !part.decided && partOf.get(part.id)?.inspected && (says === 'reuse' || says === 'replace');
 		})
 	);
 	const cost = $derived(set.decision?.cost[set.renewalPolicy]);

@@ -140,7 +140,7 @@
 
 {#snippet partCell({ part }: Row)}
 	<a class="row part" href="/jobs/{bench.bench.job.id}/inspect?place={placeKey(part.cell.station, part.cell.cylinder)}">
-		<Glyph type={part.station.type} face={part.station.face} dotted={!part.looked} size={30} />
+		<Glyph type={part.station.type} face={part.station.face} dotted={!part.inspected} size={30} />
 		{part.station.name}{part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}
 	</a>
 {/snippet}
@@ -177,7 +177,7 @@
 {/snippet}
 
 {#snippet unlooked()}
-	{@const open = rows.filter(({ part }) => !part.looked).length}
+	{@const open = rows.filter(({ part }) => !part.inspected).length}
 	{#if open > 0}<p class="soft">
 			{open} parts are not inspected yet (listed last). They count at the average condition for their age.
 		</p>{/if}

@@ -3,7 +3,16 @@ import type { FloorListing } from '@exetasis/server/jobs/floor';
 import { nextStepOf } from './nextStep';
 
 const job = (more: Partial<FloorListing>) =>
-	({ id: 'j', parts: 10, looked: 10, decided: 10, again: 0, nextStep: null, nextPart: null, ...more }) as FloorListing;
+	({
+		id: 'j',
+		parts: 10,
+		inspected: 10,
+		decided: 10,
+		again: 0,
+		nextStep: null,
+		nextPart: null,
+		...more
+	}) as FloorListing;
 const closing = (at: 'build' | 'prove' | 'release', fitted: number) => ({
 	at,
 	in: fitted,
@@ -13,10 +22,10 @@ const closing = (at: 'build' | 'prove' | 'release', fitted: number) => ({
 
 describe('the next step of a job', () => {
 	it.each([
-		['Strip', job({ nextStep: 'Lock it out', looked: 0 }), 'Sign off: Lock it out'],
+		['Strip', job({ nextStep: 'Lock it out', inspected: 0 }), 'Sign off: Lock it out'],
 		[
 			'Inspect',
-			job({ looked: 4, nextPart: { name: 'Oil pan', station: 'pan', cylinder: 0 } }),
+			job({ inspected: 4, nextPart: { name: 'Oil pan', station: 'pan', cylinder: 0 } }),
 			'Inspect the oil pan (6 parts left)'
 		],
 		['Decide', job({ decided: 7 }), 'Decide 3 open parts'],

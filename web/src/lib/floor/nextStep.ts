@@ -15,17 +15,17 @@ interface NextStep {
 
 /** The stage of a job, and what to do next there. */
 export function nextStepOf(job: FloorListing): NextStep {
-	const { id, parts, looked, decided, again, nextStep, nextPart, closing } = job;
+	const { id, parts, inspected, decided, again, nextStep, nextPart, closing } = job;
 	const step = (at: Stage, first: string, query = ''): NextStep => ({
 		at,
 		path: `/jobs/${id}/${at.toLowerCase()}${query}`,
 		first
 	});
-	if (nextStep !== null && looked === 0) return step('Strip', `Sign off: ${nextStep}`);
+	if (nextStep !== null && inspected === 0) return step('Strip', `Sign off: ${nextStep}`);
 	if (nextPart) {
 		const part = inSentence(placeName(nextPart.name, nextPart.cylinder));
 		const place = `?place=${nextPart.station}/${nextPart.cylinder}`;
-		return step('Inspect', `Inspect the ${part} (${parts - looked} parts left)`, place);
+		return step('Inspect', `Inspect the ${part} (${parts - inspected} parts left)`, place);
 	}
 	if (decided < parts) return step('Decide', `Decide ${parts - decided} open parts`);
 	if (again > 0) return step('Inspect', `Recheck ${again} ${again === 1 ? 'part' : 'parts'}`);

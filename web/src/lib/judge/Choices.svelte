@@ -24,7 +24,7 @@
 
 	/** Accepts the proposal as it stands, where there is one. */
 	export function accept(): void {
-		if (proposed !== 'open' && part.looked) decide(proposed);
+		if (proposed !== 'open' && part.inspected) decide(proposed);
 	}
 
 	function decide(verdict: Verdict, reason?: string) {
@@ -53,15 +53,15 @@
 		<button
 			type="button"
 			class="btn"
-			class:main={verdict === proposed && part.looked}
+			class:main={verdict === proposed && part.inspected}
 			aria-pressed={standing === verdict}
-			disabled={!part.looked}
+			disabled={!part.inspected}
 			onclick={() => choose(verdict)}
 		>
-			{verdictName[verdict]}{entered && verdict === proposed && verdict !== 'lookAgain' && part.looked ? ' ⏎' : ''}
+			{verdictName[verdict]}{entered && verdict === proposed && verdict !== 'lookAgain' && part.inspected ? ' ⏎' : ''}
 		</button>
 	{/each}
-	{#if part.looked && byEye.length > 0}
+	{#if part.inspected && byEye.length > 0}
 		<button
 			type="button"
 			class="btn"
@@ -69,7 +69,7 @@
 		>
 	{/if}
 </div>
-{#if !part.looked}<p class="soft">
+{#if !part.inspected}<p class="soft">
 		Inspect first: mark the damage, or press “Clean”. A discarded part is the best evidence of the cause.
 	</p>{/if}
 {#if overruling}

@@ -8,7 +8,7 @@ import {
 	effectiveTime,
 	facesUp,
 	fold,
-	isLookedAt,
+	isInspected,
 	piecesInPump,
 	reconcile,
 	standingDecision,
@@ -39,7 +39,7 @@ import type { Picture } from './photo';
 
 /** One part on the mat with all that is known and judged of it. */
 export interface BenchPart extends JudgedPart {
-	readonly looked: boolean;
+	readonly inspected: boolean;
 }
 
 type Stamp = 'id' | 'job' | 'by' | 'at' | 'offsetMs' | 'seq' | 'effectiveAt';
@@ -119,7 +119,7 @@ export class BenchState {
 				const place = placeKey(part.cell.station, part.cell.cylinder);
 				const known = before.get(place);
 				const same = known?.judgement === part.judgement && known.record === part.record;
-				return [place, same ? known : { ...part, looked: isLookedAt(part.record) }];
+				return [place, same ? known : { ...part, inspected: isInspected(part.record) }];
 			})
 		);
 		return this.#shown;

@@ -12,7 +12,7 @@
 	// The mark of each state, from its middle.
 	const marks = {
 		open: ring(1),
-		looked: 'm-2-2h4v4h-4z',
+		inspected: 'm-2-2h4v4h-4z',
 		reuse: ring(2.8),
 		replace: 'm-3 3 6-6',
 		lookAgain: 'm-3 1q1.5-3 3 0t3 0'
@@ -29,7 +29,7 @@
 			.join('');
 	const count = (state: keyof typeof marks) => mat.join('').split(matSigns[state]).length - 1;
 	const words = $derived(
-		`${count('open')} not inspected, ${count('looked')} inspected, ${count('reuse')} reuse, ${count('replace')} replace, ${count('lookAgain')} recheck`
+		`${count('open')} not inspected, ${count('inspected')} inspected, ${count('reuse')} reuse, ${count('replace')} replace, ${count('lookAgain')} recheck`
 	);
 </script>
 
@@ -47,7 +47,7 @@
 		fill: var(--ink-soft);
 		opacity: 0.6;
 	}
-	.looked {
+	.inspected {
 		fill: var(--ink-soft);
 	}
 	.reuse {

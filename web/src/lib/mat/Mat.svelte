@@ -82,11 +82,11 @@
 	const placesOf = ({ stations }: Group, cylinder: number) =>
 		stations.map(({ key, per }) => placeKey(key, per === 'cylinder' ? cylinder : 0));
 	const leftIn = (group: Group, cylinder: number) =>
-		placesOf(group, cylinder).filter((place) => bench.parts.get(place)?.looked === false);
+		placesOf(group, cylinder).filter((place) => bench.parts.get(place)?.inspected === false);
 
 	let roll = $state<HTMLElement>();
 	let more = $state({ left: false, right: false });
-	function look() {
+	function inspection() {
 		if (!roll) return;
 		more = {
 			left: roll.scrollLeft > 4,
@@ -103,11 +103,11 @@
 			if (box.left < within.left + beside) roll.scrollLeft -= within.left + beside - box.left;
 			else if (box.right > within.right - beside) roll.scrollLeft += box.right - within.right + beside;
 		}
-		look();
+		inspection();
 	});
 </script>
 
-<svelte:window onresize={look} bind:innerHeight={windowHeight} />
+<svelte:window onresize={inspection} bind:innerHeight={windowHeight} />
 <div
 	class="mat sheet"
 	style:--row="{rowHeight}px"
@@ -117,7 +117,7 @@
 	role="region"
 	aria-label="Mat"
 >
-	<div class="roll" bind:this={roll} bind:clientWidth={width} onscroll={look}>
+	<div class="roll" bind:this={roll} bind:clientWidth={width} onscroll={inspection}>
 		{#each bands as groups, band (band)}
 			<table
 				style="min-width: {ROWS_PX + COLUMN_PX * columns}px; width: {(100 * (ROWS_PX + COLUMN_PX * columnsOf(groups))) /

@@ -44,13 +44,13 @@
 			layer === 'history'
 				? `before: ${before.map(({ verdict }) => (verdict ? verdictName[verdict] : 'not decided')).join(', ') || 'no history'}`
 				: '',
-			!part.looked
+			!part.inspected
 				? 'not inspected'
 				: findings.length > 0
 					? findings.map(({ payload }) => patternName(payload.pattern)).join(', ')
 					: 'clean',
 			worst ? `${Math.round(worst.wear.share * 100)} % of the wear allowance used` : '',
-			decided ? `decided: ${verdictName[verdict]}` : part.looked ? `proposed: ${verdictName[verdict]}` : ''
+			decided ? `decided: ${verdictName[verdict]}` : part.inspected ? `proposed: ${verdictName[verdict]}` : ''
 		]
 			.filter(Boolean)
 			.join('; ')
@@ -68,7 +68,7 @@
 	data-place="{part.station.key}/{part.cell.cylinder}"
 	onclick={onselect}
 >
-	<Glyph type={part.station.type} face={part.station.face} {up} dotted={!part.looked} size={30} />
+	<Glyph type={part.station.type} face={part.station.face} {up} dotted={!part.inspected} size={30} />
 	{#if layer === 'found'}
 		<span class="sign" class:amiss={found !== 'right'} aria-hidden="true">{foundSign[found]}</span>
 	{:else if layer === 'history'}
@@ -80,9 +80,9 @@
 		>
 	{:else}
 		<svg class="marks" viewBox="0 0 44 44" aria-hidden="true">
-			{#if verdict === 'reuse' && part.looked}
+			{#if verdict === 'reuse' && part.inspected}
 				<ellipse class="sound" cx="22" cy="22" rx="20" ry="19" transform="rotate(-8 22 22)" />
-			{:else if verdict === 'replace' && (part.looked || decided)}
+			{:else if verdict === 'replace' && (part.inspected || decided)}
 				<path class="pencil" d="M3 40 41 4" />
 				{#if decided}<path class="pencil" d="M8 43 43 9" />{/if}
 			{:else if verdict === 'lookAgain'}

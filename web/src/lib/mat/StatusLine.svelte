@@ -21,13 +21,13 @@
 	}
 	let { bench, says, locked, named = $bindable(), layers, onshow }: Props = $props();
 	const parts = $derived([...bench.parts.values()]);
-	const looked = $derived(parts.filter((part) => part.looked).length);
+	const inspected = $derived(parts.filter((part) => part.inspected).length);
 	const clear = $derived(acceptAll(parts));
 </script>
 
 <div class="status">
 	<p class="says" role="status" aria-label="Next step">{says}</p>
-	<span class="looked"><b class="figures">{looked}</b> of <b class="figures">{parts.length}</b> inspected</span>
+	<span class="looked"><b class="figures">{inspected}</b> of <b class="figures">{parts.length}</b> inspected</span>
 	<button
 		type="button"
 		class="btn"

@@ -7,12 +7,13 @@ const finding = (pattern: string, severity = 1) => ({ payload: { pattern, severi
 const decided = (verdict: Verdict) => ({ payload: { verdict, proposed: verdict } });
 const part = (
 	id: string,
-	{ looked = true, verdict = 'reuse' as Verdict, findings = [] as object[], decisions = [] as object[] } = {}
-) => ({ cell: { part: id }, looked, record: { findings, decisions }, judgement: { verdict } }) as unknown as BenchPart;
+	{ inspected = true, verdict = 'reuse' as Verdict, findings = [] as object[], decisions = [] as object[] } = {}
+) =>
+	({ cell: { part: id }, inspected, record: { findings, decisions }, judgement: { verdict } }) as unknown as BenchPart;
 
 describe('cleanAll', () => {
 	it('says nothing of what has been looked at', () =>
-		expect(cleanAll([part('a'), part('b', { looked: false }), part('c', { looked: false })])).toEqual([
+		expect(cleanAll([part('a'), part('b', { inspected: false }), part('c', { inspected: false })])).toEqual([
 			{ kind: 'clean', part: 'b', payload: {} },
 			{ kind: 'clean', part: 'c', payload: {} }
 		]));
@@ -53,7 +54,7 @@ describe('acceptAll', () => {
 			{ kind: 'decision', part: 'b', payload: { verdict: 'replace', proposed: 'replace' } }
 		]));
 	it.each([
-		['not looked at', { looked: false }],
+		['not looked at', { inspected: false }],
 		['to be looked at again', { verdict: 'lookAgain' as const }],
 		['open', { verdict: 'open' as const }],
 		['decided', { decisions: [decided('lookAgain')] }]

@@ -3,7 +3,7 @@ import type { BenchPart, NewEntry } from '$lib/log/bench.svelte';
 
 /** Clean, for those of these parts that nobody has looked at yet. */
 export const cleanAll = (parts: readonly BenchPart[]): NewEntry[] =>
-	parts.filter(({ looked }) => !looked).map(({ cell }) => ({ kind: 'clean', part: cell.part, payload: {} }));
+	parts.filter(({ inspected }) => !inspected).map(({ cell }) => ({ kind: 'clean', part: cell.part, payload: {} }));
 
 /** The patterns of one part on these others too; those that they have already stay as they are. */
 export const sameOn = (part: BenchPart, others: readonly BenchPart[]): NewEntry[] =>
@@ -25,8 +25,8 @@ export const renewAll = (parts: readonly BenchPart[], why: string): NewEntry[] =
 
 /** What is proposed, for those of these parts whose verdict nobody has confirmed yet and that needs no second thought. */
 export const acceptAll = (parts: readonly BenchPart[]): NewEntry[] =>
-	parts.flatMap(({ cell, looked, record, judgement: { verdict } }) =>
-		looked && record.decisions.length === 0 && (verdict === 'reuse' || verdict === 'replace')
+	parts.flatMap(({ cell, inspected, record, judgement: { verdict } }) =>
+		inspected && record.decisions.length === 0 && (verdict === 'reuse' || verdict === 'replace')
 			? [{ kind: 'decision' as const, part: cell.part, payload: { verdict, proposed: verdict } }]
 			: []
 	);

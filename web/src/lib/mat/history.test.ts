@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { byPlace, fetchHistory } from './history';
 
-const look = (station: string, cylinder: number, pumpHours: number) => ({
+const inspection = (station: string, cylinder: number, pumpHours: number) => ({
 	station,
 	cylinder,
 	pumpHours,
@@ -13,12 +13,16 @@ const answering = (answer: () => Promise<Response>) => vi.stubGlobal('fetch', vi
 
 describe('the last rebuilds of each place', () => {
 	it('stand by place, in the order in which they came', () => {
-		const places = byPlace([look('plunger', 1, 4000), look('plunger', 2, 4000), look('plunger', 1, 2000)]);
+		const places = byPlace([
+			inspection('plunger', 1, 4000),
+			inspection('plunger', 2, 4000),
+			inspection('plunger', 1, 2000)
+		]);
 		expect(places.size).toBe(2);
 		expect([...places.values()][0].map(({ pumpHours }) => pumpHours)).toEqual([4000, 2000]);
 	});
 	it('come from the server', async () => {
-		answering(() => Promise.resolve(Response.json([look('plunger', 1, 4000)])));
+		answering(() => Promise.resolve(Response.json([inspection('plunger', 1, 4000)])));
 		expect((await fetchHistory('j'))?.size).toBe(1);
 		expect(fetch).toHaveBeenCalledWith('/jobs/j/history');
 	});

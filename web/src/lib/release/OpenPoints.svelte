@@ -18,9 +18,9 @@
 	let { jobId, open, buildSteps, proveSteps, tests }: Props = $props();
 
 	const placeOf = ({ station, cell }: BenchPart) => placeName(station.name, cell.cylinder);
-	const unseen = $derived(open.filter(({ looked }) => !looked));
-	const recheck = $derived(open.filter((part) => part.looked && standingDecision(part.record)));
-	const undecided = $derived(open.filter((part) => part.looked && !standingDecision(part.record)));
+	const unseen = $derived(open.filter(({ inspected }) => !inspected));
+	const recheck = $derived(open.filter((part) => part.inspected && standingDecision(part.record)));
+	const undecided = $derived(open.filter((part) => part.inspected && !standingDecision(part.record)));
 	const inspect = ([first]: readonly BenchPart[]) =>
 		first ? `/jobs/${jobId}/inspect?place=${placeKey(first.cell.station, first.cell.cylinder)}` : '';
 	const points = $derived(

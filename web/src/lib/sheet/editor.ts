@@ -24,7 +24,7 @@ function faultsIn({ state }: EditorView): Diagnostic[] {
 	});
 }
 
-const look = EditorView.theme({
+const inspection = EditorView.theme({
 	'&': { maxHeight: '30rem', color: 'var(--ink)', fontSize: '13px' },
 	'.cm-scroller': { fontFamily: 'var(--figures)', overflow: 'auto' },
 	'.cm-gutters': { background: 'var(--paper)', color: 'var(--ink-soft)', border: 'none' },
@@ -46,7 +46,7 @@ export function openEditor(parent: HTMLElement, { label, text, onchange }: Opene
 				json(),
 				lintGutter(),
 				linter(faultsIn, { delay: 400 }),
-				look,
+				inspection,
 				EditorView.contentAttributes.of({ 'aria-label': label }),
 				EditorView.updateListener.of(({ docChanged, state }) => docChanged && onchange(state.doc.toString()))
 			]

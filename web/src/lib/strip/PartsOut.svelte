@@ -18,16 +18,16 @@
 
 <div class="out" role="group" aria-label="Parts out">
 	<p><b class="figures">{out}</b> of <b class="figures">{expected}</b> pieces out</p>
-	{#each amiss as { station, expected: due, out: came, lookIn, fragmentsLostAt } (station.key)}
+	{#each amiss as { station, expected: due, out: came, inspectionIn, fragmentsLostAt } (station.key)}
 		{#if came !== undefined && came !== due}<p class="wrong">
 				{station.name}: {came} of {due}.
 				{came < due
-					? `Search: ${lookIn.map(nameOf).join(', ')}, the floor, the oil pan.`
+					? `Search: ${inspectionIn.map(nameOf).join(', ')}, the floor, the oil pan.`
 					: 'One too many. Find out where it belongs.'}
 			</p>{/if}
 		{#each fragmentsLostAt as cylinder (cylinder)}<p class="wrong">
-				{placeName(station.name, cylinder)}: a fragment is missing. Search {lookIn.map(nameOf).join(', ')}, the ports
-				and the lines downstream. If it stays there, it damages the next seat.
+				{placeName(station.name, cylinder)}: a fragment is missing. Search {inspectionIn.map(nameOf).join(', ')}, the
+				ports and the lines downstream. If it stays there, it damages the next seat.
 			</p>{/each}
 	{/each}
 </div>

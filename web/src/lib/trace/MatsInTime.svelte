@@ -19,9 +19,11 @@
 	const CELL = 9;
 	const shown = $derived(
 		stations.filter(({ key }) =>
-			rebuilds.some(({ looks }) =>
-				looks.some(
-					(look) => look.station === key && (look.patterns.length > 0 || look.seenBefore.length > 0 || look.failed)
+			rebuilds.some(({ inspections }) =>
+				inspections.some(
+					(inspection) =>
+						inspection.station === key &&
+						(inspection.patterns.length > 0 || inspection.seenBefore.length > 0 || inspection.failed)
 				)
 			)
 		)
@@ -32,10 +34,11 @@
 	const height = $derived(CELL * cylinders);
 	const first = $derived(rebuilds[0]?.pumpHours ?? 0);
 	const span = $derived(Math.max(1, (rebuilds.at(-1)?.pumpHours ?? 0) - first));
-	type Look = RebuildOnRecord['looks'][number];
-	const told = (looks: readonly Look[]) => looks.filter((look) => columnOf.has(look.station));
-	const words = ({ looks }: RebuildOnRecord) =>
-		told(looks)
+	type Inspection = RebuildOnRecord['inspections'][number];
+	const told = (inspections: readonly Inspection[]) =>
+		inspections.filter((inspection) => columnOf.has(inspection.station));
+	const words = ({ inspections }: RebuildOnRecord) =>
+		told(inspections)
 			.filter(({ patterns }) => patterns.length > 0)
 			.map(
 				({ station, cylinder, patterns }) =>
@@ -69,13 +72,13 @@
 					{#if picked && picked.cylinder > 0}
 						<rect class="row" x="0" y={(picked.cylinder - 1) * CELL} {width} height={CELL} />
 					{/if}
-					{#each told(rebuild.looks) as look (`${look.station}/${look.cylinder}`)}
-						{@const x = columnOf.get(look.station)! * CELL + CELL / 2}
-						{@const y = Math.max(0, look.cylinder - 1) * CELL + CELL / 2}
+					{#each told(rebuild.inspections) as inspection (`${inspection.station}/${inspection.cylinder}`)}
+						{@const x = columnOf.get(inspection.station)! * CELL + CELL / 2}
+						{@const y = Math.max(0, inspection.cylinder - 1) * CELL + CELL / 2}
 						<g transform="translate({x} {y})">
-							{#if look.patterns.length > 0}<path class="new" d="M-3-3 3 3M3-3-3 3" />
-							{:else if look.seenBefore.length > 0}<path class="still" d="M0-3 3 0 0 3-3 0z" />
-							{:else if look.failed}<path class="still" d="M-3 3 3-3" />
+							{#if inspection.patterns.length > 0}<path class="new" d="M-3-3 3 3M3-3-3 3" />
+							{:else if inspection.seenBefore.length > 0}<path class="still" d="M0-3 3 0 0 3-3 0z" />
+							{:else if inspection.failed}<path class="still" d="M-3 3 3-3" />
 							{:else}<circle class="clean" r="1" />{/if}
 						</g>
 					{/each}

@@ -17,20 +17,22 @@
 
 	Chart.register(ScatterController, LinearScale, PointElement, Tooltip, Legend);
 
-	const looks = $derived(trace.looks.filter(({ station }) => station === picked.station));
-	const cylinders = $derived([...new Set(looks.map(({ cylinder }) => cylinder))].sort((a, b) => a - b));
+	const inspections = $derived(trace.inspections.filter(({ station }) => station === picked.station));
+	const cylinders = $derived([...new Set(inspections.map(({ cylinder }) => cylinder))].sort((a, b) => a - b));
 	type Seen = 'new' | 'still' | 'absent' | 'uncounted';
-	const seenAs = ({ hours, patterns, seenBefore }: PumpTrace['looks'][number]): Seen => {
+	const seenAs = ({ hours, patterns, seenBefore }: PumpTrace['inspections'][number]): Seen => {
 		if (hours === undefined) return 'uncounted';
 		return patterns.includes(picked.pattern) ? 'new' : seenBefore.includes(picked.pattern) ? 'still' : 'absent';
 	};
 	const points = (as: Seen) =>
-		looks.filter((look) => seenAs(look) === as).map(({ pumpHours, cylinder }) => ({ x: pumpHours, y: cylinder }));
+		inspections
+			.filter((inspection) => seenAs(inspection) === as)
+			.map(({ pumpHours, cylinder }) => ({ x: pumpHours, y: cylinder }));
 	const words = $derived(
 		cylinders
 			.map((cylinder) => {
-				const here = looks.filter((look) => look.cylinder === cylinder);
-				return `cylinder ${cylinder}: ${here.filter((look) => seenAs(look) === 'new').length} of ${here.filter((look) => seenAs(look) !== 'uncounted').length} looks`;
+				const here = inspections.filter((inspection) => inspection.cylinder === cylinder);
+				return `cylinder ${cylinder}: ${here.filter((inspection) => seenAs(inspection) === 'new').length} of ${here.filter((inspection) => seenAs(inspection) !== 'uncounted').length} looks`;
 			})
 			.join('; ')
 	);

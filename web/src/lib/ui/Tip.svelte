@@ -10,11 +10,11 @@
 		class?: string;
 		children: Snippet;
 	}
-	let { says, label, class: look, children }: Props = $props();
+	let { says, label, class: inspection, children }: Props = $props();
 </script>
 
 <Tooltip openDelay={300} positioning={{ placement: 'bottom' }}>
-	<Tooltip.Trigger class={look} aria-label={label}>{@render children()}</Tooltip.Trigger>
+	<Tooltip.Trigger class={inspection} aria-label={label}>{@render children()}</Tooltip.Trigger>
 	<Portal>
 		<Tooltip.Positioner class="z-50">
 			<Tooltip.Content class="sheet tip">{says}</Tooltip.Content>

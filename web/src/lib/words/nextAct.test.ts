@@ -7,8 +7,8 @@ import { nextAct, readingPlace } from './nextAct';
 const text = readFileSync(new URL('../../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
 const station = (key: string) => sheet.stations.find((station) => station.key === key)!;
-const part = (key: string, looked: boolean, verdict = 'reuse') =>
-	({ station: station(key), cell: { cylinder: 2 }, looked, judgement: { verdict } }) as unknown as BenchPart;
+const part = (key: string, inspected: boolean, verdict = 'reuse') =>
+	({ station: station(key), cell: { cylinder: 2 }, inspected, judgement: { verdict } }) as unknown as BenchPart;
 const diameter = { characteristic: 'diameter', row: 1, column: 0 };
 const says = (change: Partial<Parameters<typeof nextAct>[0]>) =>
 	nextAct({

@@ -15,7 +15,7 @@ export function readingPlace(station: Station, { characteristic, row, column }: 
 }
 
 interface InHand {
-	readonly part: JudgedPart & { readonly looked: boolean };
+	readonly part: JudgedPart & { readonly inspected: boolean };
 	readonly locked: boolean;
 	/** What is typed and not yet taken. */
 	readonly typed: string;
@@ -31,7 +31,7 @@ export function nextAct({ part, locked, typed, unmeasured, then }: InHand): stri
 	const on = then ? `go to ${inSentence(placeName(then.station.name, then.cell.cylinder))}` : 'this is the last part';
 	if (typed.trim() !== '')
 		return `Enter: saves ${typed.trim()}${unmeasured ? ` as ${inSentence(readingPlace(part.station, unmeasured))}` : ''}.`;
-	if (!part.looked) return 'Space: no damage. Letter: damage pattern. Digit: reading.';
+	if (!part.inspected) return 'Space: no damage. Letter: damage pattern. Digit: reading.';
 	if (unmeasured) return `Type ${inSentence(readingPlace(part.station, unmeasured))}, then Enter.`;
 	const { verdict } = part.judgement;
 	return verdict === 'reuse' || verdict === 'replace'

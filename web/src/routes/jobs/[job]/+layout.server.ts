@@ -14,13 +14,13 @@ import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 export const load = async ({ locals, params }) => {
 	const scope = scopeOf(locals);
 	const bench = found(await benchOf(scope, idFrom(params.job)));
-	const looked = bench.entries.some(({ kind }) => kind === 'finding' || kind === 'clean');
+	const inspected = bench.entries.some(({ kind }) => kind === 'finding' || kind === 'clean');
 	const works = !bench.job.releasedAt;
 	const known =
 		works && bench.sheet.provisional ? [...(await layoutSheets()), ...(await newestSheets(scope))] : undefined;
 	const [shown, lastTime, cases, shims, documents] = await Promise.all([
 		// Until a part has been inspected, the work is at the steps, which show no risk.
-		looked ? foreseen(scope.shopId, bench) : bench,
+		inspected ? foreseen(scope.shopId, bench) : bench,
 		lastTimeOf(scope, bench.job),
 		casesToWatch(scope, [bench.job.pumpId]),
 		shimsOf(scope),
@@ -28,7 +28,7 @@ export const load = async ({ locals, params }) => {
 	]);
 	return {
 		bench: shown,
-		looked,
+		inspected,
 		lastTime,
 		cases,
 		/** For laying parts down where the sheet grows with the strip. */

@@ -2,6 +2,6 @@ import { redirect } from '@sveltejs/kit';
 
 /** A job opens where its work stands. */
 export async function load({ parent, params }) {
-	const { looked } = await parent();
-	redirect(303, `/jobs/${params.job}/${looked ? 'inspect' : 'strip'}`);
+	const { inspected } = await parent();
+	redirect(303, `/jobs/${params.job}/${inspected ? 'inspect' : 'strip'}`);
 }

@@ -35,7 +35,7 @@
 	const walk = $derived(walkingOrder(bench.stations, cylinders).filter((place) => bench.parts.has(place)));
 
 	// The place in hand: where the work stopped, when one comes back.
-	const resume = () => walk.find((place) => bench.parts.get(place)?.looked === false) ?? walk[0];
+	const resume = () => walk.find((place) => bench.parts.get(place)?.inspected === false) ?? walk[0];
 	let chosen = $state(untrack(() => page.url.searchParams.get('place') ?? resume()));
 	const selected = $derived(bench.parts.has(chosen) ? chosen : resume());
 	const part = $derived(bench.parts.get(selected)!);
@@ -67,7 +67,7 @@
 	] as const;
 	/** The pad stands in place of Look while there is something to read. */
 	let padAsked = $state<boolean>();
-	const readingNow = $derived(part.looked && (unmeasured !== undefined || part.record.readings.length > 0));
+	const readingNow = $derived(part.inspected && (unmeasured !== undefined || part.record.readings.length > 0));
 	const padded = $derived(
 		!locked && part.station.characteristics.length > 0 && (padAsked ?? (padWanted() && readingNow))
 	);
@@ -138,7 +138,7 @@
 	}
 
 	function enter() {
-		if (part.looked && unmeasured) {
+		if (part.inspected && unmeasured) {
 			panel = 'measure';
 			return measuring.focus();
 		}
@@ -161,7 +161,7 @@
 	const padMain = $derived(
 		typed.trim() !== '' || unmeasured
 			? 'Enter'
-			: part.looked && (verdict === 'reuse' || verdict === 'replace')
+			: part.inspected && (verdict === 'reuse' || verdict === 'replace')
 				? `${verdictName[verdict]}, next`
 				: 'Next part'
 	);

@@ -36,15 +36,15 @@
 	// Where and when it comes up: on one cylinder or on all alike, in summer or whenever.
 	const told = $derived.by(() => {
 		if (!picked || !trace) return [];
-		const here = trace.looks.flatMap((look) =>
-			look.station === picked.station && look.hours !== undefined
-				? [{ ...look, hours: look.hours, found: look.patterns.includes(picked.pattern) }]
+		const here = trace.inspections.flatMap((inspection) =>
+			inspection.station === picked.station && inspection.hours !== undefined
+				? [{ ...inspection, hours: inspection.hours, found: inspection.patterns.includes(picked.pattern) }]
 				: []
 		);
 		const cylinders = [...new Set(here.map(({ cylinder }) => cylinder))].sort((a, b) => a - b);
 		const spread = spreadOverCylinders(
 			cylinders.map((cylinder) => {
-				const own = here.filter((look) => look.cylinder === cylinder);
+				const own = here.filter((inspection) => inspection.cylinder === cylinder);
 				return {
 					events: own.filter(({ found }) => found).length,
 					exposure: own.reduce((sum, { hours }) => sum + hours, 0)
@@ -184,7 +184,7 @@
 <h2 class="mt-4">Recurring problems by place</h2>
 {#if !trace || recurring.length === 0}
 	<p class="soft">
-		{trace && trace.looks.length === 0
+		{trace && trace.inspections.length === 0
 			? 'No inspections of this pump yet.'
 			: 'No pattern was found twice at the same place on this pump.'}
 	</p>

@@ -1,9 +1,9 @@
 import { requireThat } from '../number';
 import type { Onset } from '../record';
-import type { Look } from './recurrence';
+import type { Inspection } from './recurrence';
 
 /** What one look at one part found, by the pump's hours. */
-export interface PartLook {
+export interface PartInspection {
 	readonly part: string;
 	readonly station: string;
 	readonly cylinder: number;
@@ -14,7 +14,7 @@ export interface PartLook {
 }
 
 /** A look as it counts: what happened in service since the look before, over how many hours. */
-export interface CountedLook extends Omit<Look, 'hours'> {
+export interface CountedInspection extends Omit<Inspection, 'hours'> {
 	readonly pumpHours: number;
 	/** Hours since the place was last looked at or its part fitted; undefined where neither is on record, and it cannot count. */
 	readonly hours?: number;
@@ -31,40 +31,42 @@ export interface CountedLook extends Omit<Look, 'hours'> {
  * looks. Exposure runs from look to look at a place, and no further back than the fitting of the part that lies there.
  * Shape: the looks at one pump in any order; answered by the pump's hours. Errors: PreconditionError for hours not finite.
  */
-export function countedLooks<L extends PartLook>(looks: readonly L[]): (Omit<L, 'marks'> & CountedLook)[] {
-	for (const { cylinder, pumpHours, fittedHours } of looks) {
-		requireThat(Number.isInteger(cylinder), 'countedLooks', 'cylinder', cylinder, 'a whole number');
-		requireThat(Number.isFinite(pumpHours), 'countedLooks', 'pumpHours', pumpHours, 'a finite number');
+export function countedInspections<L extends PartInspection>(
+	inspections: readonly L[]
+): (Omit<L, 'marks'> & CountedInspection)[] {
+	for (const { cylinder, pumpHours, fittedHours } of inspections) {
+		requireThat(Number.isInteger(cylinder), 'countedInspections', 'cylinder', cylinder, 'a whole number');
+		requireThat(Number.isFinite(pumpHours), 'countedInspections', 'pumpHours', pumpHours, 'a finite number');
 		requireThat(
 			Number.isFinite(fittedHours ?? 0),
-			'countedLooks',
+			'countedInspections',
 			'fittedHours',
 			fittedHours,
 			'a finite number, or null'
 		);
 	}
 	const worst = new Map<string, number>();
-	const lastLook = new Map<string, number>();
-	const inOrder = looks.toSorted((a, b) => a.pumpHours - b.pumpHours);
-	return inOrder.map(({ marks, ...look }) => {
-		const place = `${look.station}/${look.cylinder}`;
-		const from = Math.max(lastLook.get(place) ?? -Infinity, look.fittedHours ?? -Infinity);
-		lastLook.set(place, look.pumpHours);
+	const lastInspection = new Map<string, number>();
+	const inOrder = inspections.toSorted((a, b) => a.pumpHours - b.pumpHours);
+	return inOrder.map(({ marks, ...inspection }) => {
+		const place = `${inspection.station}/${inspection.cylinder}`;
+		const from = Math.max(lastInspection.get(place) ?? -Infinity, inspection.fittedHours ?? -Infinity);
+		lastInspection.set(place, inspection.pumpHours);
 		const patterns: string[] = [];
 		const seenBefore: string[] = [];
 		for (const [pattern, severity] of worstInService(marks)) {
-			const key = `${look.part}/${pattern}`;
+			const key = `${inspection.part}/${pattern}`;
 			const before = worst.get(key) ?? 0;
 			(severity > before ? patterns : seenBefore).push(pattern);
 			worst.set(key, Math.max(before, severity));
 		}
 		const keptOut = marks.flatMap(({ onset }) => (onset === 'service' ? [] : [onset]));
-		const hours = look.pumpHours - from;
-		return { ...look, patterns, seenBefore, keptOut, ...(Number.isFinite(hours) && hours > 0 ? { hours } : {}) };
+		const hours = inspection.pumpHours - from;
+		return { ...inspection, patterns, seenBefore, keptOut, ...(Number.isFinite(hours) && hours > 0 ? { hours } : {}) };
 	});
 }
 
-function worstInService(marks: PartLook['marks']): Map<string, number> {
+function worstInService(marks: PartInspection['marks']): Map<string, number> {
 	const worst = new Map<string, number>();
 	for (const { pattern, severity, onset } of marks)
 		if (onset === 'service') worst.set(pattern, Math.max(severity, worst.get(pattern) ?? 0));

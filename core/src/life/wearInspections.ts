@@ -2,19 +2,19 @@ import { gammaLn, requireThat } from '../number';
 import { expBelow } from '../number/expBelow';
 import type { AgeNode } from './age';
 import { LifeContext } from './context';
-import { SMOOTH, bridge, type BridgedLook, type Course } from './gammaBridge';
+import { SMOOTH, bridge, type BridgedInspection, type Course } from './gammaBridge';
 import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
-import { MOST_NODES, raise, wearWindows, type Fineness, type WearLook } from './wearWindow';
+import { MOST_NODES, raise, wearWindows, type Fineness, type WearInspection } from './wearWindow';
 
 /** One part's wear as it was seen: how long it may have run before the first entry, and its looks in order of time. */
 export interface WearHistory {
 	readonly before: readonly AgeNode[];
-	readonly looks: readonly WearLook[];
+	readonly inspections: readonly WearInspection[];
 }
 
 /** Where the steady process may stand at the last look: its values, each with the sign and the logarithm of its weight. */
-interface LookNodes {
+interface InspectionNodes {
 	readonly y: Float64Array;
 	readonly sign: Float64Array;
 	readonly logWeight: Float64Array;
@@ -30,7 +30,7 @@ export interface Track {
 	/** Gamma shape of the steady process at the last look, before any is read (at age, where there is none). */
 	readonly shape: number;
 	/** Undefined where there is no look. */
-	readonly last?: StandAtLook;
+	readonly last?: StandAtInspection;
 	/** The same at one rate alone. */
 	readonly standAt?: StandAt;
 	/** Where the rate to come is another than that of the track. */
@@ -46,13 +46,13 @@ export interface RateToCome {
 }
 
 /** A last look under one course of the wear. */
-interface LastLook extends Course, Pick<BridgedLook, 'window' | 'sharpness' | 'context'> {
+interface LastInspection extends Course, Pick<BridgedInspection, 'window' | 'sharpness' | 'context'> {
 	/** Wear (of the steady process) that the slowest rate considered would make by now: nodes are laid down to it. */
 	readonly least: number;
 }
 
 /** Where the steady process may stand at the last look, split at one value of it, and how likely each is at one rate. */
-interface WeighedLook {
+interface WeighedInspection {
 	/** Ascending. */
 	readonly y: Float64Array;
 	/** One row of weights for each rate, one after the other: many small lists cost more than what is in them. */
@@ -62,8 +62,8 @@ interface WeighedLook {
 }
 
 /** The last look under one course, for any question: split at the discard limit it is weighed once, with the evidence. */
-export interface StandAtLook {
-	readonly splitAt: (value: number) => WeighedLook;
+export interface StandAtInspection {
+	readonly splitAt: (value: number) => WeighedInspection;
 }
 
 /** Where the process may stand, ascending and split at a value of it, and how likely each place is: at one rate, given by its index. */
@@ -83,7 +83,7 @@ const WIDEST = 5; // highest place of a piece over its lowest
 
 // Ends of the pieces: the window's, where what is asked has its step, and between them so many that slow wear is seen as well,
 // and no wear at all, which jumpy wear makes likely even where the reading leaves it little.
-function edgesOf({ window: { low, high, root, place }, least }: LastLook, splitAt: number): readonly number[] {
+function edgesOf({ window: { low, high, root, place }, least }: LastInspection, splitAt: number): readonly number[] {
 	const edges = low === 0 ? [0, place / 2, high] : [low, high];
 	const split = splitAt ** (1 / root);
 	if (split > low * (1 + 1e-9) && split < high * (1 - 1e-9)) edges.push(split);
@@ -98,10 +98,10 @@ const told = new Float64Array(MOST_NODES);
 const likely = new Float64Array(MOST_NODES);
 
 // The nodes of a last look, split where what is asked has its step: at a value of the steady process.
-function lookNodes(look: LastLook, splitAt: number): LookNodes {
-	const { window, shape, read, sharpness } = look;
+function inspectionNodes(inspection: LastInspection, splitAt: number): InspectionNodes {
+	const { window, shape, read, sharpness } = inspection;
 	const { root, place: seen, logLikelihoods } = window;
-	const edges = edgesOf(look, splitAt);
+	const edges = edgesOf(inspection, splitAt);
 	const counts = edges.slice(1).map((to, piece) => {
 		const half = (to - edges[piece]) / 2;
 		const process = (root * Math.sqrt(shape)) / Math.min(to, Math.max(edges[piece] + half / 4, seen));
@@ -116,9 +116,9 @@ function lookNodes(look: LastLook, splitAt: number): LookNodes {
 	for (const [piece, count] of counts.entries()) {
 		const [from, to] = [edges[piece], edges[piece + 1]];
 		const half = (to - from) / 2;
-		const { nodes, weights } = look.context.rule(count);
+		const { nodes, weights } = inspection.context.rule(count);
 		const bends = from === 0 && power + 1 < SMOOTH;
-		const rule = bends ? look.context.singularRule(count, power + 1) : weights;
+		const rule = bends ? inspection.context.singularRule(count, power + 1) : weights;
 		const scale = root * (bends ? to ** (power + 1) : half);
 		for (let j = 0; j < count; j++) places[j] = from + half * (1 + nodes[j]);
 		if (read) {
@@ -147,7 +147,7 @@ function lookNodes(look: LastLook, splitAt: number): LookNodes {
 
 // Weights of the nodes where the steady process has this scale, into a row of `out`; they sum to 1.
 // Returns the log evidence, −∞ where there is none.
-function weigh(nodes: LookNodes, scale: number, out: Float64Array, row: number): number {
+function weigh(nodes: InspectionNodes, scale: number, out: Float64Array, row: number): number {
 	const { y, sign, logWeight, shape, logNorm } = nodes;
 	const perScale = 1 / scale;
 	let largest = -Infinity;
@@ -167,14 +167,14 @@ function weigh(nodes: LookNodes, scale: number, out: Float64Array, row: number):
 	return largest + Math.log(total) - shape * Math.log(scale) + logNorm;
 }
 
-function requireHistory({ before, looks }: WearHistory): void {
+function requireHistory({ before, inspections }: WearHistory): void {
 	requireThat(before.length > 0, 'followWear', 'before', 'empty', 'at least one possible age');
 	for (const { hours, weight } of before) {
 		requireThat(hours >= 0 && hours <= MOST_HOURS, 'followWear', 'hours before', hours, `0 to ${MOST_HOURS}`);
 		requireThat(weight > 0 && weight <= 1, 'followWear', 'weight', weight, 'above 0, at most 1');
 	}
 	let last = 0;
-	for (const { hours, worn, u } of looks) {
+	for (const { hours, worn, u } of inspections) {
 		requireThat(hours >= last && hours <= MOST_HOURS, 'followWear', 'hours', hours, `${last} to ${MOST_HOURS}`);
 		requireThat(Math.abs(worn) <= MOST_WORN, 'followWear', 'worn', worn, `at most ${MOST_WORN} allowances`);
 		requireThat(u >= 0 && u <= MOST_WORN, 'followWear', 'u', u, `0 to ${MOST_WORN} allowances`);
@@ -185,12 +185,12 @@ function requireHistory({ before, looks }: WearHistory): void {
 const MOST_LOOKS = 60;
 
 // The later half as it is, the others at even steps from the first.
-function thinned(looks: readonly WearLook[]): readonly WearLook[] {
-	if (looks.length <= MOST_LOOKS) return looks;
+function thinned(inspections: readonly WearInspection[]): readonly WearInspection[] {
+	if (inspections.length <= MOST_LOOKS) return inspections;
 	const half = MOST_LOOKS / 2;
-	const earlier = looks.length - half;
-	const spread = Array.from({ length: half }, (_, i) => looks[Math.floor((i * earlier) / half)]);
-	return [...spread, ...looks.slice(-half)];
+	const earlier = inspections.length - half;
+	const spread = Array.from({ length: half }, (_, i) => inspections[Math.floor((i * earlier) / half)]);
+	return [...spread, ...inspections.slice(-half)];
 }
 
 /**
@@ -217,11 +217,11 @@ export function followWear(
 	requireHistory(history);
 	for (const path of paths) requirePath(path);
 	requireThat(size === rates.length && rates.every((rate) => rate > 0), 'followWear', 'rates', size, 'rates above 0');
-	const { before, looks } = { before: history.before, looks: thinned(history.looks) };
+	const { before, inspections } = { before: history.before, inspections: thinned(history.inspections) };
 	const lasts = new Map(
 		[...new Set(paths.map(({ exponent }) => exponent))].map((e) => [
 			e,
-			lastOf({ before, looks }, paths, e, fineness, context)
+			lastOf({ before, inspections }, paths, e, fineness, context)
 		])
 	);
 	const slowest = Math.min(...rates);
@@ -231,9 +231,9 @@ export function followWear(
 			if (!last) return { weight, logEvidence: new Float64Array(size), shape: shapeAt(history, path, hours) };
 			const course = last.courses[age + history.before.length * pathsOf(paths, path.exponent).indexOf(path)];
 			const least = (course.shape * slowest) / path.shapePer1000h;
-			const look = { ...course, window: last.window, sharpness: last.sharpness, least, context };
+			const inspection = { ...course, window: last.window, sharpness: last.sharpness, least, context };
 			const scales = rates.map((rate) => rate / path.shapePer1000h);
-			return { weight, shape: course.shape, ...standing(look, scales, fineness) };
+			return { weight, shape: course.shape, ...standing(inspection, scales, fineness) };
 		})
 	);
 	// Looks that no rate of any path explains say nothing of either.
@@ -266,8 +266,8 @@ function requirePath({ shapePer1000h, exponent }: Path): void {
 const pathsOf = (paths: readonly Path[], exponent: number) => paths.filter((path) => path.exponent === exponent);
 
 // Gamma shape at the first look, or at its age where there is none.
-const shapeAt = ({ looks }: WearHistory, { shapePer1000h }: Path, hours: number): number =>
-	(shapePer1000h * Math.max(LEAST_HOURS, hours + (looks[0]?.hours ?? 0))) / 1000;
+const shapeAt = ({ inspections }: WearHistory, { shapePer1000h }: Path, hours: number): number =>
+	(shapePer1000h * Math.max(LEAST_HOURS, hours + (inspections[0]?.hours ?? 0))) / 1000;
 
 // The last look under all paths of one bending, and within each under all ages.
 function lastOf(
@@ -276,19 +276,19 @@ function lastOf(
 	exponent: number,
 	fineness: Fineness,
 	context: LifeContext
-): BridgedLook | undefined {
-	const { before, looks } = history;
-	if (looks.length === 0) return undefined;
-	const windows = wearWindows(looks, exponent, fineness);
+): BridgedInspection | undefined {
+	const { before, inspections } = history;
+	if (inspections.length === 0) return undefined;
+	const windows = wearWindows(inspections, exponent, fineness);
 	const courses = pathsOf(paths, exponent).flatMap((path) => before.map((age) => ({ path, age })));
-	let last: BridgedLook = {
+	let last: BridgedInspection = {
 		window: windows[0],
 		courses: courses.map(({ path, age }) => ({ shape: shapeAt(history, path, age.hours) })),
 		sharpness: windows[0].sharpness,
 		context
 	};
-	for (let k = 1; k < looks.length; k++) {
-		const more = Math.max(LEAST_HOURS, looks[k].hours - looks[k - 1].hours) / 1000;
+	for (let k = 1; k < inspections.length; k++) {
+		const more = Math.max(LEAST_HOURS, inspections[k].hours - inspections[k - 1].hours) / 1000;
 		const mores = courses.map(({ path }) => path.shapePer1000h * more);
 		last = bridge(last, mores, windows[k]);
 	}
@@ -298,40 +298,44 @@ function lastOf(
 const DISCARD_LIMIT = 1; // as a share of the allowance, whatever the bending
 
 function standing(
-	look: LastLook,
+	inspection: LastInspection,
 	scales: Float64Array,
 	fineness: Fineness
 ): Pick<Track, 'logEvidence' | 'last' | 'standAt'> {
-	const made = new Map<number, WeighedLook>();
+	const made = new Map<number, WeighedInspection>();
 	const standAt: StandAt = (value, rate) => {
 		const known = made.get(value);
 		if (known) return { y: known.y, weights: known.weights.subarray(known.rowOf(rate)).subarray(0, known.y.length) };
-		const nodes = lookNodes(look, value);
+		const nodes = inspectionNodes(inspection, value);
 		const weights = new Float64Array(nodes.y.length);
 		weigh(nodes, scales[rate], weights, 0);
 		return { y: nodes.y, weights };
 	};
-	const splitAt = (value: number): WeighedLook => {
+	const splitAt = (value: number): WeighedInspection => {
 		let kept = made.get(value);
-		if (!kept) made.set(value, (kept = weighed(look, scales, value)));
+		if (!kept) made.set(value, (kept = weighed(inspection, scales, value)));
 		return kept;
 	};
-	if (fineness === 'fleet') return { logEvidence: evidenceOnly(look, scales), last: { splitAt }, standAt };
-	const atLimit = weighed(look, scales, DISCARD_LIMIT);
+	if (fineness === 'fleet') return { logEvidence: evidenceOnly(inspection, scales), last: { splitAt }, standAt };
+	const atLimit = weighed(inspection, scales, DISCARD_LIMIT);
 	made.set(DISCARD_LIMIT, atLimit);
-	return { logEvidence: evidenceByRate(look, atLimit.nodes, scales, atLimit.evidenceAt), last: { splitAt }, standAt };
+	return {
+		logEvidence: evidenceByRate(inspection, atLimit.nodes, scales, atLimit.evidenceAt),
+		last: { splitAt },
+		standAt
+	};
 }
 
 // For a fleet, whose parts are seldom asked where they stand.
-function evidenceOnly(look: LastLook, scales: Float64Array): Float64Array {
-	const nodes = lookNodes(look, 0);
+function evidenceOnly(inspection: LastInspection, scales: Float64Array): Float64Array {
+	const nodes = inspectionNodes(inspection, 0);
 	const weights = new Float64Array(nodes.y.length);
-	return evidenceByRate(look, nodes, scales, (i) => weigh(nodes, scales[i], weights, 0));
+	return evidenceByRate(inspection, nodes, scales, (i) => weigh(nodes, scales[i], weights, 0));
 }
 
 // Each rate is weighed when first asked for.
-function weighed(look: LastLook, scales: Float64Array, splitAt: number) {
-	const nodes = lookNodes(look, splitAt);
+function weighed(inspection: LastInspection, scales: Float64Array, splitAt: number) {
+	const nodes = inspectionNodes(inspection, splitAt);
 	const { y } = nodes;
 	const weights = new Float64Array(scales.length * y.length);
 	const isWeighed = new Uint8Array(scales.length);
@@ -348,8 +352,8 @@ function weighed(look: LastLook, scales: Float64Array, splitAt: number) {
 
 // At every rate that is not out of the question: from the likeliest outwards, since likelihood falls to both sides.
 function evidenceByRate(
-	{ shape }: LastLook,
-	{ y }: LookNodes,
+	{ shape }: LastInspection,
+	{ y }: InspectionNodes,
 	scales: Float64Array,
 	evidenceAt: (i: number) => number
 ): Float64Array {

@@ -1,15 +1,15 @@
-import type { PartLook } from '@exetasis/core/trace';
+import type { PartInspection } from '@exetasis/core/trace';
 import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
-export interface LookOnRecord extends PartLook {
+export interface InspectionOnRecord extends PartInspection {
 	readonly pump: string;
 	readonly job: string;
 	readonly receivedAt: Date;
 }
 
 /** Every look at every part of these pumps, in the order of their hours, with its marks and the fitting of its part. */
-export const looks = (scope: ShopScope, pumpIds: readonly string[]): Promise<LookOnRecord[]> =>
+export const inspections = (scope: ShopScope, pumpIds: readonly string[]): Promise<InspectionOnRecord[]> =>
 	rows(
 		scope,
 		`
@@ -17,7 +17,7 @@ export const looks = (scope: ShopScope, pumpIds: readonly string[]): Promise<Loo
 			j.received_at AS "receivedAt", l.fitted_hours AS "fittedHours",
 			coalesce(json_agg(json_build_object('pattern', k.pattern, 'severity', k.severity, 'onset', k.onset))
 				FILTER (WHERE k.pattern IS NOT NULL), '[]') AS marks
-		FROM job j JOIN mat_cell c ON c.job_id = j.id JOIN standing_look k ON k.job_id = j.id AND k.part_id = c.part_id
+		FROM job j JOIN mat_cell c ON c.job_id = j.id JOIN standing_inspection k ON k.job_id = j.id AND k.part_id = c.part_id
 		JOIN LATERAL (SELECT fitted_hours FROM part_life WHERE part_id = c.part_id AND pump_id = j.pump_id
 			AND station = c.station AND cylinder = c.cylinder ORDER BY fitted_hours DESC NULLS LAST LIMIT 1) l ON true
 		WHERE j.shop_id = $1 AND j.pump_id = ANY($2::uuid[])

@@ -656,10 +656,6 @@ const answers: Record<string, Walked> = {
 		[1, 2, 3].map((n) => ({ visits: [0, 900, 2000, 3100], replaced: [n, 2, 3] })),
 		0.95
 	),
-	fisherExact: of([
-		[3, 1],
-		[1, 3]
-	]),
 	compareRates: of({ events: 3, exposure: 1000 }, { events: 1, exposure: 2000 }, 0.95),
 	compareRatesWithin: of([{ first: { events: 3, exposure: 1000 }, second: { events: 1, exposure: 2000 } }], 0.95),
 	chanceWithin: of([{ first: { events: 3, exposure: 1000 }, second: { events: 1, exposure: 2000 } }]),
@@ -879,8 +875,7 @@ describe('what is empty, or no name', () => {
 		['equations that are not square', () => number.solveLinear([[1, 2]], [1])],
 		['a fit without columns', () => number.chebyshevFit([], [])],
 		['no rebuild', () => decide.pastOf({ ...cell, fromHours: 0 }, station, sheet, [], [], [])],
-		['no evidence', () => trace.beliefsOf(trace.startingNetwork, sheet, [], [])],
-		['no table', () => trace.fisherExact([] as never)]
+		['no evidence', () => trace.beliefsOf(trace.startingNetwork, sheet, [], [])]
 	])('%s is refused with a typed error', (_, call) => expect(call).toThrow(number.PreconditionError));
 	it('a fleet without a record is at its priors', () =>
 		expect(decide.learnFleet(sheet, { jobs: [], lives: [], sizes: [] }, [])).toMatchObject({

@@ -2,7 +2,7 @@ import { requireThat } from '../number';
 import type { SheetCharacteristic } from '../record';
 
 /** A size as it was estimated, and its standard uncertainty, in its own unit. */
-export interface EstimatedSize {
+interface EstimatedSize {
 	readonly value: number;
 	readonly u: number;
 }

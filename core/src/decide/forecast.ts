@@ -31,7 +31,7 @@ export interface ForecastInput {
 }
 
 /** What was measured of a part. */
-export interface MeasuredPart {
+interface MeasuredPart {
 	/** Sizes whose readings look like slips. */
 	readonly slips: readonly Slip[];
 	readonly sizes: readonly MeasuredCharacteristic[];

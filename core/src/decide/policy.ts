@@ -9,8 +9,7 @@ export const customs = ['sheet', 'always', 'inspect'] as const;
 export type Custom = (typeof customs)[number];
 
 /** Kinds of parts on which good people differ. */
-export const customKinds = ['plungerRings', 'valveRings', 'otherRings', 'plungerWashers', 'seatsAndSprings'] as const;
-export type CustomKind = (typeof customKinds)[number];
+export type CustomKind = 'plungerRings' | 'valveRings' | 'otherRings' | 'plungerWashers' | 'seatsAndSprings';
 
 export const valveRules = ['singly', 'cylinder', 'set'] as const;
 /** Where a shop lets power tools turn a fastener. */

@@ -18,7 +18,7 @@ export interface PriceLine {
 }
 
 /** A draft with a price list worked in, and the lines that could not be used, by index. */
-export interface Priced {
+interface Priced {
 	readonly draft: SheetDraft;
 	readonly parts: number;
 	readonly kits: number;

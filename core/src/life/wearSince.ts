@@ -5,7 +5,7 @@ import type { WearShape } from './wearPrior';
 import { LEAST_U, type WearInspection } from './wearWindow';
 
 /** What one path says of the wear since a look: the ln evidence of the later readings by rate, and where the process stands now. */
-export interface WearSince {
+interface WearSince {
 	readonly logEvidence: Float64Array;
 	readonly standAt: StandAt;
 }

@@ -62,8 +62,7 @@ const ofJob = [
 ] as const;
 
 /** Why an entry that is well formed does not belong into this job. Sentences for the codes are the interface's. */
-export const entryProblemSchema = z.discriminatedUnion('code', ofJob);
-export type EntryProblem = z.infer<typeof entryProblemSchema>;
+export type EntryProblem = z.infer<(typeof ofJob)[number]>;
 
 /** Why the server did not take an entry. */
 export const refusedBecauseSchema = z.discriminatedUnion('code', [

@@ -1,4 +1,4 @@
-import { betaCdf, betaQuantile, finiteAnswer, gammaLn, requireThat } from '../number';
+import { betaCdf, betaQuantile, finiteAnswer, requireThat } from '../number';
 
 /** Confidence of all limits here, unless another is asked for. */
 export const LEVEL = 0.95;
@@ -6,30 +6,6 @@ export const LEVEL = 0.95;
 /** Errors: PreconditionError unless it is a count. */
 export function requireCount(fn: string, argument: string, value: number, most = 99_999): void {
 	requireThat(Number.isInteger(value) && value >= 0 && value <= most, fn, argument, value, `a count up to ${most}`);
-}
-
-/**
- * P(a table as unlikely or more, rows and columns independent) of two by two counts: Fisher's exact test, two-sided.
- * Errors: PreconditionError unless all four are counts. Accuracy: 1e-9 relative.
- * Source: R. Fisher, J. Royal Stat. Soc. 98 (1935) 39–82; two-sided by the tables that are no likelier.
- *
- * @example fisherExact([[3, 1], [1, 3]]) // 0.4857
- */
-export function fisherExact(table: readonly [readonly [number, number], readonly [number, number]]): number {
-	const square = table.length === 2 && table.every((row) => Array.isArray(row) && row.length === 2);
-	requireThat(square, 'fisherExact', 'table', table.length, 'two rows of two counts');
-	const [[a, b], [c, d]] = table;
-	for (const [name, value] of Object.entries({ a, b, c, d })) requireCount('fisherExact', name, value);
-	const [row, column, all] = [a + b, a + c, a + b + c + d];
-	const choose = (n: number, k: number) => gammaLn(n + 1) - gammaLn(k + 1) - gammaLn(n - k + 1);
-	const logP = (x: number) => choose(column, x) + choose(all - column, row - x) - choose(all, row);
-	const own = logP(a);
-	let total = 0;
-	for (let x = Math.max(0, row + column - all); x <= Math.min(row, column); x++) {
-		const one = logP(x);
-		if (one <= own + 1e-7) total += Math.exp(one);
-	}
-	return Math.min(1, total);
 }
 
 /** Events of one group over its exposure. */

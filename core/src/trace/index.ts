@@ -1,7 +1,7 @@
 export * from './countedInspections';
 export * from './countedSizes';
 export * from './recurrence';
-export { compareRates, falseDiscovery, fisherExact, type Counted, type RateComparison } from './exactTests';
+export { compareRates, falseDiscovery, type Counted, type RateComparison } from './exactTests';
 export * from './stratifiedRates';
 export * from './shrinkage';
 export * from './comparePlaces';

@@ -1,25 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { againstFleet, compareRates, falseDiscovery, fisherExact, fixWorked, fleetRate } from '.';
+import { againstFleet, compareRates, falseDiscovery, fixWorked, fleetRate } from '.';
 import { relativeError } from '../number/testing';
-
-describe('fisherExact', () => {
-	// scipy 1.17.1, fisher_exact, two-sided.
-	it.each([
-		[[3, 1], [1, 3], 0.48571428571428565],
-		[[8, 2], [1, 5], 0.034965034965034975],
-		[[0, 5], [7, 3], 0.025641025641025637]
-	] as const)('%j, %j', (first, second, p) =>
-		expect(relativeError(fisherExact([first, second]), p)).toBeLessThan(1e-9)
-	);
-	it('does not hang on which group comes first', () =>
-		fc.assert(
-			fc.property(fc.tuple(fc.nat(40), fc.nat(40), fc.nat(40), fc.nat(40)), ([a, b, c, d]) => {
-				expect(relativeError(fisherExact([[a, b], [c, d]]), fisherExact([[c, d], [a, b]]))).toBeLessThan(1e-6); // prettier-ignore
-			}),
-			{ seed: 3 }
-		));
-});
 
 describe('compareRates', () => {
 	it('agrees with the exact binomial of an independent package', () => {

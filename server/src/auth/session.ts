@@ -8,7 +8,7 @@ export const SESSION = { expiresIn: 60 * 60 * 24 * 7, updateAge: 60 * 60 * 24 } 
 export const COOKIE_PREFIX = 'exetasis';
 
 /** A session that lasts on, with its person. */
-export interface Session {
+interface Session {
 	readonly expiresAt: Date;
 	readonly user: {
 		readonly id: string;

@@ -2,7 +2,7 @@ import { monitorEventLoopDelay } from 'node:perf_hooks';
 import { log } from '../serverLog';
 
 /** The longest time for which this process may answer no request. */
-export const MOST_BLOCKED_MS = 50;
+const MOST_BLOCKED_MS = 50;
 const EVERY_MS = 2000;
 const RESOLUTION_MS = 5;
 

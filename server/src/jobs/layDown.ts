@@ -26,7 +26,7 @@ export type LaidDownAnswer =
 	| { readonly kind: 'faults'; readonly message: string };
 
 /** The ids that a tablet gave the pieces of one part, by cylinder (0: of the pump). */
-export type PieceIds = Readonly<Record<string, string>>;
+type PieceIds = Readonly<Record<string, string>>;
 
 interface Batch {
 	readonly behind?: string;
@@ -74,7 +74,7 @@ export async function layDown(
 }
 
 /** A size of a part on the mat that is measured from now on, with what a new part measures there in the base unit of the size. */
-export interface SizeOfPart {
+interface SizeOfPart {
 	readonly part: string;
 	readonly characteristic: string;
 	readonly nominal: number;

@@ -86,7 +86,7 @@ const lookAlikesSchema = z.strictObject({
 });
 
 /** How a rebuilt pump is proved. */
-export const proofSchema = z.strictObject({
+const proofSchema = z.strictObject({
 	pressureMPa: number.positive(),
 	minutes: number.positive(),
 	/** The most that the pressure may fall while it is held. */

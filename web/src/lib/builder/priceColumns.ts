@@ -30,7 +30,7 @@ export function guessedPriceColumns([first = []]: Rows): PriceColumns {
 }
 
 /** What a table says of prices and kits; rows are counted from 1. */
-export interface PriceLines {
+interface PriceLines {
 	readonly lines: readonly PriceLine[];
 	/** The row of each line. */
 	readonly rows: readonly number[];

@@ -13,7 +13,7 @@ import {
  * between groups would be read as 12.45 where it is typed again (ISO 80000-1:2022, 7.3.1).
  */
 export const numerals = ['point-space', 'comma-space'] as const;
-export type Numerals = (typeof numerals)[number];
+type Numerals = (typeof numerals)[number];
 
 /** How one person has figures written: plain data, so that it can be sent to a thread. */
 export interface Notation {

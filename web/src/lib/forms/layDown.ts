@@ -7,7 +7,7 @@ const MOST_AT_ONCE = 40;
 const MOST_PLACES = 8;
 
 /** Parts that came off, as the page sends them. */
-export const laidDownSchema = z
+const laidDownSchema = z
 	.array(
 		z.strictObject({
 			type: z.enum(partTypeKeys),

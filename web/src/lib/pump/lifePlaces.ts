@@ -2,7 +2,7 @@ import type { ModelSheet, Station } from '@exetasis/core/record';
 import type { LifeListing } from '@exetasis/server/db/sql/lives';
 
 /** One place of a pump with the lives of its parts. */
-export interface LifePlace {
+interface LifePlace {
 	readonly station: Station;
 	/** 0: the pump's own. */
 	readonly cylinder: number;

@@ -66,7 +66,7 @@ export function labelled(
 }
 
 /** A tool above the section: what it is, where the middle of its picture lies, and the place that it points to. */
-export interface ToolAbove {
+interface ToolAbove {
 	readonly kind: ToolKind;
 	readonly at: number;
 	readonly over: number;

@@ -2,7 +2,7 @@ import { askedAt, askKey, unanswered, type Answer, type Ask } from '@exetasis/co
 
 type Answers = Parameters<typeof unanswered>[1];
 /** A question that the sign-off of its step answers too. */
-export interface LastQuestion {
+interface LastQuestion {
 	readonly ask: Ask;
 	readonly payload: Answer['payload'];
 }

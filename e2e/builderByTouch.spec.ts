@@ -45,9 +45,9 @@ function meaning(sheet: ModelSheet): unknown {
 }
 
 test('a sheet is built from nothing by touch, every statement of it', async ({ browser }) => {
-	test.setTimeout(600_000);
+	test.setTimeout(1_200_000);
 	const page = await pageOf(browser, 'lead');
-	page.setDefaultTimeout(10_000);
+	page.setDefaultTimeout(30_000);
 	const typer = new SheetTyper(ours, page);
 	const main = page.getByRole('main');
 	const view = (name: string) => page.getByRole('radiogroup', { name: 'View' }).getByText(name).click();

@@ -37,14 +37,22 @@ it('makes every table as its columns say, and says which of them may be empty', 
 	}
 });
 
-it('adds the later tables to a database of the first schema, and leaves what is in it', async () => {
+it('brings a database of the first schema up to date, and keeps what is in it', async () => {
 	const sequelize = await databaseOf(schema.name);
 	const shop = randomUUID();
 	await sequelize.query("INSERT INTO shop (id, name, currency) VALUES ($1, 'Quay', 'EUR')", { bind: [shop] });
-	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts', '0003-laid-batches']);
+	const settings = { school: 'onCondition', valves: 'singly', note: 'the "school": of the shop' };
+	await sequelize.query('INSERT INTO policy (shop_id, settings) VALUES ($1, $2)', {
+		bind: [shop, JSON.stringify(settings)]
+	});
+	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts', '0003-laid-batches', '0004-terms']);
 	expect(await migrate(sequelize)).toEqual([]);
 	expect((await sequelize.query('SELECT id FROM shop'))[0]).toEqual([{ id: shop }]);
-	for (const table of ['sheet_draft', 'laid_batch'])
+	const { school, ...others } = settings;
+	expect((await sequelize.query('SELECT settings FROM policy'))[0]).toEqual([
+		{ settings: { ...others, renewalPolicy: school } }
+	]);
+	for (const table of ['sheet_draft', 'laid_batch', 'inspection', 'standing_inspection', 'counted_inspection'])
 		expect((await sequelize.query(`SELECT * FROM ${table}`))[0]).toEqual([]);
 });
 

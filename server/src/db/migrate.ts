@@ -3,12 +3,13 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import * as schema from './migrations/0001-schema';
 import * as sheetDrafts from './migrations/0002-sheet-drafts';
 import * as laidBatches from './migrations/0003-laid-batches';
+import * as terms from './migrations/0004-terms';
 
 interface Migration {
 	readonly name: string;
 	readonly sql: string;
 }
-const migrations: readonly Migration[] = [schema, sheetDrafts, laidBatches];
+const migrations: readonly Migration[] = [schema, sheetDrafts, laidBatches, terms];
 const LOCK = 0x65786574; // any number of our own: "exet"
 
 // The first migration before the schema was written as one.

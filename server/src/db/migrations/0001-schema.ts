@@ -256,7 +256,7 @@ CREATE TABLE log_entry (
 );
 CREATE INDEX log_of_job ON log_entry (job_id, seq);
 CREATE INDEX log_taken_back ON log_entry (job_id) WHERE kind IN ('withdraw', 'correction');
-CREATE INDEX log_inspections ON log_entry (job_id, seq) WHERE kind IN ('finding', 'clean', 'withdraw', 'correction');
+CREATE INDEX log_looks ON log_entry (job_id, seq) WHERE kind IN ('finding', 'clean', 'withdraw', 'correction');
 CREATE INDEX log_steps ON log_entry (job_id) WHERE kind = 'step';
 -- What tells of causes is few among the entries of a rebuild.
 CREATE INDEX log_of_causes ON log_entry (job_id) WHERE kind IN ('asFound', 'mark', 'proof');
@@ -282,7 +282,7 @@ CREATE TABLE withdrawn_entry (
 CREATE INDEX withdrawn_of_job ON withdrawn_entry (job_id);
 
 -- Projections of the log, for queries.
-CREATE TABLE inspection (
+CREATE TABLE look (
 	entry_id uuid NOT NULL,
 	shop_id uuid NOT NULL,
 	job_id uuid NOT NULL,
@@ -295,9 +295,9 @@ CREATE TABLE inspection (
 	FOREIGN KEY (shop_id, entry_id) REFERENCES log_entry (shop_id, id),
 	CHECK ((pattern IS NULL) = (severity IS NULL) AND (pattern IS NULL) = (onset IS NULL))
 );
-CREATE INDEX inspection_of_job ON inspection (job_id, part_id);
-CREATE INDEX inspection_of_part ON inspection (part_id);
-COMMENT ON TABLE inspection IS 'one row per finding; pattern NULL: looked at, nothing found';
+CREATE INDEX look_of_job ON look (job_id, part_id);
+CREATE INDEX look_of_part ON look (part_id);
+COMMENT ON TABLE look IS 'one row per finding; pattern NULL: looked at, nothing found';
 CREATE TABLE reading (
 	entry_id uuid NOT NULL,
 	shop_id uuid NOT NULL,
@@ -329,7 +329,7 @@ CREATE TABLE decision (
 	FOREIGN KEY (shop_id, entry_id) REFERENCES log_entry (shop_id, id)
 );
 CREATE INDEX decision_of_job ON decision (job_id, part_id);
-CREATE VIEW standing_inspection AS SELECT l.* FROM inspection l
+CREATE VIEW standing_look AS SELECT l.* FROM look l
 	WHERE NOT EXISTS (SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = l.shop_id AND w.entry_id = l.entry_id);
 CREATE VIEW standing_reading AS SELECT r.* FROM reading r
 	WHERE NOT EXISTS (SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = r.shop_id AND w.entry_id = r.entry_id);
@@ -337,7 +337,7 @@ CREATE VIEW standing_decision AS SELECT d.* FROM decision d
 	WHERE NOT EXISTS (SELECT 1 FROM withdrawn_entry w WHERE w.shop_id = d.shop_id AND w.entry_id = d.entry_id);
 
 -- What was worked out of the log, once a pump and not once a page.
-CREATE TABLE counted_inspection (
+CREATE TABLE counted_look (
 	shop_id uuid NOT NULL REFERENCES shop,
 	job_id uuid NOT NULL,
 	part_id uuid NOT NULL,
@@ -369,7 +369,7 @@ CREATE TABLE counted_pump (
 	mark text NOT NULL,
 	FOREIGN KEY (shop_id, pump_id) REFERENCES pump (shop_id, id)
 );
-CREATE INDEX counted_inspection_of_pump ON counted_inspection (pump_id);
+CREATE INDEX counted_look_of_pump ON counted_look (pump_id);
 CREATE INDEX counted_mark_of_pump ON counted_mark (pump_id);
 CREATE TABLE counted_size (
 	shop_id uuid NOT NULL REFERENCES shop,

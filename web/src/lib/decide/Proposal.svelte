@@ -54,7 +54,7 @@
 			<p class="first">
 				{counts}: <b class="figures">{format.number(cost.parts)} {currency}</b> now,
 				<b class="figures">{format.probability(cost.pAnyFailure)}</b> chance of an unplanned stop within
-				<span class="figures">{format.number(set.hours)} h</span>.
+				<span class="figures">{format.number(set.hours)}&nbsp;h</span>.
 			</p>
 			<p class="soft">
 				Most of the risk: {#each proposal.riskiest as { id, stop }, i (id)}{@const { cell, station } =

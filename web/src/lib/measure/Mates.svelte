@@ -45,9 +45,14 @@
 <style>
 	p {
 		display: flex;
-		align-items: center;
-		gap: 5px;
+		flex-wrap: wrap;
+		gap: 0 5px;
 		font-size: 0.78rem;
+		line-height: 1.15;
+	}
+	/* On a line of its own: beside four mates there is no room for their names. */
+	p > .soft {
+		flex-basis: 100%;
 	}
 	.btn {
 		flex: 1 1 0;
@@ -62,8 +67,12 @@
 	}
 	.btn span {
 		overflow: hidden;
-		white-space: nowrap;
-		text-overflow: ellipsis;
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		line-clamp: 2;
+		-webkit-line-clamp: 2;
+		white-space: normal;
+		overflow-wrap: anywhere;
 	}
 	.btn .figures {
 		font-size: 0.7rem;

@@ -170,7 +170,7 @@
 							</th>
 						{/each}
 						{#if acts}<th
-								>{#if actsHead}{actsHead}{:else}<span class="sr-only">Actions</span>{/if}</th
+								>{#if actsHead}<span class="head">{actsHead}</span>{:else}<span class="sr-only">Actions</span>{/if}</th
 							>{/if}
 					</tr>
 				{/each}
@@ -180,7 +180,11 @@
 					<tr class:picked={picked?.(row.original)}>
 						{#each row.getVisibleCells() as cell (cell.id)}
 							{@const column = columnOf(cell.column.id)}
-							<td class:number={column.number} class:wrong={column.wrong?.(row.original)}>
+							<td
+								class:number={column.number}
+								class:whitespace-nowrap={column.brief}
+								class:wrong={column.wrong?.(row.original)}
+							>
 								{#if column.cell}{@render column.cell(row.original)}{:else if column.to?.(row.original)}<a
 										class="row"
 										href={column.to(row.original)}>{text(column, row.original)}</a

@@ -50,6 +50,8 @@ export interface Column<Row> {
 	readonly hidden?: true;
 	/** Left out in a narrow window until it is chosen. */
 	readonly wideOnly?: true;
+	/** On one line: a date, a number with its unit. */
+	readonly brief?: true;
 	/** Share of the table's width, "16%": given for all but one column, nothing is laid out anew when a row changes. */
 	readonly width?: string;
 }

@@ -117,6 +117,7 @@
 		{
 			key: 'since',
 			wideOnly: true,
+			brief: true,
 			head: 'Since',
 			of: ({ since }: ShopRecurrence) => since,
 			says: (shopRecurrence: ShopRecurrence) => day(shopRecurrence.since)

@@ -81,7 +81,7 @@ describe('what the fleet says', () => {
 		const second = await openJob(own, { pump: { id: first.job.pumpId }, meterHours: 2500 });
 		expect(second.cells[0].age).toEqual({ kind: 'known', hours: 1500 });
 	});
-	it('counts what else ends lives since the look before', async () => {
+	it('counts what else ends lives since the inspection before', async () => {
 		const own = await makeShop(database.db, 'Ends');
 		const person = own.people.technician;
 		const work = async (pump: string | undefined, meterHours: number, damaged: number[]) => {

@@ -106,7 +106,7 @@ describe('learnFleet', () => {
 			{ pump: 'p0', station: 'plunger', characteristic: 'diameter', pumpHours: 3000, value: 20, ran: 3000 }
 		]);
 	});
-	it('counts a damaged part since the look before, and one that runs to its last look', () => {
+	it('counts a damaged part since the inspection before, and one that runs to its last inspection', () => {
 		const lives = [
 			life('a', { endReason: 'damaged', removedHours: 3000, inspectedHours: [1500, 3000] }),
 			life('b', { removedHours: null, endReason: null, inspectedHours: [1500] })

@@ -83,7 +83,7 @@ const LIVES_A_PUMP = 36;
 const LIVES_A_KIND = 2400;
 
 /**
- * The size of one look as all its places together tell it: in its unit, with u. Undefined for a form with too few places.
+ * The size of one inspection as all its places together tell it: in its unit, with u. Undefined for a form with too few places.
  * Shape: at least one reading. Errors: PreconditionError as `measureCharacteristic`.
  */
 export function sizeAtInspection(
@@ -97,7 +97,7 @@ export function sizeAtInspection(
 }
 
 /**
- * Whether the size of one look, as all its places together tell it, is beyond its discard limit. Undefined without a limit, and for
+ * Whether the size of one inspection, as all its places together tell it, is beyond its discard limit. Undefined without a limit, and for
  * a form with too few places. Shape and errors: as `sizeAtInspection`.
  */
 export function beyondAtInspection(
@@ -233,7 +233,7 @@ function historyOnRecord(
 	return { before, inspections: inspections.sort((a, b) => a.hours - b.hours), setAside };
 }
 
-// Found damaged when the pump was open: it happened since the look before. All other ends say only that it held so long.
+// Found damaged when the pump was open: it happened since the inspection before. All other ends say only that it held so long.
 function otherLife(life: LifeOnRecord): OtherLife {
 	const from = beginning(life);
 	const before = ageNodes(ageAtFirstSight(life));

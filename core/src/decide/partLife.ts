@@ -22,7 +22,7 @@ import { partType } from '../part';
 import type { SheetCharacteristic, Station } from '../record';
 import type { JudgedCharacteristic } from './characteristic';
 
-/** An earlier look at one size of the part: duty hours before now, the size as estimated then and its u. */
+/** An earlier inspection at one size of the part: duty hours before now, the size as estimated then and its u. */
 export interface EarlierInspection {
 	readonly characteristic: string;
 	readonly hoursAgo: number;
@@ -93,7 +93,7 @@ interface SizeLife {
 	readonly always: boolean;
 	readonly wear: PartWear;
 	readonly fresh: PartWear;
-	/** Duty hours since the last look that its wear was read at. */
+	/** Duty hours since the last inspection that its wear was read at. */
 	readonly since: number;
 	/** Share of the allowance at which it stops the pump, where the sheet says so. */
 	readonly stopsAt?: number;
@@ -219,7 +219,7 @@ interface Asked {
 	readonly limit?: number;
 }
 
-// Chances at the points, moved so that together they are the chance that is said: what a part's own looks say of its pump is
+// Chances at the points, moved so that together they are the chance that is said: what a part's own inspections say of its pump is
 // in that, and not in the weights of the points.
 function withMean(points: readonly number[], said: number): number[] {
 	const mean = points.reduce((sum, point, q) => sum + QUANTILE_WEIGHTS[q] * point, 0);

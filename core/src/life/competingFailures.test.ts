@@ -25,7 +25,7 @@ describe('other ends', () => {
 		expect(riskOfCompetingFailure(s, known(1000), 2000).probability).toBeCloseTo(0.14874506161118428, 3);
 		expect([s.events, s.lives]).toEqual([2, 4]);
 	});
-	it('stays at its prior where a record says nothing: one look a life, nothing found', () => {
+	it('stays at its prior where a record says nothing: one inspection a life, nothing found', () => {
 		const { s } = fitCompetingFailures([record('s', 't', [life(0), life(0)])]);
 		const before = riskOfCompetingFailure(endsBefore(prior), known(0), 2000).probability;
 		expect(riskOfCompetingFailure(s, known(0), 2000).probability).toBeCloseTo(before, 3);

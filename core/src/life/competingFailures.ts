@@ -25,8 +25,8 @@ export const lifePriorOf = ({ type, lifePrior }: Pick<Station, 'type' | 'lifePri
 
 /**
  * How one part's life stood against all ends but its measured wear. Hours from the beginning of the record of it, which its
- * age nodes lay before: it held for `held` hours at its last look, and where it ended, it did so by `endedBy`. Lives ended by
- * wear, renewed while good or still running hold to their last look, no more.
+ * age nodes lay before: it held for `held` hours at its last inspection, and where it ended, it did so by `endedBy`. Lives ended by
+ * wear, renewed while good or still running hold to their last inspection, no more.
  */
 export interface OtherLife {
 	readonly before: readonly AgeNode[];
@@ -101,8 +101,8 @@ const logScaleAt = ({ scaleHours, shape }: LifePrior, pivot: number, x: number, 
  * Ends other than measured wear at every station of a model, prior and record integrated.
  *
  * The log scale of a station is its prior's + the shop's + its part type's + its own, which at some stations is far longer; the shape has a spread of its own about the prior's. Finds at
- * a strip-down lie between two looks; running lives are held to their last look. Everything is summed over a grid, so a
- * record that leaves shape or scale open (every end at one interval, one look a life) stays near the prior by itself.
+ * a strip-down lie between two inspections; running lives are held to their last inspection. Everything is summed over a grid, so a
+ * record that leaves shape or scale open (every end at one interval, one inspection a life) stays near the prior by itself.
  * Shape: one entry a station. Errors: PreconditionError for an end before its part held, or hours below 0.
  * Source: W. Meeker, L. Escobar, Statistical Methods for Reliability Data (1998), 2.4 and 14 (interval-censored, Bayesian);
  * A. Gelman et al., Bayesian Data Analysis (2013), ch. 5 (exchangeable groups).

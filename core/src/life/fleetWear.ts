@@ -52,7 +52,7 @@ export function unknownPump({ mean, sd }: LogRate): LogRate {
 export const unknownClass: LogRate = { mean: 0, sd: CLASS_SD };
 
 /**
- * How every kind of a model wears and how hard every pump is on its parts, from all looks together.
+ * How every kind of a model wears and how hard every pump is on its parts, from all inspections together.
  *
  * The log rate of a part is its kind's + its pump's + its own. Kinds and pumps share their parts, so their posteriors are
  * found by passing messages between them (belief propagation on grids); a pump's own record so moves the forecast of all its

@@ -3,16 +3,16 @@ import { expBelow } from '../number/expBelow';
 import type { LifeContext } from './context';
 import { MOST_NODES, type WearWindow } from './wearWindow';
 
-/** What one possible course of the wear (its scatter, its age) says at one look. */
+/** What one possible course of the wear (its scatter, its age) says at one inspection. */
 export interface Course {
-	/** Gamma shape of the steady process from its beginning to this look. */
+	/** Gamma shape of the steady process from its beginning to this inspection. */
 	readonly shape: number;
-	/** What the readings say of a place; undefined at the first look, whose window says it. */
+	/** What the readings say of a place; undefined at the first inspection, whose window says it. */
 	readonly read?: Readings;
 }
 
 /**
- * Density of the readings up to a look, given that the wear stands at a place there: `told` · exp(logScale). That look's own
+ * Density of the readings up to an inspection, given that the wear stands at a place there: `told` · exp(logScale). That inspection's own
  * belongs to it, because only where that one leaves the wear must the interpolation hold: after a jump that the process hardly
  * explains, the readings before say next to nothing there of what they say elsewhere.
  */
@@ -24,7 +24,7 @@ export interface Readings {
 /** Densities at the first `count` places, into `out`, whose lengths are multiples of four. */
 type Densities = (places: Float64Array, count: number, out: Float64Array) => void;
 
-/** A look with what the looks before it say of each place, for several courses at once: they share what depends on the places alone. */
+/** An inspection with what the inspections before it say of each place, for several courses at once: they share what depends on the places alone. */
 export interface BridgedInspection {
 	readonly window: WearWindow;
 	readonly courses: readonly Course[];
@@ -42,7 +42,7 @@ const NEAR = 0.1; // of a window, from its upper end: where the end of the bridg
  * What the looks up to `last` say of the place at the next one, whose window is given: given where a gamma process stands now,
  * where it stood before is that times a beta variable, whatever the rate.
  *
- * Shape: `mores` are the gamma shapes between the two looks, one a course. Accuracy: 1e-3 of its largest value,
+ * Shape: `mores` are the gamma shapes between the two inspections, one a course. Accuracy: 1e-3 of its largest value,
  * tested through `followWear`. Source: gamma bridge, M. Émery, M. Yor, Publ. RIMS 40 (2004) 669–688.
  */
 export function bridge(last: BridgedInspection, mores: readonly number[], window: WearWindow): BridgedInspection {
@@ -96,7 +96,7 @@ function readAt(
 	});
 }
 
-// Of what the last look and those before it say, seen from the next window: from its middle, or where wear goes by jumps, which may
+// Of what the last inspection and those before it say, seen from the next window: from its middle, or where wear goes by jumps, which may
 // have stood still, from where it is nearest.
 function sharpnessOf(last: BridgedInspection, shape: number, more: number, { low, high }: WearWindow): number {
 	const { root } = last.window;
@@ -181,7 +181,7 @@ const scratch = {
 	told: new Float64Array(MOST_NODES)
 };
 
-// The mean of what the last look and those before it say, over where it may have stood: for each course.
+// The mean of what the last inspection and those before it say, over where it may have stood: for each course.
 class BetweenInspections {
 	readonly #last: BridgedInspection;
 	readonly #mores: readonly number[];

@@ -34,7 +34,7 @@ describe('PartWear', () => {
 		const inspected = new PartWear(knowledge, known, seen([1500, 0.5]), { rateChanges: 0 }).chance(1500);
 		expect(Math.abs(inspected - 0.3217955472929766)).toBeLessThan(5e-6);
 	});
-	// The same over both looks, on a grid of 0.05 of their uncertainties.
+	// The same over both inspections, on a grid of 0.05 of their uncertainties.
 	it.each([
 		[[1500, 0.3, 0.03], [3000, 0.5, 0.03], 1500, 0.15397111219768375],
 		[[1500, 0.1, 0.03], [3000, 0.5, 0.03], 1500, 0.1451447438740711],
@@ -67,7 +67,7 @@ describe('PartWear', () => {
 			),
 			{ seed: 14, numRuns: 25 }
 		));
-	it('takes a harsher pump’s parts to wear faster, but believes their looks more', () => {
+	it('takes a harsher pump’s parts to wear faster, but believes their inspections more', () => {
 		const harsh = { mean: 0.5, sd: 0.1 };
 		const ratio = (history: WearHistory) =>
 			new PartWear(open, harsh, history).chance(1500) / new PartWear(open, known, history).chance(1500);

@@ -24,7 +24,7 @@ export interface WearKnowledge {
 	readonly prior: WearPrior;
 	/** For each of `wearShapes(prior)`: its posterior weight, and the kind's log rate against the prior's. */
 	readonly shapes: readonly (LogRate & { readonly weight: number })[];
-	/** Parts whose looks are in it, and their weight beside the prior, in lives. */
+	/** Parts whose inspections are in it, and their weight beside the prior, in lives. */
 	readonly parts: number;
 	readonly lives: number;
 }
@@ -44,12 +44,12 @@ const IGNORED_IN_MEAN = 1e-6;
 const IGNORED_IN_SPREAD = 1e-3; // of all: it moves no twentieth that is told with one digit
 
 /**
- * The wear of one part, known through its kind, its pump and its own looks: what it will be after more hours.
+ * The wear of one part, known through its kind, its pump and its own inspections: what it will be after more hours.
  *
  * Its rate, the scatter between and within parts, and how wear bends are all integrated over; nothing is plugged in.
- * Accuracy: as `followWear` after looks at a steady rate, 2e-3 with a rate that may change (`withChangedRates`), 2e-6 without looks
+ * Accuracy: as `followWear` after inspections at a steady rate, 2e-3 with a rate that may change (`withChangedRates`), 2e-6 without inspections
  * (rates beyond twenty times the prior's are left out); tested.
- * Hours are duty hours (see `dutyHours`), counted from the last look, or from now where there is none.
+ * Hours are duty hours (see `dutyHours`), counted from the last inspection, or from now where there is none.
  */
 export class PartWear {
 	readonly knowledge: WearKnowledge;
@@ -59,7 +59,7 @@ export class PartWear {
 	readonly #grid: RateGrid;
 	readonly #paths: ReturnType<typeof paths>;
 	readonly #tracks: readonly (readonly Track[])[];
-	/** By path: evidence of the looks over rates, scaled by the largest; by path and track its own. */
+	/** By path: evidence of the inspections over rates, scaled by the largest; by path and track its own. */
 	readonly #evidence: Float64Array[];
 	readonly #ofTrack: Float64Array[][];
 	readonly #beliefs: readonly RateBelief[];
@@ -68,7 +68,7 @@ export class PartWear {
 
 	/**
 	 * `rateChanges`: the chance that the rate changes at one inspection; `context`: what is shared with other parts. The history of a new part is
-	 * `{ before: [{ hours: 0, weight: 1 }], looks: [] }`. Errors: PreconditionError from `followWear`.
+	 * `{ before: [{ hours: 0, weight: 1 }], inspections: [] }`. Errors: PreconditionError from `followWear`.
 	 */
 	constructor(
 		knowledge: WearKnowledge,
@@ -216,7 +216,7 @@ export class PartWear {
 		return { worn: mean, sd: Math.sqrt(Math.max(0, square - mean ** 2)), per1000h };
 	}
 
-	/** How fast it has worn against its kind in its pump, as its looks make it: the mean ratio, and P(at least this much faster). */
+	/** How fast it has worn against its kind in its pump, as its inspections make it: the mean ratio, and P(at least this much faster). */
 	faster(times: number): { readonly ratio: number; readonly probability: number } {
 		const { step, middle } = this.#grid;
 		let ratio = 0;
@@ -255,7 +255,7 @@ export class PartWear {
 		return this.#grid.rates[i] / this.#paths[path].shapePer1000h;
 	}
 
-	// Mean and variance of the steady process at the last look, or at its age if it was not inspected: the same for all hours.
+	// Mean and variance of the steady process at the last inspection, or at its age if it was not inspected: the same for all hours.
 	#stateAt(path: number, track: number, i: number): State {
 		const { shape, last } = this.#tracks[path][track];
 		const scale = this.#scale(path, i);

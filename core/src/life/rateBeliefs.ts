@@ -4,7 +4,7 @@ import type { LogRate, WearKnowledge } from './partWear';
 import { rateDensity, type RateGrid } from './rateGrid';
 import { BETWEENS, wearShapes } from './wearPrior';
 
-/** What is believed of the rate of one part under one shape of its kind's wear, over the grid, before the part is looked at. */
+/** What is believed of the rate of one part under one shape of its kind's wear, over the grid, before the part is inspected. */
 export interface RateBelief {
 	readonly path: number;
 	readonly weight: number;

@@ -135,7 +135,7 @@ describe('a rate that may change', () => {
 			expect(part.chance(0), JSON.stringify({ any, inspections })).toBeLessThan(0.005);
 		}
 	});
-	it('says nothing else of a part that was not looked at', () => {
+	it('says nothing else of a part that was not inspected', () => {
 		const fresh: WearHistory = { before: [{ hours: 0, weight: 1 }], inspections: [] };
 		expect(new PartWear(knowledge, known, fresh).chance(1500)).toBe(
 			new PartWear(knowledge, known, fresh, { rateChanges: 0 }).chance(1500)

@@ -13,24 +13,24 @@ import { followSince } from './wearSince';
 
 type Path = Pick<WearShape, 'shapePer1000h' | 'exponent'>;
 
-/** Chance that the rate of a part that wears straight changes at one look: our own assumption, held to by `npm run calibrate`. */
+/** Chance that the rate of a part that wears straight changes at one inspection: our own assumption, held to by `npm run calibrate`. */
 export const RATE_CHANGES = 0.06;
 /** Where wear bends, its rate changes anyway: a few readings cannot tell that from a change. */
 const STRAIGHT = 1;
 /** Standard deviation of the logarithm of such a change: a rate that doubles or halves is usual, one that triples is not rare. */
 const CHANGE_SD = 0.8;
-/** Looks before the last at which a change is considered: one further back shows in the looks since. */
+/** Inspections before the last at which a change is considered: one further back shows in the inspections since. */
 const LATEST = 2;
 
 /**
  * Adds the tracks of a part whose rate may have changed at an inspection, or may change from its last inspection on.
  *
- * The rate of a track is the part's own, as its kind has it: with a change at look k that is its rate up to there, and the one since
- * and to come differs by a factor that is spread lognormally. The wear since look k is a history of its own (`followSince`). A change
- * at the last look itself leaves the rate to come open about the one that was seen. At most one change is considered, at one of the
- * last three looks.
+ * The rate of a track is the part's own, as its kind has it: with a change at inspection k that is its rate up to there, and the one since
+ * and to come differs by a factor that is spread lognormally. The wear since inspection k is a history of its own (`followSince`). A change
+ * at the last inspection itself leaves the rate to come open about the one that was seen. At most one change is considered, at one of the
+ * last three inspections.
  * Shape: tracks as `followWear` gives them for this history; for each straight path one more is appended for each possible change.
- * Without a look nothing is. Accuracy: 2e-3 in a chance, tested against direct integration. Units and errors: as `followWear`.
+ * Without an inspection nothing is. Accuracy: 2e-3 in a chance, tested against direct integration. Units and errors: as `followWear`.
  * Source: a change point with a geometric prior, R. Adams, D. MacKay, arXiv:0710.3742 (2007).
  */
 export function withChangedRates(

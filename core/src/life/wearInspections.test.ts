@@ -23,7 +23,7 @@ interface Case {
 	readonly chance: readonly number[];
 }
 
-// numpy and scipy 1.17: the gamma process integrated look by look by the double exponential rule, 1,500 to 5,200 nodes a look;
+// numpy and scipy 1.17: the gamma process integrated inspection by inspection by the double exponential rule, 1,500 to 5,200 nodes an inspection;
 // the last five by Gauss and Legendre's rule after a substitution, over cubic splines of 6,000 points.
 // prettier-ignore
 const CASES: readonly Case[] = [
@@ -70,7 +70,7 @@ function answersOf({ inspections, shapePer1000h, exponent, hours, rates }: Case)
 }
 
 describe('followWear', () => {
-	it.each(CASES)('agrees with direct integration: $looks at $shapePer1000h, bent by $exponent', (other) => {
+	it.each(CASES)('agrees with direct integration: $inspections at $shapePer1000h, bent by $exponent', (other) => {
 		const { log, chance } = answersOf(other);
 		for (const [i, rate] of other.rates.entries()) {
 			expect(Math.abs(log[i] - other.log[i]), `ln evidence at ${rate}`).toBeLessThan(1e-3);
@@ -78,7 +78,7 @@ describe('followWear', () => {
 		}
 	});
 	it.each(CASES)(
-		'is good to 2e-3 in its evidence for a fleet, jumpy wear to 1e-2: $looks at $shapePer1000h',
+		'is good to 2e-3 in its evidence for a fleet, jumpy wear to 1e-2: $inspections at $shapePer1000h',
 		(other) => {
 			const { shapePer1000h, exponent, rates } = other;
 			const [[{ logEvidence }]] = followWear(
@@ -93,7 +93,7 @@ describe('followWear', () => {
 				);
 		}
 	);
-	// numpy 2.4: Gauss and Legendre's rule with 900 nodes a look, summed as logarithms. A jump that wear hardly explains.
+	// numpy 2.4: Gauss and Legendre's rule with 900 nodes an inspection, summed as logarithms. A jump that wear hardly explains.
 	it.each([
 		{ shapePer1000h: 8.163, log: [-48.361195, -27.961337, -36.773456], jumps: false },
 		{ shapePer1000h: 2.04, log: [-4.056139, 1.220758, -0.961677], jumps: true }
@@ -108,14 +108,14 @@ describe('followWear', () => {
 			expect(beyond).toBeCloseTo(1, 9);
 		}
 	});
-	it('answers hundreds of looks, and as it does for the sixty of them that it reads', () => {
+	it('answers hundreds of inspections, and as it does for the sixty of them that it reads', () => {
 		const often = Array.from({ length: 300 }, (_, i) => [100 * (i + 1), (0.9 * (i + 1)) / 300, 0.02] as const);
 		const [[{ logEvidence }]] = followWear(seen(often), [{ shapePer1000h: 8, exponent: 1 }], grid(0.01, 0.03, 0.1));
 		expect(logEvidence[1]).toBeGreaterThan(logEvidence[0]);
 		expect(logEvidence[1]).toBeGreaterThan(logEvidence[2]);
 		expect([...logEvidence].some(Number.isNaN)).toBe(false);
 	});
-	it('reads a fine look as the density of the process itself', () => {
+	it('reads a fine inspection as the density of the process itself', () => {
 		const inspections = [{ hours: 1500, worn: 0.3, u: 1e-4 }];
 		const [[{ logEvidence }]] = followWear(
 			{ before: NEW, inspections },
@@ -126,7 +126,7 @@ describe('followWear', () => {
 		const log = (rate: number) => -0.3 / (rate / 2) - 3 * Math.log(rate / 2);
 		expect(logEvidence[0] - logEvidence[1]).toBeCloseTo(log(0.1) - log(0.2), 5);
 	});
-	it('does not care into how many looks that say nothing an interval is cut', () => {
+	it('does not care into how many inspections that say nothing an interval is cut', () => {
 		const path = [{ shapePer1000h: 2.8, exponent: 1.5 }];
 		const once = followWear(seen([[3000, 0.5, 0.03]]), path, grid(0.1, 0.25))[0][0].logEvidence;
 		const blind = seen([
@@ -177,7 +177,7 @@ describe('followWear', () => {
 				for (const i of [0, 1]) expect(Math.abs(shares(together[p][age])[i] - shares(alone)[i])).toBeLessThan(2e-3);
 			}
 	});
-	it('answers one track for each age, and stays at its age where nobody looked', () => {
+	it('answers one track for each age, and stays at its age where it was not inspected', () => {
 		const before = [
 			{ hours: 1000, weight: 0.4 },
 			{ hours: 3000, weight: 0.6 }
@@ -201,7 +201,7 @@ describe('followWear', () => {
 		expect([...logEvidence].filter((value) => value === -Infinity).length).toBeGreaterThan(5);
 		expect([...logEvidence].filter((value) => Number.isFinite(value)).every((value) => value > best - 40)).toBe(true);
 	});
-	it('refuses looks out of order, and what cannot be', () => {
+	it('refuses inspections out of order, and what cannot be', () => {
 		const one = (hours: number, worn = 0.1, u = 0.01) => ({ hours, worn, u });
 		const path = [{ shapePer1000h: 1, exponent: 1 }];
 		const follow = (...inspections: ReturnType<typeof one>[]) =>

@@ -7,13 +7,13 @@ import type { RateGrid } from './rateGrid';
 import type { WearShape } from './wearPrior';
 import { MOST_NODES, raise, wearWindows, type Fineness, type WearInspection } from './wearWindow';
 
-/** One part's wear as it was seen: how long it may have run before the first entry, and its looks in order of time. */
+/** One part's wear as it was seen: how long it may have run before the first entry, and its inspections in order of time. */
 export interface WearHistory {
 	readonly before: readonly AgeNode[];
 	readonly inspections: readonly WearInspection[];
 }
 
-/** Where the steady process may stand at the last look: its values, each with the sign and the logarithm of its weight. */
+/** Where the steady process may stand at the last inspection: its values, each with the sign and the logarithm of its weight. */
 interface InspectionNodes {
 	readonly y: Float64Array;
 	readonly sign: Float64Array;
@@ -22,14 +22,14 @@ interface InspectionNodes {
 	readonly logNorm: number;
 }
 
-/** What one history says under one path, for one possible age: the log evidence by rate, and the state at its last look. */
+/** What one history says under one path, for one possible age: the log evidence by rate, and the state at its last inspection. */
 export interface Track {
 	readonly weight: number;
 	/** −∞ where a rate is out of the question. */
 	readonly logEvidence: Float64Array;
-	/** Gamma shape of the steady process at the last look, before any is read (at age, where there is none). */
+	/** Gamma shape of the steady process at the last inspection, before any is read (at age, where there is none). */
 	readonly shape: number;
-	/** Undefined where there is no look. */
+	/** Undefined where there is no inspection. */
 	readonly last?: StandAtInspection;
 	/** The same at one rate alone. */
 	readonly standAt?: StandAt;
@@ -45,13 +45,13 @@ export interface RateToCome {
 	readonly weightsFrom: (weights: Float64Array) => Float64Array;
 }
 
-/** A last look under one course of the wear. */
+/** A last inspection under one course of the wear. */
 interface LastInspection extends Course, Pick<BridgedInspection, 'window' | 'sharpness' | 'context'> {
 	/** Wear (of the steady process) that the slowest rate considered would make by now: nodes are laid down to it. */
 	readonly least: number;
 }
 
-/** Where the steady process may stand at the last look, split at one value of it, and how likely each is at one rate. */
+/** Where the steady process may stand at the last inspection, split at one value of it, and how likely each is at one rate. */
 interface WeighedInspection {
 	/** Ascending. */
 	readonly y: Float64Array;
@@ -61,7 +61,7 @@ interface WeighedInspection {
 	readonly rowOf: (i: number) => number;
 }
 
-/** The last look under one course, for any question: split at the discard limit it is weighed once, with the evidence. */
+/** The last inspection under one course, for any question: split at the discard limit it is weighed once, with the evidence. */
 export interface StandAtInspection {
 	readonly splitAt: (value: number) => WeighedInspection;
 }
@@ -97,7 +97,7 @@ const places = new Float64Array(MOST_NODES);
 const told = new Float64Array(MOST_NODES);
 const likely = new Float64Array(MOST_NODES);
 
-// The nodes of a last look, split where what is asked has its step: at a value of the steady process.
+// The nodes of a last inspection, split where what is asked has its step: at a value of the steady process.
 function inspectionNodes(inspection: LastInspection, splitAt: number): InspectionNodes {
 	const { window, shape, read, sharpness } = inspection;
 	const { root, place: seen, logLikelihoods } = window;
@@ -195,13 +195,13 @@ function thinned(inspections: readonly WearInspection[]): readonly WearInspectio
 
 /**
  * Evidence of one part's looks for each rate, its wear being a gamma process of that rate under one path (scatter, bending),
- * and where it stands at the last look: for each path, one track for each possible age.
+ * and where it stands at the last inspection: for each path, one track for each possible age.
  *
- * Given where the process stands at the last look, where it stood before does not depend on its rate (it is a gamma bridge):
- * all looks are so integrated once, whatever the rates, and only the last one rate by rate. Without looks the state is that at its age.
- * Of more than 60 looks the last 30 are read, and as many spread evenly over those before: neighbours repeat each other.
+ * Given where the process stands at the last inspection, where it stood before does not depend on its rate (it is a gamma bridge):
+ * all inspections are so integrated once, whatever the rates, and only the last one rate by rate. Without inspections the state is that at its age.
+ * Of more than 60 inspections the last 30 are read, and as many spread evenly over those before: neighbours repeat each other.
  * Shape: hours ascending. Units: hours; wear in shares of the allowance. Errors: PreconditionError where they are not so.
- * Accuracy, tested against direct integration, one look or several, readings that fall included: 2e-4 in a chance of passing the
+ * Accuracy, tested against direct integration, one inspection or several, readings that fall included: 2e-4 in a chance of passing the
  * limit, 1e-3 in ln evidence (2e-3 for a fleet; 2e-2 where wear is steady, or so jumpy that it stands still); 0.6 under a path that
  * does not explain a jump by e⁻²⁰.
  * Source: J. van Noortwijk, Reliab. Eng. Syst. Saf. 94 (2009) 2–21 (gamma process); M. Émery, M. Yor, Publ. RIMS 40 (2004)
@@ -236,7 +236,7 @@ export function followWear(
 			return { weight, shape: course.shape, ...standing(inspection, scales, fineness) };
 		})
 	);
-	// Looks that no rate of any path explains say nothing of either.
+	// Inspections that no rate of any path explains say nothing of either.
 	const explained = tracks.some((ages) =>
 		ages.some(({ logEvidence }) => logEvidence.some((value) => value > -Infinity))
 	);
@@ -265,11 +265,11 @@ function requirePath({ shapePer1000h, exponent }: Path): void {
 
 const pathsOf = (paths: readonly Path[], exponent: number) => paths.filter((path) => path.exponent === exponent);
 
-// Gamma shape at the first look, or at its age where there is none.
+// Gamma shape at the first inspection, or at its age where there is none.
 const shapeAt = ({ inspections }: WearHistory, { shapePer1000h }: Path, hours: number): number =>
 	(shapePer1000h * Math.max(LEAST_HOURS, hours + (inspections[0]?.hours ?? 0))) / 1000;
 
-// The last look under all paths of one bending, and within each under all ages.
+// The last inspection under all paths of one bending, and within each under all ages.
 function lastOf(
 	history: WearHistory,
 	paths: readonly Path[],

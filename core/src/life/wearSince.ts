@@ -4,18 +4,18 @@ import { followWear, type StandAt } from './wearInspections';
 import type { WearShape } from './wearPrior';
 import { LEAST_U, type WearInspection } from './wearWindow';
 
-/** What one path says of the wear since a look: the ln evidence of the later readings by rate, and where the process stands now. */
+/** What one path says of the wear since an inspection: the ln evidence of the later readings by rate, and where the process stands now. */
 interface WearSince {
 	readonly logEvidence: Float64Array;
 	readonly standAt: StandAt;
 }
 
 /**
- * The wear since the first of these looks as a history of its own, by path: as if the part had begun there.
+ * The wear since the first of these inspections as a history of its own, by path: as if the part had begun there.
  *
  * It is followed in differences from the first reading, whose uncertainty every difference carries. Where it stands now is what it
  * has grown since, added to the first reading; the last reading corrects that as both uncertainties allow. Wear is straight.
- * Shape: at least two looks, hours ascending; the rest as `followWear`. Accuracy: first order in the uncertainty of a reading.
+ * Shape: at least two inspections, hours ascending; the rest as `followWear`. Accuracy: first order in the uncertainty of a reading.
  * Units and errors: as `followWear`.
  */
 export function followSince(

@@ -1,4 +1,4 @@
-// Where the wear may stand at each look. Places are counted in a root t of the steady process y = tᵐ, in which the wear yᵉ is
+// Where the wear may stand at each inspection. Places are counted in a root t of the steady process y = tᵐ, in which the wear yᵉ is
 // a whole power of t, so that both are smooth down to no wear.
 
 /** One look at one size: hours run since the history's beginning, and the wear then as a share of the allowance, with its u. */
@@ -27,7 +27,7 @@ export interface WearWindow extends Places {
 	readonly logLikelihoods: (places: Float64Array, count: number, out: Float64Array) => void;
 }
 
-/** How finely looks are integrated: for one part's own risk; or for the rates of a fleet, of whose evidence it is one part, and for a change of rate. */
+/** How finely inspections are integrated: for one part's own risk; or for the rates of a fleet, of whose evidence it is one part, and for a change of rate. */
 export type Fineness = 'part' | 'fleet';
 const NODES = {
 	part: { least: 10, base: 6, perWidth: 2.7 }, // a whole window takes 19
@@ -74,7 +74,7 @@ function rising(inspections: readonly WearInspection[]): number[] {
 }
 
 /**
- * The window of each look, none lower than the one before it, none higher than the one after it.
+ * The window of each inspection, none lower than the one before it, none higher than the one after it.
  *
  * Wear never falls and is never below nought: readings that do are pooled, and where one lies further off than its uncertainty
  * explains, that uncertainty was stated too small and is widened.

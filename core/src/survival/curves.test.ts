@@ -156,7 +156,7 @@ describe('turnbullBand', () => {
 		expect(at.low).toBeLessThanOrEqual(0.0676 + 1e-3);
 		expect(at.high).toBeGreaterThanOrEqual(0.9324 - 1e-3);
 	});
-	it('leaves open what the looks leave open', () => {
+	it('leaves open what the inspections leave open', () => {
 		const [inside, after] = turnbullBand([intervalCensored(500, 1500), rightCensored(3000)], [1000, 2000]);
 		expect([inside.least, inside.most]).toEqual([0.5, 1]);
 		expect([after.least, after.most]).toEqual([0.5, 0.5]);

@@ -2,7 +2,7 @@ import { requireThat } from '../number';
 
 /**
  * What the record says of one life, in hours since fitting: it ended after `after` and no later than `by`.
- * Equal: the moment is known. `by` Infinity: it still held (right-censored). `after` 0: it had ended by its first look.
+ * Equal: the moment is known. `by` Infinity: it still held (right-censored). `after` 0: it had ended by its first inspection.
  */
 export interface ObservedLife {
 	readonly after: number;

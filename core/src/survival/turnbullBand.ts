@@ -2,7 +2,7 @@ import { betaQuantile, requireThat } from '../number';
 import { type ObservedLife } from './observedLife';
 import { turnbull, type Mass } from './turnbull';
 
-/** Survival at one hour where ends are known between looks only: the range that the record leaves open, and limits about it. */
+/** Survival at one hour where ends are known between inspections only: the range that the record leaves open, and limits about it. */
 interface SurvivalRange {
 	readonly hours: number;
 	/** Least and most that is likeliest: they differ where an end may lie on either side of the hour. */

@@ -17,7 +17,7 @@ const sheet = demoSheet('marram');
 const stations = sheet.stations.filter(({ per }) => per === 'cylinder').map(({ key }) => key);
 
 type Seen = Partial<Pick<InspectedAt, 'patterns' | 'seenBefore' | 'byAssembly' | 'ranHours' | 'failed'>>;
-/** A rebuild in which every part was looked at, sound but for these. */
+/** A rebuild in which every part was inspected, sound but for these. */
 const rebuild = (
 	pumpHours: number,
 	found: Readonly<Record<string, Seen>> = {},
@@ -133,7 +133,7 @@ describe('beliefsOf', () => {
 		const runout = doubtful.next.filter(({ finding }) => finding === 'runout');
 		expect(runout.toSorted((a, b) => b.bits - a.bits)[0].cylinder).toBe(2);
 	});
-	it('stays at its priors where nothing was looked at', () => {
+	it('stays at its priors where nothing was inspected', () => {
 		const { beliefs } = of([{ ...rebuild(0), inspections: [] }]);
 		for (const { cause, now } of beliefs)
 			expect(now[0]).toBeCloseTo(startingNetwork.causes.find(({ key }) => key === cause)!.prior, 12);

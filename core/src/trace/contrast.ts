@@ -35,7 +35,7 @@ export function spreadOverCylinders(cylinders: readonly Counted[]): Spread | und
 	};
 }
 
-/** A look with the moment at which its hours ended. */
+/** An inspection with the moment at which its hours ended. */
 interface DatedInspection {
 	readonly receivedAt: Date;
 	readonly hours: number;
@@ -46,7 +46,7 @@ interface DatedInspection {
 export const SUMMER: readonly number[] = [5, 6, 7, 8];
 
 /**
- * How often something comes up in looks of these months against those of the others. The hours of a look end with it, and are counted where
+ * How often something comes up in inspections of these months against those of the others. The hours of an inspection end with it, and are counted where
  * they end. Undefined where either side has no hours.
  */
 export function bySeason(inspections: readonly DatedInspection[], months = SUMMER): RateComparison | undefined {

@@ -2,7 +2,7 @@ import { requireThat } from '../number';
 import type { Onset } from '../record';
 import type { Inspection } from './recurrence';
 
-/** What one look at one part found, by the pump's hours. */
+/** What one inspection at one part found, by the pump's hours. */
 export interface PartInspection {
 	readonly part: string;
 	readonly station: string;
@@ -13,22 +13,22 @@ export interface PartInspection {
 	readonly marks: readonly { readonly pattern: string; readonly severity: number; readonly onset: Onset }[];
 }
 
-/** A look as it counts: what happened in service since the look before, over how many hours. */
+/** An inspection as it counts: what happened in service since the inspection before, over how many hours. */
 export interface CountedInspection extends Omit<Inspection, 'hours'> {
 	readonly pumpHours: number;
 	/** Hours since the place was last looked at or its part fitted; undefined where neither is on record, and it cannot count. */
 	readonly hours?: number;
-	/** Patterns that were there at an earlier look at the same part and have not grown since: the same mark, not a new event. */
+	/** Patterns that were there at an earlier inspection at the same part and have not grown since: the same mark, not a new event. */
 	readonly seenBefore: readonly string[];
 	/** Marks that service did not make, or nobody knows what did. */
 	readonly keptOut: readonly Exclude<Onset, 'service'>[];
 }
 
 /**
- * What each look at one pump counts for.
+ * What each inspection at one pump counts for.
  *
  * An event is a pattern made in service that is first seen in its part's life, or has grown in severity since the part's last
- * looks. Exposure runs from look to look at a place, and no further back than the fitting of the part that lies there.
+ * inspections. Exposure runs from look to look at a place, and no further back than the fitting of the part that lies there.
  * Shape: the looks at one pump in any order; answered by the pump's hours. Errors: PreconditionError for hours not finite.
  */
 export function countedInspections<L extends PartInspection>(

@@ -93,11 +93,11 @@ function placesOf(finding: FindingNode, all: readonly Station[], sheet: Sheet): 
 	return [...(onPump ? [0] : []), ...(onEach ? onCylinders(sheet.cylinders) : [])];
 }
 
-// Present where anything shows it, absent where something was looked at and nothing shows it.
+// Present where anything shows it, absent where something was inspected and nothing shows it.
 const anyOf = <T>(inspected: readonly T[], shows: (one: T) => boolean): boolean | undefined =>
 	inspected.length === 0 ? undefined : inspected.some(shows);
 
-/** Where a finding is looked for, and the looks there. */
+/** Where a finding is looked for, and the inspections there. */
 interface At {
 	readonly stations: readonly Station[];
 	readonly cylinder: number;

@@ -32,7 +32,7 @@ export interface FirstCheck extends WhereToLook {
 
 /**
  * What to look at first where a cause is suspected: what the cause brings about most surely, a size before a mark, since a
- * gauge says more than a look. Undefined where nothing of it can be seen on this pump's parts. Minutes as the network has them.
+ * gauge says more than an inspection. Undefined where nothing of it can be seen on this pump's parts. Minutes as the network has them.
  * Source: our own custom; what would tell most for a pump's own record is `nextChecks`.
  */
 export function firstCheck(

@@ -21,7 +21,7 @@ const common = {
 
 /** Something that can be found at a rebuild and tells of causes, and how the record answers whether it was. */
 const findingNodeSchema = z.discriminatedUnion('by', [
-	/** One of these patterns on one of these part types: made in service since the last look, or there before and kept. */
+	/** One of these patterns on one of these part types: made in service since the last inspection, or there before and kept. */
 	z.strictObject({
 		...common,
 		by: z.literal('mark'),

@@ -82,7 +82,7 @@ describe('recurrences', () => {
 		const inspections = [1, 2, 3].flatMap((cylinder) => [inspection(cylinder, true), inspection(cylinder, true)]);
 		for (const recurrence of recurrences(inspections)) expect(recurrence.pAlike).toBeGreaterThan(0.5);
 	});
-	it('counts a pattern once a look and says nothing of nothing', () => {
+	it('counts a pattern once an inspection and says nothing of nothing', () => {
 		expect(recurrences([])).toEqual([]);
 		expect(recurrences([inspection(1, false)])).toEqual([]);
 		const twice = { ...inspection(1, true), patterns: ['oneSidedWear', 'oneSidedWear'] };

@@ -110,7 +110,7 @@ export async function livesAt(
 
 /**
  * What the record says of one life. Taken out good, or hurt while stripping: it held so long. Taken out worn or damaged: it had ended by then,
- * and after the last look at which it was kept. Still running: it held to its last look, no longer.
+ * and after the last inspection at which it was kept. Still running: it held to its last inspection, no longer.
  */
 function observedOf({
 	fittedHours,

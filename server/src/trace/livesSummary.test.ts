@@ -103,7 +103,7 @@ describe('lives worked out for the page', () => {
 		expect(pumps).toBe(2);
 		expect(replacements.at(-1)).toMatchObject({ hours: 4000, mean: expect.closeTo(1, 9) });
 	});
-	it('draws survival by Turnbull where an end lies between two looks, by Kaplan and Meier where all are exact', () => {
+	it('draws survival by Turnbull where an end lies between two inspections, by Kaplan and Meier where all are exact', () => {
 		const inspected = summaryOf(shop([between(500, 1500), ended(2000), held(3000)]), []);
 		expect(inspected.steps).toEqual([]);
 		expect(inspected.ranges.at(-1)).toMatchObject({ least: expect.closeTo(1 / 3, 6), most: expect.closeTo(1 / 3, 6) });

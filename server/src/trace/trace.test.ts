@@ -176,7 +176,7 @@ describe('contrasts', () => {
 			{ result: 'accepted' }
 		]);
 	});
-	it('are counted anew where a look is taken back or added, by whoever asks first', async () => {
+	it('are counted anew where an inspection is taken back or added, by whoever asks first', async () => {
 		const again = await makeShop(database.db, 'Counted');
 		const { technician } = again.people;
 		let pump: string | undefined;

@@ -10,12 +10,12 @@ import { sizesToCount } from '../db/sql/sizesToCount';
 import { gaugesOf } from '../gauges';
 import { newestSheets } from '../sheets';
 
-/** Version of how looks are counted; what was counted by another one is counted anew. */
+/** Version of how inspections are counted; what was counted by another one is counted anew. */
 const METHOD = 2;
 const PUMPS_AT_ONCE = 5; // so many that others are served between
 
 /**
- * Counts the looks and sizes of those of the shop's pumps whose record has grown since they were counted last. Answers with how far the record of
+ * Counts the inspections and sizes of those of the shop's pumps whose record has grown since they were counted last. Answers with how far the record of
  * all of them has come: what is worked out from what is counted holds until this changes.
  */
 export async function upToDate(scope: ShopScope): Promise<string> {

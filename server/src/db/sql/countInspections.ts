@@ -2,7 +2,7 @@ import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
 /**
- * Counts the looks of these pumps with the hours that each stands for, and among them the marks that count: what `countedInspections` says of
+ * Counts the inspections of these pumps with the hours that each stands for, and among them the marks that count: what `countedInspections` says of
  * one pump. A mark counts where it is new in its part's life or has grown; hours run from look to look and no further back than the part.
  */
 export const countInspections = (scope: ShopScope, pumpIds: readonly string[]): Promise<unknown[]> =>

@@ -21,7 +21,7 @@ export interface LifeInShop {
 	readonly fittedHours: number | null;
 	readonly removedHours: number | null;
 	readonly endReason: EndReason | null;
-	/** The last look before it was removed, or the last one of all; null where nobody looked. */
+	/** The last inspection before it was removed, or the last one of all; null where it was not inspected. */
 	readonly inspectedHours: number | null;
 }
 

@@ -2,7 +2,7 @@ import type { ShopScope } from '../scope';
 import { rows } from './statement';
 
 /**
- * How far the record of each of a shop's pumps has come, of all of them where none is named: looks in its log, rebuilds, how many of
+ * How far the record of each of a shop's pumps has come, of all of them where none is named: inspections in its log, rebuilds, how many of
  * them are released, and the newest sheet of its model. What was worked out from them holds until this changes. Counted, since of two writers the later number may be there first.
  */
 export const logMarks = (

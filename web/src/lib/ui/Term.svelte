@@ -19,6 +19,9 @@
 	}
 </script>
 
+<!-- The popover listens for Escape only from the frame after it is shown. -->
+<svelte:window onkeydown={({ key }) => key === 'Escape' && (open = false)} />
+
 <!-- No space may follow the term: a full stop may. -->
 <Popover {open} onOpenChange={(details) => void show(details.open)}
 	><Popover.Trigger class="term">{@render children()}</Popover.Trigger>{#if open && entry}<Portal

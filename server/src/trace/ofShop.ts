@@ -157,7 +157,7 @@ interface Compared {
 	readonly watched: number;
 	readonly hours: number;
 }
-// Of each shop the last one, with how far its record had come: everybody who inspections asks for the same.
+// Of each shop the last one, with how far its record had come: all readers ask for the same.
 const known = new LRUCache<string, { readonly counted: string; readonly answer: Compared }>({ max: 100 });
 
 async function placesCompared(scope: ShopScope, counted: string): Promise<Compared> {

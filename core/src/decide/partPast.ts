@@ -22,7 +22,7 @@ interface Beginning {
 }
 
 /**
- * What is known of one part's running: its age as far as it is known, its duty hours on record, and its sizes at earlier inspections but
+ * What is known of one part's running: its age as far as it is known, its recorded duty hours, and its sizes at earlier inspections but
  * for those that wear cannot have made.
  */
 export interface PartPast {

@@ -27,7 +27,7 @@ export const policySchema = z.strictObject({
 	acceptWearOut: z.number().gt(0).lt(1),
 	/** Cost of an unplanned stop besides opening the pump, in the shop's currency. */
 	downtimeCost: z.number().nonnegative().max(1e7),
-	/** Which policy rules: all soft parts renewed while open; what passes is reused; or whatever costs least to be expected. */
+	/** When parts are renewed: all soft parts while open; only what fails; or what has the lowest expected cost. */
 	renewalPolicy: z.enum(renewalPolicies),
 	/** Valves, their seats and springs: each by itself, all of a cylinder together, or all of the pump. */
 	valves: z.enum(valveRules).default('singly'),

@@ -34,9 +34,9 @@ export interface DecidedPart {
 	readonly cost: { readonly reuse: number; readonly replace: number };
 	/** What each policy would say. */
 	readonly says: Readonly<Record<RenewalPolicy, Verdict | 'open'>>;
-	/** What somebody has decided, which stands above all policies. */
+	/** A person's decision. It stands above all policies. */
 	readonly decided?: Verdict;
-	/** By policy, how much it matters: what wants a second look, then what could cost most; nobody’s look last. */
+	/** By policy, how much it matters: parts to recheck first, then what could cost most, parts not inspected last. */
 	readonly weight: Readonly<Record<RenewalPolicy, number>>;
 }
 

@@ -198,7 +198,7 @@ function thinned(inspections: readonly WearInspection[]): readonly WearInspectio
  * and where it stands at the last inspection: for each path, one track for each possible age.
  *
  * Given where the process stands at the last inspection, where it stood before does not depend on its rate (it is a gamma bridge):
- * all inspections are so integrated once, whatever the rates, and only the last one rate by rate. Without inspections the state is that at its age.
+ * all inspections are integrated once for all rates, and only the last one rate by rate. Without inspections the state is that at its age.
  * Of more than 60 inspections the last 30 are read, and as many spread evenly over those before: neighbours repeat each other.
  * Shape: hours ascending. Units: hours; wear in shares of the allowance. Errors: PreconditionError where they are not so.
  * Accuracy, tested against direct integration, one inspection or several, readings that fall included: 2e-4 in a chance of passing the

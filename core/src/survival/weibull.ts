@@ -90,7 +90,7 @@ export function fitWeibull(all: readonly ObservedLife[], level = LEVEL): Weibull
 // Records whose likelihood has no interior maximum whatever the numbers are.
 function withoutMaximum(lives: readonly ObservedLife[]): NoMaximum | undefined {
 	let [ended, exact, lastHeld, firstEnd, inspected] = [0, 0, 0, Infinity, 0];
-	let once = true; // all inspected at one age alone
+	let once = true; // all were inspected at one age alone
 	const inspection = (hours: number) => {
 		if (hours <= 0 || hours === Infinity) return;
 		once &&= inspected === 0 || inspected === hours;

@@ -25,7 +25,7 @@ describe('countedInspections', () => {
 			1, 1, 0, 0, 1
 		]);
 	});
-	it('begins anew with a new part', () => {
+	it('begins again with a new part', () => {
 		const renewed = { part: 'b', fittedHours: 2000 };
 		expect(events([inspection(1000, 1), inspection(2000, 1), inspection(3000, 1, renewed)])).toEqual([1, 0, 1]);
 	});
@@ -43,7 +43,7 @@ describe('countedInspections', () => {
 		const inspections = [inspection(1000), inspection(2500), inspection(6000, 0, { part: 'b', fittedHours: 4000 })];
 		expect(countedInspections(inspections).map(({ hours }) => hours)).toEqual([undefined, 1500, 2000]);
 	});
-	it('answers by the pump’s hours whatever the order', () =>
+	it('answers by the pump’s hours in any order', () =>
 		fc.assert(
 			fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 1e5 }), { minLength: 1, maxLength: 12 }), (hours) => {
 				const inspections = hours.map((at) => inspection(at, (at % 3) + 1));

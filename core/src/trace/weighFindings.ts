@@ -15,23 +15,23 @@ const holds = ({ chains }: Group, { links }: Pick<Observed, 'links'>): boolean =
 	links.every(({ chain }) => chains.includes(chain));
 
 /**
- * What a finding that no group holds alone says: the first group hears of it with every cylinder's chains at their odds, and each
+ * What a finding that no group holds alone says: the first group hears of it with every cylinder's chains at their present probabilities, and each
  * group by how much its own cylinder's states make it likelier than that.
  */
 function acrossGroups(groups: Component, before: Joints, life: Observed): Float64Array[] {
-	const odds = new Map(
+	const probabilities = new Map(
 		groups.flatMap(({ chains, shared }, g) =>
 			marginals(before[g], chains.length).flatMap(({ work }, i) => (i >= shared ? [[chains[i], work] as const] : []))
 		)
 	);
 	const expected = (but: readonly number[]): Observed => {
-		const loose = life.links.filter(({ chain }) => odds.has(chain) && !but.includes(chain));
+		const loose = life.links.filter(({ chain }) => probabilities.has(chain) && !but.includes(chain));
 		return {
 			...life,
 			backgroundRate:
 				1 -
 				loose.reduce(
-					(absent, { chain, strength }) => absent * (1 - strength * odds.get(chain)!),
+					(absent, { chain, strength }) => absent * (1 - strength * probabilities.get(chain)!),
 					1 - life.backgroundRate
 				),
 			links: life.links.filter((link) => !loose.includes(link))

@@ -31,7 +31,7 @@ interface FoundWrongAtPlace {
 export interface PumpTrace {
 	readonly recurrences: Recurrence[];
 	readonly inspections: InspectionInTime[];
-	/** Inspections that could not count: no earlier inspection at the place and no fitting on record, so nobody knows over how many hours. */
+	/** Inspections that could not count: no earlier inspection at the place and no recorded fitting, so that their hours are unknown. */
 	readonly withoutExposure: number;
 	/** What an earlier assembly had left wrong, found when the pump was opened. */
 	readonly foundWrong: readonly FoundWrongAtPlace[];

@@ -176,7 +176,7 @@ describe('contrasts', () => {
 			{ result: 'accepted' }
 		]);
 	});
-	it('are counted anew where an inspection is taken back or added, by whoever asks first', async () => {
+	it('are counted again after an inspection is withdrawn or added, by the first reader', async () => {
 		const again = await makeShop(database.db, 'Counted');
 		const { technician } = again.people;
 		let pump: string | undefined;

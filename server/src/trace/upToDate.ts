@@ -10,7 +10,7 @@ import { sizesToCount } from '../db/sql/sizesToCount';
 import { gaugesOf } from '../gauges';
 import { newestSheets } from '../sheets';
 
-/** Version of how inspections are counted; what was counted by another one is counted anew. */
+/** Version of how inspections are counted; what another version counted is counted again. */
 const METHOD = 2;
 const PUMPS_AT_ONCE = 5; // so many that others are served between
 

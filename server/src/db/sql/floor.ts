@@ -22,7 +22,7 @@ export interface FloorJob {
 	readonly decided: number;
 	/** The text of the first step that nobody has signed off. */
 	readonly nextStep: string | null;
-	/** Name and place of the first part that nobody has inspected at, in walking order. */
+	/** Name and place of the first part that is not inspected, in walking order. */
 	readonly nextPart: { readonly name: string; readonly station: string; readonly cylinder: number } | null;
 	/** Parts whose standing decision is to look again. */
 	readonly again: number;

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { cell, goTo, inFull, openMat, reading, receivePump, signOffAll } from './job';
-import { accounts, pageOf } from './people';
+import { accounts, pageOf, signIn } from './people';
 
 test('a second browser on the job shows an entry within a second; two judgements are both kept, the later stands', async ({
 	browser
@@ -49,11 +49,7 @@ test('a tab after sign-out keeps what is typed, says so, and sends it once the s
 	// A session of its own: signing out ends it.
 	const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 	const page = await context.newPage();
-	await page.goto('/signin');
-	await page.getByLabel('E-mail').fill(accounts.technician);
-	await page.getByLabel('Password').fill('harrow-sound');
-	await page.getByRole('button', { name: 'Sign in' }).click();
-	await expect(page.getByRole('heading', { name: 'Floor' })).toBeVisible();
+	await signIn(page, 'technician');
 	await openMat(page);
 	const second = await context.newPage();
 	await second.goto('/');

@@ -1,6 +1,10 @@
 import { expect, type Locator, type Page } from '@playwright/test';
+import { takeApart } from '@exetasis/demo';
+import { addToLog, openingOf, scopeOf } from './log';
+import { submit } from './submit';
 
 let count = 0;
+const newSerial = () => `E2E-${Date.now()}-${++count}`;
 
 interface Arriving {
 	readonly model?: string;
@@ -17,7 +21,7 @@ export async function receivePump(
 	page: Page,
 	{ model = 'Marram', complaint = 'Water leak', hours = '1200', scope = 'packing', shut = [] }: Arriving = {}
 ): Promise<{ serial: string; job: string }> {
-	const serial = `E2E-${Date.now()}-${++count}`;
+	const serial = newSerial();
 	await page.goto('/receive');
 	await page.getByRole('button', { name: 'New pump' }).click();
 	await page.getByLabel('Serial number').fill(serial);
@@ -87,17 +91,36 @@ export async function signOffAll(page: Page): Promise<number> {
 	return touches;
 }
 
-/** Receives a new pump, signs its steps off, and leaves the page at the mat of its job. */
+/**
+ * Receives a new pump, signs its steps off, and leaves the page at the mat of its job; by requests, as the tablets send them. The
+ * tests of Receive and Strip touch what this leaves out.
+ */
 export async function openMat(
 	page: Page,
-	scope?: Arriving['scope'],
-	arriving: Arriving = {}
+	scope = 'packing',
+	{ model = 'Marram', complaint = 'Water leak', hours = '1200', shut = [] }: Arriving = {}
 ): Promise<{ serial: string; job: string }> {
-	const received = await receivePump(page, { ...arriving, ...(scope ? { scope } : {}) });
-	await signOffAll(page);
-	await page.getByRole('link', { name: 'Open the mat' }).click();
+	const serial = newSerial();
+	const { opensOn, cylinders } = await scopeOf(model, scope);
+	const opened = Array.from({ length: cylinders }, (_, i) => i + 1).filter((cylinder) => !shut.includes(cylinder));
+	const strip = await submit(page, '/receive', {
+		pump: 'new',
+		serial,
+		model,
+		complaint,
+		hours,
+		scope,
+		...(opensOn ? { evidence: opensOn[0] } : {}),
+		...(shut.length > 0 ? { cylinders: opened.join() } : {})
+	});
+	const job = /jobs\/([^/]+)/.exec(strip)![1];
+	const { sheet, ...opening } = await openingOf(job);
+	await addToLog(page, job, () => takeApart(sheet, opening));
+	await page.goto(`/jobs/${job}/inspect`);
 	await expect(page.getByRole('region', { name: 'Mat' })).toBeVisible();
-	return received;
+	// A key that is pressed before the page's program runs is lost.
+	await page.waitForFunction(() => (window as { alive?: boolean }).alive);
+	return { serial, job };
 }
 
 /** The cell of a part on the mat. */

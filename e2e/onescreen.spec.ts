@@ -6,6 +6,7 @@ import { partType } from '@exetasis/core/part';
 import { openMat } from './job';
 import { addToLog } from './log';
 import { pageOf } from './people';
+import { submit } from './submit';
 
 const sheets = new URL('../demo/sheets/', import.meta.url);
 const names = readdirSync(sheets).filter((name) => name.endsWith('.json'));
@@ -48,14 +49,6 @@ function wide(sheet: ModelSheet, model: string): ModelSheet {
 	};
 }
 
-async function load(page: Page, sheet: ModelSheet): Promise<void> {
-	await page.goto('/sheets');
-	const buffer = Buffer.from(JSON.stringify(sheet));
-	await page.getByLabel('File').setInputFiles({ name: 'sheet.json', mimeType: 'application/json', buffer });
-	await page.getByRole('button', { name: 'Import model sheet' }).click();
-	await expect(page.getByRole('heading', { name: sheet.model })).toBeVisible();
-}
-
 /** Opens a case at every part of the first cylinder, and a second one at the first of them: what they ask for stands at the part. */
 async function suspectAll(lead: Page, job: string, { stations }: ModelSheet): Promise<void> {
 	await lead.goto(`/jobs/${job}/inspect`);
@@ -71,13 +64,8 @@ async function suspectAll(lead: Page, job: string, { stations }: ModelSheet): Pr
 	const asks = (cause: Cause) => firstCheck(startingNetwork, cause, { stations }, 1)?.name.length ?? 0;
 	const { key: cause } = startingNetwork.causes.toSorted((a, b) => asks(b) - asks(a))[0];
 	for (const at of all) {
-		const form = { ...at, cause, hypothesis: 'It comes back at every rebuild.' };
-		const answer = await lead.request.post(`/trace/pumps/${pump}`, {
-			form,
-			maxRedirects: 0,
-			headers: { origin: new URL(lead.url()).origin }
-		});
-		expect(answer.headers().location ?? (await answer.text())).toContain('/trace/cases/');
+		const hypothesis = 'It comes back at every rebuild.';
+		expect(await submit(lead, `/trace/pumps/${pump}`, { ...at, cause, hypothesis })).toContain('/trace/cases/');
 	}
 }
 
@@ -225,7 +213,7 @@ for (const sheet of [...names.map(sized), wide(sheetOf('marram.json'), 'Marram w
 	test(`every part of ${sheet.model} stands whole in a window of 1280×800`, async ({ browser }) => {
 		test.setTimeout(300_000);
 		const lead = await pageOf(browser, 'lead');
-		await load(lead, sheet);
+		await submit(lead, '/sheets', { text: JSON.stringify(sheet) });
 		const page = await pageOf(browser, 'technician');
 		const { job } = await openMat(page, sheet.scopes.at(-1)!.key, { model: sheet.model });
 		const places = await record(page, job, sheet);

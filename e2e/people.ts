@@ -1,7 +1,14 @@
 import { existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, type APIRequestContext, type Browser, type Page, type PlaywrightWorkerArgs } from '@playwright/test';
+import {
+	expect,
+	type APIRequestContext,
+	type Browser,
+	type BrowserContext,
+	type Page,
+	type PlaywrightWorkerArgs
+} from '@playwright/test';
 
 /** The demo's accounts. */
 export const accounts = {
@@ -13,12 +20,18 @@ export const accounts = {
 };
 export type Account = keyof typeof accounts;
 
+const signedIn = new WeakMap<BrowserContext, Account>();
+
+/** Who signed in on this page. */
+export const accountOf = (page: Page): Account => signedIn.get(page.context())!;
+
 export async function signIn(page: Page, account: Account): Promise<void> {
 	await page.goto('/signin');
 	await page.getByLabel('E-mail').fill(accounts[account]);
 	await page.getByLabel('Password').fill('harrow-sound');
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await expect(page.getByRole('heading', { name: 'Floor' })).toBeVisible();
+	signedIn.set(page.context(), account);
 }
 
 // Signed in once a run each, and kept in a file for all workers: the server limits attempts, as it should.
@@ -36,6 +49,7 @@ export async function pageOf(browser: Browser, account: Account): Promise<Page> 
 		storageState: stateFile(account),
 		viewport: { width: 1280, height: 800 }
 	});
+	signedIn.set(context, account);
 	return context.newPage();
 }
 

@@ -17,15 +17,16 @@ const button = (root: Locator, name: string) => root.getByRole('button', { name,
 /** Types into the field of this label, which may be followed by a unit; what stands there already is left. */
 export async function type(root: Locator, label: string, text: string) {
 	const said = { name: new RegExp(`^${escaped(label)}(,|\\s|$)`) };
-	const field = root.getByRole('textbox', said).or(root.getByRole('combobox', said)).first();
+	// Found once: on a large sheet each search by role takes longer than the typing.
+	const field = (await root.getByRole('textbox', said).or(root.getByRole('combobox', said)).first().elementHandle())!;
 	const there = await field.inputValue();
 	if (there === text || (text !== '' && there !== '' && Number(there) === Number.parseFloat(text))) return;
 	await field.fill(text);
-	await field.blur();
+	await field.evaluate((input) => (input as HTMLElement).blur());
 }
 export async function choose(root: Locator, label: string, words: string) {
-	const list = named(root, label);
-	const there = await list.evaluate((select: HTMLSelectElement) => select.selectedOptions[0]?.label);
+	const list = (await named(root, label).elementHandle())!;
+	const there = await list.evaluate((select) => (select as HTMLSelectElement).selectedOptions[0]?.label);
 	if (there !== words) await list.selectOption({ label: words });
 }
 
@@ -75,7 +76,7 @@ export class SheetTyper {
 				return type(root, label, text);
 			}
 			case 'flag': {
-				const flag = button(root, label);
+				const flag = (await button(root, label).elementHandle())!;
 				if (((await flag.getAttribute('aria-pressed')) === 'true') !== (value === true)) await flag.click();
 				return;
 			}

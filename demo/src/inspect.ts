@@ -14,6 +14,7 @@ import {
 	placesToRead,
 	type Entry,
 	type ModelSheet,
+	type Opening,
 	type SheetCharacteristic,
 	type Station,
 	type Verdict,
@@ -86,17 +87,7 @@ function writer(rebuild: Rebuild, entries: Entry[], random: Random): (entry: obj
 export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 	const entries: Entry[] = [];
 	const add = writer(rebuild, entries, random);
-	const { sheet, scope, pump } = rebuild;
-	for (const step of stepsInScope(sheet, { scope, variants: pump.variants })) {
-		for (const [i, ask] of step.asks.entries())
-			for (const at of askedAt(ask, openedCylinders(sheet, {})))
-				add({
-					kind: 'answer',
-					payload: { step: step.key, ask: i, value: answerTo(ask, rebuild), ...(at ? { cylinder: at } : {}) }
-				});
-		const [way] = step.ways;
-		add({ kind: 'step', payload: { step: step.key, ...(way ? { way: way.key } : {}) } });
-	}
+	for (const made of takeApart(rebuild.sheet, { scope: rebuild.scope, variants: rebuild.pump.variants })) add(made);
 	const cells =
 		rebuild.progress === 'half' ? rebuild.cells.slice(0, Math.ceil(rebuild.cells.length / 2)) : rebuild.cells;
 	for (const cell of cells) {
@@ -110,6 +101,20 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 			add({ kind: 'reading', part: cell.part, payload });
 	}
 	return entries;
+}
+
+/** What a technician writes in taking a pump apart where nothing is amiss: answers and sign-offs, step by step. */
+export function takeApart(sheet: ModelSheet, opening: Opening & { scope: string }): { kind: string; payload: object }[] {
+	const opened = openedCylinders(sheet, opening);
+	return stepsInScope(sheet, opening).flatMap(({ key: step, asks, ways: [way] }) => [
+		...asks.flatMap((ask, i) =>
+			askedAt(ask, opened).map((at) => ({
+				kind: 'answer',
+				payload: { step, ask: i, value: answerTo(ask, sheet, opening), ...(at ? { cylinder: at } : {}) }
+			}))
+		),
+		{ kind: 'step', payload: { step, ...(way ? { way: way.key } : {}) } }
+	]);
 }
 
 /** The choice from which nothing follows. */
@@ -128,16 +133,16 @@ export const evenReadings = (
 });
 
 // What is answered where nothing is amiss: all pieces are there, and everything is as it should be.
-function answerTo(ask: Ask, { sheet, pump }: Pick<Rebuild, 'sheet' | 'pump'>): Answer['payload']['value'] {
+function answerTo(ask: Ask, sheet: ModelSheet, opening: Opening): Answer['payload']['value'] {
 	switch (ask.kind) {
 		case 'count':
-			return piecesInPump(sheet, ask.station, { variants: pump.variants });
+			return piecesInPump(sheet, ask.station, opening);
 		case 'choice':
 			return harmless(ask);
 		case 'tick':
 			return true;
 		case 'readings':
-			return evenReadings(ask, openedCylinders(sheet, {}));
+			return evenReadings(ask, openedCylinders(sheet, opening));
 		case 'setting':
 			return { value: sheet.ratedPressureMPa, typed: { text: `${sheet.ratedPressureMPa}`, unit: ask.unit } };
 		default:

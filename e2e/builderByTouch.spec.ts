@@ -28,7 +28,7 @@ function meaning(sheet: ModelSheet): unknown {
 				return place < 0 ? value : place;
 			}
 			case 'list':
-				return (value as unknown[]).map((one) => of(shape.of, one, name));
+				return (value as unknown[]).map((item) => of(shape.of, item, name));
 			case 'either':
 				return of(chosenOf(shape.of, value).shape, value, name);
 			case 'group': {

@@ -47,7 +47,7 @@ describe('the sheets of the layouts', () => {
 				const handled = new Set(steps.flatMap((step) => (step.scopes.includes(key) ? step.stations : [])));
 				const opened = stations.filter((station) => station.scopes.includes(key));
 				expect(
-					opened.filter((station) => !handled.has(station.key)).map((one) => one.key),
+					opened.filter((station) => !handled.has(station.key)).map((station) => station.key),
 					layout
 				).toEqual([]);
 			}

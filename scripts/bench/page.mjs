@@ -105,9 +105,9 @@ async function measureSlider(page, address) {
 		await page.waitForFunction(
 			([text]) =>
 				[...document.querySelectorAll('p')].some(
-					(one) =>
-						/chance of an unplanned stop/.test(one.textContent) &&
-						one.textContent.replace(/\d+ h;/, '') !== text.replace(/\d+ h;/, '')
+					(element) =>
+						/chance of an unplanned stop/.test(element.textContent) &&
+						element.textContent.replace(/\d+ h;/, '') !== text.replace(/\d+ h;/, '')
 				),
 			[before]
 		);
@@ -135,7 +135,7 @@ async function measureReceive(page, address) {
 		await page.getByRole('button', { name: 'Receive pump' }).click();
 		// At each frame: a locator looks again after half a second only.
 		await page.waitForFunction(() =>
-			[...document.querySelectorAll('button')].some((one) => /^\s*Sign off/.test(one.textContent))
+			[...document.querySelectorAll('button')].some((button) => /^\s*Sign off/.test(button.textContent))
 		);
 		waits.push(Date.now() - start);
 	}

@@ -160,10 +160,10 @@ export function changedRates(fleets: number, seed: number, since: 0 | 1) {
 			const said = new PartWear(fit.kinds.k, fit.pumps[pump], history, { context }).chance(INTERVAL);
 			if (faster) atBest += referenceChance(truth, history, new Random(seed + all.parts));
 			wear(now, truth, INTERVAL, random);
-			for (const one of faster ? [changed, all] : [all]) {
-				one.parts++;
-				one.said += said;
-				if (now.worn > 1) one.happened++;
+			for (const row of faster ? [changed, all] : [all]) {
+				row.parts++;
+				row.said += said;
+				if (now.worn > 1) row.happened++;
 			}
 		}
 	}

@@ -44,7 +44,7 @@ function workOne(world: string, seed: number): Promise<void> {
 			const forecasts = JSON.parse(stdout) as ShopForecasts;
 			const all = results.get(world)!;
 			for (const key of ['pumps', 'parts', 'sizes'] as const)
-				for (const one of forecasts[key]) all[key].push({ ...one, seed });
+				for (const forecast of forecasts[key]) all[key].push({ ...forecast, seed });
 			process.stderr.write(`${world}, seed ${seed}\n`);
 			resolve();
 		});

@@ -64,8 +64,8 @@ function inputOf({ at, shares, picks, hours, mateShares }: Case): JudgeInput {
 describe('any part of any sheet, whatever is found and measured', () => {
 	it('gets a verdict with its reasons, and figures that are numbers', () =>
 		fc.assert(
-			fc.property(anyCase, (one) => {
-				const judgement = judge(inputOf(one));
+			fc.property(anyCase, (drawn) => {
+				const judgement = judge(inputOf(drawn));
 				expect(['reuse', 'replace', 'lookAgain']).toContain(judgement.verdict);
 				expect(judgement.reasons.length).toBeGreaterThan(0);
 				for (const { value, u } of judgement.figures) {
@@ -81,8 +81,8 @@ describe('any part of any sheet, whatever is found and measured', () => {
 		));
 	it('opens to an arithmetic of numbers, step by step', () =>
 		fc.assert(
-			fc.property(anyCase, (one) => {
-				const input = inputOf(one);
+			fc.property(anyCase, (drawn) => {
+				const input = inputOf(drawn);
 				for (const { key, inputs, result } of arithmeticOf(input, judge(input))) {
 					expect(Number.isFinite(result.value), key).toBe(true);
 					for (const { value } of inputs) expect(Number.isFinite(value), key).toBe(true);
@@ -92,14 +92,14 @@ describe('any part of any sheet, whatever is found and measured', () => {
 		));
 	it('does not get better by one more finding that condemns', () =>
 		fc.assert(
-			fc.property(anyCase, (one) => {
-				const { station } = places[one.at];
+			fc.property(anyCase, (drawn) => {
+				const { station } = places[drawn.at];
 				const condemning = partType(station.type).patterns.find(({ outFrom }) => outFrom !== undefined);
 				fc.pre(condemning !== undefined);
-				const input = inputOf(one);
+				const input = inputOf(drawn);
 				const worse = recordOf(
-					...findings(station, one.picks),
-					...readings(station, one.shares),
+					...findings(station, drawn.picks),
+					...readings(station, drawn.shares),
 					finding(condemning!.pattern, 3)
 				);
 				const judgement = judge({ ...input, record: worse });
@@ -110,8 +110,8 @@ describe('any part of any sheet, whatever is found and measured', () => {
 		));
 	it('is not changed by the order in which it was recorded', () =>
 		fc.assert(
-			fc.property(anyCase, (one) => {
-				const input = inputOf(one);
+			fc.property(anyCase, (drawn) => {
+				const input = inputOf(drawn);
 				const { findings, clean, readings } = input.record;
 				const entries = [...findings, ...(clean ? [clean] : []), ...readings];
 				expect(judge({ ...input, record: recordOf(...entries.reverse()) }).verdict).toBe(judge(input).verdict);

@@ -126,9 +126,9 @@ describe('a verdict', () => {
 		expect(judgement.sizes).toHaveLength(1);
 	});
 	it('counts it once it is confirmed, and stays marked', () => {
-		const sure = wrong.map((one) => ({
-			...one,
-			payload: { ...one.payload, confirmed: 'oversize plunger' }
+		const sure = wrong.map((reading) => ({
+			...reading,
+			payload: { ...reading.payload, confirmed: 'oversize plunger' }
 		})) as Reading[];
 		const judgement = judged(sure);
 		expect(judgement.reasons.some(({ code }) => code === 'questioned')).toBe(false);

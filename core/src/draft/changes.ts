@@ -35,10 +35,10 @@ export function changesBetween(before: ModelSheet, after: ModelSheet): SheetChan
 
 // Fields in another order are the same.
 const plain = (value: unknown): string =>
-	JSON.stringify(value, (_, one: unknown) =>
-		typeof one === 'object' && one !== null && !Array.isArray(one)
-			? Object.fromEntries(Object.entries(one).sort(([a], [b]) => (a < b ? -1 : 1)))
-			: one
+	JSON.stringify(value, (_, inner: unknown) =>
+		typeof inner === 'object' && inner !== null && !Array.isArray(inner)
+			? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+			: inner
 	);
 const differs = (a: unknown, b: unknown): boolean => plain(a) !== plain(b);
 

@@ -114,7 +114,7 @@ function sizesOf(parts: readonly Station[]): SizeCustom[] {
 		const [{ unit }] = like;
 		const [places] = byCount(
 			like.map(({ grid, face }) => ({ ...(grid ? { grid } : {}), ...(face ? { face } : {}) })),
-			(one) => JSON.stringify(one)
+			(custom) => JSON.stringify(custom)
 		);
 		return {
 			key,

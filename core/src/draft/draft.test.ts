@@ -109,11 +109,11 @@ describe('editing', () => {
 	const sheet = demoSheet('marram');
 	it('takes any parts out of any sheet without leaving a reference to them', () => {
 		fc.assert(
-			fc.property(fc.constantFrom(...sheets), fc.infiniteStream(fc.boolean()), (one, out) => {
-				const gone = keys(one).filter(() => out.next().value);
-				if (gone.length === one.stations.length) return;
-				const left = withoutParts(one, gone);
-				expect(keys(left)).toEqual(keys(one).filter((key) => !gone.includes(key)));
+			fc.property(fc.constantFrom(...sheets), fc.infiniteStream(fc.boolean()), (drawn, out) => {
+				const gone = keys(drawn).filter(() => out.next().value);
+				if (gone.length === drawn.stations.length) return;
+				const left = withoutParts(drawn, gone);
+				expect(keys(left)).toEqual(keys(drawn).filter((key) => !gone.includes(key)));
 				// What is left may open nothing in a scope; no reference leads nowhere.
 				const messages = faultsOf(left).map(({ message }) => message);
 				expect(messages.filter((message) => !/^opens no station|^no strip step/.test(message))).toEqual([]);
@@ -141,16 +141,16 @@ describe('editing', () => {
 				draft.stations.filter(({ per }) => per === row).map(({ key }) => key)
 			);
 		fc.assert(
-			fc.property(fc.constantFrom(...sheets), fc.nat(), (one, seed) => {
+			fc.property(fc.constantFrom(...sheets), fc.nat(), (drawn, seed) => {
 				const turn = (list: string[]) => [
 					...list.slice(seed % (list.length || 1)),
 					...list.slice(0, seed % (list.length || 1))
 				];
-				const [cylinder, pump] = rows(one).map(turn);
-				const after = withRows(one, cylinder, pump);
+				const [cylinder, pump] = rows(drawn).map(turn);
+				const after = withRows(drawn, cylinder, pump);
 				expect(rows(after)).toEqual([cylinder, pump]);
-				expect(after.stations.map(({ per }) => per)).toEqual(one.stations.map(({ per }) => per));
-				expect(withRows(one, ...(rows(one) as [string[], string[]]))).toEqual(one);
+				expect(after.stations.map(({ per }) => per)).toEqual(drawn.stations.map(({ per }) => per));
+				expect(withRows(drawn, ...(rows(drawn) as [string[], string[]]))).toEqual(drawn);
 			}),
 			{ numRuns: 40 }
 		);

@@ -276,7 +276,7 @@ export function withoutParts(whole: SheetDraft, keys: readonly string[]): SheetD
 		kits: dropFromKits(draft.kits, keys),
 		lookAlikes: draft.lookAlikes
 			.map((lookAlike) => ({ ...lookAlike, stations: drop(lookAlike.stations, keys) }))
-			.filter((one) => one.stations.length >= 2)
+			.filter((lookAlike) => lookAlike.stations.length >= 2)
 	};
 	const goneSteps = keysOf(whole.steps).filter((key) => !left.has(key));
 	return goneSteps.reduce(withoutStep, cut);

@@ -35,8 +35,8 @@ export function namesOnlyWith(draft: SheetDraft, variant: string, choice: string
 		const choices = onlyWith?.[variant];
 		return choices?.length === 1 && choices[0] === choice;
 	};
-	const partly = (one: { readonly onlyWith?: OnlyWith; readonly cautions: readonly Caution[] }) =>
-		alone(one) || one.cautions.some(alone);
+	const partly = (owner: { readonly onlyWith?: OnlyWith; readonly cautions: readonly Caution[] }) =>
+		alone(owner) || owner.cautions.some(alone);
 	return [
 		...draft.stations.filter(partly).map(({ name }) => name),
 		...draft.steps.filter(partly).map(({ text }) => text),

@@ -166,7 +166,7 @@ function widths(prior: LifePrior) {
 
 function sumOf(all: readonly (Float64Array | number[])[]): Float64Array {
 	const sum = new Float64Array(OFFSETS.length);
-	for (const one of all) for (let i = 0; i < sum.length; i++) sum[i] += one[i];
+	for (const row of all) for (let i = 0; i < sum.length; i++) sum[i] += row[i];
 	return sum;
 }
 const logOf = (values: Float64Array): Float64Array => values.map((value) => Math.log(Math.max(value, 1e-30)));

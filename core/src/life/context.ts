@@ -63,7 +63,7 @@ export class LifeContext {
 		const known = this.#answers.get(of) ?? new Map<string, Answer>();
 		this.#answers.set(of, known);
 		const before = known.get(name);
-		if (before?.restsOn.every((one, i) => one === restsOn[i])) return before.answer as T;
+		if (before?.restsOn.every((input, i) => input === restsOn[i])) return before.answer as T;
 		const answer = work();
 		known.set(name, { restsOn, answer });
 		return answer;

@@ -53,7 +53,7 @@ export function bridge(last: BridgedInspection, mores: readonly number[], window
 	for (let error = Infinity; ; sharpness *= FINER) {
 		const count = window.nodesFor(half, sharpness);
 		const read = readAt(window, between, count, last.context);
-		const left = Math.max(...read.map((one) => one.error));
+		const left = Math.max(...read.map((integral) => integral.error));
 		// Where a reading leaves room for hardly any wear since a sharper one, it takes more nodes than estimated.
 		if (count === MOST_NODES || left < TOLERANCE || left > error / HARDLY) {
 			const courses = last.courses.map(({ shape }, c) => ({ shape: shape + mores[c], read: read[c] }));

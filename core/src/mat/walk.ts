@@ -71,5 +71,5 @@ export function step(
 		Home: () => columns(0, 1)
 	};
 	const ahead = (ways[key] ?? (() => columns(last, -1)))();
-	return ahead.find((one) => holds(one.place)) ?? { place, row };
+	return ahead.find((next) => holds(next.place)) ?? { place, row };
 }

@@ -186,7 +186,7 @@ export function coverWith(problem: CoverProblem, bought: Bought): Cover {
 		return { station, taken, over: Math.max(0, came - need), missing: Math.max(0, need - came - taken) };
 	});
 	const pieces = (of: 'taken' | 'over' | 'missing') =>
-		each.flatMap((one) => (one[of] > 0 ? [{ station: one.station, pieces: one[of] }] : []));
+		each.flatMap((need) => (need[of] > 0 ? [{ station: need.station, pieces: need[of] }] : []));
 	return {
 		buy: lines.map(({ offer, count }) => ({ number: offer.number, count })),
 		fromStock: pieces('taken'),

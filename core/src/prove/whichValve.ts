@@ -78,9 +78,9 @@ export function whichValve(drive: CrankDrive, { orders, marked }: ShaftOrders): 
 		const each = flows.map(({ logLikelihood }) => (prior / flows.length) * Math.exp(logLikelihood - top));
 		return { each, sum: each.reduce((sum, value) => sum + value, 0) };
 	});
-	const total = evidence.reduce((sum, one) => sum + one.sum, 0);
+	const total = evidence.reduce((sum, weight) => sum + weight.sum, 0);
 	const verdicts = weighed.map(({ what, cylinder }, i) => ({ what, cylinder, probability: evidence[i].sum / total }));
-	const best = evidence.reduce((first, one, i) => (one.sum > evidence[first].sum ? i : first), 0);
+	const best = evidence.reduce((first, weight, i) => (weight.sum > evidence[first].sum ? i : first), 0);
 	const share = spread(evidence[best].each, weighed[best].flows);
 	const sorted = named(verdicts, marked).sort((a, b) => b.probability - a.probability);
 	const hidden = hiddenBy(drive, orders, marked, fit.lag);

@@ -27,7 +27,7 @@ function meanings(text: string): { grouped?: number; decimal?: number } {
 	if (last < 0) return { grouped: Number(unspaced) };
 	const sign = unspaced[last];
 	const [whole, fraction] = [unspaced.slice(0, last), unspaced.slice(last + 1)];
-	const escaped = (one: string) => (one === '.' ? '\\.' : ',');
+	const escaped = (mark: string) => (mark === '.' ? '\\.' : ',');
 	const other = sign === '.' ? ',' : '.';
 	const plain = (digits: string) => Number(digits.replaceAll(/[.,]/g, ''));
 	if (whole.includes(sign)) return GROUPED(escaped(sign)).test(unspaced) ? { grouped: plain(unspaced) } : {};

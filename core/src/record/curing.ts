@@ -23,7 +23,7 @@ export function curing(
 		const uses = plan.flatMap((step) => {
 			const parts = step.stations.flatMap((key) => stationKeysOf(subAssemblies, key));
 			const used = stations.some(
-				({ key, products: on }) => parts.includes(key) && on.some((one) => one.product === product.key)
+				({ key, products: on }) => parts.includes(key) && on.some((use) => use.product === product.key)
 			);
 			return used ? (signed.get(step.key) ?? []) : [];
 		});

@@ -182,7 +182,7 @@ export const withIds = (value: unknown, ids: ReadonlyMap<string, string>): unkno
 
 function mapTexts(value: unknown, map: (text: string) => string): unknown {
 	if (typeof value === 'string') return map(value);
-	if (Array.isArray(value)) return value.map((one) => mapTexts(one, map));
+	if (Array.isArray(value)) return value.map((item) => mapTexts(item, map));
 	if (typeof value !== 'object' || value === null) return value;
 	return Object.fromEntries(Object.entries(value).map(([key, one]) => [map(key), mapTexts(one, map)]));
 }

@@ -207,7 +207,7 @@ function missingOf(build: Together, fact: OrderFact, cylinder: number): Missing 
 const holds = (joined: readonly SubAssembly[], holder: SubAssembly, key: string): boolean =>
 	holder.parts.includes(key) ||
 	holder.parts.some((part) => {
-		const inner = joined.find((one) => one.key === part);
+		const inner = joined.find((unit) => unit.key === part);
 		return inner !== undefined && holds(joined, inner, key);
 	});
 
@@ -273,7 +273,7 @@ export function fastenersAt(build: Together, step: BuildStep): BuildPlace[] {
 
 /** The parts of a sub-assembly and of those within it, at its place. */
 export function partsOf(build: Together, { unit, cylinder }: UnitPlace): BuildPlace[] {
-	const here = (one: { readonly cylinder: number }) => matches(one.cylinder, cylinder);
+	const here = (where: { readonly cylinder: number }) => matches(where.cylinder, cylinder);
 	return unit.parts.flatMap((key) => [
 		...[...build.places.values()].filter((place) => place.station.key === key && here(place)),
 		...[...build.units.values()]

@@ -50,13 +50,13 @@ export function repairTrend(pumps: readonly PanelHistory[], level = LEVEL): Repa
 		const [below, here, above] = [best - STEP, best, best + STEP].map((log) => logLikelihood(pump, log));
 		return { score: (above - below) / (2 * STEP), information: -(above - 2 * here + below) / STEP ** 2 };
 	});
-	const information = each.reduce((sum, one) => sum + one.information, 0);
+	const information = each.reduce((sum, stratum) => sum + stratum.information, 0);
 	if (!(information > 0) || best < LOWEST + 0.01 || best > HIGHEST - 0.01) return { events };
 	const dof = telling.length - 1;
 	// A pump that weighs much has drawn the exponent to itself: its own score is set right by its share (CR3).
-	const between = each.reduce((sum, one) => {
-		const share = Math.min(MOST_SHARE, Math.max(0, one.information / information));
-		return sum + (one.score / (1 - share)) ** 2;
+	const between = each.reduce((sum, stratum) => {
+		const share = Math.min(MOST_SHARE, Math.max(0, stratum.information / information));
+		return sum + (stratum.score / (1 - share)) ** 2;
 	}, 0);
 	const u = Math.max(Math.sqrt(between) / information, 1 / Math.sqrt(information));
 	const reach = studentQuantile((1 + level) / 2, dof) * u;

@@ -53,11 +53,11 @@ export function turnbullBand(lives: readonly ObservedLife[], hours: readonly num
 	const tail = (1 - level) / 2;
 	const ranges = hours.map((at): SurvivalRange => {
 		const { least, most } = rangeAt(masses, at);
-		const again = drawn.map((one) => rangeAt(one, at));
+		const again = drawn.map((estimate) => rangeAt(estimate, at));
 		const about = (estimate: number, values: readonly number[], p: number) =>
 			estimate + narrower * (quantile(values, p) - estimate);
 		const lowest = again.map((range) => range.least);
-		const highest = again.map((one) => one.most);
+		const highest = again.map((range) => range.most);
 		const seen = seenAbout(lives, at);
 		const telling = Math.min(seen.endedBy, seen.runningAfter) >= FEWEST_TELLING;
 		const lows = [

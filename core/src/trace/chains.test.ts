@@ -167,7 +167,9 @@ describe('followChains', () => {
 		expect(answer.exact).toBe(false);
 		// Exact: sum over the pump's two chains' paths; given these, cylinders are independent.
 		const truth = givenPump(chains, visits);
-		const gap = Math.max(...answer.smoothed.flatMap((one, t) => one.map((p, k) => Math.abs(p - truth[t][k]))));
+		const gap = Math.max(
+			...answer.smoothed.flatMap((smoothed, t) => smoothed.map((p, k) => Math.abs(p - truth[t][k])))
+		);
 		console.log(`beyond sixteen chains: largest gap to exact inference ${gap.toFixed(4)}`);
 		expect(gap).toBeLessThan(0.02);
 	});
@@ -182,7 +184,9 @@ describe('followChains', () => {
 				const rare = chains.map(({ perHour }) => ({ prior: 0.05, perHour: perHour / 10 }));
 				const exact = followed(followChains(rare, visits, own));
 				const apart = followed(followChains(rare, visits, own, 4));
-				return Math.max(...exact.smoothed.flatMap((one, t) => one.map((p, k) => Math.abs(p - apart.smoothed[t][k]))));
+				return Math.max(
+					...exact.smoothed.flatMap((smoothed, t) => smoothed.map((p, k) => Math.abs(p - apart.smoothed[t][k])))
+				);
 			})
 			.sort((a, b) => a - b);
 		console.log(`findings across cylinders: gap ${gaps[20].toFixed(3)} in the middle, ${gaps[39].toFixed(3)} at most`);

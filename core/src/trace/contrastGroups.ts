@@ -98,8 +98,8 @@ function comparedIn(exposed: readonly GroupedEvents[], events: readonly GroupedE
 		const p = chanceWithin(strata);
 		if (p === undefined) return [];
 		const total = (side: keyof Stratum) => ({
-			events: strata.reduce((sum, one) => sum + one[side].events, 0),
-			hours: strata.reduce((sum, one) => sum + one[side].exposure, 0)
+			events: strata.reduce((sum, stratum) => sum + stratum[side].events, 0),
+			hours: strata.reduce((sum, stratum) => sum + stratum[side].exposure, 0)
 		});
 		return [{ model, station, pattern, size, group, ...total('first'), others: total('second'), strata, p }];
 	});

@@ -37,7 +37,7 @@ export function compareRatesWithin(strata: readonly Stratum[], level = LEVEL): R
 	const { shared, count, total } = told;
 	const tail = (1 - level) / 2;
 	const start = Math.log((count + 0.5) / (total - count + 0.5)) - Math.log(meanOdds(shared, total));
-	const expected = (log: number) => shared.reduce((sum, one) => sum + one.events * shareOf(one, log), 0);
+	const expected = (log: number) => shared.reduce((sum, stratum) => sum + stratum.events * shareOf(stratum, log), 0);
 	const known = count > 0 && count < total;
 	const likeliest = known ? crossing((log) => expected(log) - count, start, 'atLeast') : start;
 	// Of the logarithm: limits are sought where they would be, were it normal.

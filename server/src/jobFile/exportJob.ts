@@ -70,9 +70,9 @@ async function partsOf(scope: ShopScope, job: JobRow): Promise<{ mat: Placed[]; 
 	const begun = lives.filter(({ fittedJobId }) => fittedJobId === job.id);
 	const ids = [...cells, ...begun].map(({ partId }) => partId);
 	const rows = new Map((await of(scope, 'part').all({ id: ids })).map((part) => [part.id, part]));
-	const placed = (one: { partId: string; station: string; cylinder: number }, life?: PartLifeRow): Placed => ({
-		place: placeKey(one.station, one.cylinder),
-		part: rows.get(one.partId)!,
+	const placed = (cell: { partId: string; station: string; cylinder: number }, life?: PartLifeRow): Placed => ({
+		place: placeKey(cell.station, cell.cylinder),
+		part: rows.get(cell.partId)!,
 		...(life ? { life } : {})
 	});
 	const byPlace = (a: Placed, b: Placed) => (a.place < b.place ? -1 : 1);

@@ -104,9 +104,9 @@ it('a pump goes once it is built and proved; before that only by a lead, who say
 		kind: 'notTogether',
 		left: { steps: { length: 3 } }
 	});
-	for (const one of proveSteps(bench.sheet, bench.job)) {
-		await send(bench, ...answersTo(bench, technician, one));
-		expect(await send(bench, step(one.key))).toEqual(['accepted']);
+	for (const provingStep of proveSteps(bench.sheet, bench.job)) {
+		await send(bench, ...answersTo(bench, technician, provingStep));
+		expect(await send(bench, step(provingStep.key))).toEqual(['accepted']);
 	}
 	const { proof } = bench.sheet;
 	const prove = (payload: object) => send(bench, entryOf(bench, technician, 'proof', payload));

@@ -74,7 +74,9 @@ function namesWanted(
 ): FloorJob['names'] {
 	const mentioned = [recurring[pumpId], ...cases.filter((example) => example.pumpId === pumpId)];
 	return Object.fromEntries(
-		mentioned.flatMap((one) => (one && names[one.station] ? [[one.station, names[one.station]]] : []))
+		mentioned.flatMap((mention) =>
+			mention && names[mention.station] ? [[mention.station, names[mention.station]]] : []
+		)
 	);
 }
 

@@ -146,7 +146,7 @@ describe('a pump without a sheet', () => {
 		expect(await addSize(shop.scope, bench.job.id, size)).toEqual({ kind: 'unknownSize' });
 		const ids = [{ 1: part, 2: uuidv7(), 3: uuidv7() }];
 		await layDown(shop.scope, bench.job.id, [{ type: 'plunger' }], { ids });
-		const twice = await Promise.all([size, size].map((one) => addSize(shop.scope, bench.job.id, one)));
+		const twice = await Promise.all([size, size].map((added) => addSize(shop.scope, bench.job.id, added)));
 		expect(twice.map(({ kind }) => kind)).toEqual(['laid', 'laid']);
 		const other = await addSize(shop.scope, bench.job.id, { ...size, nominal: 20 });
 		expect(other).toEqual({ kind: 'unknownSize' });

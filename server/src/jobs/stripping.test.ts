@@ -85,8 +85,8 @@ it('nothing is called clean before the cleaning is signed off', async () => {
 	const sign = (step: string) => entryOf(bench, technician, 'step', { step });
 	const clean = () => entryOf(bench, technician, 'clean', {}, partAt(bench, 'packing', 1));
 	const say = async (...entries: ReturnType<typeof entryOf>[]) =>
-		(await append(shop.scope, technician, bench.job.id, entries))!.map((one) =>
-			one.result === 'refused' ? one.problem.code : one.result
+		(await append(shop.scope, technician, bench.job.id, entries))!.map((answer) =>
+			answer.result === 'refused' ? answer.problem.code : answer.result
 		);
 	expect(await say(clean())).toEqual(['notSafeYet']);
 	expect(await say(sign('isolate'), sign('release'), clean())).toEqual(['accepted', 'accepted', 'notCleanedYet']);

@@ -135,7 +135,7 @@ describe('what a pump is made of, found as it is opened', () => {
 	it('two at once who say it differently: one is kept, the other told', async () => {
 		const { job } = await received({});
 		const said = await Promise.all(
-			[MIXED, { guide: ['u', 'u', 'u'] }].map((one) => setVariants(shop.scope, job.id, one))
+			[MIXED, { guide: ['u', 'u', 'u'] }].map((chosen) => setVariants(shop.scope, job.id, chosen))
 		);
 		expect(said.map(({ kind }) => kind).sort()).toEqual(['kept', 'saidBefore']);
 	});
@@ -171,8 +171,8 @@ it('a step that is begun cylinder by cylinder is signed off when all are done, a
 	const steps = stepsInScope(bench.sheet, bench.job);
 	const repeated = steps.find(({ per, stage }) => per === 'cylinder' && stage === 'strip')!;
 	const say = async (...entries: ReturnType<typeof entryOf>[]) =>
-		(await append(shop.scope, technician, bench.job.id, entries))!.map((one) =>
-			one.result === 'refused' ? one.problem.code : one.result
+		(await append(shop.scope, technician, bench.job.id, entries))!.map((answer) =>
+			answer.result === 'refused' ? answer.problem.code : answer.result
 		);
 	for (const { key, asks } of steps.slice(0, steps.indexOf(repeated))) {
 		const value = (ask: (typeof asks)[number]) => {

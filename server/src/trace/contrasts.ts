@@ -54,7 +54,7 @@ async function eventsByDuty(scope: ShopScope, sheets: readonly ModelSheet[]): Pr
 			const sheet = sheetOf.get(model);
 			if (!sheet) return [];
 			const { key } = dutyClassOf(duty, sheet);
-			return [[id, sheet.duty.find((one) => one.key === key)?.name ?? 'Ordinary'] as const];
+			return [[id, sheet.duty.find((dutyClass) => dutyClass.key === key)?.name ?? 'Ordinary'] as const];
 		})
 	);
 	return rows.flatMap((row) => {

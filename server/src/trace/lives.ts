@@ -144,7 +144,7 @@ function groupOf(life: LifeInShop, grouping: Grouping, sheet: ModelSheet | undef
 			return life.serial;
 		case 'duty': {
 			const { key } = sheet ? dutyClassOf(life.duty, sheet) : ORDINARY;
-			return sheet?.duty.find((one) => one.key === key)?.name ?? 'Ordinary';
+			return sheet?.duty.find((duty) => duty.key === key)?.name ?? 'Ordinary';
 		}
 		default:
 			return life[grouping] ?? '';

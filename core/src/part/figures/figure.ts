@@ -16,7 +16,7 @@ export function mateWith(
 	...keys: readonly string[]
 ): { readonly name: string; readonly size: MeasuredValue } | undefined {
 	for (const { name, sizes } of mates) {
-		const size = keys.map((key) => sizes[key]).find((one) => one !== undefined);
+		const size = keys.map((key) => sizes[key]).find((known) => known !== undefined);
 		if (size) return { name, size };
 	}
 	return undefined;

@@ -13,7 +13,7 @@ export const seatFigures = (context: PartContext): readonly Figure[] => [
 // What is left once the deepest mark is lapped out.
 function lappingFigure({ sizes, design }: PartContext): Figure[] {
 	const { height, pitDepth, grooveDepth } = sizes;
-	const deepest = [pitDepth, grooveDepth].filter((one) => one !== undefined).sort((a, b) => b.value - a.value)[0];
+	const deepest = [pitDepth, grooveDepth].filter((depth) => depth !== undefined).sort((a, b) => b.value - a.value)[0];
 	if (!height || !deepest || design.leastHeight === undefined) return [];
 	const finishing = design.finishing ?? 0;
 	const { reserve } = lapping({

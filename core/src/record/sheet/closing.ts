@@ -64,7 +64,7 @@ export function buildSteps(sheet: ModelSheet, opening: Opening): BuildStep[] {
 	const joined = subAssembliesInScope(sheet, opening);
 	const stations = stationsInScope(sheet, opening).toReversed();
 	const known = new Set([...stations, ...joined].map(({ key }) => key));
-	const byKey = new Map(joined.map((one) => [one.key, one]));
+	const byKey = new Map(joined.map((unit) => [unit.key, unit]));
 	const own = allSteps(sheet, opening).filter(({ stage }) => stage === 'build');
 	const plan: BuildStep[] = [];
 	const left = stations.filter(

@@ -34,7 +34,7 @@ function* subAssemblyProblems({ subAssemblies, stations }: ModelSheet): Generato
 function within(all: ModelSheet['subAssemblies'], key: string, outer: string, seen = new Set<string>()): boolean {
 	if (seen.has(outer)) return false;
 	seen.add(outer);
-	const parts = all.find((one) => one.key === outer)?.parts ?? [];
+	const parts = all.find((unit) => unit.key === outer)?.parts ?? [];
 	return parts.includes(key) || parts.some((part) => within(all, key, part, seen));
 }
 

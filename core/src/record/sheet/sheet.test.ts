@@ -58,7 +58,7 @@ const faultsOf = (raw: unknown): string[] => {
 	return parsed.success ? [] : parsed.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
 };
 const steps = (...list: object[]) =>
-	small({ steps: list.map((one, i) => ({ key: `step${i}`, text: `Step ${i}`, scopes: ['full'], ...one })) });
+	small({ steps: list.map((step, i) => ({ key: `step${i}`, text: `Step ${i}`, scopes: ['full'], ...step })) });
 const guides = [
 	{
 		key: 'guide',

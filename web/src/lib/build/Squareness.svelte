@@ -24,10 +24,10 @@
 	let typed = $state(['', '', '', '']);
 	const answer = $derived.by(() => {
 		const read = typed.map((text) => (text.trim() === '' ? undefined : parseQuantity(text, format.units.length)));
-		const wrong = read.find((one) => one?.kind === 'problem');
+		const wrong = read.find((parsed) => parsed?.kind === 'problem');
 		if (wrong?.kind === 'problem') return { problem: quantitySentence(wrong.problem, format, 'Type the depth.') };
-		const readings = read.flatMap((one, i) =>
-			one?.kind === 'quantity' ? [{ atDeg: clock[i][0], depthMm: one.base }] : []
+		const readings = read.flatMap((parsed, i) =>
+			parsed?.kind === 'quantity' ? [{ atDeg: clock[i][0], depthMm: parsed.base }] : []
 		);
 		return readings.length < 3 ? undefined : seating(readings);
 	});

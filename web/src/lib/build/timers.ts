@@ -12,9 +12,9 @@ const KEY = 'exetasis-timers';
 /** A timer that ran out this long ago is history. */
 const FORGET_MS = 12 * 3_600_000;
 
-function isTimer(one: unknown): one is RunningTimer {
-	if (typeof one !== 'object' || one === null) return false;
-	const { job, step, pump, todo, until } = one as Record<string, unknown>;
+function isTimer(stored: unknown): stored is RunningTimer {
+	if (typeof stored !== 'object' || stored === null) return false;
+	const { job, step, pump, todo, until } = stored as Record<string, unknown>;
 	return [job, step, pump, todo].every((text) => typeof text === 'string') && typeof until === 'number';
 }
 

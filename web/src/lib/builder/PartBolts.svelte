@@ -55,8 +55,8 @@
 	const passes = $derived((fastening?.stages ?? []).map((share) => Math.round(share * 100)).join(', '));
 	// Percent of the torque; what is no number is left for the schema to refuse.
 	const readPasses = (text = '') =>
-		text.split(',').map((one) => {
-			const parsed = parseQuantity(one, 'pieces');
+		text.split(',').map((written) => {
+			const parsed = parseQuantity(written, 'pieces');
 			return parsed.kind === 'quantity' ? parsed.base / 100 : Number.NaN;
 		});
 

@@ -113,13 +113,13 @@
 		check={holds('pieces')}
 		suffix={part.inferred.includes('pieces') ? 'deduced' : undefined}
 		onchange={(pieces) =>
-			pieces !== undefined && change({ pieces, inferred: part.inferred.filter((one) => one !== 'pieces') })}
+			pieces !== undefined && change({ pieces, inferred: part.inferred.filter((field) => field !== 'pieces') })}
 	/>
 	<Choose
 		label="Renewal"
 		value={part.renewal}
 		options={Object.entries(renewalName) as [Station['renewal'], string][]}
-		onchoose={(renewal) => change({ renewal, inferred: part.inferred.filter((one) => one !== 'renewal') })}
+		onchoose={(renewal) => change({ renewal, inferred: part.inferred.filter((field) => field !== 'renewal') })}
 	/>
 </div>
 <h3>Sizes</h3>
@@ -135,14 +135,14 @@
 	optional
 	check={holds('lookFor')}
 	offered={custom?.lookFor ?? []}
-	onchange={(lookFor) => change({ lookFor, inferred: part.inferred.filter((one) => one !== 'lookFor') })}
+	onchange={(lookFor) => change({ lookFor, inferred: part.inferred.filter((field) => field !== 'lookFor') })}
 />
 <TextEdit
 	label="How it is fitted"
 	value={part.fit}
 	optional
 	check={holds('fit')}
-	onchange={(fit) => change({ fit, inferred: part.inferred.filter((one) => one !== 'fit') })}
+	onchange={(fit) => change({ fit, inferred: part.inferred.filter((field) => field !== 'fit') })}
 />
 <PartTools {draft} {part} />
 <PartProducts {draft} {part} />
@@ -167,7 +167,7 @@
 		suffix="{currency}{part.inferred.includes('price') ? ', assumed' : ''}"
 		check={holds('price')}
 		onchange={(price) =>
-			price !== undefined && change({ price, inferred: part.inferred.filter((one) => one !== 'price') })}
+			price !== undefined && change({ price, inferred: part.inferred.filter((field) => field !== 'price') })}
 	/>
 	<QuantityField
 		label="Delivery"
@@ -182,7 +182,7 @@
 			<button
 				type="button"
 				class="btn"
-				onclick={() => change({ inferred: part.inferred.filter((one) => one !== 'price') })}>Confirm price</button
+				onclick={() => change({ inferred: part.inferred.filter((field) => field !== 'price') })}>Confirm price</button
 			>
 		</div>{/if}
 </div>

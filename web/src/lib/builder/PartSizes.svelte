@@ -25,7 +25,7 @@
 	/** Sizes whose new value is not typed yet. */
 	let begun = $state<readonly string[]>([]);
 	const custom = (key: string) => customs[part.type]?.sizes.find((size) => size.key === key);
-	const knownSize = (key: string): Characteristic => all.find((one) => one.key === key)!;
+	const knownSize = (key: string): Characteristic => all.find((size) => size.key === key)!;
 	const sideOf = (size: SheetCharacteristic) =>
 		discardLimit(size)?.side ?? (knownSize(size.key).wears === 'down' ? 'min' : 'max');
 
@@ -66,7 +66,7 @@
 	const listOf = (text: string | undefined) =>
 		(text ?? '')
 			.split(',')
-			.map((one) => one.trim())
+			.map((written) => written.trim())
 			.filter(Boolean);
 	function degreesIn(text: string): number {
 		const parsed = parseQuantity(text, 'deg');

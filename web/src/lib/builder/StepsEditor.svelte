@@ -81,21 +81,21 @@
 			onconsider={({ detail }: CustomEvent<DndEvent<Item>>) => (dragged = detail.items)}
 			onfinalize={drop}
 		>
-			{#each shown as one, i (one.id)}
-				<li class:head={i === 0 || shown[i - 1].stage !== one.stage} data-stage={stageName[one.stage]}>
+			{#each shown as step, i (step.id)}
+				<li class:head={i === 0 || shown[i - 1].stage !== step.stage} data-stage={stageName[step.stage]}>
 					<button
 						type="button"
 						class="step"
-						class:wrong={wrong.has(one.key)}
-						aria-pressed={one.key === inHand}
-						onclick={() => onstep(one.key)}
+						class:wrong={wrong.has(step.key)}
+						aria-pressed={step.key === inHand}
+						onclick={() => onstep(step.key)}
 					>
 						<span class="figures">{i + 1}</span>
-						{one.text}
-						{#if isFirst(one)}<span class="soft">always first</span>{/if}
-						{#if one.sure === 'deduced'}<span class="soft">deduced</span>{/if}
+						{step.text}
+						{#if isFirst(step)}<span class="soft">always first</span>{/if}
+						{#if step.sure === 'deduced'}<span class="soft">deduced</span>{/if}
 					</button>
-					{#if !isFirst(one)}
+					{#if !isFirst(step)}
 						<span class="grip" use:dragHandle aria-label="Move step {i + 1}"
 							><GripVertical size={18} aria-hidden="true" /></span
 						>
@@ -104,7 +104,7 @@
 							class="btn-icon"
 							aria-label="Move step {i + 1} up"
 							disabled={!sameStage(i, -1)}
-							onclick={() => draft.change(withStepMoved(draft.body, one.key, i - 1))}
+							onclick={() => draft.change(withStepMoved(draft.body, step.key, i - 1))}
 							><ArrowUp size={18} aria-hidden="true" /></button
 						>
 						<button
@@ -112,7 +112,7 @@
 							class="btn-icon"
 							aria-label="Move step {i + 1} down"
 							disabled={!sameStage(i, 1)}
-							onclick={() => draft.change(withStepMoved(draft.body, one.key, i + 1))}
+							onclick={() => draft.change(withStepMoved(draft.body, step.key, i + 1))}
 							><ArrowDown size={18} aria-hidden="true" /></button
 						>
 					{/if}

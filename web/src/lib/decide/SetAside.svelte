@@ -12,8 +12,8 @@
 
 {#if all.length > 0}
 	<ul class="doubt" aria-label="Readings left out">
-		{#each all.slice(0, SHOWN) as one (`${one.pump} ${one.station} ${one.characteristic} ${one.pumpHours}`)}
-			<li><a class="row" href="/pumps/{one.pump}">{setAsideSentence(one, bench.bench.sheet, format)}</a></li>
+		{#each all.slice(0, SHOWN) as reading (`${reading.pump} ${reading.station} ${reading.characteristic} ${reading.pumpHours}`)}
+			<li><a class="row" href="/pumps/{reading.pump}">{setAsideSentence(reading, bench.bench.sheet, format)}</a></li>
 		{/each}
 		{#if all.length > SHOWN}<li>And {all.length - SHOWN} more.</li>{/if}
 	</ul>

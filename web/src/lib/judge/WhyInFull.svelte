@@ -79,13 +79,13 @@
 			{#each part.judgement.measured as judged (judged.sheet.key)}
 				<JudgedSize {bench} {judged} age={part.cell.age} outlook={part.judgement.outlook[judged.sheet.key]} />
 			{/each}
-			{#each unjudged as one (one.sheet.key)}
+			{#each unjudged as size (size.sheet.key)}
 				<p class="small">
-					{#if one.value !== undefined}<b class="figures"
-							>{format.withUncertainty(one.value, one.budget.U, unit(one))}</b
+					{#if size.value !== undefined}<b class="figures"
+							>{format.withUncertainty(size.value, size.budget.U, unit(size))}</b
 						>{/if}
 					<span class="soft"
-						>{one.characteristic.name}{one.value === undefined
+						>{size.characteristic.name}{size.value === undefined
 							? ': too few places to calculate its form'
 							: ', 95 %; no limit of its own'}</span
 					>

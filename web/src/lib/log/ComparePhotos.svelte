@@ -86,16 +86,16 @@
 			</p>
 		{:else}
 			<div class="pair">
-				{#each [left, right] as one, side (side)}
+				{#each [left, right] as photo, side (side)}
 					<figure>
-						{#if one}<img src={one.src} alt={one.label} />
+						{#if photo}<img src={photo.src} alt={photo.label} />
 						{:else}<p class="soft">Nothing to compare yet. Photograph a new part.</p>{/if}
 						<figcaption>
 							{#each all as other (other.key)}
 								<button
 									type="button"
 									class="btn"
-									aria-pressed={other.key === one?.key}
+									aria-pressed={other.key === photo?.key}
 									onclick={() => (chosen = side === 0 ? [other.key, right?.key] : [left?.key, other.key])}
 									>{other.label}</button
 								>

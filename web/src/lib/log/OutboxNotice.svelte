@@ -33,16 +33,16 @@
 			>{/each}.
 	</p>
 {/if}
-{#each outbox.setAside as one (one.id)}
+{#each outbox.setAside as entry (entry.id)}
 	<div class="aside" role="alert">
 		<p>
 			<b>Rejected:</b>
-			{kindName[one.entry.kind]}{typed(one.entry)}, <a href="/jobs/{one.job}/inspect">{one.pump}</a>, {shortTime(
-				one.entry.at
-			)}. {why(one)}
+			{kindName[entry.entry.kind]}{typed(entry.entry)}, <a href="/jobs/{entry.job}/inspect">{entry.pump}</a>, {shortTime(
+				entry.entry.at
+			)}. {why(entry)}
 		</p>
-		<button type="button" class="btn" onclick={() => void outbox.sendAgain(one)}>Send again</button>
-		<button type="button" class="btn" onclick={() => void outbox.discard(one)}>Discard</button>
+		<button type="button" class="btn" onclick={() => void outbox.sendAgain(entry)}>Send again</button>
+		<button type="button" class="btn" onclick={() => void outbox.discard(entry)}>Discard</button>
 	</div>
 {/each}
 

@@ -29,7 +29,7 @@
 	const byHand = $derived(findings.some(({ payload }) => payload.onset === 'handling'));
 	const worst = $derived(
 		part.judgement.measured.reduce<(typeof part.judgement.measured)[number] | undefined>(
-			(most, one) => (!most || one.wear.share > most.wear.share ? one : most),
+			(most, size) => (!most || size.wear.share > most.wear.share ? size : most),
 			undefined
 		)
 	);
@@ -73,9 +73,9 @@
 		<span class="sign" class:amiss={found !== 'right'} aria-hidden="true">{foundSign[found]}</span>
 	{:else if layer === 'history'}
 		<span class="before" aria-hidden="true"
-			>{#each before.toReversed() as one, i (i)}<i
-					class:gone={one.verdict === 'replace'}
-					style="height: {6 + 5 * one.worst}px"
+			>{#each before.toReversed() as earlier, i (i)}<i
+					class:gone={earlier.verdict === 'replace'}
+					style="height: {6 + 5 * earlier.worst}px"
 				></i>{/each}</span
 		>
 	{:else}

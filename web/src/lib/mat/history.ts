@@ -16,9 +16,9 @@ export type EarlierAtPlace = z.infer<typeof matHistorySchema>[number];
 /** The last rebuilds of each place, by place, the newest first. */
 export function byPlace(history: readonly EarlierAtPlace[]): Map<string, EarlierAtPlace[]> {
 	const places = new Map<string, EarlierAtPlace[]>();
-	for (const one of history) {
-		const place = placeKey(one.station, one.cylinder);
-		places.set(place, [...(places.get(place) ?? []), one]);
+	for (const earlier of history) {
+		const place = placeKey(earlier.station, earlier.cylinder);
+		places.set(place, [...(places.get(place) ?? []), earlier]);
 	}
 	return places;
 }

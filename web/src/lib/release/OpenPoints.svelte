@@ -73,7 +73,7 @@
 				<details>
 					<summary class="row">{what}</summary>
 					<ul class="all">
-						{#each all as one, i (i)}<li>{one}</li>{/each}
+						{#each all as point, i (i)}<li>{point}</li>{/each}
 					</ul>
 				</details>
 				<a class="btn" href={to}>{act}</a>

@@ -121,7 +121,9 @@ describe('the report for the shop', () => {
 			'promised 1 Mar 2026'
 		])
 			expect(text).toContain(says);
-		const { svg } = content.find((one) => typeof one === 'object' && one !== null && 'svg' in one) as { svg: string };
+		const { svg } = content.find((block) => typeof block === 'object' && block !== null && 'svg' in block) as {
+			svg: string;
+		};
 		expect(svg.match(/>N</g)).toHaveLength(4);
 		expect(svg).toContain('V-pack');
 	});

@@ -82,7 +82,7 @@ describe('a long stack', () => {
 		expect(zoomed(long, ['s11']).map(({ in: assembly }) => assembly)).toEqual(Array(10).fill('a1'));
 		expect(zoomed(long, [])).toBe(long);
 		expect(zoomed(long.slice(0, 20), ['s11'])).toHaveLength(20);
-		const alone = long.map((one, i) => (i === 15 ? { ...one, in: 'alone' } : one));
+		const alone = long.map((part, i) => (i === 15 ? { ...part, in: 'alone' } : part));
 		expect(zoomed(alone, ['s15']).map(({ key }) => key)).toEqual(long.slice(11, 20).map(({ key }) => key));
 	});
 });

@@ -35,7 +35,7 @@ function* sources(folder: string): Generator<string> {
 const code = ['core/src', 'server/src', 'web/src'].flatMap((folder) => [...sources(join(root, folder))]).join('\n');
 
 function* fields(schema: unknown): Generator<string> {
-	if (Array.isArray(schema)) for (const one of schema) yield* fields(one);
+	if (Array.isArray(schema)) for (const item of schema) yield* fields(item);
 	else if (typeof schema === 'object' && schema !== null)
 		for (const [key, value] of Object.entries(schema)) {
 			if (key === 'properties') yield* Object.keys(value as object);

@@ -50,7 +50,7 @@
 		if (ask.kind !== 'choice' || locked) return undefined;
 		const places = askedAt(ask, cylinders);
 		const open = places.filter((at) => givenAt(i, at) === undefined);
-		const [value, ...others] = new Set(places.map((at) => givenAt(i, at)).filter((one) => one !== undefined));
+		const [value, ...others] = new Set(places.map((at) => givenAt(i, at)).filter((given) => given !== undefined));
 		return open.length > 0 && typeof value === 'string' && others.length === 0 ? { value, open } : undefined;
 	}
 	const cylinders = $derived(openedCylinders(sheet, job));

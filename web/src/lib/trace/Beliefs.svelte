@@ -90,10 +90,10 @@
 				<p>{remedy}</p>
 				<h4>Evidence at the last rebuild</h4>
 				<ul class="carried">
-					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as one (`${one.finding}/${one.cylinder}`)}
-						<li class:against={one.factor < 1}>
-							{findingAtPlace(network, one)}{one.present ? '' : ', not found'}:
-							<span class="figures">{factorWords(one.factor)}</span>
+					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as finding (`${finding.finding}/${finding.cylinder}`)}
+						<li class:against={finding.factor < 1}>
+							{findingAtPlace(network, finding)}{finding.present ? '' : ', not found'}:
+							<span class="figures">{factorWords(finding.factor)}</span>
 						</li>
 					{:else}<li class="soft">
 							No finding of the last rebuild supports it. The probability is near the average of such pumps.

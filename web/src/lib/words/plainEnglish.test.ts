@@ -29,10 +29,10 @@ function textsOf(fragment: unknown): string[] {
 	const walk = (node: Node | (Node | null)[] | null): void => {
 		if (Array.isArray(node)) {
 			const plain = node
-				.filter((one) => one !== null)
+				.filter((text) => text !== null)
 				.filter(({ type }) => type === 'Text' || type === 'ExpressionTag');
 			if (plain.length > 0) texts.push(plain.map(({ type, data }) => (type === 'Text' ? data : '…')).join(''));
-			return node.forEach((one) => one?.type !== 'Text' && walk(one));
+			return node.forEach((child) => child?.type !== 'Text' && walk(child));
 		}
 		if (!node || typeof node !== 'object' || node.type === 'StyleSheet' || node.type === 'Comment') return;
 		if (node.type === 'Attribute' && !READ.test(node.name ?? '')) return;

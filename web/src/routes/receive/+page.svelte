@@ -78,11 +78,11 @@
 					label="Known pump"
 					first={$form.pumpLine}
 					wrong={$errors.pump !== undefined}
-					onchoose={(one) => {
-						known = one;
-						$form.pump = one.id;
-						$form.pumpLine = pumpLine(one);
-						if (one.customer && $form.customer === '') $form.customer = one.customer;
+					onchoose={(found) => {
+						known = found;
+						$form.pump = found.id;
+						$form.pumpLine = pumpLine(found);
+						if (found.customer && $form.customer === '') $form.customer = found.customer;
 					}}
 				/>
 				<button
@@ -187,7 +187,7 @@
 					label="Evidence for this scope"
 					bind:value={$form.evidence}
 					errors={$errors.evidence}
-					options={[['', 'Choose'], ...evidence.map((one) => [one, one] as const)]}
+					options={[['', 'Choose'], ...evidence.map((seen) => [seen, seen] as const)]}
 				/>
 				{#if data.mayManage}
 					<Field

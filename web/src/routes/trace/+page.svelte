@@ -177,10 +177,10 @@
 </p>
 {#if trace.harsh.length > 0}
 	<ul class="harsh" aria-label="Pumps with high wear overall">
-		{#each trace.harsh as one (one.pump)}
+		{#each trace.harsh as pump (pump.pump)}
 			<li>
-				<a href="/trace/pumps/{one.pump}"><b>{one.tag ? `${one.serial}, ${one.tag}` : one.serial}</b></a>
-				{harshWords(one, format)}
+				<a href="/trace/pumps/{pump.pump}"><b>{pump.tag ? `${pump.serial}, ${pump.tag}` : pump.serial}</b></a>
+				{harshWords(pump, format)}
 			</li>
 		{/each}
 	</ul>

@@ -112,14 +112,14 @@
 		onchoose={(chosen) => onchange(chosen === '' && optional ? undefined : chosen)}
 	/>
 {:else if shape.kind === 'figures'}
-	{#each type && name === 'design' ? (partType(type).design ?? []) : [] as one (one.key)}
+	{#each type && name === 'design' ? (partType(type).design ?? []) : [] as designFigure (designFigure.key)}
 		<QuantityField
-			label={one.name}
-			value={group[one.key] as number | undefined}
-			unit={one.unit}
+			label={designFigure.name}
+			value={group[designFigure.key] as number | undefined}
+			unit={designFigure.unit}
 			range={ANY_DESIGN}
 			optional
-			onchange={(figure) => set(one.key, figure)}
+			onchange={(figure) => set(designFigure.key, figure)}
 		/>
 	{/each}
 {:else if shape.kind === 'list'}
@@ -128,9 +128,9 @@
 		{#if !bare}<p><b>{label}</b></p>{/if}
 		{#if isNamed(of)}
 			<div class="chips">
-				{#each list as one, i (i)}
-					<button type="button" class="btn" aria-label="Remove {nameOf(one)}" onclick={() => drop(i)}
-						>{nameOf(one)} ×</button
+				{#each list as item, i (i)}
+					<button type="button" class="btn" aria-label="Remove {nameOf(item)}" onclick={() => drop(i)}
+						>{nameOf(item)} ×</button
 					>
 				{/each}
 			</div>
@@ -141,14 +141,14 @@
 				onchoose={(chosen) => chosen !== '' && onchange([...list, chosen])}
 			/>
 		{:else}
-			{#each list as one, i (i)}
+			{#each list as item, i (i)}
 				<div class="item" role="group" aria-label="{label} {i + 1}">
 					<Field
 						{name}
 						{within}
 						bare
 						shape={of}
-						value={one}
+						value={item}
 						wrong={wrongAt(i)}
 						{draft}
 						{type}
@@ -166,9 +166,9 @@
 	<Choose
 		{label}
 		value={chosen.name}
-		options={shape.of.flatMap(choicesOf).map((one) => [one, valueLabel(name, one)] as const)}
+		options={shape.of.flatMap(choicesOf).map((choice) => [choice, valueLabel(name, choice)] as const)}
 		onchoose={(next) => {
-			const of = shape.of.find((one) => choicesOf(one).includes(next))!;
+			const of = shape.of.find((alternative) => choicesOf(alternative).includes(next))!;
 			onchange(of.kind === 'choice' ? next : of.kind === 'number' ? 1 : emptyOf(of, name));
 		}}
 	/>

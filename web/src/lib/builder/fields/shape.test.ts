@@ -15,7 +15,7 @@ const sheets = readdirSync(FOLDER)
 /** Every statement of a value, with its name and shape. */
 function* statements(shape: Shape, value: unknown, name = ''): Generator<[name: string, shape: Shape, value: unknown]> {
 	yield [name, shape, value];
-	if (shape.kind === 'list') for (const one of value as unknown[]) yield* statements(shape.of, one, name);
+	if (shape.kind === 'list') for (const item of value as unknown[]) yield* statements(shape.of, item, name);
 	else if (shape.kind === 'either') yield* statements(chosenOf(shape.of, value).shape, value, name);
 	else if (shape.kind === 'group')
 		for (const field of shape.fields) {

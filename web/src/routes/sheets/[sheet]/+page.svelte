@@ -40,14 +40,14 @@
 	} as const;
 	const deducedOf = ({ inferred }: (typeof sheet.stations)[number]) =>
 		inferred.flatMap((fact) => (fact in deduced ? [deduced[fact as keyof typeof deduced]] : [])).join(', ');
-	const limitOf = (one: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(one)?.value;
+	const limitOf = (size: (typeof sheet.stations)[number]['characteristics'][number]) => discardLimit(size)?.value;
 	// The open format, as another shop reads it in.
 	function save() {
 		const name = keyFor(sheet.model, []);
 		giveFile(`${name}-${sheet.revision}.json`, new Blob([`${JSON.stringify(sheet, null, '\t')}\n`]));
 	}
-	const places = (one: (typeof sheet.stations)[number]['characteristics'][number]) => {
-		const { rows, columns } = placesToRead(one);
+	const places = (size: (typeof sheet.stations)[number]['characteristics'][number]) => {
+		const { rows, columns } = placesToRead(size);
 		return rows.length * columns.length;
 	};
 </script>

@@ -181,9 +181,9 @@
 		</select></label
 	>
 </Filters>
-{#each uncovered as one (one.station)}
+{#each uncovered as need (need.station)}
 	<p class="wrong" role="alert">
-		Not enough {inSentence(stationOf(one.station).name)} available: {one.needed} needed, {one.available} can be had{data.within ===
+		Not enough {inSentence(stationOf(need.station).name)} available: {need.needed} needed, {need.available} can be had{data.within ===
 		undefined
 			? ''
 			: ` within ${data.within} days`}.

@@ -102,10 +102,10 @@
 		{/if}
 		{#if left.length > 0}
 			<div role="group" aria-label="Missing from the test">
-				{#each [...fails, ...left.filter((one) => !fails.includes(one))] as one (JSON.stringify(one))}<p
-						class:wrong={fails.includes(one)}
+				{#each [...fails, ...left.filter((demand) => !fails.includes(demand))] as demand (JSON.stringify(demand))}<p
+						class:wrong={fails.includes(demand)}
 					>
-						{unprovedWords(one)}
+						{unprovedWords(demand)}
 					</p>{/each}
 			</div>
 		{/if}

@@ -210,8 +210,8 @@
 	<Wide label="Recorded offline">
 		<table class="table">
 			<tbody>
-				{#each data.late as one, i (i)}
-					<tr><td>{lateWords(one, format)}</td><td>{bench.bench.people[one.by]}</td></tr>
+				{#each data.late as entry, i (i)}
+					<tr><td>{lateWords(entry, format)}</td><td>{bench.bench.people[entry.by]}</td></tr>
 				{/each}
 			</tbody>
 		</table>

@@ -27,8 +27,8 @@
 	// A recurrence that was asked for in the address comes first.
 	const asked = $derived(page.url.searchParams.get('place'));
 	let chosenKey = $state<string>();
-	const keyOf = (one: { station: string; cylinder: number; pattern: string }) =>
-		`${one.station}/${one.cylinder}/${one.pattern}`;
+	const keyOf = (finding: { station: string; cylinder: number; pattern: string }) =>
+		`${finding.station}/${finding.cylinder}/${finding.pattern}`;
 	const trace = $derived(data.trace);
 	const recurring = $derived(trace?.recurrences.filter(({ rate }) => rate.events > 1) ?? []);
 	const picked = $derived(recurring.find((row) => keyOf(row) === (chosenKey ?? asked)) ?? recurring[0]);
@@ -222,7 +222,7 @@
 		rows={recurring.slice(0, MOST_SHOWN)}
 		{columns}
 		empty="No recurring problems."
-		picked={(one) => one === picked}
+		picked={(finding) => finding === picked}
 	/>
 	<p class="soft mt-2">
 		Damage counts when it is new or has grown since the inspection before. “Chance of any” allows for all comparisons on

@@ -246,7 +246,7 @@ test('on a telephone: a part is looked up, noted, photographed, and a step is si
 	await phone.getByRole('button', { name: 'Close' }).tap();
 	await phone.getByRole('button', { name: 'Next part' }).tap();
 	await expect(title(phone)).not.toHaveText('Oiling wick, cylinder 3');
-	await phone.getByRole('button', { name: 'Places' }).tap();
+	await phone.getByRole('button', { name: 'Pages' }).tap();
 	await phone.getByRole('menuitem', { name: 'Pumps' }).tap();
 	await expect(phone.getByRole('heading', { name: 'Pumps' })).toBeVisible();
 	await phone.context().close();

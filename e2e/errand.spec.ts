@@ -109,7 +109,7 @@ test('a technician takes one pump from the floor through strip, mat, build and p
 });
 
 // Walks every part that is still open: inspects it as clean, and enters the nominal size where a size is wanted, a micrometre to
-// and fro, because the same number at every place within seconds would be questioned.
+// and fro, because the same number at every point within seconds would be questioned.
 async function lookAtEverything(page: Page): Promise<void> {
 	const open = page.getByRole('button', { name: /; not inspected/ });
 	for (let left = await open.count(); left > 0; left--) {

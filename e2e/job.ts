@@ -129,10 +129,10 @@ export const cell = (page: Page, name: string) =>
 
 export const reading = (page: Page) => page.getByRole('region', { name: 'Measure' }).getByRole('textbox').first();
 
-/** To one of the places, by the menu of the bar. */
-export async function goTo(page: Page, place: string): Promise<void> {
-	await page.getByRole('button', { name: 'Places' }).click();
-	await page.getByRole('menuitem', { name: place }).click();
+/** To one of the pages, by the menu of the bar. */
+export async function goTo(page: Page, name: string): Promise<void> {
+	await page.getByRole('button', { name: 'Pages' }).click();
+	await page.getByRole('menuitem', { name }).click();
 }
 
 /** What the verdict rests on, laid over the page: seen by `check`, then closed. */

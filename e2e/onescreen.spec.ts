@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { readSheet, placesToRead, type ModelSheet } from '@exetasis/core/record';
+import { readSheet, pointsToRead, type ModelSheet } from '@exetasis/core/record';
 import { firstCheck, startingNetwork, type Cause } from '@exetasis/core/trace';
 import { partType } from '@exetasis/core/part';
 import { openMat } from './job';
@@ -69,7 +69,7 @@ async function suspectAll(lead: Page, job: string, { stations }: ModelSheet): Pr
 	}
 }
 
-/** Every pattern that the part has and a reading at every place of every size, for all parts of the mat; answers with the places to look at. */
+/** Every pattern that the part has and a reading at every point of every size, for all parts of the mat; answers with the places to look at. */
 async function record(page: Page, job: string, sheet: ModelSheet): Promise<string[]> {
 	const laid = await addToLog(page, job, (parts) =>
 		parts.flatMap(({ part, station: at }) => {
@@ -80,10 +80,10 @@ async function record(page: Page, job: string, sheet: ModelSheet): Promise<strin
 				payload: { pattern, severity: 1, onset: 'service' }
 			}));
 			const readings = station.characteristics.flatMap((characteristic) => {
-				const { rows, columns } = placesToRead(characteristic);
+				const { rows, columns } = pointsToRead(characteristic);
 				return rows.flatMap((_, row) =>
 					columns.map((_, column) => {
-						// The same number at every place within seconds would be asked about.
+						// The same number at every point within seconds would be asked about.
 						const value = Number((characteristic.nominal + ((row + column) % 2) / 1000).toFixed(4));
 						return {
 							kind: 'reading',

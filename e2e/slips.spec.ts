@@ -31,7 +31,7 @@ test('a plunger thicker than new is asked about: it is read again, or kept with 
 	await expect(page.getByText('All saved')).toBeVisible();
 });
 
-test('the same number at every place within seconds is asked about', async ({ browser }) => {
+test('the same number at every point within seconds is asked about', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await openMat(page);
 	await cell(page, 'Ceramic plunger, cylinder 2').click();
@@ -41,7 +41,7 @@ test('the same number at every place within seconds is asked about', async ({ br
 		await reading(page).press('Enter');
 	}
 	const question = page.getByRole('group', { name: 'Check this reading' });
-	await expect(question).toContainText('every place reads');
+	await expect(question).toContainText('every point reads');
 	const panel = await page
 		.getByRole('region', { name: 'Measure' })
 		.evaluate(({ parentElement: box }) => box!.scrollHeight - box!.clientHeight);

@@ -191,7 +191,7 @@ const answers: Record<string, Walked> = {
 	mean: of([1, 2]),
 	sampleVariance: of([1, 2]),
 	chebyshevFit: of(square, [1, 2, 3, 6]),
-	sizesByEye: of([{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 2 }]),
+	sizesByEye: of([{ code: 'unmeasured', characteristic: 'diameter', pointsLeft: 2 }]),
 	deliveryOf: of(
 		{
 			needs: [{ station: 's', pieces: 3 }],
@@ -255,7 +255,7 @@ const answers: Record<string, Walked> = {
 	waysToSettle: of({ readings: [1], gauge }, 1, { min: 0.999 }, risks, [{ id: 'g', facts: gauge }]),
 	lengthAt20C: of(100, { partC: 30, gaugeC: 20, partExpansion: 1e-5, gaugeExpansion: 1e-5 }),
 	thermalUncertainty: of(100, { partC: 30, gaugeC: 20, partExpansion: 1e-5, gaugeExpansion: 1e-5 }, 2),
-	worstPlace: of([
+	worstPoint: of([
 		{ value: 1, own: 0.1, shared: 0.05 },
 		{ value: 1.2, own: 0.1, shared: 0.05 }
 	]),
@@ -393,7 +393,7 @@ const answers: Record<string, Walked> = {
 	stepsInScope: { args: [sheet, { scope: 'full' }], held: ['0'] },
 	characteristicOf: { args: [station, 'diameter'], held: ['0'] },
 	discardLimit: { args: [{ min: 17.95 }], held: ['0'] },
-	placesToRead: { args: [size], held: ['0'] },
+	pointsToRead: { args: [size], held: ['0'] },
 	askKey: of('isolate', 0),
 	unanswered: { args: [{ key: 'isolate', asks: [{ kind: 'tick', text: 'x' }] }, new Set(), [1]], held: ['0'] },
 	askedAt: { args: [{ kind: 'tick', text: 'x' }, [1]], held: ['0', '1'] },

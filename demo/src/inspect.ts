@@ -11,7 +11,7 @@ import {
 	fold,
 	untouched,
 	placesAsked,
-	placesToRead,
+	pointsToRead,
 	type Entry,
 	type ModelSheet,
 	type Opening,
@@ -104,7 +104,10 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 }
 
 /** What a technician writes in taking a pump apart where nothing is amiss: answers and sign-offs, step by step. */
-export function takeApart(sheet: ModelSheet, opening: Opening & { scope: string }): { kind: string; payload: object }[] {
+export function takeApart(
+	sheet: ModelSheet,
+	opening: Opening & { scope: string }
+): { kind: string; payload: object }[] {
 	const opened = openedCylinders(sheet, opening);
 	return stepsInScope(sheet, opening).flatMap(({ key: step, asks, ways: [way] }) => [
 		...asks.flatMap((ask, i) =>
@@ -211,7 +214,7 @@ function* readingsOf(
 	for (const characteristic of wanted) {
 		const { instrument, form } = partType(station.type).characteristics.find(({ key }) => key === characteristic.key)!;
 		const gauge = gauges.find(({ kind }) => kind === instrument)!;
-		const { rows, columns } = placesToRead(characteristic);
+		const { rows, columns } = pointsToRead(characteristic);
 		const shape = { rows: rows.length, columns: columns.length };
 		for (let row = 0; row < shape.rows; row++) {
 			for (let column = 0; column < shape.columns; column++) {

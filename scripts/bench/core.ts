@@ -14,7 +14,7 @@ import { flatness, roundness } from '../../core/src/measure';
 import {
 	discardLimit,
 	fold,
-	placesToRead,
+	pointsToRead,
 	readSheet,
 	untouched,
 	type Entry,
@@ -42,7 +42,7 @@ const parts: WholeInput['parts'] = Array.from({ length: 60 }, (_, i) => {
 	const readings = station.characteristics
 		.filter(({ when }) => when === 'always')
 		.flatMap((characteristic) => {
-			const { rows, columns } = placesToRead(characteristic);
+			const { rows, columns } = pointsToRead(characteristic);
 			const value = (characteristic.nominal + (discardLimit(characteristic)?.value ?? characteristic.nominal)) / 2;
 			return rows.flatMap((_, row) =>
 				columns.map((_, column) =>

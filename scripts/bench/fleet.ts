@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
 import { learningFleet, type FleetRecord } from '../../core/src/decide';
-import { discardLimit, placesToRead, readSheet, type ModelSheet } from '../../core/src/record';
+import { discardLimit, pointsToRead, readSheet, type ModelSheet } from '../../core/src/record';
 
 const PUMPS = 400;
 const REBUILDS = 25;
@@ -37,7 +37,7 @@ for (let pump = 0; pump < PUMPS; pump++) {
 			for (const characteristic of station.characteristics.filter(({ when }) => when === 'always')) {
 				const limit = discardLimit(characteristic);
 				if (!limit) continue;
-				const { rows, columns } = placesToRead(characteristic);
+				const { rows, columns } = pointsToRead(characteristic);
 				for (const [n, pumpHours] of seen.entries()) {
 					const value =
 						characteristic.nominal + (limit.value - characteristic.nominal) * 0.3 * (n + 1) * scatter(count);

@@ -26,7 +26,7 @@ export interface BoltGroup {
 	readonly stages: readonly number[];
 	readonly onceMore: boolean;
 }
-type Place = Bolt & { readonly index: number };
+type NumberedBolt = Bolt & { readonly index: number };
 
 /** One round over the bolts of a group. */
 export interface TighteningPass {
@@ -41,11 +41,11 @@ export interface TighteningPass {
 /**
  * The order in which the bolts of a group are tightened, by its pattern: crosswise (each next one opposite, then where the
  * joint is held least), every second one round, from the middle outward (each ring crosswise), from the middle outward in
- * circles, the inner group before the outer one, or as the sheet lists them. Places of guide pins come once the others hold,
+ * circles, the inner group before the outer one, or as the sheet lists them. Guide pins come once the others hold,
  * the one marked last at the very end; those that are not to be touched never.
  *
- * Shape: numbers of `bolts`, from 0, each at most once. Places in mm from the middle, seen from outside. Errors:
- * PreconditionError for places that are no numbers. Source: VDI 2230-1:2015, 8 and EN 1591-4:2013, annex A (crosswise and
+ * Shape: numbers of `bolts`, from 0, each at most once. Positions in mm from the middle, seen from outside. Errors:
+ * PreconditionError for positions that are no numbers. Source: VDI 2230-1:2015, 8 and EN 1591-4:2013, annex A (crosswise and
  * in passes, so that a joint closes level); the patterns' names are the sheet format's.
  *
  * @example tighteningOrder({ pattern: 'cross', bolts: [tl, tr, bl, br] }) // [0, 3, 1, 2]
@@ -53,28 +53,28 @@ export interface TighteningPass {
 export function tighteningOrder({ bolts, pattern }: Pick<BoltGroup, 'bolts' | 'pattern'>): number[] {
 	for (const { xMm, yMm } of bolts)
 		requireThat(Number.isFinite(xMm) && Number.isFinite(yMm), 'tighteningOrder', 'bolts', `${xMm}, ${yMm}`, 'numbers');
-	const places = bolts.map((bolt, index): Place => ({ ...bolt, index }));
-	const of = (mark?: Bolt['mark']) => places.filter((place) => place.mark === mark);
+	const numbered = bolts.map((bolt, index): NumberedBolt => ({ ...bolt, index }));
+	const of = (mark?: Bolt['mark']) => numbered.filter((bolt) => bolt.mark === mark);
 	// The middle is that of the whole group: what is marked lies in it as the others do.
 	const middle = middleOf(bolts);
-	const inOrder = (some: readonly Place[]) => byPattern(some, pattern, middle);
+	const inOrder = (some: readonly NumberedBolt[]) => byPattern(some, pattern, middle);
 	return [...inOrder(of()), ...inOrder(of('pin')), ...of('last')].map(({ index }) => index);
 }
 
-function byPattern(places: readonly Place[], pattern: BoltPattern, middle: Middle): readonly Place[] {
+function byPattern(bolts: readonly NumberedBolt[], pattern: BoltPattern, middle: Middle): readonly NumberedBolt[] {
 	switch (pattern) {
 		case 'cross':
-			return crosswise(places, middle);
+			return crosswise(bolts, middle);
 		case 'alternating':
-			return everySecond(clockwise(places, middle));
+			return everySecond(clockwise(bolts, middle));
 		case 'middleOutward':
-			return rings(places, middle).flatMap((ring) => crosswise(ring, middle));
+			return rings(bolts, middle).flatMap((ring) => crosswise(ring, middle));
 		case 'circular':
-			return rings(places, middle).flatMap((ring) => clockwise(ring, middle));
+			return rings(bolts, middle).flatMap((ring) => clockwise(ring, middle));
 		case 'innerThenOuter':
-			return innerAndOuter(places, middle).flatMap((group) => crosswise(group, middle));
+			return innerAndOuter(bolts, middle).flatMap((group) => crosswise(group, middle));
 		case 'asListed':
-			return places;
+			return bolts;
 	}
 }
 
@@ -82,11 +82,11 @@ const apart = (a: Middle, b: Middle): number => Math.hypot(a.xMm - b.xMm, a.yMm 
 
 type Middle = Pick<Bolt, 'xMm' | 'yMm'>;
 
-function middleOf(places: readonly Bolt[]): Middle {
-	const n = places.length;
+function middleOf(bolts: readonly Bolt[]): Middle {
+	const n = bolts.length;
 	return {
-		xMm: places.reduce((sum, { xMm }) => sum + xMm / n, 0),
-		yMm: places.reduce((sum, { yMm }) => sum + yMm / n, 0)
+		xMm: bolts.reduce((sum, { xMm }) => sum + xMm / n, 0),
+		yMm: bolts.reduce((sum, { yMm }) => sum + yMm / n, 0)
 	};
 }
 
@@ -96,51 +96,51 @@ function best<T>(list: readonly T[], worth: (one: T) => number): T {
 	return list.reduce((top, other) => (worth(other) > worth(top) + NEARLY ? other : top));
 }
 
-function crosswise(places: readonly Place[], middle: Middle): Place[] {
-	const order: Place[] = [];
-	const left = [...places];
-	const take = (place: Place) => order.push(...left.splice(left.indexOf(place), 1));
+function crosswise(bolts: readonly NumberedBolt[], middle: Middle): NumberedBolt[] {
+	const order: NumberedBolt[] = [];
+	const left = [...bolts];
+	const take = (bolt: NumberedBolt) => order.push(...left.splice(left.indexOf(bolt), 1));
 	while (left.length > 0) {
 		// Where the joint is held least: furthest from every bolt that holds.
-		take(order.length === 0 ? left[0] : best(left, (place) => Math.min(...order.map((held) => apart(held, place)))));
+		take(order.length === 0 ? left[0] : best(left, (bolt) => Math.min(...order.map((held) => apart(held, bolt)))));
 		const last = order.at(-1)!;
 		const opposite = { xMm: 2 * middle.xMm - last.xMm, yMm: 2 * middle.yMm - last.yMm };
-		if (left.length > 0) take(best(left, (place) => -apart(place, opposite)));
+		if (left.length > 0) take(best(left, (bolt) => -apart(bolt, opposite)));
 	}
 	return order;
 }
 
 // From the top, as the clock goes.
-function clockwise(places: readonly Place[], middle: Middle): Place[] {
-	const angle = ({ xMm, yMm }: Place) => {
+function clockwise(bolts: readonly NumberedBolt[], middle: Middle): NumberedBolt[] {
+	const angle = ({ xMm, yMm }: NumberedBolt) => {
 		const turned = Math.atan2(xMm - middle.xMm, yMm - middle.yMm);
 		return turned < -NEARLY ? turned + 2 * Math.PI : turned;
 	};
-	return places.toSorted((a, b) => angle(a) - angle(b) || a.index - b.index);
+	return bolts.toSorted((a, b) => angle(a) - angle(b) || a.index - b.index);
 }
 
-function everySecond(places: readonly Place[]): Place[] {
-	if (places.length % 2 === 1) return places.map((_, i) => places[(2 * i) % places.length]);
-	return [...places.filter((_, i) => i % 2 === 0), ...places.filter((_, i) => i % 2 === 1)];
+function everySecond(bolts: readonly NumberedBolt[]): NumberedBolt[] {
+	if (bolts.length % 2 === 1) return bolts.map((_, i) => bolts[(2 * i) % bolts.length]);
+	return [...bolts.filter((_, i) => i % 2 === 0), ...bolts.filter((_, i) => i % 2 === 1)];
 }
 
 const SAME_RING_MM = 1;
 
 // Places equally far from the middle, the nearest first.
-function rings(places: readonly Place[], middle: Middle): Place[][] {
-	const groups: Place[][] = [];
-	for (const place of places.toSorted((a, b) => apart(a, middle) - apart(b, middle) || a.index - b.index)) {
+function rings(bolts: readonly NumberedBolt[], middle: Middle): NumberedBolt[][] {
+	const groups: NumberedBolt[][] = [];
+	for (const bolt of bolts.toSorted((a, b) => apart(a, middle) - apart(b, middle) || a.index - b.index)) {
 		const ring = groups.at(-1);
-		if (ring && apart(place, middle) - apart(ring[0], middle) < SAME_RING_MM) ring.push(place);
-		else groups.push([place]);
+		if (ring && apart(bolt, middle) - apart(ring[0], middle) < SAME_RING_MM) ring.push(bolt);
+		else groups.push([bolt]);
 	}
 	return groups.map((ring) => ring.toSorted((a, b) => a.index - b.index));
 }
 
 // Parted where the distances from the middle leap most.
-function innerAndOuter(places: readonly Place[], middle: Middle): Place[][] {
-	const groups = rings(places, middle);
-	const radius = (ring: readonly Place[]) => apart(ring[0], middle);
+function innerAndOuter(bolts: readonly NumberedBolt[], middle: Middle): NumberedBolt[][] {
+	const groups = rings(bolts, middle);
+	const radius = (ring: readonly NumberedBolt[]) => apart(ring[0], middle);
 	if (groups.length < 2) return groups;
 	const leap = best(groups.slice(1), (ring) => radius(ring) - radius(groups[groups.indexOf(ring) - 1]));
 	const outer = groups.indexOf(leap);

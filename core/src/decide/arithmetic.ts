@@ -7,7 +7,7 @@ import type { Outlook } from './outlook';
 
 /** What a step works out; with it go its equation, its source and its name in words. */
 export type StepKey =
-	| 'meanOfWorstPlace'
+	| 'meanOfWorstPoint'
 	| 'narrowestZone'
 	| 'largestRange'
 	| 'howSure'
@@ -85,14 +85,14 @@ export function arithmeticOf(input: JudgeInput, judgement: Judgement): Step[] {
 	];
 }
 
-function sizeSteps({ characteristic, sheet, worst, value, budget, places }: MeasuredCharacteristic): Step[] {
+function sizeSteps({ characteristic, sheet, worst, value, budget, points }: MeasuredCharacteristic): Step[] {
 	if (value === undefined) return [];
 	const { unit } = sheet;
 	const { form } = characteristic;
-	const of = form ? places.map((place) => place.value) : worst.readings;
+	const of = form ? points.map((point) => point.value) : worst.readings;
 	return [
 		{
-			key: form === 'flatness' ? 'narrowestZone' : form ? 'largestRange' : 'meanOfWorstPlace',
+			key: form === 'flatness' ? 'narrowestZone' : form ? 'largestRange' : 'meanOfWorstPoint',
 			characteristic: sheet.key,
 			inputs: of.map((reading) => ({ key: 'reading', value: reading, unit })),
 			result: { value, unit }

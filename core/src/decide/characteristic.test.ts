@@ -42,11 +42,11 @@ const judged = (readings: Reading[], change?: Partial<MeasureContext>) =>
 	judgeCharacteristic('plunger', diameter, readings, context(change))!;
 
 describe('judgeCharacteristic', () => {
-	it('takes the mean of repeated readings of a place, and the worst place', () => {
-		const { worst, places, placesLeft } = judged([reading(17.98), reading(17.984), reading(17.99, 1, 1)]);
+	it('takes the mean of repeated readings of a point, and the worst point', () => {
+		const { worst, points, pointsLeft } = judged([reading(17.98), reading(17.984), reading(17.99, 1, 1)]);
 		expect(worst.value).toBeCloseTo(17.982, 9);
-		expect(places).toHaveLength(2);
-		expect(placesLeft).toBe(4);
+		expect(points).toHaveLength(2);
+		expect(pointsLeft).toBe(4);
 	});
 	it('worst is the largest where wear makes it grow', () => {
 		const at = (value: number) => ({

@@ -2,7 +2,7 @@ import {
 	budgetOf,
 	combine,
 	effectiveDof,
-	worstPlace,
+	worstPoint,
 	conformity,
 	findOutlier,
 	flatness,
@@ -23,7 +23,7 @@ import {
 } from '../measure';
 import { mean, normalQuantile, requireThat } from '../number';
 import { partType, wearUsed, type Characteristic, type PartTypeKey, type WearUsed } from '../part';
-import { characteristicOf, discardLimit, placesToRead, type Reading, type SheetCharacteristic } from '../record';
+import { characteristicOf, discardLimit, pointsToRead, type Reading, type SheetCharacteristic } from '../record';
 
 export interface ShopGauge {
 	readonly id: string;
@@ -35,8 +35,8 @@ export interface ShopGauge {
 	readonly retired?: boolean;
 }
 
-/** Repeated readings of one place on the grid, brought to 20 °C. */
-export interface Place {
+/** Repeated readings of one point on the grid, brought to 20 °C. */
+export interface Point {
 	readonly row: number;
 	readonly column: number;
 	readonly readings: readonly number[];
@@ -49,19 +49,19 @@ export interface Place {
 	readonly outlier?: number;
 }
 
-/** One characteristic of one part as measured: its places, and the value that counts. */
+/** One characteristic of one part as measured: its points, and the value that counts. */
 export interface MeasuredCharacteristic {
 	readonly characteristic: Characteristic;
 	readonly sheet: SheetCharacteristic;
-	readonly places: readonly Place[];
-	/** How many places of the grid are still without a reading. */
-	readonly placesLeft: number;
-	/** The place furthest towards the limit; of a form, the highest one. */
-	readonly worst: Place;
-	/** The worst place's value, or the form deviation; undefined while a form has too few places to be worked out. */
+	readonly points: readonly Point[];
+	/** How many points of the grid are still without a reading. */
+	readonly pointsLeft: number;
+	/** The point furthest towards the limit; of a form, the highest one. */
+	readonly worst: Point;
+	/** The worst point's value, or the form deviation; undefined while a form has too few points to be worked out. */
 	readonly value?: number;
 	readonly budget: Budget;
-	/** The size as all places together tell it, without the bias of the worst reading: what wear and forecasts rest on. */
+	/** The size as all points together tell it, without the bias of the worst reading: what wear and forecasts rest on. */
 	readonly estimate?: { readonly value: number; readonly u: number };
 	readonly gauge?: ShopGauge;
 }
@@ -132,23 +132,23 @@ export function readingAt20C(
 	return thermal ? lengthAt20C(payload.value, thermal) : payload.value;
 }
 
-function placesOf(
+function pointsOf(
 	type: PartTypeKey,
 	unit: string,
 	readings: readonly Reading[],
 	gauges: readonly ShopGauge[]
-): Place[] {
+): Point[] {
 	const groups = new Map<string, Reading[]>();
 	for (const reading of readings) {
 		const at = `${reading.payload.row}/${reading.payload.column}`;
 		groups.set(at, [...(groups.get(at) ?? []), reading]);
 	}
-	return [...groups.values()].map((group) => placeOf(type, unit, group, gauges));
+	return [...groups.values()].map((group) => pointOf(type, unit, group, gauges));
 }
 
-// Readings of one place may come from several gauges: each gauge's mean has its own budget and weighs by it. Readings of one
+// Readings of one point may come from several gauges: each gauge's mean has its own budget and weighs by it. Readings of one
 // gauge at several temperatures share its zero and its calibration: they are one group.
-function placeOf(type: PartTypeKey, unit: string, readings: readonly Reading[], gauges: readonly ShopGauge[]): Place {
+function pointOf(type: PartTypeKey, unit: string, readings: readonly Reading[], gauges: readonly ShopGauge[]): Point {
 	const byGauge = new Map<string, BudgetInput & { readings: number[]; named?: ShopGauge }>();
 	const values: number[] = [];
 	for (const { payload } of readings) {
@@ -198,9 +198,9 @@ const FORM_FACTOR = Math.SQRT2;
 const FEWEST_ROUND = 4;
 
 /** Range of the readings round each station; the worst station counts. Undefined below four angles everywhere. */
-function runoutOf(places: readonly Place[]): number | undefined {
-	const rows = [...new Set(places.map(({ row }) => row))].map((row) =>
-		places.filter((place) => place.row === row).map(({ value }) => value)
+function runoutOf(points: readonly Point[]): number | undefined {
+	const rows = [...new Set(points.map(({ row }) => row))].map((row) =>
+		points.filter((point) => point.row === row).map(({ value }) => value)
 	);
 	const ranges = rows
 		.filter((values) => values.length >= FEWEST_ROUND)
@@ -208,66 +208,66 @@ function runoutOf(places: readonly Place[]): number | undefined {
 	return ranges.length > 0 ? Math.max(...ranges) : undefined;
 }
 
-/** The heights over a face, mm, in the order of their places. */
-export const facePoints = ({ face }: SheetCharacteristic, places: readonly Place[]): FacePoint[] =>
-	places.map(({ row, column, value }) => ({ x: face!.columnsMm[column], y: face!.rowsMm[row], z: value }));
+/** The heights over a face, mm, in the order of their points. */
+export const facePoints = ({ face }: SheetCharacteristic, points: readonly Point[]): FacePoint[] =>
+	points.map(({ row, column, value }) => ({ x: face!.columnsMm[column], y: face!.rowsMm[row], z: value }));
 
-function flatnessOf(sheet: SheetCharacteristic, places: readonly Place[]): number | undefined {
-	if (!sheet.face || places.length < FEWEST_ROUND) return undefined;
-	const points = facePoints(sheet, places);
-	return areOnOneLine(points) ? undefined : flatness(points).minimumZone;
+function flatnessOf(sheet: SheetCharacteristic, points: readonly Point[]): number | undefined {
+	if (!sheet.face || points.length < FEWEST_ROUND) return undefined;
+	const heights = facePoints(sheet, points);
+	return areOnOneLine(heights) ? undefined : flatness(heights).minimumZone;
 }
 
 const areOnOneLine = ([a, b, ...rest]: readonly FacePoint[]): boolean =>
 	rest.every(({ x, y }) => (b.x - a.x) * (y - a.y) === (b.y - a.y) * (x - a.x));
 
-function valueOf({ form }: Characteristic, sheet: SheetCharacteristic, places: readonly Place[], worst: Place) {
-	if (form === 'runout') return runoutOf(places);
-	return form === 'flatness' ? flatnessOf(sheet, places) : worst.value;
+function valueOf({ form }: Characteristic, sheet: SheetCharacteristic, points: readonly Point[], worst: Point) {
+	if (form === 'runout') return runoutOf(points);
+	return form === 'flatness' ? flatnessOf(sheet, points) : worst.value;
 }
 
 const isLow = ({ wears }: Characteristic, sheet: SheetCharacteristic): boolean =>
 	(discardLimit(sheet)?.side ?? (wears === 'down' ? 'min' : 'max')) === 'min';
 
-// Furthest towards the limit, in units of what its readings leave open: the place that decides.
-function worstOf(places: readonly Place[], low: boolean, limit: number | undefined): Place {
-	const towards = ({ value, budget }: Place) => {
+// Furthest towards the limit, in units of what its readings leave open: the point that decides.
+function worstOf(points: readonly Point[], low: boolean, limit: number | undefined): Point {
+	const towards = ({ value, budget }: Point) => {
 		const way = low ? -value : value;
 		return limit === undefined ? way : (way - (low ? -limit : limit)) / budget.u;
 	};
-	return places.reduce((a, b) => (towards(b) > towards(a) ? b : a));
+	return points.reduce((a, b) => (towards(b) > towards(a) ? b : a));
 }
 
 const OF_ITS_OWN: readonly ContributionSource[] = ['repeatability', 'resolution'];
 const uOf = ({ contributions }: Budget, own: boolean) =>
 	Math.hypot(...contributions.filter(({ source }) => OF_ITS_OWN.includes(source) === own).map(({ u }) => u));
 
-function estimateOf(places: readonly Place[], low: boolean): { value: number; u: number } {
+function estimateOf(points: readonly Point[], low: boolean): { value: number; u: number } {
 	const sign = low ? -1 : 1;
-	const { value, u } = worstPlace(
-		places.map((place) => ({
-			value: sign * place.value,
-			own: uOf(place.budget, true),
-			shared: uOf(place.budget, false)
+	const { value, u } = worstPoint(
+		points.map((point) => ({
+			value: sign * point.value,
+			own: uOf(point.budget, true),
+			shared: uOf(point.budget, false)
 		}))
 	);
 	return { value: sign * value, u };
 }
 
 // Scatter alone makes a form deviation out of nothing: about the range of so many readings, which is taken off in quadrature.
-function formEstimate(value: number, places: readonly Place[], u: number): { value: number; u: number } {
-	const n = places.length;
+function formEstimate(value: number, points: readonly Point[], u: number): { value: number; u: number } {
+	const n = points.length;
 	const range =
-		2 * normalQuantile((n - 0.375) / (n + 0.25)) * Math.max(...places.map(({ budget }) => uOf(budget, true)));
+		2 * normalQuantile((n - 0.375) / (n + 0.25)) * Math.max(...points.map(({ budget }) => uOf(budget, true)));
 	return { value: Math.sqrt(Math.max(0, value ** 2 - range ** 2)), u };
 }
 
 /**
  * Value and uncertainty of one characteristic of a part, from all its readings.
  *
- * The value is that of the worst place: the one furthest towards the limit; of a form, the deviation that all places make
+ * The value is that of the worst point: the one furthest towards the limit; of a form, the deviation that all points make
  * together. Every reading carries its own gauge and temperature; readings without a gauge, or with one that the shop no longer
- * has, the uncertainty of `ASSUMED_GAUGE`. `estimate` draws the places towards each other, as `worstPlace` does.
+ * has, the uncertainty of `ASSUMED_GAUGE`. `estimate` draws the points towards each other, as `worstPlace` does.
  * Shape: readings of this characteristic only, at least one. Units: the characteristic's base unit.
  * Errors: PreconditionError from the measuring functions.
  */
@@ -279,25 +279,25 @@ export function measureCharacteristic(
 ): MeasuredCharacteristic {
 	requireThat(readings.length > 0, 'measureCharacteristic', 'readings', 'none', 'at least one reading');
 	const characteristic = characteristicOf({ type }, sheet.key);
-	const places = placesOf(type, sheet.unit, readings, gauges);
+	const points = pointsOf(type, sheet.unit, readings, gauges);
 	const low = isLow(characteristic, sheet);
-	const worst = worstOf(places, low, discardLimit(sheet)?.value);
-	const coarsest = places.reduce((a, b) => (b.budget.u > a.budget.u ? b : a));
+	const worst = worstOf(points, low, discardLimit(sheet)?.value);
+	const coarsest = points.reduce((a, b) => (b.budget.u > a.budget.u ? b : a));
 	const budget = characteristic.form
 		? combine(coarsest.budget.contributions.map((line) => ({ ...line, u: line.u * FORM_FACTOR })))
 		: worst.budget;
-	const { rows, columns } = placesToRead(sheet);
-	const value = valueOf(characteristic, sheet, places, worst);
+	const { rows, columns } = pointsToRead(sheet);
+	const value = valueOf(characteristic, sheet, points, worst);
 	const estimate = !characteristic.form
-		? estimateOf(places, low)
+		? estimateOf(points, low)
 		: value === undefined
 			? undefined
-			: formEstimate(value, places, budget.u);
+			: formEstimate(value, points, budget.u);
 	return {
 		characteristic,
 		sheet,
-		places,
-		placesLeft: rows.length * columns.length - places.length,
+		points,
+		pointsLeft: rows.length * columns.length - points.length,
 		worst,
 		value,
 		budget,
@@ -306,22 +306,22 @@ export function measureCharacteristic(
 	};
 }
 
-/** The verdict by place: inside only if each place alone is; beyond if one is, at a risk shared among all of them. */
-function byPlace(measured: MeasuredCharacteristic, value: number, limits: Limit, policy: RiskPolicy): Conformity {
-	const { characteristic, places, budget, worst } = measured;
-	const k = characteristic.form ? 1 : places.length;
+/** The verdict by point: inside only if each point alone is; beyond if one is, at a risk shared among all of them. */
+function byPoint(measured: MeasuredCharacteristic, value: number, limits: Limit, policy: RiskPolicy): Conformity {
+	const { characteristic, points, budget, worst } = measured;
+	const k = characteristic.form ? 1 : points.length;
 	const halfStep = characteristic.form ? 0 : worst.input.gauge.resolution / 2;
 	return conformity({ value, u: budget.u, dof: budget.dof }, limits, sharedRisk(policy, k), halfStep);
 }
 
-const sharedRisk = (policy: RiskPolicy, places: number): RiskPolicy => ({
+const sharedRisk = (policy: RiskPolicy, points: number): RiskPolicy => ({
 	acceptBad: policy.acceptBad,
-	scrapGood: -Math.expm1(Math.log1p(-policy.scrapGood) / places)
+	scrapGood: -Math.expm1(Math.log1p(-policy.scrapGood) / points)
 });
 
 /**
  * A measured characteristic against its discard limit: conformity, ways to settle what is too close, wear used.
- * Undefined for what has no limit, or a form with too few places. Errors: PreconditionError from the measuring functions.
+ * Undefined for what has no limit, or a form with too few points. Errors: PreconditionError from the measuring functions.
  */
 export function judgeCharacteristic(
 	type: PartTypeKey,
@@ -334,11 +334,11 @@ export function judgeCharacteristic(
 	const limit = discardLimit(sheet)?.value;
 	if (limit === undefined || value === undefined || estimate === undefined) return undefined;
 	const limits = { min: sheet.min, max: sheet.max };
-	const verdict = byPlace(measured, value, limits, policy);
+	const verdict = byPoint(measured, value, limits, policy);
 	const others = gauges.filter((gauge) => gauge.kind === characteristic.instrument && gauge !== worst.gauge);
 	const start = characteristic.form ? undefined : asFitted[sheet.key];
 	const settles = verdict.zone === 'tooClose' && !characteristic.form;
-	const risks = sharedRisk(policy, measured.places.length);
+	const risks = sharedRisk(policy, measured.points.length);
 	return {
 		...measured,
 		value,

@@ -130,7 +130,7 @@ describe('judge', () => {
 	it('asks for the places that are missing', () => {
 		const { verdict, reasons } = judged('plunger', recordOf(clean(), ...readings('diameter', sound.slice(0, 4))));
 		expect(verdict).toBe('lookAgain');
-		expect(reasons).toContainEqual({ code: 'unmeasured', characteristic: 'diameter', placesLeft: 2 });
+		expect(reasons).toContainEqual({ code: 'unmeasured', characteristic: 'diameter', pointsLeft: 2 });
 	});
 	it('may be accepted by eye where sizes alone are missing', () => {
 		const byEye = (...entries: Entry[]) => sizesByEye(judged('plunger', recordOf(...entries)).reasons);

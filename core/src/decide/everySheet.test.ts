@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { arithmeticOf, endReason, judge, unknownLife, type JudgeInput } from '.';
 import { fitCompetingFailures, lifePriorOf, wearPriorOf } from '../life';
 import { partType } from '../part';
-import { checkEntry, fold, discardLimit, placesToRead, together, type Entry, type Station } from '../record';
+import { checkEntry, fold, discardLimit, pointsToRead, together, type Entry, type Station } from '../record';
 import { clean, demoSheet, finding, inputFor, ran, read, recordOf } from './testing';
 
 // Whatever is found and measured on whatever part of whatever sheet, a verdict comes out with its reasons and figures.
@@ -19,7 +19,7 @@ function readings({ characteristics }: Station, shares: readonly number[]): Entr
 	return characteristics.flatMap((characteristic, i) => {
 		const limit = discardLimit(characteristic)?.value ?? characteristic.nominal * 1.1;
 		const way = shares[i % shares.length];
-		const { rows, columns } = placesToRead(characteristic);
+		const { rows, columns } = pointsToRead(characteristic);
 		const value = Math.max(
 			characteristic.nominal * 0.05,
 			characteristic.nominal + way * (limit - characteristic.nominal)

@@ -5,7 +5,7 @@ import {
 	brokenUp,
 	foundWrong,
 	isInspected,
-	placesToRead,
+	pointsToRead,
 	standingDecision,
 	type Finding,
 	type PartRecord,
@@ -266,9 +266,9 @@ function unmeasuredReasons(input: JudgeInput, sizes: readonly MeasuredCharacteri
 	return input.station.characteristics.flatMap((sheet) => {
 		const done = sizes.find((size) => size.sheet.key === sheet.key);
 		if (!done && !wanted.includes(sheet)) return [];
-		const { rows, columns } = placesToRead(sheet);
-		const placesLeft = done ? done.placesLeft : rows.length * columns.length;
-		return placesLeft > 0 ? [{ code: 'unmeasured' as const, characteristic: sheet.key, placesLeft }] : [];
+		const { rows, columns } = pointsToRead(sheet);
+		const pointsLeft = done ? done.pointsLeft : rows.length * columns.length;
+		return pointsLeft > 0 ? [{ code: 'unmeasured' as const, characteristic: sheet.key, pointsLeft }] : [];
 	});
 }
 

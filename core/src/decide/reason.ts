@@ -79,7 +79,7 @@ export type Reason =
 	  }
 	| { readonly code: 'questioned'; readonly slip: Slip }
 	| { readonly code: 'confirmed'; readonly characteristic: string; readonly value: number; readonly why: string }
-	| { readonly code: 'unmeasured'; readonly characteristic: string; readonly placesLeft: number }
+	| { readonly code: 'unmeasured'; readonly characteristic: string; readonly pointsLeft: number }
 	| { readonly code: 'nothingFound' }
 	| { readonly code: 'notThere' }
 	| { readonly code: 'inPieces'; readonly lost: boolean }

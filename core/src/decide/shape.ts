@@ -1,5 +1,5 @@
 import { cylindricity, diameterForm, flatness, roundness, type DiameterForm } from '../measure';
-import { facePoints, type MeasuredCharacteristic, type Place } from './characteristic';
+import { facePoints, type MeasuredCharacteristic, type Point } from './characteristic';
 
 /** How far a form strays: by least squares, and the least that any ideal figure allows (minimum zone). */
 interface FormWidth {
@@ -20,25 +20,25 @@ const width = ({ leastSquares, minimumZone }: FormWidth): FormWidth => ({ leastS
 
 /**
  * Shape of one measured size: ovality and taper of diameters over a grid, roundness and cylindricity of dial readings round
- * a part, flatness of heights over a face. Empty where it has one place only, or too few for its form.
+ * a part, flatness of heights over a face. Empty where it has one point only, or too few for its form.
  *
  * Errors: PreconditionError from the form functions for values that are not finite.
  * Source: ISO 14405-1, ISO 12181, ISO 12180, ISO 12781, as in `diameterForm`, `roundness`, `cylindricity`, `flatness`.
  */
-export function wornShape({ characteristic, sheet, places, value }: MeasuredCharacteristic): WornShape {
+export function wornShape({ characteristic, sheet, points, value }: MeasuredCharacteristic): WornShape {
 	if (characteristic.form === 'flatness')
-		return value === undefined ? {} : { flatness: width(flatness(facePoints(sheet, places))) };
+		return value === undefined ? {} : { flatness: width(flatness(facePoints(sheet, points))) };
 	if (!sheet.grid || sheet.unit !== 'mm') return {};
-	if (characteristic.form !== 'runout') return sheet.grid.anglesDeg.length > 1 ? diameterForm(places) : {};
-	const round = roundnessOf(places, sheet.grid.anglesDeg);
-	const cylinder = cylindricityOf(places, sheet.grid.anglesDeg, sheet.grid.stationsMm);
+	if (characteristic.form !== 'runout') return sheet.grid.anglesDeg.length > 1 ? diameterForm(points) : {};
+	const round = roundnessOf(points, sheet.grid.anglesDeg);
+	const cylinder = cylindricityOf(points, sheet.grid.anglesDeg, sheet.grid.stationsMm);
 	return { ...(round ? { roundness: round } : {}), ...(cylinder ? { cylindricity: cylinder } : {}) };
 }
 
-function roundnessOf(places: readonly Place[], anglesDeg: readonly number[]): WornShape['roundness'] {
-	const found = [...new Set(places.map(({ row }) => row))].flatMap((row) => {
-		const radii = places
-			.filter((place) => place.row === row)
+function roundnessOf(points: readonly Point[], anglesDeg: readonly number[]): WornShape['roundness'] {
+	const found = [...new Set(points.map(({ row }) => row))].flatMap((row) => {
+		const radii = points
+			.filter((point) => point.row === row)
 			.map(({ column, value }) => ({ angleDeg: anglesDeg[column], value }));
 		return radii.length >= FEWEST_ROUND ? [{ ...width(roundness(radii)), row }] : [];
 	});
@@ -46,13 +46,13 @@ function roundnessOf(places: readonly Place[], anglesDeg: readonly number[]): Wo
 }
 
 function cylindricityOf(
-	places: readonly Place[],
+	points: readonly Point[],
 	anglesDeg: readonly number[],
 	stationsMm: readonly number[] | undefined
 ): FormWidth | undefined {
 	if (!stationsMm) return undefined;
 	const full = stationsMm.flatMap((_, row) => {
-		const round = places.filter((place) => place.row === row);
+		const round = points.filter((point) => point.row === row);
 		return round.length >= FEWEST_ROUND ? [round] : [];
 	});
 	if (full.length < 2) return undefined;

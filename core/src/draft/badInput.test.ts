@@ -34,10 +34,10 @@ describe('a draft with what cannot be', () => {
 			{ kind: 'step' },
 			/not an earlier step/
 		]
-	])('%s: it is named where it is', (_, change, place, message) => {
+	])('%s: it is named where it is', (_, change, subject, message) => {
 		const faults = faultsOf(changed(change));
 		expect(faults.length).toBeGreaterThan(0);
-		expect(faults[0].place).toMatchObject(place);
+		expect(faults[0].subject).toMatchObject(subject);
 		expect(faults.map((fault) => fault.message).join('; ')).toMatch(message);
 	});
 	it('a circle of sub-assemblies is named', () => {
@@ -53,7 +53,7 @@ describe('the text of a sheet with what cannot be', () => {
 	const text = (change: (sheet: ModelSheet) => void) => JSON.stringify(changed(change), undefined, 1);
 	const size = (sheet: ModelSheet) => sheet.stations[at('plunger')].characteristics[0];
 	it.each<[string, (sheet: ModelSheet) => void, RegExp]>([
-		['two parts at one place', (s) => void s.stations.push(s.stations[at('plunger')]), /plunger/],
+		['two parts at one subject', (s) => void s.stations.push(s.stations[at('plunger')]), /plunger/],
 		['a limit on the wrong side of new', (s) => void Object.assign(size(s), { min: 18.2 }), /below nominal/],
 		[
 			'a grid of 1,000 places',

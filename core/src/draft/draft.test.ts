@@ -233,7 +233,7 @@ describe('editing', () => {
 	it('mends a mate that is gone, a circle it cannot', () => {
 		const broken = withPartChanged(sheet, 'plunger', { mates: ['nowhere'] });
 		const [fault] = faultsOf(broken);
-		expect(fault.place).toMatchObject({ kind: 'part', key: 'plunger' });
+		expect(fault.subject).toMatchObject({ kind: 'part', key: 'plunger' });
 		expect(faultsOf(fault.mended!)).toEqual([]);
 		const circle = withPartChanged(withPartChanged(sheet, 'plunger', { gates: ['packing'] }), 'packing', {
 			gates: ['plunger']

@@ -4,14 +4,14 @@ import type { SheetDraft } from './newSheet';
 import { firstSteps, isFirst, withStepsDrafted } from './steps';
 
 /** Where a fault is, for the page to lead there. */
-type FaultPlace =
+type FaultSubject =
 	| { readonly kind: 'part'; readonly key: string; readonly name: string }
 	| { readonly kind: 'step'; readonly key: string; readonly name: string }
 	| { readonly kind: 'sheet'; readonly field: string };
 
 /** Something that keeps a draft from being a sheet, and what mends it. */
 export interface DraftFault {
-	readonly place: FaultPlace;
+	readonly subject: FaultSubject;
 	readonly message: string;
 	/** The draft with this fault mended, if one change mends it for certain. */
 	readonly mended?: SheetDraft;
@@ -39,7 +39,7 @@ const references = new Set([
 export function faultsOf(draft: SheetDraft): DraftFault[] {
 	const faults: DraftFault[] = [];
 	if (draft.stations.length === 0)
-		faults.push({ place: { kind: 'sheet', field: 'stations' }, message: 'has no parts yet' });
+		faults.push({ subject: { kind: 'sheet', field: 'stations' }, message: 'has no parts yet' });
 	if (!startsSafely(draft)) {
 		const others = draft.steps.filter(({ key }) => key !== 'isolate' && key !== 'release');
 		const first = firstSteps(draft.scopes.map(({ key }) => key)).map(
@@ -47,19 +47,19 @@ export function faultsOf(draft: SheetDraft): DraftFault[] {
 		);
 		const mended = { ...draft, steps: [...first, ...others] };
 		const message = 'lock-out and release of pressure must come first';
-		faults.push({ place: { kind: 'sheet', field: 'steps' }, message, mended });
+		faults.push({ subject: { kind: 'sheet', field: 'steps' }, message, mended });
 	}
 	const undrafted = draft.stations.length > 0 && !draft.steps.some(({ stage }) => stage === 'strip');
 	if (undrafted)
 		faults.push({
-			place: { kind: 'sheet', field: 'steps' },
+			subject: { kind: 'sheet', field: 'steps' },
 			message: 'no strip step takes out the parts',
 			mended: withStepsDrafted(draft)
 		});
 	for (const { path, message, code } of sheetProblems(draft)) {
 		if (draft.stations.length === 0 && code === 'opensNothing') continue;
 		const mended = mendOf(draft, path, code);
-		faults.push({ place: placeOf(draft, path), message, ...(mended ? { mended } : {}) });
+		faults.push({ subject: subjectOf(draft, path), message, ...(mended ? { mended } : {}) });
 	}
 	return faults;
 }
@@ -75,15 +75,15 @@ function startsSafely({ steps, scopes }: SheetDraft): boolean {
 	);
 }
 
-function placeOf({ stations, steps }: SheetDraft, [list, at]: Path): FaultPlace {
-	const place = (kind: 'part' | 'step', { key, name }: { key: string; name: string }): FaultPlace => ({
+function subjectOf({ stations, steps }: SheetDraft, [list, at]: Path): FaultSubject {
+	const subject = (kind: 'part' | 'step', { key, name }: { key: string; name: string }): FaultSubject => ({
 		kind,
 		key,
 		name
 	});
-	if (list === 'stations' && typeof at === 'number' && stations[at]) return place('part', stations[at]);
+	if (list === 'stations' && typeof at === 'number' && stations[at]) return subject('part', stations[at]);
 	if (list === 'steps' && typeof at === 'number' && steps[at])
-		return place('step', { key: steps[at].key, name: steps[at].text });
+		return subject('step', { key: steps[at].key, name: steps[at].text });
 	return { kind: 'sheet', field: String(list) };
 }
 

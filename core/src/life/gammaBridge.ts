@@ -7,12 +7,12 @@ import { MOST_NODES, type WearWindow } from './wearWindow';
 export interface Course {
 	/** Gamma shape of the steady process from its beginning to this inspection. */
 	readonly shape: number;
-	/** What the readings say of a place; undefined at the first inspection, whose window says it. */
+	/** What the readings say of a position; undefined at the first inspection, whose window says it. */
 	readonly read?: Readings;
 }
 
 /**
- * Density of the readings up to an inspection, given that the wear stands at a place there: `told` · exp(logScale). That inspection's own
+ * Density of the readings up to an inspection, given that the wear stands at a position there: `told` · exp(logScale). That inspection's own
  * belongs to it, because only where that one leaves the wear must the interpolation hold: after a jump that the process hardly
  * explains, the readings before say next to nothing there of what they say elsewhere.
  */
@@ -21,25 +21,25 @@ export interface Readings {
 	readonly logScale: number;
 }
 
-/** Densities at the first `count` places, into `out`, whose lengths are multiples of four. */
-type Densities = (places: Float64Array, count: number, out: Float64Array) => void;
+/** Densities at the first `count` positions, into `out`, whose lengths are multiples of four. */
+type Densities = (positions: Float64Array, count: number, out: Float64Array) => void;
 
-/** An inspection with what the inspections before it say of each place, for several courses at once: they share what depends on the places alone. */
+/** An inspection with what the inspections before it say of each position, for several courses at once: they share what depends on the positions alone. */
 export interface BridgedInspection {
 	readonly window: WearWindow;
 	readonly courses: readonly Course[];
-	/** One over the narrowest width of what the readings say, in places. */
+	/** One over the narrowest width of what the readings say, in positions. */
 	readonly sharpness: number;
 	readonly context: LifeContext;
 }
 
 /** Powers from which the end of an integrand is as good as smooth. */
 export const SMOOTH = 5;
-const COUNTS = 4; // numbers of nodes are whole multiples of it, so that places share their rules
+const COUNTS = 4; // numbers of nodes are whole multiples of it, so that positions share their rules
 const NEAR = 0.1; // of a window, from its upper end: where the end of the bridge still bends the integrand
 
 /**
- * What the looks up to `last` say of the place at the next one, whose window is given: given where a gamma process stands now,
+ * What the looks up to `last` say of the position at the next one, whose window is given: given where a gamma process stands now,
  * where it stood before is that times a beta variable, whatever the rate.
  *
  * Shape: `mores` are the gamma shapes between the two inspections, one a course. Accuracy: 1e-3 of its largest value,
@@ -77,11 +77,11 @@ function readAt(
 ): (Readings & { readonly error: number })[] {
 	const half = (window.high - window.low) / 2;
 	const middle = window.low + half;
-	const places = new Float64Array(count);
-	for (let j = 0; j < count; j++) places[j] = middle - half * Math.cos(((j + 0.5) * Math.PI) / count);
+	const positions = new Float64Array(count);
+	for (let j = 0; j < count; j++) positions[j] = middle - half * Math.cos(((j + 0.5) * Math.PI) / count);
 	const own = new Float64Array(count);
-	window.logLikelihoods(places, count, own);
-	const before = Array.from(places, (place) => between.at(place));
+	window.logLikelihoods(positions, count, own);
+	const before = Array.from(positions, (position) => between.at(position));
 	return Array.from(before[0], (_, c) => {
 		const logs = own.map((log, j) => log + before[j][c]);
 		const largest = logs.reduce((most, value) => Math.max(most, value), -Infinity);
@@ -126,14 +126,14 @@ function interpolation(
 	});
 	coefficients[0] /= 2;
 	const last = coefficients.subarray(-3).reduce((most, value) => Math.max(most, Math.abs(value)), 0);
-	// Four places at once: each step waits for the one before it, so that one place alone leaves the processor idle.
+	// Four positions at once: each step waits for the one before it, so that one position alone leaves the processor idle.
 	// Beyond the window, where the reading leaves next to nothing, a polynomial grows without bound: it stays as it is at the end.
-	const told: Densities = (places, count, out) => {
+	const told: Densities = (positions, count, out) => {
 		for (let j = 0; j < count; j += 4) {
-			const p = Math.min(1, (places[j] - middle) / half);
-			const q = Math.min(1, (places[j + 1] - middle) / half);
-			const r = Math.min(1, (places[j + 2] - middle) / half);
-			const s = Math.min(1, (places[j + 3] - middle) / half);
+			const p = Math.min(1, (positions[j] - middle) / half);
+			const q = Math.min(1, (positions[j + 1] - middle) / half);
+			const r = Math.min(1, (positions[j + 2] - middle) / half);
+			const s = Math.min(1, (positions[j + 3] - middle) / half);
 			let p1 = 0;
 			let p2 = 0;
 			let q1 = 0;
@@ -172,7 +172,7 @@ const logOfSum = (a: number, b: number): number => Math.max(a, b) + Math.log1p(M
 type End = 'below' | 'above';
 
 const scratch = {
-	places: new Float64Array(MOST_NODES),
+	positions: new Float64Array(MOST_NODES),
 	logShares: new Float64Array(MOST_NODES),
 	logRests: new Float64Array(MOST_NODES),
 	logSteps: new Float64Array(MOST_NODES),
@@ -201,23 +201,24 @@ class BetweenInspections {
 	}
 
 	/** The logarithms of the means, −∞ where it cannot have stood there. */
-	at(place: number): Float64Array {
+	at(position: number): Float64Array {
 		const { low, high, root } = this.#last.window;
 		const sums = new Float64Array(this.#mores.length).fill(-Infinity);
-		if (place <= low) return sums;
-		const meets = place < high + NEAR * (high - low);
-		const to = meets ? 1 : high / place;
+		if (position <= low) return sums;
+		const meets = position < high + NEAR * (high - low);
+		const to = meets ? 1 : high / position;
 		const bendsAbove = meets && this.#bendsAbove;
 		if (this.#bendsBelow && bendsAbove) {
-			this.#addPiece(sums, place, 0, to / 2, 'below');
-			this.#addPiece(sums, place, to / 2, to, 'above');
-		} else this.#addPiece(sums, place, low / place, to, this.#bendsBelow ? 'below' : bendsAbove ? 'above' : undefined);
+			this.#addPiece(sums, position, 0, to / 2, 'below');
+			this.#addPiece(sums, position, to / 2, to, 'above');
+		} else
+			this.#addPiece(sums, position, low / position, to, this.#bendsBelow ? 'below' : bendsAbove ? 'above' : undefined);
 		for (let c = 0; c < sums.length; c++) sums[c] += Math.log(root) + this.#logNorms[c];
 		return sums;
 	}
 
-	// Over shares of the place; where a factor's end is singular there, it stands in the weights.
-	#addPiece(sums: Float64Array, place: number, from: number, to: number, singular?: End): void {
+	// Over shares of the position; where a factor's end is singular there, it stands in the weights.
+	#addPiece(sums: Float64Array, position: number, from: number, to: number, singular?: End): void {
 		const { window, courses, sharpness, context } = this.#last;
 		const { root } = window;
 		const long = to - from;
@@ -225,10 +226,10 @@ class BetweenInspections {
 		const { shape, more } = this.#steadiest;
 		const left = Math.max(1 - middle ** root, root * long * 0.5);
 		const bend = (root * Math.sqrt(shape + more * (middle ** root / left) ** 2)) / middle;
-		const wanted = window.nodesFor(long / 2, Math.hypot(place * sharpness, bend));
+		const wanted = window.nodesFor(long / 2, Math.hypot(position * sharpness, bend));
 		const count = COUNTS * Math.ceil(wanted / COUNTS);
 		const { nodes, weights } = context.rule(count);
-		const { places, logShares, logRests, logSteps, logs, courseLogs, told } = scratch;
+		const { positions, logShares, logRests, logSteps, logs, courseLogs, told } = scratch;
 		for (let j = 0; j < count; j++) {
 			const way = (long * (1 + nodes[j])) / 2;
 			const share = singular === 'above' ? to - way : from + way;
@@ -237,11 +238,11 @@ class BetweenInspections {
 			logShares[j] = Math.log(share);
 			logRests[j] = Math.log(1 - share);
 			logSteps[j] = root === 1 ? 0 : Math.log(steps);
-			places[j] = share * place;
+			positions[j] = share * position;
 		}
 		told.fill(1, 0, count);
 		if (courses[0].read) logs.fill(0, 0, count);
-		else window.logLikelihoods(places, count, logs);
+		else window.logLikelihoods(positions, count, logs);
 		for (const [c, { shape, read }] of courses.entries()) {
 			const low = root * shape - 1;
 			const high = this.#mores[c] - 1;
@@ -250,7 +251,7 @@ class BetweenInspections {
 			const below = rule && singular === 'below' ? 0 : low;
 			const above = rule && singular === 'above' ? 0 : high;
 			const factors = rule ?? weights;
-			read?.told(places, count, told);
+			read?.told(positions, count, told);
 			let largest = -Infinity;
 			for (let j = 0; j < count; j++) {
 				const log = logs[j] + high * logSteps[j] + above * logRests[j] + below * logShares[j];

@@ -66,7 +66,7 @@ export interface StandAtInspection {
 	readonly splitAt: (value: number) => WeighedInspection;
 }
 
-/** Where the process may stand, ascending and split at a value of it, and how likely each place is: at one rate, given by its index. */
+/** Where the process may stand, ascending and split at a value of it, and how likely each position is: at one rate, given by its index. */
 export type StandAt = (value: number, rate: number) => { readonly y: Float64Array; readonly weights: Float64Array };
 
 const LEAST_HOURS = 1;
@@ -79,12 +79,12 @@ const STEADY = `${LEAST_STEADY} to ${MOST_STEADY} in 1000 h`;
 const MOST_BENT = 10;
 /** Logarithms below the likeliest rate. */
 const OUT_OF_THE_QUESTION = 18;
-const WIDEST = 5; // highest place of a piece over its lowest
+const WIDEST = 5; // highest position of a piece over its lowest
 
 // Ends of the pieces: the window's, where what is asked has its step, and between them so many that slow wear is seen as well,
 // and no wear at all, which jumpy wear makes likely even where the reading leaves it little.
-function edgesOf({ window: { low, high, root, place }, least }: LastInspection, splitAt: number): readonly number[] {
-	const edges = low === 0 ? [0, place / 2, high] : [low, high];
+function edgesOf({ window: { low, high, root, position }, least }: LastInspection, splitAt: number): readonly number[] {
+	const edges = low === 0 ? [0, position / 2, high] : [low, high];
 	const split = splitAt ** (1 / root);
 	if (split > low * (1 + 1e-9) && split < high * (1 - 1e-9)) edges.push(split);
 	const first = low === 0 ? WIDEST * least ** (1 / root) : WIDEST * low;
@@ -93,14 +93,14 @@ function edgesOf({ window: { low, high, root, place }, least }: LastInspection, 
 }
 
 // Scratch of `lookNodes`.
-const places = new Float64Array(MOST_NODES);
+const positions = new Float64Array(MOST_NODES);
 const told = new Float64Array(MOST_NODES);
 const likely = new Float64Array(MOST_NODES);
 
 // The nodes of a last inspection, split where what is asked has its step: at a value of the steady process.
 function inspectionNodes(inspection: LastInspection, splitAt: number): InspectionNodes {
 	const { window, shape, read, sharpness } = inspection;
-	const { root, place: seen, logLikelihoods } = window;
+	const { root, position: seen, logLikelihoods } = window;
 	const edges = edgesOf(inspection, splitAt);
 	const counts = edges.slice(1).map((to, piece) => {
 		const half = (to - edges[piece]) / 2;
@@ -120,20 +120,20 @@ function inspectionNodes(inspection: LastInspection, splitAt: number): Inspectio
 		const bends = from === 0 && power + 1 < SMOOTH;
 		const rule = bends ? inspection.context.singularRule(count, power + 1) : weights;
 		const scale = root * (bends ? to ** (power + 1) : half);
-		for (let j = 0; j < count; j++) places[j] = from + half * (1 + nodes[j]);
+		for (let j = 0; j < count; j++) positions[j] = from + half * (1 + nodes[j]);
 		if (read) {
-			read.told(places, count, told);
+			read.told(positions, count, told);
 			likely.fill(0, 0, count);
 		} else {
 			told.fill(1, 0, count);
-			logLikelihoods(places, count, likely);
+			logLikelihoods(positions, count, likely);
 		}
 		for (let j = 0; j < count; j++, at++) {
-			const place = places[j];
-			y[at] = raise(place, root);
+			const position = positions[j];
+			y[at] = raise(position, root);
 			const factor = scale * rule[j] * told[j];
 			sign[at] = Math.sign(factor);
-			logWeight[at] = Math.log(Math.abs(factor)) + likely[j] + (bends ? 0 : power * Math.log(place));
+			logWeight[at] = Math.log(Math.abs(factor)) + likely[j] + (bends ? 0 : power * Math.log(position));
 		}
 	}
 	return {

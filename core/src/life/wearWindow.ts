@@ -1,4 +1,4 @@
-// Where the wear may stand at each inspection. Places are counted in a root t of the steady process y = tᵐ, in which the wear yᵉ is
+// Where the wear may stand at each inspection. Coordinate are counted in a root t of the steady process y = tᵐ, in which the wear yᵉ is
 // a whole power of t, so that both are smooth down to no wear.
 
 /** One look at one size: hours run since the history's beginning, and the wear then as a share of the allowance, with its u. */
@@ -8,23 +8,23 @@ export interface WearInspection {
 	readonly u: number;
 }
 
-/** How places are counted under one bending: y = t^root, wear = t^power. */
-export interface Places {
+/** How positions are counted under one bending: y = t^root, wear = t^power. */
+export interface Coordinate {
 	readonly root: number;
 	readonly power: number;
 }
 
-/** What one reading leaves open: places from `low` to `high`, and how fast its likelihood changes there. */
-export interface WearWindow extends Places {
+/** What one reading leaves open: positions from `low` to `high`, and how fast its likelihood changes there. */
+export interface WearWindow extends Coordinate {
 	readonly low: number;
 	readonly high: number;
-	/** The reading's own place, and one over the standard uncertainty of the place there. */
-	readonly place: number;
+	/** The reading's own position, and one over the standard uncertainty of the position there. */
+	readonly position: number;
 	readonly sharpness: number;
 	/** How many nodes carry an integrand of this sharpness over half a piece. */
 	readonly nodesFor: (half: number, sharpness: number) => number;
-	/** ln of the reading's density at the first `count` places, into `out`. */
-	readonly logLikelihoods: (places: Float64Array, count: number, out: Float64Array) => void;
+	/** ln of the reading's density at the first `count` positions, into `out`. */
+	readonly logLikelihoods: (positions: Float64Array, count: number, out: Float64Array) => void;
 }
 
 /** How finely inspections are integrated: for one part's own risk; or for the rates of a fleet, of whose evidence it is one part, and for a change of rate. */
@@ -39,11 +39,11 @@ const REACH = 4.5; // standard uncertainties about the reading: beyond lie 7e-6 
 /** Of the allowance: no reading is better. */
 export const LEAST_U = 1e-6;
 const MOST_OFF = 5; // of its uncertainties that a reading may lie off what can be; one that lies further is trusted less
-const REACHES_ZERO = 0.2; // of the highest place: a window that begins lower begins at no wear
+const REACHES_ZERO = 0.2; // of the highest position: a window that begins lower begins at no wear
 const MOST_ROOT = 4;
 
 /** The smallest root in which the wear is a whole power; the process itself where there is none up to the fourth. */
-function placesOf(exponent: number): Places {
+function coordinateOf(exponent: number): Coordinate {
 	for (let root = 1; root <= MOST_ROOT; root++)
 		if (Number.isInteger(root * exponent)) return { root, power: root * exponent };
 	return { root: 1, power: exponent };
@@ -87,7 +87,7 @@ export function wearWindows(
 	fineness: Fineness
 ): readonly WearWindow[] {
 	const { least, base, perWidth } = NODES[fineness];
-	const { root, power } = placesOf(exponent);
+	const { root, power } = coordinateOf(exponent);
 	const centres = rising(inspections).map((centre) => Math.max(0, centre));
 	const spreads = inspections.map(({ worn, u }, k) => Math.max(u, LEAST_U, Math.abs(worn - centres[k]) / MOST_OFF));
 	const lows: number[] = [];
@@ -102,18 +102,18 @@ export function wearWindows(
 	return inspections.map(({ worn }, k) => {
 		const spread = spreads[k];
 		const logSpread = Math.log(spread);
-		const place = Math.max(centres[k], 2 * spread) ** (1 / power);
+		const position = Math.max(centres[k], 2 * spread) ** (1 / power);
 		return {
 			root,
 			power,
 			low: lows[k],
 			high: highs[k],
-			place,
+			position,
 			nodesFor: (half, sharp) => Math.min(MOST_NODES, Math.max(least, Math.ceil(base + perWidth * half * sharp))),
-			sharpness: (power * place ** (power - 1)) / spread,
-			logLikelihoods: (places, count, out) => {
+			sharpness: (power * position ** (power - 1)) / spread,
+			logLikelihoods: (positions, count, out) => {
 				for (let j = 0; j < count; j++) {
-					const z = (raise(places[j], power) - worn) / spread;
+					const z = (raise(positions[j], power) - worn) / spread;
 					out[j] = (-z * z) / 2 - logSpread;
 				}
 			}

@@ -1,17 +1,17 @@
 import { wantedSizes, type Policy } from '../decide';
-import { placesToRead, type SheetCharacteristic, type Station } from '../record';
+import { pointsToRead, type SheetCharacteristic, type Station } from '../record';
 import type { LaidPart } from './judgeMat';
 import { placeKey } from './place';
 
 /** One place of one characteristic's grid. */
-export interface GridPlace {
+export interface MeasuringPoint {
 	readonly characteristic: string;
 	readonly row: number;
 	readonly column: number;
 }
 
-const gridOf = (sheet: SheetCharacteristic): GridPlace[] => {
-	const { rows, columns } = placesToRead(sheet);
+const gridOf = (sheet: SheetCharacteristic): MeasuringPoint[] => {
+	const { rows, columns } = pointsToRead(sheet);
 	return rows.flatMap((_, row) => columns.map((_, column) => ({ characteristic: sheet.key, row, column })));
 };
 
@@ -19,7 +19,7 @@ const gridOf = (sheet: SheetCharacteristic): GridPlace[] => {
 export function firstUnmeasured(
 	{ station, record }: Pick<LaidPart, 'station' | 'record'>,
 	policy: Policy
-): GridPlace | undefined {
+): MeasuringPoint | undefined {
 	const begun = new Set(record.readings.map(({ payload }) => payload.characteristic));
 	const wanted = wantedSizes(station, record, policy);
 	const asked = station.characteristics.filter((sheet) => wanted.includes(sheet) || begun.has(sheet.key));

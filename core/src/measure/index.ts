@@ -11,4 +11,4 @@ export * from './gauge';
 export * from './outlier';
 export * from './settle';
 export * from './temperature';
-export * from './places';
+export * from './points';

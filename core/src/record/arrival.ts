@@ -22,7 +22,7 @@ export type Complaint = (typeof complaints)[number];
 export const arrivalFactsSchema = z.strictObject({
 	complaints: z.array(z.enum(complaints)).max(complaints.length).default([]),
 	/** On the bench, or where it runs. */
-	place: z.enum(['bench', 'machine']).default('bench'),
+	workplace: z.enum(['bench', 'machine']).default('bench'),
 	/** Cylinders that the job opens; left out: all. */
 	cylinders: z.array(z.int().min(1).max(12)).min(1).max(12).optional(),
 	/** Which end cylinder 1 is was checked against the sheet. */

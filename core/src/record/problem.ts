@@ -13,7 +13,7 @@ const ofJob = [
 	code('unknownPart'),
 	code('patternNotOfPart', { pattern: words, part: words }),
 	code('characteristicNotOnSheet', { characteristic: words, part: words }),
-	code('placeNotOnGrid', { row: z.number(), column: z.number() }),
+	code('pointNotOnGrid', { row: z.number(), column: z.number() }),
 	code('wrongUnit', { typed: words, expected: words }),
 	code('notAsTyped', { value: z.number(), text: words, unit: words }),
 	code('implausible', { ...size, suspect: z.enum(unitSuspicions).optional() }),

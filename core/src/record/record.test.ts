@@ -215,7 +215,7 @@ describe('checkEntry', () => {
 		const change = (payload: object) =>
 			({ ...reading(17.98), payload: { ...reading(17.98).payload, ...payload } }) as Entry;
 		expect(checkEntry(change({ characteristic: 'bore' }), job)).toMatchObject({ code: 'characteristicNotOnSheet' });
-		expect(checkEntry(change({ row: 7 }), job)).toMatchObject({ code: 'placeNotOnGrid' });
+		expect(checkEntry(change({ row: 7 }), job)).toMatchObject({ code: 'pointNotOnGrid' });
 		expect(checkEntry(change({ typed: { text: '17.98', unit: 'bar' } }), job)).toMatchObject({ code: 'wrongUnit' });
 		expect(checkEntry(change({ typed: { text: '17.89', unit: 'mm' } }), job)).toMatchObject({ code: 'notAsTyped' });
 		expect(checkEntry(change({ typed: { text: '0.70787', unit: 'in' } }), job)).toMatchObject({ code: 'notAsTyped' });

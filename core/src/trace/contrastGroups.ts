@@ -58,13 +58,13 @@ interface GroupContrasts {
 export function contrastGroups(rows: readonly GroupedEvents[], most = Infinity): GroupContrasts {
 	const exposed = groupBy(
 		rows.filter(({ pattern, hours }) => pattern === null && hours > 0),
-		placeOf
+		groupOf
 	);
 	const seen = groupBy(
 		rows.filter(({ events }) => events > 0),
-		(groupedEvents) => `${placeOf(groupedEvents)}/${groupedEvents.pattern}`
+		(groupedEvents) => `${groupOf(groupedEvents)}/${groupedEvents.pattern}`
 	);
-	const compared = [...seen.values()].flatMap((events) => comparedIn(exposed.get(placeOf(events[0])) ?? [], events));
+	const compared = [...seen.values()].flatMap((events) => comparedIn(exposed.get(groupOf(events[0])) ?? [], events));
 	const qs = falseDiscovery(compared.map(({ p }) => p));
 	const order = compared
 		.map((other, i) => ({ ...other, q: qs[i] }))
@@ -77,7 +77,7 @@ export function contrastGroups(rows: readonly GroupedEvents[], most = Infinity):
 	};
 }
 
-const placeOf = ({ model, station, size }: GroupedEvents) => `${model}/${station}/${size ?? ''}`;
+const groupOf = ({ model, station, size }: GroupedEvents) => `${model}/${station}/${size ?? ''}`;
 
 type Compared = Omit<GroupContrast, 'q' | 'rates'> & { readonly strata: readonly Stratum[]; readonly p: number };
 

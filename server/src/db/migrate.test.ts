@@ -45,7 +45,7 @@ it('brings a database of the first schema up to date, and keeps what is in it', 
 	await sequelize.query('INSERT INTO policy (shop_id, settings) VALUES ($1, $2)', {
 		bind: [shop, JSON.stringify(settings)]
 	});
-	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts', '0003-laid-batches', '0004-terms']);
+	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts', '0003-laid-batches', '0004-terms', '0005-workplace']);
 	expect(await migrate(sequelize)).toEqual([]);
 	expect((await sequelize.query('SELECT id FROM shop'))[0]).toEqual([{ id: shop }]);
 	const { school, ...others } = settings;

@@ -4,12 +4,13 @@ import * as schema from './migrations/0001-schema';
 import * as sheetDrafts from './migrations/0002-sheet-drafts';
 import * as laidBatches from './migrations/0003-laid-batches';
 import * as terms from './migrations/0004-terms';
+import * as workplace from './migrations/0005-workplace';
 
 interface Migration {
 	readonly name: string;
 	readonly sql: string;
 }
-const migrations: readonly Migration[] = [schema, sheetDrafts, laidBatches, terms];
+const migrations: readonly Migration[] = [schema, sheetDrafts, laidBatches, terms, workplace];
 const LOCK = 0x65786574; // any number of our own: "exet"
 
 // The first migration before the schema was written as one.

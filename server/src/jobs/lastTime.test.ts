@@ -32,7 +32,12 @@ afterAll(() => drop());
 
 it('is that of the last released rebuild of the same pump, in the same shop', async () => {
 	const pump = { serial: 'O-1', model: 'Orache' };
-	const facts = { complaints: [], place: 'bench' as const, tools: {}, evidence: { reason: 'A lead wants it opened' } };
+	const facts = {
+		complaints: [],
+		workplace: 'bench' as const,
+		tools: {},
+		evidence: { reason: 'A lead wants it opened' }
+	};
 	const first = await openJob(shop, { pump, scope: 'drive', facts, byLead: true });
 	expect(await lastTimeOf(shop.scope, first.job)).toBeUndefined();
 	const note = entryOf(first, shop.people.technician, 'note', { text: 'Shims: 0.10 mm.' });

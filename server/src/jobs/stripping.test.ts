@@ -105,7 +105,7 @@ it('what it came in for and which tools are at hand are kept; a tool that the sh
 	});
 	const facts = {
 		complaints: ['pressureLow' as const],
-		place: 'machine' as const,
+		workplace: 'machine' as const,
 		connections: 'Bypass to the tank',
 		tools: { caseWrench: { instead: 'Pin wrench set to its holes' }, torque: 'borrow' as const }
 	};

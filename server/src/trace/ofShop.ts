@@ -96,13 +96,13 @@ export async function traceOfShop(scope: ShopScope): Promise<ShopTrace> {
 		sheets.flatMap((sheet) => sheet.stations.map((station) => [`${sheet.model}/${station.key}`, station] as const))
 	);
 	const openingCost = new Map(sheets.map((sheet) => [sheet.model, sheet.openingCost]));
-	const caseOf = new Map(cases.map((traceCase) => [placeKey({ ...traceCase, pump: traceCase.pumpId }), traceCase]));
+	const caseOf = new Map(cases.map((traceCase) => [caseKey({ ...traceCase, pump: traceCase.pumpId }), traceCase]));
 	const qs = falseDiscovery(compared.map(({ p }) => p));
 	const recurrences = compared.flatMap(({ row, hours, expected, shrunken, crude }, i): ShopRecurrence[] => {
 		const pump = pumpOf.get(row.pump);
 		const station = pump && stationOf.get(`${pump.model}/${row.station}`);
 		if (!pump || !station || row.events < 2 || row.pattern === null) return [];
-		const known = caseOf.get(placeKey(row));
+		const known = caseOf.get(caseKey(row));
 		return [
 			{
 				pump: pump.id,
@@ -195,7 +195,7 @@ async function placesCompared(scope: ShopScope, counted: string): Promise<Compar
 	return answer;
 }
 
-const placeKey = ({
+const caseKey = ({
 	pump,
 	station,
 	cylinder,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { placesToRead } from '../sheet';
+import { pointsToRead } from '../sheet';
 import { id, ofPart, schemaOf, typed, words } from './common';
 import { partKind } from './kind';
 import { checkSize } from './size';
@@ -40,8 +40,8 @@ export const reading = partKind(schema, {
 		const { characteristic, row, column } = payload;
 		const measured = station.characteristics.find(({ key }) => key === characteristic);
 		if (measured) {
-			const { rows, columns } = placesToRead(measured);
-			if (row >= rows.length || column >= columns.length) return { code: 'placeNotOnGrid', row, column };
+			const { rows, columns } = pointsToRead(measured);
+			if (row >= rows.length || column >= columns.length) return { code: 'pointNotOnGrid', row, column };
 		}
 		return checkSize(payload, station);
 	},

@@ -11,7 +11,7 @@ export interface Opening {
 	readonly scope: string;
 	readonly variants?: Chosen;
 	/** Of how it came in: which cylinders are opened (left out: all), and where it is worked on (left out: on the bench). */
-	readonly arrival?: { readonly cylinders?: readonly number[]; readonly place?: 'bench' | 'machine' };
+	readonly arrival?: { readonly cylinders?: readonly number[]; readonly workplace?: 'bench' | 'machine' };
 }
 
 /** The cylinders that a job opens, from 1. */
@@ -34,7 +34,7 @@ export const allSteps = (sheet: ModelSheet, { scope, variants, arrival }: Openin
 		(step) =>
 			step.scopes.includes(scope) &&
 			applies(step.onlyWith, variants) &&
-			(step.at === undefined || step.at === (arrival?.place ?? 'bench'))
+			(step.at === undefined || step.at === (arrival?.workplace ?? 'bench'))
 	);
 
 /** Stages that lie before the parts are looked at. */

@@ -1,4 +1,4 @@
-<!-- @component The one bar of every page: the places behind its first button, what the page puts there, and the person. -->
+<!-- @component The one bar of every page: the pages behind its first button, what the page puts there, and the person. -->
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
@@ -8,11 +8,11 @@
 	import Moon from '@lucide/svelte/icons/moon';
 	import Sun from '@lucide/svelte/icons/sun';
 	import { AppBar } from '@skeletonlabs/skeleton-svelte';
-	import { isHere, places } from './places';
-	import type PlacesMenu from './PlacesMenu.svelte';
+	import { isHere, pages } from './pages';
+	import type PagesMenu from './PagesMenu.svelte';
 
 	interface Props {
-		/** What the page puts into the bar instead of the places, which its menu keeps. */
+		/** What the page puts into the bar instead of the pages, which its menu keeps. */
 		children?: Snippet;
 	}
 	let { children }: Props = $props();
@@ -23,8 +23,8 @@
 	let themeForm = $state<HTMLFormElement>();
 	let signoutForm = $state<HTMLFormElement>();
 	// Fetched when it is first asked for, and then open.
-	let Menu = $state.raw<typeof PlacesMenu>();
-	const fetchMenu = async () => (Menu = (await import('./PlacesMenu.svelte')).default);
+	let Menu = $state.raw<typeof PagesMenu>();
+	const fetchMenu = async () => (Menu = (await import('./PagesMenu.svelte')).default);
 </script>
 
 <AppBar class="bar">
@@ -39,7 +39,7 @@
 					onsignout={() => signoutForm?.requestSubmit()}
 				/>
 			{:else}
-				<button type="button" class="btn-icon" aria-label="Places" aria-haspopup="menu" onclick={fetchMenu}
+				<button type="button" class="btn-icon" aria-label="Pages" aria-haspopup="menu" onclick={fetchMenu}
 					><MenuIcon size={20} /></button
 				>
 			{/if}
@@ -48,12 +48,12 @@
 			{@render children()}
 		{:else}
 			<a class="brand" href="/">Exetasis</a>
-			<nav class="places" aria-label="Places">
-				{#each places as [path, name] (path)}
+			<nav class="pages" aria-label="Pages">
+				{#each pages as [path, name] (path)}
 					<a href={path} aria-current={isHere(path, page.url.pathname) ? 'page' : undefined}>{name}</a>
 				{/each}
 			</nav>
-			<span class="here">{places.find(([path]) => isHere(path, page.url.pathname))?.[1] ?? ''}</span>
+			<span class="here">{pages.find(([path]) => isHere(path, page.url.pathname))?.[1] ?? ''}</span>
 		{/if}
 		<AppBar.Trail class={children ? 'sr-only' : 'person'}>
 			{#if !children}<span class="who">{user.name} <span class="soft">{user.role}, {shop?.name}</span></span>{/if}
@@ -98,12 +98,12 @@
 		display: inline-flex;
 		align-items: center;
 	}
-	.places {
+	.pages {
 		display: flex;
 		flex: 1;
 		overflow: hidden;
 	}
-	.places a {
+	.pages a {
 		display: inline-flex;
 		align-items: center;
 		min-height: 46px;
@@ -113,7 +113,7 @@
 		white-space: nowrap;
 		border-bottom: 3px solid transparent;
 	}
-	.places a[aria-current] {
+	.pages a[aria-current] {
 		border-color: var(--mark);
 		font-weight: 650;
 	}
@@ -129,7 +129,7 @@
 		display: none;
 	}
 	@media (max-width: 1100px) {
-		.places {
+		.pages {
 			display: none;
 		}
 		.here {

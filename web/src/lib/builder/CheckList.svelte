@@ -1,13 +1,13 @@
 <!-- @component What a draft still lacks, where it is, and what mends it; and how far the sheet reaches. -->
 <script lang="ts">
 	import { levels, type DraftFault } from '@exetasis/core/draft';
-	import { faultPlace, lackSentence, levelName } from '$lib/words/draft';
+	import { faultSubject, lackSentence, levelName } from '$lib/words/draft';
 	import type { DraftState } from './draft.svelte';
 
 	interface Props {
 		draft: DraftState;
 		mayEdit: boolean;
-		ongo: (place: DraftFault['place']) => void;
+		ongo: (subject: DraftFault['subject']) => void;
 	}
 	let { draft, mayEdit, ongo }: Props = $props();
 	const ready = $derived(draft.faults.length === 0);
@@ -19,8 +19,8 @@
 	<ul>
 		{#each draft.faults as fault, i (i)}
 			<li class="fault">
-				<span>{faultPlace(fault)}: {fault.message}.</span>
-				{#if fault.place.kind !== 'sheet'}<button type="button" class="btn" onclick={() => ongo(fault.place)}
+				<span>{faultSubject(fault)}: {fault.message}.</span>
+				{#if fault.subject.kind !== 'sheet'}<button type="button" class="btn" onclick={() => ongo(fault.subject)}
 						>Show</button
 					>{/if}
 				{#if fault.mended && mayEdit}<button type="button" class="btn main" onclick={() => draft.change(fault.mended)}

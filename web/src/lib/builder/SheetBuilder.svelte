@@ -72,13 +72,13 @@
 		draft.change(added.draft);
 		draft.select([added.key]);
 	}
-	function go(place: DraftFault['place']) {
-		if (place.kind === 'part') {
-			draft.select([place.key]);
+	function go(subject: DraftFault['subject']) {
+		if (subject.kind === 'part') {
+			draft.select([subject.key]);
 			several = false;
 			view = 'parts';
-		} else if (place.kind === 'step') {
-			step = place.key;
+		} else if (subject.kind === 'step') {
+			step = subject.key;
 			view = 'steps';
 		}
 	}

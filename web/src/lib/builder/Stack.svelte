@@ -42,7 +42,9 @@
 	const number = $derived(new Map(order.split(' ').map((key, i) => [key, i + 1])));
 	const stations = $derived(new Map(draft.body.stations.map((station) => [station.key, station])));
 	const flipDurationMs = matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150;
-	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'part' ? [place.key] : []))));
+	const wrong = $derived(
+		new Set(draft.faults.flatMap(({ subject }) => (subject.kind === 'part' ? [subject.key] : [])))
+	);
 	const assembly = (key: string) => draft.body.assemblies.find((assembly) => assembly.key === key)?.name ?? key;
 
 	const consider = (row: Row, items: readonly Item[]) => (dragged = { ...dragged, [row]: items });

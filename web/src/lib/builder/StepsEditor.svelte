@@ -28,7 +28,9 @@
 	let { draft, step: inHand, onstep }: Props = $props();
 	const steps = $derived(draft.body.steps);
 	const step = $derived(steps.find(({ key }) => key === inHand));
-	const wrong = $derived(new Set(draft.faults.flatMap(({ place }) => (place.kind === 'step' ? [place.key] : []))));
+	const wrong = $derived(
+		new Set(draft.faults.flatMap(({ subject }) => (subject.kind === 'step' ? [subject.key] : [])))
+	);
 	let stage = $state<Step['stage']>('strip');
 
 	type Item = Step & { readonly id: string };

@@ -33,7 +33,7 @@ export const receiveSchema = z
 		complaints: optional,
 		complaint: optional,
 		...customerFields,
-		place: z.enum(['bench', 'machine']).default('bench'),
+		workplace: z.enum(['bench', 'machine']).default('bench'),
 		connections: z.string().trim().max(2000, 'At most 2000 characters.').default(''),
 		/** Cylinders that are opened, a comma between them; empty: all. */
 		cylinders: z

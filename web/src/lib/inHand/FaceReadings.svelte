@@ -1,4 +1,4 @@
-<!-- @component A face from above, with the height read at each place where it was taken. -->
+<!-- @component A face from above, with the height read at each point where it was taken. -->
 <script lang="ts">
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
@@ -24,7 +24,7 @@
 				key: `${key} ${row} ${column}`,
 				x: INSET.x + share(face!.columnsMm, columnMm) * (WIDTH - 2 * INSET.x),
 				y: HEIGHT - INSET.y - share(face!.rowsMm, rowMm) * (HEIGHT - 2 * INSET.y),
-				value: size.places.find((place) => place.row === row && place.column === column)?.value
+				value: size.points.find((point) => point.row === row && point.column === column)?.value
 			}))
 		);
 	});
@@ -34,7 +34,7 @@
 <svg
 	viewBox="0 0 {WIDTH} {HEIGHT}"
 	role="img"
-	aria-label="{size.characteristic.name}: {read} of {spots.length} places read"
+	aria-label="{size.characteristic.name}: {read} of {spots.length} points read"
 >
 	<rect x="4" y="4" width={WIDTH - 8} height={HEIGHT - 8} />
 	{#each spots as { key, x, y, value } (key)}

@@ -25,7 +25,7 @@
 	let { bench, part, up, locked, earlier }: Props = $props();
 	const MOST = 3;
 	const lying = $derived(up === 'P' || up === 'C');
-	const read = $derived(part.judgement.sizes.some(({ places }) => places.length > 0));
+	const read = $derived(part.judgement.sizes.some(({ points }) => points.length > 0));
 
 	// Fetched with the first part that has readings, and from then on drawn at once.
 	let Readings = $state.raw<typeof ReadingsOnPart>();

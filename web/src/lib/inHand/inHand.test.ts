@@ -55,10 +55,10 @@ describe('a part worn along its length', () => {
 		limitFrom: 'maker'
 	});
 	const surface = { lengthMm: 100, diameterMm: 18, track: { fromMm: 30, toMm: 62 } };
-	const place = (row: number, column: number, value: number) => ({ row, column, value });
+	const point = (row: number, column: number, value: number) => ({ row, column, value });
 	const of = (sheet: typeof plunger, values: readonly [number, number, number][]) => {
-		const places = values.map(([row, column, value]) => place(row, column, value));
-		return wornProfile({ sheet, places, worst: places[0] }, surface);
+		const points = values.map(([row, column, value]) => point(row, column, value));
+		return wornProfile({ sheet, points, worst: points[0] }, surface);
 	};
 	const { middle, radius, depth } = PROFILE;
 

@@ -1,4 +1,4 @@
-import { discardLimit, placesToRead, type SheetCharacteristic, type Station } from '@exetasis/core/record';
+import { discardLimit, pointsToRead, type SheetCharacteristic, type Station } from '@exetasis/core/record';
 import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 import { spread } from './dimensions';
 
@@ -20,10 +20,10 @@ interface ProfilePoint {
 	readonly worst: boolean;
 }
 
-type PlaceRead = Pick<MeasuredCharacteristic['worst'], 'row' | 'column' | 'value'>;
+type PointRead = Pick<MeasuredCharacteristic['worst'], 'row' | 'column' | 'value'>;
 interface SizeRead extends Pick<MeasuredCharacteristic, 'sheet'> {
-	readonly places: readonly PlaceRead[];
-	readonly worst: PlaceRead;
+	readonly points: readonly PointRead[];
+	readonly worst: PointRead;
 }
 
 export interface WornProfile {
@@ -45,32 +45,32 @@ export const isAlong = ({ grid }: SheetCharacteristic): boolean =>
 	grid?.stationsMm !== undefined && grid.anglesDeg.length <= 2 && grid.stations.length > 1;
 
 /** A part's wear along its length, from the readings of one size: nothing where none was read. */
-export function wornProfile({ sheet, places, worst }: SizeRead, surface: Station['surface']): WornProfile | undefined {
+export function wornProfile({ sheet, points, worst }: SizeRead, surface: Station['surface']): WornProfile | undefined {
 	const at = sheet.grid?.stationsMm;
-	if (!at || places.length === 0) return undefined;
+	if (!at || points.length === 0) return undefined;
 	const length = surface?.lengthMm ?? at[0] + at[at.length - 1];
 	const xOf = (mm: number) => left + (Math.min(length, Math.max(0, mm)) / length) * (right - left);
 	const limit = discardLimit(sheet);
 	const bore = limit?.side === 'max';
 	const worn = (value: number) => (bore ? value - sheet.nominal : sheet.nominal - value);
-	const most = Math.max(...places.map(({ value }) => worn(value)));
+	const most = Math.max(...points.map(({ value }) => worn(value)));
 	const allowance = limit ? Math.abs(sheet.nominal - limit.value) : Math.max(most, 1e-3);
 	const drop = (value: number) => depth * Math.min(MOST, Math.max(LEAST, worn(value) / allowance));
 	const labels = spread(at.map(xOf), LABEL, left + LABEL / 2, right - LABEL / 2);
-	const edges = placesToRead(sheet).columns.map((angle, column) => {
+	const edges = pointsToRead(sheet).columns.map((angle, column) => {
 		const away = (column === 0 ? -1 : 1) * (bore ? -1 : 1);
 		const yOf = (deep: number) => middle + (column === 0 ? -radius : radius) - away * deep;
-		const points = places
-			.filter((place) => place.column === column)
+		const line = points
+			.filter((point) => point.column === column)
 			.toSorted((a, b) => a.row - b.row)
-			.map((place) => ({
-				x: xOf(at[place.row]),
-				y: yOf(drop(place.value)),
-				labelX: labels[place.row],
-				value: place.value,
-				worst: place.row === worst.row && place.column === worst.column
+			.map((point) => ({
+				x: xOf(at[point.row]),
+				y: yOf(drop(point.value)),
+				labelX: labels[point.row],
+				value: point.value,
+				worst: point.row === worst.row && point.column === worst.column
 			}));
-		return { angle, points, ...(limit ? { limitY: yOf(depth) } : {}) };
+		return { angle, points: line, ...(limit ? { limitY: yOf(depth) } : {}) };
 	});
 	// A diameter loses what both of its sides lose.
 	const enlarged = (2 * depth * length) / (allowance * (right - left));

@@ -82,7 +82,7 @@
 				)}</span
 			>
 			<span class="soft"
-				>{judged.characteristic.name}{judged.places.length > 1 && !judged.characteristic.form ? ', worst place' : ''},
+				>{judged.characteristic.name}{judged.points.length > 1 && !judged.characteristic.form ? ', worst point' : ''},
 				95 %{risk
 					? `; ${format.probability(risk.probability)} (${format.probability(risk.low)} to ${format.probability(risk.high)}) beyond by the next service`
 					: ''}{judged.gauge?.facts.overdue ? '; calibration overdue, uncertainty doubled' : ''}</span

@@ -25,7 +25,7 @@
 		const found = judged.settlement;
 		if (!found) return [];
 		const more = found.moreReadings;
-		const own = more ? [`${more} more reading${more > 1 ? 's' : ''} at this place would decide it`] : [];
+		const own = more ? [`${more} more reading${more > 1 ? 's' : ''} at this point would decide it`] : [];
 		const others = found.gauges.map(({ id, readings }) => {
 			const name = bench.bench.gauges.find((gauge) => gauge.id === id)?.name;
 			return `${readings} reading${readings > 1 ? 's' : ''} with ${name} would decide it`;
@@ -47,7 +47,7 @@
 <p class="value">
 	<span class="figures">{format.withUncertainty(judged.value, judged.budget.U, unit)}</span>
 	<span class="soft"
-		>{judged.characteristic.name}, {judged.places.length > 1 && !judged.characteristic.form ? 'worst place, ' : ''}95 %;
+		>{judged.characteristic.name}, {judged.points.length > 1 && !judged.characteristic.form ? 'worst point, ' : ''}95 %;
 		limit from {limitFromWords[judged.sheet.limitFrom]}{judged.startIsNominal
 			? '; wear counted from nominal, not measured when fitted'
 			: ''}</span

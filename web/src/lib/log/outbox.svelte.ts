@@ -1,5 +1,5 @@
 import { batchAnswerSchema, type Entry, type EntryAnswer, type RefusedBecause } from '@exetasis/core/record';
-import { waitsBehind } from '$lib/strip/laidPlace';
+import { waitsBehind } from '$lib/strip/laidKey';
 import { clock } from './clock';
 import type { OutboxDatabase } from './outboxDatabase';
 import type { Picture } from './photo';

@@ -3,7 +3,7 @@
 	import { fromBase, unitLabel } from '@exetasis/core/quantity';
 	import Calculator from '@lucide/svelte/icons/calculator';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { readingPlace } from '$lib/words/nextAct';
+	import { pointName } from '$lib/words/nextAct';
 	import type BoltMap from './BoltMap.svelte';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Mates from './Mates.svelte';
@@ -29,8 +29,8 @@
 	let { bench, part, locked, measuring, padded, onpad, onleave, onmate }: Props = $props();
 	const id = $props.id();
 
-	const { place, sheet, kind, unit, gauges, gauge, zeroSeen, gaugeC, problem } = $derived(measuring);
-	const size = $derived(part.judgement.sizes.find((size) => size.sheet.key === place.characteristic));
+	const { point, sheet, kind, unit, gauges, gauge, zeroSeen, gaugeC, problem } = $derived(measuring);
+	const size = $derived(part.judgement.sizes.find((size) => size.sheet.key === point.characteristic));
 	// A size that is probably a slip is asked about here, whichever size is in hand.
 	const slip = $derived(
 		part.judgement.reasons.flatMap((reason) => (reason.code === 'questioned' ? [reason.slip] : [])).at(0)
@@ -94,7 +94,7 @@
 	{:else}
 		<SizeChoice {bench} {part} chosen={sheet.key} onchoose={(characteristic) => measuring.choose(characteristic)} />
 		{#if kind.form}<p class="soft hint" title={formSays[kind.form]}>{formSays[kind.form]}</p>{/if}
-		<label class="label place" for="{id}-reading">{readingPlace(part.station, place)}</label>
+		<label class="label point" for="{id}-reading">{pointName(part.station, point)}</label>
 		<div class="take">
 			<input
 				id="{id}-reading"
@@ -170,7 +170,7 @@
 				/>
 			</div>
 		{/if}
-		<ReadingGrid {sheet} {size} name={kind.name} {place} onchoose={again} />
+		<ReadingGrid {sheet} {size} name={kind.name} {point} onchoose={again} />
 		{#if !slip}<Mates mates={bench.matesOf(part)} {onmate} />{/if}
 	{/if}
 </section>
@@ -196,7 +196,7 @@
 		overflow: hidden;
 		text-overflow: ellipsis;
 	}
-	.place {
+	.point {
 		display: block;
 		font-weight: 550;
 		font-size: 0.86rem;

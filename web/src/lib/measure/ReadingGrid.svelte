@@ -1,8 +1,8 @@
-<!-- @component The places at which one size is read, in walking order: what was read there, which comes next, which does not fit. -->
+<!-- @component The points at which one size is read, in walking order: what was read there, which comes next, which does not fit. -->
 <script lang="ts">
 	import type { MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { placesToRead, type SheetCharacteristic } from '@exetasis/core/record';
+	import { pointsToRead, type SheetCharacteristic } from '@exetasis/core/record';
 	import { formatInUse } from '$lib/format/context';
 
 	const format = formatInUse();
@@ -12,19 +12,19 @@
 		size: MeasuredCharacteristic | undefined;
 		name: string;
 		/** Where the next reading goes. */
-		place: { readonly row: number; readonly column: number };
+		point: { readonly row: number; readonly column: number };
 		onchoose: (row: number, column: number) => void;
 	}
-	let { sheet, size, name, place, onchoose }: Props = $props();
+	let { sheet, size, name, point, onchoose }: Props = $props();
 	const unit = $derived(shownUnit(dimensionOf(sheet.unit), format.units));
-	const grid = $derived(placesToRead(sheet));
+	const grid = $derived(pointsToRead(sheet));
 	const columns = $derived(grid.columns.length > 1);
 	const readAt = (row: number, column: number) =>
-		size?.places.find((place) => place.row === row && place.column === column);
+		size?.points.find((point) => point.row === row && point.column === column);
 </script>
 
 <div class="grid">
-	<table class="places">
+	<table class="points">
 		{#if columns}
 			<thead>
 				<tr
@@ -38,11 +38,11 @@
 					<th scope="row" title={rowName || name}>{rowName || name}</th>
 					{#each grid.columns as columnName, column (column)}
 						{@const read = readAt(row, column)}
-						{@const isNext = place.row === row && place.column === column}
+						{@const isNext = point.row === row && point.column === column}
 						<td>
 							<button
 								type="button"
-								class="place figures"
+								class="point figures"
 								class:narrow={grid.columns.length > 2}
 								class:low={grid.rows.length > 4}
 								class:next={isNext}
@@ -74,15 +74,15 @@
 	.grid {
 		margin: 0;
 	}
-	.places {
+	.points {
 		width: 100%;
 		border-collapse: collapse;
 		table-layout: fixed;
 	}
-	.places :is(th, td):first-child {
+	.points :is(th, td):first-child {
 		width: 29%;
 	}
-	.places th {
+	.points th {
 		font-weight: 500;
 		font-size: 0.74rem;
 		line-height: 1.05;
@@ -90,15 +90,15 @@
 		padding-right: 0.3rem;
 		color: var(--ink-soft);
 	}
-	.places thead th {
+	.points thead th {
 		text-align: center;
 		padding: 0;
 		font-size: 0.7rem;
 	}
-	.places td {
+	.points td {
 		padding: 0;
 	}
-	.place {
+	.point {
 		width: 100%;
 		min-width: 32px;
 		min-height: 36px;
@@ -107,15 +107,15 @@
 		font-size: 0.86rem;
 		cursor: pointer;
 	}
-	.place.narrow {
+	.point.narrow {
 		font-size: 0.68rem;
 		letter-spacing: -0.04em;
 	}
-	.place.low {
+	.point.low {
 		min-height: 32px;
 		height: 32px;
 	}
-	.place.next {
+	.point.next {
 		border: 2px solid var(--mark);
 	}
 	.doubt {

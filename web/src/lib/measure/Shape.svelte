@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { wornShape, type MeasuredCharacteristic } from '@exetasis/core/decide';
 	import { shownUnit } from '@exetasis/core/quantity';
-	import { placesToRead } from '@exetasis/core/record';
+	import { pointsToRead } from '@exetasis/core/record';
 	import { formatInUse } from '$lib/format/context';
 
 	const format = formatInUse();
@@ -12,7 +12,7 @@
 	let { size }: Props = $props();
 	const unit = $derived(shownUnit('length', format.units));
 	const shape = $derived(wornShape(size));
-	const station = (index: number) => placesToRead(size.sheet).rows[index].toLowerCase();
+	const station = (index: number) => pointsToRead(size.sheet).rows[index].toLowerCase();
 	const both = ({ leastSquares, minimumZone }: { leastSquares: number; minimumZone: number }) =>
 		`${format.difference(minimumZone, unit)} (least squares ${format.difference(leastSquares, unit)})`;
 

@@ -1,6 +1,6 @@
 import { tick } from 'svelte';
 import { browser } from '$app/environment';
-import { firstUnmeasured, type GridPlace } from '@exetasis/core/mat';
+import { firstUnmeasured, type MeasuringPoint } from '@exetasis/core/mat';
 import { partType } from '@exetasis/core/part';
 import {
 	dimensionOf,
@@ -21,14 +21,14 @@ interface InHand {
 	readonly part: () => BenchPart;
 	readonly locked: () => boolean;
 	readonly format: Format;
-	/** A reading was taken; `complete`: all places of all that is asked for have one. */
+	/** A reading was taken; `complete`: all points of all that is asked for have one. */
 	readonly ontaken: (complete: boolean) => void;
 }
 
 // The server draws the page too, and keeps nothing of a bench.
 const device = browser ? localStorage : { getItem: () => null, setItem: () => undefined };
 
-/** The reading that is being typed: its text, the place it goes to, the gauge. The field, the pad and the keys of the page work it. */
+/** The reading that is being typed: its text, the point it goes to, the gauge. The field, the pad and the keys of the page work it. */
 export class Measuring {
 	/** What is typed and not yet taken. */
 	text = $state('');
@@ -38,7 +38,7 @@ export class Measuring {
 	problem = $state('');
 	/** The field that takes what is typed. */
 	field = $state<HTMLInputElement>();
-	#chosen = $state<GridPlace>();
+	#chosen = $state<MeasuringPoint>();
 	/** Another unit than the one shown, chosen on the pad. */
 	#otherUnit = $state<Unit>();
 	/** The bench's own day: asked once, then kept with every reading. */
@@ -46,14 +46,14 @@ export class Measuring {
 	readonly #inHand: InHand;
 
 	readonly #station = $derived.by(() => this.#inHand.part().station);
-	readonly place: GridPlace = $derived.by(() => {
+	readonly point: MeasuringPoint = $derived.by(() => {
 		const known = this.#station.characteristics.some(({ key }) => key === this.#chosen?.characteristic);
 		const first = { characteristic: this.#station.characteristics[0]?.key ?? '', row: 0, column: 0 };
 		return (known ? this.#chosen : undefined) ?? this.#next() ?? first;
 	});
-	readonly sheet = $derived(this.#station.characteristics.find(({ key }) => key === this.place.characteristic));
+	readonly sheet = $derived(this.#station.characteristics.find(({ key }) => key === this.point.characteristic));
 	readonly kind = $derived(
-		partType(this.#station.type).characteristics.find(({ key }) => key === this.place.characteristic)
+		partType(this.#station.type).characteristics.find(({ key }) => key === this.point.characteristic)
 	);
 	readonly unit = $derived.by(() => this.sheet && shownUnit(dimensionOf(this.sheet.unit), this.#inHand.format.units));
 	readonly gauges = $derived.by(() => {
@@ -87,7 +87,7 @@ export class Measuring {
 		this.field?.focus();
 	}
 
-	/** Takes up a place of the part, also one that nothing here calls for; without a place the first of the size. */
+	/** Takes up a point of the part, also one that nothing here calls for; without a point the first of the size. */
 	choose(characteristic: string, row = 0, column = 0): void {
 		this.#chosen = { characteristic, row, column };
 	}
@@ -131,13 +131,13 @@ export class Measuring {
 		keepBenchDay(device, this.#today);
 	}
 
-	/** Enter: takes what is typed as the reading of the place in hand; with nothing typed and nothing left to read, it is complete. */
+	/** Enter: takes what is typed as the reading of the point in hand; with nothing typed and nothing left to read, it is complete. */
 	async enter(): Promise<void> {
 		if (this.text.trim() === '' && !this.#next()) return this.#inHand.ontaken(true);
 		await this.take();
 	}
 
-	/** Takes what is typed as the reading of the place in hand. */
+	/** Takes what is typed as the reading of the point in hand. */
 	async take(): Promise<void> {
 		const { sheet, unit, kind, gauge } = this;
 		if (!sheet || !unit || this.#inHand.locked()) return;
@@ -155,7 +155,7 @@ export class Measuring {
 			kind: 'reading',
 			part: this.#inHand.part().cell.part,
 			payload: {
-				...this.place,
+				...this.point,
 				value: parsed.base,
 				typed: { text: this.text.trim(), unit: parsed.unit },
 				...(gauge ? { gauge: gauge.id } : {}),
@@ -173,7 +173,7 @@ export class Measuring {
 	/** Takes the last reading of the size in hand back. */
 	withdrawLast(): void {
 		const { readings } = this.#inHand.part().record;
-		const last = readings.findLast(({ payload }) => payload.characteristic === this.place.characteristic);
+		const last = readings.findLast(({ payload }) => payload.characteristic === this.point.characteristic);
 		if (last) this.#inHand.bench().withdraw(last, 'reading removed');
 	}
 }

@@ -1,5 +1,5 @@
 import { judgeMat } from '@exetasis/core/mat';
-import { characteristicOf, effectiveTime, fold, placesToRead, standingDecision } from '@exetasis/core/record';
+import { characteristicOf, effectiveTime, fold, pointsToRead, standingDecision } from '@exetasis/core/record';
 import type { Bench } from '@exetasis/server/jobs/bench';
 import type { Cell } from '@exetasis/server/tableFile';
 import { verdictName } from '../words/reasons';
@@ -12,7 +12,7 @@ export function sizeList(bench: Bench): { readonly sizes: readonly Row[]; readon
 	const gauges = new Map(bench.gauges.map(({ id, name }) => [id, name]));
 	const cylinderOf = (cylinder: number) => (cylinder === 0 ? null : cylinder);
 	const sizes = parts.flatMap(({ station, cell, record, judgement }) =>
-		judgement.sizes.map(({ characteristic, sheet, places, value, budget, gauge }): Row => {
+		judgement.sizes.map(({ characteristic, sheet, points, value, budget, gauge }): Row => {
 			const verdict = standingDecision(record)?.payload.verdict;
 			return [
 				station.name,
@@ -24,7 +24,7 @@ export function sizeList(bench: Bench): { readonly sizes: readonly Row[]; readon
 				sheet.min ?? sheet.max ?? null,
 				cell.asFitted[sheet.key] ?? null,
 				sheet.nominal,
-				places.reduce((sum, { readings }) => sum + readings.length, 0),
+				points.reduce((sum, { readings }) => sum + readings.length, 0),
 				gauge?.name ?? 'shop caliper, assumed',
 				verdict ? verdictName[verdict] : null
 			];
@@ -34,7 +34,7 @@ export function sizeList(bench: Bench): { readonly sizes: readonly Row[]; readon
 		record.readings.map((entry): Row => {
 			const { characteristic, row, column, value, typed, gauge, partC } = entry.payload;
 			const measured = station.characteristics.find(({ key }) => key === characteristic);
-			const grid = measured && placesToRead(measured);
+			const grid = measured && pointsToRead(measured);
 			return [
 				station.name,
 				cylinderOf(cell.cylinder),

@@ -59,7 +59,7 @@ export function arrivalIn(form: SuperValidated<Received>, format: Format, byLead
 			.join('; '),
 		facts: {
 			complaints: complaintsIn(data),
-			place: data.place,
+			workplace: data.workplace,
 			...(cylindersIn(data) && { cylinders: cylindersIn(data) }),
 			...(data.connections && { connections: data.connections }),
 			...(data.cylinderOne && { cylinderOne: data.cylinderOne }),

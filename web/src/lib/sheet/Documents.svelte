@@ -28,7 +28,7 @@
 		untrack(() => form),
 		{ resetForm: true }
 	);
-	function placeOf({ about, key }: DocumentListing): string {
+	function subjectOf({ about, key }: DocumentListing): string {
 		if (about === 'sheet') return 'The sheet';
 		const found =
 			about === 'step'
@@ -49,7 +49,7 @@
 			{#each documents as document (document.id)}
 				<tr>
 					<td><DocumentLinks documents={[document]} /></td>
-					<td>{placeOf(document)}</td>
+					<td>{subjectOf(document)}</td>
 					{#if mayManage}<td>
 							<form method="post" action="?/detach" use:enhance>
 								<input type="hidden" name="document" value={document.id} />

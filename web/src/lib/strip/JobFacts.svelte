@@ -15,7 +15,7 @@
 	const evidence = $derived(job.arrival.evidence);
 	const facts = $derived(
 		[
-			['Place of work', job.arrival.place === 'machine' ? 'the machine' : ''],
+			['Place of work', job.arrival.workplace === 'machine' ? 'the machine' : ''],
 			['Cylinders', job.arrival.cylinders?.join(', ')],
 			[
 				'Cylinder 1',

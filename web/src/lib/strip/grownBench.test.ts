@@ -3,7 +3,7 @@ import { newSheet, withLaidDown, type Customs } from '@exetasis/core/draft';
 import { MOST_STATIONS, sheetSchema } from '@exetasis/core/record';
 import type { Bench } from '@exetasis/server/jobs/bench';
 import { grownBench } from './grownBench';
-import { laidPlace, waitsBehind } from './laidPlace';
+import { laidKey, waitsBehind } from './laidKey';
 import type { Batch, Laid } from './laidDown.svelte';
 
 const plate = {
@@ -72,7 +72,7 @@ describe('a bench with parts that the server does not have yet', () => {
 
 describe('what waits behind laid-down parts', () => {
 	const kept = new Map<string, string>();
-	const store = (value: string) => kept.set(laidPlace('job'), value);
+	const store = (value: string) => kept.set(laidKey('job'), value);
 	globalThis.localStorage = { getItem: (key: string) => kept.get(key) ?? null } as Storage;
 	it('is what came after the first batch, or after one that was refused', () => {
 		expect(waitsBehind('job')).toBeUndefined();

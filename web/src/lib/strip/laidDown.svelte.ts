@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Customs, LaidDown } from '@exetasis/core/draft';
 import type { Picture } from '$lib/log/photo';
 import { growSheet } from './growSheet';
-import { laidPlace } from './laidPlace';
+import { laidKey } from './laidKey';
 
 /** How a part can be found that is laid down. */
 export const foundStates = ['right', 'fellOut', 'pieces', 'pieceLost'] as const;
@@ -73,7 +73,7 @@ export class LaidDownList {
 	constructor(job: string, around: Around) {
 		this.#job = job;
 		this.#around = around;
-		this.#kept = readKept(laidPlace(job));
+		this.#kept = readKept(laidKey(job));
 	}
 
 	get customs(): Customs {
@@ -164,8 +164,8 @@ export class LaidDownList {
 	#keep(kept: Kept): void {
 		this.#kept = kept;
 		try {
-			if (kept.parts.length + kept.waiting.length > 0) localStorage.setItem(laidPlace(this.#job), JSON.stringify(kept));
-			else localStorage.removeItem(laidPlace(this.#job));
+			if (kept.parts.length + kept.waiting.length > 0) localStorage.setItem(laidKey(this.#job), JSON.stringify(kept));
+			else localStorage.removeItem(laidKey(this.#job));
 		} catch {
 			// Full or switched off: the list lives as long as the page.
 		}

@@ -58,7 +58,7 @@ describe('the words of the arithmetic', () => {
 		});
 	it('came across figures of more than one kind of part', () => {
 		expect(partTypeKeys.length).toBeGreaterThan(30);
-		for (const key of ['meanOfWorstPlace', 'howSure', 'beyondNow', 'competingFailure', 'squeeze'])
+		for (const key of ['meanOfWorstPoint', 'howSure', 'beyondNow', 'competingFailure', 'squeeze'])
 			expect(seen).toContain(key);
 	});
 });

@@ -97,7 +97,7 @@ const GAMMA =
 const BUDGET = 'k at the degrees of freedom for 95 % (JCGM 100, Welch–Satterthwaite)';
 
 const steps: Readonly<Record<SizeStep, { readonly name: (size: string) => string; readonly method: string }>> = {
-	meanOfWorstPlace: { name: (size) => size, method: 'Mean of the readings of the worst place, at 20 °C (ISO 1)' },
+	meanOfWorstPoint: { name: (size) => size, method: 'Mean of the readings of the worst point, at 20 °C (ISO 1)' },
 	narrowestZone: {
 		name: (size) => size,
 		method: 'Narrowest zone between two parallel planes that contains all heights, by linear programming (ISO 12781)'

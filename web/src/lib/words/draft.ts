@@ -36,8 +36,8 @@ export function lackSentence(lack: Lack): string {
 }
 
 /** Where a fault is, as the beginning of its sentence. */
-export const faultPlace = ({ place }: DraftFault): string =>
-	place.kind === 'sheet' ? (sheetField[place.field] ?? place.field) : `“${place.name}”`;
+export const faultSubject = ({ subject }: DraftFault): string =>
+	subject.kind === 'sheet' ? (sheetField[subject.field] ?? subject.field) : `“${subject.name}”`;
 
 const sheetField: Readonly<Record<string, string>> = {
 	stations: 'The sheet',
@@ -122,7 +122,7 @@ export const towardName: Readonly<Record<Station['face']['toward'], string>> = {
 const lostText: Readonly<Record<Lost['what'], (name: string) => string>> = {
 	scope: (name) => `scope “${name}”`,
 	part: (name) => `part “${name}”`,
-	size: (name) => `places of a size read on “${name}”`,
+	size: (name) => `points of a size read on “${name}”`,
 	marks: (name) => `marks painted on “${name}”`,
 	bolts: (name) => `bolts tightened at “${name}”`,
 	step: (name) => `step “${name}”, which was answered or signed off`,

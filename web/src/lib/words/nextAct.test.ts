@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readSheet, type ModelSheet } from '@exetasis/core/record';
 import type { BenchPart } from '$lib/log/bench.svelte';
-import { nextAct, readingPlace } from './nextAct';
+import { nextAct, pointName } from './nextAct';
 
 const text = readFileSync(new URL('../../../../demo/sheets/marram.json', import.meta.url), 'utf8');
 const { sheet } = readSheet(text) as { sheet: ModelSheet };
@@ -40,9 +40,7 @@ describe('nextAct', () => {
 
 describe('readingPlace', () => {
 	it('names row and column only where there are several', () => {
-		expect(readingPlace(station('plunger'), diameter)).toBe('Diameter, middle of the seal track, 0°');
-		expect(readingPlace(station('inletSpring'), { characteristic: 'freeLength', row: 0, column: 0 })).toBe(
-			'Free length'
-		);
+		expect(pointName(station('plunger'), diameter)).toBe('Diameter, middle of the seal track, 0°');
+		expect(pointName(station('inletSpring'), { characteristic: 'freeLength', row: 0, column: 0 })).toBe('Free length');
 	});
 });

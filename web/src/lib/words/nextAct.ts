@@ -1,12 +1,12 @@
-import type { GridPlace, JudgedPart } from '@exetasis/core/mat';
-import { characteristicOf, placesToRead, type Station } from '@exetasis/core/record';
+import type { MeasuringPoint, JudgedPart } from '@exetasis/core/mat';
+import { characteristicOf, pointsToRead, type Station } from '@exetasis/core/record';
 import { inSentence, placeName } from './place';
 import { verdictName } from './reasons';
 
 /** Where a reading goes, in words: "diameter, middle, 90°". */
-export function readingPlace(station: Station, { characteristic, row, column }: GridPlace): string {
+export function pointName(station: Station, { characteristic, row, column }: MeasuringPoint): string {
 	const sheet = station.characteristics.find(({ key }) => key === characteristic)!;
-	const { rows, columns } = placesToRead(sheet);
+	const { rows, columns } = pointsToRead(sheet);
 	return [
 		characteristicOf(station, characteristic).name,
 		...(rows.length > 1 ? [rows[row].toLowerCase()] : []),
@@ -20,7 +20,7 @@ interface InHand {
 	/** What is typed and not yet taken. */
 	readonly typed: string;
 	/** The next place without a reading. */
-	readonly unmeasured: GridPlace | undefined;
+	readonly unmeasured: MeasuringPoint | undefined;
 	/** The part that comes next; undefined: this is the last one. */
 	readonly then: Pick<JudgedPart, 'station' | 'cell'> | undefined;
 }
@@ -30,9 +30,9 @@ export function nextAct({ part, locked, typed, unmeasured, then }: InHand): stri
 	if (locked) return 'Arrow keys or touch: next part. You cannot record anything here.';
 	const on = then ? `go to ${inSentence(placeName(then.station.name, then.cell.cylinder))}` : 'this is the last part';
 	if (typed.trim() !== '')
-		return `Enter: saves ${typed.trim()}${unmeasured ? ` as ${inSentence(readingPlace(part.station, unmeasured))}` : ''}.`;
+		return `Enter: saves ${typed.trim()}${unmeasured ? ` as ${inSentence(pointName(part.station, unmeasured))}` : ''}.`;
 	if (!part.inspected) return 'Space: no damage. Letter: damage pattern. Digit: reading.';
-	if (unmeasured) return `Type ${inSentence(readingPlace(part.station, unmeasured))}, then Enter.`;
+	if (unmeasured) return `Type ${inSentence(pointName(part.station, unmeasured))}, then Enter.`;
 	const { verdict } = part.judgement;
 	return verdict === 'reuse' || verdict === 'replace'
 		? `Enter: ${verdictName[verdict]}, then ${on}.`

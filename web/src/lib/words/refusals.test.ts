@@ -25,8 +25,8 @@ const refusals: readonly (readonly [RefusedBecause, string])[] = [
 		'“bore” of the inlet valve seat is not on this model sheet.'
 	],
 	[
-		{ code: 'placeNotOnGrid', row: 4, column: 9 },
-		'The model sheet does not have this measuring place. Reload the page and measure again.'
+		{ code: 'pointNotOnGrid', row: 4, column: 9 },
+		'The model sheet does not have this measuring point. Reload the page and measure again.'
 	],
 	[{ code: 'wrongUnit', typed: 'bar', expected: 'mm' }, 'bar is the wrong kind of unit. Use mm.'],
 	[

@@ -34,7 +34,7 @@ export function slipSentence(slip: Slip, station: Station, format: Format): stri
 		case 'tooFast':
 			return `${name} ${at(slip.value)}: fewer than 1 in 10,000 parts wear this fast. Misread or wrong part?${maybe}`;
 		case 'allAlike':
-			return `${name}: every place reads ${at(slip.value)}, typed within seconds. Was each place measured?`;
+			return `${name}: every point reads ${at(slip.value)}, typed within seconds. Was each point measured?`;
 	}
 }
 

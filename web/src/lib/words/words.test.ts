@@ -88,8 +88,8 @@ describe('reasonSentence', () => {
 			{ code: 'customRenewed', kind: 'plungerRings' },
 			'Plunger O-rings: your shop always replaces these, regardless of condition.'
 		],
-		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 1 }, 'Diameter not measured yet.'],
-		[{ code: 'unmeasured', characteristic: 'diameter', placesLeft: 4 }, 'Diameter: 4 places not measured yet.'],
+		[{ code: 'unmeasured', characteristic: 'diameter', pointsLeft: 1 }, 'Diameter not measured yet.'],
+		[{ code: 'unmeasured', characteristic: 'diameter', pointsLeft: 4 }, 'Diameter: 4 points not measured yet.'],
 		[{ code: 'nothingFound' }, 'Inspected, no damage found.'],
 		[{ code: 'notLooked' }, 'Not inspected yet.']
 	])('%j', (reason, sentence) => expect(say(reason)).toBe(sentence));

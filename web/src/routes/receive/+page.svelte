@@ -248,10 +248,10 @@
 			<fieldset class="sheet wide">
 				<legend>Place and tools</legend>
 				<Field
-					name="place"
+					name="workplace"
 					label="Place of work"
-					bind:value={$form.place}
-					errors={$errors.place}
+					bind:value={$form.workplace}
+					errors={$errors.workplace}
 					options={[
 						['bench', 'on the bench'],
 						['machine', 'on the machine']

@@ -19,7 +19,7 @@ const opened = [
 	() => import('$lib/measure/NewSize.svelte'),
 	() => import('$lib/measure/SlipQuestion.svelte'),
 	() => import('$lib/ui/Segments.svelte'),
-	() => import('$lib/bar/PlacesMenu.svelte'),
+	() => import('$lib/bar/PagesMenu.svelte'),
 	glossary
 ];
 

@@ -5,7 +5,7 @@
 	import { giveFile } from '$lib/ui/giveFile';
 	import { partType, patternName } from '@exetasis/core/part';
 	import { dimensionOf, shownUnit } from '@exetasis/core/quantity';
-	import { discardLimit, placesToRead } from '@exetasis/core/record';
+	import { discardLimit, pointsToRead } from '@exetasis/core/record';
 	import { page } from '$app/state';
 	import Glyph from '$lib/glyph/Glyph.svelte';
 	import CautionNote from '$lib/ui/CautionNote.svelte';
@@ -47,7 +47,7 @@
 		giveFile(`${name}-${sheet.revision}.json`, new Blob([`${JSON.stringify(sheet, null, '\t')}\n`]));
 	}
 	const places = (size: (typeof sheet.stations)[number]['characteristics'][number]) => {
-		const { rows, columns } = placesToRead(size);
+		const { rows, columns } = pointsToRead(size);
 		return rows.length * columns.length;
 	};
 </script>

@@ -11,7 +11,7 @@ import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
 export async function load({ locals, params, parent }) {
 	const { bench } = await parent();
-	const to = bench.job.arrival.place === 'machine' ? 'service' : 'shelf';
+	const to = bench.job.arrival.workplace === 'machine' ? 'service' : 'shelf';
 	return {
 		form: await superValidate({ to }, zod4(releaseSchema), { errors: false }),
 		told: await superValidate({ ...bench.job.customer, customer: bench.job.customer.name ?? '' }, zod4(toldSchema), {

@@ -1,22 +1,22 @@
 import { normalCdf, requireThat } from '../number';
 
-/** One place of a size read at several: its value, what its own readings leave open, and what all readings of its gauge share. */
-interface PlaceReading {
+/** One point of a size read at several: its value, what its own readings leave open, and what all readings of its gauge share. */
+interface PointReading {
 	readonly value: number;
 	/** Standard uncertainty of its own (scatter, resolution), and of what does not average out (zero, temperature). */
 	readonly own: number;
 	readonly shared: number;
 }
 
-interface WorstPlace {
-	/** The largest true value among the places, with its standard uncertainty: without the bias of the largest reading. */
+interface WorstPoint {
+	/** The largest true value among the points, with its standard uncertainty: without the bias of the largest reading. */
 	readonly value: number;
 	readonly u: number;
-	/** Each place's own value, drawn towards the others as far as their scatter allows. */
-	readonly places: readonly number[];
+	/** Each point's own value, drawn towards the others as far as their scatter allows. */
+	readonly points: readonly number[];
 }
 
-const SCATTERS = 7; // between places, from a tenth of the readings' own uncertainty up to their whole range
+const SCATTERS = 7; // between points, from a tenth of the readings' own uncertainty up to their whole range
 const HERMITE = [
 	{ z: -Math.sqrt(3), weight: 1 / 6 },
 	{ z: 0, weight: 2 / 3 },
@@ -25,19 +25,19 @@ const HERMITE = [
 const STEPS = 28; // of the integral over the largest value
 
 /**
- * The worst of several places, estimated from all of them together: true values are normal about a common one with a scatter
- * between places that is integrated over (even prior on its logarithm).
+ * The worst of several points, estimated from all of them together: true values are normal about a common one with a scatter
+ * between points that is integrated over (even prior on its logarithm).
  *
- * The largest of six noisy readings of an even face is not its worst place: the scatter of the readings explains it. What the
- * readings of one gauge share moves all places alike and is added at the end; where gauges differ the least of it is taken
- * as shared, the rest as each place's own.
- * Shape: at least one place, larger is worse. Units: all alike.
- * Errors: PreconditionError where there is no place, a value is not finite, or an uncertainty is below 0 or both are 0.
+ * The largest of six noisy readings of an even face is not its worst point: the scatter of the readings explains it. What the
+ * readings of one gauge share moves all points alike and is added at the end; where gauges differ the least of it is taken
+ * as shared, the rest as each point's own.
+ * Shape: at least one point, larger is worse. Units: all alike.
+ * Errors: PreconditionError where there is no point, a value is not finite, or an uncertainty is below 0 or both are 0.
  * Accuracy: 0.02 of the readings' uncertainty. Source: A. Gelman et al., Bayesian Data Analysis (2013), 5.4 (normal model of
  * exchangeable groups).
  */
-export function worstPlace(readings: readonly PlaceReading[]): WorstPlace {
-	requireThat(readings.length > 0, 'worstPlace', 'readings', 'none', 'at least one place');
+export function worstPoint(readings: readonly PointReading[]): WorstPoint {
+	requireThat(readings.length > 0, 'worstPlace', 'readings', 'none', 'at least one point');
 	for (const { value, own, shared } of readings) {
 		requireThat(Number.isFinite(value), 'worstPlace', 'value', value, 'a finite number');
 		requireThat(own >= 0 && Number.isFinite(own), 'worstPlace', 'own', own, 'at least 0');
@@ -49,7 +49,7 @@ export function worstPlace(readings: readonly PlaceReading[]): WorstPlace {
 		Math.max(Math.sqrt(reading.own ** 2 + reading.shared ** 2 - common ** 2), LEAST * reading.shared)
 	);
 	const values = readings.map(({ value }) => value);
-	if (values.length === 1) return { value: values[0], u: Math.hypot(own[0], common), places: values };
+	if (values.length === 1) return { value: values[0], u: Math.hypot(own[0], common), points: values };
 	const fits = scatters(values, own).map((scatter) => fitOf(values, own, scatter));
 	const largest = Math.max(...fits.map(({ logEvidence }) => logEvidence));
 	const weights = fits.map(({ logEvidence }) => Math.exp(logEvidence - largest));
@@ -61,7 +61,7 @@ export function worstPlace(readings: readonly PlaceReading[]): WorstPlace {
 	return {
 		value,
 		u: Math.sqrt(square + common ** 2),
-		places: values.map((_, j) => over(({ places }) => places[j]))
+		points: values.map((_, j) => over(({ points }) => points[j]))
 	};
 }
 const LEAST = 1e-3; // of what is shared: no reading is without scatter of its own
@@ -79,7 +79,7 @@ function fitOf(values: readonly number[], own: readonly number[], scatter: numbe
 	const logEvidence =
 		values.reduce((sum, value, j) => sum + (Math.log(precision[j]) - precision[j] * (value - centre) ** 2) / 2, 0) -
 		Math.log(all) / 2;
-	// Given the common value, each place is normal about a mean between it and its own reading.
+	// Given the common value, each point is normal about a mean between it and its own reading.
 	const trust = own.map((u) => scatter ** 2 / (scatter ** 2 + u * u));
 	const sd = own.map((u, j) => u * Math.sqrt(trust[j]));
 	const open = 1 / Math.sqrt(all);
@@ -98,7 +98,7 @@ function fitOf(values: readonly number[], own: readonly number[], scatter: numbe
 		logEvidence,
 		mean: centre + mean,
 		variance: Math.max(0, square - mean ** 2),
-		places: values.map((value, j) => centre + trust[j] * (value - centre))
+		points: values.map((value, j) => centre + trust[j] * (value - centre))
 	};
 }
 

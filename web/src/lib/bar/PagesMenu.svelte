@@ -1,10 +1,10 @@
-<!-- @component The places of the application and what belongs to the person, folded into one button of the bar. -->
+<!-- @component The pages of the application and what belongs to the person, folded into one button of the bar. -->
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import MenuIcon from '@lucide/svelte/icons/menu';
 	import { Menu, Portal } from '@skeletonlabs/skeleton-svelte';
-	import { isHere, places } from './places';
+	import { isHere, pages } from './pages';
 
 	interface Props {
 		open?: boolean;
@@ -23,12 +23,12 @@
 </script>
 
 <Menu defaultOpen={open} onSelect={({ value }) => choose(value)}>
-	<Menu.Trigger class="btn-icon" aria-label="Places"><MenuIcon size={20} /></Menu.Trigger>
+	<Menu.Trigger class="btn-icon" aria-label="Pages"><MenuIcon size={20} /></Menu.Trigger>
 	<Portal>
 		<Menu.Positioner class="z-50">
 			<Menu.Content class="sheet menu">
 				<Menu.ItemGroup>
-					{#each places as [path, name] (path)}
+					{#each pages as [path, name] (path)}
 						<Menu.Item
 							value={path}
 							class="menu-item"

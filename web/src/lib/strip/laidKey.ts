@@ -1,5 +1,5 @@
 /** Where this browser keeps the parts of a job that the server does not have yet. */
-export const laidPlace = (job: string): string => `exetasis laid down ${job}`;
+export const laidKey = (job: string): string => `exetasis laid down ${job}`;
 
 /**
  * The first request of parts of a job that the server does not have yet. What was recorded after it may speak of these parts and
@@ -7,7 +7,7 @@ export const laidPlace = (job: string): string => `exetasis laid down ${job}`;
  */
 export function waitsBehind(job: string): string | undefined {
 	try {
-		const kept = JSON.parse(localStorage.getItem(laidPlace(job)) ?? 'null') as {
+		const kept = JSON.parse(localStorage.getItem(laidKey(job)) ?? 'null') as {
 			readonly waiting?: readonly { readonly request: string }[];
 			readonly refused?: string;
 		} | null;

@@ -3,13 +3,15 @@ import { fileURLToPath } from 'node:url';
 
 const alias = { $lib: fileURLToPath(new URL('web/src/lib', import.meta.url)) };
 const onDatabase = ['web/src/lib/report/report.test.ts'];
+// These set what a process has one of: its database, its connection for events, its sessions.
+const onProcess = ['auth/signin', 'background/queue', 'events', 'people'].map((name) => `server/src/${name}.test.ts`);
 const patience = { testTimeout: 30_000, hookTimeout: 60_000 };
 
 export default defineConfig({
 	test: {
 		maxWorkers: 2, // all that the least machine has; without it one core stands idle
 		projects: [
-			// Tests without a connection share loaded modules: loading them for each file takes half of the time.
+			// Test files share loaded modules: loading them for each file takes half of the time.
 			{
 				resolve: { alias },
 				test: {
@@ -25,6 +27,16 @@ export default defineConfig({
 				test: {
 					name: 'server',
 					include: ['server/src/**/*.test.ts', 'scripts/**/*.test.ts', ...onDatabase],
+					exclude: onProcess,
+					globalSetup: 'server/src/testDatabase.ts',
+					isolate: false,
+					...patience
+				}
+			},
+			{
+				test: {
+					name: 'process',
+					include: onProcess,
 					globalSetup: 'server/src/testDatabase.ts',
 					...patience
 				}

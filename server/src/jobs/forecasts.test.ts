@@ -13,9 +13,12 @@ beforeAll(async () => {
 	database = await freshDatabase();
 	shop = await makeShop(database.db, 'Foresight');
 });
-afterAll(() => database.drop());
-
 const asked = vi.spyOn(heavy, 'runHeavy');
+afterAll(async () => {
+	asked.mockRestore();
+	await database.drop();
+});
+
 const reading = (bench: Bench, value: number) =>
 	entryOf(
 		bench,

@@ -34,7 +34,7 @@
 	});
 </script>
 
-<a class="skip btn" href="#content">Skip to the content</a>
+<a class="skip btn absolute -top-[100px] left-2 z-60" href="#content">Skip to the content</a>
 <Hatching />
 {#if data.user}<Timers />{/if}
 {#if data.user && !onBench}<Bar />{/if}
@@ -48,12 +48,6 @@
 {/if}
 
 <style>
-	.skip {
-		position: absolute;
-		top: -100px;
-		left: 8px;
-		z-index: 60;
-	}
 	.skip:focus {
 		top: 4px;
 	}

@@ -109,7 +109,7 @@
 	{@const next = nextStepOf(job)}
 	<span class="line-clamp-2" title={next.first}><b>{next.at}</b> · {next.first}</span>
 {/snippet}
-{#snippet mat(job: Job)}<span class="mat"><LittleMat mat={job.mat} /></span>{/snippet}
+{#snippet mat(job: Job)}<span class="mat block overflow-hidden"><LittleMat mat={job.mat} /></span>{/snippet}
 {#snippet recurring(job: Job)}
 	{#each data.cases.filter(({ pumpId }) => pumpId === job.pumpId) as example (example.id)}
 		<a class="row" href="/trace/cases/{example.id}"
@@ -128,7 +128,7 @@
 {/snippet}
 
 <svelte:head><title>Floor · Exetasis</title></svelte:head>
-<div class="head">
+<div class="head flex flex-wrap gap-x-4 gap-y-1 items-center mb-2">
 	<h1>Floor</h1>
 	{#if !empty}<Segments
 			label="View"
@@ -139,7 +139,7 @@
 			value={view}
 			onchoose={(chosen) => (view = chosen)}
 		/>{/if}
-	<span class="space"></span>
+	<span class="flex-1"></span>
 	{#if data.mayWork && !empty}<a class="btn main" href="/receive">Receive pump</a>{/if}
 </div>
 {#if empty}
@@ -196,16 +196,6 @@
 {/if}
 
 <style>
-	.head {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 1rem;
-		align-items: center;
-		margin-bottom: 8px;
-	}
-	.space {
-		flex: 1;
-	}
 	.due {
 		font-weight: 650;
 		color: var(--doubt);
@@ -229,10 +219,6 @@
 	}
 	.head :global(.segment) {
 		white-space: nowrap;
-	}
-	.mat {
-		display: block;
-		overflow: hidden;
 	}
 	.two .soft,
 	.pump .soft {

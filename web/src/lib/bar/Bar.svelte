@@ -48,15 +48,17 @@
 			{@render children()}
 		{:else}
 			<a class="brand" href="/">Exetasis</a>
-			<nav class="pages" aria-label="Pages">
+			<nav class="pages flex flex-1 overflow-hidden" aria-label="Pages">
 				{#each pages as [path, name] (path)}
 					<a href={path} aria-current={isHere(path, page.url.pathname) ? 'page' : undefined}>{name}</a>
 				{/each}
 			</nav>
-			<span class="here">{pages.find(([path]) => isHere(path, page.url.pathname))?.[1] ?? ''}</span>
+			<span class="here hidden font-[650]">{pages.find(([path]) => isHere(path, page.url.pathname))?.[1] ?? ''}</span>
 		{/if}
 		<AppBar.Trail class={children ? 'sr-only' : 'person'}>
-			{#if !children}<span class="who">{user.name} <span class="soft">{user.role}, {shop?.name}</span></span>{/if}
+			{#if !children}<span class="who text-[0.85rem] whitespace-nowrap"
+					>{user.name} <span class="soft">{user.role}, {shop?.name}</span></span
+				>{/if}
 			<form bind:this={themeForm} method="post" action="/settings?/theme" use:enhance hidden={children !== undefined}>
 				<input type="hidden" name="theme" value={otherTheme} />
 				<button class="btn-icon" aria-label="Switch to {otherTheme}" title="Switch to {otherTheme}">
@@ -98,11 +100,6 @@
 		display: inline-flex;
 		align-items: center;
 	}
-	.pages {
-		display: flex;
-		flex: 1;
-		overflow: hidden;
-	}
 	.pages a {
 		display: inline-flex;
 		align-items: center;
@@ -116,14 +113,6 @@
 	.pages a[aria-current] {
 		border-color: var(--mark);
 		font-weight: 650;
-	}
-	.here {
-		display: none;
-		font-weight: 650;
-	}
-	.who {
-		font-size: 0.85rem;
-		white-space: nowrap;
 	}
 	:global(.bar .menu-narrow) {
 		display: none;

@@ -109,15 +109,15 @@
 	}
 </script>
 
-<section class="sheet" aria-labelledby="step-in-hand">
+<section class="sheet grid gap-2.5 px-[18px] pt-3.5 pb-4 mt-1.5 min-w-0" aria-labelledby="step-in-hand">
 	<p class="soft">Step {index + 1} of {steps.length}</p>
-	<h1 id="step-in-hand">{buildStepName(step)}</h1>
+	<h1 class="text-[1.4rem] leading-[1.25] font-semibold max-w-184 m-0" id="step-in-hand">{buildStepName(step)}</h1>
 	{#if step.sure === 'deduced' && !step.joined}<p class="soft">{deducedStep}</p>{/if}
 	{#if step.joined}<JoinedParts {sheet} joined={step.joined} />{/if}
 	{#each locks as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each cautionsFor(step, job.variants) as caution (caution.text)}<CautionNote {caution} />{/each}
 	{#if cylinder !== undefined && !step.joined}
-		<div class="section">
+		<div class="flex items-center gap-1.5">
 			<b class="figures">{cylinder}</b>
 			<CylinderDrawing {bench} {cylinder} inHand={step.stations} named />
 		</div>
@@ -147,7 +147,7 @@
 	{#if step.ways.length > 0}
 		<StepWays ways={step.ways} chosen={chosenWay} locked={locked || done} onchoose={(key) => (way = key)} />
 	{/if}
-	<footer>
+	<footer class="flex flex-wrap items-center gap-3">
 		{#if signed}
 			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done')}
 				><Check size={18} /> Done<span class="sr-only">: undo step {index + 1}</span></button
@@ -170,31 +170,6 @@
 </section>
 
 <style>
-	.section {
-		display: flex;
-		align-items: center;
-		gap: 6px;
-	}
-	section {
-		display: grid;
-		gap: 10px;
-		padding: 14px 18px 16px;
-		margin-top: 6px;
-		min-width: 0;
-	}
-	h1 {
-		font-size: 1.4rem;
-		line-height: 1.25;
-		font-weight: 600;
-		max-width: 46rem;
-		margin: 0;
-	}
-	footer {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 12px;
-	}
 	.sign {
 		min-height: 56px;
 		min-width: 14rem;

@@ -22,11 +22,11 @@
 {#if !open}
 	<button type="button" class="btn quiet" onclick={() => (open = true)}>{act} …</button>
 {:else}
-	<div class="despite" role="group" aria-label={act}>
+	<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label={act}>
 		<label for={id}>Reason for a different order</label>
 		<input
 			{id}
-			class="input"
+			class="input flex-1 min-w-48"
 			autocomplete="off"
 			maxlength="400"
 			bind:value={reason}
@@ -42,15 +42,5 @@
 	.quiet {
 		justify-self: start;
 		font-weight: 500;
-	}
-	.despite {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-	}
-	.input {
-		flex: 1;
-		min-width: 12rem;
 	}
 </style>

@@ -19,7 +19,7 @@
 			<CylinderDrawing {bench} {cylinder} {inHand} />
 		</div>
 	{/each}
-	<p class="soft">Pressure side left, crank side right.</p>
+	<p class="soft text-[0.8rem]">Pressure side left, crank side right.</p>
 </div>
 
 <style>
@@ -31,8 +31,5 @@
 	}
 	.stack b {
 		width: 1.2rem;
-	}
-	p {
-		font-size: 0.8rem;
 	}
 </style>

@@ -17,9 +17,9 @@
 </script>
 
 <div class="joined">
-	<ol aria-label="Joined in this order">
+	<ol class="flex flex-wrap gap-x-3.5 gap-y-1 mb-1" aria-label="Joined in this order">
 		{#each parts as station, i (station.key)}
-			<li>
+			<li class="grid justify-items-center text-[0.78rem] leading-[1.15] max-w-24 text-center">
 				<Glyph type={station.type} face={station.face} size={52} />
 				<span>{i + 1}. {station.short}</span>
 			</li>
@@ -38,19 +38,5 @@
 		border: 1px solid var(--line);
 		padding: 8px 10px;
 		line-height: 1.35;
-	}
-	ol {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 14px;
-		margin-bottom: 4px;
-	}
-	li {
-		display: grid;
-		justify-items: center;
-		font-size: 0.78rem;
-		line-height: 1.15;
-		max-width: 6rem;
-		text-align: center;
 	}
 </style>

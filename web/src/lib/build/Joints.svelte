@@ -23,23 +23,17 @@
 	const ring = (r: number, deg: number) => `M${point(r, deg + GAP / 2)} A${r} ${r} 0 1 1 ${point(r, deg - GAP / 2)}`;
 </script>
 
-<figure>
+<figure class="flex items-center gap-2.5 my-1">
 	<svg viewBox="-50 -50 100 100" role="img" aria-label="Joints of the rings at {joints.join(', ')} degrees">
 		{#each joints as deg, i (i)}<path d={ring(radius(i), deg)} />{/each}
 	</svg>
-	<figcaption>
+	<figcaption class="text-[0.9rem]">
 		Joints {format.number(apartDeg)}° apart, the first in at 12 o’clock:
 		<b class="figures">{joints.map((deg) => `${format.number(deg)}°`).join(', ')}</b>, by the clock.
 	</figcaption>
 </figure>
 
 <style>
-	figure {
-		display: flex;
-		align-items: center;
-		gap: 10px;
-		margin: 4px 0;
-	}
 	svg {
 		flex: none;
 		width: 84px;
@@ -49,8 +43,5 @@
 		fill: none;
 		stroke: var(--ink);
 		stroke-width: 2.4;
-	}
-	figcaption {
-		font-size: 0.9rem;
 	}
 </style>

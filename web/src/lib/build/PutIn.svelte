@@ -141,9 +141,9 @@
 	};
 </script>
 
-<div class="parts" role="group" aria-label="Parts to fit">
+<div class="grid gap-0.5" role="group" aria-label="Parts to fit">
 	{#if step.walk === 'bore' && cylinders.length > 1}
-		<div class="bores" role="group" aria-label="By cylinder">
+		<div class="flex flex-wrap items-center gap-1.5 pb-1" role="group" aria-label="By cylinder">
 			<span class="soft">One {step.joined ? 'set' : 'cylinder'} at a time:</span>
 			{#each cylinders as cylinder (cylinder)}
 				{@const mine = items.filter((item) => item.cylinder === cylinder)}
@@ -166,7 +166,7 @@
 				{@const station = first.place.station}
 				{@const booked = notBookedIn(key)}
 				<Glyph type={station.type} face={station.face} up={up?.get(station.in)} size={46} />
-				<div class="words">
+				<div class="leading-[1.3] text-[0.94rem]">
 					<b>{station.name}{station.pieces > 1 ? `, ${station.pieces} at each place` : ''}</b>
 					{#each directions(key) as text (text)}{#if text}<p>{text}</p>{/if}{/each}
 					{#if booked.here < booked.wanted}<p class="soft">
@@ -194,7 +194,7 @@
 				</div>
 			{:else}
 				{@const unit = first.place.unit}
-				<span class="set" aria-hidden="true"
+				<span class="grid grid-cols-[1fr_1fr]" aria-hidden="true"
 					>{#each unit.parts.slice(0, 4) as part (part)}{@const station = sheet.stations.find(
 							(station) => station.key === part
 						)}{#if station}<Glyph
@@ -204,12 +204,12 @@
 								size={23}
 							/>{/if}{/each}</span
 				>
-				<div class="words">
+				<div class="leading-[1.3] text-[0.94rem]">
 					<b>{unit.name}</b>
 					<p class="soft">Joined on the bench, fitted as one.</p>
 				</div>
 			{/if}
-			<div class="cells">
+			<div class="cells flex flex-wrap justify-end gap-1.5">
 				{#each mine as item (placeOf(item))}
 					<button
 						type="button"
@@ -242,17 +242,6 @@
 {#if !locked}<SitsHow places={items.flatMap((item) => (item.kind === 'part' ? [item.place] : []))} onkeep={keep} />{/if}
 
 <style>
-	.parts {
-		display: grid;
-		gap: 2px;
-	}
-	.bores {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		padding-bottom: 4px;
-	}
 	.row {
 		display: grid;
 		grid-template-columns: 50px minmax(0, 1fr) auto;
@@ -263,20 +252,6 @@
 	}
 	.here {
 		box-shadow: inset 4px 0 var(--mark);
-	}
-	.set {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-	}
-	.words {
-		line-height: 1.3;
-		font-size: 0.94rem;
-	}
-	.cells {
-		display: flex;
-		flex-wrap: wrap;
-		justify-content: end;
-		gap: 6px;
 	}
 	.cells button {
 		display: grid;

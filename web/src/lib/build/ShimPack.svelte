@@ -58,7 +58,7 @@
 	}
 </script>
 
-<div class="pack" role="group" aria-label="Shim pack">
+<div class="flex flex-wrap items-center gap-1.5 text-[0.92rem]" role="group" aria-label="Shim pack">
 	{#each before as text (text)}<p class="soft">Last rebuild: {text}</p>{/each}
 	<label for="{id}-gap">End gap or movement ({unitLabel(format.units.length)})</label>
 	<input id="{id}-gap" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
@@ -87,13 +87,6 @@
 </div>
 
 <style>
-	.pack {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		font-size: 0.92rem;
-	}
 	.input {
 		width: 6rem;
 	}

@@ -20,13 +20,13 @@
 
 {#if pressed.length > 0}
 	{#if measured === undefined}
-		<button type="button" class="btn" onclick={open}
+		<button type="button" class="btn justify-self-start" onclick={open}
 			>Measure how {pressed.length === 1
 				? `the ${inSentence(pressed[0].station.name)} sits`
 				: 'one of them sits'}</button
 		>
 	{:else}
-		<label class="of"
+		<label class="flex items-center gap-1.5"
 			>How it sits: <select class="select" bind:value={measured}>
 				{#each pressed as { part, station, cylinder } (part)}<option value={part}
 						>{placeName(station.name, cylinder)}</option
@@ -45,14 +45,6 @@
 {/if}
 
 <style>
-	.btn {
-		justify-self: start;
-	}
-	.of {
-		display: flex;
-		align-items: center;
-		gap: 6px;
-	}
 	.select {
 		width: auto;
 	}

@@ -31,13 +31,13 @@
 	});
 </script>
 
-<div class="slot" role="group" aria-label="Turn to the next slot">
+<div class="flex flex-wrap items-center gap-1.5 text-[0.92rem]" role="group" aria-label="Turn to the next slot">
 	<label for="{id}-ahead">Angle from the next slot to the hole (°)</label>
 	<input id="{id}-ahead" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={ahead} />
 	<label for="{id}-rise">Torque rise (N·m per degree, if you read it twice)</label>
 	<input id="{id}-rise" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={rise} />
 	{#if answer}
-		<p role="status">
+		<p class="basis-full" role="status">
 			{#if 'problem' in answer}<span class="wrong">{answer.problem}</span>
 			{:else if answer.turnDeg === 0}<b>The pin fits.</b>
 			{:else}
@@ -60,17 +60,7 @@
 </div>
 
 <style>
-	.slot {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		font-size: 0.92rem;
-	}
 	.input {
 		width: 5rem;
-	}
-	p {
-		flex-basis: 100%;
 	}
 </style>

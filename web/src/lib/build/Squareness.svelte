@@ -39,14 +39,14 @@
 	);
 </script>
 
-<div class="square" role="group" aria-label="Depth and squareness">
+<div class="flex flex-wrap items-center gap-1.5 text-[0.92rem]" role="group" aria-label="Depth and squareness">
 	<span>Depth below the face ({unitLabel(format.units.length)}) at</span>
 	{#each clock as [, name], i (name)}
 		<label for="{id}-{i}">{name}</label>
 		<input id="{id}-{i}" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={typed[i]} />
 	{/each}
 	{#if answer}
-		<p role="status">
+		<p class="basis-full" role="status">
 			{#if 'problem' in answer}<span class="wrong">{answer.problem}</span>
 			{:else}
 				<b>{words}.</b>
@@ -57,21 +57,11 @@
 				<button type="button" class="btn" onclick={() => onkeep(`${words}.`)}>Save with the part</button>
 			{/if}
 		</p>
-	{:else}<p class="soft">Measure at least three places.</p>{/if}
+	{:else}<p class="soft basis-full">Measure at least three places.</p>{/if}
 </div>
 
 <style>
-	.square {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		font-size: 0.92rem;
-	}
 	.input {
 		width: 5rem;
-	}
-	p {
-		flex-basis: 100%;
 	}
 </style>

@@ -116,7 +116,7 @@
 
 <section class="tighten" aria-label="Tighten {placeName(place.station.name, place.cylinder)}">
 	<BoltMap {fastening} {tight} {next} />
-	<div class="now">
+	<div class="now grid gap-1.5 justify-items-start leading-[1.3]">
 		<b>{placeName(place.station.name, place.cylinder)}</b>
 		{#if !isIn}
 			<p class="soft">Start {fastening.bolts.length > 1 ? 'them' : 'it'} by hand first to avoid crossed threads.</p>
@@ -146,7 +146,7 @@
 				>
 			{/if}
 			{#if target && wrenches.length > 0}
-				<label class="with"
+				<label class="with flex items-center gap-1.5"
 					>Wrench <select
 						class="select"
 						disabled={locked}
@@ -224,12 +224,6 @@
 		border-top: 1px solid var(--line);
 		padding-top: 8px;
 	}
-	.now {
-		display: grid;
-		gap: 6px;
-		justify-items: start;
-		line-height: 1.3;
-	}
 	.now .main {
 		min-height: 56px;
 		min-width: 14rem;
@@ -243,11 +237,6 @@
 	}
 	.read .input {
 		width: 7rem;
-	}
-	.with {
-		display: flex;
-		align-items: center;
-		gap: 6px;
 	}
 	.with .select {
 		width: auto;

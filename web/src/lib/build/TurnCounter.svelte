@@ -19,7 +19,7 @@
 	}
 </script>
 
-<div class="turns" role="group" aria-label="Turned past hand-tight">
+<div class="flex flex-wrap items-center gap-1.5 text-[0.92rem]" role="group" aria-label="Turned past hand-tight">
 	<span>Turned past hand-tight</span>
 	{#each steps as deg (deg)}
 		<button type="button" class="btn" disabled={deg > left} onclick={() => turn([...turned, deg])}>{deg}°</button>
@@ -36,13 +36,3 @@
 				: ''}</span
 	>
 </div>
-
-<style>
-	.turns {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		font-size: 0.92rem;
-	}
-</style>

@@ -127,7 +127,7 @@
 </p>
 {#if chosen !== undefined && inHand}
 	{@const index = chosen}
-	<div class="exact" role="group" aria-label="Position {index + 1}">
+	<div class="grid grid-cols-[1fr_1fr_auto] gap-2 items-end" role="group" aria-label="Position {index + 1}">
 		<QuantityField
 			label="To the right of the middle"
 			value={inHand.xMm}
@@ -194,11 +194,5 @@
 		dominant-baseline: central;
 		font-family: var(--figures);
 		pointer-events: none;
-	}
-	.exact {
-		display: grid;
-		grid-template-columns: 1fr 1fr auto;
-		gap: 8px;
-		align-items: end;
 	}
 </style>

@@ -30,11 +30,14 @@
 		{/each}
 	</ul>
 </section>
-<section aria-label="Levels" class="levels">
+<section aria-label="Levels" class="levels grid grid-cols-[repeat(auto-fit,minmax(18rem,1fr))] gap-4 mt-4">
 	{#each levels as level, i (level)}
 		{@const lacks = draft.lacks[level]}
 		<div>
-			<h3>{i + 1} {levelName[level]}: {ready ? (lacks.length === 0 ? 'complete' : 'usable, with gaps') : 'not yet'}</h3>
+			<h3 class="font-[650] border-b border-b-line">
+				{i + 1}
+				{levelName[level]}: {ready ? (lacks.length === 0 ? 'complete' : 'usable, with gaps') : 'not yet'}
+			</h3>
 			<ul>
 				{#each lacks as lack (lack.code)}
 					<li>
@@ -62,16 +65,6 @@
 		border-left: 3px solid var(--pencil);
 		padding-left: 10px;
 		margin-bottom: 6px;
-	}
-	.levels {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
-		gap: 16px;
-		margin-top: 16px;
-	}
-	h3 {
-		font-weight: 650;
-		border-bottom: 1px solid var(--line);
 	}
 	.levels li {
 		display: flex;

@@ -17,11 +17,11 @@
 	<section role="alert" class="sheet">
 		<h2>{theirs.changedBy} changed this draft</h2>
 		<p>Your last change is not on the server. Their version differs from yours:</p>
-		<ul>
+		<ul class="list-disc pl-[1.2rem]">
 			{#each changes.slice(0, MOST) as change, i (i)}<li>{changeSentence(change)}</li>{/each}
 			{#if changes.length > MOST}<li class="soft">and {changes.length - MOST} more</li>{/if}
 		</ul>
-		<div class="acts">
+		<div class="flex gap-2 my-2">
 			<button type="button" class="btn main" onclick={() => draft.takeTheirs()}>Go on from theirs</button>
 			<button type="button" class="btn" onclick={() => draft.keepMine()}>Save mine over it</button>
 		</div>
@@ -34,14 +34,5 @@
 		padding: 10px 14px;
 		border-left: 4px solid var(--doubt);
 		margin-bottom: 8px;
-	}
-	ul {
-		list-style: disc;
-		padding-left: 1.2rem;
-	}
-	.acts {
-		display: flex;
-		gap: 8px;
-		margin: 8px 0;
 	}
 </style>

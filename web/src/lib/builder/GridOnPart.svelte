@@ -45,14 +45,14 @@
 
 {#if size.grid || size.face}
 	<figure>
-		<div class="drawings" role="img" aria-label={words}>
+		<div class="flex flex-wrap gap-2" role="img" aria-label={words}>
 			{#if size.face}
 				<svg viewBox="0 0 {SIDE} {SIDE}" width={SIDE} height={SIDE}>
 					<rect class="body" x="4" y="4" width={SIDE - 8} height={SIDE - 8} />
 					{#each onFace as { x, y } (`${x} ${y}`)}<circle class="place" cx={x} cy={y} r="4" />{/each}
 				</svg>
 			{:else}
-				<div class="part">
+				<div class="part relative leading-[0]">
 					<Glyph {type} size={SIDE} />
 					<svg viewBox="0 0 {SIDE} {SIDE}" width={SIDE} height={SIDE}>
 						{#each along as { name, x }, i (name)}
@@ -70,22 +70,13 @@
 				</svg>
 			{/if}
 		</div>
-		<figcaption class="soft">
+		<figcaption class="soft text-[0.85rem]">
 			{words}{#if along.length > 0}: {along.map(({ name }, i) => `${i + 1} ${name}`).join(', ')}{/if}
 		</figcaption>
 	</figure>
 {/if}
 
 <style>
-	.drawings {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-	}
-	.part {
-		position: relative;
-		line-height: 0;
-	}
 	.part > svg {
 		position: absolute;
 		inset: 0;
@@ -103,8 +94,5 @@
 		font-size: 11px;
 		text-anchor: middle;
 		fill: var(--ink);
-	}
-	figcaption {
-		font-size: 0.85rem;
 	}
 </style>

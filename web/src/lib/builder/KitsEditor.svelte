@@ -31,7 +31,7 @@
 
 {#each kits as kit, i (i)}
 	<section aria-label="Kit {kit.number}">
-		<div class="row">
+		<div class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end">
 			<TextEdit label="Number" value={kit.number} onchange={(number = '') => change(i, { number })} />
 			<TextEdit label="Name" value={kit.name} onchange={(name = '') => change(i, { name })} />
 			<QuantityField
@@ -46,9 +46,9 @@
 				<button type="button" class="btn" onclick={() => keep(kits.toSpliced(i, 1))}>Delete kit</button>
 			</div>
 		</div>
-		<div class="row">
+		<div class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end">
 			{#each kit.holds as hold, j (hold.station)}
-				<div class="hold">
+				<div class="flex gap-1 items-end">
 					<QuantityField
 						label={nameOf(hold.station)}
 						value={hold.pieces}
@@ -75,7 +75,7 @@
 {:else}<p class="soft">No kits yet. Parts that no kit holds are bought singly.</p>{/each}
 {#if draft.body.stations.length > 0}
 	<PriceFile {draft} mostKits={MOST} />
-	<div class="row">
+	<div class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end">
 		<Choose
 			label="First part of a new kit"
 			value={first === '' ? draft.body.stations[0].key : first}
@@ -92,16 +92,5 @@
 		padding: 8px 0;
 		display: grid;
 		gap: 8px;
-	}
-	.row {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
-		gap: 8px;
-		align-items: end;
-	}
-	.hold {
-		display: flex;
-		gap: 4px;
-		align-items: end;
 	}
 </style>

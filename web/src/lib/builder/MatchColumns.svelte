@@ -17,7 +17,7 @@
 	]);
 </script>
 
-<div class="columns">
+<div class="columns grid grid-cols-[repeat(auto-fill,minmax(12rem,1fr))] gap-2.5 my-2.5">
 	{#each fields as [field, label] (field)}
 		<Choose
 			{label}
@@ -27,12 +27,3 @@
 		/>
 	{/each}
 </div>
-
-<style>
-	.columns {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
-		gap: 10px;
-		margin: 10px 0;
-	}
-</style>

@@ -61,7 +61,7 @@
 <Segments label="Begin" options={ways} value={way} onchoose={choose} />
 <form method="post" action={way === 'strip' ? '?/strip' : '?/start'} use:enhance class="mt-3 grid gap-3">
 	<Fields>
-		<div class="plate">
+		<div class="grid grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] gap-2.5 items-start">
 			<Field name="model" label="Model" bind:value={$form.model} errors={$errors.model} />
 			<Field name="maker" label="Maker" bind:value={$form.maker} errors={$errors.maker} />
 			<Field name="cylinders" label="Cylinders" bind:value={$form.cylinders} errors={$errors.cylinders} />
@@ -112,7 +112,7 @@
 			<p class="soft">The sheet begins with lock-out and release of pressure. You then add the parts in strip order.</p>
 		{/if}
 		{#if $errors.parts}<p class="wrong" role="alert">{$errors.parts[0]}</p>{/if}
-		<div class="begin">
+		<div class="sticky bottom-0 flex gap-2.5 items-center py-2 bg-paper">
 			<button class="btn main" disabled={!ready}>{way === 'strip' ? 'Receive the pump' : 'Begin sheet'}</button>
 			{#if !ready}<span class="soft"
 					>{way === 'layout' ? 'Choose a drawing first.' : 'Read a parts list below first.'}</span
@@ -121,21 +121,3 @@
 	</Fields>
 </form>
 {#if way === 'list'}<PartsList {names} {cylinders} onparts={(parts) => ($form.parts = parts)} />{/if}
-
-<style>
-	.plate {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
-		gap: 10px;
-		align-items: start;
-	}
-	.begin {
-		position: sticky;
-		bottom: 0;
-		display: flex;
-		gap: 10px;
-		align-items: center;
-		padding: 8px 0;
-		background: var(--paper);
-	}
-</style>

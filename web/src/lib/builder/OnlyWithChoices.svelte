@@ -17,7 +17,7 @@
 </script>
 
 {#each variants as variant (variant.key)}
-	<div class="chips" role="group" aria-label="Only with: {variant.name}">
+	<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Only with: {variant.name}">
 		<span class="soft">Only with: {variant.name}</span>
 		{#each variant.choices as { key, name } (key)}
 			<button
@@ -29,12 +29,3 @@
 		{/each}
 	</div>
 {/each}
-
-<style>
-	.chips {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-	}
-</style>

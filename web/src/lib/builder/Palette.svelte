@@ -37,9 +37,9 @@
 	});
 </script>
 
-<section aria-labelledby="{id}-head">
+<section class="flex flex-col gap-1.5 min-w-0 min-h-0" aria-labelledby="{id}-head">
 	<h2 id="{id}-head">Add part</h2>
-	<p class="soft">{afterName ? `Goes behind “${afterName}”.` : 'Goes to the end of the strip order.'}</p>
+	<p class="soft text-[0.82rem]">{afterName ? `Goes behind “${afterName}”.` : 'Goes to the end of the strip order.'}</p>
 	<input
 		class="input"
 		type="search"
@@ -55,25 +55,15 @@
 					<span>{partType(type).name}</span>
 					{#if i < next.length && sought === ''}<span class="sr-only">often next</span><span
 							aria-hidden="true"
-							class="soft">next</span
+							class="soft text-[0.82rem]">next</span
 						>{/if}
 				</button>
 			</li>
-		{:else}<li class="soft">No part type with this name. Try a shorter word.</li>{/each}
+		{:else}<li class="soft text-[0.82rem]">No part type with this name. Try a shorter word.</li>{/each}
 	</ul>
 </section>
 
 <style>
-	section {
-		display: flex;
-		flex-direction: column;
-		gap: 6px;
-		min-width: 0;
-		min-height: 0;
-	}
-	.soft {
-		font-size: 0.82rem;
-	}
 	ul {
 		position: relative; /* what is only heard stays within the list */
 		flex: 1;

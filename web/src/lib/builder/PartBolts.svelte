@@ -70,7 +70,7 @@
 	let wide = $state(80);
 </script>
 
-<div class="two">
+<div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 	<Choose
 		label="Arrangement"
 		value={shape}
@@ -103,7 +103,7 @@
 </div>
 {#if fastening || byHand}<BoltDrawing name={part.name} {fastening} adding={byHand} onchange={place} />{/if}
 {#if fastening}
-	<div class="two">
+	<div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 		<Choose
 			label="Order"
 			value={fastening.pattern}
@@ -136,12 +136,12 @@
 		/>
 	</div>
 	{#if fastening.torqueFrom === 'assumed' && fastening.torqueNm !== undefined}
-		<p class="doubt">{torqueFromWords.assumed}.</p>
+		<p class="text-doubt">{torqueFromWords.assumed}.</p>
 	{/if}
 	{#if fastening.torqueNm === undefined}
 		<details>
-			<summary>Propose a torque from the size of the bolt</summary>
-			<div class="two">
+			<summary class="min-h-11 flex items-center cursor-pointer">Propose a torque from the size of the bolt</summary>
+			<div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 				<QuantityField
 					label="Thread, nominal diameter"
 					value={bolt.diameterMm}
@@ -188,21 +188,3 @@
 	<div><button type="button" class="btn" onclick={() => save(undefined)}>Delete bolts and torque</button></div>
 {/if}
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-
-<style>
-	.two {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px;
-		align-items: end;
-	}
-	summary {
-		min-height: 44px;
-		display: flex;
-		align-items: center;
-		cursor: pointer;
-	}
-	.doubt {
-		color: var(--doubt);
-	}
-</style>

@@ -29,7 +29,7 @@
 {#each left as caution (caution.text)}
 	<button type="button" class="btn usual" onclick={() => add(caution)}>+ {caution.text}</button>
 {/each}
-<div class="two">
+<div class="two grid grid-cols-[9rem_1fr] gap-2 items-end">
 	<Choose
 		label="Hazard"
 		value={hazard}
@@ -50,11 +50,5 @@
 		justify-content: flex-start;
 		text-align: left;
 		font-weight: 450;
-	}
-	.two {
-		display: grid;
-		grid-template-columns: 9rem 1fr;
-		gap: 8px;
-		align-items: end;
 	}
 </style>

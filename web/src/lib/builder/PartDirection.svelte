@@ -42,7 +42,7 @@
 	}
 </script>
 
-<div class="direction">
+<div class="direction flex gap-2.5 items-center">
 	<button
 		type="button"
 		class="turn"
@@ -54,7 +54,8 @@
 		>
 	</button>
 	<p>
-		<b>{sentence}</b><br /><span class="soft">Touch the drawing to turn the part. P: pressure side, C: crank side.</span
+		<b>{sentence}</b><br /><span class="soft text-[0.82rem]"
+			>Touch the drawing to turn the part. P: pressure side, C: crank side.</span
 		>
 	</p>
 </div>
@@ -62,7 +63,7 @@
 	<button type="button" class="btn" onclick={() => set(part.face)}>Confirm direction</button>
 {/if}
 {#if !partType(part.type).symmetric || part.face.toward !== 'either'}
-	<div class="two">
+	<div class="two grid grid-cols-[1fr_1fr] gap-2">
 		<Choose label="Direction" value={part.face.toward} options={towards} onchoose={face} />
 		{#if part.face.toward === 'P' || part.face.toward === 'C' || part.face.toward === 'mate'}
 			<TextEdit
@@ -93,11 +94,6 @@
 {/if}
 
 <style>
-	.direction {
-		display: flex;
-		gap: 10px;
-		align-items: center;
-	}
 	.turn {
 		display: flex;
 		align-items: center;
@@ -110,13 +106,5 @@
 	}
 	.turn:hover {
 		border-color: var(--mark);
-	}
-	.soft {
-		font-size: 0.82rem;
-	}
-	.two {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px;
 	}
 </style>

@@ -82,7 +82,7 @@
 	<button type="button" class="btn" onclick={() => draft.change(withoutParts(draft.body, [part.key]))}>Delete</button>
 </div>
 <PartDirection {draft} {part} {customs} />
-<div class="two">
+<div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 	<TextEdit
 		label="Name"
 		value={part.name}
@@ -152,7 +152,7 @@
 	onchange={(cautions) => change({ cautions: cautions.map((caution) => ({ when: 'both' as const, ...caution })) })}
 />
 <h3>Ordering</h3>
-<div class="two">
+<div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 	<TextEdit
 		label="Part number"
 		value={part.number}
@@ -241,12 +241,6 @@
 		display: flex;
 		flex-wrap: wrap;
 		gap: 6px;
-	}
-	.two {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px;
-		align-items: end;
 	}
 	h3 {
 		font-weight: 650;

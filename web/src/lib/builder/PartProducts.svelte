@@ -53,7 +53,7 @@
 			onchange={(text = '') => keep(part.products.with(i, { ...used, where: text }))}
 		/>
 		{#if product && (product.kind === 'sealant' || product.kind === 'locker')}
-			<div class="two">
+			<div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 				<QuantityField
 					label="To be worked within"
 					value={product.workMinutes}
@@ -76,7 +76,7 @@
 		{/if}
 	</div>
 {/each}
-<div class="two">
+<div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 	<Choose
 		label="Kind of a new product"
 		value={kind}
@@ -99,11 +99,5 @@
 	.product {
 		border-left: 2px solid var(--line);
 		padding-left: 8px;
-	}
-	.two {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px;
-		align-items: end;
 	}
 </style>

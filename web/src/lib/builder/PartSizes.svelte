@@ -97,12 +97,15 @@
 {#each part.characteristics as size (size.key)}
 	{@const known = knownSize(size.key)}
 	{@const limit = discardLimit(size)}
-	<fieldset>
-		<legend>{known.name} <span class="soft">with {known.instrument}</span></legend>
-		<button type="button" class="btn-icon" aria-label="Delete {known.name}" onclick={() => drop(size.key)}
-			><X size={18} aria-hidden="true" /></button
+	<fieldset class="relative border border-line px-2 pt-1 pb-2 grid gap-1.5">
+		<legend class="font-semibold px-1">{known.name} <span class="soft">with {known.instrument}</span></legend>
+		<button
+			type="button"
+			class="btn-icon absolute right-0 -top-[14px]"
+			aria-label="Delete {known.name}"
+			onclick={() => drop(size.key)}><X size={18} aria-hidden="true" /></button
 		>
-		<div class="three">
+		<div class="grid grid-cols-[repeat(3,1fr)] gap-1.5 items-start">
 			<QuantityField
 				label="New"
 				value={size.nominal}
@@ -140,8 +143,8 @@
 				>
 			</p>{/if}
 		<details>
-			<summary>When and where to measure</summary>
-			<div class="three">
+			<summary class="cursor-pointer min-h-8 text-ink-soft">When and where to measure</summary>
+			<div class="grid grid-cols-[repeat(3,1fr)] gap-1.5 items-start">
 				<Choose
 					label="Measure"
 					value={size.when}
@@ -178,8 +181,8 @@
 	</fieldset>
 {/each}
 {#each missing.filter(({ key }) => begun.includes(key)) as size (size.key)}
-	<fieldset>
-		<legend>{size.name} <span class="soft">with {size.instrument}</span></legend>
+	<fieldset class="relative border border-line px-2 pt-1 pb-2 grid gap-1.5">
+		<legend class="font-semibold px-1">{size.name} <span class="soft">with {size.instrument}</span></legend>
 		<QuantityField
 			label="Size of a new part"
 			value={undefined}
@@ -194,35 +197,13 @@
 		</p>
 	</fieldset>
 {/each}
-<div class="chips" role="group" aria-label="Add size">
+<div class="flex flex-wrap gap-1.5" role="group" aria-label="Add size">
 	{#each missing.filter(({ key }) => !begun.includes(key)) as size (size.key)}
 		<button type="button" class="btn" onclick={() => (begun = [...begun, size.key])}>+ {size.name}</button>
 	{/each}
 </div>
 
 <style>
-	fieldset {
-		position: relative;
-		border: 1px solid var(--line);
-		padding: 4px 8px 8px;
-		display: grid;
-		gap: 6px;
-	}
-	legend {
-		font-weight: 600;
-		padding: 0 4px;
-	}
-	.btn-icon {
-		position: absolute;
-		right: 0;
-		top: -14px;
-	}
-	.three {
-		display: grid;
-		grid-template-columns: repeat(3, 1fr);
-		gap: 6px;
-		align-items: start;
-	}
 	.doubt {
 		display: flex;
 		align-items: center;
@@ -230,15 +211,5 @@
 		flex-wrap: wrap;
 		border-left: 3px solid var(--doubt);
 		padding-left: 8px;
-	}
-	summary {
-		cursor: pointer;
-		min-height: 32px;
-		color: var(--ink-soft);
-	}
-	.chips {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
 	}
 </style>

@@ -31,7 +31,7 @@
 	}
 </script>
 
-<div class="chips">
+<div class="flex flex-wrap gap-1.5">
 	{#each part.tools as { tool } (tool)}
 		<button
 			type="button"
@@ -51,11 +51,3 @@
 		onchange={add}
 	/>
 {/key}
-
-<style>
-	.chips {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-	}
-</style>

@@ -74,7 +74,7 @@
 					<td>{line.description}</td>
 					<td class="number">{line.quantity}{line.per === 'cylinder' ? ` (${line.pieces} per cylinder)` : ''}</td>
 					<td>
-						<div class="types">
+						<div class="types flex flex-wrap gap-1">
 							{#each type === '' ? line.types : [type] as other (other)}
 								<button
 									type="button"
@@ -103,11 +103,6 @@
 {/if}
 
 <style>
-	.types {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px;
-	}
 	.types select {
 		width: 12rem;
 	}

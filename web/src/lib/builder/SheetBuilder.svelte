@@ -109,7 +109,7 @@
 
 <svelte:window onkeydown={keys} />
 
-<div class="head">
+<div class="head flex flex-wrap items-center gap-2 mb-2">
 	<Segments label="View" options={views} value={view} onchoose={(chosen) => (view = chosen)} />
 	{#if mayEdit}
 		<button type="button" class="btn" disabled={!draft.mayUndo} onclick={() => draft.undo()}
@@ -124,7 +124,7 @@
 <Conflict {draft} />
 {#if !alive}<p class="soft">Loading the drawing…</p>
 {:else}
-	<fieldset disabled={!mayEdit} class="plain">
+	<fieldset disabled={!mayEdit} class="contents">
 		{#if view === 'parts'}
 			<div class="columns">
 				{#if mayEdit && full}<p class="soft">
@@ -140,7 +140,7 @@
 						<span>crank side C</span>
 					</div>
 					{#if draft.body.variants.length > 0}
-						<div class="switches">
+						<div class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-2 px-1.5 py-1">
 							{#each draft.body.variants as { key, name, choices } (key)}
 								<Choose
 									label={name}
@@ -153,12 +153,12 @@
 					{/if}
 					<Stack {draft} {several} {mayEdit} {drawnWith} />
 				</section>
-				<section aria-label="Part in hand" class="form">
+				<section aria-label="Part in hand" class="form grid gap-2 content-start px-1 pb-4">
 					{#if draft.part}
 						{#key draft.part.key}<PartForm {draft} part={draft.part} {customs} {currency} />{/key}
 					{:else if draft.selected.length > 1}
 						<h2>{draft.selected.length} parts chosen</h2>
-						<div class="acts">
+						<div class="flex flex-wrap gap-1.5">
 							<button type="button" class="btn" onclick={() => draft.change(joined)}>Join on the bench</button>
 							<button
 								type="button"
@@ -191,13 +191,6 @@
 {/if}
 
 <style>
-	.head {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 8px;
-		margin-bottom: 8px;
-	}
 	.head :global(.segmented) {
 		max-width: 100%;
 		overflow-x: auto;
@@ -205,9 +198,6 @@
 	.head :global(.segment) {
 		white-space: nowrap;
 		padding-inline: 0.7rem;
-	}
-	.plain {
-		display: contents;
 	}
 	.columns {
 		display: grid;
@@ -227,12 +217,6 @@
 	.drawing {
 		border: 1px solid var(--line);
 	}
-	.form {
-		display: grid;
-		gap: 8px;
-		align-content: start;
-		padding: 0 4px 16px;
-	}
 	.ends {
 		position: sticky;
 		top: 0;
@@ -244,17 +228,6 @@
 		background: var(--paper);
 		font-family: var(--figures);
 		font-size: 0.8rem;
-	}
-	.switches {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
-		gap: 8px;
-		padding: 4px 6px;
-	}
-	.acts {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
 	}
 	@media (max-width: 1000px) {
 		.columns,

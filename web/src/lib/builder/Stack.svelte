@@ -108,7 +108,7 @@
 					onclick={() => take(item.key)}
 				>
 					<Glyph type={item.type} face={item.face} size={40} />
-					<span class="name"
+					<span class="name text-[0.74rem] leading-[1.1] text-center wrap-anywhere"
 						><span class="figures soft">{number.get(item.key)}</span>
 						{item.short}{item.pieces > 1 ? ` ×${item.pieces}` : ''}</span
 					>
@@ -124,14 +124,14 @@
 {#if draft.body.stations.length > 0}
 	<Lasso on={several && mayEdit} onchoose={(keys) => draft.select(keys, true)}>
 		{@render row('cylinder', cylinder, 'Parts of each cylinder in strip order, pressure side to the left')}
-		<h3>
+		<h3 class="px-1.5 pt-2.5 pb-0.5 font-semibold text-[0.9rem]">
 			Once per pump <span class="soft"
 				>Drag a part here if the pump has one of it. The numbers give the strip order.</span
 			>
 		</h3>
 		{@render row('pump', pump, 'Parts once per pump in strip order')}
 	</Lasso>
-{:else}<p class="soft none">
+{:else}<p class="soft p-[24px] max-w-120">
 		No parts yet. Touch a part type for each part, in the order in which the parts come off.
 	</p>{/if}
 
@@ -172,11 +172,6 @@
 		white-space: nowrap;
 		color: var(--ink-soft);
 		overflow: visible;
-	}
-	h3 {
-		padding: 10px 6px 2px;
-		font-weight: 600;
-		font-size: 0.9rem;
 	}
 	h3 .soft {
 		margin-left: 0.5rem;
@@ -221,12 +216,6 @@
 	.part.wrong .name {
 		border-bottom: 2px solid var(--pencil);
 	}
-	.name {
-		font-size: 0.74rem;
-		line-height: 1.1;
-		text-align: center;
-		overflow-wrap: anywhere;
-	}
 	.grip {
 		position: absolute;
 		right: 2px;
@@ -238,9 +227,5 @@
 		color: var(--ink-soft);
 		cursor: grab;
 		touch-action: none;
-	}
-	.none {
-		padding: 24px;
-		max-width: 30rem;
 	}
 </style>

@@ -69,7 +69,7 @@
 	/>
 	{#if handles}
 		<h3>{step.stage === 'strip' ? 'Parts that come off' : 'Parts that go in, in this order'}</h3>
-		<div class="chips" role="group" aria-label="Parts of the step">
+		<div class="flex flex-wrap gap-1" role="group" aria-label="Parts of the step">
 			{#each parts as { key, name } (key)}
 				<button
 					type="button"
@@ -90,7 +90,7 @@
 	{/if}
 	{#if draft.body.scopes.length > 1}
 		<h3>Part of</h3>
-		<div class="chips">
+		<div class="flex flex-wrap gap-1">
 			{#each draft.body.scopes as scope (scope.key)}
 				<button
 					type="button"
@@ -112,8 +112,8 @@
 		/>
 	{/if}
 	<details>
-		<summary>Must be signed off before ({step.after.length})</summary>
-		<div class="chips">
+		<summary class="min-h-11 flex items-center cursor-pointer">Must be signed off before ({step.after.length})</summary>
+		<div class="flex flex-wrap gap-1">
 			{#each earlier as { key, text } (key)}
 				<button
 					type="button"
@@ -145,11 +145,6 @@
 {/if}
 
 <style>
-	.chips {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px;
-	}
 	.before {
 		text-align: left;
 		font-weight: 450;
@@ -157,11 +152,5 @@
 	h3 {
 		font-weight: 650;
 		margin-top: 8px;
-	}
-	summary {
-		min-height: 44px;
-		display: flex;
-		align-items: center;
-		cursor: pointer;
 	}
 </style>

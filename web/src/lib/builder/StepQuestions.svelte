@@ -95,7 +95,7 @@
 		</p>
 		{#if ask.kind === 'choice'}
 			{#each ask.choices as choice, j (j)}
-				<div class="choice">
+				<div class="grid grid-cols-[1fr_1fr] gap-2 items-end">
 					<TextEdit
 						label="Answer {j + 1}"
 						value={choice.text}
@@ -122,7 +122,7 @@
 		{/if}
 	</div>
 {/each}
-<div class="choice">
+<div class="grid grid-cols-[1fr_1fr] gap-2 items-end">
 	<Choose label="New question" value={kind} options={kinds} onchoose={(chosen) => (kind = chosen)} />
 	{#if kind === 'count'}
 		<Choose
@@ -143,11 +143,5 @@
 		display: grid;
 		gap: 6px;
 		margin-bottom: 8px;
-	}
-	.choice {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 8px;
-		align-items: end;
 	}
 </style>

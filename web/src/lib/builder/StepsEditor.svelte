@@ -57,7 +57,7 @@
 	const drafted = $derived(withStepsDrafted(draft.body));
 </script>
 
-<div class="columns">
+<div class="columns grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-4 items-start">
 	<section aria-label="Steps">
 		{#if drafted.steps.length > steps.length}
 			<p class="offer">
@@ -74,6 +74,7 @@
 			</p>
 		{/if}
 		<ol
+			class="grid gap-0.5"
 			aria-label="Steps in their order"
 			use:dragHandleZone={{
 				items: shown,
@@ -84,7 +85,11 @@
 			onfinalize={drop}
 		>
 			{#each shown as step, i (step.id)}
-				<li class:head={i === 0 || shown[i - 1].stage !== step.stage} data-stage={stageName[step.stage]}>
+				<li
+					class="flex items-center gap-0.5"
+					class:head={i === 0 || shown[i - 1].stage !== step.stage}
+					data-stage={stageName[step.stage]}
+				>
 					<button
 						type="button"
 						class="step"
@@ -98,8 +103,10 @@
 						{#if step.sure === 'deduced'}<span class="soft">deduced</span>{/if}
 					</button>
 					{#if !isFirst(step)}
-						<span class="grip" use:dragHandle aria-label="Move step {i + 1}"
-							><GripVertical size={18} aria-hidden="true" /></span
+						<span
+							class="grid place-items-center w-11 h-11 cursor-grab text-ink-soft"
+							use:dragHandle
+							aria-label="Move step {i + 1}"><GripVertical size={18} aria-hidden="true" /></span
 						>
 						<button
 							type="button"
@@ -121,7 +128,7 @@
 				</li>
 			{/each}
 		</ol>
-		<div class="new">
+		<div class="grid grid-cols-[8rem_1fr] gap-2 mt-3">
 			<Choose
 				label="Stage"
 				value={stage}
@@ -139,29 +146,6 @@
 </div>
 
 <style>
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(0, 26rem);
-		gap: 16px;
-		align-items: start;
-	}
-	ol {
-		display: grid;
-		gap: 2px;
-	}
-	li {
-		display: flex;
-		align-items: center;
-		gap: 2px;
-	}
-	.grip {
-		display: grid;
-		place-items: center;
-		width: 44px;
-		height: 44px;
-		cursor: grab;
-		color: var(--ink-soft);
-	}
 	li.head {
 		margin-top: 1.5rem;
 		position: relative;
@@ -203,12 +187,6 @@
 		gap: 10px;
 		border-left: 3px solid var(--doubt);
 		padding-left: 10px;
-	}
-	.new {
-		display: grid;
-		grid-template-columns: 8rem 1fr;
-		gap: 8px;
-		margin-top: 12px;
 	}
 	@media (max-width: 900px) {
 		.columns {

@@ -41,7 +41,7 @@
 			onchoose={(per) => change(i, { per })}
 		/>
 		{#each variant.choices as choice, j (choice.key)}
-			<div class="choice">
+			<div class="flex gap-1 items-end">
 				<TextEdit
 					label="Choice {j + 1}"
 					value={choice.name}
@@ -88,10 +88,5 @@
 		align-items: end;
 		padding: 8px 0;
 		border-bottom: 1px solid var(--line);
-	}
-	.choice {
-		display: flex;
-		gap: 4px;
-		align-items: end;
 	}
 </style>

@@ -26,7 +26,7 @@
 	const byEye = $derived(sizeNames(part.station, sizesByEye(judgement.reasons)));
 </script>
 
-<div class="open">
+<div class="grid gap-2 justify-items-start pt-1 pb-2">
 	<ul>
 		{#each one.reasons as reason, index (index)}<li>
 				{reasonSentence(reason, part.station, format)}
@@ -52,12 +52,6 @@
 </div>
 
 <style>
-	.open {
-		display: grid;
-		gap: 8px;
-		justify-items: start;
-		padding: 4px 0 8px;
-	}
 	ul {
 		list-style: square;
 		padding-left: 1.1rem;

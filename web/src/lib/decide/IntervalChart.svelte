@@ -72,7 +72,7 @@
 </script>
 
 <div
-	class="chart"
+	class="chart h-[176px]"
 	role="img"
 	aria-label="Cost per 1000 hours over the interval; lowest at {format.number(best.hours)} hours, {format.number(
 		best.per1000h
@@ -80,9 +80,3 @@
 >
 	<canvas bind:this={canvas}></canvas>
 </div>
-
-<style>
-	.chart {
-		height: 176px;
-	}
-</style>

@@ -51,12 +51,12 @@
 <section class="sheet" aria-label="Proposal">
 	{#if cost}
 		<div>
-			<p class="first">
+			<p class="text-[1.15rem] leading-[1.35]">
 				{counts}: <b class="figures">{format.number(cost.parts)} {currency}</b> now,
 				<b class="figures">{format.probability(cost.pAnyFailure)}</b> chance of an unplanned stop within
 				<span class="figures">{format.number(set.hours)}&nbsp;h</span>.
 			</p>
-			<p class="soft">
+			<p class="soft text-[0.875rem] leading-[1.35]">
 				Most of the risk: {#each proposal.riskiest as { id, stop }, i (id)}{@const { cell, station } =
 						partOf.get(id)!}{i === 0 ? '' : ', '}<b>{inSentence(placeName(station.name, cell.cylinder))}</b>
 					({format.probability(stop)}){/each}. {format.probability(cost.pAnyBeyond)} chance that a part is then beyond its
@@ -83,14 +83,6 @@
 		margin-bottom: 8px;
 		/* Nothing below moves when the figures come. */
 		min-height: 96px;
-	}
-	.first {
-		font-size: 1.15rem;
-		line-height: 1.35;
-	}
-	.soft {
-		font-size: 0.875rem;
-		line-height: 1.35;
 	}
 	@media (max-width: 700px) {
 		section {

@@ -20,7 +20,7 @@
 
 {#if unit.triggers.length + answers.length > 0}
 	<section class="sheet" aria-label="Repair or replace the unit">
-		<h2>Stop: decide on the unit before you buy parts</h2>
+		<h2 class="text-pencil">Stop: decide on the unit before you buy parts</h2>
 		<ul>
 			{#each answers as { question, answer, cylinder, means } (`${question}/${cylinder}`)}
 				<li>{placeName(question, cylinder ?? 0)}: {answer}. {'unit' in means ? means.unit : ''}</li>
@@ -54,9 +54,6 @@
 		padding: 10px 12px;
 		margin-bottom: 8px;
 		border: 2px solid var(--pencil);
-	}
-	h2 {
-		color: var(--pencil);
 	}
 	ul {
 		list-style: square;

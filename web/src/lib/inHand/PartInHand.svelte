@@ -47,21 +47,23 @@
 </script>
 
 <div class="room">
-	<figure>
+	<figure
+		class="hidden h-full grid-cols-[minmax(0,2.4fr)_minmax(6.4rem,1fr)] gap-[0.8rem] items-center border-t border-t-line pt-1.5"
+	>
 		{#if surface && Surface && (painting || (!read && part.record.marks.length > 0))}
 			<div><Surface {part} {surface} {shape} {turned} locked={locked || !painting} {onmark} /></div>
 		{:else if read && Readings}
 			<div><Readings {part} {up} judged={judgedSize(part.judgement)} /></div>
 		{:else}
-			<div class="drawing" class:lying>
+			<div class="drawing flex items-center justify-center gap-1 text-[0.8rem] text-ink" class:lying>
 				<span>{lying ? (up === 'P' ? 'P' : 'C') : 'P'}</span>
 				<Glyph type={part.station.type} face={part.station.face} {up} size={160} />
 				<span>{lying ? (up === 'P' ? 'C' : 'P') : 'C'}</span>
 			</div>
 		{/if}
-		<figcaption>
+		<figcaption class="grid gap-0.5 text-[0.82rem] leading-[1.25]">
 			{#if painting && surface && !locked}
-				<span class="tools" role="group" aria-label="Mark to paint">
+				<span class="grid grid-cols-[1fr_1fr] gap-1" role="group" aria-label="Mark to paint">
 					<button type="button" class="btn" onclick={() => (painting = false)}>Done</button>
 					<button type="button" class="btn" aria-pressed={turned} onclick={() => (turned = !turned)}>Turn over</button>
 					{#each markShapes as [key, name] (key)}
@@ -96,27 +98,10 @@
 		min-height: 0;
 		container-type: size;
 	}
-	figure {
-		display: none;
-		height: 100%;
-		grid-template-columns: minmax(0, 2.4fr) minmax(6.4rem, 1fr);
-		gap: 0.8rem;
-		align-items: center;
-		border-top: 1px solid var(--line);
-		padding-top: 6px;
-	}
 	@container (min-height: 118px) {
 		figure {
 			display: grid;
 		}
-	}
-	.drawing {
-		display: flex;
-		align-items: center;
-		justify-content: center;
-		gap: 4px;
-		font-size: 0.8rem;
-		color: var(--ink);
 	}
 	/* As large as the room allows. */
 	.drawing :global(svg) {
@@ -138,19 +123,8 @@
 	.drawing span {
 		color: var(--ink-soft);
 	}
-	.tools {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 4px;
-	}
 	figcaption .btn {
 		padding: 0.2rem;
 		font-size: 0.85rem;
-	}
-	figcaption {
-		display: grid;
-		gap: 2px;
-		font-size: 0.82rem;
-		line-height: 1.25;
 	}
 </style>

@@ -74,7 +74,7 @@
 	<text x={left} y={middle - radius - 6}>{turned ? '180°' : '0°'}</text>
 	<text x={left} y={middle + radius + 14}>{turned ? '0°' : '180°'}</text>
 </svg>
-<p class="soft figures">
+<p class="soft figures text-[0.75rem] leading-[1.2]">
 	{begun
 		? `from ${at(begun)} to ${at(cursor)}`
 		: `Seen from ${turned ? '270°' : '90°'}. The seal runs on the shaded area.`}
@@ -113,9 +113,5 @@
 	}
 	.side {
 		text-anchor: middle;
-	}
-	p {
-		font-size: 0.75rem;
-		line-height: 1.2;
 	}
 </style>

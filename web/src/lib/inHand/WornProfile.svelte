@@ -71,7 +71,7 @@
 		<text class="side" x="9" y={middle + 4}>P</text>
 		<text class="side" x={right + 11} y={middle + 4}>C</text>
 	</svg>
-	<p class="soft">{profileWords(profile.enlarged, size.sheet, format)}</p>
+	<p class="soft text-[0.75rem] leading-[1.2]">{profileWords(profile.enlarged, size.sheet, format)}</p>
 {/if}
 
 <style>
@@ -134,9 +134,5 @@
 	}
 	.side {
 		text-anchor: middle;
-	}
-	p {
-		font-size: 0.75rem;
-		line-height: 1.2;
 	}
 </style>

@@ -37,11 +37,11 @@
 	const chances: readonly StepKey[] = ['beyondNow', 'beyondAtService', 'pace', 'competingFailure'];
 </script>
 
-<ol>
+<ol class="grid gap-2.5 text-[0.84rem]">
 	{#each steps as step, index (index)}
 		{@const { key, inputs, result } = step}
-		<li>
-			<p class="name">
+		<li class="border-l-3 border-l-line pl-[0.6rem]">
+			<p class="flex flex-wrap justify-between gap-x-[0.8rem] gap-y-0">
 				<b>{stepName(step, input.station.type)}</b>
 				<b class="figures"
 					>{chances.includes(key) ? format.probability(result.value) : shown(result.value, result.unit)}{result.u ===
@@ -50,39 +50,15 @@
 						: ` (u ${spread(result.u, result.unit)})`}</b
 				>
 			</p>
-			<dl>
+			<dl class="grid grid-cols-[1fr_auto] gap-x-[0.8rem] gap-y-0">
 				{#each inputs as input, at (at)}
 					<dt>{inputName(input, at)}</dt>
-					<dd class="figures">{shown(input.value, input.unit)}</dd>
+					<dd class="figures text-right">{shown(input.value, input.unit)}</dd>
 				{/each}
 			</dl>
 			<p class="soft">{stepMethod(step)}</p>
 		</li>
-	{:else}<li class="soft">No calculation yet. The verdict follows from the inspection and the sheet.</li>{/each}
+	{:else}<li class="soft border-l-3 border-l-line pl-[0.6rem]">
+			No calculation yet. The verdict follows from the inspection and the sheet.
+		</li>{/each}
 </ol>
-
-<style>
-	ol {
-		display: grid;
-		gap: 10px;
-		font-size: 0.84rem;
-	}
-	li {
-		border-left: 3px solid var(--line);
-		padding-left: 0.6rem;
-	}
-	.name {
-		display: flex;
-		flex-wrap: wrap;
-		justify-content: space-between;
-		gap: 0 0.8rem;
-	}
-	dl {
-		display: grid;
-		grid-template-columns: 1fr auto;
-		gap: 0 0.8rem;
-	}
-	dd {
-		text-align: right;
-	}
-</style>

@@ -48,7 +48,7 @@
 	}
 </script>
 
-<div class="choices" role="group" aria-label="Decide">
+<div class="choices flex flex-wrap gap-1.5 mt-1.5" role="group" aria-label="Decide">
 	{#each verdicts as verdict (verdict)}
 		<button
 			type="button"
@@ -73,7 +73,7 @@
 		Inspect first: mark the damage, or press “Clean”. A discarded part is the best evidence of the cause.
 	</p>{/if}
 {#if overruling}
-	<div class="label overrule">
+	<div class="label mt-2 max-w-128">
 		<label for="{id}-why">Reason to {verdictName[overruling].toLowerCase()}, against the proposal</label>
 		<!-- svelte-ignore a11y_autofocus -->
 		<input
@@ -87,22 +87,9 @@
 			}}
 		/>
 		{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-		<div class="choices">
+		<div class="choices flex flex-wrap gap-1.5 mt-1.5">
 			<button type="button" class="btn main" onclick={overrule}>Overrule</button>
 			<button type="button" class="btn" onclick={() => (overruling = undefined)}>Cancel</button>
 		</div>
 	</div>
 {/if}
-
-<style>
-	.choices {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 6px;
-	}
-	.overrule {
-		margin-top: 8px;
-		max-width: 32rem;
-	}
-</style>

@@ -44,8 +44,8 @@
 	export const accept = (): void => choices?.accept();
 </script>
 
-<section aria-label="Judge">
-	<header>
+<section class="flex flex-col h-full" aria-label="Judge">
+	<header class="flex items-center justify-between min-h-11">
 		<h2>
 			Judge
 			<span class="verdict ml-2 px-1 {proposed}" data-testid="verdict"
@@ -103,17 +103,6 @@
 </section>
 
 <style>
-	section {
-		display: flex;
-		flex-direction: column;
-		height: 100%;
-	}
-	header {
-		display: flex;
-		align-items: center;
-		justify-content: space-between;
-		min-height: 44px;
-	}
 	header .btn {
 		padding: 0 0.7rem;
 		font-size: 0.85rem;

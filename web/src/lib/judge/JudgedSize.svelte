@@ -54,12 +54,14 @@
 	>
 </p>
 {#if outlook}<RiskOfWear sheet={judged.sheet} {outlook} {age} />{/if}
-{#each settlement as sentence (sentence)}<p class="doubt">{sentence}, if the value stays the same.</p>{/each}
-{#if judged.worst.outlier !== undefined}<p class="doubt">
+{#each settlement as sentence (sentence)}<p class="text-doubt text-[0.9rem]">
+		{sentence}, if the value stays the same.
+	</p>{/each}
+{#if judged.worst.outlier !== undefined}<p class="text-doubt text-[0.9rem]">
 		One reading there does not fit the others ({format.quantity(judged.worst.readings[judged.worst.outlier], unit)}):
 		read it again.
 	</p>{/if}
-{#if judged.gauge?.facts.overdue}<p class="doubt">
+{#if judged.gauge?.facts.overdue}<p class="text-doubt text-[0.9rem]">
 		{judged.gauge.name}: calibration overdue (uncertainty doubled; stated in the report).
 	</p>{/if}
 <Shape size={judged} />
@@ -97,10 +99,6 @@
 	}
 	.value .soft {
 		font-size: 0.82rem;
-	}
-	.doubt {
-		color: var(--doubt);
-		font-size: 0.9rem;
 	}
 	details summary {
 		min-height: 44px;

@@ -20,15 +20,11 @@
 	const said = $derived(size.estimate && besideOthers(size.estimate, others, size.sheet));
 </script>
 
-{#if said}<p class:doubt={said.says === 'wornMore' || said.says === 'differs'}>
+{#if said}<p class="text-[0.85rem] leading-[1.25]" class:doubt={said.says === 'wornMore' || said.says === 'differs'}>
 		{besideOthersSentence(size, said, format)}
 	</p>{/if}
 
 <style>
-	p {
-		font-size: 0.85rem;
-		line-height: 1.25;
-	}
 	.doubt {
 		color: var(--doubt);
 	}

@@ -27,7 +27,7 @@
 {#await before}
 	<p class="soft">Loading …</p>
 {:then lives}
-	<ol>
+	<ol class="text-[0.86rem]">
 		{#each lives as life (life.part)}
 			<li>
 				<b>{life.removedHours === null ? 'In this job' : lifeEndName[life.endReason!]}</b>
@@ -45,9 +45,3 @@
 {:catch}
 	<p class="soft">Could not be loaded. Check the connection.</p>
 {/await}
-
-<style>
-	ol {
-		font-size: 0.86rem;
-	}
-</style>

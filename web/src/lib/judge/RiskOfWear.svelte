@@ -31,16 +31,10 @@
 	});
 </script>
 
-<p class="soft">
+<p class="soft text-[0.82rem]">
 	{name ? `${name}: ` : ''}<b class="figures">{format.probability(risk.probability)}</b> ({format.probability(risk.low)} to
 	{format.probability(risk.high)}) of passing the limit by the next service. From {basis}; {format.difference(
 		outlook.ratePer1000h,
 		unit
 	)} per 1000 h. {unknownAge}
 </p>
-
-<style>
-	p {
-		font-size: 0.82rem;
-	}
-</style>

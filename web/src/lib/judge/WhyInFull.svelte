@@ -92,11 +92,11 @@
 				</p>
 			{/each}
 			<Figures figures={part.judgement.figures} />
-			<h3>Earlier parts at this place</h3>
+			<h3 class="font-semibold mt-2.5 mb-1">Earlier parts at this place</h3>
 			<PlaceBefore job={bench.bench.job.id} station={part.station} cylinder={part.cell.cylinder} />
 		</div>
 		<div>
-			<h3>Calculation step by step</h3>
+			<h3 class="font-semibold mt-2.5 mb-1">Calculation step by step</h3>
 			<Arithmetic {input} judgement={part.judgement} />
 		</div>
 	</div>
@@ -116,9 +116,5 @@
 	}
 	.small {
 		font-size: 0.86rem;
-	}
-	h3 {
-		font-weight: 600;
-		margin: 10px 0 4px;
 	}
 </style>

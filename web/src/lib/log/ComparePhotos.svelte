@@ -85,12 +85,12 @@
 				later rebuild of this model.
 			</p>
 		{:else}
-			<div class="pair">
+			<div class="grid grid-cols-[1fr_1fr] gap-2.5">
 				{#each [left, right] as photo, side (side)}
 					<figure>
-						{#if photo}<img src={photo.src} alt={photo.label} />
+						{#if photo}<img class="w-full max-h-[66vh] object-contain bg-line" src={photo.src} alt={photo.label} />
 						{:else}<p class="soft">Nothing to compare yet. Photograph a new part.</p>{/if}
-						<figcaption>
+						<figcaption class="flex flex-wrap gap-1.25 mt-1.5">
 							{#each all as other (other.key)}
 								<button
 									type="button"
@@ -110,23 +110,6 @@
 {/if}
 
 <style>
-	.pair {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 10px;
-	}
-	img {
-		width: 100%;
-		max-height: 66vh;
-		object-fit: contain;
-		background: var(--line);
-	}
-	figcaption {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 5px;
-		margin-top: 6px;
-	}
 	figcaption .btn {
 		font-size: 0.85rem;
 	}

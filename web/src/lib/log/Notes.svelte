@@ -29,7 +29,7 @@
 	</p>
 {/each}
 {#if !locked}
-	<form onsubmit={keep} class="label">
+	<form onsubmit={keep} class="label grid-cols-[1fr_auto] mt-2">
 		<label for="{id}-note" class="sr-only">Note on this part</label>
 		<input id="{id}-note" placeholder="Note on this part" bind:value={text} maxlength="2000" />
 		{#if text.trim() !== ''}<button class="btn">Save note</button>{/if}
@@ -42,9 +42,5 @@
 		border-left: 3px solid var(--line);
 		padding-left: 0.5rem;
 		margin-top: 6px;
-	}
-	form {
-		grid-template-columns: 1fr auto;
-		margin-top: 8px;
 	}
 </style>

@@ -26,7 +26,7 @@
 </script>
 
 {#if elsewhere.length > 0}
-	<p class="waits" role="status">
+	<p class="text-doubt font-semibold mb-1.5" role="status">
 		{outbox.status === 'offline' ? 'Offline. ' : ''}Waiting to be sent:
 		{#each elsewhere as [job, { pump, count }], i (job)}{i > 0 ? ', ' : ' '}<a href="/jobs/{job}/inspect"
 				>{count} {count === 1 ? 'entry' : 'entries'} for {pump}</a
@@ -47,11 +47,6 @@
 {/each}
 
 <style>
-	.waits {
-		color: var(--doubt);
-		font-weight: 600;
-		margin-bottom: 6px;
-	}
 	.aside {
 		display: flex;
 		align-items: center;

@@ -35,7 +35,7 @@
 		bench.photograph({ ...(part ? { part: part.cell.part } : {}), ofNew }, picture);
 </script>
 
-<div class="photos">
+<div class="flex flex-wrap gap-1.5 mt-2">
 	{#each photos as photo (photo.id)}
 		{@const label = `${photo.payload.of === 'newPart' ? 'New part, photograph' : 'Photograph'} by ${bench.bench.people[photo.by] ?? 'unknown'}, ${shortTime(photo.at)}`}
 		<button type="button" class="btn small" onclick={() => (large = photo.id)}>
@@ -56,7 +56,7 @@
 						>
 					{/if}
 				{/snippet}
-				<img class="large" src={sources[photo.payload.sha256]} alt={label} />
+				<img class="max-h-[78vh] max-w-full mx-auto mt-2" src={sources[photo.payload.sha256]} alt={label} />
 			</Dialog>
 		{/if}
 	{/each}
@@ -72,12 +72,6 @@
 </div>
 
 <style>
-	.photos {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 8px;
-	}
 	.small {
 		position: relative;
 		padding: 2px;
@@ -94,10 +88,5 @@
 		object-fit: cover;
 		width: 72px;
 		height: 54px;
-	}
-	.large {
-		max-height: 78vh;
-		max-width: 100%;
-		margin: 8px auto 0;
 	}
 </style>

@@ -35,7 +35,7 @@
 				</svg>
 				<span
 					>{severityName[grade]}
-					{#if outFrom !== undefined && grade >= outFrom}<b>out</b>{/if}</span
+					{#if outFrom !== undefined && grade >= outFrom}<b class="text-pencil">out</b>{/if}</span
 				>
 			</button>
 		{/each}
@@ -88,8 +88,5 @@
 		fill: var(--pencil);
 		fill-opacity: 0.45;
 		stroke-width: 0.6;
-	}
-	b {
-		color: var(--pencil);
 	}
 </style>

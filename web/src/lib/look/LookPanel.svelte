@@ -57,13 +57,13 @@
 	}
 </script>
 
-<section aria-label="Look">
-	<header>
+<section class="flex flex-col h-full" aria-label="Look">
+	<header class="flex items-center gap-2 min-h-11">
 		<h2>Look</h2>
 		{#if part.station.lookFor && shown === 'patterns'}
 			<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>
 		{/if}
-		<span class="faces" role="group" aria-label="Shown here">
+		<span class="faces flex flex-none gap-1.5 ml-auto" role="group" aria-label="Shown here">
 			{#if part.station.surface && !high.current}
 				<button
 					type="button"
@@ -87,7 +87,7 @@
 		<Notes {bench} {part} {locked} />
 		{#if Photos}<Photos {bench} photos={part.record.photos} {part} {locked} />{/if}
 	{:else}
-		<div class="patterns">
+		<div class="patterns grid grid-cols-[1fr_1fr] gap-1.25 mt-1">
 			<button
 				type="button"
 				class="btn"
@@ -95,7 +95,10 @@
 				disabled={locked || bench.uncleaned.length > 0}
 				onclick={onclean}
 			>
-				<kbd aria-hidden="true">␣</kbd> <span>Clean</span>
+				<kbd
+					class="font-figures text-[0.78rem] border border-line rounded-[2px] px-[0.32rem] text-ink-soft"
+					aria-hidden="true">␣</kbd
+				> <span>Clean</span>
 			</button>
 			{#if oncleannext}<button
 					type="button"
@@ -112,7 +115,10 @@
 					disabled={locked}
 					onclick={() => bench.cyclePattern(part, pattern)}
 				>
-					<kbd aria-hidden="true">{letters[index]}</kbd>
+					<kbd
+						class="font-figures text-[0.78rem] border border-line rounded-[2px] px-[0.32rem] text-ink-soft"
+						aria-hidden="true">{letters[index]}</kbd
+					>
 					<span
 						>{patternName(pattern)}{#if finding}<b>: {severityName[finding.payload.severity]}</b>{/if}</span
 					>
@@ -121,7 +127,7 @@
 		</div>
 		{#if last}
 			<Grades type={part.station.type} finding={last} {locked} onchoose={(severity) => sayOfLast({ severity })} />
-			<fieldset class="onset">
+			<fieldset class="onset mt-1 grid grid-cols-[repeat(4,1fr)] gap-1.25">
 				<legend>When did “{patternName(last.payload.pattern)}” happen?</legend>
 				{#each onsets as onset (onset)}
 					<button
@@ -146,23 +152,6 @@
 </section>
 
 <style>
-	section {
-		display: flex;
-		flex-direction: column;
-		height: 100%;
-	}
-	header {
-		display: flex;
-		align-items: center;
-		gap: 8px;
-		min-height: 44px;
-	}
-	.faces {
-		display: flex;
-		flex: none;
-		gap: 6px;
-		margin-left: auto;
-	}
 	.faces .btn {
 		padding: 0 0.7rem;
 		font-size: 0.85rem;
@@ -176,32 +165,12 @@
 		-webkit-line-clamp: 2;
 		line-clamp: 2;
 	}
-	.patterns {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 5px;
-		margin-top: 4px;
-	}
 	.patterns .btn {
 		justify-content: flex-start;
 		text-align: left;
 		padding: 0.1rem 0.4rem;
 		line-height: 1.1;
 		font-size: 0.86rem;
-	}
-	kbd {
-		font-family: var(--figures);
-		font-size: 0.78rem;
-		border: 1px solid var(--line);
-		border-radius: 2px;
-		padding: 0 0.32rem;
-		color: var(--ink-soft);
-	}
-	.onset {
-		margin-top: 4px;
-		display: grid;
-		grid-template-columns: repeat(4, 1fr);
-		gap: 5px;
 	}
 	.onset legend {
 		font-size: 0.8rem;

@@ -127,16 +127,16 @@
 	{/each}
 {/snippet}
 
-<section aria-label="Surface">
-	<h3>Unrolled surface</h3>
-	<div class="tools" role="group" aria-label="Mark to draw">
+<section class="mt-2.5" aria-label="Surface">
+	<h3 class="font-semibold text-[0.95rem]">Unrolled surface</h3>
+	<div class="tools grid grid-cols-[repeat(4,1fr)] gap-1.5 mt-1 mb-1.5" role="group" aria-label="Mark to draw">
 		{#each markShapes as [key, name] (key)}
 			<button type="button" class="btn" aria-pressed={shape === key} disabled={locked} onclick={() => (shape = key)}
 				>{name}</button
 			>
 		{/each}
 	</div>
-	<div class="unrolled">
+	<div class="relative">
 		<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 		<svg
 			bind:this={drawing}
@@ -167,17 +167,19 @@
 				d="M{x(cursor.mm) - 6} {y(cursor.deg % 360)}h12M{x(cursor.mm)} {y(cursor.deg % 360) - 6}v12"
 			/>
 		</svg>
-		{#each [0, 90, 180, 270] as deg (deg)}<span class="deg figures" style="top: {deg / 3.6}%" aria-hidden="true"
-				>{deg}°</span
+		{#each [0, 90, 180, 270] as deg (deg)}<span
+				class="figures absolute left-0.75 text-[0.68rem] pt-0.5 leading-[1.1] text-ink-soft pointer-events-none"
+				style="top: {deg / 3.6}%"
+				aria-hidden="true">{deg}°</span
 			>{/each}
 	</div>
-	<p class="scale soft figures" id="{id}-at">
+	<p class="soft figures flex justify-between text-[0.75rem]" id="{id}-at">
 		<span>P ◂ 0</span><span>{begun ? `from ${at(begun)} to ${at(cursor)}` : at(cursor)}</span><span
 			>{format.quantity(surface.lengthMm, unit, unit === 'mm' ? 0 : 2)} ▸ C</span
 		>
 	</p>
 	{#if marks.length > 0}
-		<dl>
+		<dl class="grid grid-cols-[1fr_auto] gap-x-[0.8rem] gap-y-0 text-[0.86rem] mt-1 mb-2">
 			<dt>Sealing stroke touched</dt>
 			<dd class="figures">{format.probability(statistics.strokeShare)}</dd>
 			{#if statistics.areaShare > 0}
@@ -213,19 +215,6 @@
 </section>
 
 <style>
-	section {
-		margin-top: 10px;
-	}
-	h3 {
-		font-weight: 600;
-		font-size: 0.95rem;
-	}
-	.tools {
-		display: grid;
-		grid-template-columns: repeat(4, 1fr);
-		gap: 6px;
-		margin: 4px 0 6px;
-	}
 	.tools .btn {
 		padding: 0.2rem;
 		font-size: 0.88rem;
@@ -238,18 +227,6 @@
 		background: var(--paper);
 		touch-action: none;
 		cursor: crosshair;
-	}
-	.unrolled {
-		position: relative;
-	}
-	.deg {
-		position: absolute;
-		left: 3px;
-		font-size: 0.68rem;
-		padding-top: 2px;
-		line-height: 1.1;
-		color: var(--ink-soft);
-		pointer-events: none;
 	}
 	.track {
 		fill: color-mix(in oklab, var(--mark) 9%, transparent);
@@ -275,18 +252,6 @@
 	.cursor {
 		stroke: var(--ink);
 		vector-effect: non-scaling-stroke;
-	}
-	.scale {
-		display: flex;
-		justify-content: space-between;
-		font-size: 0.75rem;
-	}
-	dl {
-		display: grid;
-		grid-template-columns: 1fr auto;
-		gap: 0 0.8rem;
-		font-size: 0.86rem;
-		margin: 4px 0 8px;
 	}
 	dt {
 		color: var(--ink-soft);

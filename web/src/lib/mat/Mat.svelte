@@ -124,7 +124,7 @@
 					(ROWS_PX + COLUMN_PX * columns)}%"
 			>
 				<colgroup
-					><col class="rows" />{#each groups as group (group.key)}{#if isFolded(group)}<col />{:else}<col
+					><col class="w-8.5" />{#each groups as group (group.key)}{#if isFolded(group)}<col />{:else}<col
 								span={group.stations.length}
 							/>{/if}{/each}</colgroup
 				>
@@ -172,7 +172,7 @@
 							{#each groups as group (group.key)}
 								{#if isFolded(group)}
 									{@const left = leftIn(group, cylinder)}
-									<td class="folded">
+									<td class="folded p-0 border-l border-l-line border-t border-t-line">
 										<button
 											type="button"
 											class="figures"
@@ -188,6 +188,7 @@
 											{@const place = placeKey(station.key, station.per === 'cylinder' ? cylinder : 0)}
 											{@const part = bench.parts.get(place)}
 											<td
+												class="p-0 border-l border-l-line border-t border-t-line"
 												rowspan={station.per === 'pump' ? cylinders.length : undefined}
 												class:whole={station.per === 'pump'}
 											>
@@ -252,9 +253,6 @@
 	table {
 		table-layout: fixed;
 		border-collapse: collapse;
-	}
-	.rows {
-		width: 34px;
 	}
 	.corner {
 		font-size: 0.68rem;
@@ -343,11 +341,6 @@
 	}
 	.banded :is(.group, .station) {
 		height: 16px;
-	}
-	td {
-		padding: 0;
-		border-left: 1px solid var(--line);
-		border-top: 1px solid var(--line);
 	}
 	td.folded button {
 		width: 100%;

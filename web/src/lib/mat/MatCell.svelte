@@ -70,7 +70,9 @@
 >
 	<Glyph type={part.station.type} face={part.station.face} {up} dotted={!part.inspected} size={30} />
 	{#if layer === 'found'}
-		<span class="sign" class:amiss={found !== 'right'} aria-hidden="true">{foundSign[found]}</span>
+		<span class="sign text-[1.05rem] leading-none text-sound" class:amiss={found !== 'right'} aria-hidden="true"
+			>{foundSign[found]}</span
+		>
 	{:else if layer === 'history'}
 		<span class="before" aria-hidden="true"
 			>{#each before.toReversed() as earlier, i (i)}<i
@@ -93,7 +95,7 @@
 			{/if}
 		</svg>
 		{#if findings.length > 0}
-			<span class="count" aria-hidden="true"
+			<span class="count absolute top-0.5 right-0.5 flex gap-0.5" aria-hidden="true"
 				>{#each findings.slice(0, 4) as { id, payload } (id)}<i style="height: {3 + 4 * payload.severity}px"
 					></i>{/each}</span
 			>
@@ -101,9 +103,9 @@
 		{#if used !== undefined && whisker !== undefined}
 			<span class="bar" aria-hidden="true">
 				<span class="fill" class:over={used >= 1} style="width: {(used / 1.2) * 100}%"></span>
-				<span class="limit"></span>
+				<span class="absolute left-[83.33%] -top-[3px] -bottom-[1px] w-[1.5px] bg-pencil"></span>
 				<span
-					class="whisker"
+					class="absolute top-0.5 h-px bg-ink"
 					style="left: {(Math.max(0, used - whisker) / 1.2) * 100}%; width: {(Math.min(1.2, 2 * whisker) / 1.2) * 100}%"
 				></span>
 			</span>
@@ -171,13 +173,6 @@
 		stroke: var(--doubt);
 		stroke-dasharray: none;
 	}
-	.count {
-		position: absolute;
-		top: 2px;
-		right: 2px;
-		display: flex;
-		gap: 2px;
-	}
 	.count i {
 		width: 3px;
 		background: var(--pencil);
@@ -187,11 +182,6 @@
 		position: absolute;
 		right: 3px;
 		bottom: 2px;
-	}
-	.sign {
-		font-size: 1.05rem;
-		line-height: 1;
-		color: var(--sound);
 	}
 	.sign.amiss {
 		color: var(--doubt);
@@ -224,20 +214,6 @@
 	}
 	.fill.over {
 		background: var(--pencil);
-	}
-	.limit {
-		position: absolute;
-		left: 83.33%;
-		top: -3px;
-		bottom: -1px;
-		width: 1.5px;
-		background: var(--pencil);
-	}
-	.whisker {
-		position: absolute;
-		top: 2px;
-		height: 1px;
-		background: var(--ink);
 	}
 	@media (forced-colors: active) {
 		.selected {

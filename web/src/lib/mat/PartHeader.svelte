@@ -67,9 +67,9 @@
 	});
 </script>
 
-<div class="part">
-	<div class="name">
-		<h1>{placeName(station.name, cell.cylinder)}</h1>
+<div class="part flex-1 min-w-0 flex items-center gap-[0.6rem] leading-[1.2]">
+	<div class="name flex-1 min-w-0 flex flex-wrap items-center gap-x-[0.9rem] gap-y-0">
+		<h1 class="text-[1.15rem] leading-[1.2]">{placeName(station.name, cell.cylinder)}</h1>
 		{#if sheet.cylinderOne && sheet.cylinders > 1 && cell.cylinder > 0}
 			<CylinderRow
 				first={sheet.cylinderOne.side}
@@ -79,8 +79,8 @@
 				label="Cylinder {cell.cylinder} seen from the pressure side. {sheet.cylinderOne.text}"
 			/>
 		{/if}
-		<p class="direction">{refitWords(station, sheet, up, part.record)}</p>
-		<p class="soft facts">{facts.join(' · ')}</p>
+		<p class="direction text-[0.84rem]">{refitWords(station, sheet, up, part.record)}</p>
+		<p class="soft facts text-[0.8rem]">{facts.join(' · ')}</p>
 	</div>
 	{#if first}
 		<a class="caution case" href="/trace/cases/{first.id}"
@@ -106,32 +106,6 @@
 </div>
 
 <style>
-	.part {
-		flex: 1;
-		min-width: 0;
-		display: flex;
-		align-items: center;
-		gap: 0.6rem;
-		line-height: 1.2;
-	}
-	.name {
-		flex: 1;
-		min-width: 0;
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0 0.9rem;
-	}
-	h1 {
-		font-size: 1.15rem;
-		line-height: 1.2;
-	}
-	.direction {
-		font-size: 0.84rem;
-	}
-	.facts {
-		font-size: 0.8rem;
-	}
 	.caution {
 		flex: 0 1 36%;
 		min-width: 9rem;

@@ -26,8 +26,16 @@
 </script>
 
 <div class="status">
-	<p class="says" role="status" aria-label="Next step">{says}</p>
-	<span class="looked"><b class="figures">{inspected}</b> of <b class="figures">{parts.length}</b> inspected</span>
+	<p
+		class="says flex-1 min-w-0 max-h-[3.6em] overflow-hidden wrap-anywhere font-[550] leading-[1.2]"
+		role="status"
+		aria-label="Next step"
+	>
+		{says}
+	</p>
+	<span class="looked whitespace-nowrap text-ink-soft"
+		><b class="figures">{inspected}</b> of <b class="figures">{parts.length}</b> inspected</span
+	>
 	<button
 		type="button"
 		class="btn"
@@ -74,19 +82,6 @@
 		font-size: 0.84rem;
 		padding: 0 0.7rem;
 		white-space: nowrap;
-	}
-	.says {
-		flex: 1;
-		min-width: 0;
-		max-height: 3.6em;
-		overflow: hidden;
-		overflow-wrap: anywhere;
-		font-weight: 550;
-		line-height: 1.2;
-	}
-	.looked {
-		white-space: nowrap;
-		color: var(--ink-soft);
 	}
 	@media (max-width: 1000px) {
 		.looked,

@@ -43,7 +43,7 @@
 	]);
 </script>
 
-<div class="bolts">
+<div class="grid gap-1 text-[0.9rem] leading-[1.3]">
 	{#if bolts.length > 1}
 		<svg
 			viewBox="{-half.x} {-half.y} {2 * half.x} {2 * half.y}"
@@ -66,7 +66,7 @@
 			{/each}
 		</svg>
 	{/if}
-	<ol>
+	<ol class="list-decimal pl-[1.3rem]">
 		{#each passes as { share, torqueNm }, i (i)}
 			<li aria-current={next?.pass === i ? 'step' : undefined}>
 				{#if torqueNm === undefined}<b>By feel</b>: no torque is stated. {fastening.byFeel ?? ''}{:else}<b
@@ -87,12 +87,6 @@
 </div>
 
 <style>
-	.bolts {
-		display: grid;
-		gap: 4px;
-		font-size: 0.9rem;
-		line-height: 1.3;
-	}
 	svg {
 		width: 100%;
 		max-height: 190px;
@@ -128,9 +122,5 @@
 		font-size: 13px;
 		text-anchor: middle;
 		fill: currentColor;
-	}
-	ol {
-		list-style: decimal;
-		padding-left: 1.3rem;
 	}
 </style>

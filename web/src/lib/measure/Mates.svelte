@@ -25,7 +25,7 @@
 </script>
 
 {#if mates.length > 0}
-	<p>
+	<p class="flex flex-wrap gap-x-1.25 gap-y-0 text-[0.78rem] leading-[1.15]">
 		<span class="soft">Runs against</span>
 		{#each mates as mate (mate.cell.part)}
 			{@const sizes = sizesOf(mate)}
@@ -43,13 +43,6 @@
 {/if}
 
 <style>
-	p {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0 5px;
-		font-size: 0.78rem;
-		line-height: 1.15;
-	}
 	/* On a line of its own: beside four mates there is no room for their names. */
 	p > .soft {
 		flex-basis: 100%;

@@ -63,10 +63,10 @@
 </script>
 
 <section aria-label="Measure">
-	<header>
+	<header class="flex items-center justify-between min-h-11">
 		<h2>Measure</h2>
 		{#if sheet}
-			<span class="acts">
+			<span class="acts flex gap-1.5">
 				<button
 					type="button"
 					class="btn"
@@ -93,9 +93,14 @@
 		{/if}
 	{:else}
 		<SizeChoice {bench} {part} chosen={sheet.key} onchoose={(characteristic) => measuring.choose(characteristic)} />
-		{#if kind.form}<p class="soft hint" title={formSays[kind.form]}>{formSays[kind.form]}</p>{/if}
+		{#if kind.form}<p
+				class="soft text-[0.8rem] whitespace-nowrap overflow-hidden text-ellipsis"
+				title={formSays[kind.form]}
+			>
+				{formSays[kind.form]}
+			</p>{/if}
 		<label class="label point" for="{id}-reading">{pointName(part.station, point)}</label>
-		<div class="take">
+		<div class="take grid grid-cols-[1fr_auto_4.6rem] gap-1.25 mb-0.75">
 			<input
 				id="{id}-reading"
 				class="input figures"
@@ -121,7 +126,7 @@
 				disabled={locked}
 			/>
 		</div>
-		{#if problem}<p class="wrong" id="{id}-problem" role="alert">{problem}</p>{/if}
+		{#if problem}<p class="wrong leading-[1.2]" id="{id}-problem" role="alert">{problem}</p>{/if}
 		<!-- While a reading is in question, the gauge and the mates give their room to the question. -->
 		{#if slip}
 			{#await import('./SlipQuestion.svelte') then { default: SlipQuestion }}
@@ -134,7 +139,7 @@
 				/>
 			{/await}
 		{:else}
-			<div class="with">
+			<div class="flex gap-1.25">
 				<select
 					class="select gauge"
 					aria-label="Gauge"
@@ -176,25 +181,9 @@
 </section>
 
 <style>
-	header {
-		display: flex;
-		align-items: center;
-		justify-content: space-between;
-		min-height: 44px;
-	}
-	.acts {
-		display: flex;
-		gap: 6px;
-	}
 	.acts .btn {
 		padding: 0 0.6rem;
 		font-size: 0.85rem;
-	}
-	.hint {
-		font-size: 0.8rem;
-		white-space: nowrap;
-		overflow: hidden;
-		text-overflow: ellipsis;
 	}
 	.point {
 		display: block;
@@ -203,18 +192,8 @@
 		line-height: 1.2;
 		margin: 1px 0;
 	}
-	.take {
-		display: grid;
-		grid-template-columns: 1fr auto 4.6rem;
-		gap: 5px;
-		margin-bottom: 3px;
-	}
 	.take input:first-child {
 		font-size: 1.15rem;
-	}
-	.with {
-		display: flex;
-		gap: 5px;
 	}
 	.gauge {
 		flex: 1;
@@ -229,8 +208,5 @@
 	.bench {
 		width: 4.6rem;
 		font-size: 0.82rem;
-	}
-	.wrong {
-		line-height: 1.2;
 	}
 </style>

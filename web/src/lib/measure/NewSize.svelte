@@ -35,7 +35,7 @@
 </script>
 
 {#if size && list}
-	<div class="new" role="group" aria-label="Add a size">
+	<div class="grid grid-cols-[1fr_1fr_auto] gap-1.5 items-end" role="group" aria-label="Add a size">
 		<Choose
 			label="Size to measure"
 			value={size.key}
@@ -57,21 +57,11 @@
 		{/key}
 		<button type="button" class="btn" onclick={add}>Add size</button>
 	</div>
-	<p class="soft">This pump has no checked sheet. The limit comes from like parts and stays marked as assumed.</p>
-	{#if others.length > 0}<p class="soft">
+	<p class="soft text-[0.8rem]">
+		This pump has no checked sheet. The limit comes from like parts and stays marked as assumed.
+	</p>
+	{#if others.length > 0}<p class="soft text-[0.8rem]">
 			Not offered, because no known sheet limits it: {others.join(', ')}. A lead adds it on the sheet, with a limit.
 		</p>{/if}
 	{#if problem || list.problem}<p class="wrong" role="alert">{problem || list.problem}</p>{/if}
 {/if}
-
-<style>
-	.new {
-		display: grid;
-		grid-template-columns: 1fr 1fr auto;
-		gap: 6px;
-		align-items: end;
-	}
-	.soft {
-		font-size: 0.8rem;
-	}
-</style>

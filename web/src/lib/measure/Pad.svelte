@@ -22,13 +22,18 @@
 	const keepFocus = (event: PointerEvent) => event.preventDefault();
 </script>
 
-<div class="pad" role="group" aria-label="Pad" onpointerdown={keepFocus}>
-	<div class="digits">
+<div
+	class="pad grid grid-cols-[3fr_1.15fr] gap-2 touch-manipulation"
+	role="group"
+	aria-label="Pad"
+	onpointerdown={keepFocus}
+>
+	<div class="digits grid grid-cols-[repeat(3,1fr)] gap-2">
 		{#each keys as key (key)}
 			<button type="button" class="btn figures" aria-label={spoken[key]} onclick={() => ontype(key)}>{key}</button>
 		{/each}
 	</div>
-	<div class="acts">
+	<div class="acts grid gap-2">
 		<button type="button" class="btn" aria-label="Erase" onclick={onerase}><Delete size={22} /></button>
 		<button type="button" class="btn figures" aria-label="Unit: {unit}" onclick={onunit}>{unit}</button>
 		<button type="button" class="btn" disabled={!canTakeBack} onclick={ontakeback}>Undo reading</button>
@@ -37,23 +42,8 @@
 </div>
 
 <style>
-	.pad {
-		display: grid;
-		grid-template-columns: 3fr 1.15fr;
-		gap: 8px;
-		touch-action: manipulation;
-	}
-	.digits {
-		display: grid;
-		grid-template-columns: repeat(3, 1fr);
-		gap: 8px;
-	}
 	.digits .btn {
 		font-size: 1.5rem;
-	}
-	.acts {
-		display: grid;
-		gap: 8px;
 	}
 	.btn {
 		min-height: 60px;

@@ -23,8 +23,8 @@
 		size?.points.find((point) => point.row === row && point.column === column);
 </script>
 
-<div class="grid">
-	<table class="points">
+<div class="m-0">
+	<table class="points w-full border-collapse table-fixed">
 		{#if columns}
 			<thead>
 				<tr
@@ -57,7 +57,7 @@
 										: format.quantity(read.value, unit)}{#if read.readings.length > 1}<sup>×{read.readings.length}</sup
 										>{/if}
 									{#if read.outlier !== undefined}<span
-											class="doubt"
+											class="text-doubt font-bold"
 											title="One reading does not fit the others. Read it again">≠</span
 										>{/if}
 								{:else if isNext}▸{:else}·{/if}
@@ -71,14 +71,6 @@
 </div>
 
 <style>
-	.grid {
-		margin: 0;
-	}
-	.points {
-		width: 100%;
-		border-collapse: collapse;
-		table-layout: fixed;
-	}
 	.points :is(th, td):first-child {
 		width: 29%;
 	}
@@ -117,9 +109,5 @@
 	}
 	.point.next {
 		border: 2px solid var(--mark);
-	}
-	.doubt {
-		color: var(--doubt);
-		font-weight: 700;
 	}
 </style>

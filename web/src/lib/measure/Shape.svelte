@@ -30,23 +30,10 @@
 </script>
 
 {#if lines.length > 0}
-	<dl>
+	<dl class="grid grid-cols-[auto_1fr] gap-x-[0.7rem] gap-y-0 text-[0.86rem] my-1">
 		{#each lines as [name, says] (name)}
-			<dt>{name}</dt>
+			<dt class="text-ink-soft">{name}</dt>
 			<dd class="figures">{says}</dd>
 		{/each}
 	</dl>
 {/if}
-
-<style>
-	dl {
-		display: grid;
-		grid-template-columns: auto 1fr;
-		gap: 0 0.7rem;
-		font-size: 0.86rem;
-		margin: 4px 0;
-	}
-	dt {
-		color: var(--ink-soft);
-	}
-</style>

@@ -36,19 +36,19 @@
 </script>
 
 {#if part.station.characteristics.length > 1}
-	<div class="row" role="group" aria-label="Size to measure">
+	<div class="row flex gap-1.25 my-0.5" role="group" aria-label="Size to measure">
 		{#if !listed}
 			{#each atHand as { key } (key)}
 				<button type="button" class="btn" aria-pressed={key === chosen} onclick={() => onchoose(key)}>
 					<span
 						>{nameOf(key)}{#if valueOf(key)}
-							<span class="figures soft">{valueOf(key)}</span>{/if}</span
+							<span class="figures soft block">{valueOf(key)}</span>{/if}</span
 					>
 				</button>
 			{/each}
 		{/if}
 		{#if listed || others.length > 0}
-			<label class="label" class:listed for="{id}-other"
+			<label class="label w-[5.4rem]" class:listed for="{id}-other"
 				><span class="sr-only">Measure another size</span>
 				<select
 					id="{id}-other"
@@ -72,22 +72,11 @@
 {/if}
 
 <style>
-	.row {
-		display: flex;
-		gap: 5px;
-		margin: 2px 0;
-	}
 	.btn {
 		flex: 1;
 		font-size: 0.8rem;
 		line-height: 1.1;
 		padding: 0.1rem 0.3rem;
-	}
-	.figures {
-		display: block;
-	}
-	.label {
-		width: 5.4rem;
 	}
 	.label.listed {
 		width: 100%;

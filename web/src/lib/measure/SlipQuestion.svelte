@@ -40,12 +40,12 @@
 
 <div class="slip" role="group" aria-label="Check this reading">
 	<p class="wrong" role="alert">{slipSentence(slip, part.station, format)}</p>
-	<div class="acts">
+	<div class="flex flex-wrap gap-1.5 mt-1">
 		<button type="button" class="btn main" disabled={locked} onclick={again}>Read again</button>
 		<label class="sr-only" for={id}>Reason to keep it</label>
 		<input
 			{id}
-			class="input"
+			class="input flex-1 min-w-32"
 			placeholder="Correct because …"
 			autocomplete="off"
 			maxlength="400"
@@ -68,15 +68,5 @@
 		padding-left: 8px;
 		margin: 3px 0;
 		line-height: 1.25;
-	}
-	.acts {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 4px;
-	}
-	.input {
-		flex: 1;
-		min-width: 8rem;
 	}
 </style>

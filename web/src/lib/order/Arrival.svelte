@@ -45,7 +45,7 @@
 	}
 </script>
 
-<div class="arrival" role="group" aria-label="Receive: {station.name}">
+<div class="flex flex-wrap items-center gap-1.5 py-1.5" role="group" aria-label="Receive: {station.name}">
 	<label for="{id}-pieces">Pieces</label>
 	<input id="{id}-pieces" class="input short" inputmode="numeric" maxlength="6" bind:value={pieces} />
 	<label for="{id}-lot">Lot</label>
@@ -65,13 +65,6 @@
 </div>
 
 <style>
-	.arrival {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		padding: 6px 0;
-	}
 	.input {
 		width: 9rem;
 	}

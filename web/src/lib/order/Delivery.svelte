@@ -34,10 +34,10 @@
 		);
 </script>
 
-<details class="delivery">
+<details class="my-2">
 	<summary class="row">Book in the whole delivery</summary>
 	<p>{delivered.map((item) => `${item.pieces} × ${nameOf(item.station)} (${item.number})`).join(', ')}.</p>
-	<div class="fields">
+	<div class="flex flex-wrap items-center gap-2">
 		<label for="{id}-supplier">Supplier</label>
 		<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
 		<label for="{id}-lot">Lot (if the same for all)</label>
@@ -49,15 +49,6 @@
 </details>
 
 <style>
-	.delivery {
-		margin: 8px 0;
-	}
-	.fields {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 8px;
-	}
 	.input {
 		width: 12rem;
 	}

@@ -51,14 +51,14 @@
 	const opens = (verdict: TraceVerdict | undefined) => verdict !== undefined && verdict.what !== 'healthy';
 </script>
 
-<section class="sheet rig" aria-label="Test rig">
+<section class="sheet grid gap-2 px-[18px] pt-3 pb-4 mt-2.5" aria-label="Test rig">
 	<h2>Test rig</h2>
 	{#if !drive}
 		<p class="soft">
 			The sheet does not describe the crank or plungers of this pump, so a recording cannot be analysed.
 		</p>
 	{:else}
-		<div class="line">
+		<div class="line flex flex-wrap items-center gap-2.5">
 			{#if trace.listening}
 				<button type="button" class="btn main" disabled={trace.count === 0} onclick={() => trace.analyse(drive)}
 					>Stop and analyse</button
@@ -110,7 +110,7 @@
 					This is more than twice the rated pressure of the pump. Check the unit that the rig sends.
 				</p>{/if}
 			{#if told.finding.hidden}<p class="wrong" role="alert">{hiddenWords[told.finding.hidden]}</p>{/if}
-			<ol aria-label="Possible explanations">
+			<ol class="grid gap-0.5" aria-label="Possible explanations">
 				{#each likely as verdict (JSON.stringify(verdict))}
 					<li><b class="figures">{format.probability(verdict.probability)}</b> {verdictWords(verdict)}</li>
 				{/each}
@@ -137,7 +137,7 @@
 			>
 		{/if}
 		{#if toOpen.length > 0}
-			<p class="line">
+			<p class="line flex flex-wrap items-center gap-2.5">
 				Open again:
 				{#each toOpen as { station, cylinder } (station.key)}
 					<a class="btn" href="/jobs/{bench.bench.job.id}/build?place={placeKey(station.key, cylinder)}"
@@ -153,22 +153,6 @@
 </section>
 
 <style>
-	.rig {
-		display: grid;
-		gap: 8px;
-		padding: 12px 18px 16px;
-		margin-top: 10px;
-	}
-	.line {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 10px;
-	}
-	ol {
-		display: grid;
-		gap: 2px;
-	}
 	ol b {
 		display: inline-block;
 		min-width: 4rem;

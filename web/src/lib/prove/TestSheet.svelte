@@ -89,7 +89,7 @@
 	const rise = $derived(riseOn(proofs));
 </script>
 
-<section class="sheet test" aria-label="Test sheet">
+<section class="sheet test grid gap-2 px-[18px] pt-3 pb-4 mt-2.5" aria-label="Test sheet">
 	<h2>Test sheet</h2>
 	<CautionNote
 		caution={{
@@ -161,7 +161,7 @@
 		{/if}
 		{#each places as place (place)}
 			<div class="line" role="group" aria-label="Drips: {place}">
-				<span class="place">{place}</span>
+				<span class="place min-w-56">{place}</span>
 				{#each seen as [value, words] (value)}
 					<button
 						type="button"
@@ -217,12 +217,6 @@
 </section>
 
 <style>
-	.test {
-		display: grid;
-		gap: 8px;
-		padding: 12px 18px 16px;
-		margin-top: 10px;
-	}
 	h3 {
 		font-size: 0.98rem;
 		font-weight: 650;
@@ -241,8 +235,5 @@
 	.line .select {
 		width: auto;
 		max-width: 20rem;
-	}
-	.place {
-		min-width: 14rem;
 	}
 </style>

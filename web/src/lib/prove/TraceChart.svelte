@@ -71,11 +71,4 @@
 	});
 </script>
 
-<div class="chart" role="img" aria-label={label}><canvas bind:this={canvas}></canvas></div>
-
-<style>
-	.chart {
-		height: 200px;
-		min-width: 0;
-	}
-</style>
+<div class="chart h-[200px] min-w-0" role="img" aria-label={label}><canvas bind:this={canvas}></canvas></div>

@@ -32,14 +32,10 @@
 	aria-invalid={problem !== ''}
 	aria-describedby={problem ? `${id}-problem` : undefined}
 />
-{#if problem}<span class="wrong" id="{id}-problem">{problem}</span>{/if}
+{#if problem}<span class="wrong basis-full text-[0.88rem]" id="{id}-problem">{problem}</span>{/if}
 
 <style>
 	.input {
 		width: 7rem;
-	}
-	.wrong {
-		flex-basis: 100%;
-		font-size: 0.88rem;
 	}
 </style>

@@ -11,17 +11,7 @@
 	let { cylinderOne, count }: Props = $props();
 </script>
 
-<p class="one">
+<p class="flex items-center gap-2 text-[0.86rem] leading-[1.25]">
 	<CylinderRow first={cylinderOne.side} {count} marked={1} />
 	<span>{cylinderOne.text} Seen from the pressure side.</span>
 </p>
-
-<style>
-	.one {
-		display: flex;
-		align-items: center;
-		gap: 8px;
-		font-size: 0.86rem;
-		line-height: 1.25;
-	}
-</style>

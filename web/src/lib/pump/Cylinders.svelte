@@ -20,7 +20,7 @@
 
 <div class="label" role="group" aria-label="Opened cylinders">
 	<span>Opened cylinders</span>
-	<div class="row">
+	<div class="row flex items-center gap-1.5">
 		{#each all as cylinder (cylinder)}
 			<button
 				type="button"
@@ -37,11 +37,6 @@
 </div>
 
 <style>
-	.row {
-		display: flex;
-		align-items: center;
-		gap: 6px;
-	}
 	.btn {
 		min-width: 48px;
 	}

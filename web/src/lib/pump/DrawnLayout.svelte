@@ -15,27 +15,10 @@
 	let { model, layout, cylinders, stack }: Props = $props();
 </script>
 
-<span class="drawn">
+<span class="grid gap-1 content-start">
 	<b>{model ? `${model} · ` : ''}{layoutName(layout)}</b>
-	<span class="soft">{layoutTell(layout)} {cylinders} cylinders.</span>
-	<span class="stack" aria-hidden="true"
+	<span class="soft text-[0.82rem] leading-[1.25]">{layoutTell(layout)} {cylinders} cylinders.</span>
+	<span class="flex flex-wrap gap-px" aria-hidden="true"
 		>{#each stack as { type, face }, i (i)}<Glyph {type} {face} size={24} />{/each}</span
 	>
 </span>
-
-<style>
-	.drawn {
-		display: grid;
-		gap: 4px;
-		align-content: start;
-	}
-	.soft {
-		font-size: 0.82rem;
-		line-height: 1.25;
-	}
-	.stack {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 1px;
-	}
-</style>

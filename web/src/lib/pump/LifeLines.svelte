@@ -40,8 +40,8 @@
 </p>
 <div class="lines" role="list" aria-label="Part lives over {format.number(hoursNow)} pump hours">
 	{#each shown as { station, cylinder, lives }, i (`${station.key}/${cylinder}`)}
-		<div class="place" role="listitem">
-			<span class="name">{names[i]}</span>
+		<div class="place grid grid-cols-[11rem_1.2rem_1fr] gap-1 items-center text-[0.8rem] h-4.75" role="listitem">
+			<span class="whitespace-nowrap overflow-hidden text-ellipsis">{names[i]}</span>
 			<span class="figures">{cylinder || ''}</span>
 			<span class="track">
 				{#each lives as life (life.part)}
@@ -73,7 +73,7 @@
 		</div>
 	{:else}<p class="soft">No part has been replaced yet.</p>{/each}
 </div>
-<div class="axis figures soft" aria-hidden="true">
+<div class="axis figures soft flex justify-between ml-[12.7rem]" aria-hidden="true">
 	<span>0 h</span><span>{format.number(hoursNow / 2)} h</span><span>{format.number(hoursNow)} h</span>
 </div>
 <button type="button" class="btn" onclick={() => (all = !all)}
@@ -84,19 +84,6 @@
 	.legend,
 	.axis {
 		font-size: 0.78rem;
-	}
-	.place {
-		display: grid;
-		grid-template-columns: 11rem 1.2rem 1fr;
-		gap: 4px;
-		align-items: center;
-		font-size: 0.8rem;
-		height: 19px;
-	}
-	.name {
-		white-space: nowrap;
-		overflow: hidden;
-		text-overflow: ellipsis;
 	}
 	.track {
 		position: relative;
@@ -128,10 +115,5 @@
 	.good,
 	.open {
 		color: var(--ink-soft);
-	}
-	.axis {
-		display: flex;
-		justify-content: space-between;
-		margin-left: 12.7rem;
 	}
 </style>

@@ -30,17 +30,10 @@
 </script>
 
 {#if ages.length > 0}
-	<div class="ages" role="group" aria-label="Age of the parts">
+	<div class="text-[0.88rem] leading-[1.3]" role="group" aria-label="Age of the parts">
 		<b>Age of the parts at the last reading</b>
 		{#each ages as age (age.cylinder)}<p>
 				{age.cylinder === 0 ? 'Pump' : `Cylinder ${age.cylinder}`}: <span class="figures">{words(age)}</span>
 			</p>{/each}
 	</div>
 {/if}
-
-<style>
-	.ages {
-		font-size: 0.88rem;
-		line-height: 1.3;
-	}
-</style>

@@ -51,14 +51,7 @@
 					>instead: {other.name.toLowerCase()}</option
 				>{/each}
 		</select>
-		{#if instead}<span class="risk">{instead.risk}.</span>{/if}
+		{#if instead}<span class="text-doubt text-[0.82rem]">{instead.risk}.</span>{/if}
 	</div>
 {/each}
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-
-<style>
-	.risk {
-		color: var(--doubt);
-		font-size: 0.82rem;
-	}
-</style>

@@ -20,7 +20,7 @@
 </script>
 
 {#if shown.length > 0}
-	<span aria-hidden="true"
+	<span class="inline-flex" aria-hidden="true"
 		>{#each shown as { type, face }, i (i)}<Glyph {type} {face} size={30} dotted={own.length === 0} />{/each}</span
 	>
 {:else if hatch}
@@ -30,9 +30,6 @@
 {/if}
 
 <style>
-	span {
-		display: inline-flex;
-	}
 	rect {
 		stroke: currentColor;
 		stroke-width: 1.2;

@@ -16,7 +16,7 @@
 	let { items, keyOf, chosen, href, onchoose, tile }: Props = $props();
 </script>
 
-<ul>
+<ul class="grid grid-cols-[repeat(auto-fill,minmax(min(19rem,100%),1fr))] gap-2 my-2.5">
 	{#each items as item (keyOf(item))}
 		<li>
 			{#if href}<a href={href(item)}>{@render tile(item)}</a>
@@ -30,12 +30,6 @@
 </ul>
 
 <style>
-	ul {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(min(19rem, 100%), 1fr));
-		gap: 8px;
-		margin: 10px 0;
-	}
 	a,
 	button {
 		display: grid;

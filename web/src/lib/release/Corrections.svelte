@@ -28,17 +28,10 @@
 		</p>
 	{/each}
 	{#if mayCorrect}
-		<form onsubmit={add} class="label">
+		<form onsubmit={add} class="label max-w-160 mt-1.5">
 			<label for="{id}-correction">Correction</label>
 			<textarea id="{id}-correction" rows="2" bind:value={text} maxlength="2000"></textarea>
 			<div><button class="btn" disabled={text.trim() === ''}>Add correction</button></div>
 		</form>
 	{/if}
 {/if}
-
-<style>
-	form {
-		max-width: 40rem;
-		margin-top: 6px;
-	}
-</style>

@@ -52,7 +52,7 @@
 </script>
 
 {#each sizes as sheet (sheet.key)}
-	<div class="label">
+	<div class="label max-w-60">
 		<label for="{id}-{sheet.key}" class="soft">{nameOf(sheet.key)} of the new part</label>
 		<input
 			id="{id}-{sheet.key}"
@@ -70,9 +70,6 @@
 {/each}
 
 <style>
-	.label {
-		max-width: 15rem;
-	}
 	label.soft {
 		font-weight: 400;
 		font-size: 0.8rem;

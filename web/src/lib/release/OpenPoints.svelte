@@ -64,14 +64,14 @@
 	);
 </script>
 
-<section class="sheet" aria-labelledby="open-points">
+<section class="sheet px-[0.9rem] py-[0.6rem] mb-2.5" aria-labelledby="open-points">
 	<h2 id="open-points">Open points</h2>
 	<ul>
 		{#each points as { stage, what, all, act, to } (`${stage}/${act}`)}
 			<li>
 				<b>{stage}</b>
 				<details>
-					<summary class="row">{what}</summary>
+					<summary class="row min-h-11 content-center">{what}</summary>
 					<ul class="all">
 						{#each all as point, i (i)}<li>{point}</li>{/each}
 					</ul>
@@ -83,10 +83,6 @@
 </section>
 
 <style>
-	section {
-		padding: 0.6rem 0.9rem;
-		margin-bottom: 10px;
-	}
 	section > ul > li {
 		display: grid;
 		grid-template-columns: 5rem 1fr auto;
@@ -97,10 +93,6 @@
 	}
 	b {
 		line-height: 44px;
-	}
-	summary {
-		min-height: 44px;
-		align-content: center;
 	}
 	.all {
 		columns: 2 16rem;

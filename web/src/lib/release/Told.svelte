@@ -16,9 +16,15 @@
 	const { form, errors, message, enhance } = keptForm(untrack(() => given));
 </script>
 
-<form method="post" action="?/told" use:enhance class="sheet" aria-label="For the customer">
+<form
+	method="post"
+	action="?/told"
+	use:enhance
+	class="sheet px-[0.9rem] py-[0.7rem] mb-2.5"
+	aria-label="For the customer"
+>
 	<Fields>
-		<fieldset disabled={locked}>
+		<fieldset class="grid grid-cols-6 gap-x-[0.8rem] gap-y-2 items-start" disabled={locked}>
 			<legend>For the customer</legend>
 			<CustomerFields
 				bind:customer={$form.customer}
@@ -42,7 +48,7 @@
 				bind:value={$form.advice}
 				errors={$errors.advice}
 			/>
-			<div class="save">
+			<div class="col-span-full flex items-center gap-4">
 				{#if !locked}<button class="btn">Save report text</button>{/if}
 				{#if $message}<span class="soft" role="status">{$message}</span>{/if}
 				{#each $errors._errors ?? [] as problem (problem)}<span class="wrong" role="alert">{problem}</span>{/each}
@@ -52,16 +58,6 @@
 </form>
 
 <style>
-	form {
-		padding: 0.7rem 0.9rem;
-		margin-bottom: 10px;
-	}
-	fieldset {
-		display: grid;
-		grid-template-columns: repeat(6, minmax(0, 1fr));
-		gap: 0.5rem 0.8rem;
-		align-items: start;
-	}
 	fieldset > :global(.label) {
 		grid-column: span 2;
 	}
@@ -72,12 +68,6 @@
 		float: left;
 		grid-column: 1 / -1;
 		font-weight: 650;
-	}
-	.save {
-		grid-column: 1 / -1;
-		display: flex;
-		align-items: center;
-		gap: 1rem;
 	}
 	@media (max-width: 700px) {
 		fieldset > :global(.label.label) {

@@ -51,7 +51,7 @@
 					<td><DocumentLinks documents={[document]} /></td>
 					<td>{subjectOf(document)}</td>
 					{#if mayManage}<td>
-							<form method="post" action="?/detach" use:enhance>
+							<form class="max-w-160" method="post" action="?/detach" use:enhance>
 								<input type="hidden" name="document" value={document.id} />
 								<button class="btn" aria-label="Delete: {document.name}">Delete</button>
 							</form>
@@ -62,13 +62,13 @@
 	</table>
 {:else}<p class="soft">No documents yet. A drawing attached to a step is shown at that step.</p>{/if}
 {#if mayManage}
-	<form method="post" action="?/attach" enctype="multipart/form-data" use:attach class="mt-3 grid gap-3">
+	<form method="post" action="?/attach" enctype="multipart/form-data" use:attach class="mt-3 grid gap-3 max-w-160">
 		<Fields>
 			{#key documents.length}<FileField name="file" label="PDF, PNG or JPEG" accept=".pdf,.png,.jpg,.jpeg" />{/key}
 			<Field name="name" label="Title" bind:value={$typed.name} errors={$errors.name} />
 			<label class="label"
 				>Shown at
-				<select class="select" name="at" bind:value={$typed.at}>
+				<select class="select max-w-136" name="at" bind:value={$typed.at}>
 					<option value="sheet">the sheet as a whole</option>
 					<optgroup label="Steps">
 						{#each sheet.steps as { key, text } (key)}<option value="step/{key}">{text}</option>{/each}
@@ -84,12 +84,3 @@
 		</Fields>
 	</form>
 {/if}
-
-<style>
-	.select {
-		max-width: 34rem;
-	}
-	form {
-		max-width: 40rem;
-	}
-</style>

@@ -43,7 +43,7 @@
 </ul>
 {#if fastened.length > 0}
 	<h2 class="mt-4">Tightening</h2>
-	<div class="fastened">
+	<div class="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-3 items-start">
 		{#each fastened as { key, name, fastening } (key)}
 			<section>
 				<h3>{name}</h3>
@@ -91,11 +91,5 @@
 		padding-left: 1.3rem;
 		line-height: 1.4;
 		max-width: 70rem;
-	}
-	.fastened {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
-		gap: 12px;
-		align-items: start;
 	}
 </style>

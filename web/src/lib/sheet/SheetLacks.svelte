@@ -14,21 +14,9 @@
 
 {#if lacks.length > 0}
 	<details>
-		<summary>Not stated on the model sheet ({lacks.length})</summary>
+		<summary class="py-2.5 cursor-pointer font-[650]">Not stated on the model sheet ({lacks.length})</summary>
 		<ul>
-			{#each lacks as lack (lack.code)}<li>{lackSentence(lack)}</li>{/each}
+			{#each lacks as lack (lack.code)}<li class="text-[0.84rem] py-0.5">{lackSentence(lack)}</li>{/each}
 		</ul>
 	</details>
 {/if}
-
-<style>
-	summary {
-		padding-block: 10px;
-		cursor: pointer;
-		font-weight: 650;
-	}
-	li {
-		font-size: 0.84rem;
-		padding-block: 2px;
-	}
-</style>

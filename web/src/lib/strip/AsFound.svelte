@@ -59,8 +59,8 @@
 </script>
 
 <section aria-label="As found" class="found">
-	<div class="roll">
-		<table>
+	<div class="roll overflow-x-auto">
+		<table class="border-collapse">
 			<thead>
 				<tr>
 					<th scope="col"><span class="sr-only">Cylinder</span></th>
@@ -81,7 +81,7 @@
 						{#each stations as station (station.key)}
 							{@const place = placeKey(station.key, cylinder)}
 							{@const part = partAt(station.key, cylinder)}
-							<td>
+							<td class="border border-line">
 								{#if part}
 									{@const state = foundState(part.record)}
 									<button
@@ -95,7 +95,7 @@
 								{/if}
 							</td>
 						{/each}
-						<td
+						<td class="border border-line"
 							><button
 								type="button"
 								class="btn"
@@ -186,12 +186,6 @@
 </section>
 
 <style>
-	.roll {
-		overflow-x: auto;
-	}
-	table {
-		border-collapse: collapse;
-	}
 	thead th {
 		vertical-align: bottom;
 		font-size: 0.7rem;
@@ -211,9 +205,6 @@
 		min-width: 34px;
 		padding-right: 6px;
 		text-align: right;
-	}
-	td {
-		border: 1px solid var(--line);
 	}
 	td:last-child {
 		border: 0;

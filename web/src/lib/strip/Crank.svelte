@@ -38,12 +38,12 @@
 	}
 </script>
 
-<section class="crank sheet" aria-label="Crank">
+<section class="sheet px-3 py-2 text-[0.9rem]" aria-label="Crank">
 	<p><b>Crank</b>: {crankWords(position)}{sheet.crank ? `. ${sheet.crank.access}` : ''}</p>
 	{#if shut}
 		<p class="wrong" role="alert"><b>Do not turn the shaft.</b> {shut}</p>
 	{:else if drive}
-		<div class="two">
+		<div class="two grid grid-cols-[minmax(220px,340px)_1fr] gap-3 items-center">
 			<svg
 				viewBox="0 0 300 {ROW * sheet.cylinders + 10}"
 				role="img"
@@ -64,7 +64,7 @@
 					<circle class="pin" cx={262 - r * Math.cos(theta)} cy={y - r * Math.sin(theta)} r="3.5" />
 				{/each}
 			</svg>
-			<div class="say">
+			<div class="say grid gap-1.5">
 				<div role="group" aria-label="Crank position now">
 					Fully forward now:
 					{#each cylinders as cylinder (cylinder)}<button
@@ -83,7 +83,7 @@
 							>{/each}
 					</div>{/if}
 				<label>Turned so far <input type="range" min="0" max="359" step="1" bind:value={angle} /></label>
-				<p class="turn" role="status">
+				<p class="text-[1.15rem]" role="status">
 					{#if there}<b>In position.</b>{:else}Turn by hand another <b class="figures">{format.number(left, 0)}°</b>
 						<span class="soft"
 							>({format.number(left / 60, 1)} flats of a hex nut, {format.number(left / 360, 2)} turns)</span
@@ -97,16 +97,6 @@
 </section>
 
 <style>
-	.crank {
-		padding: 8px 12px;
-		font-size: 0.9rem;
-	}
-	.two {
-		display: grid;
-		grid-template-columns: minmax(220px, 340px) 1fr;
-		gap: 12px;
-		align-items: center;
-	}
 	svg {
 		width: 100%;
 	}
@@ -131,10 +121,6 @@
 	.pin {
 		fill: var(--mark);
 	}
-	.say {
-		display: grid;
-		gap: 6px;
-	}
 	.say div {
 		display: flex;
 		flex-wrap: wrap;
@@ -144,9 +130,6 @@
 	input[type='range'] {
 		width: 100%;
 		height: 36px;
-	}
-	.turn {
-		font-size: 1.15rem;
 	}
 	@media (max-width: 700px) {
 		.two {

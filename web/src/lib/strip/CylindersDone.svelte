@@ -21,7 +21,7 @@
 	}
 </script>
 
-<div role="group" aria-label="Done at cylinder">
+<div class="flex flex-wrap items-center gap-2" role="group" aria-label="Done at cylinder">
 	<span>Done at cylinder</span>
 	{#each cylinders as cylinder (cylinder)}
 		<button
@@ -36,12 +36,6 @@
 </div>
 
 <style>
-	div {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 8px;
-	}
 	button {
 		min-width: 48px;
 		min-height: 48px;

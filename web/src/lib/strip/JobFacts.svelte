@@ -45,22 +45,10 @@
 	);
 </script>
 
-<dl>
-	{#each facts as [name, value] (name)}<dt>{name}</dt>
+<dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 text-[0.9rem]">
+	{#each facts as [name, value] (name)}<dt class="text-ink-soft">{name}</dt>
 		<dd>{value}</dd>{/each}
 </dl>
 {#if sheet.cylinders > 1 && !job.releasedAt}<a class="btn" href="/jobs/{job.id}/cylinders">Change opened cylinders</a
 	>{/if}
 <DocumentLinks documents={documentsAt({ sheet: true })} />
-
-<style>
-	dl {
-		display: grid;
-		grid-template-columns: auto 1fr;
-		gap: 2px 12px;
-		font-size: 0.9rem;
-	}
-	dt {
-		color: var(--ink-soft);
-	}
-</style>

@@ -80,7 +80,7 @@
 </script>
 
 {#snippet asFound(i: number, part: Pending, cylinder: number)}
-	<div class="seen">
+	<div class="grid grid-cols-[repeat(auto-fit,minmax(9rem,1fr))] items-end gap-2">
 		{#if part.per === 'cylinder'}<Choose
 				label="In cylinder"
 				value={String(cylinder)}
@@ -109,19 +109,19 @@
 	</div>
 {/snippet}
 
-<section class="sheet" aria-label="Lay down parts">
+<section class="sheet px-4 py-3 mt-2" aria-label="Lay down parts">
 	<h2>Lay down what comes off</h2>
 	<p class="soft">
 		This pump has no checked sheet yet. Touch each part in the order in which it comes off. The mat and the sheet grow
 		with it, and a lead checks the sheet afterwards.
 	</p>
 	<Fields
-		><div class="columns">
+		><div class="columns grid grid-cols-[14rem_minmax(0,1fr)] grid-rows-[minmax(0,1fr)] gap-4 h-[520px]">
 			<Palette {customs} {first} after={last} afterName={lastName} onadd={add} />
 			<div>
-				<ol aria-label="Parts laid down">
+				<ol class="grid gap-1.5 mb-2.5" aria-label="Parts laid down">
 					{#each list.parts as part, i (i)}
-						<li>
+						<li class="flex flex-wrap items-center gap-2 border-b border-b-line pb-1">
 							<button
 								type="button"
 								class="btn"
@@ -149,8 +149,8 @@
 								aria-label="Delete {partType(part.type).name}"
 								onclick={() => (list.parts = list.parts.toSpliced(i, 1))}>Delete</button
 							>
-							<details>
-								<summary>{seenWords(part)}</summary>
+							<details class="basis-full">
+								<summary class="py-2.5 cursor-pointer">{seenWords(part)}</summary>
 								{@render asFound(i, part, describedOf(i, part))}
 								{#if part.type === 'fastener'}
 									<p class="soft">Touch the drawing where a bolt sits.</p>
@@ -167,7 +167,7 @@
 								{/if}
 							</details>
 						</li>
-					{:else}<li class="soft">Nothing yet.</li>{/each}
+					{:else}<li class="soft flex flex-wrap items-center gap-2 border-b border-b-line pb-1">Nothing yet.</li>{/each}
 				</ol>
 				{#if sheet.stations.length > 1}
 					<Choose
@@ -197,51 +197,14 @@
 </section>
 
 <style>
-	section {
-		padding: 12px 16px;
-		margin-top: 8px;
-	}
-	.columns {
-		display: grid;
-		grid-template-columns: 14rem minmax(0, 1fr);
-		grid-template-rows: minmax(0, 1fr);
-		gap: 16px;
-		height: 520px;
-	}
 	.columns > div {
 		min-width: 0;
 		overflow-y: auto;
-	}
-	ol {
-		display: grid;
-		gap: 6px;
-		margin-bottom: 10px;
-	}
-	li {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 8px;
-		border-bottom: 1px solid var(--line);
-		padding-bottom: 4px;
 	}
 	li > span {
 		flex: 1;
 		min-width: 9rem;
 		line-height: 1.2;
-	}
-	details {
-		flex-basis: 100%;
-	}
-	summary {
-		padding-block: 10px;
-		cursor: pointer;
-	}
-	.seen {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
-		align-items: end;
-		gap: 8px;
 	}
 	.soft {
 		font-size: 0.88rem;

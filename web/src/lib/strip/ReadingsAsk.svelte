@@ -48,9 +48,9 @@
 	const name = (place: number | string) => (typeof place === 'number' ? `Cylinder ${place}` : place);
 </script>
 
-<span class="what">{ask.text}, {unitLabel(ask.unit)}</span>
+<span class="basis-full">{ask.text}, {unitLabel(ask.unit)}</span>
 {#each places as place (place)}
-	<label>
+	<label class="flex items-center gap-1">
 		<span class="soft">{name(place)}</span>
 		<input
 			id="{id}-{place}"
@@ -78,14 +78,6 @@
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 
 <style>
-	.what {
-		flex-basis: 100%;
-	}
-	label {
-		display: flex;
-		align-items: center;
-		gap: 4px;
-	}
 	.input {
 		width: 5rem;
 	}

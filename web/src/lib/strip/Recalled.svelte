@@ -24,18 +24,10 @@
 </script>
 
 {#if noted.length > 0}
-	<dl class="recalled">
+	<dl class="grid grid-cols-[max-content_1fr] gap-x-3 gap-y-1">
 		{#each noted as { key, question, value } (key)}
 			<dt>{question}</dt>
 			<dd><b>{value === undefined ? 'not recorded' : answerWords(value)}</b></dd>
 		{/each}
 	</dl>
 {/if}
-
-<style>
-	.recalled {
-		display: grid;
-		grid-template-columns: max-content 1fr;
-		gap: 4px 12px;
-	}
-</style>

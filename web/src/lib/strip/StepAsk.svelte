@@ -77,7 +77,11 @@
 	}
 </script>
 
-<div class="ask" role="group" aria-label={askWords(named, sheet)}>
+<div
+	class="flex flex-wrap items-center gap-1.5 mt-1 text-[0.98rem] font-semibold"
+	role="group"
+	aria-label={askWords(named, sheet)}
+>
 	{#if ask.kind === 'tick'}
 		<span>{askWords(ask, sheet)}</span>
 		<button
@@ -111,7 +115,7 @@
 			>{/if}
 		<input
 			{id}
-			class="input"
+			class="input flex-1 min-w-40"
 			class:short={ask.kind !== 'note'}
 			inputmode={ask.kind === 'note' ? undefined : 'decimal'}
 			autocomplete="off"
@@ -134,19 +138,6 @@
 </div>
 
 <style>
-	.ask {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		margin-top: 4px;
-		font-size: 0.98rem;
-		font-weight: 600;
-	}
-	.input {
-		flex: 1;
-		min-width: 10rem;
-	}
 	.input.short {
 		flex: none;
 		width: 6rem;

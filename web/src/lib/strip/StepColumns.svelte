@@ -9,8 +9,8 @@
 	let { children, beside }: Props = $props();
 </script>
 
-<div class="columns">
-	<div class="hand">{@render children()}</div>
+<div class="columns grid grid-cols-[minmax(0,1fr)_minmax(15rem,23rem)] gap-4 items-start">
+	<div class="hand min-w-0">{@render children()}</div>
 	<aside class="sheet">
 		{@render beside()}
 		<p class="soft">The maker’s sheet, local rules and licensed practice come first.</p>
@@ -18,15 +18,6 @@
 </div>
 
 <style>
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(15rem, 23rem);
-		gap: 16px;
-		align-items: start;
-	}
-	.hand {
-		min-width: 0;
-	}
 	aside,
 	.hand > :global(.done) {
 		display: grid;

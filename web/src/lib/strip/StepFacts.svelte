@@ -80,7 +80,10 @@
 	</p>
 {/if}
 {#if tools.length > 0}
-	<ul class="tools" aria-label="Tools">
+	<ul
+		class="tools grid grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-x-3 gap-y-1 text-[0.88rem] leading-[1.2]"
+		aria-label="Tools"
+	>
 		{#each tools as tool (tool.key)}
 			<li>
 				{#if tool.kind}<ToolPicture shapes={toolShapes[tool.kind]} />{/if}
@@ -88,7 +91,8 @@
 					{tool.name}{#if sizeOf(tool.key)}&nbsp;<b>{sizeOf(tool.key)}</b>{/if}{#if grips(tool.key).length > 0}<span
 							class="soft">: {grips(tool.key).join('; ')}</span
 						>{/if}
-					{#each tool.substitutes as other (other.name)}<span class="risk">{insteadWords(other)}</span>{/each}
+					{#each tool.substitutes as other (other.name)}<span class="risk text-doubt">{insteadWords(other)}</span
+						>{/each}
 				</span>
 			</li>
 		{/each}
@@ -104,7 +108,7 @@
 			: ''}
 	</p>{/if}
 {#if lays?.massKg && lays.massKg > policy.liftAloneKg}
-	<p class="risk">
+	<p class="risk text-doubt">
 		{lays.massKg} kg. More than {policy.liftAloneKg} kg, the limit of your shop for one person. Use a second person or a hoist.
 	</p>
 {/if}
@@ -113,16 +117,6 @@
 	p {
 		font-size: 0.92rem;
 		line-height: 1.3;
-	}
-	.risk {
-		color: var(--doubt);
-	}
-	.tools {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
-		gap: 4px 12px;
-		font-size: 0.88rem;
-		line-height: 1.2;
 	}
 	.tools .risk {
 		display: block;

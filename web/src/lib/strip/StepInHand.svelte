@@ -100,9 +100,9 @@
 	}
 </script>
 
-<section class="sheet" aria-labelledby="step-in-hand" class:signed>
+<section class="sheet grid gap-2.5 px-[18px] pt-3.5 pb-4 mt-1.5 min-w-0" aria-labelledby="step-in-hand" class:signed>
 	<p class="soft">Step {index + 1} of {steps.length}</p>
-	<h1 id="step-in-hand">{step.text}</h1>
+	<h1 class="text-[1.5rem] leading-[1.25] font-semibold max-w-184 m-0" id="step-in-hand">{step.text}</h1>
 	{#if step.sure === 'deduced'}<p class="soft">{deducedStep}</p>{/if}
 	{#each locksInForce(steps, done) as { text } (text)}<p class="wrong"><b>Shaft locked.</b> {text}</p>{/each}
 	{#each cautions as { caution, of } (caution.text)}<CautionNote {caution} {of} />{/each}
@@ -138,7 +138,7 @@
 			onchoose={(key) => (way = key)}
 		/>
 	{/if}
-	<footer>
+	<footer class="flex items-center gap-3">
 		{#if signed}
 			<button type="button" class="btn" disabled={locked} onclick={() => bench.withdraw(signed, 'not done')}
 				><Check size={18} /> Done<span class="sr-only">: undo step {index + 1}</span></button
@@ -175,25 +175,6 @@
 </section>
 
 <style>
-	section {
-		display: grid;
-		gap: 10px;
-		padding: 14px 18px 16px;
-		margin-top: 6px;
-		min-width: 0;
-	}
-	h1 {
-		font-size: 1.5rem;
-		line-height: 1.25;
-		font-weight: 600;
-		max-width: 46rem;
-		margin: 0;
-	}
-	footer {
-		display: flex;
-		align-items: center;
-		gap: 12px;
-	}
 	.sign {
 		min-height: 56px;
 		min-width: 14rem;

@@ -11,28 +11,19 @@
 	let { ways, chosen, locked, onchoose }: Props = $props();
 </script>
 
-<div class="ways" role="group" aria-label="Method">
+<div class="ways flex flex-wrap items-center gap-1.5" role="group" aria-label="Method">
 	<span>Method</span>
 	{#each ways as { key, text, risk } (key)}
 		<button type="button" class="btn" aria-pressed={chosen === key} disabled={locked} onclick={() => onchoose(key)}
-			>{text}{#if risk}<span class="risk">: {risk.toLowerCase()}</span>{/if}</button
+			>{text}{#if risk}<span class="text-doubt">: {risk.toLowerCase()}</span>{/if}</button
 		>
 	{/each}
 </div>
 
 <style>
-	.ways {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-	}
 	.ways .btn {
 		height: auto;
 		white-space: normal;
 		text-align: left;
-	}
-	.risk {
-		color: var(--doubt);
 	}
 </style>

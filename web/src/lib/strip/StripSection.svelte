@@ -47,15 +47,9 @@
 		{toolFor}
 		named={bench.bench.sheet.assemblies}
 	/>
-	<p class="soft">
+	<p class="soft text-[0.8rem]">
 		{left === 0 ? 'The pump as it comes in.' : 'Dotted: already off.'} Pressure side left, crank side right.{#if side && assembly}
 			Arrows: out through the {side === 'P' ? 'pressure' : 'crank'} side of the {inSentence(assembly.name)}, as it lies
 			now.{/if}
 	</p>
 </div>
-
-<style>
-	p {
-		font-size: 0.8rem;
-	}
-</style>

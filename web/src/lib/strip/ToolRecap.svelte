@@ -43,17 +43,19 @@
 
 {#if tools.length > 0}<details>
 		<summary>{tools.length === 1 ? '1 tool' : `${tools.length} tools`} for this job</summary>
-		<ul>
+		<ul class="list-disc pl-[1.1rem] text-[0.86rem] leading-[1.35]">
 			{#each tools as { key, name, special, substitutes } (key)}
 				<li>
 					{name}{special ? ' (special)' : ''}{#if saidOf(key)}: <b>{saidOf(key)}</b>{/if}
 					{#each fastenersOf(opened, key) as fastener (fastener.key)}
-						<label class="group"
+						<label class="block"
 							>{fastener.short}
 							{@render size(`${name}, ${fastener.short}`, key, fastener.key)}</label
 						>
 					{:else}{@render size(name, key)}{/each}
-					{#each substitutes as other (other.name)}<span class="risk">{insteadWords(other)}</span>{/each}
+					{#each substitutes as other (other.name)}<span class="block text-doubt text-[0.8rem]"
+							>{insteadWords(other)}</span
+						>{/each}
 				</li>
 			{/each}
 		</ul>
@@ -69,23 +71,9 @@
 		min-height: 36px;
 		line-height: 36px;
 	}
-	ul {
-		list-style: disc;
-		padding-left: 1.1rem;
-		font-size: 0.86rem;
-		line-height: 1.35;
-	}
-	.group {
-		display: block;
-	}
 	.size {
 		width: 7rem;
 		min-height: 36px;
 		padding: 2px 6px;
-	}
-	.risk {
-		display: block;
-		color: var(--doubt);
-		font-size: 0.8rem;
 	}
 </style>

@@ -98,8 +98,8 @@
 	const shown = $derived(table.getRowModel().rows);
 </script>
 
-<div class="tools">
-	{#if note}<div class="note">{@render note()}</div>{/if}
+<div class="tools relative flex flex-wrap items-end justify-end gap-2 mb-2">
+	{#if note}<div class="flex-1 self-center">{@render note()}</div>{/if}
 	{#if !served && rows.length > 8}
 		<label class="label"
 			><span class="sr-only">Filter: {label}</span><input
@@ -135,7 +135,7 @@
 		</Popover>
 	{/if}
 </div>
-<div class="scroll">
+<div class="overflow-x-auto">
 	<Wide {label}>
 		<table class="table sheet" class:even={columns.some(({ width }) => width)} aria-label={label}>
 			{#if columns.some(({ width }) => width)}
@@ -203,27 +203,11 @@
 </div>
 
 <style>
-	.tools {
-		position: relative;
-		display: flex;
-		flex-wrap: wrap;
-		align-items: end;
-		justify-content: flex-end;
-		gap: 8px;
-		margin-bottom: 8px;
-	}
-	.note {
-		flex: 1;
-		align-self: center;
-	}
 	.tools .label {
 		width: 16rem;
 	}
 	tr.picked td {
 		background: color-mix(in oklab, var(--mark) 10%, transparent);
-	}
-	.scroll {
-		overflow-x: auto;
 	}
 	.even {
 		table-layout: fixed;

@@ -95,12 +95,6 @@
 	});
 </script>
 
-<div class="chart" role="img" aria-label="Causes over {hours.length} rebuilds. {words}.">
+<div class="chart h-[210px]" role="img" aria-label="Causes over {hours.length} rebuilds. {words}.">
 	<canvas bind:this={canvas}></canvas>
 </div>
-
-<style>
-	.chart {
-		height: 210px;
-	}
-</style>

@@ -56,7 +56,7 @@
 {:else if of.rebuilds.length === 0}
 	<p class="soft">No inspections of this pump yet.</p>
 {:else}
-	<div class="columns">
+	<div class="columns grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-[20px]">
 		<div>
 			<BeliefChart
 				hours={of.rebuilds.map(({ pumpHours }) => pumpHours)}
@@ -71,7 +71,7 @@
 					)} h.
 				</p>
 			{/each}
-			<ul class="causes">
+			<ul class="causes grid grid-cols-[1fr_1fr] gap-x-2.5 gap-y-0.5">
 				{#each lines as line, i (`${line.cause}/${line.cylinder}`)}
 					<li>
 						<Fields
@@ -86,9 +86,9 @@
 		</div>
 		<div>
 			{#if picked}
-				<h3>{causeAtPlace(network, picked)}</h3>
+				<h3 class="text-[1.05rem] font-[650]">{causeAtPlace(network, picked)}</h3>
 				<p>{remedy}</p>
-				<h4>Evidence at the last rebuild</h4>
+				<h4 class="mt-2 font-[650]">Evidence at the last rebuild</h4>
 				<ul class="carried">
 					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as finding (`${finding.finding}/${finding.cylinder}`)}
 						<li class:against={finding.factor < 1}>
@@ -100,8 +100,8 @@
 						</li>{/each}
 				</ul>
 			{/if}
-			<h4>Check next</h4>
-			<ol class="checks">
+			<h4 class="mt-2 font-[650]">Check next</h4>
+			<ol class="checks list-decimal pl-[1.3rem]">
 				{#each checks as check (`${check.finding}/${check.cylinder}`)}
 					{@const to = lookAt(check.finding, check.cylinder)}
 					<li>
@@ -118,7 +118,7 @@
 			</ol>
 		</div>
 	</div>
-	<p class="soft method">
+	<p class="soft text-[0.8rem] max-w-300">
 		From all {of.rebuilds.length} rebuilds together{beliefs.exact
 			? ' (exact)'
 			: ' (the cylinders are approximated given the causes of the whole pump)'}.
@@ -135,28 +135,10 @@
 {/if}
 
 <style>
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-		gap: 20px;
-	}
-	h3 {
-		font-size: 1.05rem;
-		font-weight: 650;
-	}
-	h4 {
-		margin-top: 8px;
-		font-weight: 650;
-	}
 	.action {
 		border-left: 3px dashed var(--pencil);
 		padding-left: 8px;
 		font-size: 0.85rem;
-	}
-	.causes {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 2px 10px;
 	}
 	.cause {
 		min-height: 44px;
@@ -180,14 +162,6 @@
 	}
 	.carried li.against {
 		border-color: var(--sound);
-	}
-	.checks {
-		list-style: decimal;
-		padding-left: 1.3rem;
-	}
-	.method {
-		font-size: 0.8rem;
-		max-width: 75rem;
 	}
 	@media (max-width: 900px) {
 		.columns,

@@ -145,21 +145,9 @@
 </script>
 
 <figure>
-	<figcaption>
+	<figcaption class="flex items-center justify-between gap-2">
 		<b>{title}</b>
 		<button type="button" class="btn" onclick={keep} aria-label="Save as PNG: {title}">PNG</button>
 	</figcaption>
-	<div class="chart" role="img" aria-label="{title}. {words}"><canvas bind:this={canvas}></canvas></div>
+	<div class="chart h-[270px]" role="img" aria-label="{title}. {words}"><canvas bind:this={canvas}></canvas></div>
 </figure>
-
-<style>
-	figcaption {
-		display: flex;
-		align-items: center;
-		justify-content: space-between;
-		gap: 8px;
-	}
-	.chart {
-		height: 270px;
-	}
-</style>

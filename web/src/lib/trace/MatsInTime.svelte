@@ -59,7 +59,7 @@
 		{/each}
 	</div>
 {/if}
-<ul class="mats" aria-label="Mats over the pump’s hours">
+<ul class="flex gap-3.5 overflow-x-auto pb-1" aria-label="Mats over the pump’s hours">
 	{#each rebuilds as rebuild, i (rebuild.job)}
 		<li>
 			<a class="mat" href="/jobs/{rebuild.job}/inspect" title={words(rebuild)}>
@@ -89,7 +89,7 @@
 		</li>
 	{/each}
 </ul>
-<p class="soft key">
+<p class="soft key text-[0.78rem] mt-0.5 mb-2">
 	<span class="new">×</span> new or grown <span class="new">◇</span> still there <span class="new">╱</span> worn or
 	damaged, out · sound. Rows are cylinders, columns the {shown.length} stations that ever showed anything.
 </p>
@@ -109,12 +109,6 @@
 		font-size: 0.72rem;
 		line-height: 1;
 		background: linear-gradient(var(--ink), var(--ink)) bottom / 1.5px 5px no-repeat;
-	}
-	.mats {
-		display: flex;
-		gap: 14px;
-		overflow-x: auto;
-		padding-bottom: 4px;
 	}
 	.mat {
 		display: grid;
@@ -145,10 +139,6 @@
 	.row {
 		fill: var(--mark);
 		opacity: 0.13;
-	}
-	.key {
-		font-size: 0.78rem;
-		margin: 2px 0 8px;
 	}
 	.key .new {
 		color: var(--pencil);

@@ -107,14 +107,6 @@
 	});
 </script>
 
-<div class="chart" role="img" aria-label="{name} over the pump’s hours. {words}.">
+<div class="chart h-[220px] max-w-280 mb-2.5" role="img" aria-label="{name} over the pump’s hours. {words}.">
 	<canvas bind:this={canvas}></canvas>
 </div>
-
-<style>
-	.chart {
-		height: 220px;
-		max-width: 70rem;
-		margin-bottom: 10px;
-	}
-</style>

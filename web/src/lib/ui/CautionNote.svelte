@@ -13,18 +13,12 @@
 	let { caution, of }: Props = $props();
 </script>
 
-<p>
+<p class="text-[0.88rem] border-l-4 border-l-doubt pl-2 mt-0.5">
 	<TriangleAlert size={17} aria-hidden="true" /> <b>{hazardName[caution.hazard]}{of ? `, ${inSentence(of)}` : ''}.</b>
 	{caution.text}
 </p>
 
 <style>
-	p {
-		font-size: 0.88rem;
-		border-left: 4px solid var(--doubt);
-		padding-left: 0.5rem;
-		margin-top: 2px;
-	}
 	p :global(svg) {
 		display: inline;
 		vertical-align: -3px;

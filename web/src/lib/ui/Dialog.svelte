@@ -26,7 +26,7 @@
 			<Dialog.Content class="sheet dialog-box {width}">
 				<header>
 					<Dialog.Title><h2>{title}{@render after?.()}</h2></Dialog.Title>
-					<div class="acts">
+					<div class="flex flex-none gap-1.5">
 						{@render acts?.()}
 						<Dialog.CloseTrigger class="btn">Close</Dialog.CloseTrigger>
 					</div>
@@ -67,10 +67,5 @@
 		padding: 0.4rem 0;
 		background: var(--sheet);
 		border-bottom: 1px solid var(--line);
-	}
-	.acts {
-		display: flex;
-		flex: none;
-		gap: 6px;
 	}
 </style>

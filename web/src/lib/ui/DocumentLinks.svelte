@@ -11,7 +11,7 @@
 </script>
 
 {#if documents.length > 0}
-	<ul aria-label="Documents">
+	<ul class="flex flex-wrap gap-1.5" aria-label="Documents">
 		{#each documents as { id, name, type } (id)}
 			<li>
 				<a class="btn" href="/documents/{id}" target="_blank" rel="noopener"
@@ -25,11 +25,3 @@
 		{/each}
 	</ul>
 {/if}
-
-<style>
-	ul {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-	}
-</style>

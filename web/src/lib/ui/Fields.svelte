@@ -10,10 +10,4 @@
 	onMount(() => void (alive = true));
 </script>
 
-<fieldset disabled={!alive}>{@render children()}</fieldset>
-
-<style>
-	fieldset {
-		display: contents;
-	}
-</style>
+<fieldset class="contents" disabled={!alive}>{@render children()}</fieldset>

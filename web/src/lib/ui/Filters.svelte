@@ -6,18 +6,11 @@
 	let { children }: { children: Snippet } = $props();
 </script>
 
-<div>
+<div class="flex flex-wrap gap-x-4 gap-y-2 items-end mb-1.5">
 	<Fields>{@render children()}</Fields>
 </div>
 
 <style>
-	div {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px 16px;
-		align-items: end;
-		margin-bottom: 6px;
-	}
 	div :global(label) {
 		display: flex;
 		align-items: center;

@@ -14,7 +14,7 @@
 </script>
 
 <Navigation layout="bar" class="tabs">
-	<nav aria-label={label}>
+	<nav class="flex flex-wrap" aria-label={label}>
 		{#each pages as [path, name] (path)}
 			<Navigation.TriggerAnchor href={path} aria-current={page.url.pathname === path ? current : undefined}>
 				{name}
@@ -28,10 +28,6 @@
 		padding: 0;
 		background: none;
 		width: auto;
-	}
-	nav {
-		display: flex;
-		flex-wrap: wrap;
 	}
 	nav :global(a) {
 		display: inline-flex;

@@ -67,7 +67,7 @@
 
 <svelte:head><title>Receive pump · Exetasis</title></svelte:head>
 <h1>Receive pump</h1>
-<form method="post" use:enhance>
+<form class="grid grid-cols-[1fr_1fr_1fr] gap-3 mt-2 items-start" method="post" use:enhance>
 	<Fields>
 		<fieldset class="sheet">
 			<legend><span class="step">1</span> Pump</legend>
@@ -145,7 +145,7 @@
 		<fieldset class="sheet">
 			<legend><span class="step">2</span> Complaint and scope</legend>
 			<input type="hidden" name="complaints" value={$form.complaints} />
-			<div class="reasons" role="group" aria-label="Complaint">
+			<div class="reasons grid grid-cols-2 gap-1.5" role="group" aria-label="Complaint">
 				{#each complaints as complaint (complaint)}
 					<label class="reason"
 						><input
@@ -202,8 +202,8 @@
 				<Cylinders count={model.cylinders} bind:opened={$form.cylinders} problem={$errors.cylinders?.[0]} />
 			{/if}
 		</fieldset>
-		<div class="column">
-			<fieldset class="sheet two">
+		<div class="grid gap-3 min-w-0">
+			<fieldset class="sheet two grid-cols-2 items-start">
 				<legend><span class="step">3</span> Customer</legend>
 				<CustomerFields
 					bind:customer={$form.customer}
@@ -212,7 +212,7 @@
 					errors={$errors}
 				/>
 			</fieldset>
-			<fieldset class="sheet two">
+			<fieldset class="sheet two grid-cols-2 items-start">
 				<legend>Duty <span class="soft">(if known)</span></legend>
 				<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
 				<Field
@@ -245,7 +245,7 @@
 			</fieldset>
 		</div>
 		{#if model}
-			<fieldset class="sheet wide">
+			<fieldset class="sheet wide col-span-full grid-cols-[repeat(auto-fill,minmax(16rem,1fr))] items-start">
 				<legend>Place and tools</legend>
 				<Field
 					name="workplace"
@@ -295,36 +295,14 @@
 {/if}
 
 <style>
-	form {
-		display: grid;
-		grid-template-columns: 1fr 1fr 1fr;
-		gap: 12px;
-		margin-top: 8px;
-		align-items: start;
-	}
 	fieldset {
 		padding: 0.8rem;
 		display: grid;
 		gap: 0.7rem;
 		min-width: 0;
 	}
-	.column {
-		display: grid;
-		gap: 12px;
-		min-width: 0;
-	}
-	.wide {
-		grid-column: 1 / -1;
-		grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr));
-		align-items: start;
-	}
 	.wide legend {
 		grid-column: 1 / -1;
-	}
-	.reasons {
-		display: grid;
-		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 6px;
 	}
 	.reason {
 		display: flex;
@@ -353,10 +331,6 @@
 		background: var(--mark);
 		color: var(--paper);
 		font-size: 0.9em;
-	}
-	.two {
-		grid-template-columns: repeat(2, minmax(0, 1fr));
-		align-items: start;
 	}
 	.two legend {
 		grid-column: 1 / -1;

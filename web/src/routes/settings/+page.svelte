@@ -73,7 +73,7 @@
 <svelte:head><title>Settings · Exetasis</title></svelte:head>
 <h1>Settings</h1>
 <Said />
-<div class="columns">
+<div class="columns grid grid-cols-[repeat(auto-fit,minmax(17rem,1fr))] gap-3 items-start mt-2">
 	<form method="post" action="?/units" use:keepUnits class="sheet">
 		<Fields>
 			<h2>Units</h2>
@@ -97,7 +97,7 @@
 			<div><button class="btn main">Save</button></div>
 		</Fields>
 	</form>
-	<div class="column">
+	<div class="grid gap-3">
 		<form method="post" action="?/numerals" use:keepWritten class="sheet">
 			<Fields>
 				<h2>Numbers</h2>
@@ -150,17 +150,6 @@
 </div>
 
 <style>
-	.columns {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
-		gap: 12px;
-		align-items: start;
-		margin-top: 8px;
-	}
-	.column {
-		display: grid;
-		gap: 12px;
-	}
 	form {
 		display: grid;
 		gap: 0.8rem;

@@ -41,9 +41,9 @@
 	Every verdict follows these rules. Limits come from the model sheets. A decision against the proposal is always
 	recorded with its reason.
 </p>
-<form method="post" action="?/policy" use:enhance class="columns">
+<form method="post" action="?/policy" use:enhance class="columns grid grid-cols-[1fr_1fr] gap-3 items-start">
 	<Fields>
-		<div class="column">
+		<div class="grid gap-3">
 			<fieldset class="sheet" disabled={!data.mayManage}>
 				<legend>Replacement policy in force</legend>
 				{#each renewalPolicies as renewalPolicy (renewalPolicy)}
@@ -72,7 +72,7 @@
 				<Field {name} label="{label}, {unit}" bind:value={$form[name]} errors={$errors[name]} />
 			{/each}
 		</fieldset>
-		<div class="keep">
+		<div class="col-span-full sticky bottom-0 flex items-center gap-4 py-[0.6rem] bg-paper">
 			{#if data.mayManage}
 				<div><button class="btn main">Save</button></div>
 			{:else}<p class="soft">A lead can change these.</p>{/if}
@@ -81,12 +81,6 @@
 </form>
 
 <style>
-	.columns {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 12px;
-		align-items: start;
-	}
 	fieldset {
 		padding: 0.9rem;
 		display: grid;
@@ -95,20 +89,6 @@
 	legend {
 		float: left;
 		font-weight: 650;
-	}
-	.column {
-		display: grid;
-		gap: 12px;
-	}
-	.keep {
-		grid-column: 1 / -1;
-		position: sticky;
-		bottom: 0;
-		display: flex;
-		align-items: center;
-		gap: 1rem;
-		padding: 0.6rem 0;
-		background: var(--paper);
 	}
 	.customs {
 		display: grid;

@@ -18,16 +18,16 @@
 </script>
 
 <svelte:head><title>Sign in · Exetasis</title></svelte:head>
-<div class="page">
-	<div class="drawing" aria-hidden="true">
+<div class="max-w-120 mx-auto mt-[6vh] grid gap-[0.9rem]">
+	<div class="flex text-ink-soft" aria-hidden="true">
 		{#each ['lipSeal', 'adapter', 'vRing', 'plunger', 'washer', 'slinger'] as const as type (type)}<Glyph
 				{type}
 				size={84}
 			/>{/each}
 	</div>
-	<h1>Exetasis</h1>
+	<h1 class="text-[2rem]">Exetasis</h1>
 	<p class="soft">Inspect a stripped pump, decide on each part, and trace recurring failures.</p>
-	<form method="post" use:enhance>
+	<form class="grid gap-[0.8rem]" method="post" use:enhance>
 		<Fields>
 			<Field
 				name="email"
@@ -50,14 +50,14 @@
 		</Fields>
 	</form>
 	{#if data.demo}
-		<div class="demo sheet">
+		<div class="sheet p-[0.8rem] text-[0.9rem]">
 			<p>
 				<b>This server holds demo data:</b> an invented shop with invented pumps and people. Anyone can sign in with the
 				password <span class="figures">harrow-sound</span>.
 			</p>
-			<div class="accounts">
+			<div class="flex flex-wrap gap-2 mt-[0.6rem]">
 				{#each accounts as [address, role] (address)}
-					<form method="post">
+					<form class="grid gap-[0.8rem]" method="post">
 						<input type="hidden" name="email" value={address} />
 						<input type="hidden" name="password" value="harrow-sound" />
 						<button class="btn">{role}</button>
@@ -68,33 +68,3 @@
 		</div>
 	{/if}
 </div>
-
-<style>
-	.page {
-		max-width: 30rem;
-		margin: 6vh auto 0;
-		display: grid;
-		gap: 0.9rem;
-	}
-	.drawing {
-		display: flex;
-		color: var(--ink-soft);
-	}
-	h1 {
-		font-size: 2rem;
-	}
-	form {
-		display: grid;
-		gap: 0.8rem;
-	}
-	.demo {
-		padding: 0.8rem;
-		font-size: 0.9rem;
-	}
-	.accounts {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		margin-top: 0.6rem;
-	}
-</style>

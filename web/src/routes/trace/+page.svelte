@@ -143,7 +143,7 @@
 </script>
 
 {#snippet spent({ cost, replaced, openings }: ShopRecurrence)}
-	<b class="figures">{format.number(cost)}</b><br /><span class="soft spent"
+	<b class="figures">{format.number(cost)}</b><br /><span class="soft text-[0.8rem] whitespace-nowrap"
 		>{replaced}
 		{replaced === 1 ? 'part' : 'parts'}, {format.number(openings, 1)} openings</span
 	>
@@ -161,11 +161,11 @@
 {/snippet}
 
 <svelte:head><title>Trace · Exetasis</title></svelte:head>
-<div class="head">
+<div class="flex flex-wrap gap-x-6 gap-y-0 items-center">
 	<h1>Trace</h1>
 	<TraceNav />
 </div>
-<p class="sum">
+<p class="max-w-240 mt-1 mb-2">
 	{#if trace.standing > 0}
 		<b>{trace.standing}</b>
 		{trace.standing === 1 ? 'recurrence is' : 'recurrences are'} more frequent than chance explains
@@ -204,7 +204,7 @@
 			{#each liquids as liquid (liquid)}<option>{liquid}</option>{/each}
 		</select></label
 	>
-	<div class="one">
+	<div class="flex-1 min-w-64">
 		<PumpChoice label="One pump" rebuilds={1} onchoose={({ id }) => void goto(`/trace/pumps/${id}`)} />
 	</div>
 </Filters>
@@ -238,24 +238,6 @@
 	}
 	/* A serial number is read as one word. */
 	.serial {
-		white-space: nowrap;
-	}
-	.head {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0 1.5rem;
-		align-items: center;
-	}
-	.sum {
-		max-width: 60rem;
-		margin: 4px 0 8px;
-	}
-	.one {
-		flex: 1;
-		min-width: 16rem;
-	}
-	.spent {
-		font-size: 0.8rem;
 		white-space: nowrap;
 	}
 	.what {

@@ -16,13 +16,14 @@
 </script>
 
 <svelte:head><title>Welcome · Exetasis</title></svelte:head>
-<div class="page">
-	<h1>Welcome to Exetasis</h1>
+<div class="max-w-184 mx-auto mt-[4vh] grid gap-[0.9rem]">
+	<h1 class="text-[1.8rem]">Welcome to Exetasis</h1>
 	{#if !data.demo}
-		<section class="sheet" aria-label="Try the demo">
+		<section class="sheet p-4 grid gap-[0.6rem]" aria-label="Try the demo">
 			<h2>Try the demo</h2>
 			<p class="soft">An invented shop with 41 pumps and four years of rebuilds. You can remove it later.</p>
 			<form
+				class="grid gap-[0.7rem] justify-items-start"
 				method="post"
 				action="?/demo"
 				use:plainEnhance={() => {
@@ -41,10 +42,10 @@
 			</form>
 		</section>
 	{/if}
-	<section class="sheet" aria-label="Set up your shop">
+	<section class="sheet p-4 grid gap-[0.6rem]" aria-label="Set up your shop">
 		<h2>Set up your shop</h2>
 		<p class="soft">You become its first lead. You can invite other people later.</p>
-		<form method="post" action="?/shop" use:enhance class="fields">
+		<form method="post" action="?/shop" use:enhance class="fields grid gap-[0.7rem] justify-items-start">
 			<Fields>
 				<Field name="shop" label="Shop" hint="Quay Pump Works" bind:value={$form.shop} errors={$errors.shop} />
 				<Field name="currency" label="Currency" hint="EUR" bind:value={$form.currency} errors={$errors.currency} />
@@ -90,25 +91,6 @@
 </div>
 
 <style>
-	.page {
-		max-width: 46rem;
-		margin: 4vh auto 0;
-		display: grid;
-		gap: 0.9rem;
-	}
-	h1 {
-		font-size: 1.8rem;
-	}
-	section {
-		padding: 1rem;
-		display: grid;
-		gap: 0.6rem;
-	}
-	form {
-		display: grid;
-		gap: 0.7rem;
-		justify-items: start;
-	}
 	.fields {
 		grid-template-columns: repeat(2, minmax(0, 1fr));
 		justify-items: stretch;

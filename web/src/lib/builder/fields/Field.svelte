@@ -127,7 +127,7 @@
 	<div class="list" role="group" aria-label={label}>
 		{#if !bare}<p><b>{label}</b></p>{/if}
 		{#if isNamed(of)}
-			<div class="chips">
+			<div class="flex flex-wrap gap-1.5">
 				{#each list as item, i (i)}
 					<button type="button" class="btn" aria-label="Remove {nameOf(item)}" onclick={() => drop(i)}
 						>{nameOf(item)} ×</button
@@ -142,7 +142,7 @@
 			/>
 		{:else}
 			{#each list as item, i (i)}
-				<div class="item" role="group" aria-label="{label} {i + 1}">
+				<div class="item flex gap-1 items-start" role="group" aria-label="{label} {i + 1}">
 					<Field
 						{name}
 						{within}
@@ -215,17 +215,7 @@
 	.group > :global(:is(p, .list, .group)) {
 		grid-column: 1 / -1;
 	}
-	.item {
-		display: flex;
-		gap: 4px;
-		align-items: start;
-	}
 	.item > :global(:first-child) {
 		flex: 1;
-	}
-	.chips {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
 	}
 </style>

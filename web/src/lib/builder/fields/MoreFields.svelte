@@ -45,15 +45,8 @@
 			ontoggle={({ currentTarget }) =>
 				(open = currentTarget.open ? [...open, name] : open.filter((opened) => opened !== name))}
 		>
-			<summary>{fieldLabel(name, within)}{count(name)}</summary>
+			<summary class="py-2.5 cursor-pointer">{fieldLabel(name, within)}{count(name)}</summary>
 			{#if open.includes(name)}<Field {...field} bare onchange={(next) => form.take(name, next)} />{/if}
 		</details>
 	{:else}<Field {...field} onchange={(next) => form.take(name, next)} />{/if}
 {/each}
-
-<style>
-	summary {
-		padding-block: 10px;
-		cursor: pointer;
-	}
-</style>

@@ -36,7 +36,7 @@
 		Due {day(data.certificates[0].dueOn)}{overdue ? ': overdue, uncertainty doubled until it is calibrated' : ''}.
 	</p>
 {/if}
-<div class="columns">
+<div class="columns grid grid-cols-[1fr_1fr] gap-4 items-start">
 	<section aria-label="Certificates">
 		<h2>Certificates</h2>
 		<Wide label="Certificates">
@@ -106,12 +106,6 @@
 {/if}
 
 <style>
-	.columns {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 16px;
-		align-items: start;
-	}
 	@media (max-width: 900px) {
 		.columns {
 			grid-template-columns: 1fr;

@@ -111,19 +111,19 @@
 </script>
 
 <Bar>
-	<div class="job">
+	<div class="job flex-1 min-w-0 leading-[1.25]">
 		<p>
 			<a class="serial" href="/pumps/{job.pumpId}">{job.serial}</a>
 			{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}
 		</p>
-		<p class="soft facts" title={facts}>{facts}</p>
+		<p class="soft facts text-[0.78rem]" title={facts}>{facts}</p>
 	</div>
 	{#each locks as { text } (text)}<p class="lock" role="note" title={text}>
 			Shaft locked<span class="sr-only">: {text}</span>
 		</p>{/each}
 	<div class="stages"><Tabs label="Stages" pages={stages} current="step" /></div>
 	<span
-		class="status"
+		class="status text-[0.82rem] leading-[1.2] text-ink-soft text-right w-40"
 		class:waiting={sending === 'offline' || sending === 'signedOut' || !bench.follower.hears}
 		role="status"
 	>
@@ -139,11 +139,6 @@
 </main>
 
 <style>
-	.job {
-		flex: 1;
-		min-width: 0;
-		line-height: 1.25;
-	}
 	.job p {
 		white-space: nowrap;
 		overflow: hidden;
@@ -154,9 +149,6 @@
 		font-size: 1.05rem;
 		color: var(--ink);
 	}
-	.facts {
-		font-size: 0.78rem;
-	}
 	.lock {
 		border: 2px solid var(--doubt);
 		color: var(--doubt);
@@ -164,13 +156,6 @@
 		font-size: 0.84rem;
 		font-weight: 650;
 		white-space: nowrap;
-	}
-	.status {
-		font-size: 0.82rem;
-		line-height: 1.2;
-		color: var(--ink-soft);
-		text-align: right;
-		width: 10rem;
 	}
 	.status.waiting {
 		color: var(--doubt);

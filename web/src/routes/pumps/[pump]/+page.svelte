@@ -28,7 +28,7 @@
 </script>
 
 <svelte:head><title>{pump.serial} · Exetasis</title></svelte:head>
-<div class="head">
+<div class="head flex items-center gap-[0.8rem] mb-2.5">
 	<div>
 		<h1>{pump.serial}</h1>
 		<p class="soft">{pump.model} · {pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}{duty ? ` · ${duty}` : ''}</p>
@@ -36,7 +36,7 @@
 	<a class="btn" href="/trace/pumps/{pump.id}">Trace recurring problems</a>
 	{#if open}<a class="btn main" href="/jobs/{open.id}">Open job</a>{/if}
 </div>
-<div class="columns">
+<div class="columns grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-[24px]">
 	<section>
 		<h2>Part lives</h2>
 		{#if data.sheet}<LifeLines sheet={data.sheet} lives={data.lives} hoursNow={rebuilds[0]?.pumpHours ?? 0} />{/if}
@@ -93,19 +93,8 @@
 </div>
 
 <style>
-	.head {
-		display: flex;
-		align-items: center;
-		gap: 0.8rem;
-		margin-bottom: 10px;
-	}
 	.head div {
 		flex: 1;
-	}
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr);
-		gap: 24px;
 	}
 	.soft {
 		font-size: 0.85rem;

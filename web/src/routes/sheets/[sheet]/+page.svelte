@@ -90,9 +90,13 @@
 	</ul>
 {/if}
 <h2>Parts in strip order</h2>
-<div class="stack sheet" role="img" aria-label="The stations in strip order, P to the left, C to the right">
+<div
+	class="sheet flex flex-wrap gap-x-0.5 gap-y-1 p-2"
+	role="img"
+	aria-label="The stations in strip order, P to the left, C to the right"
+>
 	{#each sheet.stations as station, index (station.key)}
-		<figure>
+		<figure class="w-[76px] text-center text-[0.72rem] leading-[1.1]">
 			<Glyph type={station.type} face={station.face} size={40} />
 			<figcaption><span class="figures">{index + 1}</span> {station.short}</figcaption>
 		</figure>
@@ -101,7 +105,7 @@
 <h2 class="mt-4">Documents</h2>
 <Documents {sheet} documents={data.documents} form={data.form} mayManage={data.mayManage} />
 <h2 class="mt-4">Steps</h2>
-<ol class="steps">
+<ol class="steps list-decimal pl-[1.6rem] grid gap-1 max-w-240">
 	{#each sheet.steps as step (step.key)}
 		<li>
 			{step.text}
@@ -195,26 +199,7 @@
 		gap: 10px;
 		margin-bottom: 8px;
 	}
-	.stack {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 2px;
-		padding: 8px;
-	}
-	figure {
-		width: 76px;
-		text-align: center;
-		font-size: 0.72rem;
-		line-height: 1.1;
-	}
 	figure :global(svg) {
 		margin: 0 auto;
-	}
-	.steps {
-		list-style: decimal;
-		padding-left: 1.6rem;
-		display: grid;
-		gap: 4px;
-		max-width: 60rem;
 	}
 </style>

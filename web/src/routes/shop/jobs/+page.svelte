@@ -14,7 +14,7 @@
 <h1>Shop</h1>
 <ShopNav />
 <h2>Import job file</h2>
-<div class="text">
+<div class="max-w-184 grid gap-2">
 	<p>
 		<i>Release ▸ Job file</i> exports a complete job: its model sheet, the pump, every part with its lot, the bench log with
 		photographs, and the gauges. An imported job exports as the same file, byte for byte.
@@ -38,11 +38,3 @@
 		</Fields>
 	</form>
 {:else}<p>A lead can import jobs.</p>{/if}
-
-<style>
-	.text {
-		max-width: 46rem;
-		display: grid;
-		gap: 0.5rem;
-	}
-</style>

@@ -28,9 +28,9 @@
 <ShopNav />
 <Said />
 <p class="soft mb-2">Printed at the top of every customer report, below the name of your shop.</p>
-<form method="post" enctype="multipart/form-data" use:enhance class="sheet">
+<form method="post" enctype="multipart/form-data" use:enhance class="sheet max-w-160 p-[0.9rem]">
 	<Fields>
-		<fieldset disabled={!data.mayManage}>
+		<fieldset class="grid gap-[0.8rem]" disabled={!data.mayManage}>
 			<TextField
 				name="address"
 				label="Address, telephone, registration (one per line)"
@@ -64,14 +64,6 @@
 </form>
 
 <style>
-	form {
-		max-width: 40rem;
-		padding: 0.9rem;
-	}
-	fieldset {
-		display: grid;
-		gap: 0.8rem;
-	}
 	img {
 		max-width: 300px;
 		max-height: 120px;

@@ -27,10 +27,10 @@
 		: `Revision ${data.revision}, by ${data.madeBy} on ${day(data.madeAt ?? new Date())}.`}
 	Confirmed cases move the strengths by themselves; others never do.
 </p>
-<div class="list">
+<div class="grid grid-cols-[repeat(auto-fill,minmax(23rem,1fr))] gap-3 mt-2">
 	{#each data.network.causes as cause (cause.key)}
 		<section class="sheet p-3">
-			<h2>{cause.name}</h2>
+			<h2 class="text-[1rem]">{cause.name}</h2>
 			<p class="soft">
 				On {on[cause.on]}; {kinds[cause.kind]}; {phases[cause.phase]}. At first {format.probability(cause.prior)},
 				arises
@@ -59,7 +59,7 @@
 				<textarea
 					id="network-text"
 					name="text"
-					class="textarea figures"
+					class="textarea figures text-[0.8rem] w-full"
 					rows="24"
 					spellcheck="false"
 					bind:value={$form.text}
@@ -74,23 +74,10 @@
 {#if $message}<p role="status">{$message}</p>{/if}
 
 <style>
-	.list {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(23rem, 1fr));
-		gap: 12px;
-		margin-top: 8px;
-	}
-	h2 {
-		font-size: 1rem;
-	}
 	.bar {
 		display: inline-block;
 		width: 60px;
 		height: 9px;
 		background: linear-gradient(to right, var(--pencil) var(--share), transparent var(--share));
-	}
-	textarea {
-		font-size: 0.8rem;
-		width: 100%;
 	}
 </style>

@@ -92,11 +92,11 @@
 {/snippet}
 
 <svelte:head><title>Compare · Exetasis</title></svelte:head>
-<div class="head">
+<div class="flex flex-wrap gap-x-6 gap-y-0 items-center">
 	<h1>Trace</h1>
 	<TraceNav />
 </div>
-<p class="sum">
+<p class="mt-1 mb-2">
 	{#if standing > 0}<b>{standing}</b> of {format.number(comparisons)} comparisons {standing === 1 ? 'stands' : 'stand'} out
 		beyond chance.{:else}No recurrence is more frequent than chance explains among {format.number(comparisons)} comparisons.{/if}
 </p>
@@ -139,15 +139,6 @@
 </p>
 
 <style>
-	.head {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0 1.5rem;
-		align-items: center;
-	}
-	.sum {
-		margin: 4px 0 8px;
-	}
 	.what {
 		display: flex;
 		gap: 8px;

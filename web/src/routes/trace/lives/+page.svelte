@@ -276,7 +276,7 @@
 			</p>
 		{:else}<p class="finding">{noMaximumWords[groups[0].fit.reason]}</p>{/if}
 		<DataTable label="Groups of lives" rows={groups} {columns} empty="No part lives yet." />
-		<div class="charts">
+		<div class="grid gap-2 my-3">
 			<Segments label="Chart" options={charts} value={chart!} onchoose={(key) => (asked = key)} />
 			{#if chart === 'failed'}
 				<LivesChart
@@ -350,10 +350,5 @@
 		margin: 6px 0;
 		max-width: 75rem;
 		font-size: 1.05rem;
-	}
-	.charts {
-		display: grid;
-		gap: 8px;
-		margin: 12px 0;
 	}
 </style>

@@ -45,15 +45,15 @@
 <svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
 <h1 class="sr-only">Decide on the parts of {job.serial}</h1>
 <NotSafeYet {bench} />
-{#if set.problem}<div class="problem" role="alert">
+{#if set.problem}<div class="problem flex items-center gap-4 mb-2" role="alert">
 		<p class="wrong">{set.problem}</p>
 		<button type="button" class="btn" onclick={() => set.restart()}>Try again</button>
 	</div>{/if}
 {#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} answers={inQuestion} />{/if}
 <Proposal {bench} {set} {currency} {locked} />
-<div class="top">
+<div class="top grid grid-cols-[1.6fr_1fr] gap-2.5 mb-2">
 	<section class="sheet" aria-label="Interval and policy">
-		<div class="far">
+		<div class="leading-[1.2]">
 			<Slider
 				class="slider"
 				value={[set.hours]}
@@ -69,7 +69,7 @@
 				</Slider.Control>
 			</Slider>
 		</div>
-		<div class="policies" role="group" aria-label="Policy">
+		<div class="policies grid grid-cols-[repeat(3,1fr)] gap-1.5" role="group" aria-label="Policy">
 			{#each renewalPolicies as renewalPolicy (renewalPolicy)}
 				{@const one = set.decision?.cost[renewalPolicy]}
 				<button
@@ -86,7 +86,7 @@
 				</button>
 			{/each}
 		</div>
-		<div class="valves">
+		<div class="flex flex-wrap items-center gap-1.5">
 			<Segments
 				label="Valves"
 				labelled
@@ -100,7 +100,7 @@
 	</section>
 	<section class="sheet" aria-label="Most economical interval">
 		{#if set.interval}
-			<p class="cost">
+			<p class="text-[0.85rem] leading-[1.3]">
 				Lowest cost per hour: {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
 					>{format.number(set.interval.best.hours)} h</b
 				>: {format.number(set.interval.best.per1000h)}
@@ -128,18 +128,6 @@
 <SetAside {bench} />
 
 <style>
-	.problem {
-		display: flex;
-		align-items: center;
-		gap: 1rem;
-		margin-bottom: 8px;
-	}
-	.top {
-		display: grid;
-		grid-template-columns: 1.6fr 1fr;
-		gap: 10px;
-		margin-bottom: 8px;
-	}
 	.top section {
 		padding: 6px 10px;
 		display: grid;
@@ -148,28 +136,10 @@
 		/* Nothing below moves when the figures come. */
 		min-height: 168px;
 	}
-	.far {
-		line-height: 1.2;
-	}
-	.cost {
-		font-size: 0.85rem;
-		line-height: 1.3;
-	}
-	.policies {
-		display: grid;
-		grid-template-columns: repeat(3, 1fr);
-		gap: 6px;
-	}
 	.policies .btn {
 		justify-content: flex-start;
 		text-align: left;
 		font-size: 0.88rem;
-	}
-	.valves {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
 	}
 	@media (max-width: 900px) {
 		.top {

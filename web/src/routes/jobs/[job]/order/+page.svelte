@@ -145,7 +145,7 @@
 {/snippet}
 
 <svelte:head><title>Order {job.serial} · Exetasis</title></svelte:head>
-<div class="head">
+<div class="head flex flex-wrap items-center gap-x-4 gap-y-2 mb-2">
 	<h1>Order</h1>
 	<p>
 		{#if problem.needs.length === 0}Nothing to order. No part is to be replaced, or all parts have been received.{:else}
@@ -224,7 +224,10 @@
 					{@const line = drawer.get(key)}
 					<tr>
 						<td class="figures">{numberOf(key) ?? ''}</td>
-						<td><span class="part"><Glyph type={station.type} face={station.face} size={30} /> {station.name}</span></td
+						<td
+							><span class="flex items-center gap-2"
+								><Glyph type={station.type} face={station.face} size={30} /> {station.name}</span
+							></td
 						>
 						<td class="number">{pieces}</td>
 						<td class="number"
@@ -282,13 +285,6 @@
 {/if}
 
 <style>
-	.head {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0.5rem 1rem;
-		margin-bottom: 8px;
-	}
 	.head p {
 		flex: 1;
 	}
@@ -311,11 +307,6 @@
 	}
 	.off td {
 		color: var(--ink-soft);
-	}
-	.part {
-		display: flex;
-		align-items: center;
-		gap: 8px;
 	}
 	ul {
 		list-style: square;

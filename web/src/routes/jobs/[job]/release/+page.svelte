@@ -84,17 +84,17 @@
 </script>
 
 <svelte:head><title>Release {job.serial} · Exetasis</title></svelte:head>
-<div class="head">
+<div class="head flex flex-wrap items-center gap-x-[1.2rem] gap-y-2 mb-2.5">
 	<h1>{job.releasedAt ? 'Released' : 'Release'}</h1>
 	<p>
 		<b class="figures">{replaced.length}</b> replaced ({format.number(cost)}
 		{data.shop?.currency} of parts), <b class="figures">{reused.length}</b> reused{#if overruled.length > 0}, <b
 				class="figures">{overruled.length}</b
 			> overruled{/if}{#if open.length > 0},
-			<b class="figures open">{open.length}</b> still open{/if}.
+			<b class="figures text-doubt">{open.length}</b> still open{/if}.
 	</p>
 	{#if !job.releasedAt && data.mayWork}
-		<form method="post" action="?/release" use:enhance class="go">
+		<form method="post" action="?/release" use:enhance class="go flex items-end gap-2">
 			<Fields>
 				{#if !finished && data.mayManage && open.length === 0}
 					<Field
@@ -136,7 +136,7 @@
 	{/if}
 	<a class="btn" href="/pumps/{job.pumpId}">Open the pump</a>
 </div>
-<div class="files" role="group" aria-label="Documents">
+<div class="flex flex-wrap gap-2 mb-2" role="group" aria-label="Documents">
 	<Download href="/jobs/{job.id}/report?for=customer">Customer report</Download>
 	<Download href="/jobs/{job.id}/report">Shop report</Download>
 	<a class="btn" href="/jobs/{job.id}/label" download data-sveltekit-reload>Label</a>
@@ -247,33 +247,12 @@
 {#if job.releasedAt}<Corrections {bench} mayCorrect={data.mayManage} />{/if}
 
 <style>
-	.head {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0.5rem 1.2rem;
-		margin-bottom: 10px;
-	}
 	.head p {
 		flex: 1;
-	}
-	.files {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 8px;
-		margin-bottom: 8px;
 	}
 	.go :global(.btn) {
 		flex: none;
 		white-space: nowrap;
-	}
-	.go {
-		display: flex;
-		align-items: end;
-		gap: 8px;
-	}
-	.open {
-		color: var(--doubt);
 	}
 	.open-list {
 		columns: 3;

@@ -16,8 +16,8 @@
 </script>
 
 <svelte:head><title>{draft.body.model} · draft · Exetasis</title></svelte:head>
-<header>
-	<h1>{draft.body.model} <span class="soft">draft of revision {draft.body.revision}</span></h1>
+<header class="flex flex-wrap items-center gap-2 mb-1.5">
+	<h1 class="mr-auto">{draft.body.model} <span class="soft">draft of revision {draft.body.revision}</span></h1>
 	{#if !data.mayManage}<span class="soft">A lead saves it as a sheet.</span>{:else}
 		{#if removing}
 			<form method="post" action="?/discard">
@@ -52,31 +52,10 @@
 />
 {#if data.before}
 	<details class="mt-3">
-		<summary>{changes.length} changes from revision {data.before.revision}</summary>
-		<ul>
+		<summary class="min-h-11 cursor-pointer">{changes.length} changes from revision {data.before.revision}</summary>
+		<ul class="list-disc pl-[1.4rem]">
 			{#each changes.slice(0, MOST) as change, i (i)}<li>{changeSentence(change)}</li>{/each}
 			{#if changes.length > MOST}<li class="soft">and {changes.length - MOST} more</li>{/if}
 		</ul>
 	</details>
 {/if}
-
-<style>
-	header {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 8px;
-		margin-bottom: 6px;
-	}
-	h1 {
-		margin-right: auto;
-	}
-	summary {
-		min-height: 44px;
-		cursor: pointer;
-	}
-	ul {
-		list-style: disc;
-		padding-left: 1.4rem;
-	}
-</style>

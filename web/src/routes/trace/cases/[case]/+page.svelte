@@ -47,7 +47,7 @@
 	· <b>{caseState[one.state]}</b>
 </p>
 {#if data.already}<p role="status">A case for this place and pattern is already open. This is it.</p>{/if}
-<div class="columns">
+<div class="columns grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-[20px] mt-2">
 	<section class="sheet p-4">
 		<h2>Suspected cause: {data.cause?.name ?? one.cause}</h2>
 		<p>{one.hypothesis}</p>
@@ -84,7 +84,7 @@
 				</p>{/if}
 		{/if}
 		<h3 class="mt-3">History</h3>
-		<ol>
+		<ol class="list-decimal pl-[1.3rem]">
 			{#each one.history as step, i (i)}
 				<li><span class="soft">{day(step.at)}, {step.by} {did[step.did]}:</span> {step.says}</li>
 			{/each}
@@ -153,16 +153,6 @@
 <style>
 	h3 {
 		font-weight: 650;
-	}
-	.columns {
-		display: grid;
-		grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
-		gap: 20px;
-		margin-top: 8px;
-	}
-	ol {
-		list-style: decimal;
-		padding-left: 1.3rem;
 	}
 	@media (max-width: 900px) {
 		.columns {

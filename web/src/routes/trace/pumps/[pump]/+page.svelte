@@ -143,9 +143,9 @@
 {/snippet}
 
 <svelte:head><title>{data.pump.serial}, trace · Exetasis</title></svelte:head>
-<div class="head">
+<div class="head flex gap-4 items-center mb-2">
 	<h1><a href="/trace">Trace</a>: {data.pump.serial}</h1>
-	<div class="choice">
+	<div class="flex-1 max-w-120">
 		{#key data.pump.id}
 			<PumpChoice
 				label="Pump"
@@ -254,19 +254,9 @@
 {/if}
 
 <style>
-	.head {
-		display: flex;
-		gap: 1rem;
-		align-items: center;
-		margin-bottom: 8px;
-	}
 	.head h1,
 	.head .btn {
 		white-space: nowrap;
-	}
-	.choice {
-		flex: 1;
-		max-width: 30rem;
 	}
 	ul {
 		list-style: square;

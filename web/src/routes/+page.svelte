@@ -86,7 +86,8 @@
 
 {#snippet pump(job: Job)}
 	<a class="row pump" href={nextStepOf(job).path}
-		><b>{job.serial}</b><span class="soft truncate">{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span
+		><b class="underline">{job.serial}</b><span class="soft truncate"
+			>{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span
 		></a
 	>
 {/snippet}
@@ -213,9 +214,6 @@
 		justify-content: stretch;
 		min-width: 0;
 		text-decoration: none;
-	}
-	.pump b {
-		text-decoration: underline;
 	}
 	.head :global(.segment) {
 		white-space: nowrap;

@@ -48,15 +48,21 @@
 			{@render children()}
 		{:else}
 			<a class="brand" href="/">Exetasis</a>
-			<nav class="pages flex flex-1 overflow-hidden" aria-label="Pages">
+			<nav class="pages flex flex-1 overflow-hidden max-[1100px]:hidden" aria-label="Pages">
 				{#each pages as [path, name] (path)}
-					<a href={path} aria-current={isHere(path, page.url.pathname) ? 'page' : undefined}>{name}</a>
+					<a
+						class="inline-flex items-center min-h-11.5 px-3 text-ink no-underline whitespace-nowrap border-b-3 border-b-transparent"
+						href={path}
+						aria-current={isHere(path, page.url.pathname) ? 'page' : undefined}>{name}</a
+					>
 				{/each}
 			</nav>
-			<span class="here hidden font-[650]">{pages.find(([path]) => isHere(path, page.url.pathname))?.[1] ?? ''}</span>
+			<span class="here hidden font-[650] max-[1100px]:inline"
+				>{pages.find(([path]) => isHere(path, page.url.pathname))?.[1] ?? ''}</span
+			>
 		{/if}
 		<AppBar.Trail class={children ? 'sr-only' : 'person'}>
-			{#if !children}<span class="who text-[0.85rem] whitespace-nowrap"
+			{#if !children}<span class="text-[0.85rem] whitespace-nowrap max-[600px]:hidden"
 					>{user.name} <span class="soft">{user.role}, {shop?.name}</span></span
 				>{/if}
 			<form bind:this={themeForm} method="post" action="/settings?/theme" use:enhance hidden={children !== undefined}>
@@ -100,16 +106,6 @@
 		display: inline-flex;
 		align-items: center;
 	}
-	.pages a {
-		display: inline-flex;
-		align-items: center;
-		min-height: 46px;
-		padding: 0 0.75rem;
-		color: var(--ink);
-		text-decoration: none;
-		white-space: nowrap;
-		border-bottom: 3px solid transparent;
-	}
 	.pages a[aria-current] {
 		border-color: var(--mark);
 		font-weight: 650;
@@ -118,19 +114,8 @@
 		display: none;
 	}
 	@media (max-width: 1100px) {
-		.pages {
-			display: none;
-		}
-		.here {
-			display: inline;
-		}
 		:global(.bar .menu-narrow) {
 			display: block;
-		}
-	}
-	@media (max-width: 600px) {
-		.who {
-			display: none;
 		}
 	}
 </style>

@@ -14,22 +14,10 @@
 
 <div class="growing" role="group" aria-label="Fitted parts">
 	{#each openedCylinders(bench.bench.sheet, bench.bench.job) as cylinder (cylinder)}
-		<div class="stack">
-			<b class="figures">{cylinder}</b>
+		<div class="flex items-center border-b border-b-line py-0.5">
+			<b class="figures w-[1.2rem]">{cylinder}</b>
 			<CylinderDrawing {bench} {cylinder} {inHand} />
 		</div>
 	{/each}
 	<p class="soft text-[0.8rem]">Pressure side left, crank side right.</p>
 </div>
-
-<style>
-	.stack {
-		display: flex;
-		align-items: center;
-		border-bottom: 1px solid var(--line);
-		padding: 2px 0;
-	}
-	.stack b {
-		width: 1.2rem;
-	}
-</style>

@@ -16,7 +16,7 @@
 	);
 </script>
 
-<div class="joined">
+<div class="border border-line px-2.5 py-2 leading-[1.35]">
 	<ol class="flex flex-wrap gap-x-3.5 gap-y-1 mb-1" aria-label="Joined in this order">
 		{#each parts as station, i (station.key)}
 			<li class="grid justify-items-center text-[0.78rem] leading-[1.15] max-w-24 text-center">
@@ -32,11 +32,3 @@
 			: ''}
 	</p>
 </div>
-
-<style>
-	.joined {
-		border: 1px solid var(--line);
-		padding: 8px 10px;
-		line-height: 1.35;
-	}
-</style>

@@ -161,7 +161,13 @@
 		{@const mine = inRow(key)}
 		{@const [first] = mine}
 		{@const here = next !== undefined && keyOf(next) === key}
-		<div class="row" class:here role="group" aria-label={nameOf(first)} aria-current={here ? 'step' : undefined}>
+		<div
+			class="row grid grid-cols-[50px_minmax(0,1fr)_auto] gap-2.5 items-center pl-2 pr-1 py-1.5 border-t border-t-line"
+			class:here
+			role="group"
+			aria-label={nameOf(first)}
+			aria-current={here ? 'step' : undefined}
+		>
 			{#if first.kind === 'part'}
 				{@const station = first.place.station}
 				{@const booked = notBookedIn(key)}
@@ -209,7 +215,7 @@
 					<p class="soft">Joined on the bench, fitted as one.</p>
 				</div>
 			{/if}
-			<div class="cells flex flex-wrap justify-end gap-1.5">
+			<div class="cells flex flex-wrap justify-end gap-1.5 max-[640px]:col-span-full max-[640px]:justify-start">
 				{#each mine as item (placeOf(item))}
 					<button
 						type="button"
@@ -242,14 +248,6 @@
 {#if !locked}<SitsHow places={items.flatMap((item) => (item.kind === 'part' ? [item.place] : []))} onkeep={keep} />{/if}
 
 <style>
-	.row {
-		display: grid;
-		grid-template-columns: 50px minmax(0, 1fr) auto;
-		gap: 10px;
-		align-items: center;
-		padding: 6px 4px 6px 8px;
-		border-top: 1px solid var(--line);
-	}
 	.here {
 		box-shadow: inset 4px 0 var(--mark);
 	}
@@ -283,10 +281,6 @@
 	@media (max-width: 640px) {
 		.row {
 			grid-template-columns: 50px minmax(0, 1fr);
-		}
-		.cells {
-			grid-column: 1 / -1;
-			justify-content: start;
 		}
 	}
 </style>

@@ -59,7 +59,7 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-1.5 text-[0.92rem]" role="group" aria-label="Shim pack">
-	{#each before as text (text)}<p class="soft">Last rebuild: {text}</p>{/each}
+	{#each before as text (text)}<p class="soft basis-full">Last rebuild: {text}</p>{/each}
 	<label for="{id}-gap">End gap or movement ({unitLabel(format.units.length)})</label>
 	<input id="{id}-gap" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
 	<label for="{id}-drawer">In stock (mm × quantity)</label>
@@ -72,10 +72,10 @@
 		placeholder="0.1 × 5; 0.25 × 2"
 		onchange={() => void keep()}
 	/>
-	{#if said && !problem}<p class="soft" role="status">{said}</p>{/if}
-	{#if problem}<p class="wrong" role="alert">{problem}</p>
+	{#if said && !problem}<p class="soft basis-full" role="status">{said}</p>{/if}
+	{#if problem}<p class="wrong basis-full" role="alert">{problem}</p>
 	{:else if pack}
-		<p role="status">
+		<p class="basis-full" role="status">
 			<b class="figures">{words}</b>{Math.abs(pack.offMm) < SOLID_MM
 				? ', as required.'
 				: pack.offMm > 0
@@ -93,8 +93,5 @@
 	.drawer {
 		width: 20rem;
 		max-width: 100%;
-	}
-	p {
-		flex-basis: 100%;
 	}
 </style>

@@ -114,7 +114,10 @@
 	}
 </script>
 
-<section class="tighten" aria-label="Tighten {placeName(place.station.name, place.cylinder)}">
+<section
+	class="tighten grid grid-cols-[minmax(12rem,1fr)_minmax(0,1.2fr)] gap-3.5 items-start border-t border-t-line pt-2"
+	aria-label="Tighten {placeName(place.station.name, place.cylinder)}"
+>
 	<BoltMap {fastening} {tight} {next} />
 	<div class="now grid gap-1.5 justify-items-start leading-[1.3]">
 		<b>{placeName(place.station.name, place.cylinder)}</b>
@@ -162,7 +165,7 @@
 				<button type="button" class="btn" disabled={locked} onclick={() => record(undefined, true)}
 					>No wrench: tightened by feel</button
 				>
-				<div class="read">
+				<div class="read flex flex-wrap items-center gap-1.5">
 					<label for={id}>Reading ({unitLabel(format.units.torque)})</label>
 					<input
 						{id}
@@ -187,7 +190,7 @@
 				{#if wrenchSays}<p class="wrong" role="alert">{wrenchSays}</p>{/if}
 			{/if}
 			{#if asked}
-				<div class="asked" role="alert">
+				<div class="flex flex-wrap items-center gap-1.5" role="alert">
 					<p class="wrong">
 						{format.quantity(toBase(asked.digits, asked.unit), asked.unit)} is outside the range of this bolt. The same number
 						in
@@ -216,24 +219,9 @@
 </section>
 
 <style>
-	.tighten {
-		display: grid;
-		grid-template-columns: minmax(12rem, 1fr) minmax(0, 1.2fr);
-		gap: 14px;
-		align-items: start;
-		border-top: 1px solid var(--line);
-		padding-top: 8px;
-	}
 	.now .main {
 		min-height: 56px;
 		min-width: 14rem;
-	}
-	.read,
-	.asked {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
 	}
 	.read .input {
 		width: 7rem;

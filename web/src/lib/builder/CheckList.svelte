@@ -18,7 +18,7 @@
 	{#if !ready}<p class="soft">Solve them to save the sheet. The draft is kept as it is.</p>{/if}
 	<ul>
 		{#each draft.faults as fault, i (i)}
-			<li class="fault">
+			<li class="flex flex-wrap items-center gap-2 min-h-11 border-l-3 border-l-pencil pl-2.5 mb-1.5">
 				<span>{faultSubject(fault)}: {fault.message}.</span>
 				{#if fault.subject.kind !== 'sheet'}<button type="button" class="btn" onclick={() => ongo(fault.subject)}
 						>Show</button
@@ -30,7 +30,7 @@
 		{/each}
 	</ul>
 </section>
-<section aria-label="Levels" class="levels grid grid-cols-[repeat(auto-fit,minmax(18rem,1fr))] gap-4 mt-4">
+<section aria-label="Levels" class="grid grid-cols-[repeat(auto-fit,minmax(18rem,1fr))] gap-4 mt-4">
 	{#each levels as level, i (level)}
 		{@const lacks = draft.lacks[level]}
 		<div>
@@ -40,41 +40,19 @@
 			</h3>
 			<ul>
 				{#each lacks as lack (lack.code)}
-					<li>
+					<li class="flex items-center justify-between gap-2 min-h-11 border-b border-b-line">
 						<span>{lackSentence(lack)}</span>
 						{#if 'stations' in lack}<button
 								type="button"
-								class="btn"
+								class="btn flex-none"
 								onclick={() => ongo({ kind: 'part', key: lack.stations[0].key, name: lack.stations[0].name })}
 								>Show first</button
 							>{/if}
 					</li>
-				{:else}<li class="soft">Nothing is missing.</li>{/each}
+				{:else}<li class="soft flex items-center justify-between gap-2 min-h-11 border-b border-b-line">
+						Nothing is missing.
+					</li>{/each}
 			</ul>
 		</div>
 	{/each}
 </section>
-
-<style>
-	.fault {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 8px;
-		min-height: 44px;
-		border-left: 3px solid var(--pencil);
-		padding-left: 10px;
-		margin-bottom: 6px;
-	}
-	.levels li {
-		display: flex;
-		align-items: center;
-		justify-content: space-between;
-		gap: 8px;
-		min-height: 44px;
-		border-bottom: 1px solid var(--line);
-	}
-	.levels .btn {
-		flex: none;
-	}
-</style>

@@ -14,7 +14,7 @@
 </script>
 
 {#if theirs}
-	<section role="alert" class="sheet">
+	<section role="alert" class="sheet px-3.5 py-2.5 border-l-4 border-l-doubt mb-2">
 		<h2>{theirs.changedBy} changed this draft</h2>
 		<p>Your last change is not on the server. Their version differs from yours:</p>
 		<ul class="list-disc pl-[1.2rem]">
@@ -28,11 +28,3 @@
 		<p class="soft">“Undo” brings your own version back afterwards.</p>
 	</section>
 {/if}
-
-<style>
-	section {
-		padding: 10px 14px;
-		border-left: 4px solid var(--doubt);
-		margin-bottom: 8px;
-	}
-</style>

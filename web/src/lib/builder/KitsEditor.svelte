@@ -30,7 +30,7 @@
 </script>
 
 {#each kits as kit, i (i)}
-	<section aria-label="Kit {kit.number}">
+	<section class="border-b border-b-line py-2 grid gap-2" aria-label="Kit {kit.number}">
 		<div class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end">
 			<TextEdit label="Number" value={kit.number} onchange={(number = '') => change(i, { number })} />
 			<TextEdit label="Name" value={kit.name} onchange={(name = '') => change(i, { name })} />
@@ -85,12 +85,3 @@
 		{#key kits.length}<TextEdit label="Number of the new kit" value={undefined} optional onchange={add} />{/key}
 	</div>
 {/if}
-
-<style>
-	section {
-		border-bottom: 1px solid var(--line);
-		padding: 8px 0;
-		display: grid;
-		gap: 8px;
-	}
-</style>

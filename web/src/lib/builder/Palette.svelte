@@ -55,7 +55,7 @@
 					<span>{partType(type).name}</span>
 					{#if i < next.length && sought === ''}<span class="sr-only">often next</span><span
 							aria-hidden="true"
-							class="soft text-[0.82rem]">next</span
+							class="soft text-[0.82rem] ml-auto">next</span
 						>{/if}
 				</button>
 			</li>
@@ -79,9 +79,6 @@
 		padding: 2px 8px;
 		text-align: left;
 		font-weight: 500;
-	}
-	.btn .soft {
-		margin-left: auto;
 	}
 	@media (max-width: 900px) {
 		ul {

@@ -18,7 +18,7 @@
 </script>
 
 {#each cautions as caution (caution.text)}
-	<p class="caution">
+	<p class="caution border-l-3 border-l-pencil pl-2">
 		<b>{hazardName[caution.hazard]}</b>
 		{caution.text}
 		<button type="button" class="btn" onclick={() => onchange(cautions.filter((candidate) => candidate !== caution))}
@@ -42,10 +42,6 @@
 </div>
 
 <style>
-	.caution {
-		border-left: 3px solid var(--pencil);
-		padding-left: 8px;
-	}
 	.usual {
 		justify-content: flex-start;
 		text-align: left;

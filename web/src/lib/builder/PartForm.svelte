@@ -73,7 +73,7 @@
 	}
 </script>
 
-<div class="acts">
+<div class="flex flex-wrap gap-1.5">
 	<button type="button" class="btn" disabled={at <= 0} onclick={() => move(-1)}>◂ Earlier</button>
 	<button type="button" class="btn" disabled={at >= draft.body.stations.length - 1} onclick={() => move(1)}
 		>Later ▸</button
@@ -187,7 +187,7 @@
 		</div>{/if}
 </div>
 <h3>Runs with</h3>
-<div class="chips">
+<div class="flex flex-wrap gap-1.5">
 	{#each part.mates as mate (mate)}
 		<button
 			type="button"
@@ -215,7 +215,7 @@
 />
 {#if draft.body.scopes.length > 1}
 	<h3>Opened in</h3>
-	<div class="chips">
+	<div class="flex flex-wrap gap-1.5">
 		{#each draft.body.scopes as scope (scope.key)}
 			<button type="button" class="btn" aria-pressed={part.scopes.includes(scope.key)} onclick={() => open(scope.key)}
 				>{scope.name}</button
@@ -236,12 +236,6 @@
 <p class="soft">Part type: {partType(part.type).name}.</p>
 
 <style>
-	.acts,
-	.chips {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-	}
 	h3 {
 		font-weight: 650;
 		margin-top: 8px;

@@ -42,7 +42,7 @@
 
 {#each part.products as used, i (i)}
 	{@const product = productOf(used.product)}
-	<div class="product">
+	<div class="border-l-2 border-l-line pl-2">
 		<p>
 			<b>{product?.name ?? 'The shop’s own'}</b>
 			<button type="button" class="btn" onclick={() => keep(part.products.toSpliced(i, 1))}>Delete</button>
@@ -94,10 +94,3 @@
 		/>
 	{/key}
 </div>
-
-<style>
-	.product {
-		border-left: 2px solid var(--line);
-		padding-left: 8px;
-	}
-</style>

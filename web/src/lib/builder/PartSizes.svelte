@@ -135,7 +135,9 @@
 				/>
 			{/if}
 		</div>
-		{#if size.limitFrom === 'assumed' && limit}<p class="doubt">
+		{#if size.limitFrom === 'assumed' && limit}<p
+				class="flex items-center gap-2 flex-wrap border-l-3 border-l-doubt pl-2"
+			>
 				Assumed from like parts. <button
 					type="button"
 					class="btn"
@@ -202,14 +204,3 @@
 		<button type="button" class="btn" onclick={() => (begun = [...begun, size.key])}>+ {size.name}</button>
 	{/each}
 </div>
-
-<style>
-	.doubt {
-		display: flex;
-		align-items: center;
-		gap: 8px;
-		flex-wrap: wrap;
-		border-left: 3px solid var(--doubt);
-		padding-left: 8px;
-	}
-</style>

@@ -126,12 +126,12 @@
 {:else}
 	<fieldset disabled={!mayEdit} class="contents">
 		{#if view === 'parts'}
-			<div class="columns">
+			<div class="columns grid grid-cols-[13rem_minmax(0,1fr)_25rem] gap-3 h-[calc(100dvh_-_175px)] min-h-[420px]">
 				{#if mayEdit && full}<p class="soft">
 						A sheet holds at most {MOST_STATIONS} parts. This one is full.
 					</p>
 				{:else if mayEdit}<Palette {customs} {first} after={last?.type} afterName={last?.name} onadd={add} />{/if}
-				<section aria-label="Section through one cylinder" class="drawing">
+				<section aria-label="Section through one cylinder" class="drawing overflow-y-auto min-h-0 border border-line">
 					<div class="ends">
 						<span>P pressure side</span>
 						{#if mayEdit}<button type="button" class="btn" aria-pressed={several} onclick={() => (several = !several)}
@@ -153,7 +153,7 @@
 					{/if}
 					<Stack {draft} {several} {mayEdit} {drawnWith} />
 				</section>
-				<section aria-label="Part in hand" class="form grid gap-2 content-start px-1 pb-4">
+				<section aria-label="Part in hand" class="form grid gap-2 content-start px-1 pb-4 overflow-y-auto min-h-0">
 					{#if draft.part}
 						{#key draft.part.key}<PartForm {draft} part={draft.part} {customs} {currency} />{/key}
 					{:else if draft.selected.length > 1}
@@ -199,23 +199,8 @@
 		white-space: nowrap;
 		padding-inline: 0.7rem;
 	}
-	.columns {
-		display: grid;
-		grid-template-columns: 13rem minmax(0, 1fr) 25rem;
-		gap: 12px;
-		height: calc(100dvh - 175px);
-		min-height: 420px;
-	}
 	.columns:not(:has(> :nth-child(3))) {
 		grid-template-columns: minmax(0, 1fr) 25rem;
-	}
-	.drawing,
-	.form {
-		overflow-y: auto;
-		min-height: 0;
-	}
-	.drawing {
-		border: 1px solid var(--line);
 	}
 	.ends {
 		position: sticky;

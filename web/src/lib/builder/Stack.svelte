@@ -89,7 +89,7 @@
 			{@const begins = i === 0 || stations.get(items[i - 1].key)?.in !== item.in}
 			{@const ends = stations.get(items[i + 1]?.key)?.in !== item.in}
 			{@const absent = !applies(item.onlyWith, chosen)}
-			<div class="place" class:begins class:ends>
+			<div class="place relative grid w-[86px]" class:begins class:ends>
 				<span class="in">{begins ? assembly(item.in) : '\u00a0'}</span>
 				<button
 					type="button"
@@ -143,11 +143,6 @@
 		gap: 6px 0;
 		padding: 4px;
 		outline-offset: -2px;
-	}
-	.place {
-		position: relative;
-		display: grid;
-		width: 86px;
 	}
 	/* Parts of one assembly that come off one after the other stand in one box. */
 	.place {

@@ -88,7 +88,7 @@
 </script>
 
 {#each step.asks as ask, i (i)}
-	<div class="ask">
+	<div class="border-l-2 border-l-line pl-2 grid gap-1.5 mb-2">
 		<p>
 			{says(ask)}
 			<button type="button" class="btn" onclick={() => onchange(step.asks.toSpliced(i, 1))}>Delete</button>
@@ -135,13 +135,3 @@
 		{#key step.asks.length}<TextEdit label="Text" value={undefined} optional onchange={add} />{/key}
 	{/if}
 </div>
-
-<style>
-	.ask {
-		border-left: 2px solid var(--line);
-		padding-left: 8px;
-		display: grid;
-		gap: 6px;
-		margin-bottom: 8px;
-	}
-</style>

@@ -57,16 +57,16 @@
 	const drafted = $derived(withStepsDrafted(draft.body));
 </script>
 
-<div class="columns grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-4 items-start">
+<div class="columns grid grid-cols-[minmax(0,1fr)_minmax(0,26rem)] gap-4 items-start max-[900px]:grid-cols-[1fr]">
 	<section aria-label="Steps">
 		{#if drafted.steps.length > steps.length}
-			<p class="offer">
+			<p class="flex flex-wrap items-center gap-2.5 border-l-3 border-l-doubt pl-2.5">
 				{drafted.steps.length - steps.length} steps are missing for the parts, cleaning or proving.
 				<button type="button" class="btn main" onclick={() => draft.change(drafted)}>Draft missing steps</button>
 			</p>
 		{/if}
 		{#if unconfirmed > 0}
-			<p class="offer">
+			<p class="flex flex-wrap items-center gap-2.5 border-l-3 border-l-doubt pl-2.5">
 				{unconfirmed} steps come from another model. Read each of them.
 				<button type="button" class="btn" onclick={() => draft.change(withStepsConfirmed(draft.body))}
 					>Confirm all steps</button
@@ -179,18 +179,5 @@
 	}
 	.step.wrong {
 		border-left: 4px solid var(--pencil);
-	}
-	.offer {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 10px;
-		border-left: 3px solid var(--doubt);
-		padding-left: 10px;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

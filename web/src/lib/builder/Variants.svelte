@@ -29,7 +29,10 @@
 	Asked when a pump is received, or where it is opened. Each part and step can be set to apply to some choices only.
 </p>
 {#each variants as variant, i (variant.key)}
-	<section class="row" aria-label="Variant {variant.name}">
+	<section
+		class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end py-2 border-b border-b-line"
+		aria-label="Variant {variant.name}"
+	>
 		<TextEdit label="What differs" value={variant.name} onchange={(name = variant.name) => change(i, { name })} />
 		<Choose
 			label="Asked"
@@ -79,14 +82,3 @@
 			onchange={(name) => name && draft.change(withVariant(draft.body, name))}
 		/>{/key}
 {/if}
-
-<style>
-	.row {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
-		gap: 8px;
-		align-items: end;
-		padding: 8px 0;
-		border-bottom: 1px solid var(--line);
-	}
-</style>

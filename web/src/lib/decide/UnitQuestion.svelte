@@ -19,7 +19,7 @@
 </script>
 
 {#if unit.triggers.length + answers.length > 0}
-	<section class="sheet" aria-label="Repair or replace the unit">
+	<section class="sheet px-3 py-2.5 mb-2 border-2 border-pencil" aria-label="Repair or replace the unit">
 		<h2 class="text-pencil">Stop: decide on the unit before you buy parts</h2>
 		<ul>
 			{#each answers as { question, answer, cylinder, means } (`${question}/${cylinder}`)}
@@ -50,11 +50,6 @@
 {/if}
 
 <style>
-	section {
-		padding: 10px 12px;
-		margin-bottom: 8px;
-		border: 2px solid var(--pencil);
-	}
 	ul {
 		list-style: square;
 		padding-left: 1.1rem;

@@ -17,7 +17,10 @@
 			<h2 class="text-[1rem] pb-1 border-b-2 border-b-line">{stage} <span class="soft figures">{here.length}</span></h2>
 			{#each here as { job, next } (job.id)}
 				{@const due = job.customer.promisedOn ? dueWords(job.customer.promisedOn) : undefined}
-				<a class="card sheet" href={next.path}>
+				<a
+					class="card sheet grid gap-0.75 min-w-0 p-2 text-inherit no-underline text-[0.875rem] leading-[1.25]"
+					href={next.path}
+				>
 					<span class="line flex justify-between gap-1.5"
 						><b>{job.serial}</b>{#if due}<span class:due={due.due}>{due.says}</span>{:else}<span class="soft"
 								>{ago(job.receivedAt)}</span
@@ -33,16 +36,6 @@
 </div>
 
 <style>
-	.card {
-		display: grid;
-		gap: 3px;
-		min-width: 0;
-		padding: 8px;
-		color: inherit;
-		text-decoration: none;
-		font-size: 0.875rem;
-		line-height: 1.25;
-	}
 	.card:hover {
 		border-color: var(--mark);
 	}

@@ -56,9 +56,9 @@
 			<div><Readings {part} {up} judged={judgedSize(part.judgement)} /></div>
 		{:else}
 			<div class="drawing flex items-center justify-center gap-1 text-[0.8rem] text-ink" class:lying>
-				<span>{lying ? (up === 'P' ? 'P' : 'C') : 'P'}</span>
+				<span class="text-ink-soft">{lying ? (up === 'P' ? 'P' : 'C') : 'P'}</span>
 				<Glyph type={part.station.type} face={part.station.face} {up} size={160} />
-				<span>{lying ? (up === 'P' ? 'C' : 'P') : 'C'}</span>
+				<span class="text-ink-soft">{lying ? (up === 'P' ? 'C' : 'P') : 'C'}</span>
 			</div>
 		{/if}
 		<figcaption class="grid gap-0.5 text-[0.82rem] leading-[1.25]">
@@ -119,9 +119,6 @@
 		flex-direction: column;
 		gap: 0;
 		line-height: 1;
-	}
-	.drawing span {
-		color: var(--ink-soft);
 	}
 	figcaption .btn {
 		padding: 0.2rem;

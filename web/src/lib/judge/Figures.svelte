@@ -32,9 +32,9 @@
 		<tbody>
 			{#each figures as figure (figure.key)}
 				<tr>
-					<td>{figureName(figure)}</td>
-					<td class="number" class:out={isOut(figure)}>{valueOf(figure)}</td>
-					<td class="soft">{limitOf(figure)}</td>
+					<td class="pr-[0.4rem] py-1">{figureName(figure)}</td>
+					<td class="number pr-[0.4rem] py-1" class:out={isOut(figure)}>{valueOf(figure)}</td>
+					<td class="soft pr-[0.4rem] py-1">{limitOf(figure)}</td>
 				</tr>
 			{/each}
 		</tbody>
@@ -45,9 +45,6 @@
 	table {
 		font-size: 0.85rem;
 		margin: 6px 0;
-	}
-	td {
-		padding: 0.25rem 0.4rem 0.25rem 0;
 	}
 	.out {
 		color: var(--pencil);

@@ -66,7 +66,9 @@
 	</p>{/if}
 <Shape size={judged} />
 <details>
-	<summary>Sources of uncertainty: mostly {sources[dominantLine(judged.budget).line.source]}</summary>
+	<summary class="min-h-11 flex items-center cursor-pointer text-mark text-[0.88rem]"
+		>Sources of uncertainty: mostly {sources[dominantLine(judged.budget).line.source]}</summary
+	>
 	<table class="table">
 		<thead
 			><tr><th>Source</th><th class="number">u</th><th class="number">share</th><th class="number">dof</th></tr></thead
@@ -99,14 +101,6 @@
 	}
 	.value .soft {
 		font-size: 0.82rem;
-	}
-	details summary {
-		min-height: 44px;
-		display: flex;
-		align-items: center;
-		cursor: pointer;
-		color: var(--mark);
-		font-size: 0.88rem;
 	}
 	details table {
 		font-size: 0.85rem;

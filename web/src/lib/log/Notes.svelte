@@ -24,7 +24,7 @@
 
 <DocumentLinks documents={documentsAt({ stations: [part.station.key] })} />
 {#each part.record.notes as note (note.id)}
-	<p class="note">
+	<p class="text-[0.9rem] border-l-3 border-l-line pl-2 mt-1.5">
 		“{note.payload.text}” <span class="soft">{bench.bench.people[note.by]}, {shortTime(note.at)}</span>
 	</p>
 {/each}
@@ -35,12 +35,3 @@
 		{#if text.trim() !== ''}<button class="btn">Save note</button>{/if}
 	</form>
 {/if}
-
-<style>
-	.note {
-		font-size: 0.9rem;
-		border-left: 3px solid var(--line);
-		padding-left: 0.5rem;
-		margin-top: 6px;
-	}
-</style>

@@ -34,8 +34,8 @@
 	</p>
 {/if}
 {#each outbox.setAside as entry (entry.id)}
-	<div class="aside" role="alert">
-		<p>
+	<div class="flex items-center gap-2 border-2 border-pencil px-2 py-1 mb-1.5" role="alert">
+		<p class="flex-1">
 			<b>Rejected:</b>
 			{kindName[entry.entry.kind]}{typed(entry.entry)}, <a href="/jobs/{entry.job}/inspect">{entry.pump}</a>, {shortTime(
 				entry.entry.at
@@ -45,17 +45,3 @@
 		<button type="button" class="btn" onclick={() => void outbox.discard(entry)}>Discard</button>
 	</div>
 {/each}
-
-<style>
-	.aside {
-		display: flex;
-		align-items: center;
-		gap: 0.5rem;
-		border: 2px solid var(--pencil);
-		padding: 4px 8px;
-		margin-bottom: 6px;
-	}
-	.aside p {
-		flex: 1;
-	}
-</style>

@@ -39,7 +39,13 @@
 	{#each photos as photo (photo.id)}
 		{@const label = `${photo.payload.of === 'newPart' ? 'New part, photograph' : 'Photograph'} by ${bench.bench.people[photo.by] ?? 'unknown'}, ${shortTime(photo.at)}`}
 		<button type="button" class="btn small" onclick={() => (large = photo.id)}>
-			<img src={sources[photo.payload.sha256]} alt={label} width="72" height="54" />
+			<img
+				class="object-cover w-[72px] h-[54px]"
+				src={sources[photo.payload.sha256]}
+				alt={label}
+				width="72"
+				height="54"
+			/>
 			{#if photo.payload.of === 'newPart'}<span aria-hidden="true">new</span>{/if}
 		</button>
 		{#if large === photo.id}
@@ -83,10 +89,5 @@
 		padding: 0 4px;
 		font-size: 0.75rem;
 		background: var(--sheet);
-	}
-	.small img {
-		object-fit: cover;
-		width: 72px;
-		height: 54px;
 	}
 </style>

@@ -33,7 +33,7 @@
 						<path {d} class={as} stroke-width={width} fill-rule="evenodd" />
 					{/each}
 				</svg>
-				<span
+				<span class="grid text-left"
 					>{severityName[grade]}
 					{#if outFrom !== undefined && grade >= outFrom}<b class="text-pencil">out</b>{/if}</span
 				>
@@ -54,10 +54,6 @@
 		padding: 1px 3px;
 		font-size: 0.78rem;
 		line-height: 1.1;
-	}
-	.btn span {
-		display: grid;
-		text-align: left;
 	}
 	svg {
 		flex: none;

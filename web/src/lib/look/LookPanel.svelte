@@ -128,7 +128,9 @@
 		{#if last}
 			<Grades type={part.station.type} finding={last} {locked} onchoose={(severity) => sayOfLast({ severity })} />
 			<fieldset class="onset mt-1 grid grid-cols-[repeat(4,1fr)] gap-1.25">
-				<legend>When did “{patternName(last.payload.pattern)}” happen?</legend>
+				<legend class="text-[0.8rem] text-ink-soft whitespace-nowrap overflow-hidden text-ellipsis max-w-full"
+					>When did “{patternName(last.payload.pattern)}” happen?</legend
+				>
 				{#each onsets as onset (onset)}
 					<button
 						type="button"
@@ -171,14 +173,6 @@
 		padding: 0.1rem 0.4rem;
 		line-height: 1.1;
 		font-size: 0.86rem;
-	}
-	.onset legend {
-		font-size: 0.8rem;
-		color: var(--ink-soft);
-		white-space: nowrap;
-		overflow: hidden;
-		text-overflow: ellipsis;
-		max-width: 100%;
 	}
 	.onset .btn {
 		font-size: 0.82rem;

@@ -131,7 +131,7 @@
 				<thead>
 					<tr>
 						<th
-							class="corner"
+							class="corner sticky left-0 z-1 bg-sheet w-8.5 min-w-8.5"
 							rowspan="2"
 							scope="col"
 							title="P: the pressure side, to the left. C: the crank side, to the right."
@@ -151,7 +151,7 @@
 										{#if named}<span class="name">{station.short}</span>{:else if namesFit}<span class="fits"
 												>{station.short}</span
 											>{:else if station.key === inHand}<span class="in-hand">{nameInHand}</span>{:else}<span
-												class="figures number"
+												class="figures number block text-center"
 												aria-hidden="true">{numbers.get(station.key)}</span
 											>{/if}
 									</th>
@@ -165,7 +165,7 @@
 						<tr>
 							<th
 								scope="row"
-								class="cylinder figures"
+								class="cylinder figures sticky left-0 z-1 bg-sheet w-8.5 min-w-8.5"
 								aria-label="Cylinder {cylinder}"
 								title={bench.bench.sheet.cylinderOne?.text}>{cylinder}</th
 							>
@@ -175,7 +175,7 @@
 									<td class="folded p-0 border-l border-l-line border-t border-t-line">
 										<button
 											type="button"
-											class="figures"
+											class="figures w-full min-w-11 h-[var(--row,_38px)] text-[0.82rem] text-ink-soft cursor-pointer"
 											aria-label="{nameOf(group.assembly)}, cylinder {cylinder}: {left.length} of {group.stations
 												.length} not inspected"
 											onclick={() => onselect(left[0] ?? placesOf(group, cylinder)[0])}
@@ -259,15 +259,6 @@
 		line-height: 1.15;
 		color: var(--ink-soft);
 	}
-	.corner,
-	.cylinder {
-		position: sticky;
-		left: 0;
-		z-index: 1;
-		background: var(--sheet);
-		width: 34px;
-		min-width: 34px;
-	}
 	.group {
 		font-size: 0.72rem;
 		font-weight: 600;
@@ -288,10 +279,6 @@
 		color: var(--ink-soft);
 		vertical-align: bottom;
 		border-left: 1px solid var(--line);
-	}
-	.station .number {
-		display: block;
-		text-align: center;
 	}
 	.station .name {
 		display: inline-block;
@@ -341,14 +328,6 @@
 	}
 	.banded :is(.group, .station) {
 		height: 16px;
-	}
-	td.folded button {
-		width: 100%;
-		min-width: 44px;
-		height: var(--row, 38px);
-		font-size: 0.82rem;
-		color: var(--ink-soft);
-		cursor: pointer;
 	}
 	td.whole {
 		background: repeating-linear-gradient(

@@ -70,11 +70,13 @@
 >
 	<Glyph type={part.station.type} face={part.station.face} {up} dotted={!part.inspected} size={30} />
 	{#if layer === 'found'}
-		<span class="sign text-[1.05rem] leading-none text-sound" class:amiss={found !== 'right'} aria-hidden="true"
-			>{foundSign[found]}</span
+		<span
+			class="sign text-[1.05rem] leading-none text-sound absolute right-0.75 bottom-0.5"
+			class:amiss={found !== 'right'}
+			aria-hidden="true">{foundSign[found]}</span
 		>
 	{:else if layer === 'history'}
-		<span class="before" aria-hidden="true"
+		<span class="before absolute right-0.75 bottom-0.5" aria-hidden="true"
 			>{#each before.toReversed() as earlier, i (i)}<i
 					class:gone={earlier.verdict === 'replace'}
 					style="height: {6 + 5 * earlier.worst}px"
@@ -95,8 +97,10 @@
 			{/if}
 		</svg>
 		{#if findings.length > 0}
-			<span class="count absolute top-0.5 right-0.5 flex gap-0.5" aria-hidden="true"
-				>{#each findings.slice(0, 4) as { id, payload } (id)}<i style="height: {3 + 4 * payload.severity}px"
+			<span class="absolute top-0.5 right-0.5 flex gap-0.5" aria-hidden="true"
+				>{#each findings.slice(0, 4) as { id, payload } (id)}<i
+						class="w-0.75 bg-pencil"
+						style="height: {3 + 4 * payload.severity}px"
 					></i>{/each}</span
 			>
 		{/if}
@@ -172,16 +176,6 @@
 	.doubt {
 		stroke: var(--doubt);
 		stroke-dasharray: none;
-	}
-	.count i {
-		width: 3px;
-		background: var(--pencil);
-	}
-	.sign,
-	.before {
-		position: absolute;
-		right: 3px;
-		bottom: 2px;
 	}
 	.sign.amiss {
 		color: var(--doubt);

@@ -67,8 +67,10 @@
 	});
 </script>
 
-<div class="part flex-1 min-w-0 flex items-center gap-[0.6rem] leading-[1.2]">
-	<div class="name flex-1 min-w-0 flex flex-wrap items-center gap-x-[0.9rem] gap-y-0">
+<div
+	class="part flex-1 min-w-0 flex items-center gap-[0.6rem] leading-[1.2] max-[600px]:flex-wrap max-[600px]:gap-x-[0.6rem] max-[600px]:gap-y-0.5"
+>
+	<div class="name flex-1 min-w-0 flex flex-wrap items-center gap-x-[0.9rem] gap-y-0 max-[600px]:basis-full">
 		<h1 class="text-[1.15rem] leading-[1.2]">{placeName(station.name, cell.cylinder)}</h1>
 		{#if sheet.cylinderOne && sheet.cylinders > 1 && cell.cylinder > 0}
 			<CylinderRow
@@ -79,11 +81,17 @@
 				label="Cylinder {cell.cylinder} seen from the pressure side. {sheet.cylinderOne.text}"
 			/>
 		{/if}
-		<p class="direction text-[0.84rem]">{refitWords(station, sheet, up, part.record)}</p>
-		<p class="soft facts text-[0.8rem]">{facts.join(' · ')}</p>
+		<p
+			class="direction text-[0.84rem] max-[600px]:whitespace-nowrap max-[600px]:overflow-hidden max-[600px]:text-ellipsis"
+		>
+			{refitWords(station, sheet, up, part.record)}
+		</p>
+		<p class="soft text-[0.8rem] max-[600px]:hidden">{facts.join(' · ')}</p>
 	</div>
 	{#if first}
-		<a class="caution case" href="/trace/cases/{first.id}"
+		<a
+			class="caution case flex-[0_1_36%] min-w-36 min-h-11 text-left text-[0.8rem] border-l-4 border-l-doubt pl-2 cursor-pointer text-ink no-underline"
+			href="/trace/cases/{first.id}"
 			><span
 				><b>Case: {first.causeName}?</b> {cases.length > 1 ? `${cases.length - 1} more here. ` : ''}{first.remedy}</span
 			></a
@@ -95,7 +103,12 @@
 		{/if}
 	{/if}
 	{#if cautions.length > 0}
-		<button type="button" class="caution" class:open aria-expanded={open} onclick={() => (open = !open)}
+		<button
+			type="button"
+			class="caution flex-[0_1_36%] min-w-36 min-h-11 text-left text-[0.8rem] border-l-4 border-l-doubt pl-2 cursor-pointer"
+			class:open
+			aria-expanded={open}
+			onclick={() => (open = !open)}
 			><span
 				>{#each cautions as { hazard, text } (text)}<b>Caution: {hazardName[hazard].toLowerCase()}.</b>
 					{text}
@@ -106,16 +119,6 @@
 </div>
 
 <style>
-	.caution {
-		flex: 0 1 36%;
-		min-width: 9rem;
-		min-height: 44px;
-		text-align: left;
-		font-size: 0.8rem;
-		border-left: 4px solid var(--doubt);
-		padding-left: 0.5rem;
-		cursor: pointer;
-	}
 	/* A case, its check and a caution beside a name: the name keeps its line, so that the panels keep their height. */
 	.part:has(.check) .name {
 		min-width: 19rem;
@@ -148,21 +151,6 @@
 		}
 	}
 	@media (max-width: 600px) {
-		.part {
-			flex-wrap: wrap;
-			gap: 2px 0.6rem;
-		}
-		.name {
-			flex-basis: 100%;
-		}
-		.facts {
-			display: none;
-		}
-		.direction {
-			white-space: nowrap;
-			overflow: hidden;
-			text-overflow: ellipsis;
-		}
 		.caution.caution {
 			flex: 1 1 100%;
 		}
@@ -173,10 +161,6 @@
 		-webkit-line-clamp: 3;
 		line-clamp: 3;
 		overflow: hidden;
-	}
-	.case {
-		color: var(--ink);
-		text-decoration: none;
 	}
 	.caution.open span {
 		-webkit-line-clamp: none;

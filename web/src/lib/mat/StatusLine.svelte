@@ -25,7 +25,7 @@
 	const clear = $derived(acceptAll(parts));
 </script>
 
-<div class="status">
+<div class="status flex-none flex items-center gap-1.5 min-h-12 text-[0.84rem] max-[600px]:flex-wrap">
 	<p
 		class="says flex-1 min-w-0 max-h-[3.6em] overflow-hidden wrap-anywhere font-[550] leading-[1.2]"
 		role="status"
@@ -70,14 +70,6 @@
 </div>
 
 <style>
-	.status {
-		flex: none;
-		display: flex;
-		align-items: center;
-		gap: 6px;
-		min-height: 48px;
-		font-size: 0.84rem;
-	}
 	.btn {
 		font-size: 0.84rem;
 		padding: 0 0.7rem;
@@ -92,9 +84,6 @@
 	@media (max-width: 600px) {
 		.btn :global(svg) {
 			display: none;
-		}
-		.status {
-			flex-wrap: wrap;
 		}
 		.says {
 			flex: 1 0 100%;

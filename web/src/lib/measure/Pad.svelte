@@ -23,17 +23,17 @@
 </script>
 
 <div
-	class="pad grid grid-cols-[3fr_1.15fr] gap-2 touch-manipulation"
+	class="grid grid-cols-[3fr_1.15fr] gap-2 touch-manipulation max-[600px]:gap-1"
 	role="group"
 	aria-label="Pad"
 	onpointerdown={keepFocus}
 >
-	<div class="digits grid grid-cols-[repeat(3,1fr)] gap-2">
+	<div class="digits grid grid-cols-[repeat(3,1fr)] gap-2 max-[600px]:gap-1">
 		{#each keys as key (key)}
 			<button type="button" class="btn figures" aria-label={spoken[key]} onclick={() => ontype(key)}>{key}</button>
 		{/each}
 	</div>
-	<div class="acts grid gap-2">
+	<div class="grid gap-2 max-[600px]:gap-1">
 		<button type="button" class="btn" aria-label="Erase" onclick={onerase}><Delete size={22} /></button>
 		<button type="button" class="btn figures" aria-label="Unit: {unit}" onclick={onunit}>{unit}</button>
 		<button type="button" class="btn" disabled={!canTakeBack} onclick={ontakeback}>Undo reading</button>
@@ -56,11 +56,6 @@
 		font-size: 1.1rem;
 	}
 	@media (max-width: 600px) {
-		.pad,
-		.digits,
-		.acts {
-			gap: 4px;
-		}
 		.btn {
 			min-height: 48px;
 		}

@@ -42,7 +42,7 @@
 						<td>
 							<button
 								type="button"
-								class="point figures"
+								class="point figures w-full min-w-8 min-h-9 border border-line bg-paper text-[0.86rem] cursor-pointer"
 								class:narrow={grid.columns.length > 2}
 								class:low={grid.rows.length > 4}
 								class:next={isNext}
@@ -89,15 +89,6 @@
 	}
 	.points td {
 		padding: 0;
-	}
-	.point {
-		width: 100%;
-		min-width: 32px;
-		min-height: 36px;
-		border: 1px solid var(--line);
-		background: var(--paper);
-		font-size: 0.86rem;
-		cursor: pointer;
 	}
 	.point.narrow {
 		font-size: 0.68rem;

@@ -38,7 +38,7 @@
 	}
 </script>
 
-<div class="slip" role="group" aria-label="Check this reading">
+<div class="border-l-4 border-l-doubt pl-2 my-0.75 leading-[1.25]" role="group" aria-label="Check this reading">
 	<p class="wrong" role="alert">{slipSentence(slip, part.station, format)}</p>
 	<div class="flex flex-wrap gap-1.5 mt-1">
 		<button type="button" class="btn main" disabled={locked} onclick={again}>Read again</button>
@@ -61,12 +61,3 @@
 	</div>
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>
-
-<style>
-	.slip {
-		border-left: 4px solid var(--doubt);
-		padding-left: 8px;
-		margin: 3px 0;
-		line-height: 1.25;
-	}
-</style>

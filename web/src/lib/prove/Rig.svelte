@@ -112,7 +112,10 @@
 			{#if told.finding.hidden}<p class="wrong" role="alert">{hiddenWords[told.finding.hidden]}</p>{/if}
 			<ol class="grid gap-0.5" aria-label="Possible explanations">
 				{#each likely as verdict (JSON.stringify(verdict))}
-					<li><b class="figures">{format.probability(verdict.probability)}</b> {verdictWords(verdict)}</li>
+					<li>
+						<b class="figures inline-block min-w-16">{format.probability(verdict.probability)}</b>
+						{verdictWords(verdict)}
+					</li>
 				{/each}
 			</ol>
 			{#if opens(first)}
@@ -151,10 +154,3 @@
 			</p>{/if}
 	{/if}
 </section>
-
-<style>
-	ol b {
-		display: inline-block;
-		min-width: 4rem;
-	}
-</style>

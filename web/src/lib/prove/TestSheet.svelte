@@ -100,7 +100,7 @@
 	{#if sheet.proof}
 		{@const { pressureMPa, minutes, mostFallMPa, places } = sheet.proof}
 		{@const notSeen = places.filter((place) => !proofs.drips.has(place))}
-		<h3>
+		<h3 class="text-[0.98rem] font-[650] mt-1">
 			Hold: {format.quantity(pressureMPa, format.units.pressure)} for {format.number(minutes)} min, maximum fall {testPressure(
 				mostFallMPa,
 				format
@@ -141,7 +141,7 @@
 				{holdWords(held, sheet.proof, format)}
 				<span class="soft">{heldByWords(held)}</span>
 			</p>{/if}
-		<h3>Drips under pressure</h3>
+		<h3 class="text-[0.98rem] font-[650] mt-1">Drips under pressure</h3>
 		{#if notSeen.length > 1}
 			<button
 				type="button"
@@ -176,7 +176,7 @@
 	{:else}
 		<p class="soft">The sheet of this model does not define a test.</p>
 	{/if}
-	<h3>Flow</h3>
+	<h3 class="text-[0.98rem] font-[650] mt-1">Flow</h3>
 	<div class="line">
 		<Typed label="Flow" unit="Lmin" {locked} bind:text={fields.flow} wrong={wrong.flow} />
 		<Typed label="at" unit={format.units.pressure} {locked} bind:text={fields.pressure} wrong={wrong.pressure} />
@@ -202,7 +202,7 @@
 			>
 			{#if flow.tooMuch}<b class="wrong">More than the displacement. Check flow and speed.</b>{/if}
 		</p>{/if}
-	<h3>Temperature</h3>
+	<h3 class="text-[0.98rem] font-[650] mt-1">Temperature</h3>
 	<div class="line">
 		<Typed label="In" unit={format.units.temperature} {locked} bind:text={fields.inlet} wrong={wrong.inlet} />
 		<Typed label="out" unit={format.units.temperature} {locked} bind:text={fields.outlet} wrong={wrong.outlet} />
@@ -217,11 +217,6 @@
 </section>
 
 <style>
-	h3 {
-		font-size: 0.98rem;
-		font-weight: 650;
-		margin-top: 4px;
-	}
 	.line {
 		display: flex;
 		flex-wrap: wrap;

@@ -34,7 +34,7 @@
 	}
 </script>
 
-<p class="legend soft">
+<p class="soft text-[0.78rem]">
 	<span class="end worn">×</span> worn or damaged <span class="end good">|</span> replaced in good condition
 	<span class="end open">▸</span> running; dashed: fitted before the record began
 </p>
@@ -43,12 +43,12 @@
 		<div class="place grid grid-cols-[11rem_1.2rem_1fr] gap-1 items-center text-[0.8rem] h-4.75" role="listitem">
 			<span class="whitespace-nowrap overflow-hidden text-ellipsis">{names[i]}</span>
 			<span class="figures">{cylinder || ''}</span>
-			<span class="track">
+			<span class="relative h-4.25 border-l border-l-line border-r border-r-line">
 				{#each lives as life (life.part)}
 					{@const start = percent(life.fittedHours ?? 0)}
 					{@const end = percent(life.removedHours ?? hoursNow)}
 					<span
-						class="life"
+						class="life absolute top-2 border-t-2 border-t-ink-soft"
 						class:unknown={life.fittedHours === null}
 						style="left: {start}%; width: {Math.max(0, end - start)}%"
 						title={words(life)}
@@ -56,7 +56,7 @@
 						aria-label={words(life)}
 					>
 						<span
-							class="end {life.endReason === null
+							class="end absolute -right-[5px] -top-[11px] {life.endReason === null
 								? 'open'
 								: life.endReason === 'worn' || life.endReason === 'damaged'
 									? 'worn'
@@ -73,7 +73,7 @@
 		</div>
 	{:else}<p class="soft">No part has been replaced yet.</p>{/each}
 </div>
-<div class="axis figures soft flex justify-between ml-[12.7rem]" aria-hidden="true">
+<div class="figures soft flex justify-between ml-[12.7rem] text-[0.78rem]" aria-hidden="true">
 	<span>0 h</span><span>{format.number(hoursNow / 2)} h</span><span>{format.number(hoursNow)} h</span>
 </div>
 <button type="button" class="btn" onclick={() => (all = !all)}
@@ -81,28 +81,8 @@
 >
 
 <style>
-	.legend,
-	.axis {
-		font-size: 0.78rem;
-	}
-	.track {
-		position: relative;
-		height: 17px;
-		border-left: 1px solid var(--line);
-		border-right: 1px solid var(--line);
-	}
-	.life {
-		position: absolute;
-		top: 8px;
-		border-top: 2px solid var(--ink-soft);
-	}
 	.life.unknown {
 		border-top-style: dashed;
-	}
-	.life .end {
-		position: absolute;
-		right: -5px;
-		top: -11px;
 	}
 	.end {
 		font-size: 14px;

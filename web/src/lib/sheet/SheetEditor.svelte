@@ -48,12 +48,5 @@
 			bind:this={field}
 			bind:value={text}></textarea>
 	{/if}
-	<div bind:this={place} class="editor" hidden={!mounted}></div>
+	<div bind:this={place} class="border border-ink-soft bg-sheet" hidden={!mounted}></div>
 </div>
-
-<style>
-	.editor {
-		border: 1px solid var(--ink-soft);
-		background: var(--sheet);
-	}
-</style>

@@ -43,7 +43,7 @@
 	{#if shut}
 		<p class="wrong" role="alert"><b>Do not turn the shaft.</b> {shut}</p>
 	{:else if drive}
-		<div class="two grid grid-cols-[minmax(220px,340px)_1fr] gap-3 items-center">
+		<div class="two grid grid-cols-[minmax(220px,340px)_1fr] gap-3 items-center max-[700px]:grid-cols-[1fr]">
 			<svg
 				viewBox="0 0 300 {ROW * sheet.cylinders + 10}"
 				role="img"
@@ -64,8 +64,8 @@
 					<circle class="pin" cx={262 - r * Math.cos(theta)} cy={y - r * Math.sin(theta)} r="3.5" />
 				{/each}
 			</svg>
-			<div class="say grid gap-1.5">
-				<div role="group" aria-label="Crank position now">
+			<div class="grid gap-1.5">
+				<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Crank position now">
 					Fully forward now:
 					{#each cylinders as cylinder (cylinder)}<button
 							type="button"
@@ -73,7 +73,7 @@
 							onclick={() => standsForward(cylinder)}>{cylinder} forward</button
 						>{/each}
 				</div>
-				{#if each}<div role="group" aria-label="Required plunger">
+				{#if each}<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Required plunger">
 						Wanted {position.stand}
 						{#each cylinders as other (other)}<button
 								type="button"
@@ -121,19 +121,8 @@
 	.pin {
 		fill: var(--mark);
 	}
-	.say div {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-	}
 	input[type='range'] {
 		width: 100%;
 		height: 36px;
-	}
-	@media (max-width: 700px) {
-		.two {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

@@ -111,14 +111,16 @@
 
 <section class="sheet px-4 py-3 mt-2" aria-label="Lay down parts">
 	<h2>Lay down what comes off</h2>
-	<p class="soft">
+	<p class="soft text-[0.88rem]">
 		This pump has no checked sheet yet. Touch each part in the order in which it comes off. The mat and the sheet grow
 		with it, and a lead checks the sheet afterwards.
 	</p>
 	<Fields
-		><div class="columns grid grid-cols-[14rem_minmax(0,1fr)] grid-rows-[minmax(0,1fr)] gap-4 h-[520px]">
+		><div
+			class="columns grid grid-cols-[14rem_minmax(0,1fr)] grid-rows-[minmax(0,1fr)] gap-4 h-[520px] max-[900px]:grid-cols-[minmax(0,1fr)] max-[900px]:grid-rows-[none] max-[900px]:h-auto"
+		>
 			<Palette {customs} {first} after={last} afterName={lastName} onadd={add} />
-			<div>
+			<div class="min-w-0 overflow-y-auto">
 				<ol class="grid gap-1.5 mb-2.5" aria-label="Parts laid down">
 					{#each list.parts as part, i (i)}
 						<li class="flex flex-wrap items-center gap-2 border-b border-b-line pb-1">
@@ -130,7 +132,9 @@
 									change(i, { face: turned(part.face, customs[part.type]?.points.at(0) ?? { what: 'marked side' }) })}
 								><Glyph type={part.type} face={part.face} size={40} /></button
 							>
-							<span><b>{partType(part.type).name}</b><br /><span class="soft">{says(part)}</span></span>
+							<span class="flex-1 min-w-36 leading-[1.2]"
+								><b>{partType(part.type).name}</b><br /><span class="soft text-[0.88rem]">{says(part)}</span></span
+							>
 							<button
 								type="button"
 								class="btn"
@@ -153,7 +157,7 @@
 								<summary class="py-2.5 cursor-pointer">{seenWords(part)}</summary>
 								{@render asFound(i, part, describedOf(i, part))}
 								{#if part.type === 'fastener'}
-									<p class="soft">Touch the drawing where a bolt sits.</p>
+									<p class="soft text-[0.88rem]">Touch the drawing where a bolt sits.</p>
 									<BoltDrawing
 										name={partType(part.type).name}
 										fastening={part.bolts && boltsAlone(part.bolts)}
@@ -167,7 +171,9 @@
 								{/if}
 							</details>
 						</li>
-					{:else}<li class="soft flex flex-wrap items-center gap-2 border-b border-b-line pb-1">Nothing yet.</li>{/each}
+					{:else}<li class="soft flex flex-wrap items-center gap-2 border-b border-b-line pb-1 text-[0.88rem]">
+							Nothing yet.
+						</li>{/each}
 				</ol>
 				{#if sheet.stations.length > 1}
 					<Choose
@@ -195,25 +201,3 @@
 		</div></Fields
 	>
 </section>
-
-<style>
-	.columns > div {
-		min-width: 0;
-		overflow-y: auto;
-	}
-	li > span {
-		flex: 1;
-		min-width: 9rem;
-		line-height: 1.2;
-	}
-	.soft {
-		font-size: 0.88rem;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: minmax(0, 1fr);
-			grid-template-rows: none;
-			height: auto;
-		}
-	}
-</style>

@@ -7,13 +7,13 @@
 </script>
 
 {#if bench.blocked.length > 0 && job.releasedAt === null}
-	<p class="stop" role="alert">
+	<p class="border-2 border-doubt px-2.5 py-1.5 mb-1.5" role="alert">
 		<b>Not safe to work on yet.</b>
 		First sign off: {bench.blocked.map(({ text }) => text).join(' ')}
 		<a href="/jobs/{job.id}/strip">Open the steps</a>
 	</p>
 {:else if bench.uncleaned.length > 0 && job.releasedAt === null}
-	<p class="stop" role="alert">
+	<p class="border-2 border-doubt px-2.5 py-1.5 mb-1.5" role="alert">
 		<b>Not cleaned yet.</b>
 		Dirt hides cracks: no part is called clean before this is signed off: {bench.uncleaned
 			.map(({ text }) => text)
@@ -21,11 +21,3 @@
 		<a href="/jobs/{job.id}/strip">Open the steps</a>
 	</p>
 {/if}
-
-<style>
-	.stop {
-		border: 2px solid var(--doubt);
-		padding: 6px 10px;
-		margin-bottom: 6px;
-	}
-</style>

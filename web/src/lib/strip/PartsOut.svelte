@@ -17,24 +17,19 @@
 </script>
 
 <div class="out" role="group" aria-label="Parts out">
-	<p><b class="figures">{out}</b> of <b class="figures">{expected}</b> pieces out</p>
+	<p class="text-[0.9rem] leading-[1.3]">
+		<b class="figures">{out}</b> of <b class="figures">{expected}</b> pieces out
+	</p>
 	{#each amiss as { station, expected: due, out: came, inspectionIn, fragmentsLostAt } (station.key)}
-		{#if came !== undefined && came !== due}<p class="wrong">
+		{#if came !== undefined && came !== due}<p class="wrong text-[0.9rem] leading-[1.3]">
 				{station.name}: {came} of {due}.
 				{came < due
 					? `Search: ${inspectionIn.map(nameOf).join(', ')}, the floor, the oil pan.`
 					: 'One too many. Find out where it belongs.'}
 			</p>{/if}
-		{#each fragmentsLostAt as cylinder (cylinder)}<p class="wrong">
+		{#each fragmentsLostAt as cylinder (cylinder)}<p class="wrong text-[0.9rem] leading-[1.3]">
 				{placeName(station.name, cylinder)}: a fragment is missing. Search {inspectionIn.map(nameOf).join(', ')}, the
 				ports and the lines downstream. If it stays there, it damages the next seat.
 			</p>{/each}
 	{/each}
 </div>
-
-<style>
-	p {
-		font-size: 0.9rem;
-		line-height: 1.3;
-	}
-</style>

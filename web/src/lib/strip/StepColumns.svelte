@@ -9,7 +9,9 @@
 	let { children, beside }: Props = $props();
 </script>
 
-<div class="columns grid grid-cols-[minmax(0,1fr)_minmax(15rem,23rem)] gap-4 items-start">
+<div
+	class="columns grid grid-cols-[minmax(0,1fr)_minmax(15rem,23rem)] gap-4 items-start max-[900px]:grid-cols-[minmax(0,1fr)]"
+>
 	<div class="hand min-w-0">{@render children()}</div>
 	<aside class="sheet">
 		{@render beside()}
@@ -27,10 +29,5 @@
 	}
 	.hand > :global(.done) {
 		justify-items: start;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: minmax(0, 1fr);
-		}
 	}
 </style>

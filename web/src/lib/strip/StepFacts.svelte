@@ -81,17 +81,17 @@
 {/if}
 {#if tools.length > 0}
 	<ul
-		class="tools grid grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-x-3 gap-y-1 text-[0.88rem] leading-[1.2]"
+		class="grid grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-x-3 gap-y-1 text-[0.88rem] leading-[1.2]"
 		aria-label="Tools"
 	>
 		{#each tools as tool (tool.key)}
-			<li>
+			<li class="flex items-center gap-2">
 				{#if tool.kind}<ToolPicture shapes={toolShapes[tool.kind]} />{/if}
 				<span>
 					{tool.name}{#if sizeOf(tool.key)}&nbsp;<b>{sizeOf(tool.key)}</b>{/if}{#if grips(tool.key).length > 0}<span
 							class="soft">: {grips(tool.key).join('; ')}</span
 						>{/if}
-					{#each tool.substitutes as other (other.name)}<span class="risk text-doubt">{insteadWords(other)}</span
+					{#each tool.substitutes as other (other.name)}<span class="text-doubt block">{insteadWords(other)}</span
 						>{/each}
 				</span>
 			</li>
@@ -108,7 +108,7 @@
 			: ''}
 	</p>{/if}
 {#if lays?.massKg && lays.massKg > policy.liftAloneKg}
-	<p class="risk text-doubt">
+	<p class="text-doubt">
 		{lays.massKg} kg. More than {policy.liftAloneKg} kg, the limit of your shop for one person. Use a second person or a hoist.
 	</p>
 {/if}
@@ -117,13 +117,5 @@
 	p {
 		font-size: 0.92rem;
 		line-height: 1.3;
-	}
-	.tools .risk {
-		display: block;
-	}
-	.tools li {
-		display: flex;
-		align-items: center;
-		gap: 8px;
 	}
 </style>

@@ -17,6 +17,7 @@
 		{@const signed = done.has(step.key)}
 		<li>
 			<button
+				class="grid grid-cols-[1.4rem_1fr_18px] gap-1.5 items-center w-full min-h-8 text-left text-[0.84rem] cursor-pointer"
 				type="button"
 				class:signed
 				class:waits={!signed && waitsFor(steps, step, done).length > 0}
@@ -24,7 +25,7 @@
 				title={step.text}
 				onclick={() => onpick(step.key)}
 			>
-				<span class="figures">{index + 1}</span>
+				<span class="figures text-right">{index + 1}</span>
 				<span class="text">{step.text}</span>
 				{#if signed}<Check size={16} aria-label="done" />{/if}
 			</button>
@@ -33,17 +34,6 @@
 </ol>
 
 <style>
-	button {
-		display: grid;
-		grid-template-columns: 1.4rem 1fr 18px;
-		gap: 6px;
-		align-items: center;
-		width: 100%;
-		min-height: 32px;
-		text-align: left;
-		font-size: 0.84rem;
-		cursor: pointer;
-	}
 	.text {
 		display: -webkit-box;
 		-webkit-box-orient: vertical;
@@ -60,9 +50,6 @@
 		box-shadow: inset 4px 0 var(--mark);
 		font-weight: 650;
 		color: var(--ink);
-	}
-	button > .figures {
-		text-align: right;
 	}
 	@media (pointer: coarse) {
 		button {

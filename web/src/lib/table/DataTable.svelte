@@ -98,10 +98,10 @@
 	const shown = $derived(table.getRowModel().rows);
 </script>
 
-<div class="tools relative flex flex-wrap items-end justify-end gap-2 mb-2">
+<div class="relative flex flex-wrap items-end justify-end gap-2 mb-2">
 	{#if note}<div class="flex-1 self-center">{@render note()}</div>{/if}
 	{#if !served && rows.length > 8}
-		<label class="label"
+		<label class="label w-64"
 			><span class="sr-only">Filter: {label}</span><input
 				class="input"
 				type="search"
@@ -203,9 +203,6 @@
 </div>
 
 <style>
-	.tools .label {
-		width: 16rem;
-	}
 	tr.picked td {
 		background: color-mix(in oklab, var(--mark) 10%, transparent);
 	}

@@ -56,7 +56,7 @@
 {:else if of.rebuilds.length === 0}
 	<p class="soft">No inspections of this pump yet.</p>
 {:else}
-	<div class="columns grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-[20px]">
+	<div class="columns grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-[20px] max-[900px]:grid-cols-[1fr]">
 		<div>
 			<BeliefChart
 				hours={of.rebuilds.map(({ pumpHours }) => pumpHours)}
@@ -65,17 +65,22 @@
 				onpick={(line) => (chosen = line)}
 			/>
 			{#each of.actions as { rebuild, cause, cylinder } (`${rebuild}/${cause}/${cylinder}`)}
-				<p class="action">
+				<p class="border-l-3 border-dashed border-l-pencil pl-2 text-[0.85rem]">
 					Something was done about {inSentence(causeAtPlace(network, { cause, cylinder }))} at {format.number(
 						of.rebuilds[rebuild].pumpHours
 					)} h.
 				</p>
 			{/each}
-			<ul class="causes grid grid-cols-[1fr_1fr] gap-x-2.5 gap-y-0.5">
+			<ul class="grid grid-cols-[1fr_1fr] gap-x-2.5 gap-y-0.5 max-[900px]:grid-cols-[1fr]">
 				{#each lines as line, i (`${line.cause}/${line.cylinder}`)}
 					<li>
 						<Fields
-							><button type="button" class="cause" aria-pressed={line === picked} onclick={() => (chosen = i)}>
+							><button
+								type="button"
+								class="cause min-h-11 w-full text-left px-2 py-0.5 border-l-4 border-l-transparent cursor-pointer"
+								aria-pressed={line === picked}
+								onclick={() => (chosen = i)}
+							>
 								<b class="figures">{format.probability(line.now.at(-1)!)}</b>
 								{causeAtPlace(network, line)}
 							</button></Fields
@@ -91,20 +96,20 @@
 				<h4 class="mt-2 font-[650]">Evidence at the last rebuild</h4>
 				<ul class="carried">
 					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as finding (`${finding.finding}/${finding.cylinder}`)}
-						<li class:against={finding.factor < 1}>
+						<li class="py-0.5" class:against={finding.factor < 1}>
 							{findingAtPlace(network, finding)}{finding.present ? '' : ', not found'}:
 							<span class="figures">{factorWords(finding.factor)}</span>
 						</li>
-					{:else}<li class="soft">
+					{:else}<li class="soft py-0.5">
 							No finding of the last rebuild supports it. The probability is near the average of such pumps.
 						</li>{/each}
 				</ul>
 			{/if}
 			<h4 class="mt-2 font-[650]">Check next</h4>
-			<ol class="checks list-decimal pl-[1.3rem]">
+			<ol class="list-decimal pl-[1.3rem]">
 				{#each checks as check (`${check.finding}/${check.cylinder}`)}
 					{@const to = lookAt(check.finding, check.cylinder)}
-					<li>
+					<li class="py-0.5">
 						{#if to}<a class="row" href={to}>{findingAtPlace(network, check)}</a>{:else}{findingAtPlace(
 								network,
 								check
@@ -114,7 +119,7 @@
 							{format.number(check.bits, 2)} bits</span
 						>
 					</li>
-				{:else}<li class="soft">All useful checks are done.</li>{/each}
+				{:else}<li class="soft py-0.5">All useful checks are done.</li>{/each}
 			</ol>
 		</div>
 	</div>
@@ -135,25 +140,8 @@
 {/if}
 
 <style>
-	.action {
-		border-left: 3px dashed var(--pencil);
-		padding-left: 8px;
-		font-size: 0.85rem;
-	}
-	.cause {
-		min-height: 44px;
-		width: 100%;
-		text-align: left;
-		padding: 2px 8px;
-		border-left: 4px solid transparent;
-		cursor: pointer;
-	}
 	.cause[aria-pressed='true'] {
 		border-color: var(--mark);
-	}
-	.carried li,
-	.checks li {
-		padding: 2px 0;
 	}
 	.carried li {
 		border-left: 3px solid var(--pencil);
@@ -162,11 +150,5 @@
 	}
 	.carried li.against {
 		border-color: var(--sound);
-	}
-	@media (max-width: 900px) {
-		.columns,
-		.causes {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

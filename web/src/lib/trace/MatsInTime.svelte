@@ -50,7 +50,7 @@
 {#if rebuilds.length > 1}
 	<!-- The mats stand side by side; how far apart they lie in hours is told here. -->
 	<div
-		class="rail"
+		class="rail relative h-5 mx-2.5 mb-1.5 border-b-[1.5px] border-b-ink-soft"
 		role="img"
 		aria-label="Rebuilds at {rebuilds.map(({ pumpHours }) => `${format.number(pumpHours)} h`).join(', ')}"
 	>
@@ -62,7 +62,11 @@
 <ul class="flex gap-3.5 overflow-x-auto pb-1" aria-label="Mats over the pump’s hours">
 	{#each rebuilds as rebuild, i (rebuild.job)}
 		<li>
-			<a class="mat" href="/jobs/{rebuild.job}/inspect" title={words(rebuild)}>
+			<a
+				class="mat grid text-ink no-underline text-[0.78rem] flex-none"
+				href="/jobs/{rebuild.job}/inspect"
+				title={words(rebuild)}
+			>
 				<svg
 					viewBox="0 0 {width} {height}"
 					style="width: {width}px; height: {height}px"
@@ -95,12 +99,6 @@
 </p>
 
 <style>
-	.rail {
-		position: relative;
-		height: 20px;
-		margin: 0 10px 6px;
-		border-bottom: 1.5px solid var(--ink-soft);
-	}
 	.rail span {
 		position: absolute;
 		bottom: -1.5px;
@@ -109,13 +107,6 @@
 		font-size: 0.72rem;
 		line-height: 1;
 		background: linear-gradient(var(--ink), var(--ink)) bottom / 1.5px 5px no-repeat;
-	}
-	.mat {
-		display: grid;
-		color: var(--ink);
-		text-decoration: none;
-		font-size: 0.78rem;
-		flex: none;
 	}
 	.mat:hover svg {
 		border-color: var(--mark);

@@ -67,7 +67,7 @@
 
 <svelte:head><title>Receive pump · Exetasis</title></svelte:head>
 <h1>Receive pump</h1>
-<form class="grid grid-cols-[1fr_1fr_1fr] gap-3 mt-2 items-start" method="post" use:enhance>
+<form class="grid grid-cols-[1fr_1fr_1fr] gap-3 mt-2 items-start max-[900px]:grid-cols-[1fr]" method="post" use:enhance>
 	<Fields>
 		<fieldset class="sheet">
 			<legend><span class="step">1</span> Pump</legend>
@@ -245,8 +245,8 @@
 			</fieldset>
 		</div>
 		{#if model}
-			<fieldset class="sheet wide col-span-full grid-cols-[repeat(auto-fill,minmax(16rem,1fr))] items-start">
-				<legend>Place and tools</legend>
+			<fieldset class="sheet col-span-full grid-cols-[repeat(auto-fill,minmax(16rem,1fr))] items-start">
+				<legend class="col-span-full">Place and tools</legend>
 				<Field
 					name="workplace"
 					label="Place of work"
@@ -301,9 +301,6 @@
 		gap: 0.7rem;
 		min-width: 0;
 	}
-	.wide legend {
-		grid-column: 1 / -1;
-	}
 	.reason {
 		display: flex;
 		align-items: center;
@@ -348,10 +345,5 @@
 		font-weight: 650;
 		float: left;
 		margin-bottom: 0.2rem;
-	}
-	@media (max-width: 900px) {
-		form {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

@@ -74,7 +74,7 @@
 <h1>Settings</h1>
 <Said />
 <div class="columns grid grid-cols-[repeat(auto-fit,minmax(17rem,1fr))] gap-3 items-start mt-2">
-	<form method="post" action="?/units" use:keepUnits class="sheet">
+	<form method="post" action="?/units" use:keepUnits class="sheet grid gap-[0.8rem] p-[0.9rem]">
 		<Fields>
 			<h2>Units</h2>
 			<p class="soft">Units change only what you see; stored values stay the same.</p>
@@ -98,7 +98,7 @@
 		</Fields>
 	</form>
 	<div class="grid gap-3">
-		<form method="post" action="?/numerals" use:keepWritten class="sheet">
+		<form method="post" action="?/numerals" use:keepWritten class="sheet grid gap-[0.8rem] p-[0.9rem]">
 			<Fields>
 				<h2>Numbers</h2>
 				<p class="soft">Both notations are accepted when you type.</p>
@@ -112,7 +112,7 @@
 				<div><button class="btn">Save notation</button></div>
 			</Fields>
 		</form>
-		<form method="post" action="?/hands" use:keepHands class="sheet">
+		<form method="post" action="?/hands" use:keepHands class="sheet grid gap-[0.8rem] p-[0.9rem]">
 			<Fields>
 				<h2>At the bench</h2>
 				<Field name="hand" label="Working hand" options={sides} bind:value={$hands.hand} errors={$handsWrong.hand} />
@@ -121,7 +121,7 @@
 			</Fields>
 		</form>
 	</div>
-	<form method="post" action="?/password" use:keepPassword class="sheet">
+	<form method="post" action="?/password" use:keepPassword class="sheet grid gap-[0.8rem] p-[0.9rem]">
 		<Fields>
 			<h2>Password</h2>
 			{#if data.firstPassword}
@@ -148,11 +148,3 @@
 		</Fields>
 	</form>
 </div>
-
-<style>
-	form {
-		display: grid;
-		gap: 0.8rem;
-		padding: 0.9rem;
-	}
-</style>

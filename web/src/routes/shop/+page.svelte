@@ -41,13 +41,18 @@
 	Every verdict follows these rules. Limits come from the model sheets. A decision against the proposal is always
 	recorded with its reason.
 </p>
-<form method="post" action="?/policy" use:enhance class="columns grid grid-cols-[1fr_1fr] gap-3 items-start">
+<form
+	method="post"
+	action="?/policy"
+	use:enhance
+	class="columns grid grid-cols-[1fr_1fr] gap-3 items-start max-[900px]:grid-cols-[1fr]"
+>
 	<Fields>
 		<div class="grid gap-3">
-			<fieldset class="sheet" disabled={!data.mayManage}>
+			<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
 				<legend>Replacement policy in force</legend>
 				{#each renewalPolicies as renewalPolicy (renewalPolicy)}
-					<label class="policy">
+					<label class="policy grid grid-cols-[2.75rem_1fr] min-h-11 items-center cursor-pointer">
 						<input type="radio" name="renewalPolicy" value={renewalPolicy} bind:group={$form.renewalPolicy} />
 						<span
 							><b>{renewalPolicyName[renewalPolicy]}</b><br /><span class="soft"
@@ -57,7 +62,7 @@
 					</label>
 				{/each}
 			</fieldset>
-			<fieldset class="sheet" disabled={!data.mayManage}>
+			<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
 				<legend>Shop rules where practice differs</legend>
 				<div class="customs">
 					{#each customChoices as [name, label, choices] (name)}
@@ -66,7 +71,7 @@
 				</div>
 			</fieldset>
 		</div>
-		<fieldset class="sheet" disabled={!data.mayManage}>
+		<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
 			<legend>Figures</legend>
 			{#each fields as [name, label, unit] (name)}
 				<Field {name} label="{label}, {unit}" bind:value={$form[name]} errors={$errors[name]} />
@@ -81,11 +86,6 @@
 </form>
 
 <style>
-	fieldset {
-		padding: 0.9rem;
-		display: grid;
-		gap: 0.8rem;
-	}
 	legend {
 		float: left;
 		font-weight: 650;
@@ -96,13 +96,6 @@
 		gap: 0.8rem;
 		clear: both;
 	}
-	.policy {
-		display: grid;
-		grid-template-columns: 2.75rem 1fr;
-		min-height: 44px;
-		align-items: center;
-		cursor: pointer;
-	}
 	.policy input {
 		width: 22px;
 		height: 22px;
@@ -110,10 +103,5 @@
 	}
 	.policy .soft {
 		font-size: 0.88rem;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

@@ -149,14 +149,21 @@
 	>
 {/snippet}
 {#snippet ofPump({ pump, serial, tag }: ShopRecurrence)}
-	<a class="pump" href="/trace/pumps/{pump}"
+	<a class="inline-flex items-center min-h-11" href="/trace/pumps/{pump}"
 		><span><span class="serial">{serial}{tag ? ',' : ''}</span> {tag ?? ''}</span></a
 	>
 {/snippet}
 {#snippet what(one: EqualRecurrences)}
-	<a class="what" href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}">
+	<a
+		class="flex gap-2 items-center min-h-11 min-w-48 text-ink no-underline"
+		href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}"
+	>
 		<Glyph type={one.type as PartTypeKey} size={26} />
-		<span><b>{patternName(one.pattern as PatternKey)}</b><br /><span class="soft">{place(one)}</span></span>
+		<span
+			><b class="text-mark underline">{patternName(one.pattern as PatternKey)}</b><br /><span class="soft"
+				>{place(one)}</span
+			></span
+		>
 	</a>
 {/snippet}
 
@@ -176,7 +183,7 @@
 	hours of their places.
 </p>
 {#if trace.harsh.length > 0}
-	<ul class="harsh" aria-label="Pumps with high wear overall">
+	<ul class="grid gap-1 mt-1 mb-3 pl-3 border-l-4 border-l-doubt" aria-label="Pumps with high wear overall">
 		{#each trace.harsh as pump (pump.pump)}
 			<li>
 				<a href="/trace/pumps/{pump.pump}"><b>{pump.tag ? `${pump.serial}, ${pump.tag}` : pump.serial}</b></a>
@@ -224,33 +231,8 @@
 </p>
 
 <style>
-	.harsh {
-		display: grid;
-		gap: 4px;
-		margin: 4px 0 12px;
-		padding-left: 12px;
-		border-left: 4px solid var(--doubt);
-	}
-	.pump {
-		display: inline-flex;
-		align-items: center;
-		min-height: 44px;
-	}
 	/* A serial number is read as one word. */
 	.serial {
 		white-space: nowrap;
-	}
-	.what {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		min-height: 44px;
-		min-width: 12rem;
-		color: var(--ink);
-		text-decoration: none;
-	}
-	.what b {
-		color: var(--mark);
-		text-decoration: underline;
 	}
 </style>

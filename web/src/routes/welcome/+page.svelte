@@ -83,7 +83,7 @@
 						bind:value={$form.code}
 						errors={$errors.code}
 					/>{/if}
-				<button class="btn main" disabled={$submitting}>Set up shop</button>
+				<button class="btn main col-span-full justify-self-end" disabled={$submitting}>Set up shop</button>
 			</Fields>
 		</form>
 	</section>
@@ -95,10 +95,6 @@
 		grid-template-columns: repeat(2, minmax(0, 1fr));
 		justify-items: stretch;
 		align-items: start;
-	}
-	.fields .btn {
-		grid-column: 1 / -1;
-		justify-self: end;
 	}
 	@media (max-width: 600px) {
 		.fields {

@@ -124,7 +124,7 @@
 	{/each}
 {:else if shape.kind === 'list'}
 	{@const of = shape.of}
-	<div class="list" role="group" aria-label={label}>
+	<div class="list grid gap-1.5" role="group" aria-label={label}>
 		{#if !bare}<p><b>{label}</b></p>{/if}
 		{#if isNamed(of)}
 			<div class="flex flex-wrap gap-1.5">
@@ -176,7 +176,11 @@
 		<Field {name} {within} bare shape={chosen.shape} {value} {wrong} {draft} {type} {unit} {onchange} />
 	{/if}
 {:else if shape.kind === 'group'}
-	<div class="group" role="group" aria-label={label}>
+	<div
+		class="group grid gap-1.5 grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] items-end border-l-2 border-l-line pl-2 flex-1"
+		role="group"
+		aria-label={label}
+	>
 		{#if !bare}<p>
 				<b>{label}</b>
 				{#if optional}<button type="button" class="btn" onclick={() => onchange(undefined)}>Delete</button>{/if}
@@ -200,18 +204,6 @@
 {#each said as sentence (sentence)}<p class="wrong" role="alert">{sentence}</p>{/each}
 
 <style>
-	.list,
-	.group {
-		display: grid;
-		gap: 6px;
-	}
-	.group {
-		grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
-		align-items: end;
-		border-left: 2px solid var(--line);
-		padding-left: 8px;
-		flex: 1;
-	}
 	.group > :global(:is(p, .list, .group)) {
 		grid-column: 1 / -1;
 	}

@@ -36,7 +36,7 @@
 		Due {day(data.certificates[0].dueOn)}{overdue ? ': overdue, uncertainty doubled until it is calibrated' : ''}.
 	</p>
 {/if}
-<div class="columns grid grid-cols-[1fr_1fr] gap-4 items-start">
+<div class="columns grid grid-cols-[1fr_1fr] gap-4 items-start max-[900px]:grid-cols-[1fr]">
 	<section aria-label="Certificates">
 		<h2>Certificates</h2>
 		<Wide label="Certificates">
@@ -104,11 +104,3 @@
 		</Fields>
 	</form>
 {/if}
-
-<style>
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>

@@ -113,17 +113,21 @@
 <Bar>
 	<div class="job flex-1 min-w-0 leading-[1.25]">
 		<p>
-			<a class="serial" href="/pumps/{job.pumpId}">{job.serial}</a>
+			<a class="font-bold text-[1.05rem] text-ink" href="/pumps/{job.pumpId}">{job.serial}</a>
 			{job.tag ?? ''}{job.site ? `, ${job.site}` : ''}
 		</p>
-		<p class="soft facts text-[0.78rem]" title={facts}>{facts}</p>
+		<p class="soft text-[0.78rem] max-[1000px]:hidden" title={facts}>{facts}</p>
 	</div>
-	{#each locks as { text } (text)}<p class="lock" role="note" title={text}>
+	{#each locks as { text } (text)}<p
+			class="border-2 border-doubt text-doubt px-2 text-[0.84rem] font-[650] whitespace-nowrap"
+			role="note"
+			title={text}
+		>
 			Shaft locked<span class="sr-only">: {text}</span>
 		</p>{/each}
 	<div class="stages"><Tabs label="Stages" pages={stages} current="step" /></div>
 	<span
-		class="status text-[0.82rem] leading-[1.2] text-ink-soft text-right w-40"
+		class="status text-[0.82rem] leading-[1.2] text-ink-soft text-right w-40 max-[1000px]:w-28"
 		class:waiting={sending === 'offline' || sending === 'signedOut' || !bench.follower.hears}
 		role="status"
 	>
@@ -144,19 +148,6 @@
 		overflow: hidden;
 		text-overflow: ellipsis;
 	}
-	.serial {
-		font-weight: 700;
-		font-size: 1.05rem;
-		color: var(--ink);
-	}
-	.lock {
-		border: 2px solid var(--doubt);
-		color: var(--doubt);
-		padding: 0 8px;
-		font-size: 0.84rem;
-		font-weight: 650;
-		white-space: nowrap;
-	}
 	.status.waiting {
 		color: var(--doubt);
 		font-weight: 600;
@@ -167,14 +158,6 @@
 		flex-direction: column;
 		height: calc(100dvh - 50px - var(--timers, 0px));
 		padding-block: 4px 0;
-	}
-	@media (max-width: 1000px) {
-		.facts {
-			display: none;
-		}
-		.status {
-			width: 7rem;
-		}
 	}
 	@media (max-width: 600px) {
 		.job p {

@@ -28,15 +28,17 @@
 </script>
 
 <svelte:head><title>{pump.serial} · Exetasis</title></svelte:head>
-<div class="head flex items-center gap-[0.8rem] mb-2.5">
-	<div>
+<div class="flex items-center gap-[0.8rem] mb-2.5">
+	<div class="flex-1">
 		<h1>{pump.serial}</h1>
-		<p class="soft">{pump.model} · {pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}{duty ? ` · ${duty}` : ''}</p>
+		<p class="soft text-[0.85rem]">
+			{pump.model} · {pump.tag ?? ''}{pump.site ? `, ${pump.site}` : ''}{duty ? ` · ${duty}` : ''}
+		</p>
 	</div>
 	<a class="btn" href="/trace/pumps/{pump.id}">Trace recurring problems</a>
 	{#if open}<a class="btn main" href="/jobs/{open.id}">Open job</a>{/if}
 </div>
-<div class="columns grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-[24px]">
+<div class="columns grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-[24px] max-[900px]:grid-cols-[1fr]">
 	<section>
 		<h2>Part lives</h2>
 		{#if data.sheet}<LifeLines sheet={data.sheet} lives={data.lives} hoursNow={rebuilds[0]?.pumpHours ?? 0} />{/if}
@@ -58,14 +60,14 @@
 							<td><a class="row" href="/jobs/{rebuild.id}/inspect">{day(rebuild.receivedAt)}</a></td>
 							<td class="number">{format.number(rebuild.pumpHours)}</td>
 							<td
-								>{rebuild.complaint}<br /><span class="soft"
+								>{rebuild.complaint}<br /><span class="soft text-[0.85rem]"
 									>{rebuild.scopeName}{rebuild.releasedAt ? '' : ', open'}</span
 								></td
 							>
 							<td class="number">{rebuild.findings}</td>
 							<td class="number">{rebuild.replaced}</td>
 						</tr>
-					{:else}<tr><td colspan="5" class="soft">No rebuilds yet.</td></tr>{/each}
+					{:else}<tr><td colspan="5" class="soft text-[0.85rem]">No rebuilds yet.</td></tr>{/each}
 				</tbody>
 			</table>
 		</Wide>
@@ -73,7 +75,7 @@
 		<ul>
 			<li><b>{pump.site ?? 'Site not known'}</b>{pump.tag ? `, ${pump.tag}` : ''}, now</li>
 			{#each data.places as place (place.until)}
-				<li class="soft">
+				<li class="soft text-[0.85rem]">
 					{place.site ?? 'Site not known'}{place.tag ? `, ${place.tag}` : ''}, until {day(place.until)}
 				</li>
 			{/each}
@@ -91,17 +93,3 @@
 		{/if}
 	</section>
 </div>
-
-<style>
-	.head div {
-		flex: 1;
-	}
-	.soft {
-		font-size: 0.85rem;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>

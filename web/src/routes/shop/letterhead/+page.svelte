@@ -40,7 +40,7 @@
 			/>
 			{#if data.hasLogo}
 				<img src="/shop/letterhead/logo?{saved}" alt="Logo of the shop" />
-				<label class="without"
+				<label class="flex items-center gap-2 min-h-11"
 					><input
 						type="checkbox"
 						name="without"
@@ -70,11 +70,5 @@
 		background: white;
 		padding: 6px;
 		justify-self: start;
-	}
-	.without {
-		display: flex;
-		align-items: center;
-		gap: 8px;
-		min-height: 44px;
 	}
 </style>

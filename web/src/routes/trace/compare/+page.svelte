@@ -85,7 +85,7 @@
 </script>
 
 {#snippet what(one: ShopContrast)}
-	<span class="what"
+	<span class="flex gap-2 items-center min-h-10 min-w-48"
 		><Glyph type={one.type} size={26} />
 		<span><b>{whatWords(one)}</b><br /><span class="soft">{one.stationName}</span></span></span
 	>
@@ -137,13 +137,3 @@
 	the one with the higher rate is shown. A lot that was fitted to a single harsh pump looks bad because of the pump. The 200
 	clearest of {format.number(comparisons)} comparisons are listed.
 </p>
-
-<style>
-	.what {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-		min-height: 40px;
-		min-width: 12rem;
-	}
-</style>

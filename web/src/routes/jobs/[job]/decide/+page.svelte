@@ -45,13 +45,13 @@
 <svelte:head><title>Decide {job.serial} · Exetasis</title></svelte:head>
 <h1 class="sr-only">Decide on the parts of {job.serial}</h1>
 <NotSafeYet {bench} />
-{#if set.problem}<div class="problem flex items-center gap-4 mb-2" role="alert">
+{#if set.problem}<div class="flex items-center gap-4 mb-2" role="alert">
 		<p class="wrong">{set.problem}</p>
 		<button type="button" class="btn" onclick={() => set.restart()}>Try again</button>
 	</div>{/if}
 {#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} answers={inQuestion} />{/if}
 <Proposal {bench} {set} {currency} {locked} />
-<div class="top grid grid-cols-[1.6fr_1fr] gap-2.5 mb-2">
+<div class="top grid grid-cols-[1.6fr_1fr] gap-2.5 mb-2 max-[900px]:grid-cols-[1fr]">
 	<section class="sheet" aria-label="Interval and policy">
 		<div class="leading-[1.2]">
 			<Slider
@@ -140,10 +140,5 @@
 		justify-content: flex-start;
 		text-align: left;
 		font-size: 0.88rem;
-	}
-	@media (max-width: 900px) {
-		.top {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

@@ -110,10 +110,10 @@
 							><b>{offer.number}</b>{#if kit}<br /><span class="soft">{kit.name}</span>{/if}</td
 						>
 						<td>
-							<span class="holds">
+							<span class="flex flex-wrap items-center gap-x-2.5 gap-y-0.5 text-[0.88rem]">
 								{#each offer.holds as { station, pieces } (station)}
 									{@const held = stationOf(station)}
-									<span class:soft={!isNeeded(station)} title={held.name}
+									<span class="inline-flex items-center gap-0.5" class:soft={!isNeeded(station)} title={held.name}
 										><Glyph type={held.type} face={held.face} size={28} />{pieces}
 										{kit ? held.short : held.name}</span
 									>
@@ -123,7 +123,11 @@
 						<td class="number">{format.number(offer.price, 2)}</td>
 						<td class="number">{offer.days ?? '?'}</td>
 						<td>
-							<span class="count" role="group" aria-label="Quantity of {offer.number}">
+							<span
+								class="count flex flex-wrap items-center gap-x-2.5 gap-y-0.5 text-[0.88rem]"
+								role="group"
+								aria-label="Quantity of {offer.number}"
+							>
 								<button
 									type="button"
 									class="btn"
@@ -145,9 +149,9 @@
 {/snippet}
 
 <svelte:head><title>Order {job.serial} · Exetasis</title></svelte:head>
-<div class="head flex flex-wrap items-center gap-x-4 gap-y-2 mb-2">
+<div class="flex flex-wrap items-center gap-x-4 gap-y-2 mb-2">
 	<h1>Order</h1>
-	<p>
+	<p class="flex-1">
 		{#if problem.needs.length === 0}Nothing to order. No part is to be replaced, or all parts have been received.{:else}
 			<b class="figures">{format.number(cover.price, 2)} {currency}</b>
 			{#if changed && least !== undefined && cover.price > least + 0.004}<span class="soft"
@@ -240,7 +244,7 @@
 									due={pieces}
 									onclose={() => (arriving = undefined)}
 								/>{:else}
-								<span class="count">
+								<span class="count flex flex-wrap items-center gap-x-2.5 gap-y-0.5 text-[0.88rem]">
 									<button
 										type="button"
 										class="btn"
@@ -285,22 +289,6 @@
 {/if}
 
 <style>
-	.head p {
-		flex: 1;
-	}
-	.holds,
-	.count {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 2px 10px;
-		font-size: 0.88rem;
-	}
-	.holds span {
-		display: inline-flex;
-		align-items: center;
-		gap: 2px;
-	}
 	.count {
 		flex-wrap: nowrap;
 		gap: 8px;

@@ -84,9 +84,9 @@
 </script>
 
 <svelte:head><title>Release {job.serial} · Exetasis</title></svelte:head>
-<div class="head flex flex-wrap items-center gap-x-[1.2rem] gap-y-2 mb-2.5">
+<div class="flex flex-wrap items-center gap-x-[1.2rem] gap-y-2 mb-2.5">
 	<h1>{job.releasedAt ? 'Released' : 'Release'}</h1>
-	<p>
+	<p class="flex-1">
 		<b class="figures">{replaced.length}</b> replaced ({format.number(cost)}
 		{data.shop?.currency} of parts), <b class="figures">{reused.length}</b> reused{#if overruled.length > 0}, <b
 				class="figures">{overruled.length}</b
@@ -179,7 +179,9 @@
 		<tbody>
 			{#each replaced as part (part.cell.part)}
 				<tr>
-					<td class="part"><Glyph type={part.station.type} face={part.station.face} size={30} /> {place(part)}</td>
+					<td class="flex items-center gap-2"
+						><Glyph type={part.station.type} face={part.station.face} size={30} /> {place(part)}</td
+					>
 					<td>{part.record.findings.map(({ payload }) => patternName(payload.pattern)).join(', ') || 'nothing'}</td>
 					<td
 						>{decisionOf(part)?.why ??
@@ -247,9 +249,6 @@
 {#if job.releasedAt}<Corrections {bench} mayCorrect={data.mayManage} />{/if}
 
 <style>
-	.head p {
-		flex: 1;
-	}
 	.go :global(.btn) {
 		flex: none;
 		white-space: nowrap;
@@ -260,10 +259,5 @@
 		margin: 4px 0 12px;
 		padding-left: 1.1rem;
 		list-style: square;
-	}
-	td.part {
-		display: flex;
-		align-items: center;
-		gap: 8px;
 	}
 </style>

@@ -71,7 +71,7 @@
 		</p>
 		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
 		{#each data.cases as example (example.id)}
-			<a class="case" href="/trace/cases/{example.id}"
+			<a class="case border-l-4 border-l-pencil px-2 py-1 text-ink" href="/trace/cases/{example.id}"
 				><b>Case: {placeName(stationNamed(example.station), example.cylinder)}, {inSentence(example.causeName)}?</b>
 				{example.remedy}</a
 			>
@@ -92,11 +92,3 @@
 		<Photos {bench} photos={bench.log.photos} {locked} />
 	{/snippet}
 </StepColumns>
-
-<style>
-	.case {
-		border-left: 4px solid var(--pencil);
-		padding: 4px 8px;
-		color: var(--ink);
-	}
-</style>

@@ -47,13 +47,13 @@
 	· <b>{caseState[one.state]}</b>
 </p>
 {#if data.already}<p role="status">A case for this place and pattern is already open. This is it.</p>{/if}
-<div class="columns grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-[20px] mt-2">
+<div class="columns grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-[20px] mt-2 max-[900px]:grid-cols-[1fr]">
 	<section class="sheet p-4">
 		<h2>Suspected cause: {data.cause?.name ?? one.cause}</h2>
 		<p>{one.hypothesis}</p>
 		{#if data.cause}<p class="soft">{data.cause.remedy}</p>{/if}
 		{#if one.action}
-			<h3 class="mt-3">Corrective action</h3>
+			<h3 class="mt-3 font-[650]">Corrective action</h3>
 			<p>
 				{one.action}
 				<span class="soft"
@@ -62,7 +62,7 @@
 					{format.probability(one.effectiveness ?? 0)}. Follow-up period: {format.number(one.watchHours ?? 0)} h.</span
 				>
 			</p>
-			<h3 class="mt-3">Effect of the fix</h3>
+			<h3 class="mt-3 font-[650]">Effect of the fix</h3>
 			{#if worked}
 				{@const said = fixWords(worked, format)}
 				<p><b>{said.verdict}</b></p>
@@ -83,7 +83,7 @@
 					This place was not inspected twice before the action, so there is nothing to compare.
 				</p>{/if}
 		{/if}
-		<h3 class="mt-3">History</h3>
+		<h3 class="mt-3 font-[650]">History</h3>
 		<ol class="list-decimal pl-[1.3rem]">
 			{#each one.history as step, i (i)}
 				<li><span class="soft">{day(step.at)}, {step.by} {did[step.did]}:</span> {step.says}</li>
@@ -149,14 +149,3 @@
 		</div>
 	{/if}
 </div>
-
-<style>
-	h3 {
-		font-weight: 650;
-	}
-	@media (max-width: 900px) {
-		.columns {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>

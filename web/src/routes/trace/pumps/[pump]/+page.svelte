@@ -137,8 +137,11 @@
 </script>
 
 {#snippet pick(one: Recurring)}
-	<button type="button" class="pick" aria-pressed={one === picked} onclick={() => (chosenKey = keyOf(one))}
-		>{patternName(one.pattern as PatternKey)}</button
+	<button
+		type="button"
+		class="min-h-11 text-left text-mark underline cursor-pointer"
+		aria-pressed={one === picked}
+		onclick={() => (chosenKey = keyOf(one))}>{patternName(one.pattern as PatternKey)}</button
 	>
 {/snippet}
 
@@ -161,7 +164,7 @@
 	<a class="btn" href="/pumps/{data.pump.id}">Show rebuilds</a>
 </div>
 {#each data.beliefs?.cases ?? [] as traceCase (traceCase.id)}
-	<p class="finding">
+	<p class="border-l-4 border-l-pencil pl-[0.7rem] my-1.5 max-w-280">
 		<a class="row" href="/trace/cases/{traceCase.id}"
 			>Case: {patternName(traceCase.pattern as PatternKey)} at {placeName(
 				stationName(traceCase.station),
@@ -190,7 +193,7 @@
 	</p>
 {:else}
 	{#if picked}
-		<p class="finding">
+		<p class="border-l-4 border-l-pencil pl-[0.7rem] my-1.5 max-w-280">
 			<b>{patternName(picked.pattern as PatternKey)}</b> at
 			<b>{placeName(stationName(picked.station), picked.cylinder)}</b>: found {picked.rate.events} times in {format.number(
 				picked.rate.hours
@@ -261,18 +264,5 @@
 	ul {
 		list-style: square;
 		padding-left: 1.2rem;
-	}
-	.finding {
-		border-left: 4px solid var(--pencil);
-		padding-left: 0.7rem;
-		margin: 6px 0;
-		max-width: 70rem;
-	}
-	.pick {
-		min-height: 44px;
-		text-align: left;
-		color: var(--mark);
-		text-decoration: underline;
-		cursor: pointer;
 	}
 </style>

@@ -32,14 +32,14 @@
 			head: 'Pump',
 			of: ({ serial, model, tag, site }: Job) => [serial, model, tag, site].filter(Boolean).join(' '),
 			cell: pump,
-			width: '13%'
+			width: '12.5%'
 		},
 		{
 			key: 'work',
 			head: 'Work',
 			of: ({ scopeName, complaint }: Job) => `${scopeName}, ${complaint}`,
 			cell: work,
-			width: '13%'
+			width: '15%'
 		},
 		{
 			key: 'customer',
@@ -47,7 +47,7 @@
 			head: 'Customer',
 			of: ({ customer }: Job) => [customer.name, customer.orderNumber].filter(Boolean).join(', '),
 			cell: customer,
-			width: '11%'
+			width: '14%'
 		},
 		{
 			key: 'promised',
@@ -62,14 +62,14 @@
 			head: 'Received',
 			of: ({ receivedAt }: Job) => receivedAt,
 			says: (job) => ago(job.receivedAt),
-			width: '8.5%'
+			width: '8%'
 		},
 		{
 			key: 'next',
 			head: 'Next step',
 			of: (job: Job) => `${stages.indexOf(nextStepOf(job).at)} ${nextStepOf(job).at} ${nextStepOf(job).first}`,
 			cell: first,
-			width: '18%'
+			width: '17%'
 		},
 		{
 			key: 'mat',
@@ -77,7 +77,7 @@
 			of: ({ inspected, parts }: Job) => inspected / parts,
 			says: () => '',
 			cell: mat,
-			width: '17%'
+			width: '14%'
 		},
 		{ key: 'recurs', wideOnly: true, head: 'Recurring problems', of: recurs, cell: recurring, width: '9%' }
 	]);
@@ -86,8 +86,10 @@
 
 {#snippet pump(job: Job)}
 	<a class="row pump" href={nextStepOf(job).path}
-		><b class="underline">{job.serial}</b><span class="soft truncate"
-			>{[job.model, job.tag, job.site].filter(Boolean).join(', ')}</span
+		><b class="underline">{job.serial}</b><span
+			class="soft truncate"
+			title={[job.model, job.tag, job.site].filter(Boolean).join(', ')}
+			>{[job.model, job.tag].filter(Boolean).join(', ')}</span
 		></a
 	>
 {/snippet}

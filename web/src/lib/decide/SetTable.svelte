@@ -90,13 +90,13 @@
 		);
 	const nameOf = ({ part }: Row) => `${part.station.name}${part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}`;
 	const columns = $derived<readonly Column<Row>[]>([
-		{ key: 'part', head: 'Part', of: nameOf, cell: partCell, width: '16%' },
+		{ key: 'part', head: 'Part', of: nameOf, cell: partCell, width: '20%' },
 		{
 			key: 'says',
 			head: `${renewalPolicyName[set.renewalPolicy]} says`,
 			of: (row) => verdictName[says(row)],
 			cell: saysCell,
-			width: '16%'
+			width: '15%'
 		},
 		{
 			key: 'beyond',
@@ -104,7 +104,7 @@
 			number: true,
 			of: ({ one }) => one.reused.beyond,
 			cell: beyondCell,
-			width: '8.5%'
+			width: '9.5%'
 		},
 		{
 			key: 'stop',
@@ -112,10 +112,11 @@
 			number: true,
 			of: ({ one }) => one.reused.stop,
 			cell: stopCell,
-			width: '8.5%'
+			width: '9.5%'
 		},
 		{
 			key: 'reuse',
+			wideOnly: true,
 			head: 'Cost, reuse',
 			number: true,
 			of: ({ one }) => one.cost.reuse,
@@ -124,6 +125,7 @@
 		},
 		{
 			key: 'replace',
+			wideOnly: true,
 			head: 'Cost, replace',
 			number: true,
 			of: ({ one }) => one.cost.replace,

@@ -43,14 +43,13 @@
 {/if}
 
 <style>
-	/* On a line of its own: beside four mates there is no room for their names. */
+	/* On a line of its own, and two mates a row: more leave no room for their names. */
 	p > .soft {
 		flex-basis: 100%;
 	}
 	.btn {
-		flex: 1 1 0;
+		flex: 1 1 40%;
 		min-width: 44px;
-		max-width: 60%;
 		flex-direction: column;
 		align-items: stretch;
 		gap: 0;

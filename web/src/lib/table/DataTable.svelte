@@ -211,7 +211,7 @@
 	}
 	@media (max-width: 900px) {
 		.even {
-			min-width: 58rem;
+			min-width: 46rem;
 		}
 	}
 	.head {

@@ -58,6 +58,7 @@
 		{ key: 'certificate', head: 'Certificate', of: ({ certificate }) => certificate, hidden: true },
 		{
 			key: 'calibrated',
+			brief: true,
 			head: 'Calibrated',
 			of: ({ calibratedOn }) => calibratedOn,
 			says: (gauge) => day(gauge.calibratedOn)

@@ -18,7 +18,7 @@
 		{ key: 'tag', head: 'Name on site', of: ({ tag }) => tag },
 		{ key: 'site', head: 'Site', of: ({ site }) => site },
 		{ key: 'model', head: 'Model', of: ({ model }) => model, cell: drawn },
-		{ key: 'rebuilds', head: 'Rebuilds', number: true, of: ({ rebuilds }) => rebuilds },
+		{ key: 'rebuilds', wideOnly: true, head: 'Rebuilds', number: true, of: ({ rebuilds }) => rebuilds },
 		{
 			key: 'hours',
 			head: 'Hours',
@@ -40,6 +40,7 @@
 		},
 		{
 			key: 'last',
+			brief: true,
 			head: 'Last received',
 			of: ({ lastReceived }) => lastReceived,
 			says: ({ lastReceived }) => (lastReceived ? day(lastReceived) : 'never')

@@ -56,6 +56,11 @@
 	});
 	const causeOf = ({ pump, cylinder }: ShopRecurrence) =>
 		likely[pump]?.find((cause) => cause.cylinder === 0 || cylinder === 0 || cause.cylinder === cylinder);
+	function causeWords(recurrence: ShopRecurrence): string {
+		const cause = causeOf(recurrence);
+		if (cause) return `${cause.name}, ${format.probability(cause.p)}`;
+		return recurrence.q <= FALSE_ALARM && !likely[recurrence.pump] ? '…' : '–';
+	}
 	const place = ({ stationName, cylinders }: EqualRecurrences) => placesName(stationName, cylinders);
 	const currency = $derived(data.shop?.currency ?? '');
 	const columns: readonly Column<EqualRecurrences>[] = $derived([
@@ -77,8 +82,7 @@
 			head: 'Occurrences',
 			number: true,
 			of: ({ events }: ShopRecurrence) => events,
-			says: ({ events, hours, cylinders }: EqualRecurrences) =>
-				`${events}${cylinders.length > 1 ? ' each' : ''} in ${format.number(hours)} h`
+			cell: occurrences
 		},
 		{
 			key: 'expected',
@@ -91,6 +95,7 @@
 		},
 		{
 			key: 'ratio',
+			wideOnly: true,
 			head: 'Rate ratio (95\u00a0%)',
 			number: true,
 			of: (shopRecurrence: ShopRecurrence) => shopRecurrence.shrunken?.ratio ?? shopRecurrence.crude?.ratio,
@@ -126,12 +131,8 @@
 			key: 'likely',
 			head: 'Most likely cause',
 			of: (shopRecurrence: ShopRecurrence) => causeOf(shopRecurrence)?.p ?? -1,
-			says: (shopRecurrence: ShopRecurrence) => {
-				const cause = causeOf(shopRecurrence);
-				if (cause) return `${cause.name}, ${format.probability(cause.p)}`;
-				return shopRecurrence.q <= FALSE_ALARM && !likely[shopRecurrence.pump] ? '…' : '–';
-			},
-			to: ({ pump }: ShopRecurrence) => `/trace/pumps/${pump}`
+			says: causeWords,
+			cell: cause
 		},
 		{
 			key: 'case',
@@ -143,9 +144,17 @@
 </script>
 
 {#snippet spent({ cost, replaced, openings }: ShopRecurrence)}
-	<b class="figures">{format.number(cost)}</b><br /><span class="soft text-[0.8rem] whitespace-nowrap"
+	<b class="figures">{format.number(cost)}</b><br /><span class="soft text-[0.8rem]"
 		>{replaced}
-		{replaced === 1 ? 'part' : 'parts'}, {format.number(openings, 1)} openings</span
+		{replaced === 1 ? 'part' : 'parts'},<br />{format.number(openings, 1)} openings</span
+	>
+{/snippet}
+{#snippet occurrences({ events, hours, cylinders }: EqualRecurrences)}
+	{events}{cylinders.length > 1 ? ' each' : ''}<br />in {format.number(hours)}&nbsp;h
+{/snippet}
+{#snippet cause(recurrence: ShopRecurrence)}
+	<a class="inline-flex items-center min-h-11 min-w-32" href="/trace/pumps/{recurrence.pump}"
+		>{causeWords(recurrence)}</a
 	>
 {/snippet}
 {#snippet ofPump({ pump, serial, tag }: ShopRecurrence)}
@@ -155,7 +164,7 @@
 {/snippet}
 {#snippet what(one: EqualRecurrences)}
 	<a
-		class="flex gap-2 items-center min-h-11 min-w-48 text-ink no-underline"
+		class="flex gap-2 items-center min-h-11 min-w-44 text-ink no-underline"
 		href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}"
 	>
 		<Glyph type={one.type as PartTypeKey} size={26} />

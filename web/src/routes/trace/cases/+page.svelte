@@ -28,6 +28,7 @@
 		},
 		{
 			key: 'opened',
+			brief: true,
 			head: 'Opened',
 			of: ({ history }) => history[0]?.at,
 			says: ({ history }) => (history[0] ? day(history[0].at) : '')

@@ -41,7 +41,7 @@
 					<li>
 						<span class="bar" style="--share: {100 * strength}%" aria-hidden="true"></span>
 						{findingName(data.network, finding)}: <span class="figures">{format.probability(strength)}</span>
-						<span class="soft">(weight {format.number(priorWeight)})</span>
+						{#if data.revision > 0}<span class="soft">(weight {format.number(priorWeight)})</span>{/if}
 					</li>
 				{/each}
 			</ul>

@@ -119,7 +119,7 @@ const sentences: { readonly [Code in Reason['code']]: Sentence<Code> } = {
 	lasts: wearSentence,
 	customRenewed: (reason) => `${customName[reason.kind]}: your shop always replaces these, regardless of condition.`,
 	customInspected: (reason) => `${customName[reason.kind]}: your shop inspects these and reuses the ones that pass.`,
-	withItsSet: (reason, { station }) =>
+	withItsSet: (reason) =>
 		`Replaced with its set: ${inSentence(placeName(reason.station, reason.cylinder))} is replaced.`,
 	figureBeyond: figureSentence,
 	figureTooClose: figureSentence,

@@ -90,8 +90,8 @@ test('a sheet is built from nothing by touch, every statement of it', async ({ b
 	}
 	const parts = page.getByRole('region', { name: 'Section through one cylinder' });
 	const press = async (group: ReturnType<typeof page.getByRole>, name: string, on: boolean) => {
-		const one = group.getByRole('button', { name: new RegExp(`^(\\d+ )?${escaped(name)}$`) }).first();
-		if (((await one.getAttribute('aria-pressed')) === 'true') !== on) await one.click();
+		const toggle = group.getByRole('button', { name: new RegExp(`^(\\d+ )?${escaped(name)}$`) }).first();
+		if (((await toggle.getAttribute('aria-pressed')) === 'true') !== on) await toggle.click();
 	};
 	for (const station of ours.stations) {
 		await parts
@@ -125,21 +125,21 @@ test('a sheet is built from nothing by touch, every statement of it', async ({ b
 	await view('Steps');
 	const steps = page.getByRole('list', { name: 'Steps in their order' }).getByRole('listitem');
 	const step = page.getByRole('region', { name: 'Step in hand' });
-	for (const [i, one] of ours.steps.entries()) {
+	for (const [i, wanted] of ours.steps.entries()) {
 		if (i < 2) {
 			await steps.nth(i).getByRole('button').first().click();
-			await type(step, 'What is done', one.text);
+			await type(step, 'What is done', wanted.text);
 		} else {
-			await choose(main, 'Stage', stageName[one.stage]);
-			await type(main, 'New step: what is done', one.text);
-			await choose(step, 'Signed off', one.per === 'pump' ? 'once' : 'at every cylinder');
-			for (const key of one.stations)
+			await choose(main, 'Stage', stageName[wanted.stage]);
+			await type(main, 'New step: what is done', wanted.text);
+			await choose(step, 'Signed off', wanted.per === 'pump' ? 'once' : 'at every cylinder');
+			for (const key of wanted.stations)
 				await press(step.getByRole('group', { name: 'Parts of the step' }), typer.nameOf('stations', key), true);
-			for (const { key, name } of ours.scopes) await press(step, name, one.scopes.includes(key));
+			for (const { key, name } of ours.scopes) await press(step, name, wanted.scopes.includes(key));
 			await step.getByText(/^Must be signed off before/).click();
-			for (const key of one.after) await press(step, typer.nameOf('after', key), true);
+			for (const key of wanted.after) await press(step, typer.nameOf('after', key), true);
 		}
-		for (const name of STEP) await typer.more(step, fieldOf(stepSchema, name), one[name] as never);
+		for (const name of STEP) await typer.more(step, fieldOf(stepSchema, name), wanted[name] as never);
 	}
 	await view('Pump');
 	await state('order');

@@ -24,14 +24,14 @@ const faultsOf = (page: Page) =>
 				faults.push(`cut off: ${nameOf(element)}`);
 		}
 		const pressed = Array.from(document.querySelectorAll('main :is(button, a, select)')).filter(isSeen);
-		for (const [i, one] of pressed.entries())
+		for (const [i, button] of pressed.entries())
 			for (const other of pressed.slice(i + 1)) {
-				if (one.contains(other) || other.contains(one)) continue;
-				const [a, b] = [one.getBoundingClientRect(), other.getBoundingClientRect()];
+				if (button.contains(other) || other.contains(button)) continue;
+				const [a, b] = [button.getBoundingClientRect(), other.getBoundingClientRect()];
 				const width = Math.min(a.right, b.right) - Math.max(a.left, b.left);
 				const height = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
 				if (width > 6 && height > 6 && a.top < innerHeight && b.top < innerHeight)
-					faults.push(`one over the other: ${nameOf(one)}, ${nameOf(other)}`);
+					faults.push(`one over the other: ${nameOf(button)}, ${nameOf(other)}`);
 			}
 		return faults;
 	});

@@ -40,7 +40,8 @@ export class SheetTyper {
 	part: PartTypeKey | undefined;
 
 	/** What a key is called on the screen, where a statement of this name refers to it. */
-	nameOf = (name: string, key: string): string => offersFor(name, this.sheet)?.find(([one]) => one === key)?.[1] ?? key;
+	nameOf = (name: string, key: string): string =>
+		offersFor(name, this.sheet)?.find(([offered]) => offered === key)?.[1] ?? key;
 
 	/** Opens the folded statement and makes it say this. */
 	async more(root: Locator, field: NamedShape, value: Json | undefined) {
@@ -157,12 +158,12 @@ export class SheetTyper {
 			const first = root.getByRole('button', { name: `Delete ${label} 1`, exact: true });
 			while ((await first.count()) > 0) await first.first().click();
 		}
-		for (const [i, one] of items.entries()) {
+		for (const [i, stated] of items.entries()) {
 			if (isNew) await button(root, `+ ${label}`).last().click();
 			const item = root.getByRole('group', { name: `${label} ${i + 1}`, exact: true }).first();
-			if (of.kind === 'either') await this.#either(item, { name, within }, of.of, one, unit);
-			else if (of.kind === 'group') await this.#group(item, of.fields, one as Fields, { isNew, unit });
-			else await this.state(item, { name, within, shape: of, optional: false }, one, { isNew, unit });
+			if (of.kind === 'either') await this.#either(item, { name, within }, of.of, stated, unit);
+			else if (of.kind === 'group') await this.#group(item, of.fields, stated as Fields, { isNew, unit });
+			else await this.state(item, { name, within, shape: of, optional: false }, stated, { isNew, unit });
 		}
 	}
 

@@ -831,7 +831,7 @@ function* badNumbers(value: unknown, path = '', seen = new Set<object>()): Gener
 	} else if (typeof value === 'object' && value !== null && !seen.has(value)) {
 		seen.add(value);
 		const inner = value instanceof Map ? value.entries() : ArrayBuffer.isView(value) ? [] : Object.entries(value);
-		for (const [key, one] of inner) yield* badNumbers(one, path ? `${path}.${String(key)}` : String(key), seen);
+		for (const [key, inside] of inner) yield* badNumbers(inside, path ? `${path}.${String(key)}` : String(key), seen);
 	}
 }
 

@@ -184,10 +184,10 @@ describe.each(all)('%s', (_, sheet, facts) => {
 		for (const line of lines(facts.answers)) {
 			const [said, leadsTo] = line.split(': ');
 			const [key, ...answer] = said.split(' ');
-			const one = given.find((other) => other.key === key && other.text.startsWith(answer.join(' ')));
-			expect(one, `${sheet.model}: ${line}`).toBeDefined();
-			expect(typeof one!.means, `${sheet.model}: ${line}`).toBe('object');
-			const means = one!.means as Exclude<NonNullable<typeof one>['means'], string>;
+			const known = given.find((other) => other.key === key && other.text.startsWith(answer.join(' ')));
+			expect(known, `${sheet.model}: ${line}`).toBeDefined();
+			expect(typeof known!.means, `${sheet.model}: ${line}`).toBe('object');
+			const means = known!.means as Exclude<NonNullable<typeof known>['means'], string>;
 			const to = 'finding' in means ? means.finding.pattern : 'hold' in means ? 'hold' : 'unit';
 			expect(to, `${sheet.model}: ${line}`).toBe(leadsTo);
 		}

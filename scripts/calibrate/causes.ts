@@ -75,20 +75,20 @@ export function plantedTruth(sheet: ModelSheet, pumps: number, seed: number): Pl
 	let [furthest, planted, first, aboveAll] = [0, 0, 0, 0];
 	for (let pump = 0; pump < pumps; pump++) {
 		const wholeInspection = random.chance(PLANTED_SHARE);
-		const one = wholeInspection ? Math.floor(random.between(0, chains.length - 1e-9)) : -1;
-		const { truth, seen, rebuilds } = draw(random, network, sheet, chains, one);
+		const chosen = wholeInspection ? Math.floor(random.between(0, chains.length - 1e-9)) : -1;
+		const { truth, seen, rebuilds } = draw(random, network, sheet, chains, chosen);
 		const believed = beliefsOf(network, sheet, rebuilds, []);
 		if (believed.kind !== 'believed') throw new Error('a network contradicts what it brought about');
 		const exact = walkAllStates(network, chains, seen);
 		const last = believed.beliefs.map(({ now }) => now.at(-1)!);
 		for (const [k, { now }] of believed.beliefs.entries())
 			for (const [t, p] of now.entries()) furthest = Math.max(furthest, Math.abs(p - exact[t][k]));
-		if (one < 0) for (const [k, p] of last.entries()) said.push({ p, so: truth.at(-1)![k] });
+		if (chosen < 0) for (const [k, p] of last.entries()) said.push({ p, so: truth.at(-1)![k] });
 		else {
 			planted++;
 			const second = believed.beliefs.map(({ then }) => then[1]);
-			if (second.every((p, k) => k === one || p < second[one])) first++;
-			if (second.reduce((sum, p, k) => (k === one ? sum : sum + p), 0) < second[one]) aboveAll++;
+			if (second.every((p, k) => k === chosen || p < second[chosen])) first++;
+			if (second.reduce((sum, p, k) => (k === chosen ? sum : sum + p), 0) < second[chosen]) aboveAll++;
 		}
 	}
 	return { pumps, furthest, said, planted, first, aboveAll };

@@ -95,17 +95,17 @@ for (const key of ['pumps', 'parts', 'sizes'] as const) {
 		'sharpness ÷ reference’s'
 	);
 	for (const [world, all] of results) {
-		const one = summary(all[key]);
+		const whole = summary(all[key]);
 		row(
 			nameOf.get(world)!,
-			one.count,
-			percent(one.said),
-			percent(one.happened),
-			one.brier.toFixed(4),
-			one.referenceBrier.toFixed(4),
-			(one.brier / one.referenceBrier).toFixed(3),
-			one.baseBrier.toFixed(4),
-			(one.sharpness / one.referenceSharpness).toFixed(2)
+			whole.count,
+			percent(whole.said),
+			percent(whole.happened),
+			whole.brier.toFixed(4),
+			whole.referenceBrier.toFixed(4),
+			(whole.brier / whole.referenceBrier).toFixed(3),
+			whole.baseBrier.toFixed(4),
+			(whole.sharpness / whole.referenceSharpness).toFixed(2)
 		);
 	}
 	head('world', 'bin', 'forecasts', 'said', 'happened', 'said − happened', '95 % by seed');
@@ -126,7 +126,7 @@ for (const key of ['pumps', 'parts', 'sizes'] as const) {
 
 console.log('\nWear beyond a limit by duty: expected and happened');
 head('world', 'duty', 'expected', 'happened', 'happened ÷ said');
-const byDuty = (world: string, list: readonly Seeded[], dutyOf: (one: Seeded) => string) => {
+const byDuty = (world: string, list: readonly Seeded[], dutyOf: (forecast: Seeded) => string) => {
 	for (const duty of new Set(list.map(dutyOf))) {
 		const { expected, happened } = counts(list.filter((sample) => dutyOf(sample) === duty));
 		row(nameOf.get(world)!, duty, expected.toFixed(1), happened, (happened / expected).toFixed(2));
@@ -179,11 +179,11 @@ const seenOnce = [
 	['a pump known to be ordinary', 6, true]
 ] as const;
 for (const [name, pumps, hardnessKnown] of seenOnce) {
-	const one = oneInspectionALife(200, from, pumps, hardnessKnown);
+	const inspection = oneInspectionALife(200, from, pumps, hardnessKnown);
 	row(
 		`new part at 1,500 h after six lives of one look, in ${name}: 5, 50, 95 % of fits`,
-		`${percent(one.low)}, ${percent(one.middle)}, ${percent(one.high)}`,
-		percent(one.truth)
+		`${percent(inspection.low)}, ${percent(inspection.middle)}, ${percent(inspection.high)}`,
+		percent(inspection.truth)
 	);
 }
 for (const factor of [0.5, 2])

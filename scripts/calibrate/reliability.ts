@@ -21,7 +21,7 @@ export interface Summary {
 
 export function summary(list: readonly Seeded[]): Summary {
 	const base = happened(list);
-	const brier = (of: (one: Seeded) => number) =>
+	const brier = (of: (forecast: Seeded) => number) =>
 		mean(list.map((sample) => (of(sample) - Number(sample.happened)) ** 2));
 	return {
 		count: list.length,

@@ -92,7 +92,7 @@ function middleOf(bolts: readonly Bolt[]): Middle {
 
 const NEARLY = 1e-6; // of two that are alike but for rounding, the first that is listed
 
-function best<T>(list: readonly T[], worth: (one: T) => number): T {
+function best<T>(list: readonly T[], worth: (item: T) => number): T {
 	return list.reduce((top, other) => (worth(other) > worth(top) + NEARLY ? other : top));
 }
 

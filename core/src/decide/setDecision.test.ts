@@ -146,8 +146,8 @@ describe('decideSet', () => {
 		fc.assert(
 			fc.property(fc.array(fc.tuple(partArbitrary, fc.nat({ max: 3 })), { minLength: 1, maxLength: 8 }), (list) => {
 				const parts = named(
-					list.map(([one, certain]) => ({
-						...one,
+					list.map(([part, certain]) => ({
+						...part,
 						...(certain === 0 ? { pReuse: 1 } : certain === 1 ? { pNew: 1 } : {})
 					}))
 				);
@@ -167,8 +167,8 @@ describe('decideSet', () => {
 				fc.array(fc.tuple(partArbitrary, fc.nat({ max: 3 }), fc.nat({ max: 4 })), { minLength: 1, maxLength: 16 }),
 				fc.double({ min: 0, max: 2000, noNaN: true }),
 				(list, opening) => {
-					const parts = list.map(([one, set, fixed], i): SetPart => ({
-						...one,
+					const parts = list.map(([part, set, fixed], i): SetPart => ({
+						...part,
 						id: `p${i}`,
 						...(set > 0 ? { set: `set ${set}` } : {}),
 						...(fixed === 0 ? { fixed: i % 2 === 0 ? ('reuse' as const) : ('replace' as const) } : {})
@@ -192,7 +192,7 @@ describe('decideSet', () => {
 				fc.array(fc.tuple(partArbitrary, fc.nat({ max: 2 })), { minLength: 2, maxLength: 9 }),
 				fc.double({ min: 0, max: 1500, noNaN: true }),
 				(list, opening) => {
-					const parts = list.map(([one, set], i): SetPart => ({ ...one, id: `p${i}`, set: `set ${set}` }));
+					const parts = list.map(([part, set], i): SetPart => ({ ...part, id: `p${i}`, set: `set ${set}` }));
 					const sets = [...new Set(parts.map(({ set }) => set!))];
 					const totals = Array.from({ length: 2 ** sets.length }, (_, mask) => {
 						const choices = new Map(

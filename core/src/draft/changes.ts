@@ -46,7 +46,7 @@ function listChanges<T extends { readonly key: string }>(
 	about: SheetChange['about'],
 	before: readonly T[],
 	after: readonly T[],
-	nameOf: (one: T) => string
+	nameOf: (item: T) => string
 ): SheetChange[] {
 	const old = new Map(before.map((other) => [other.key, other]));
 	const kept = new Set(after.map(({ key }) => key));

@@ -332,9 +332,9 @@ export function withJoined(draft: SheetDraft, keys: readonly string[], name: str
 
 /** The draft without this sub-assembly: its parts go in one by one, in the order in which they were joined. */
 export function withTakenApart(draft: SheetDraft, key: string): SheetDraft {
-	const one = draft.subAssemblies.find((each) => each.key === key);
-	if (!one) return draft;
-	const apart = (keys: readonly string[]): string[] => keys.flatMap((each) => (each === key ? one.parts : each));
+	const unit = draft.subAssemblies.find((each) => each.key === key);
+	if (!unit) return draft;
+	const apart = (keys: readonly string[]): string[] => keys.flatMap((each) => (each === key ? unit.parts : each));
 	return {
 		...draft,
 		subAssemblies: draft.subAssemblies

@@ -12,9 +12,9 @@ const holds = (draft: unknown) => expect(sheetDraftSchema.safeParse(draft).error
 
 describe('variants of a draft', () => {
 	it('begin with two choices and take more, each under a key of its own', () => {
-		const one = withVariant({ ...sheet }, variant.name);
-		expect(one.variants.at(-1)!.key).not.toBe(variant.key);
-		const more = withChoice(one, one.variants.at(-1)!.key, 'First');
+		const varied = withVariant({ ...sheet }, variant.name);
+		expect(varied.variants.at(-1)!.key).not.toBe(variant.key);
+		const more = withChoice(varied, varied.variants.at(-1)!.key, 'First');
 		const keys = more.variants.at(-1)!.choices.map(({ key }) => key);
 		expect(new Set(keys).size).toBe(3);
 		holds(more);

@@ -186,8 +186,8 @@ function blurred(weights: Float64Array, sd: number, by = 0): Float64Array {
 function amongStations(weights: Float64Array, sd: number, back = false): Float64Array {
 	const out = new Float64Array(weights.length);
 	for (const { weight, longer, times } of STATIONS) {
-		const one = blurred(weights, sd * times, back ? -longer : longer);
-		for (let i = 0; i < out.length; i++) out[i] += weight * one[i];
+		const shifted = blurred(weights, sd * times, back ? -longer : longer);
+		for (let i = 0; i < out.length; i++) out[i] += weight * shifted[i];
 	}
 	return out;
 }

@@ -168,8 +168,8 @@ describe('followWear', () => {
 		const together = followWear({ before, inspections }, paths, grid(0.1, 0.25));
 		const likeliest = Math.max(...together.flat().map(({ logEvidence }) => Math.max(...logEvidence)));
 		for (const [p, path] of paths.entries())
-			for (const [age, one] of before.entries()) {
-				const [[alone]] = followWear({ before: [{ ...one, weight: 1 }], inspections }, [path], grid(0.1, 0.25));
+			for (const [age, seen] of before.entries()) {
+				const [[alone]] = followWear({ before: [{ ...seen, weight: 1 }], inspections }, [path], grid(0.1, 0.25));
 				expect(together[p][age].shape).toBeCloseTo(alone.shape, 12);
 				// What each rate weighs beside the likeliest of all courses: that is all that is asked of them.
 				const shares = ({ logEvidence }: { logEvidence: Float64Array }) =>
@@ -202,13 +202,13 @@ describe('followWear', () => {
 		expect([...logEvidence].filter((value) => Number.isFinite(value)).every((value) => value > best - 40)).toBe(true);
 	});
 	it('refuses inspections out of order, and what cannot be', () => {
-		const one = (hours: number, worn = 0.1, u = 0.01) => ({ hours, worn, u });
+		const inspected = (hours: number, worn = 0.1, u = 0.01) => ({ hours, worn, u });
 		const path = [{ shapePer1000h: 1, exponent: 1 }];
-		const follow = (...inspections: ReturnType<typeof one>[]) =>
+		const follow = (...inspections: ReturnType<typeof inspected>[]) =>
 			followWear({ before: NEW, inspections }, path, grid(0.1));
-		expect(() => follow(one(2000), one(1000))).toThrow('hours is 1000');
-		expect(() => follow(one(1000, NaN))).toThrow('worn is NaN');
-		expect(() => follow(one(1000, 0.1, -1))).toThrow('u is -1');
+		expect(() => follow(inspected(2000), inspected(1000))).toThrow('hours is 1000');
+		expect(() => follow(inspected(1000, NaN))).toThrow('worn is NaN');
+		expect(() => follow(inspected(1000, 0.1, -1))).toThrow('u is -1');
 		expect(() => followWear({ before: [], inspections: [] }, path, grid(0.1))).toThrow('before');
 		for (const shapePer1000h of [0, NaN, Infinity])
 			expect(() => followWear({ before: NEW, inspections: [] }, [{ shapePer1000h, exponent: 1 }], grid(0.1))).toThrow(

@@ -1,5 +1,5 @@
 /** A list in groups by a key, both in the order in which they first come. */
-export function groupBy<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
+export function groupBy<T>(list: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
 	const groups = new Map<string, T[]>();
 	for (const other of list) {
 		const key = keyOf(other);

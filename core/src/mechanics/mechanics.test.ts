@@ -31,9 +31,9 @@ describe('springs', () => {
 				fc.double({ min: 0.5, max: 4, noNaN: true }),
 				fc.double({ min: 1.1, max: 3, noNaN: true }),
 				(d, s) => {
-					const one = { ...geometry, wire: d, meanDiameter: 8 * d };
-					expect(springRate({ ...one, wire: d * s }) / springRate(one)).toBeCloseTo(s ** 4, 9);
-					expect(springRate(one) / springRate({ ...one, meanDiameter: 8 * d * s })).toBeCloseTo(s ** 3, 9);
+					const design = { ...geometry, wire: d, meanDiameter: 8 * d };
+					expect(springRate({ ...design, wire: d * s }) / springRate(design)).toBeCloseTo(s ** 4, 9);
+					expect(springRate(design) / springRate({ ...design, meanDiameter: 8 * d * s })).toBeCloseTo(s ** 3, 9);
 				}
 			),
 			{ seed: 11 }

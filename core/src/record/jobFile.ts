@@ -162,8 +162,8 @@ function sorted(value: unknown): unknown {
 	if (Array.isArray(value)) return value.map(sorted);
 	if (typeof value !== 'object' || value === null) return value;
 	if (value instanceof Date) return value.toISOString();
-	const own = Object.entries(value).filter(([, one]) => one !== undefined);
-	return Object.fromEntries(own.sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, one]) => [key, sorted(one)]));
+	const own = Object.entries(value).filter(([, inner]) => inner !== undefined);
+	return Object.fromEntries(own.sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, inner]) => [key, sorted(inner)]));
 }
 
 /** What a value says with these names in place of ids, in its texts and keys alike; other texts that begin with "@" get one more. */
@@ -184,5 +184,5 @@ function mapTexts(value: unknown, map: (text: string) => string): unknown {
 	if (typeof value === 'string') return map(value);
 	if (Array.isArray(value)) return value.map((item) => mapTexts(item, map));
 	if (typeof value !== 'object' || value === null) return value;
-	return Object.fromEntries(Object.entries(value).map(([key, one]) => [map(key), mapTexts(one, map)]));
+	return Object.fromEntries(Object.entries(value).map(([key, inner]) => [map(key), mapTexts(inner, map)]));
 }

@@ -212,9 +212,9 @@ describe('turnbullBand', () => {
 		const band = turnbullBand(recordOf(3, 60), hours);
 		expect(band.map((survivalRange) => survivalRange.hours)).toEqual(hours);
 		const falling = band.toSorted((a, b) => a.hours - b.hours);
-		for (const [i, one] of falling.slice(1).entries()) {
-			expect(one.low).toBeLessThanOrEqual(falling[i].low);
-			expect(one.high).toBeLessThanOrEqual(falling[i].high);
+		for (const [i, step] of falling.slice(1).entries()) {
+			expect(step.low).toBeLessThanOrEqual(falling[i].low);
+			expect(step.high).toBeLessThanOrEqual(falling[i].high);
 		}
 		for (const { low, least, most, high } of band) expect(low <= least && least <= most && most <= high).toBe(true);
 	});

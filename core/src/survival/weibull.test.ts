@@ -121,14 +121,14 @@ describe('fitWeibull', () => {
 				}),
 				fc.double({ min: 0.01, max: 100, noNaN: true }),
 				(raw, by) => {
-					const one = fitWeibull(raw.map(([hours, as]) => as(hours)));
+					const fit = fitWeibull(raw.map(([hours, as]) => as(hours)));
 					const other = fitWeibull(raw.toReversed().map(([hours, as]) => as(hours * by)));
-					expect(other.kind).toBe(one.kind);
-					if (one.kind !== 'fitted' || other.kind !== 'fitted') return;
-					expect(relativeError(other.scale.value, one.scale.value * by)).toBeLessThan(1e-6);
-					expect(relativeError(other.shape.value, one.shape.value)).toBeLessThan(1e-6);
-					expect(one.shape.low ?? 0).toBeLessThan(one.shape.value);
-					expect(one.b10.high ?? Infinity).toBeGreaterThan(one.b10.value);
+					expect(other.kind).toBe(fit.kind);
+					if (fit.kind !== 'fitted' || other.kind !== 'fitted') return;
+					expect(relativeError(other.scale.value, fit.scale.value * by)).toBeLessThan(1e-6);
+					expect(relativeError(other.shape.value, fit.shape.value)).toBeLessThan(1e-6);
+					expect(fit.shape.low ?? 0).toBeLessThan(fit.shape.value);
+					expect(fit.b10.high ?? Infinity).toBeGreaterThan(fit.b10.value);
 				}
 			),
 			{ seed: 5 }

@@ -147,18 +147,22 @@ const meets = (a: FindingAt, b: FindingAt): boolean =>
 
 function observing({ findings, follows }: CauseNetwork, held: readonly Pair[]) {
 	const backgroundRates = new Map(findings.map(({ key, backgroundRate }) => [key, backgroundRate]));
-	return (one: FindingAt, all: readonly FindingAt[]): Observed => {
+	return (findingAt: FindingAt, all: readonly FindingAt[]): Observed => {
 		const spread = follows.filter(
 			({ from, to }) =>
-				to === one.finding && all.some((other) => other.finding === from && other.present === true && meets(other, one))
+				to === findingAt.finding &&
+				all.some((other) => other.finding === from && other.present === true && meets(other, findingAt))
 		);
 		return {
-			present: one.present === true,
+			present: findingAt.present === true,
 			backgroundRate:
-				1 - spread.reduce((absent, { strength }) => absent * (1 - strength), 1 - backgroundRates.get(one.finding)!),
+				1 -
+				spread.reduce((absent, { strength }) => absent * (1 - strength), 1 - backgroundRates.get(findingAt.finding)!),
 			links: held.flatMap((pair, chain) =>
-				reaches(pair, one)
-					? pair.of.links.filter(({ finding }) => finding === one.finding).map(({ strength }) => ({ chain, strength }))
+				reaches(pair, findingAt)
+					? pair.of.links
+							.filter(({ finding }) => finding === findingAt.finding)
+							.map(({ strength }) => ({ chain, strength }))
 					: []
 			)
 		};

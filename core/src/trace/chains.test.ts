@@ -94,8 +94,8 @@ describe('followChains', () => {
 				const { logEvidence, smoothed, filtered } = followed(followChains(chains, visits));
 				const truth = bruteForce(chains, visits);
 				expect(Math.abs(logEvidence - truth.logEvidence)).toBeLessThan(1e-9);
-				for (const [t, one] of smoothed.entries())
-					for (const [k, p] of one.entries()) expect(Math.abs(p - truth.smoothed[t][k])).toBeLessThan(1e-9);
+				for (const [t, row] of smoothed.entries())
+					for (const [k, p] of row.entries()) expect(Math.abs(p - truth.smoothed[t][k])).toBeLessThan(1e-9);
 				for (const t of visits.keys()) {
 					const upTo = bruteForce(chains, visits.slice(0, t + 1));
 					for (const [k, p] of filtered[t].entries()) expect(Math.abs(p - upTo.smoothed[t][k])).toBeLessThan(1e-9);
@@ -113,8 +113,8 @@ describe('followChains', () => {
 		const { smoothed, logEvidence } = followed(followChains(chains, visits));
 		const truth = bruteForce(chains, visits);
 		expect(Math.abs(logEvidence - truth.logEvidence)).toBeLessThan(1e-9);
-		for (const [t, one] of smoothed.entries())
-			for (const [k, p] of one.entries()) expect(Math.abs(p - truth.smoothed[t][k])).toBeLessThan(1e-9);
+		for (const [t, row] of smoothed.entries())
+			for (const [k, p] of row.entries()) expect(Math.abs(p - truth.smoothed[t][k])).toBeLessThan(1e-9);
 	}, 60_000);
 	it('leaves a cause that nobody can observe at its own odds', () => {
 		const chains = [{ prior: 0.2, perHour: 1e-4 }];
@@ -280,10 +280,10 @@ describe('carriedBy', () => {
 		expect(absent.factors[1]).toBeCloseTo(0.4, 10);
 	});
 	it('keeps its digits where a belief is all but certain', () => {
-		const [one] = chains;
+		const [first] = chains;
 		const finding = { present: true, backgroundRate: 0.01, links: [{ chain: 0, strength: 0.99 }] };
 		const visit: Visit = { hours: 0, observed: Array.from({ length: 12 }, () => finding), actions: [] };
-		const { last, filtered } = followed(followChains([one], [visit]));
+		const { last, filtered } = followed(followChains([first], [visit]));
 		expect(filtered[0][0]).toBe(1);
 		for (const { factors } of carriedBy(last, visit)) expect(factors[0]).toBeCloseTo((1 - 0.99 * 0.01) / 0.01, 6);
 	});

@@ -17,14 +17,14 @@ describe('comparePlaces', () => {
 	it('compares every place at which the pattern could have come up', () =>
 		expect(comparePlaces(rows({ a: [2, 0, 0], b: [0, 0, 0] }), model)).toHaveLength(6));
 	it('finds the place that always shows it, and leaves it out of what it is held against', () => {
-		const one = worst(rows({ a: [0, 9, 0], b: [1, 0, 0], c: [0, 0, 1], d: [0, 1, 0] }));
-		expect(one.row).toMatchObject({ pump: 'a', cylinder: 2 });
-		expect(one.expected).toBeCloseTo(3 / 9, 10);
-		expect(one.p).toBeLessThan(1e-6);
+		const place = worst(rows({ a: [0, 9, 0], b: [1, 0, 0], c: [0, 0, 1], d: [0, 1, 0] }));
+		expect(place.row).toMatchObject({ pump: 'a', cylinder: 2 });
+		expect(place.expected).toBeCloseTo(3 / 9, 10);
+		expect(place.p).toBeLessThan(1e-6);
 	});
 	it('is exact where the others never had it: the share of the hours, to the power of the events', () => {
-		const one = worst(rows({ a: [3, 0, 0], b: [0, 0, 0], c: [0, 0, 0] }));
-		expect(one.p).toBeCloseTo((1 / 7) ** 3, 12);
+		const place = worst(rows({ a: [3, 0, 0], b: [0, 0, 0], c: [0, 0, 0] }));
+		expect(place.p).toBeCloseTo((1 / 7) ** 3, 12);
 	});
 	it('holds a place against a spread of rates, not their mean alone', () => {
 		const spread = worst(rows({ a: [6, 0, 0], b: [5, 4, 5], c: [0, 0, 0], d: [0, 1, 0], e: [7, 6, 5] }));

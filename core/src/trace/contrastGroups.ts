@@ -73,7 +73,7 @@ export function contrastGroups(rows: readonly GroupedEvents[], most = Infinity):
 	return {
 		comparisons: compared.length,
 		// Limits take longer than the chance, and are worked out for what is shown.
-		contrasts: order.map(({ strata, p: _, ...one }) => ({ ...one, rates: compareRatesWithin(strata)! }))
+		contrasts: order.map(({ strata, p: _, ...contrast }) => ({ ...contrast, rates: compareRatesWithin(strata)! }))
 	};
 }
 

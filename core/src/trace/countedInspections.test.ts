@@ -35,9 +35,9 @@ describe('countedInspections', () => {
 			severity: 1,
 			onset
 		}));
-		const [one] = countedInspections([inspection(1000, 0, { marks })]);
-		expect(one.keptOut).toEqual(['handling', 'assembly', 'unknown']);
-		expect(one.patterns).toEqual(['chipped']);
+		const [counted] = countedInspections([inspection(1000, 0, { marks })]);
+		expect(counted.keptOut).toEqual(['handling', 'assembly', 'unknown']);
+		expect(counted.patterns).toEqual(['chipped']);
 	});
 	it('exposes a place from look to look, and a part from its fitting at the earliest', () => {
 		const inspections = [inspection(1000), inspection(2500), inspection(6000, 0, { part: 'b', fittedHours: 4000 })];

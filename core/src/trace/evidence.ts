@@ -94,7 +94,7 @@ function placesOf(finding: FindingNode, all: readonly Station[], sheet: Sheet): 
 }
 
 // Present where anything shows it, absent where something was inspected and nothing shows it.
-const anyOf = <T>(inspected: readonly T[], shows: (one: T) => boolean): boolean | undefined =>
+const anyOf = <T>(inspected: readonly T[], shows: (item: T) => boolean): boolean | undefined =>
 	inspected.length === 0 ? undefined : inspected.some(shows);
 
 /** Where a finding is looked for, and the inspections there. */

@@ -18,11 +18,11 @@ const byPump = (given: readonly EventsAtPlace[], pump: string) =>
 
 describe('harshnessOf', () => {
 	it('names the pump that has four times as much of everything', () => {
-		const one = byPump(six([40, 20], [10, 5]), 'a');
-		expect(one.events).toBe(60);
-		expect(one.expected).toBeCloseTo(15, 6); // five others with 75 events between them
-		expect(one.ratio).toBeCloseTo(4, 6);
-		expect(one.p).toBeLessThan(1e-6);
+		const pump = byPump(six([40, 20], [10, 5]), 'a');
+		expect(pump.events).toBe(60);
+		expect(pump.expected).toBeCloseTo(15, 6); // five others with 75 events between them
+		expect(pump.ratio).toBeCloseTo(4, 6);
+		expect(pump.p).toBeLessThan(1e-6);
 		expect(byPump(six([40, 20], [10, 5]), 'b').p).toBeGreaterThan(0.3);
 	});
 	it('is exact where the others do not differ: Poisson given the total', () => {
@@ -83,11 +83,11 @@ describe('harshnessOf', () => {
 			fc.property(fc.array(fc.tuple(count, count), { minLength: 2, maxLength: 6 }), (counts) => {
 				const events = Object.fromEntries(counts.map((each, i) => [`p${i}`, each] as const));
 				const [hours, days] = [rows(events, 24_000), rows(events, 1000)].map((given) => harshnessOf('m', given).pumps);
-				for (const [i, one] of hours.entries()) {
-					expect(one.p).toBeGreaterThanOrEqual(0);
-					expect(one.p).toBeLessThanOrEqual(1);
-					expect(days[i].p).toBeCloseTo(one.p, 6);
-					expect(days[i].expected).toBeCloseTo(one.expected, 6);
+				for (const [i, inHours] of hours.entries()) {
+					expect(inHours.p).toBeGreaterThanOrEqual(0);
+					expect(inHours.p).toBeLessThanOrEqual(1);
+					expect(days[i].p).toBeCloseTo(inHours.p, 6);
+					expect(days[i].expected).toBeCloseTo(inHours.expected, 6);
 				}
 			}),
 			{ numRuns: 100 }

@@ -99,9 +99,9 @@ export function recurrences(inspections: readonly Inspection[]): Recurrence[] {
 	});
 	const found = comparisons
 		.filter(({ rate }) => rate.events > 0)
-		.map(({ least: _least, ...one }) => {
-			const asSurprising = comparisons.filter(({ least }) => least <= one.pAlike * ROUNDING).length;
-			return { ...one, pAny: Math.min(1, one.pAlike * asSurprising) };
+		.map(({ least: _least, ...recurrence }) => {
+			const asSurprising = comparisons.filter(({ least }) => least <= recurrence.pAlike * ROUNDING).length;
+			return { ...recurrence, pAny: Math.min(1, recurrence.pAlike * asSurprising) };
 		});
 	return found.sort((a, b) => a.pAlike - b.pAlike || b.rate.events - a.rate.events);
 }

@@ -98,12 +98,12 @@ describe('the sign-in library’s tables through our models', () => {
 		expect(await keysWhere()).toEqual(['ines']);
 	});
 	it('finds one with the columns that are asked for, or none', async () => {
-		const one = await adapter.findOne<{ count: number }>({
+		const found = await adapter.findOne<{ count: number }>({
 			model: 'rateLimit',
 			where: [where('key', 'eq', 'ines')],
 			select: ['count']
 		});
-		expect(one?.count).toBe(4);
+		expect(found?.count).toBe(4);
 		expect(await adapter.findOne({ model: 'rateLimit', where: [where('key', 'eq', 'nobody')] })).toBeNull();
 	});
 	it('loses no attempt where twenty count at once', async () => {

@@ -24,11 +24,11 @@ const literally = (value: CleanedWhere['value']) => String(value).replaceAll(/[\
 
 // The library's conditions: those joined by OR among themselves, and all others by AND.
 function whereOf(conditions: readonly CleanedWhere[] = []): WhereOptions {
-	const one = ({ field, operator, value }: CleanedWhere) => ({
+	const conditionOf = ({ field, operator, value }: CleanedWhere) => ({
 		[field]: { [operators[operator as keyof typeof operators]]: patterns.has(operator) ? literally(value) : value }
 	});
-	const either = conditions.filter(({ connector }) => connector === 'OR').map(one);
-	const all = conditions.filter(({ connector }) => connector !== 'OR').map(one);
+	const either = conditions.filter(({ connector }) => connector === 'OR').map(conditionOf);
+	const all = conditions.filter(({ connector }) => connector !== 'OR').map(conditionOf);
 	return { [Op.and]: [...all, ...(either.length ? [{ [Op.or]: either }] : [])] } as WhereOptions;
 }
 

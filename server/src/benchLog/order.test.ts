@@ -70,9 +70,9 @@ describe('entries that cannot be', () => {
 		expect(await outcome([bad(), make('note', { text: 'good' })])).toEqual([code, 'accepted'])
 	);
 	it('the same id twice in a batch is taken once; in capitals it is the same', async () => {
-		const one = make('note', { text: 'once' });
-		const capitals = { ...one, id: one.id.toUpperCase() };
-		expect(await outcome([one, one, capitals])).toEqual(['accepted', 'duplicate', 'duplicate']);
+		const note = make('note', { text: 'once' });
+		const capitals = { ...note, id: note.id.toUpperCase() };
+		expect(await outcome([note, note, capitals])).toEqual(['accepted', 'duplicate', 'duplicate']);
 		expect(await send([capitals])).toEqual([{ id: capitals.id, result: 'duplicate' }]);
 	});
 });

@@ -21,7 +21,7 @@ const copies = (columns: object) =>
 export function defineModels(sequelize: Sequelize) {
 	const define = ({ name, columns }: Table) => sequelize.define(name, copies(columns), { tableName: name });
 	const defined = (all: object) =>
-		Object.fromEntries(Object.entries(all).map(([name, one]) => [name, define(one as Table)]));
+		Object.fromEntries(Object.entries(all).map(([name, table]) => [name, define(table as Table)]));
 	const models = { ...(defined(tables) as unknown as Models), ...(defined(signIn) as unknown as SignInModels) };
 	associate(models);
 	for (const model of Object.values(models)) refuseWithoutShop(model as ModelStatic<Model>);

@@ -49,7 +49,10 @@ export async function foreseen(shop: string, bench: Bench): Promise<Bench> {
 			);
 	}
 	const told = await Promise.all(asked.map(async ({ part, key }) => [part, await forecasts.get(key)] as const));
-	return { ...bench, forecasts: Object.fromEntries(told.flatMap(([part, one]) => (one ? [[part, one]] : []))) };
+	return {
+		...bench,
+		forecasts: Object.fromEntries(told.flatMap(([part, forecast]) => (forecast ? [[part, forecast]] : [])))
+	};
 }
 
 /** Works out what lies ahead on the mats of open jobs, or of those of one model, before anybody opens them: the newest first. */

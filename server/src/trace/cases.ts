@@ -192,13 +192,13 @@ function changing(
 	id: string,
 	change: (
 		within: ShopScope,
-		one: TraceCase
+		traceCase: TraceCase
 	) => CaseRefusal | Partial<TraceCaseRow> | Promise<CaseRefusal | Partial<TraceCaseRow>>
 ): Promise<CaseAnswer> {
 	return inTransaction(scope, async (within): Promise<CaseAnswer> => {
-		const one = await of(within, 'traceCase').one({ id }, { lock: true });
-		if (!one) return { kind: 'unknown', what: 'case' };
-		const to = await change(within, one);
+		const traceCase = await of(within, 'traceCase').one({ id }, { lock: true });
+		if (!traceCase) return { kind: 'unknown', what: 'case' };
+		const to = await change(within, traceCase);
 		if ('kind' in to) return to;
 		await of(within, 'traceCase').change({ id }, to);
 		return { kind: 'done', id };

@@ -77,12 +77,12 @@ export async function livesAt(
 		);
 	const known = found.filter((life): life is LifeInShop & { fittedHours: number } => life.fittedHours !== null);
 	const watched = known.flatMap((life): (ObservedLife & { readonly of: typeof life })[] => {
-		const one = { ...observedOf(life), of: life };
+		const observed = { ...observedOf(life), of: life };
 		const came = (visitsOf.get(life.pump)?.at(0) ?? life.fittedHours) - life.fittedHours;
-		if (entry === 'fitting' || came <= 0) return [one];
+		if (entry === 'fitting' || came <= 0) return [observed];
 		// Looked at on that visit, it held until then at least, or had ended unwatched.
-		if (hasEnded(one) && one.by <= came) return [];
-		return [{ ...one, after: Math.max(one.after, came), watchedFrom: came }];
+		if (hasEnded(observed) && observed.by <= came) return [];
+		return [{ ...observed, after: Math.max(observed.after, came), watchedFrom: came }];
 	});
 	return {
 		unknownAge: found.length - known.length,

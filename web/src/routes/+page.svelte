@@ -21,10 +21,10 @@
 	type Job = (typeof data.jobs)[number];
 	let view = $state<'list' | 'stages'>('list');
 	const recurs = ({ pumpId, names }: Job): string => {
-		const one = data.recurring[pumpId];
-		if (!one) return '';
-		const part = placeName(names[one.station] ?? one.station, one.cylinder);
-		return `${patternName(one.pattern as PatternKey)} at the ${inSentence(part)}, ${one.rate.events}×`;
+		const recurrence = data.recurring[pumpId];
+		if (!recurrence) return '';
+		const part = placeName(names[recurrence.station] ?? recurrence.station, recurrence.cylinder);
+		return `${patternName(recurrence.pattern as PatternKey)} at the ${inSentence(part)}, ${recurrence.rate.events}×`;
 	};
 	const columns: readonly Column<Job>[] = $derived([
 		{

@@ -80,10 +80,10 @@ export function buildSteps(sheet: ModelSheet, opening: Opening): BuildStep[] {
 	};
 	const isJoined = (key: string) => plan.some((step) => step.joined?.key === key);
 	const join = (key: string) => {
-		const one = byKey.get(key);
-		if (!one || isJoined(key) || own.some(({ joins }) => joins === key)) return;
-		for (const part of one.parts) join(part);
-		plan.push(joinStep(one, opening.scope));
+		const unit = byKey.get(key);
+		if (!unit || isJoined(key) || own.some(({ joins }) => joins === key)) return;
+		for (const part of unit.parts) join(part);
+		plan.push(joinStep(unit, opening.scope));
 	};
 	for (const [i, step] of own.entries()) {
 		backTo(reach(i));

@@ -23,8 +23,8 @@ function* subAssemblyProblems({ subAssemblies, stations }: ModelSheet): Generato
 			const first = subAssemblies.findIndex((subAssembly) => subAssembly.parts.includes(part));
 			if (first < i || parts.indexOf(part) < j)
 				yield { path: at, message: `"${part}" is a part of "${subAssemblies[first].key}" already` };
-			const one = [...stations, ...subAssemblies].find((other) => other.key === part);
-			if (per === 'cylinder' && one?.per === 'pump')
+			const inner = [...stations, ...subAssemblies].find((other) => other.key === part);
+			if (per === 'cylinder' && inner?.per === 'pump')
 				yield { path: at, message: `"${part}" is there once for the pump, "${key}" at each cylinder` };
 		}
 		if (within(subAssemblies, key, key)) yield { path: [...path, 'parts'], message: `"${key}" contains itself` };

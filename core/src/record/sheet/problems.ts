@@ -159,9 +159,9 @@ function* productProblems(
 	path: Path
 ): Generator<SheetProblem> {
 	for (const [i, { product }] of used.entries()) {
-		const one = products.find(({ key }) => key === product);
-		if (elastomer && one?.notOn.includes(elastomer))
-			yield { path: [...path, 'products', i, 'product'], message: `"${one.key}" attacks ${elastomer}` };
+		const known = products.find(({ key }) => key === product);
+		if (elastomer && known?.notOn.includes(elastomer))
+			yield { path: [...path, 'products', i, 'product'], message: `"${known.key}" attacks ${elastomer}` };
 	}
 }
 

@@ -119,9 +119,9 @@
 	};
 	const products = ({ products: used }: (typeof sheet.stations)[number]) =>
 		used.map(({ product, where, when }) => {
-			const one = sheet.products.find(({ key }) => key === product);
-			const not = one && one.notOn.length > 0 ? `; never on ${one.notOn.join(', ')}` : '';
-			return `${one?.name ?? 'The shop’s own lubricant'}: ${where.toLowerCase()}${when === 'ifTight' ? ', if it is tight' : ''}${not}`;
+			const known = sheet.products.find(({ key }) => key === product);
+			const not = known && known.notOn.length > 0 ? `; never on ${known.notOn.join(', ')}` : '';
+			return `${known?.name ?? 'The shop’s own lubricant'}: ${where.toLowerCase()}${when === 'ifTight' ? ', if it is tight' : ''}${not}`;
 		});
 	const toolsIn = ({ tools }: (typeof sheet.stations)[number]) =>
 		tools.flatMap(({ tool, for: when, how }) =>

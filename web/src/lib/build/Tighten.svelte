@@ -155,7 +155,7 @@
 						disabled={locked}
 						value={wrench}
 						onchange={({ currentTarget }) => (bench.gaugeInHand['torque wrench'] = currentTarget.value)}
-						>{#each wrenches as { id: one, name, facts } (one)}<option value={one}
+						>{#each wrenches as { id: wrenchId, name, facts } (wrenchId)}<option value={wrenchId}
 								>{name}{facts.overdue ? ' (calibration overdue)' : ''}</option
 							>{/each}</select
 					></label

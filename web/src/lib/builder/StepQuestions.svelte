@@ -33,7 +33,7 @@
 			case 'setting':
 				return `Setting ${ask.when}: ${ask.name}`;
 			default:
-				return `${kinds.find(([one]) => one === ask.kind)?.[1] ?? 'Readings'}: ${ask.text}`;
+				return `${kinds.find(([kind]) => kind === ask.kind)?.[1] ?? 'Readings'}: ${ask.text}`;
 		}
 	}
 	function add(text: string | undefined) {

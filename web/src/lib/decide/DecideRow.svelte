@@ -12,14 +12,14 @@
 	interface Props {
 		bench: BenchState;
 		part: BenchPart;
-		one: DecidedPart;
+		outcome: DecidedPart;
 		/** What the policy that is tried says. */
 		proposed: Verdict | 'open';
 		input: () => JudgeInput;
 		locked: boolean;
 		ondecided: () => void;
 	}
-	let { bench, part, one, proposed, input, locked, ondecided }: Props = $props();
+	let { bench, part, outcome, proposed, input, locked, ondecided }: Props = $props();
 	let arithmetic = $state(false);
 	const rests = $derived({ ...input(), context: bench.context });
 	const judgement = $derived(judge(rests));
@@ -28,7 +28,7 @@
 
 <div class="grid gap-2 justify-items-start pt-1 pb-2">
 	<ul>
-		{#each one.reasons as reason, index (index)}<li>
+		{#each outcome.reasons as reason, index (index)}<li>
 				{reasonSentence(reason, part.station, format)}
 			</li>{/each}
 	</ul>

@@ -23,10 +23,10 @@
 
 	/** A row stays itself while what it shows changes, so that only its own cells are drawn anew. */
 	class Row {
-		one = $state.raw() as DecidedPart;
+		outcome = $state.raw() as DecidedPart;
 		part = $state.raw() as BenchPart;
 		constructor(decidedPart: DecidedPart, part: BenchPart) {
-			this.one = decidedPart;
+			this.outcome = decidedPart;
 			this.part = part;
 		}
 	}
@@ -36,7 +36,7 @@
 		const part = partOf.get(decidedPart.id);
 		if (!part) return;
 		const row = rowOf.get(decidedPart.id);
-		if (row) row.one = decidedPart;
+		if (row) row.outcome = decidedPart;
 		else rowOf.set(decidedPart.id, new Row(decidedPart, part));
 	}
 	function inOrder(): Row[] {
@@ -81,12 +81,12 @@
 	});
 
 	let opened = $state<string>();
-	const says = ({ one }: Row) => one.says[set.renewalPolicy];
+	const says = ({ outcome }: Row) => outcome.says[set.renewalPolicy];
 	// What is out is not reused: the chances of its wear alone would make it look sound.
 	const ifReused = (decidedPart: DecidedPart, chance: number) => (decidedPart.out ? 'out' : format.probability(chance));
 	const differs = (row: Row) =>
 		renewalPolicies.filter(
-			(renewalPolicy) => renewalPolicy !== set.renewalPolicy && row.one.says[renewalPolicy] !== says(row)
+			(renewalPolicy) => renewalPolicy !== set.renewalPolicy && row.outcome.says[renewalPolicy] !== says(row)
 		);
 	const nameOf = ({ part }: Row) => `${part.station.name}${part.cell.cylinder ? `, ${part.cell.cylinder}` : ''}`;
 	const columns = $derived<readonly Column<Row>[]>([
@@ -102,7 +102,7 @@
 			key: 'beyond',
 			head: 'Beyond limit, reused / new',
 			number: true,
-			of: ({ one }) => one.reused.beyond,
+			of: ({ outcome }) => outcome.reused.beyond,
 			cell: beyondCell,
 			width: '9.5%'
 		},
@@ -110,7 +110,7 @@
 			key: 'stop',
 			head: 'Unplanned stop, reused / new',
 			number: true,
-			of: ({ one }) => one.reused.stop,
+			of: ({ outcome }) => outcome.reused.stop,
 			cell: stopCell,
 			width: '9.5%'
 		},
@@ -119,8 +119,8 @@
 			wideOnly: true,
 			head: 'Cost, reuse',
 			number: true,
-			of: ({ one }) => one.cost.reuse,
-			says: ({ one }) => (one.out ? 'out' : format.number(one.cost.reuse)),
+			of: ({ outcome }) => outcome.cost.reuse,
+			says: ({ outcome }) => (outcome.out ? 'out' : format.number(outcome.cost.reuse)),
 			width: '8.5%'
 		},
 		{
@@ -128,14 +128,14 @@
 			wideOnly: true,
 			head: 'Cost, replace',
 			number: true,
-			of: ({ one }) => one.cost.replace,
-			says: ({ one }) => format.number(one.cost.replace),
+			of: ({ outcome }) => outcome.cost.replace,
+			says: ({ outcome }) => format.number(outcome.cost.replace),
 			width: '8.5%'
 		},
 		{
 			key: 'why',
 			head: 'Why',
-			of: ({ one, part }) => (one.reasons[0] ? reasonSentence(one.reasons[0], part.station, format) : '')
+			of: ({ outcome, part }) => (outcome.reasons[0] ? reasonSentence(outcome.reasons[0], part.station, format) : '')
 		}
 	]);
 </script>
@@ -149,30 +149,32 @@
 {#snippet saysCell(row: Row)}
 	<span class="verdict {says(row)}">{verdictName[says(row)]}</span>
 	{#each differs(row) as renewalPolicy (renewalPolicy)}<br /><span class="soft"
-			>{renewalPolicyName[renewalPolicy]}: {verdictName[row.one.says[renewalPolicy]].toLowerCase()}</span
+			>{renewalPolicyName[renewalPolicy]}: {verdictName[row.outcome.says[renewalPolicy]].toLowerCase()}</span
 		>{/each}
 {/snippet}
-{#snippet beyondCell({ one }: Row)}{ifReused(one, one.reused.beyond)}<br />{format.probability(
-		one.fresh.beyond
+{#snippet beyondCell({ outcome }: Row)}{ifReused(outcome, outcome.reused.beyond)}<br />{format.probability(
+		outcome.fresh.beyond
 	)}{/snippet}
-{#snippet stopCell({ one }: Row)}{ifReused(one, one.reused.stop)}<br />{format.probability(one.fresh.stop)}{/snippet}
+{#snippet stopCell({ outcome }: Row)}{ifReused(outcome, outcome.reused.stop)}<br />{format.probability(
+		outcome.fresh.stop
+	)}{/snippet}
 {#snippet decidedCell(row: Row)}
 	<button
 		type="button"
 		class="btn decide"
-		aria-expanded={opened === row.one.id}
-		aria-label="{row.one.decided ? `Decided: ${verdictName[row.one.decided]}` : 'Decide'}: {nameOf(row)}"
-		onclick={() => (opened = opened === row.one.id ? undefined : row.one.id)}
-		>{row.one.decided ? verdictName[row.one.decided] : 'Decide'} ▾</button
+		aria-expanded={opened === row.outcome.id}
+		aria-label="{row.outcome.decided ? `Decided: ${verdictName[row.outcome.decided]}` : 'Decide'}: {nameOf(row)}"
+		onclick={() => (opened = opened === row.outcome.id ? undefined : row.outcome.id)}
+		>{row.outcome.decided ? verdictName[row.outcome.decided] : 'Decide'} ▾</button
 	>
 {/snippet}
-{#snippet open({ one, part }: Row)}
+{#snippet open({ outcome, part }: Row)}
 	<DecideRow
 		{bench}
 		{part}
-		{one}
-		proposed={one.says[set.renewalPolicy]}
-		input={() => set.inputOf(one.id)}
+		{outcome}
+		proposed={outcome.says[set.renewalPolicy]}
+		input={() => set.inputOf(outcome.id)}
 		{locked}
 		ondecided={() => (opened = undefined)}
 	/>
@@ -188,12 +190,12 @@
 	label="Parts"
 	{rows}
 	{columns}
-	idOf={({ one }) => one.id}
+	idOf={({ outcome }) => outcome.id}
 	note={unlooked}
 	acts={decidedCell}
 	actsHead="Decided"
 	below={open}
-	opened={({ one }) => opened === one.id}
+	opened={({ outcome }) => opened === outcome.id}
 	empty="Nothing to decide yet."
 />
 

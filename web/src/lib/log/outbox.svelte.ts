@@ -229,11 +229,11 @@ export class Outbox {
 
 	async #take(batch: readonly Kept[], answers: readonly EntryAnswer[]): Promise<void> {
 		const gone: string[] = [];
-		for (const [i, one] of batch.entries()) {
+		for (const [i, entry] of batch.entries()) {
 			const answer = answers[i];
 			if (!answer) throw new Error('an entry was not answered');
-			if (answer.result === 'refused') await this.#putAside(one, { kind: 'refused', problem: answer.problem });
-			else gone.push(one.id);
+			if (answer.result === 'refused') await this.#putAside(entry, { kind: 'refused', problem: answer.problem });
+			else gone.push(entry.id);
 		}
 		this.#change((kept) => gone.forEach((id) => kept.delete(id)));
 		const database = await this.#database();

@@ -65,9 +65,9 @@ export function alike(parts: readonly ReportedPart[], sayOf: (part: ReportedPart
 export function namesOf(parts: readonly ReportedPart[]): string {
 	const by = new Map<string, { name: string; cylinders: number[] }>();
 	for (const { station, cell } of parts) {
-		const one = by.get(station.key) ?? { name: station.name, cylinders: [] };
-		by.set(station.key, one);
-		one.cylinders.push(cell.cylinder);
+		const row = by.get(station.key) ?? { name: station.name, cylinders: [] };
+		by.set(station.key, row);
+		row.cylinders.push(cell.cylinder);
 	}
 	return [...by.values()]
 		.map(({ name, cylinders }, i) => placesName(i === 0 ? name : inSentence(name), cylinders))

@@ -45,7 +45,7 @@ describe('a cylinder in section', () => {
 			const { pieces, width } = cylinderSection(each);
 			expect(pieces.map((piece) => piece.station.key)).toEqual(each.map(({ key }) => key));
 			const inLine = pieces.filter(({ through }) => !through);
-			for (const [i, one] of inLine.entries()) expect(one.from).toBe(inLine[i - 1]?.to ?? 0);
+			for (const [i, drawn] of inLine.entries()) expect(drawn.from).toBe(inLine[i - 1]?.to ?? 0);
 			expect(pieces.every(({ from, to }) => from >= 0 && to > from && to <= width)).toBe(true);
 		}
 	);
@@ -61,11 +61,11 @@ describe('a cylinder in section', () => {
 				const half = Math.min(width / 2, names.find(({ key }) => key === label.key)!.name.length * 2.5);
 				return { ...label, from: label.at - half, to: label.at + half };
 			});
-			for (const [i, one] of labels.entries()) {
-				expect(one.from).toBeGreaterThanOrEqual(-1e-9);
-				expect(one.to).toBeLessThanOrEqual(width + 1e-9);
+			for (const [i, label] of labels.entries()) {
+				expect(label.from).toBeGreaterThanOrEqual(-1e-9);
+				expect(label.to).toBeLessThanOrEqual(width + 1e-9);
 				for (const other of labels.slice(i + 1))
-					if (other.line === one.line) expect(other.from >= one.to || other.to <= one.from).toBe(true);
+					if (other.line === label.line) expect(other.from >= label.to || other.to <= label.from).toBe(true);
 			}
 		}
 	);

@@ -62,7 +62,7 @@
 		const found = at.flatMap(([cylinder, { found }]) =>
 			found ? [cylinder === 0 ? `Found ${foundName[found]}` : `Cylinder ${cylinder}: ${foundName[found]}`] : []
 		);
-		const photos = at.reduce((sum, [, one]) => sum + one.photos.length, 0);
+		const photos = at.reduce((sum, [, seen]) => sum + seen.photos.length, 0);
 		const said = [
 			...found,
 			...(photos > 0 ? [`photographs: ${photos}`] : []),

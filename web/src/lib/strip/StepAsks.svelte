@@ -64,8 +64,8 @@
 	// How it was set when the pump came in: it is set to that again.
 	function foundSetting(name: string): Answer['payload']['value'] | undefined {
 		for (const other of sheet.steps)
-			for (const [i, one] of other.asks.entries())
-				if (one.kind === 'setting' && one.when === 'found' && one.name === name)
+			for (const [i, asked] of other.asks.entries())
+				if (asked.kind === 'setting' && asked.when === 'found' && asked.name === name)
 					return bench.log.answers.get(askKey(other.key, i))?.payload.value;
 		return undefined;
 	}

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import type { ShopRecurrence } from '@exetasis/server/trace/ofShop';
 import { equalRows } from './equalRows';
 
-const one = (more: Partial<ShopRecurrence>) =>
+const recurrence = (more: Partial<ShopRecurrence>) =>
 	({
 		pump: 'p',
 		station: 'packing',
@@ -19,11 +19,11 @@ const one = (more: Partial<ShopRecurrence>) =>
 
 it('joins what is equal on several cylinders of a pump, and nothing else', () => {
 	const rows = equalRows([
-		one({}),
-		one({ cylinder: 3, since: new Date('2024-03-01') }),
-		one({ cylinder: 2, events: 4 }),
-		one({ pump: 'q' }),
-		one({ cylinder: 2, caseId: 'c' })
+		recurrence({}),
+		recurrence({ cylinder: 3, since: new Date('2024-03-01') }),
+		recurrence({ cylinder: 2, events: 4 }),
+		recurrence({ pump: 'q' }),
+		recurrence({ cylinder: 2, caseId: 'c' })
 	]);
 	expect(rows.map(({ pump, cylinders, cost }) => [pump, cylinders, cost])).toEqual([
 		['p', [1, 3], 200],

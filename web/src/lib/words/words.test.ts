@@ -204,9 +204,9 @@ describe('what is said about bad input', () => {
 });
 
 describe('setAsideSentence', () => {
-	const one = { pump: 'p', serial: 'MAR-0007', station: 'plunger', characteristic: 'diameter', pumpHours: 3400 };
+	const reading = { pump: 'p', serial: 'MAR-0007', station: 'plunger', characteristic: 'diameter', pumpHours: 3400 };
 	const say = (format: Format, key = 'plunger') =>
-		setAsideSentence({ ...one, station: key, value: 16, ran: 1200.4 }, sheet, format).replaceAll(
+		setAsideSentence({ ...reading, station: key, value: 16, ran: 1200.4 }, sheet, format).replaceAll(
 			/[\u00a0\u202f]/g,
 			' '
 		);
@@ -318,9 +318,9 @@ describe('the words of the arithmetic', () => {
 });
 
 describe('the words of steps', () => {
-	const one = sheet.stations.find(({ pieces }) => pieces > 1)!;
+	const several = sheet.stations.find(({ pieces }) => pieces > 1)!;
 	it('ask for what a step wants', () => {
-		expect(askWords({ kind: 'count', station: one.key }, sheet)).toBe(`Count: ${inSentence(one.name)}`);
+		expect(askWords({ kind: 'count', station: several.key }, sheet)).toBe(`Count: ${inSentence(several.name)}`);
 		expect(askWords({ kind: 'setting', name: 'screw out', unit: 'mm', when: 'found' }, sheet)).toBe(
 			'Record the setting: screw out (mm), as found'
 		);

@@ -162,15 +162,15 @@
 		><span><span class="serial">{serial}{tag ? ',' : ''}</span> {tag ?? ''}</span></a
 	>
 {/snippet}
-{#snippet what(one: EqualRecurrences)}
+{#snippet what(recurrence: EqualRecurrences)}
 	<a
 		class="flex gap-2 items-center min-h-11 min-w-44 text-ink no-underline"
-		href="/trace/pumps/{one.pump}?place={one.station}/{one.cylinder}/{one.pattern}"
+		href="/trace/pumps/{recurrence.pump}?place={recurrence.station}/{recurrence.cylinder}/{recurrence.pattern}"
 	>
-		<Glyph type={one.type as PartTypeKey} size={26} />
+		<Glyph type={recurrence.type as PartTypeKey} size={26} />
 		<span
-			><b class="text-mark underline">{patternName(one.pattern as PatternKey)}</b><br /><span class="soft"
-				>{place(one)}</span
+			><b class="text-mark underline">{patternName(recurrence.pattern as PatternKey)}</b><br /><span class="soft"
+				>{place(recurrence)}</span
 			></span
 		>
 	</a>

@@ -58,7 +58,7 @@
 			? shape.of.values.map((value) => [value, valueLabel(name, value)] as const)
 			: (offersFor(name, draft, type) ?? [])
 	);
-	const nameOf = (key: unknown) => offers.find(([one]) => one === key)?.[1] ?? String(key);
+	const nameOf = (key: unknown) => offers.find(([offered]) => offered === key)?.[1] ?? String(key);
 	const nothing = ['', 'not stated'] as const;
 
 	const set = (field: string, next: unknown) => {

@@ -21,9 +21,9 @@
 	const fields = $derived((shapeOf(form.schema) as Group).fields.filter(({ name }) => names.includes(name)));
 
 	const count = (name: string): string => {
-		const one = form.now[name];
-		if (Array.isArray(one)) return one.length > 0 ? ` (${one.length})` : '';
-		return one === undefined ? ' (not stated)' : '';
+		const stated = form.now[name];
+		if (Array.isArray(stated)) return stated.length > 0 ? ` (${stated.length})` : '';
+		return stated === undefined ? ' (not stated)' : '';
 	};
 	const isFolded = (kind: string) => ['list', 'group', 'either', 'figures'].includes(kind);
 	let open = $state<readonly string[]>([]);

@@ -84,10 +84,10 @@
 	]);
 </script>
 
-{#snippet what(one: ShopContrast)}
+{#snippet what(contrast: ShopContrast)}
 	<span class="flex gap-2 items-center min-h-10 min-w-48"
-		><Glyph type={one.type} size={26} />
-		<span><b>{whatWords(one)}</b><br /><span class="soft">{one.stationName}</span></span></span
+		><Glyph type={contrast.type} size={26} />
+		<span><b>{whatWords(contrast)}</b><br /><span class="soft">{contrast.stationName}</span></span></span
 	>
 {/snippet}
 

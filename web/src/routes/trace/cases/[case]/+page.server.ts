@@ -11,16 +11,16 @@ import { found, idFrom, scopeOf, userOf } from '$lib/server/request';
 
 export async function load({ locals, params, url }) {
 	const scope = scopeOf(locals);
-	const one = found(await caseById(scope, idFrom(params.case)));
+	const traceCase = found(await caseById(scope, idFrom(params.case)));
 	const { network } = await networkOf(scope);
-	const { rebuilds, sheet } = found(await pumpHistory(scope, one.pumpId));
+	const { rebuilds, sheet } = found(await pumpHistory(scope, traceCase.pumpId));
 	return {
-		one,
+		traceCase,
 		already: url.searchParams.has('already'),
-		cause: network.causes.find(({ key }) => key === one.cause),
-		stationName: sheet?.stations.find(({ key }) => key === one.station)?.name ?? one.station,
+		cause: network.causes.find(({ key }) => key === traceCase.cause),
+		stationName: sheet?.stations.find(({ key }) => key === traceCase.station)?.name ?? traceCase.station,
 		rebuilds: rebuilds.map(({ id, receivedAt, pumpHours, releasedAt }) => ({ id, receivedAt, pumpHours, releasedAt })),
-		worked: await workedOf(scope, one),
+		worked: await workedOf(scope, traceCase),
 		action: await superValidate({ job: rebuilds[0]?.id ?? '' }, zod4(actionSchema), { errors: false }),
 		close: await superValidate(zod4(closeSchema), { errors: false }),
 		reopen: await superValidate(zod4(reopenSchema))

@@ -13,14 +13,14 @@
 
 	const format = formatInUse();
 	let { data } = $props();
-	const { one, worked } = $derived(data);
+	const { traceCase, worked } = $derived(data);
 	const act = keptForm(untrack(() => data.action));
 	const close = keptForm(untrack(() => data.close));
 	const reopen = keptForm(untrack(() => data.reopen));
 	const { form: actForm, errors: actErrors, enhance: actEnhance, message: actMessage } = act;
 	const { form: closeForm, errors: closeErrors, enhance: closeEnhance, message: closeMessage } = close;
 	const { form: reopenForm, errors: reopenErrors, enhance: reopenEnhance, message: reopenMessage } = reopen;
-	const acted = $derived(data.rebuilds.find(({ id }) => id === one.actedJobId));
+	const acted = $derived(data.rebuilds.find(({ id }) => id === traceCase.actedJobId));
 	const rebuildChoices = $derived(
 		data.rebuilds.map(
 			({ id, receivedAt, pumpHours, releasedAt }) =>
@@ -39,27 +39,31 @@
 
 <svelte:head><title>Case · Exetasis</title></svelte:head>
 <p><a class="row" href="/trace/cases">Cases</a></p>
-<h1>{patternName(one.pattern as PatternKey)}, {placeName(data.stationName, one.cylinder)}</h1>
+<h1>{patternName(traceCase.pattern as PatternKey)}, {placeName(data.stationName, traceCase.cylinder)}</h1>
 <p>
-	<a class="row" href="/trace/pumps/{one.pumpId}?place={one.station}/{one.cylinder}/{one.pattern}"
-		>{one.pump.serial}{one.pump.tag ? `, ${one.pump.tag}` : ''}</a
+	<a
+		class="row"
+		href="/trace/pumps/{traceCase.pumpId}?place={traceCase.station}/{traceCase.cylinder}/{traceCase.pattern}"
+		>{traceCase.pump.serial}{traceCase.pump.tag ? `, ${traceCase.pump.tag}` : ''}</a
 	>
-	· <b>{caseState[one.state]}</b>
+	· <b>{caseState[traceCase.state]}</b>
 </p>
 {#if data.already}<p role="status">A case for this place and pattern is already open. This is it.</p>{/if}
 <div class="columns grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-[20px] mt-2 max-[900px]:grid-cols-[1fr]">
 	<section class="sheet p-4">
-		<h2>Suspected cause: {data.cause?.name ?? one.cause}</h2>
-		<p>{one.hypothesis}</p>
+		<h2>Suspected cause: {data.cause?.name ?? traceCase.cause}</h2>
+		<p>{traceCase.hypothesis}</p>
 		{#if data.cause}<p class="soft">{data.cause.remedy}</p>{/if}
-		{#if one.action}
+		{#if traceCase.action}
 			<h3 class="mt-3 font-[650]">Corrective action</h3>
 			<p>
-				{one.action}
+				{traceCase.action}
 				<span class="soft"
 					>{acted ? `At the rebuild of ${day(acted.receivedAt)}, ${format.number(acted.pumpHours)} h.` : ''} Confidence in
 					the fix:
-					{format.probability(one.effectiveness ?? 0)}. Follow-up period: {format.number(one.watchHours ?? 0)} h.</span
+					{format.probability(traceCase.effectiveness ?? 0)}. Follow-up period: {format.number(
+						traceCase.watchHours ?? 0
+					)} h.</span
 				>
 			</p>
 			<h3 class="mt-3 font-[650]">Effect of the fix</h3>
@@ -85,17 +89,17 @@
 		{/if}
 		<h3 class="mt-3 font-[650]">History</h3>
 		<ol class="list-decimal pl-[1.3rem]">
-			{#each one.history as step, i (i)}
+			{#each traceCase.history as step, i (i)}
 				<li><span class="soft">{day(step.at)}, {step.by} {did[step.did]}:</span> {step.says}</li>
 			{/each}
 		</ol>
 	</section>
 	{#if data.mayWork}
 		<div class="grid content-start gap-4">
-			{#if !one.outcome}
+			{#if !traceCase.outcome}
 				<form method="post" action="?/act" use:actEnhance class="sheet grid gap-3 p-4">
 					<Fields>
-						<h2>{one.action ? 'Another corrective action' : 'Corrective action'}</h2>
+						<h2>{traceCase.action ? 'Another corrective action' : 'Corrective action'}</h2>
 						<Field name="action" label="Corrective action" bind:value={$actForm.action} errors={$actErrors.action} />
 						<Field
 							name="job"

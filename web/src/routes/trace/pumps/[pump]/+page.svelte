@@ -136,12 +136,12 @@
 	]);
 </script>
 
-{#snippet pick(one: Recurring)}
+{#snippet pick(recurring: Recurring)}
 	<button
 		type="button"
 		class="min-h-11 text-left text-mark underline cursor-pointer"
-		aria-pressed={one === picked}
-		onclick={() => (chosenKey = keyOf(one))}>{patternName(one.pattern as PatternKey)}</button
+		aria-pressed={recurring === picked}
+		onclick={() => (chosenKey = keyOf(recurring))}>{patternName(recurring.pattern as PatternKey)}</button
 	>
 {/snippet}
 

@@ -1,4 +1,5 @@
 // npm test: unit and integration tests, then the browser tests against the built application; a throw-away database.
+// With names of test files, only those: npm test -- core/src/quantity errand.spec
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,9 +22,27 @@ function playwrightCounts(file) {
 	return { passed: stats.expected, failed: stats.unexpected + stats.flaky + errors.length };
 }
 
+async function runUnits(DATABASE_URL, report) {
+	const args = ['vitest', 'run', ...units, '--reporter=default', '--reporter=json', `--outputFile=${report}`];
+	await runAsync('npx', args, {
+		env: { ...process.env, AUTH_SECRET: THROW_AWAY_SECRET, DATABASE_URL, ORIGIN: 'http://localhost' }
+	});
+	return vitestCounts(report);
+}
+
+const files = process.argv.slice(2);
+const isSpec = (file) => file.includes('.spec') || existsSync(join('e2e', `${file}.spec.ts`));
+const specs = files.filter(isSpec);
+const units = files.filter((file) => !isSpec(file));
+const runs = {
+	all: files.length === 0,
+	unit: specs.length === 0 || units.length > 0,
+	browser: units.length === 0 || specs.length > 0
+};
+
 await main(async () => {
 	ensurePackages();
-	ensureChromium();
+	if (runs.browser) ensureChromium();
 	const reports = mkdtempSync(join(tmpdir(), 'exetasis-test-'));
 	const cluster = temporaryCluster();
 	let server;
@@ -31,14 +50,12 @@ await main(async () => {
 	const results = [];
 	try {
 		const { url } = await cluster.start();
-		run('npm', ['run', 'check', '--silent'], {
-			advice: 'Types, lint or dependency rules are broken: see above.'
-		});
-		const unit = join(reports, 'unit.json');
-		await runAsync('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile=${unit}`], {
-			env: { ...process.env, AUTH_SECRET: THROW_AWAY_SECRET, DATABASE_URL: url('postgres'), ORIGIN: 'http://localhost' }
-		});
-		results.push(vitestCounts(unit));
+		if (runs.all)
+			run('npm', ['run', 'check', '--silent'], {
+				advice: 'Types, lint or dependency rules are broken: see above.'
+			});
+		if (runs.unit) results.push(await runUnits(url('postgres'), join(reports, 'unit.json')));
+		if (!runs.browser) return;
 
 		buildWhereChanged();
 		run('npx', ['tsx', 'scripts/database.ts', 'make', 'e2e'], {
@@ -48,7 +65,7 @@ await main(async () => {
 		devices = await startDevices('--fault', 'inlet:2:0.15', '--pull', '300');
 		server = await serveBuilt({ ...demo, env: { ...demo.env, ...devices.env } });
 		const browser = join(reports, 'browser.json');
-		await runAsync('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...process.argv.slice(2)], {
+		await runAsync('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...specs], {
 			env: { ...demo.env, E2E_ADDRESS: demo.address, E2E_REPORT: browser }
 		});
 		results.push(playwrightCounts(browser));
@@ -58,8 +75,9 @@ await main(async () => {
 		cluster.stop();
 		cluster.remove();
 		rmSync(reports, { recursive: true, force: true });
+		const sum = (of) => results.reduce((total, result) => total + result[of], 0);
+		const isWhole = results.length === Number(runs.unit) + Number(runs.browser);
+		process.exitCode = sum('failed') > 0 || !isWhole ? 1 : 0;
+		console.log(`${sum('passed')} passed, ${sum('failed')} failed`);
 	}
-	const sum = (of) => results.reduce((total, result) => total + result[of], 0);
-	process.exitCode = sum('failed') > 0 || results.length < 2 ? 1 : 0;
-	console.log(`${sum('passed')} passed, ${sum('failed')} failed`);
 });

@@ -126,7 +126,7 @@ const origin = () => new URL(process.env.E2E_ADDRESS!).origin;
 const post = (request: APIRequestContext, path: string, headers: Record<string, string> = {}) =>
 	request.post(path, { headers: { origin: origin(), accept: 'text/html', ...headers }, form: {}, maxRedirects: 0 });
 
-test('every route lets in whom the table lets in, and nobody into another shop', async ({ browser, request }) => {
+test('every route lets in whom the table lets in, and no one into another shop', async ({ browser, request }) => {
 	const ids = await objects(browser);
 	for (const [column, account] of roles.entries()) {
 		const { request: signedIn } = (await pageOf(browser, account)).context();

@@ -67,7 +67,7 @@ test('a tab after sign-out keeps what is typed, says so, and sends it once the s
 	await expect(page.getByText('All saved')).toBeVisible({ timeout: 60_000 });
 });
 
-test('what was recorded off the network is sent from any page, and what is refused stays until somebody has dealt with it', async ({
+test('what was recorded off the network is sent from any page, and what is refused stays until someone has dealt with it', async ({
 	browser
 }) => {
 	const page = await pageOf(browser, 'technician');

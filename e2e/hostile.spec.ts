@@ -1,4 +1,4 @@
-// Every address of the application with what nobody should send: no answer is 500, and the server lives after each.
+// Every address of the application with what no one should send: no answer is 500, and the server lives after each.
 import { expect, test, type APIRequestContext, type APIResponse } from '@playwright/test';
 import { requestAs } from './people';
 
@@ -107,7 +107,7 @@ async function hold(
 }
 
 for (const [path, fields] of forms) {
-	test(`the form ${path} with what nobody should send`, async ({ playwright }) => {
+	test(`the form ${path} with what no one should send`, async ({ playwright }) => {
 		test.setTimeout(180_000);
 		const request = await requestAs(playwright, signedOut.test(path) ? undefined : 'lead');
 		const post = (options: Parameters<typeof request.post>[1]) =>
@@ -140,7 +140,7 @@ for (const [path, fields] of forms) {
 	});
 }
 
-test('addresses with what nobody should ask for', async ({ playwright }) => {
+test('addresses with what no one should ask for', async ({ playwright }) => {
 	const request = await requestAs(playwright, 'technician');
 	const asked = [
 		...pages.flatMap((path) =>

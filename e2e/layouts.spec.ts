@@ -125,7 +125,7 @@ test('the gauge that was chosen stays in hand; an overdue one is said at the par
 	await expect(page.getByText('Ceramic plunger, cylinder 1: Diameter, Micrometer 0–25 no. 2')).toBeVisible();
 });
 
-test('a group of bolts: their order, passes and torque; what is not to be touched; by feel where nobody has said', async ({
+test('a group of bolts: their order, passes and torque; what is not to be touched; by feel where no one has said', async ({
 	browser
 }) => {
 	const page = await pageOf(browser, 'technician');

@@ -53,7 +53,7 @@ export async function pageOf(browser: Browser, account: Account): Promise<Page> 
 	return context.newPage();
 }
 
-/** Requests without a page, of this person; of nobody where none is named. */
+/** Requests without a page, of this person; of no one where none is named. */
 export async function requestAs(
 	{ request }: PlaywrightWorkerArgs['playwright'],
 	account?: Account

@@ -39,7 +39,7 @@ test('what is typed while an answer is on its way stays, and what was wrong is n
 	await expect(page.getByLabel(/^Resolution/)).toHaveValue('a hundredth');
 });
 
-test('a gauge is added, corrected beside its fields, used, certified anew and used no more', async ({ browser }) => {
+test('a gauge is added, corrected beside its fields, used, certified again and used no more', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/gauges');
 	await page.getByRole('button', { name: 'Add gauge' }).click();
@@ -114,7 +114,7 @@ test('a list of gauges: each bad line is named, the good ones are taken in when 
 	await expect(page.getByRole('link', { name: `List ${salt} b` })).toBeVisible();
 });
 
-test('a lead invites somebody, who signs in; another role ends their session at once', async ({ browser }) => {
+test('a lead invites someone, who signs in; another role ends their session at once', async ({ browser }) => {
 	const page = await pageOf(browser, 'lead');
 	await page.goto('/shop/people');
 	const email = `new-${salt}@harrow.example`;

@@ -195,7 +195,7 @@ test('a pump is received with what it is made of, and only that lies on its mat'
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Low-pressure seal, curved, cylinder 2');
 });
 
-test('what nobody could say of a pump is said where it is opened, and the other parts leave the mat', async ({
+test('what no one could say of a pump is said where it is opened, and the other parts leave the mat', async ({
 	browser
 }) => {
 	const page = await pageOf(browser, 'technician');

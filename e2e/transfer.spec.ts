@@ -61,7 +61,7 @@ test('a pump goes into service only once hoses and covers are back, and its repo
 	await renewAll(technician, job);
 	const page = await pageOf(browser, 'lead');
 	await page.goto(`/jobs/${job}/release`);
-	// Nobody has looked at anything: there is no most economic interval, and the shop's own stands.
+	// No one has looked at anything: there is no most economic interval, and the shop's own stands.
 	await expect(page.getByRole('link', { name: /^Next service: 2.000 h$/ })).toBeVisible();
 	await page.getByLabel('Reason for releasing it incomplete').fill('Built by hand at the customer’s');
 	await page.getByLabel('After release', { exact: true }).selectOption('into service now');

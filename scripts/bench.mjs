@@ -9,7 +9,7 @@ import { temporaryCluster } from './lib/postgres.mjs';
 import { main, run } from './lib/run.mjs';
 import { prepareDemo, serveBuilt, stopServer } from './lib/server.mjs';
 
-// Holds these processes, and what they start, to one processor meanwhile; where the machine cannot, it is said.
+// Holds these processes, and what they start, to one processor while it measures, and says so where the machine cannot.
 async function onOneCore(pids, work) {
 	const hold = (cores) =>
 		pids.every((pid) => spawnSync('taskset', ['-acp', cores, String(pid)], { stdio: 'ignore' }).status === 0);

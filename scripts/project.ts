@@ -1,4 +1,4 @@
-// npm run project: makes everything that is kept beside the logs (looks, readings, decisions, what is taken back) anew from them.
+// npm run project: makes everything that is kept beside the logs (looks, readings, decisions, what is taken back) again from them.
 import { projectShop } from '@exetasis/server/benchLog/withdrawals';
 import { database } from '@exetasis/server/db/connection';
 

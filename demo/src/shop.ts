@@ -22,7 +22,7 @@ interface Person {
 	readonly email: string;
 	readonly role: 'technician' | 'lead' | 'viewer';
 	readonly units?: UnitPreference;
-	/** What goes wrong under this hand, which nobody has noticed yet. */
+	/** What goes wrong under this hand, which no one has noticed yet. */
 	readonly habit?: 'pinchesRetainerORing';
 }
 

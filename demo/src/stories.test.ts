@@ -46,7 +46,7 @@ describe('the planted stories', () => {
 		] as const)
 			expect(seen(told('filterBypassed', { years }), 'packing', 3)).toEqual(grit);
 	});
-	it('one hand pinches one ring, in whichever pump, and nobody else’s does', () => {
+	it('one hand pinches one ring, in whichever pump, and no one else’s does', () => {
 		const hand = people.find(({ habit }) => habit)!;
 		const other = people.find(({ habit, role }) => !habit && role !== 'viewer')!;
 		expect(seen(told('metalInOil', { refitBy: hand.name }), 'retainerORing', 3)).toEqual(['pinched assembly']);

@@ -4,7 +4,7 @@ import type { Rebuild } from './inspect';
 import { people, type DemoPump } from './shop';
 import type { TruePart } from './wear';
 
-/** What goes wrong at one pump, again and again, until somebody finds out why. */
+/** What goes wrong at one pump, again and again, until someone finds out why. */
 export type Story = 'oneSidedCylinder2' | 'scoredPlungerKept' | 'metalInOil' | 'cavitatesInSummer' | 'filterBypassed';
 
 export const complaintOf: Readonly<Record<Story, string>> = {

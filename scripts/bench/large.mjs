@@ -1,4 +1,4 @@
-// The first Inspect and the report of a pump of 542 parts, and how long anybody else waits meanwhile.
+// The first Inspect and the report of a pump of 542 parts, and how long everyone else waits.
 import { spawnSync } from 'node:child_process';
 import { signedIn } from './load.mjs';
 import { root } from '../lib/run.mjs';

@@ -1,4 +1,4 @@
-// The best that anybody could say who knows how parts of this world wear in general, and sees the same record: part, pump and
+// The best that anyone could say who knows how parts of this world wear in general, and sees the same record: part, pump and
 // age integrated on grids.
 import { followWear, type AgeNode, type Track, type WearInspection } from '../../core/src/life';
 import { GammaTable } from '../../core/src/life/gammaTable';

@@ -47,7 +47,7 @@ const plain = {
 };
 const UNLIKE = 0.5; // scatter of the logarithm of the harshness among pumps of unlike duty
 
-/** All worlds by name; each is drawn anew for each seed. */
+/** All worlds by name; each is drawn again for each seed. */
 export const worlds: Readonly<Record<string, (sheet: ModelSheet, random: Random) => World>> = {
 	demo: (sheet, random) => ({
 		...plain,

@@ -2,14 +2,14 @@
 import { existsSync, linkSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { isAlive } from './run.mjs';
 
-// Whether this process is alive and still what the lock says: after a reboot its number may be somebody else's.
+// Whether this process is alive and still what the lock says: after a reboot its number may be someone else's.
 export function isOurs(pid, program) {
 	return (
 		isAlive(pid) && existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program)
 	);
 }
 
-/** Writes a file so that nobody ever sees half of it. */
+/** Writes a file so that no one ever sees half of it. */
 export function writeWhole(path, text) {
 	const part = `${path}.${process.pid}`;
 	writeFileSync(part, text, { mode: 0o600 });
@@ -25,7 +25,7 @@ export function takeLock(path, program) {
 		if (placed(path)) return { taken: true, left: {} };
 		const said = read(path);
 		if (said.pid && isOurs(said.pid, program)) return { taken: false, holder: said };
-		// Somebody else may be taking it over in this moment: whoever moves it away has it.
+		// Someone else may be taking it over in this moment: whoever moves it away has it.
 		const mine = `${path}.stale-${process.pid}`;
 		try {
 			renameSync(path, mine);

@@ -19,10 +19,10 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { ensurePostgres } from './install.mjs';
 import { Advice, isAlive, root } from './run.mjs';
 
-// Whoever was told a port may not listen there yet: nobody else in this process is told the same.
+// Whoever was told a port may not listen there yet: no one else in this process is told the same.
 const told = new Set();
 
-/** A TCP port on loopback that nobody listens on now: the one that is wanted, or undefined where that is taken. */
+/** A TCP port on loopback that no one listens on now: the one that is wanted, or undefined where that is taken. */
 export async function freePort(wanted = 0) {
 	for (;;) {
 		const port = await new Promise((done, fail) => {

@@ -17,7 +17,7 @@ afterEach(() => {
 });
 
 describe('the private cluster', () => {
-	it('is made anew where a start was killed while it was being made', async () => {
+	it('is made again where a start was killed while it was being made', async () => {
 		for (const fragment of ['postgres', 'postgres.unfinished']) {
 			mkdirSync(join(base, fragment, 'global'), { recursive: true });
 			writeFileSync(join(base, fragment, 'postgresql.conf'), 'half a li');

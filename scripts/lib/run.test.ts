@@ -16,7 +16,7 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 const NOBODY = 65534;
 
-/** Runs a main task as somebody who may not write everywhere: root may. */
+/** Runs a main task as someone who may not write everywhere: root may. */
 function ran(task: string) {
 	writeFileSync(
 		join(folder, 'task.mjs'),
@@ -37,7 +37,7 @@ describe('what a command says when it cannot go on', () => {
 	it('is the advice alone where there is one', () => {
 		expect(ran(`throw new Advice('PORT=abc is no port.');`)).toEqual({ status: 1, said: 'PORT=abc is no port.' });
 	});
-	it('is the whole stack of what nobody expected', () => {
+	it('is the whole stack of what no one expected', () => {
 		const { status, said } = ran(`throw new TypeError('odd');`);
 		expect(status).toBe(1);
 		expect(said).toContain('TypeError: odd');

@@ -66,7 +66,7 @@ describe('subscribe', () => {
 		await soon();
 		expect(follower.received).toEqual([]);
 	});
-	it('says so when its connection is lost, and listens anew for the next one', async () => {
+	it('says so when its connection is lost, and listens again for the next one', async () => {
 		const bench = await openJob(shop);
 		const { technician } = shop.people;
 		const before = await follow(bench.job.id);
@@ -106,7 +106,7 @@ async function freezingWay(to: string) {
 }
 
 describe('the listening connection', () => {
-	it('is given up where it does not answer any more, and made anew', async () => {
+	it('is given up where it does not answer any more, and made again', async () => {
 		events.stopListening();
 		await soon();
 		const way = await freezingWay(database.url);

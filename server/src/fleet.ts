@@ -17,7 +17,7 @@ import { newestSheet } from './sheets';
 
 // A fit takes seconds and one more job among a hundred moves no verdict: it stands until half as many again are on record.
 const GROWTH_BEFORE_REFIT = 1.5;
-/** Version of the method; what was fitted by another one is made anew. */
+/** Version of the method; what was fitted by another one is made again. */
 export const METHOD = 2;
 const DIGITS = 5;
 
@@ -58,7 +58,7 @@ export async function jobsOnRecord(scope: ShopScope, where: WhereOptions<JobRow>
 /** Learns from a record, wherever there is time for it: in this process, or in a thread of its own. */
 export type Learn = (sheet: ModelSheet, record: FleetRecord, gauges: readonly ShopGauge[]) => Promise<FleetKnowledge>;
 
-/** Fits a model's record anew where it has grown enough; true where it did. */
+/** Fits a model's record again where it has grown enough; true where it did. */
 export async function refit(scope: ShopScope, model: string, learn: Learn = learnInPieces): Promise<boolean> {
 	const sheet = (await newestSheet(scope, model))?.body;
 	if (!sheet) return false;

@@ -80,7 +80,7 @@ export interface Replacement extends PartPlace {
 	readonly endReason: EndReason;
 	/** Sizes of the part that comes in its place, as far as they were measured. */
 	readonly asFitted: Readonly<Record<string, number>>;
-	/** What its bag says, where somebody has noted it. */
+	/** What its bag says, where someone has noted it. */
 	readonly lot: string | null;
 	readonly supplier: string | null;
 	readonly kit: string | null;

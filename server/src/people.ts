@@ -32,7 +32,7 @@ export const staffOf = (scope: ShopScope): Promise<Person[]> =>
 
 type Activated = 'done' | 'unknownPerson' | 'yourself';
 
-/** Lets a person sign in again, or no more: then all their sessions and streams end at once. Nobody does it to themselves. */
+/** Lets a person sign in again, or no more: then all their sessions and streams end at once. No one does it to themselves. */
 export async function setActive(scope: ShopScope, by: string, id: string, active: boolean): Promise<Activated> {
 	if (id === by) return 'yourself';
 	const changed = await of(scope, 'user').change({ id }, { active });
@@ -89,7 +89,7 @@ export async function invite(
 	return { kind: 'invited', password };
 }
 
-/** Changes a person's name or role; a changed role ends their sessions and streams at once. Nobody changes their own role. */
+/** Changes a person's name or role; a changed role ends their sessions and streams at once. No one changes their own role. */
 export async function changePerson(
 	scope: ShopScope,
 	by: string,

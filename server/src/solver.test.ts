@@ -43,7 +43,7 @@ describe('the cheapest cover', () => {
 		const offers = [kit('big', 20, { seal: 6, ring: 6 }), kit('small', 20, { seal: 3, ring: 3 })];
 		expect((await cost({ needs, offers, stock: [] })).buy).toEqual([{ number: 'small', count: 1 }]);
 	});
-	it('asks nothing that comes too late or is sold out, and says which part nobody offers', async () => {
+	it('asks nothing that comes too late or is sold out, and says which part no one offers', async () => {
 		const offers = [kit('late', 1, { seal: 3, ring: 3 }, { days: 9 }), single('seal', 9, 2), single('ring', 2)];
 		const problem = { needs, offers, stock: [], withinDays: 3 };
 		expect(await cheapestCover(problem)).toBeUndefined();

@@ -39,7 +39,7 @@ export const keepShims = (scope: ShopScope, shims: readonly ShimStock[]): Promis
 
 export type Taken =
 	| { readonly kind: 'taken' }
-	/** Somebody else was there first: so many are left. */
+	/** Someone else was there first: so many are left. */
 	| { readonly kind: 'tooFew'; readonly left: number }
 	| { readonly kind: 'unknownJob' }
 	| { readonly kind: 'refused'; readonly code: string };

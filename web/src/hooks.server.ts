@@ -19,7 +19,7 @@ export const init: ServerInit = async () => {
 	await startBackground((...of) => runHeavy('', 'learnFleet', ...of));
 };
 
-// A promise that failed unheard (the queue's, when its connection breaks) is nobody's reason to stop serving everybody.
+// A promise that failed unheard (the queue's, when its connection breaks) is no one's reason to stop serving everybody.
 process.on('unhandledRejection', (cause) => log.error({ err: cause }, 'a promise failed unheard'));
 
 const MOST_CLOSING_MS = 3000;

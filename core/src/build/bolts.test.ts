@@ -79,7 +79,7 @@ describe('tighteningPasses', () => {
 			[1, 48]
 		]);
 	});
-	it('are by feel where nobody has stated a torque', () => {
+	it('are by feel where no one has stated a torque', () => {
 		const { fastening } = demoSheet('thrift').stations.find(({ key }) => key === 'cylinderBolts')!;
 		expect(tighteningPasses(fastening!)).toEqual([{ share: 1, order: [0, 3, 1, 2] }]);
 	});

@@ -32,7 +32,7 @@ type NumberedBolt = Bolt & { readonly index: number };
 export interface TighteningPass {
 	/** Share of the whole torque, rising from pass to pass; the last round at the whole torque may come once more. */
 	readonly share: number;
-	/** Left out where nobody has stated a torque: by feel. */
+	/** Left out where no one has stated a torque: by feel. */
 	readonly torqueNm?: number;
 	/** Places in the order in which they are tightened: numbers of the sheet's list, from 0. */
 	readonly order: readonly number[];

@@ -10,7 +10,7 @@ describe('torqueWindow', () => {
 		expect(torqueWindow({ torqueNm: 50, mostNm: 60 }, 0.5)?.mostNm).toBe(26);
 		expect(torqueWindow({ torqueNm: 8 }, 1)?.leastNm).toBeCloseTo(7.52, 12); // 6 % below 10 N·m
 	});
-	it('is none where nobody has stated a torque', () => expect(torqueWindow({}, 1)).toBeUndefined());
+	it('is none where no one has stated a torque', () => expect(torqueWindow({}, 1)).toBeUndefined());
 	it('refuses a share that is none', () =>
 		expect(() => torqueWindow({ torqueNm: 5 }, 1.2)).toThrow(expect.objectContaining({ argument: 'share' })));
 });

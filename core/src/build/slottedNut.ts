@@ -4,7 +4,7 @@ import { requireThat } from '../number';
 export interface SlotAhead {
 	/** How far to turn on, degrees; 0 where a slot stands at the hole already. */
 	readonly turnDeg: number;
-	/** What the nut will have been tightened to there; left out where nobody knows how the torque rises. */
+	/** What the nut will have been tightened to there; left out where no one knows how the torque rises. */
 	readonly torqueNm?: number;
 	/** False where that is more than the most torque: another nut or washer brings the slot round. Left out where it cannot be told. */
 	readonly mayTurn?: boolean;

@@ -15,7 +15,7 @@ const wrenchError = (nm: number): number => (nm < 10 ? 0.06 : 0.04);
 
 /**
  * The window of one pass: the share of the stated torque, as closely as a hand wrench can hold it; at the whole torque up
- * to what the sheet calls the most. Undefined where nobody has stated a torque.
+ * to what the sheet calls the most. Undefined where no one has stated a torque.
  *
  * Units: N·m. Errors: PreconditionError for a share or torque that is none.
  */

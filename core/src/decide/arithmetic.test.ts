@@ -19,7 +19,7 @@ describe('arithmeticOf', () => {
 	it('names its inputs in every step', () => {
 		for (const { key, inputs } of steps) expect(inputs.length, key).toBeGreaterThan(0);
 	});
-	it('of a part that nobody measured has only what its kind says', () => {
+	it('of a part that no one measured has only what its kind says', () => {
 		const bare = inputFor(marram, 'collar', recordOf(clean()));
 		expect(arithmeticOf(bare, judge(bare)).map(({ key }) => key)).toEqual(['competingFailure']);
 	});

@@ -31,7 +31,7 @@ export interface ShopGauge {
 	/** What it measures: a GaugeKind. */
 	readonly kind: string;
 	readonly facts: GaugeFacts;
-	/** Used no more: what it has read still counts, and nobody is sent for it. */
+	/** Used no more: what it has read still counts, and no one is sent for it. */
 	readonly retired?: boolean;
 }
 
@@ -73,7 +73,7 @@ export interface JudgedCharacteristic extends MeasuredCharacteristic {
 	readonly conformity: Conformity;
 	readonly settlement?: Settlement;
 	readonly wear: WearUsed;
-	/** True where the start is the nominal size because nobody measured the part when it was fitted. */
+	/** True where the start is the nominal size because no one measured the part when it was fitted. */
 	readonly startIsNominal: boolean;
 }
 
@@ -163,7 +163,7 @@ function pointOf(type: PartTypeKey, unit: string, readings: readonly Reading[], 
 			...{ readings: [...readings, value], gauge, thermal, named },
 			gaugeHalfWidthK: Math.max(gaugeHalfWidthK, gaugeHalfWidth(payload))
 		};
-		// Set anew, so that the gauge read last stands last.
+		// Set again, so that the gauge read last stands last.
 		byGauge.delete(key);
 		byGauge.set(key, group);
 	}

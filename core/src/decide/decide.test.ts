@@ -23,7 +23,7 @@ const codes = (key: string, record: PartRecord, more?: Partial<JudgeInput>) =>
 const sound = [17.995, 17.995, 17.994, 17.995, 17.996, 17.995];
 
 describe('judge', () => {
-	it('leaves a part open until somebody has looked', () => expect(judged('collar', untouched).verdict).toBe('open'));
+	it('leaves a part open until someone has looked', () => expect(judged('collar', untouched).verdict).toBe('open'));
 	it('reuses what was looked at and shows nothing', () =>
 		expect(judged('collar', recordOf(clean())).verdict).toBe('reuse'));
 	it('never reuses what the sheet says is always new', () =>
@@ -143,7 +143,7 @@ describe('judge', () => {
 		expect(codes('maleAdapter', recordOf(clean()))).not.toContain('unmeasured');
 		expect(codes('maleAdapter', recordOf(finding('ovalBore')))).toContain('unmeasured');
 	});
-	it('rejects a spring longer than new: somebody has stretched it', () => {
+	it('rejects a spring longer than new: someone has stretched it', () => {
 		const longer = judged('inletSpring', recordOf(clean(), ...readings('freeLength', [22.6])));
 		expect(longer.verdict).toBe('replace');
 		expect(longer.reasons[0].code).toBe('longerThanNew');

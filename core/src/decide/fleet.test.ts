@@ -154,7 +154,7 @@ describe('pastOf', () => {
 			{ pump: 'p', station: 'packing', characteristic: 'insideDiameter', pumpHours: 2500, value: 11, ran: 1500 }
 		]);
 	});
-	it('leaves an age open that nobody knows', () => {
+	it('leaves an age open that no one knows', () => {
 		const past = pastOf({ part: 'a', fromHours: 1500, hours: null, asFitted: {} }, packing, sheet, jobs, [], gauges);
 		expect(past.age).toEqual({ kind: 'unknown', seenFor: 1500, atMost: 3000 });
 	});

@@ -37,12 +37,12 @@ export interface LifeOnRecord {
 	readonly part: string;
 	readonly pump: string;
 	readonly station: string;
-	/** Null where it came with the pump: nobody knows when it was fitted. */
+	/** Null where it came with the pump: no one knows when it was fitted. */
 	readonly fittedHours: number | null;
 	readonly firstSeenHours: number;
 	readonly removedHours: number | null;
 	readonly endReason: EndReason | null;
-	/** Rebuilds in which somebody looked at it. */
+	/** Rebuilds in which someone looked at it. */
 	readonly inspectedHours: readonly number[];
 	readonly asFitted: Readonly<Partial<Record<string, number>>>;
 }

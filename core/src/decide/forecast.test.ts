@@ -20,7 +20,7 @@ describe('a forecast worked out elsewhere', () => {
 		const record = { ...worn, findings: recordOf(finding('wearBand')).findings };
 		expect(judge({ ...inputOf(record), forecast: said }).other.risk.probability).toBe(0.77);
 	});
-	it('is worked out anew for one reading more, and for another interval', () => {
+	it('is worked out again for one reading more, and for another interval', () => {
 		const forecast = asData(forecastOf(inputOf()));
 		const more = inputOf({ ...worn, readings: [...worn.readings, read('diameter', 17.955, 1, 0)] } as typeof worn);
 		expect(judge({ ...more, forecast })).toEqual(judge(more));

@@ -38,7 +38,7 @@ interface Mate {
 }
 
 export interface Judgement extends Omit<Forecast, 'of'> {
-	/** "open" until somebody has looked. */
+	/** "open" until someone has looked. */
 	readonly verdict: Verdict | 'open';
 	readonly reasons: readonly Reason[];
 	/** Everything that was measured, also what has no limit or is not complete. */

@@ -13,7 +13,7 @@ import {
 import type { EarlierInspection } from './partLife';
 import { cannotBeWear, type SetAside } from './setAside';
 
-/** When a part began to be on record: the pump's hours then, and the hours since its fitting, null where nobody knows them. */
+/** When a part began to be on record: the pump's hours then, and the hours since its fitting, null where no one knows them. */
 interface Beginning {
 	readonly part: string;
 	readonly fromHours: number;

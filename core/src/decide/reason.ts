@@ -71,7 +71,7 @@ export type Reason =
 			readonly worn: number;
 			readonly allowance: number;
 			readonly probability: number;
-			/** Left out: nobody knows. */
+			/** Left out: no one knows. */
 			readonly hours?: number;
 			readonly interval: number;
 			/** As above. */

@@ -314,7 +314,7 @@ interface OpeningCosts {
  * Cost per hour over the interval to the next service, and the interval at which it is least.
  *
  * Renewal–reward: (parts + collateral + unplanned·F(H) + planned·S(H)) / E[hours run], where E[hours run] = ∫₀ᴴ S, since a
- * failure ends the run early. Each interval is decided anew, as far as its parts are not fixed.
+ * failure ends the run early. Each interval is decided again, as far as its parts are not fixed.
  * Shape: intervals ascending, at least one, hours > 0; ∫S by the trapezium rule over them, so the finer the better.
  * Errors: as `decideSet`; PreconditionError for intervals that do not ascend.
  * Source: R. Barlow, F. Proschan, Mathematical Theory of Reliability (1965), 4.2 (age replacement).

@@ -130,7 +130,7 @@ describe('economicInterval', () => {
 			economicInterval(whole({ policy: { ...defaultPolicy, downtimeCost } }))!.best.hours;
 		expect(at(50_000)).toBeLessThan(at(100));
 	});
-	it('of a mat at which nobody has looked is not there, and at the end of its range says so', () => {
+	it('of a mat at which no one has looked is not there, and at the end of its range says so', () => {
 		const unseen = { parts: [{ id: 'unseen', cylinder: 1, input: input('collar', untouched) }] };
 		expect(economicInterval(whole(unseen))).toBeUndefined();
 		expect(economicInterval(whole({ policy: { ...defaultPolicy, downtimeCost: 0 }, openingCost: 5000 }))!.atLeast).toBe(

@@ -53,7 +53,7 @@ describe('fitFleetWear', () => {
 		for (const pump of pumps.filter((text) => text !== 'p3')) expect(Math.abs(fit.pumps[pump].mean)).toBeLessThan(0.2);
 		expect(Math.abs(meanOf(fit, 'a'))).toBeLessThan(0.25);
 	});
-	it('moves a class of duty by its pumps, and a pump that nobody saw with it', () => {
+	it('moves a class of duty by its pumps, and a pump that no one saw with it', () => {
 		const classOf = new Map(pumps.map((pump, i) => [pump, i < 4 ? 'mild' : 'hard']));
 		const byClass = (pump: string) => (classOf.get(pump) === 'hard' ? 1.35 : 0.85);
 		const fit = fitFleetWear(

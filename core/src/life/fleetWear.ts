@@ -213,7 +213,7 @@ class KindBelief {
 		const largest = largestOf(this.#log);
 		const toPump = new Float64Array(FACTORS.length);
 		const rest = exponentials(pump.log().map((value, j) => value - factor.toPump[j]));
-		// Where nobody believes a thing any more, what was last said of it stands.
+		// Where no one believes a thing any more, what was last said of it stands.
 		const first = factor.heard ? rest.findIndex((value) => value > UNHEARD) : 0;
 		const last = factor.heard ? rest.findLastIndex((value) => value > UNHEARD) : FACTORS.length - 1;
 		for (const [s, log] of this.#log.entries()) {

@@ -6,7 +6,7 @@ export interface MatCell extends PartPast {
 	readonly part: string;
 	readonly station: string;
 	readonly cylinder: number;
-	/** Hours run since it was fitted; null where nobody knows when that was. */
+	/** Hours run since it was fitted; null where no one knows when that was. */
 	readonly hours: number | null;
 	readonly asFitted: Readonly<Record<string, number>>;
 	/** Rebuilds in which it was looked at and kept. */

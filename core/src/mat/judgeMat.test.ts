@@ -70,7 +70,7 @@ describe('mates', () => {
 
 describe('judgeMat', () => {
 	const clean = (part: string) => entry(part, 'clean', {});
-	it('judges every cell once, and leaves what nobody looked at open', () => {
+	it('judges every cell once, and leaves what no one looked at open', () => {
 		const judged = judgeMat(facts(), new Map());
 		expect(judged).toHaveLength(cells.length);
 		expect(judged.every(({ judgement }) => ['open', 'replace'].includes(judgement.verdict))).toBe(true);

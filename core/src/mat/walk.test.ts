@@ -81,7 +81,7 @@ describe('firstUnmeasured', () => {
 		expect(next('maleAdapter', {})).toBeUndefined();
 		expect(next('maleAdapter', { findings: findings('nick') })).toMatchObject({ characteristic: 'bore' });
 	});
-	it('leads through a face that somebody has begun', () =>
+	it('leads through a face that someone has begun', () =>
 		expect(
 			next('manifold', {
 				readings: [...[0, 1, 2, 3, 4, 5].map((line) => reading('flatness', line, 0)), reading('faceHeights', 0, 0)]

@@ -15,7 +15,7 @@ const gridOf = (sheet: SheetCharacteristic): MeasuringPoint[] => {
 	return rows.flatMap((_, row) => columns.map((_, column) => ({ characteristic: sheet.key, row, column })));
 };
 
-/** The next place without a reading, in walking order: of what is wanted, and of any grid that somebody has begun. */
+/** The next place without a reading, in walking order: of what is wanted, and of any grid that someone has begun. */
 export function firstUnmeasured(
 	{ station, record }: Pick<LaidPart, 'station' | 'record'>,
 	policy: Policy

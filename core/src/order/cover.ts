@@ -4,7 +4,7 @@ import { requireThat } from '../number';
 export interface Offer {
 	readonly number: string;
 	readonly price: number;
-	/** Days until it is here; left out where nobody has said. */
+	/** Days until it is here; left out where no one has said. */
 	readonly days?: number;
 	/** How many can be had; left out: as many as are wanted. */
 	readonly most?: number;
@@ -38,7 +38,7 @@ export interface Cover {
 	readonly days: number;
 }
 
-/** Stations of which nobody offers as many as are needed, and how many can be had. */
+/** Stations of which no one offers as many as are needed, and how many can be had. */
 export interface Uncovered {
 	readonly station: string;
 	readonly needed: number;

@@ -53,7 +53,7 @@ describe('neededParts', () => {
 			decide('packing', 'replace', 3),
 			decide('packing', 'reuse', 2),
 			decide('plunger', 'lookAgain', 1),
-			decide('packingBore', 'replace', 1) // a surface of the pump itself: nobody sells it
+			decide('packingBore', 'replace', 1) // a surface of the pump itself: no one sells it
 		];
 		const { places } = together(marram, { scope: 'packing' }, cells, fold(log));
 		expect(neededParts(places.values())).toEqual([{ station: 'packing', pieces: 4, places: 2 }]);
@@ -109,7 +109,7 @@ describe('coverWith', () => {
 		expect(() => coverWith(problem, { K: 0.5 })).toThrow(expect.objectContaining({ argument: 'bought' })));
 });
 
-describe('around what somebody wants', () => {
+describe('around what someone wants', () => {
 	it('the rest of the need is left, for the other offers', () => {
 		const left = around(problem, { K: 1 });
 		const held = kit.holds.find(({ station }) => station === 'seal')!.pieces;

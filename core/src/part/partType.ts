@@ -85,7 +85,7 @@ export interface Characteristic {
 	readonly form?: 'runout' | 'flatness';
 }
 
-/** A value of the design that a figure needs and nobody measures: a gland's depth, a spring's working length. */
+/** A value of the design that a figure needs and no one measures: a gland's depth, a spring's working length. */
 interface DesignValue {
 	readonly key: string;
 	readonly name: string;

@@ -8,7 +8,7 @@ interface HoldTest {
 	readonly minutes: number;
 	/** Standard uncertainty of either reading, MPa. */
 	readonly u: number;
-	/** How far the water cooled meanwhile, K (below 0 where it warmed), its standard uncertainty, and the temperature about which it was. */
+	/** How far the water cooled during the hold, K (below 0 where it warmed), its standard uncertainty, and the temperature about which it was. */
 	readonly cooled?: { readonly byK: number; readonly uK: number; readonly atC: number };
 }
 

@@ -11,7 +11,7 @@ export type TraceVerdict =
 			readonly cylinder: number;
 			readonly probability: number;
 	  }
-	/** One valve of one cylinder: without a mark on the shaft nobody can say which. */
+	/** One valve of one cylinder: without a mark on the shaft no one can say which. */
 	| { readonly what: 'oneValve'; readonly probability: number };
 
 export interface TraceFinding {

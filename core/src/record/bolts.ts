@@ -2,7 +2,7 @@ import { readTorque, tighteningPasses, torqueWindow, type TighteningPass } from 
 import type { Tightenings } from './kinds/tightened';
 import type { Station } from './sheet';
 
-/** A bolt of the round in hand, and how its last tightening lies against the window: undefined where nobody has been there. */
+/** A bolt of the round in hand, and how its last tightening lies against the window: undefined where no one has been there. */
 interface BoltState {
 	readonly pass: number;
 	readonly bolt: number;

@@ -64,6 +64,6 @@ export function flowOn(
 	};
 }
 
-/** How much warmer the liquid left than it came, K; undefined where nobody took it. */
+/** How much warmer the liquid left than it came, K; undefined where no one took it. */
 export const riseOn = ({ temperature }: Pick<Proofs, 'temperature'>): number | undefined =>
 	temperature && temperature.outlet.value - temperature.inlet.value;

@@ -20,7 +20,7 @@ describe('names in place of ids', () => {
 		expect(withNames({ [[...ids.keys()][0]]: [[...ids.keys()][1], '@person/1'] }, ids)).toEqual({
 			'@person/1': ['@gauge/Micrometer @ home', '@@person/1']
 		}));
-	it('that nobody knows are said', () =>
+	it('that no one knows are said', () =>
 		expect(() => withIds({ by: '@person/2' }, back)).toThrow(new RangeError('@person/2')));
 });
 

@@ -101,7 +101,7 @@ describe('holdOn', () => {
 		expect([noted.noted, not.noted]).toEqual([true, false]);
 		expect(not.pWithin).toBeLessThan(noted.pWithin);
 	});
-	it('trusts an overdue one less, and assumes class 1 where it is none for pressure or nobody knows it', () => {
+	it('trusts an overdue one less, and assumes class 1 where it is none for pressure or no one knows it', () => {
 		const overdue = { ...gauge, facts: { ...gauge.facts, overdue: true } };
 		expect(by(11.69, [overdue]).pWithin).toBeLessThan(by(11.69, [gauge]).pWithin);
 		const [micrometer, other] = [

@@ -7,7 +7,7 @@ import type { ModelSheet } from './sheet';
 
 type Of<T extends Proof['payload']['test']> = Extract<Proof['payload'], { test: T }>;
 
-/** Where nobody said which gauge: a class 1 one of the test's own range, 1 % of it either way, evenly spread (EN 837-1). */
+/** Where no one said which gauge: a class 1 one of the test's own range, 1 % of it either way, evenly spread (EN 837-1). */
 const GAUGE_CLASS = 0.01;
 /** The kind of gauge that a hold is read by. */
 export const PRESSURE_GAUGE: GaugeKind = 'pressure gauge';
@@ -83,7 +83,7 @@ export type Unproved =
 	| { readonly what: 'notLookedAt' | 'drips'; readonly place: string }
 	/** An answer keeps it back. */
 	| { readonly what: 'held'; readonly answer: string; readonly why: string; readonly cylinder: number }
-	/** Something of a broken part is still in the pump, for all that anybody knows. */
+	/** Something of a broken part is still in the pump, for all that anyone knows. */
 	| { readonly what: 'fragmentLost'; readonly part: string; readonly cylinder: number };
 
 /** What the answers of a job keep it back for: a hold, or a pump that is in question as a whole. */

@@ -76,7 +76,7 @@ export const unaccounted = (pieces: readonly PiecesOut[]): PiecesOut[] =>
 		({ expected, out, fragmentsLostAt }) => (out !== undefined && out !== expected) || fragmentsLostAt.length > 0
 	);
 
-/** Fragments that nobody has found, place by place: what keeps a pump from being closed in good faith. */
+/** Fragments that no one has found, place by place: what keeps a pump from being closed in good faith. */
 export const lostFragments = (pieces: readonly PiecesOut[]): Unproved[] =>
 	pieces.flatMap(({ station, fragmentsLostAt }) =>
 		fragmentsLostAt.map((cylinder): Unproved => ({ what: 'fragmentLost', part: station.name, cylinder }))

@@ -140,7 +140,7 @@ describe('buildSteps', () => {
 
 describe('putting in', () => {
 	const marram = demoSheet('marram');
-	it('lets nobody close the head over a forgotten plunger ring', () => {
+	it('lets no one close the head over a forgotten plunger ring', () => {
 		const { take, putIn, tighten } = bench(marram, 'packing');
 		for (const cylinder of [1, 2, 3])
 			for (const station of ['retainerGasket', 'retainerORing', 'retainerBackup', 'plunger', 'plungerRetainer']) {

@@ -1,7 +1,7 @@
 import { requireThat } from '../number';
 import { isWatchedLate, requireLives, type ObservedLife } from './observedLife';
 
-/** A stretch of hours in which ends may lie, and the share of all lives that ends there. Where within it nobody can say. */
+/** A stretch of hours in which ends may lie, and the share of all lives that ends there. Where within it no one can say. */
 export interface Mass {
 	readonly after: number;
 	readonly by: number;

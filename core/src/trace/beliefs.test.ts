@@ -63,7 +63,7 @@ describe('findingsAt', () => {
 		expect(at({ ...torn, inspections: [] }, 'sealTorn', 1)).toBeUndefined();
 		expect(at(torn, 'rigAir', 0)).toBeUndefined();
 	});
-	it('does not find a kept scratch anew, and finds it kept', () => {
+	it('does not find a kept scratch again, and finds it kept', () => {
 		const kept = rebuild(2000, { 'plunger/1': { seenBefore: ['axialScoring'] } });
 		expect(at(kept, 'plungerScored', 1)).toBeUndefined();
 		expect(at(kept, 'plungerScoredKept', 1)).toBe(true);

@@ -32,7 +32,7 @@ export interface Belief extends CauseAt {
 	readonly carriedBy: readonly (FindingAt & { readonly factor: number })[];
 }
 
-/** Something that nobody has looked for yet, by how much it would tell a minute. */
+/** Something that no one has looked for yet, by how much it would tell a minute. */
 interface NextCheck {
 	readonly finding: string;
 	readonly cylinder: number;
@@ -192,14 +192,14 @@ function tooMany(network: CauseNetwork, causes: readonly Pair[], seen: readonly 
 	);
 }
 
-/** A case that somebody confirmed: the cause, and what was found and looked for at the rebuild that it was confirmed on. */
+/** A case that someone confirmed: the cause, and what was found and looked for at the rebuild that it was confirmed on. */
 export interface Confirmed extends CauseAt {
 	readonly findings: readonly FindingAt[];
 }
 
 /**
  * The network as confirmed cases have taught it: each link's strength by the Beta counts of its prior weight and of the cases in which its
- * finding was looked for at the cause's place. Nothing is learnt from a case that nobody confirmed.
+ * finding was looked for at the cause's place. Nothing is learnt from a case that no one confirmed.
  * Source: A. Gelman et al., Bayesian Data Analysis (2013), 2.4.
  */
 export function learnStrengths(network: CauseNetwork, confirmed: readonly Confirmed[]): CauseNetwork {

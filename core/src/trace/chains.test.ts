@@ -116,7 +116,7 @@ describe('followChains', () => {
 		for (const [t, row] of smoothed.entries())
 			for (const [k, p] of row.entries()) expect(Math.abs(p - truth.smoothed[t][k])).toBeLessThan(1e-9);
 	}, 60_000);
-	it('leaves a cause that nobody can observe at its own odds', () => {
+	it('leaves a cause that no one can observe at its own odds', () => {
 		const chains = [{ prior: 0.2, perHour: 1e-4 }];
 		const quiet = (hours: number): Visit => ({ hours, observed: [], actions: [] });
 		const { filtered, smoothed, logEvidence } = followed(followChains(chains, [quiet(0), quiet(1000)]));

@@ -8,7 +8,7 @@ export interface PartInspection {
 	readonly station: string;
 	readonly cylinder: number;
 	readonly pumpHours: number;
-	/** The pump's hours when the part was fitted; null where nobody knows. */
+	/** The pump's hours when the part was fitted; null where no one knows. */
 	readonly fittedHours: number | null;
 	readonly marks: readonly { readonly pattern: string; readonly severity: number; readonly onset: Onset }[];
 }
@@ -20,7 +20,7 @@ export interface CountedInspection extends Omit<Inspection, 'hours'> {
 	readonly hours?: number;
 	/** Patterns that were there at an earlier inspection at the same part and have not grown since: the same mark, not a new event. */
 	readonly seenBefore: readonly string[];
-	/** Marks that service did not make, or nobody knows what did. */
+	/** Marks that service did not make, or no one knows what did. */
 	readonly keptOut: readonly Exclude<Onset, 'service'>[];
 }
 

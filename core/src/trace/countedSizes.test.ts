@@ -19,7 +19,7 @@ describe('countedSizes', () => {
 		]));
 	it('watches a size no longer once it is beyond, also where a later reading says otherwise', () =>
 		expect(countedSizes([read(2500, true), read(4000, true), read(5000), read(6000)])).toHaveLength(1));
-	it('cannot count the first reading of a part whose age nobody knows, but those after it', () => {
+	it('cannot count the first reading of a part whose age no one knows, but those after it', () => {
 		const unknown = { fittedHours: null };
 		expect(countedSizes([read(2500, false, unknown), read(4000, true, unknown)])).toMatchObject([{ hours: 1500 }]);
 		expect(countedSizes([read(2500, true, unknown), read(4000, true, unknown)])).toEqual([]);

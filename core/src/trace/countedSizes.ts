@@ -5,14 +5,14 @@ export interface SizeInspection {
 	readonly part: string;
 	readonly characteristic: string;
 	readonly pumpHours: number;
-	/** The pump's hours when the part was fitted; null where nobody knows. */
+	/** The pump's hours when the part was fitted; null where no one knows. */
 	readonly fittedHours: number | null;
 	readonly beyond: boolean;
 }
 
 /**
  * Over how many hours each reading of a size watched for it to pass its limit: since it was last read, or the part fitted. A size that
- * is beyond once stays so, and is watched no longer; where nobody knows since when, the reading does not count.
+ * is beyond once stays so, and is watched no longer; where no one knows since when, the reading does not count.
  * Shape: readings of one pump in any order; those that count, by the pump's hours. Errors: PreconditionError for hours not finite.
  */
 export function countedSizes<L extends SizeInspection>(inspections: readonly L[]): (L & { readonly hours: number })[] {

@@ -9,7 +9,7 @@ import type { CauseNetwork, FindingNode } from './network';
 export interface InspectedAt extends Pick<CountedInspection, 'station' | 'cylinder' | 'patterns' | 'seenBefore'> {
 	/** Patterns that an earlier assembly made. */
 	readonly byAssembly: readonly string[];
-	/** Hours that it had run; null where nobody knows. */
+	/** Hours that it had run; null where no one knows. */
 	readonly ranHours: number | null;
 	/** Whether it was taken out worn or damaged. */
 	readonly failed: boolean;
@@ -49,7 +49,7 @@ type Sheet = Pick<ModelSheet, 'stations' | 'cylinders' | 'ratedPressureMPa' | 'r
 /**
  * What a rebuild says of every finding of the network, cylinder by cylinder: present, looked for and absent, or not looked for.
  * Damage done while stripping counts nowhere; what an earlier assembly did only for the findings that ask for it. A mark that was there
- * before and was kept is not found anew. Shape: findings whose parts the sheet does not have are left out.
+ * before and was kept is not found again. Shape: findings whose parts the sheet does not have are left out.
  */
 export function findingsAt(network: CauseNetwork, sheet: Sheet, rebuild: RebuildEvidence): FindingAt[] {
 	const looksAt = groupBy(rebuild.inspections, ({ station, cylinder }) => placeKey(station, cylinder));

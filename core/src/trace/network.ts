@@ -66,9 +66,9 @@ const causeSchema = z.strictObject({
 	phase: z.enum(['early', 'any', 'late']),
 	/** P(at work when the pump is first seen). */
 	prior: share,
-	/** How often it arises anew, per 1000 h of a pump or cylinder without it. */
+	/** How often it arises again, per 1000 h of a pump or cylinder without it. */
 	per1000h: z.number().gt(0).max(10),
-	/** P(it is gone after a rebuild though nobody acted on it): what one assembly did the next one undoes, an incident is over, a season passes. */
+	/** P(it is gone after a rebuild though no one acted on it): what one assembly did the next one undoes, an incident is over, a season passes. */
 	endsByItself: z.number().min(0).max(1).default(0),
 	links: z
 		.array(
@@ -106,7 +106,7 @@ export type NetworkFault =
 	| { readonly code: 'withoutCause'; readonly key: string }
 	| { readonly code: 'cycle'; readonly keys: readonly string[] };
 
-/** Reads a network that somebody wrote; all its faults at once. */
+/** Reads a network that someone wrote; all its faults at once. */
 export function readNetwork(
 	input: unknown
 ): { readonly network: CauseNetwork } | { readonly faults: readonly NetworkFault[] } {

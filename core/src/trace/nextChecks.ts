@@ -17,7 +17,7 @@ interface Telling {
 
 /**
  * What to look at next: expected reduction of the summed marginal entropies of the causes as they stand at the last visit, per
- * minute that the check takes; the most telling first. A check of a cause that nothing has touched is reckoned with that cause's own odds.
+ * minute that the check takes; the most telling first. A check of a cause that nothing has touched is weighed with that cause's own probability.
  * Errors: PreconditionError for minutes not above 0. Source: M. Ben-Bassat, IEEE Trans. PAMI 4 (1982) 320–324; C. Shannon (1948).
  */
 export function nextChecks(last: LastVisit, checks: readonly Check[]): Telling[] {

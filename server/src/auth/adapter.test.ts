@@ -119,7 +119,7 @@ describe('the sign-in library’s tables through our models', () => {
 			(await adapter.findOne<{ count: number }>({ model: 'rateLimit', where: [where('key', 'eq', 'mara')] }))?.count
 		).toBe(21);
 	});
-	it('sets other columns in the same statement, and raises nothing where nobody is meant', async () => {
+	it('sets other columns in the same statement, and raises nothing where no one is meant', async () => {
 		const raised = await adapter.incrementOne<{ count: number; lastRequest: number | string }>({
 			model: 'rateLimit',
 			where: [where('key', 'eq', 'ines')],

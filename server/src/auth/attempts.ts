@@ -5,13 +5,13 @@ import { countAttempt } from '../db/sql/countAttempt';
 
 const WINDOW_MS = 15 * 60 * 1000;
 /**
- * Wrong passwords in a quarter of an hour: of one account from one address, so that a person who guesses locks nobody else
+ * Wrong passwords in a quarter of an hour: of one account from one address, so that a person who guesses locks no one else
  * out; of one account from anywhere, so that many addresses guess no better; from one address, for a program that goes
  * through accounts (a whole shop may sign in from one).
  */
 const MOST = { both: 10, account: 60, address: 300 } as const;
 
-// Kept as digests: the table tells nobody's address.
+// Kept as digests: the table tells no one's address.
 const digest = (...parts: string[]): string => createHash('sha256').update(parts.join('\n')).digest('base64url');
 const keysOf = (account: string, address: string): [string, number][] => [
 	[digest('both', account, address), MOST.both],

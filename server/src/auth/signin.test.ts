@@ -60,13 +60,13 @@ describe('sign-in', () => {
 		expect(result.headers.getSetCookie().join()).toMatch(/HttpOnly/i);
 		expect(result.headers.getSetCookie().join()).toMatch(/SameSite=Lax/i);
 	});
-	it('refuses a wrong password and somebody unknown alike', async () => {
+	it('refuses a wrong password and someone unknown alike', async () => {
 		expect(await attempt('wrong')).toEqual({ kind: 'refused' });
 		expect(await auth.signIn({ email: 'nobody@harrow.example', password: PASSWORD }, '198.51.100.1')).toEqual({
 			kind: 'refused'
 		});
 	});
-	it('knows nobody by a made-up cookie', async () =>
+	it('knows no one by a made-up cookie', async () =>
 		expect(await auth.whoIs(new Headers({ cookie: 'exetasis.session_token=made.up' }))).toBeUndefined());
 	it('is not believed of a right token with another signature, nor of one that is cut off', async () => {
 		const cookies = await signedIn(PASSWORD);
@@ -136,7 +136,7 @@ describe('sign-in', () => {
 		for (let i = 0; i < 12; i++) guesses.push(await changePassword(shop.scope, id, 'guess', `${STRONG} ${i}`));
 		expect([guesses[0], guesses.at(-1)]).toEqual(['wrongPassword', 'tooMany']);
 	});
-	it('with a first password says so until it is changed; a lost one is given anew from the server', async () => {
+	it('with a first password says so until it is changed; a lost one is given again from the server', async () => {
 		const asked = { name: 'Tova Brandt', email: 'tova@harrow.example', role: 'lead' as const };
 		const invited = await invite(shop.scope, asked);
 		if (invited.kind !== 'invited') throw new Error(invited.kind);

@@ -17,7 +17,7 @@ describe('answers kept by what they rest on', () => {
 		expect(kept.get('two')).toBeUndefined();
 		expect(await kept.get('one')).toBe(1);
 	});
-	it('are forgotten where they failed, and worked out anew', async () => {
+	it('are forgotten where they failed, and worked out again', async () => {
 		const kept = new Kept<number>(2);
 		await expect(kept.keep('one', Promise.reject(new Error('a thread ended')))).rejects.toThrow('a thread ended');
 		expect(kept.get('one')).toBeUndefined();

@@ -53,7 +53,7 @@ async function catchUp(db: Database): Promise<void> {
 		await work(db).catch((cause: unknown) => log.error({ err: cause }, 'work after the start is left undone'));
 }
 
-// Records that grew while nobody worked them, or that an earlier version of the method fitted. What is not due is left at once.
+// Records that grew while no one worked them, or that an earlier version of the method fitted. What is not due is left at once.
 async function fitWhereDue(db: Database): Promise<void> {
 	for (const shopId of await shopIds(db)) {
 		const scope = { db, shopId };
@@ -71,7 +71,7 @@ const shopIds = async (db: Database): Promise<string[]> =>
 	(await db.models.shop.findAll({ attributes: ['id'] })).map((shop) => shop.get('id') as string);
 
 /**
- * Asks for a model's record to be fitted anew, behind everybody's back. Where no node does background work (commands,
+ * Asks for a model's record to be fitted again, behind everybody's back. Where no node does background work (commands,
  * tests) nothing happens: there `refit` is called by itself.
  */
 export async function fitSoon(shopId: string, model: string): Promise<void> {

@@ -138,7 +138,7 @@ describe('withdrawals', () => {
 		await Promise.all(marks.map(({ id }) => send([make('withdraw', { entry: id, why: 'undone' })])));
 		for (const { id } of marks) expect(await standingInspections(id)).toHaveLength(0);
 	});
-	it('can be made anew from the log alone', async () => {
+	it('can be made again from the log alone', async () => {
 		const [gone, stays] = [mark(), mark()];
 		await send([gone, stays, make('withdraw', { entry: gone.id, why: 'undone' })]);
 		const all = () =>

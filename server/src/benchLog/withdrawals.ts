@@ -18,7 +18,7 @@ export async function projectWithdrawn(scope: ShopScope, jobId: string): Promise
 	);
 }
 
-/** Makes everything that is kept beside a shop's log anew from the log alone. */
+/** Makes everything that is kept beside a shop's log again from the log alone. */
 export async function projectShop(scope: ShopScope): Promise<void> {
 	await projectAnew(scope);
 	const jobs = await of(scope, 'logEntry').all({ kind: kindsTakingBack }, { attributes: ['jobId'], group: ['jobId'] });

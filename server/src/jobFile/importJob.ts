@@ -24,7 +24,7 @@ import { keepGauges, keepPeople, keepPump, keepSheet } from './shopThings';
 /**
  * Takes a job in from the text of a job file: its sheet, site, gauges and pump where the shop has them not, its parts, its
  * log and its photographs. Exported again it is the same text. What is not taken leaves nothing behind. People of the file
- * become people of this shop who cannot sign in, so that nobody here is said to have done what somebody else did.
+ * become people of this shop who cannot sign in, so that no one here is said to have done what someone else did.
  */
 export async function importJob(scope: ShopScope, source: string): Promise<Imported> {
 	const read = readJobFile(source);
@@ -38,7 +38,7 @@ async function takeOrSay(scope: ShopScope, file: JobFile, again: boolean): Promi
 		return { kind: 'imported', jobId };
 	} catch (cause) {
 		if (cause instanceof Refused) return cause.why;
-		// Somebody took the same in at the same moment: what is there now says why not.
+		// Someone took the same in at the same moment: what is there now says why not.
 		if (wasTaken(cause) && again) return takeOrSay(scope, file, false);
 		// PostgreSQL's classes of data exceptions and broken constraints, and what the core cannot work with.
 		if (/^2[23]/.test(codeOf(cause) ?? '') || cause instanceof PreconditionError) return { kind: 'unworkable' };

@@ -102,7 +102,7 @@ const changed = (text: string, change: (file: JobFile) => void): string => {
 };
 
 describe('a job as a file', () => {
-	it('names no id of the database but its entries’, nor anybody’s address', () => {
+	it('names no id of the database but its entries’, nor anyone’s address', () => {
 		const file = JSON.parse(released) as JobFile;
 		const entries = new Set(file.log.map(({ id }) => id));
 		const ids = released.match(/[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}/g)!;
@@ -140,7 +140,7 @@ describe('a job as a file', () => {
 		expect(await of(scope, 'reading').count({ jobId })).toBe(1);
 	});
 
-	it('makes people of the file nobody who can sign in, and two files’ same person one', async () => {
+	it('makes people of the file no one who can sign in, and two files’ same person one', async () => {
 		const scope = await emptyShop('People');
 		await importJob(scope, released);
 		await importJob(scope, open);

@@ -46,7 +46,7 @@ async function keepSite(scope: ShopScope, name: string): Promise<string> {
 /** The end of the addresses of people who are known from a job file only; no mail goes there. */
 const FROM_A_FILE = '@job-file.invalid';
 
-/** People of the file, by its keys: somebody of that name from an earlier file, else a new one who cannot sign in. */
+/** People of the file, by its keys: someone of that name from an earlier file, else a new one who cannot sign in. */
 export async function keepPeople(scope: ShopScope, people: JobFile['people']): Promise<Map<string, string>> {
 	const known = await of(scope, 'user').all({ active: false }, { attributes: ['id', 'name', 'email'] });
 	const earlier = new Map(

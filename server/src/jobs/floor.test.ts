@@ -85,7 +85,7 @@ describe('a job on the floor', () => {
 		await append(shop.scope, user(), bench.job.id, [gasket]);
 		expect((await onFloor(bench.job.id)).closing).toMatchObject({ in: 1, of: closing!.of });
 	});
-	it('is nobody else’s', async () => expect((await floorOf(other.scope)).jobs).toEqual([]));
+	it('is no one else’s', async () => expect((await floorOf(other.scope)).jobs).toEqual([]));
 });
 
 describe('a place before', () => {

@@ -52,7 +52,7 @@ describe('what lies ahead of the parts on a mat', () => {
 			['forecastsOf', 1]
 		]);
 	});
-	it('of open jobs is there before anybody opens them', async () => {
+	it('of open jobs is there before anyone opens them', async () => {
 		const bench = await openJob(shop, { meterHours: 1700 });
 		await foreseeOpenJobs(shop.scope, bench.job.model);
 		asked.mockClear();

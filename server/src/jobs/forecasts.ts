@@ -55,7 +55,7 @@ export async function foreseen(shop: string, bench: Bench): Promise<Bench> {
 	};
 }
 
-/** Works out what lies ahead on the mats of open jobs, or of those of one model, before anybody opens them: the newest first. */
+/** Works out what lies ahead on the mats of open jobs, or of those of one model, before anyone opens them: the newest first. */
 export async function foreseeOpenJobs(scope: ShopScope, model?: string): Promise<void> {
 	const pumps = model && (await of(scope, 'pump').all({ model }, { attributes: ['id'] }));
 	const open = { releasedAt: null, ...(pumps ? { pumpId: pumps.map(({ id }) => id) } : {}) };

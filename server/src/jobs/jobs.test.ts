@@ -170,7 +170,7 @@ describe('where a released pump goes', () => {
 		expect((await release(shop.scope, lead, job, { ...asIs, handover })).kind).toBe('released');
 		expect((await benchOf(shop.scope, job))!.handover).toEqual(handover);
 	});
-	it('is the shelf where nobody says', async () => {
+	it('is the shelf where no one says', async () => {
 		const job = await finished();
 		expect((await release(shop.scope, shop.people.lead, job, asIs)).kind).toBe('released');
 		expect((await benchOf(shop.scope, job))!.handover).toEqual({ to: 'shelf', connected: false });

@@ -27,7 +27,7 @@ import { replaceParts, type Replacement } from '../parts';
 import { benchOf, type Bench } from './bench';
 import { foreseen } from './forecasts';
 
-/** A place whose part nobody has decided on. */
+/** A place whose part no one has decided on. */
 interface Undecided {
 	readonly station: string;
 	readonly cylinder: number;
@@ -38,7 +38,7 @@ export type Released =
 	| { readonly kind: 'released'; readonly replaced: number; readonly reused: number }
 	| { readonly kind: 'stepsOpen'; readonly steps: readonly string[] }
 	| { readonly kind: 'undecided'; readonly places: readonly Undecided[] }
-	/** It goes into service, and nobody has said that hoses and covers are back. */
+	/** It goes into service, and no one has said that hoses and covers are back. */
 	| { readonly kind: 'notConnected' }
 	/** Not all of it is put together and proved; a lead may let it go all the same, and says why. */
 	| { readonly kind: 'notTogether'; readonly left: StillToDo }
@@ -132,7 +132,7 @@ function stillToDo({ sheet, job, cells, policy, gauges }: Bench, state: JobState
 	return left.steps.length + left.tests.length > 0 ? left : undefined;
 }
 
-/** Lot, supplier and kit of the bag that a station's new parts came out of, as far as somebody has said: the last that came. */
+/** Lot, supplier and kit of the bag that a station's new parts came out of, as far as someone has said: the last that came. */
 function bag(arrivals: JobState['arrivals'], station: string): Pick<Replacement, 'lot' | 'supplier' | 'kit'> {
 	const last = arrivals.findLast(({ payload }) => payload.station === station)?.payload;
 	const kit = last?.kit ?? (last?.from === 'bought' ? BY_ITSELF : null);

@@ -57,7 +57,7 @@ it('how parts were found is kept by place, the last word counts, and what is tak
 	expect((await traceOf(other.scope, bench.job.pumpId)).foundWrong).toEqual([]);
 });
 
-it('a fragment that nobody has found holds the release, and is not forgotten by a later word on where it lay', async () => {
+it('a fragment that no one has found holds the release, and is not forgotten by a later word on where it lay', async () => {
 	const bench = await openJob(shop, { scope: 'valves' });
 	const { technician, lead } = shop.people;
 	const valve = partAt(bench, 'inletValve', 2);

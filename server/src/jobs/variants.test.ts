@@ -59,7 +59,7 @@ const lying = ({ cells }: Bench, station: string) =>
 const MIXED = { guide: ['flat', 'u', 'u'] };
 
 describe('a pump with variants', () => {
-	it('lays out what it is made of, cylinder by cylinder; where nobody knows, all that could be', async () => {
+	it('lays out what it is made of, cylinder by cylinder; where no one knows, all that could be', async () => {
 		const mixed = await received(MIXED);
 		expect([lying(mixed, 'flatSeal'), lying(mixed, 'curvedSeal')]).toEqual([[1], [2, 3]]);
 		const unknown = await received({});
@@ -118,7 +118,7 @@ describe('a pump with variants', () => {
 
 describe('what a pump is made of, found as it is opened', () => {
 	const benchAgain = async (id: string) => (await benchOf(shop.scope, id))!;
-	it('is asked where nobody said it, lays the mat out anew, and stays with the pump', async () => {
+	it('is asked where no one said it, lays the mat out again, and stays with the pump', async () => {
 		const bench = await received({});
 		expect(stillOpen(bench)?.variants.map(({ key }) => key)).toEqual(['guide']);
 		expect(await setVariants(shop.scope, bench.job.id, MIXED)).toEqual({ kind: 'kept' });

@@ -5,7 +5,7 @@ import { pinnedSheet, toReceive, type ModelToReceive } from '../sheets';
 import type { Bench } from './bench';
 import { recordedParts, type NamedPart } from './recordedParts';
 
-/** What of a pump's variants nobody could say when it was received; undefined where nothing is open. */
+/** What of a pump's variants no one could say when it was received; undefined where nothing is open. */
 export function stillOpen({
 	job,
 	sheet
@@ -18,7 +18,7 @@ export type Said =
 	| { readonly kind: 'kept' }
 	| { readonly kind: 'unknownJob' | 'released' }
 	| { readonly kind: 'wrongVariant' }
-	/** Said before, at receipt or by somebody else just now: a pump does not change while it is open. */
+	/** Said before, at receipt or by someone else just now: a pump does not change while it is open. */
 	| { readonly kind: 'saidBefore'; readonly variants: readonly string[] }
 	/** Parts that such a pump has not, and that something is recorded of. */
 	| { readonly kind: 'partsRecorded'; readonly parts: readonly NamedPart[] };

@@ -35,7 +35,7 @@ export interface Life extends ObservedLife {
 
 export interface ShopLives {
 	readonly lives: readonly Life[];
-	/** Left out: nobody knows when they were fitted. */
+	/** Left out: no one knows when they were fitted. */
 	readonly unknownAge: number;
 	/** Left out where parts count from their pump’s first visit: those that had ended by then. */
 	readonly endedUnwatched: number;

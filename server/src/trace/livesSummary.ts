@@ -59,7 +59,7 @@ export function summaryOf({ lives, unknownAge, endedUnwatched, watched }: ShopLi
 		.filter(({ from, until }) => until > from)
 		.map(({ from, until, replacedAt }) => ({
 			until: until - from,
-			// What was taken out at the first sight of the pump belongs to a time that nobody watched.
+			// What was taken out at the first sight of the pump belongs to a time that no one watched.
 			at: replacedAt.map((at) => at - from).filter((at) => at > 0 && at <= until - from)
 		}));
 	return {

@@ -20,7 +20,7 @@ export async function networkOf(scope: ShopScope): Promise<NetworkInForce> {
 type NetworkKept =
 	| { readonly kind: 'kept'; readonly revision: number }
 	| { readonly kind: 'faults'; readonly faults: readonly NetworkFault[] }
-	/** Somebody else kept one meanwhile. */
+	/** Someone else kept one meanwhile. */
 	| { readonly kind: 'overtaken'; readonly revision: number };
 
 /** Keeps a network as the next revision; what was there before stays on record. */

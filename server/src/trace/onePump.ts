@@ -35,7 +35,7 @@ export interface PumpTrace {
 	readonly withoutExposure: number;
 	/** What an earlier assembly had left wrong, found when the pump was opened. */
 	readonly foundWrong: readonly FoundWrongAtPlace[];
-	/** Marks kept out: made while stripping, by an earlier assembly, or by nobody knows what. */
+	/** Marks kept out: made while stripping, by an earlier assembly, or by no one knows what. */
 	readonly keptOut: { readonly handling: number; readonly assembly: number; readonly unknown: number };
 }
 

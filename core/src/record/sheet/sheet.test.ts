@@ -357,7 +357,7 @@ describe('variants', () => {
 		expect(texts({ manifold: 'plastic' }, 'in')).toEqual(['cracks', 'shears', 'heavy']);
 		expect(texts(undefined)).toEqual(['cracks', 'scratches', 'shears', 'heavy']); // not answered: nothing is hidden
 	});
-	it('decide what applies, at each cylinder; what nobody asked about hides nothing', () => {
+	it('decide what applies, at each cylinder; what no one asked about hides nothing', () => {
 		const flat = { guide: ['flat'] };
 		expect(applies(undefined, { guide: 'u' })).toBe(true);
 		expect(applies(flat)).toBe(true);

@@ -15,13 +15,13 @@ export const variantSchema = z.strictObject({
 export type Variant = z.infer<typeof variantSchema>;
 
 const choice = z.string().min(1).max(60);
-/** What was chosen, by variant: one choice, or one for each cylinder from the first. A variant that nobody asked about is left out. */
+/** What was chosen, by variant: one choice, or one for each cylinder from the first. A variant that no one asked about is left out. */
 export const chosenSchema = z.record(key, z.union([choice, z.array(choice).max(7)]));
 export type Chosen = z.infer<typeof chosenSchema>;
 
 /**
  * Whether something applies to a pump with these choices, at a cylinder or (0 or left out) at the pump as a whole, where one
- * cylinder that has it is enough. What nobody asked about hides nothing: it applies.
+ * cylinder that has it is enough. What no one asked about hides nothing: it applies.
  */
 export function applies(onlyWith: OnlyWith, chosen: Chosen = {}, cylinder = 0): boolean {
 	return Object.entries(onlyWith ?? {}).every(([variant, choices]) => {

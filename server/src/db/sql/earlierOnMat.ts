@@ -6,7 +6,7 @@ export interface EarlierAtPlace {
 	readonly station: string;
 	readonly cylinder: number;
 	readonly pumpHours: number;
-	/** What was decided; null where nobody did. */
+	/** What was decided; null where no one did. */
 	readonly verdict: string | null;
 	/** The worst mark that service had left, 0 for none. */
 	readonly worst: number;

@@ -50,7 +50,7 @@ const grouped = (by: ContrastedBy | 'pump', table: string) =>
 
 /**
  * Marks, sizes beyond their limit and hours of every station of the shop's models in groups, age by age, as far as they are counted (see
- * `upToDate`); a group that nobody knows is left out. By pump, for what is known of pumps elsewhere.
+ * `upToDate`); a group that no one knows is left out. By pump, for what is known of pumps elsewhere.
  */
 export const eventsByGroup = (scope: ShopScope, by: ContrastedBy | 'pump'): Promise<GroupedEvents[]> =>
 	rows(

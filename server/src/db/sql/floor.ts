@@ -20,7 +20,7 @@ export interface FloorJob {
 	readonly parts: number;
 	readonly inspected: number;
 	readonly decided: number;
-	/** The text of the first step that nobody has signed off. */
+	/** The text of the first step that no one has signed off. */
 	readonly nextStep: string | null;
 	/** Name and place of the first part that is not inspected, in walking order. */
 	readonly nextPart: { readonly name: string; readonly station: string; readonly cylinder: number } | null;

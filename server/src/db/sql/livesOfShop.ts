@@ -11,7 +11,7 @@ export interface LifeInShop {
 	readonly site: string | null;
 	readonly liquid: string | null;
 	readonly duty: Duty;
-	/** How the parts that it runs with were when it was fitted: new with it, kept clean, or kept with a mark; null where nobody can say. */
+	/** How the parts that it runs with were when it was fitted: new with it, kept clean, or kept with a mark; null where no one can say. */
 	readonly mate: 'new' | 'clean' | 'marked' | null;
 	readonly station: string;
 	readonly cylinder: number;

@@ -2,7 +2,7 @@ import { inTransaction, type ShopScope } from '../scope';
 import { insertInto, projections } from './projections';
 import { rows } from './statement';
 
-/** Empties a shop's projections and makes them anew from its log. */
+/** Empties a shop's projections and makes them again from its log. */
 export const projectAnew = (scope: ShopScope): Promise<void> =>
 	inTransaction(scope, async (within) => {
 		for (const projection of projections) {

@@ -21,7 +21,7 @@ const timer = (job: string, until: number): RunningTimer => ({
 });
 
 describe('timers', () => {
-	it('of one job are set anew, those of others run on', () => {
+	it('of one job are set again, those of others run on', () => {
 		setTimers('a', [timer('a', 5000)], 0);
 		setTimers('b', [timer('b', 6000)], 0);
 		setTimers('a', [], 0);
@@ -32,7 +32,7 @@ describe('timers', () => {
 		expect(runningTimers(11 * 3_600_000)).toHaveLength(1);
 		expect(runningTimers(13 * 3_600_000)).toEqual([]);
 	});
-	it('bear whatever somebody left in their place', () => {
+	it('bear whatever someone left in their place', () => {
 		for (const rubbish of ['{', '7', '[1,null,{"job":3}]', '']) {
 			kept.set('exetasis-timers', rubbish);
 			expect(runningTimers(0)).toEqual([]);

@@ -28,7 +28,7 @@ export function runningTimers(now: number): RunningTimer[] {
 	}
 }
 
-/** Sets the timers of a job anew: those of other jobs run on. */
+/** Sets the timers of a job again: those of other jobs run on. */
 export function setTimers(job: string, timers: readonly RunningTimer[], now: number): void {
 	try {
 		const others = runningTimers(now).filter((timer) => timer.job !== job);

@@ -21,7 +21,7 @@
 	}
 	let { bench, set, locked }: Props = $props();
 
-	/** A row stays itself while what it shows changes, so that only its own cells are drawn anew. */
+	/** A row stays itself while what it shows changes, so that only its own cells are drawn again. */
 	class Row {
 		outcome = $state.raw() as DecidedPart;
 		part = $state.raw() as BenchPart;

@@ -4,7 +4,7 @@ import { mergeAnswer } from './mergeAnswer';
 
 /**
  * A form that keeps what was typed whatever the server answers and whenever, and asks before a half-filled one is left.
- * What was wrong is no longer said once it has been sent anew.
+ * What was wrong is no longer said once it has been sent again.
  */
 export function keptForm<T extends Record<string, unknown>, M = string>(
 	form: SuperValidated<T, M>,

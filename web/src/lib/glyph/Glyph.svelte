@@ -10,7 +10,7 @@
 		face?: DrawnFace;
 		/** The face of its assembly that lies up on the bench now. */
 		up?: Lie;
-		/** Dotted while nobody has looked at the part. */
+		/** Dotted while no one has looked at the part. */
 		dotted?: boolean;
 		size?: number;
 	}

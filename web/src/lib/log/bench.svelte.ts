@@ -65,9 +65,9 @@ export class BenchState {
 		return [...aside, ...(this.outbox?.discarded ?? [])].join();
 	});
 	readonly log = $derived.by(() => fold([...this.#all.values()].filter(({ id }) => !this.#refused.includes(id))));
-	/** Steps without which the pump is not safe to work on and that nobody has signed off. */
+	/** Steps without which the pump is not safe to work on and that no one has signed off. */
 	readonly blocked = $derived.by(() => blockedBy(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
-	/** Cleaning steps that nobody has signed off: until then no part is called clean. */
+	/** Cleaning steps that no one has signed off: until then no part is called clean. */
 	readonly uncleaned = $derived.by(() => uncleaned(stepsInScope(this.bench.sheet, this.bench.job), this.log.steps));
 	/** Parts out against parts that the pump has. */
 	readonly piecesOut = $derived.by(() =>
@@ -84,7 +84,7 @@ export class BenchState {
 	readonly build = $derived.by(() => together(this.bench.sheet, this.bench.job, this.bench.cells, this.log));
 	/** Keys of the build steps that are done. */
 	readonly built = $derived.by(() => builtSteps(this.build, this.log.answers));
-	/** Assemblies that lie otherwise than the steps left them, because somebody has turned them over here. */
+	/** Assemblies that lie otherwise than the steps left them, because someone has turned them over here. */
 	turnedOver = $state<Record<string, boolean>>({});
 	/** Which face of each assembly lies up now. */
 	readonly up = $derived.by(() => {
@@ -104,7 +104,7 @@ export class BenchState {
 	/** By place, the places of the parts that one runs with. */
 	readonly mates = $derived.by(() => matePlaces(this.bench));
 
-	/** All parts of the mat by place. What has not changed stays the very same object, so that only its cell is drawn anew. */
+	/** All parts of the mat by place. What has not changed stays the very same object, so that only its cell is drawn again. */
 	readonly parts = $derived.by(() => {
 		this.#records = new Map(
 			[...this.log.parts].map(([part, record]) => {
@@ -149,7 +149,7 @@ export class BenchState {
 		this.#bench = bench;
 	}
 
-	// A part is judged anew only where its own record or a mate's has changed.
+	// A part is judged again only where its own record or a mate's has changed.
 	#judge(part: LaidPart, mates: readonly LaidPart[]): Judgement {
 		const before = this.#judged.get(part.cell.part);
 		const same =
@@ -236,7 +236,7 @@ export class BenchState {
 
 const entryById = ({ entry }: Kept) => [entry.id, entry] as const;
 
-/** What is proposed, or what was decided where somebody has. */
+/** What is proposed, or what was decided where someone has. */
 export const verdictOf = ({ record, judgement }: BenchPart) =>
 	standingDecision(record)?.payload.verdict ?? judgement.verdict;
 

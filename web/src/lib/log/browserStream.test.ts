@@ -102,7 +102,7 @@ describe('the stream of a browser', () => {
 		standing()[0].entries('job2', { id: 'b' });
 		expect(heard[2].entries).toHaveBeenLastCalledWith([{ id: 'b' }]);
 	});
-	it('begins anew for a tab that follows a job which is followed already: it wants the whole log', () => {
+	it('begins again for a tab that follows a job which is followed already: it wants the whole log', () => {
 		const { all } = browser(2);
 		all[0].follow('job', listener());
 		vi.advanceTimersByTime(100);

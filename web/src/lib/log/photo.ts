@@ -11,7 +11,7 @@ export interface Picture {
 const EDGE = 1600;
 const QUALITIES = [0.82, 0.65, 0.45];
 
-/** Draws a camera's picture anew, at most 1600 pixels long. Undefined where the browser cannot read it as a picture. */
+/** Draws a camera's picture again, at most 1600 pixels long. Undefined where the browser cannot read it as a picture. */
 export async function pictureFrom(file: Blob): Promise<Picture | undefined> {
 	const read = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => undefined);
 	if (!read) return undefined;

@@ -217,7 +217,7 @@
 </div>
 
 <style>
-	/* On a layer of its own: the hatched drawings are not painted anew when a panel below changes. */
+	/* On a layer of its own: the hatched drawings are not painted again when a panel below changes. */
 	.mat {
 		position: relative;
 		contain: layout paint;
@@ -249,7 +249,7 @@
 		inset: 0 0 0 auto;
 		background: linear-gradient(to left, var(--sheet), transparent);
 	}
-	/* Fixed columns: a mark on one cell lays nothing else out anew. */
+	/* Fixed columns: a mark on one cell lays nothing else out again. */
 	table {
 		table-layout: fixed;
 		border-collapse: collapse;

@@ -48,7 +48,7 @@ describe('renewAll', () => {
 });
 
 describe('acceptAll', () => {
-	it('takes what is proposed where nobody has decided', () =>
+	it('takes what is proposed where no one has decided', () =>
 		expect(acceptAll([part('a'), part('b', { verdict: 'replace' })])).toEqual([
 			{ kind: 'decision', part: 'a', payload: { verdict: 'reuse', proposed: 'reuse' } },
 			{ kind: 'decision', part: 'b', payload: { verdict: 'replace', proposed: 'replace' } }

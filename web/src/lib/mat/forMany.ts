@@ -1,7 +1,7 @@
 import { standingDecision } from '@exetasis/core/record';
 import type { BenchPart, NewEntry } from '$lib/log/bench.svelte';
 
-/** Clean, for those of these parts that nobody has looked at yet. */
+/** Clean, for those of these parts that no one has looked at yet. */
 export const cleanAll = (parts: readonly BenchPart[]): NewEntry[] =>
 	parts.filter(({ inspected }) => !inspected).map(({ cell }) => ({ kind: 'clean', part: cell.part, payload: {} }));
 
@@ -23,7 +23,7 @@ export const renewAll = (parts: readonly BenchPart[], why: string): NewEntry[] =
 			payload: { verdict: 'replace', proposed, ...(proposed === 'replace' ? {} : { why }) }
 		}));
 
-/** What is proposed, for those of these parts whose verdict nobody has confirmed yet and that needs no second thought. */
+/** What is proposed, for those of these parts whose verdict no one has confirmed yet and that needs no second thought. */
 export const acceptAll = (parts: readonly BenchPart[]): NewEntry[] =>
 	parts.flatMap(({ cell, inspected, record, judgement: { verdict } }) =>
 		inspected && record.decisions.length === 0 && (verdict === 'reuse' || verdict === 'replace')

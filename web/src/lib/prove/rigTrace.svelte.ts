@@ -14,7 +14,7 @@ export class RigTrace {
 	working = $state(false);
 	/** Samples since it began, or since the last that were lost. */
 	count = $state(0);
-	/** How often samples were lost, after which it began anew. */
+	/** How often samples were lost, after which it began again. */
 	gaps = $state(0);
 	unread = $state(0);
 	ended = $state<DeviceEnd>();

@@ -19,7 +19,7 @@ describe('what a request asks for', () => {
 		expect(found(0)).toBe(0);
 		expect(statusOf(() => found(undefined))).toBe(404);
 	});
-	it('is asked by somebody who is signed in', () => {
+	it('is asked by someone who is signed in', () => {
 		expect(statusOf(() => userOf({} as App.Locals))).toBe(401);
 		const user = { id: 'u', shopId: 's' } as never;
 		expect(userOf({ user } as App.Locals)).toBe(user);

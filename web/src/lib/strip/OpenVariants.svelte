@@ -1,4 +1,4 @@
-<!-- @component What nobody could say when the pump was received, and what one sees now that it is open: by its pictures, cylinder by cylinder. -->
+<!-- @component What no one could say when the pump was received, and what one sees now that it is open: by its pictures, cylinder by cylinder. -->
 <script lang="ts">
 	import type { ComponentProps } from 'svelte';
 	import { begunWith, keptForm } from '$lib/forms/kept';

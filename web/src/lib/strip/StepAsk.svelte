@@ -49,7 +49,7 @@
 	const COUNTED = { least: 0, most: 1000 };
 	let typed = $state('');
 	let problem = $state('');
-	// Anybody's answer stands here, also one from another tablet.
+	// Anyone's answer stands here, also one from another tablet.
 	$effect(() => {
 		if (typeof given === 'number' || typeof given === 'string') typed = String(given);
 		else if (typeof given === 'object' && 'value' in given) typed = format.quantity(given.value, given.typed.unit);

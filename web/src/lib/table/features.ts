@@ -52,6 +52,6 @@ export interface Column<Row> {
 	readonly wideOnly?: true;
 	/** On one line: a date, a number with its unit. */
 	readonly brief?: true;
-	/** Share of the table's width, "16%": given for all but one column, nothing is laid out anew when a row changes. */
+	/** Share of the table's width, "16%": given for all but one column, nothing is laid out again when a row changes. */
 	readonly width?: string;
 }

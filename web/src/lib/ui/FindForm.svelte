@@ -1,4 +1,4 @@
-<!-- @component Looks for something in a list that the server pages: a word, and the list anew with what holds it. -->
+<!-- @component Looks for something in a list that the server pages: a word, and the list again with what holds it. -->
 <script lang="ts">
 	interface Props {
 		/** What is looked for, for those who hear the page. */

@@ -1,4 +1,4 @@
-<!-- @component Something is being worked out, nobody knows how long. -->
+<!-- @component Something is being worked out, no one knows how long. -->
 <script lang="ts">
 	import { Progress } from '@skeletonlabs/skeleton-svelte';
 

@@ -30,7 +30,7 @@ export const caseState = {
 	notTold: 'closed, not decided'
 } as const satisfies Record<CaseState, string>;
 
-/** What is wrong with a network that somebody wrote, as a sentence that says what to do. */
+/** What is wrong with a network that someone wrote, as a sentence that says what to do. */
 export function faultSentence(fault: NetworkFault): string {
 	switch (fault.code) {
 		case 'shape':

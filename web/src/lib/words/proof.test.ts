@@ -66,7 +66,7 @@ describe('a pressure of a test', () => {
 });
 
 describe('what a trace says', () => {
-	it('names the valve and the cylinder, or that nobody can', () => {
+	it('names the valve and the cylinder, or that no one can', () => {
 		expect(verdictWords({ what: 'healthy', probability: 0.9 })).toBe('No leak above 1 % of the flow');
 		expect(verdictWords({ what: 'air', probability: 0.9 })).toContain('Air in the suction');
 		expect(verdictWords({ what: 'inlet', cylinder: 2, probability: 0.9 })).toBe(

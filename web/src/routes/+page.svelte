@@ -62,7 +62,7 @@
 			head: 'Received',
 			of: ({ receivedAt }: Job) => receivedAt,
 			says: (job) => ago(job.receivedAt),
-			width: '8%'
+			width: '8.5%'
 		},
 		{
 			key: 'next',
@@ -79,7 +79,7 @@
 			cell: mat,
 			width: '14%'
 		},
-		{ key: 'recurs', wideOnly: true, head: 'Recurring problems', of: recurs, cell: recurring, width: '9%' }
+		{ key: 'recurs', wideOnly: true, head: 'Recurring problems', of: recurs, cell: recurring, width: '8.5%' }
 	]);
 	const empty = $derived(data.jobs.length === 0 && data.released.length === 0);
 </script>

@@ -9,7 +9,7 @@ export interface WearInspection {
 }
 
 /** How positions are counted under one bending: y = t^root, wear = t^power. */
-export interface Coordinate {
+interface Coordinate {
 	readonly root: number;
 	readonly power: number;
 }

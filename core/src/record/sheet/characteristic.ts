@@ -93,7 +93,7 @@ export function discardLimit({
 	return max === undefined ? undefined : { side: 'max', value: max };
 }
 
-/** The places at which a characteristic is read: names of rows and columns as they are walked. A single place has one of each. */
+/** The points at which a characteristic is read: names of rows and columns as they are walked. A single point has one of each. */
 export function pointsToRead({ grid, face }: SheetCharacteristic): { rows: string[]; columns: string[] } {
 	if (grid) return { rows: grid.stations, columns: grid.anglesDeg.map((angle) => `${angle}°`) };
 	if (face) return { rows: face.rowsMm.map((mm) => `${mm} mm`), columns: face.columnsMm.map((mm) => `${mm} mm`) };

@@ -104,10 +104,7 @@ export function lookAndMeasure(rebuild: Rebuild, random: Random): Entry[] {
 }
 
 /** What a technician writes in taking a pump apart where nothing is amiss: answers and sign-offs, step by step. */
-export function takeApart(
-	sheet: ModelSheet,
-	opening: Opening & { scope: string }
-): { kind: string; payload: object }[] {
+export function takeApart(sheet: ModelSheet, opening: Opening): { kind: string; payload: object }[] {
 	const opened = openedCylinders(sheet, opening);
 	return stepsInScope(sheet, opening).flatMap(({ key: step, asks, ways: [way] }) => [
 		...asks.flatMap((ask, i) =>

@@ -163,7 +163,7 @@ function pointOf(type: PartTypeKey, unit: string, readings: readonly Reading[], 
 			...{ readings: [...readings, value], gauge, thermal, named },
 			gaugeHalfWidthK: Math.max(gaugeHalfWidthK, gaugeHalfWidth(payload))
 		};
-		// Set again, so that the gauge read last stands last.
+		// Deleted and set, so that the gauge that was read last comes last.
 		byGauge.delete(key);
 		byGauge.set(key, group);
 	}

@@ -76,14 +76,14 @@ function startsSafely({ steps, scopes }: SheetDraft): boolean {
 }
 
 function subjectOf({ stations, steps }: SheetDraft, [list, at]: Path): FaultSubject {
-	const subject = (kind: 'part' | 'step', { key, name }: { key: string; name: string }): FaultSubject => ({
+	const named = (kind: 'part' | 'step', { key, name }: { key: string; name: string }): FaultSubject => ({
 		kind,
 		key,
 		name
 	});
-	if (list === 'stations' && typeof at === 'number' && stations[at]) return subject('part', stations[at]);
+	if (list === 'stations' && typeof at === 'number' && stations[at]) return named('part', stations[at]);
 	if (list === 'steps' && typeof at === 'number' && steps[at])
-		return subject('step', { key: steps[at].key, name: steps[at].text });
+		return named('step', { key: steps[at].key, name: steps[at].text });
 	return { kind: 'sheet', field: String(list) };
 }
 

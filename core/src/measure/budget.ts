@@ -61,7 +61,7 @@ export function combine(contributions: readonly Contribution[]): Budget {
 }
 
 export interface BudgetInput {
-	/** Repeated readings of one place, in the base unit, at least one. */
+	/** Repeated readings of one point, in the base unit, at least one. */
 	readonly readings: readonly number[];
 	readonly gauge: GaugeFacts;
 	/** Undefined where length does not follow temperature (hardness, force) or expansion is not known. */

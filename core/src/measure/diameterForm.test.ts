@@ -19,23 +19,23 @@ describe('diameterForm', () => {
 		expect(taper).toMatchObject({ thickest: 0, thinnest: 2 });
 		expect(taper!.value).toBeCloseTo(17.999 - 17.9605, 12);
 	});
-	it('counts repeated readings of a place with their mean', () =>
+	it('counts repeated readings of a point with their mean', () =>
 		expect(diameterForm([at(0, 0, 18), at(0, 0, 17.98), at(0, 1, 17.99)]).ovality!.value).toBeCloseTo(0, 12));
-	it('says only what the places allow', () => {
+	it('says only what the points allow', () => {
 		expect(diameterForm([at(0, 0, 18)])).toEqual({});
 		expect(diameterForm([at(0, 0, 18), at(1, 0, 17.9)])).not.toHaveProperty('ovality');
 		expect(diameterForm([at(0, 0, 18), at(0, 1, 17.9)])).not.toHaveProperty('taper');
 	});
 	it('does not depend on order, and not on a shift of all sizes', () => {
-		const place = fc.record({
+		const point = fc.record({
 			row: fc.integer({ min: 0, max: 3 }),
 			column: fc.integer({ min: 0, max: 3 }),
 			value: fc.double({ min: 17, max: 18, noNaN: true })
 		});
 		fc.assert(
-			fc.property(fc.array(place, { minLength: 1, maxLength: 20 }), (places) => {
-				const form = diameterForm(Object.freeze(places));
-				const moved = diameterForm([...places].reverse().map((other) => ({ ...other, value: other.value + 100 })));
+			fc.property(fc.array(point, { minLength: 1, maxLength: 20 }), (points) => {
+				const form = diameterForm(Object.freeze(points));
+				const moved = diameterForm([...points].reverse().map((other) => ({ ...other, value: other.value + 100 })));
 				expect(moved.ovality?.value ?? -1).toBeCloseTo(form.ovality?.value ?? -1, 9);
 				expect(moved.taper?.value ?? -1).toBeCloseTo(form.taper?.value ?? -1, 9);
 				expect(form.ovality?.value ?? 0).toBeGreaterThanOrEqual(0);
@@ -43,8 +43,8 @@ describe('diameterForm', () => {
 			{ seed: 6 }
 		);
 	});
-	it.each([[[]], [[at(0, 0, NaN)]]])('refuses %j', (places) =>
-		expect(() => diameterForm(places)).toThrow('diameterForm')
+	it.each([[[]], [[at(0, 0, NaN)]]])('refuses %j', (points) =>
+		expect(() => diameterForm(points)).toThrow('diameterForm')
 	);
 });
 

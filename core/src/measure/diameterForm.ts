@@ -1,6 +1,6 @@
 import { mean, requireThat } from '../number';
 
-/** A diameter read at one place: row along the axis and column (angle) round the part, counted from 0. */
+/** A diameter read at one point: row along the axis and column (angle) round the part, counted from 0. */
 interface DiameterAt {
 	readonly row: number;
 	readonly column: number;
@@ -19,7 +19,7 @@ export interface DiameterForm {
  *
  * Ovality is the spread of the diameters of one station (two-point measurement: it sees even lobes only, so a
  * three-lobed part can look round). Taper is the spread of the stations' mean diameters. Both in the diameters' unit,
- * at least 0. Shape: any order, at least one place; repeated places count with their mean.
+ * at least 0. Shape: any order, at least one point; repeated points count with their mean.
  * Errors: PreconditionError for an empty list or a value that is not finite.
  * Source: ISO 14405-1:2016, two-point size and its range over a cross section and along a cylinder.
  *

@@ -1,7 +1,7 @@
 import { requireThat } from '../number';
 import { deviationFrom, type FormDeviation } from './zone';
 
-/** A height over a face: places in mm, height in its own unit. */
+/** A height over a face: position in mm, height in its own unit. */
 export interface FacePoint {
 	readonly x: number;
 	readonly y: number;

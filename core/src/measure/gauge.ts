@@ -7,7 +7,7 @@ export interface GaugeFacts {
 	/** Expanded uncertainty of the calibration, and its coverage factor. */
 	readonly calibrationU: number;
 	readonly calibrationK: number;
-	/** Standard deviation of repeated readings of one place by one person (pooled, from the gauge study), with its degrees of freedom. */
+	/** Standard deviation of repeated readings of one point by one person (pooled, from the gauge study), with its degrees of freedom. */
 	readonly repeatability: number;
 	readonly repeatabilityDof: number;
 	/** Standard deviation between technicians, 0 where not studied. */

@@ -12,7 +12,7 @@ interface Outlier {
  * The reading that does not fit its neighbours, by Grubbs' two-sided test, or undefined.
  * It is pointed out for a second reading, never dropped.
  *
- * Shape: repeated readings of one place. Fewer than three, or all equal: undefined, since nothing can be said.
+ * Shape: repeated readings of one point. Fewer than three, or all equal: undefined, since nothing can be said.
  * Units: any. Errors: PreconditionError for a reading that is not finite or alpha outside (0, 1).
  * Source: F. E. Grubbs, Technometrics 11 (1969) 1–21; critical value by the t quantile at alpha/(2n), n − 2 dof.
  *

@@ -10,7 +10,7 @@ export interface Settlement {
 	readonly gauges: readonly { readonly id: string; readonly readings: number }[];
 }
 
-/** More readings of one place than this no one takes; beyond it a better gauge is the answer. */
+/** No one takes more readings of one point than this; a better gauge is the answer. */
 const MOST_READINGS = 20;
 const MOST_READINGS_OTHER_GAUGE = 5;
 

@@ -1,6 +1,6 @@
 import { inLogOrder, kindsTakingBack, withdrawnIds } from '@exetasis/core/record';
 import { of, type ShopScope } from '../db/scope';
-import { projectAnew } from '../db/sql/projectAnew';
+import { rebuildProjections } from '../db/sql/rebuildProjections';
 import { entryOf } from './entries';
 
 /**
@@ -20,7 +20,7 @@ export async function projectWithdrawn(scope: ShopScope, jobId: string): Promise
 
 /** Makes everything that is kept beside a shop's log again from the log alone. */
 export async function projectShop(scope: ShopScope): Promise<void> {
-	await projectAnew(scope);
+	await rebuildProjections(scope);
 	const jobs = await of(scope, 'logEntry').all({ kind: kindsTakingBack }, { attributes: ['jobId'], group: ['jobId'] });
 	for (const { jobId } of jobs) await projectWithdrawn(scope, jobId);
 }

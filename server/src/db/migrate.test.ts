@@ -45,12 +45,23 @@ it('brings a database of the first schema up to date, and keeps what is in it', 
 	await sequelize.query('INSERT INTO policy (shop_id, settings) VALUES ($1, $2)', {
 		bind: [shop, JSON.stringify(settings)]
 	});
+	await sequelize.query(`
+		INSERT INTO "user" (id, shop_id, name, email, role) VALUES ('ada', '${shop}', 'Ada', 'ada@quay.example', 'lead');
+		INSERT INTO model_sheet (id, shop_id, model, layout, revision, body)
+			VALUES ('${shop}', '${shop}', 'Quay', 'L1', 1, '{}');
+		INSERT INTO pump (id, shop_id, serial, model) VALUES ('${shop}', '${shop}', 'Q-1', 'Quay');
+		INSERT INTO job (id, shop_id, pump_id, model_sheet_id, scope, complaint, meter_hours, pump_hours, received_at,
+			received_by, arrival) VALUES ('${shop}', '${shop}', '${shop}', '${shop}', 'full', 'Drips', 0, 0, now(), 'ada',
+			'{"place": "machine", "connections": "the \\"place\\": left"}')`);
 	expect(await migrate(sequelize)).toEqual(['0002-sheet-drafts', '0003-laid-batches', '0004-terms', '0005-workplace']);
 	expect(await migrate(sequelize)).toEqual([]);
 	expect((await sequelize.query('SELECT id FROM shop'))[0]).toEqual([{ id: shop }]);
 	const { school, ...others } = settings;
 	expect((await sequelize.query('SELECT settings FROM policy'))[0]).toEqual([
 		{ settings: { ...others, renewalPolicy: school } }
+	]);
+	expect((await sequelize.query('SELECT arrival FROM job'))[0]).toEqual([
+		{ arrival: { workplace: 'machine', connections: 'the "place": left' } }
 	]);
 	for (const table of ['sheet_draft', 'laid_batch', 'inspection', 'standing_inspection', 'counted_inspection'])
 		expect((await sequelize.query(`SELECT * FROM ${table}`))[0]).toEqual([]);

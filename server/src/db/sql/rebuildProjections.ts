@@ -2,8 +2,8 @@ import { inTransaction, type ShopScope } from '../scope';
 import { insertInto, projections } from './projections';
 import { rows } from './statement';
 
-/** Empties a shop's projections and makes them again from its log. */
-export const projectAnew = (scope: ShopScope): Promise<void> =>
+/** Empties a shop's projections and fills them from its log. */
+export const rebuildProjections = (scope: ShopScope): Promise<void> =>
 	inTransaction(scope, async (within) => {
 		for (const projection of projections) {
 			await rows(within, `DELETE FROM ${projection.table} WHERE shop_id = $1`);

@@ -196,3 +196,20 @@ test('the bench, the decision and the pump are printed without what is pressed',
 		await expect(page.getByRole('navigation', { name: 'Stages' })).toBeHidden();
 	}
 });
+
+test('every list fits an upright window, its last column too', async ({ browser }) => {
+	const page = await pageOf(browser, 'lead');
+	await page.setViewportSize({ width: 800, height: 1280 });
+	await page.goto('/');
+	const job = (await page.getByRole('link', { name: 'MAR-0256' }).first().getAttribute('href'))!;
+	const decide = job.replace(/^(\/jobs\/[^/]+).*/, '$1/decide');
+	for (const path of ['/', decide, '/pumps', '/trace', '/trace/cases', '/gauges', '/sheets']) {
+		await page.goto(path);
+		const list = page.getByRole('table').first();
+		await expect(list).toBeVisible();
+		// Causes come one pump after the other.
+		await expect(list.getByText('…', { exact: true }), path).toHaveCount(0);
+		const end = await list.evaluate((table) => table.getBoundingClientRect().right);
+		expect(end, `${path} ends at`).toBeLessThanOrEqual(800);
+	}
+});

@@ -9,6 +9,6 @@ export const pages = [
 	['/settings', 'Settings']
 ] as const;
 
-/** Whether a page is the one where one is; a job on the bench belongs to the Floor. */
+/** Whether this page is open; a job on the bench belongs to the Floor. */
 export const isHere = (page: string, pathname: string): boolean =>
 	page === '/' ? pathname === '/' || pathname.startsWith('/jobs') : pathname.startsWith(page);

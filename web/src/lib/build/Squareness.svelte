@@ -57,7 +57,7 @@
 				<button type="button" class="btn" onclick={() => onkeep(`${words}.`)}>Save with the part</button>
 			{/if}
 		</p>
-	{:else}<p class="soft basis-full">Measure at least three places.</p>{/if}
+	{:else}<p class="soft basis-full">Measure at three points or more.</p>{/if}
 </div>
 
 <style>

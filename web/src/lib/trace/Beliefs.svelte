@@ -95,10 +95,10 @@
 				<p>{remedy}</p>
 				<h4 class="mt-2 font-[650]">Evidence at the last rebuild</h4>
 				<ul class="carried">
-					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as finding (`${finding.finding}/${finding.cylinder}`)}
-						<li class="py-0.5" class:against={finding.factor < 1}>
-							{findingAtPlace(network, finding)}{finding.present ? '' : ', not found'}:
-							<span class="figures">{factorWords(finding.factor)}</span>
+					{#each picked.carriedBy.slice(0, MOST_FINDINGS) as evidence (`${evidence.finding}/${evidence.cylinder}`)}
+						<li class="py-0.5" class:against={evidence.factor < 1}>
+							{findingAtPlace(network, evidence)}{evidence.present ? '' : ', not found'}:
+							<span class="figures">{factorWords(evidence.factor)}</span>
 						</li>
 					{:else}<li class="soft py-0.5">
 							No finding of the last rebuild supports it. The probability is near the average of such pumps.

@@ -212,4 +212,14 @@ test('every list fits an upright window, its last column too', async ({ browser 
 		const end = await list.evaluate((table) => table.getBoundingClientRect().right);
 		expect(end, `${path} ends at`).toBeLessThanOrEqual(800);
 	}
+	// A row that is opened leaves the columns as wide as they were.
+	await page.goto(decide);
+	const why = page.getByRole('columnheader', { name: 'Why' });
+	const wide = (await why.boundingBox())!.width;
+	await page
+		.getByRole('button', { name: /^Decide: / })
+		.first()
+		.click();
+	await expect(page.getByRole('group', { name: 'Decide' })).toBeVisible();
+	expect((await why.boundingBox())!.width).toBe(wide);
 });

@@ -96,6 +96,8 @@
 	const termsIn = (head: string) => piecesOf(head).flatMap(({ term }) => term ?? []);
 	const sorted = { asc: 'ascending', desc: 'descending' } as const;
 	const shown = $derived(table.getRowModel().rows);
+	// As many as there are: more would take width from the others.
+	const across = $derived(table.getVisibleLeafColumns().length + (acts ? 1 : 0));
 </script>
 
 <div class="relative flex flex-wrap items-end justify-end gap-2 mb-2">
@@ -193,9 +195,9 @@
 						{/each}
 						{#if acts}<td>{@render acts(row.original)}</td>{/if}
 					</tr>
-					{#if below && opened(row.original)}<tr><td colspan="99">{@render below(row.original)}</td></tr>{/if}
+					{#if below && opened(row.original)}<tr><td colspan={across}>{@render below(row.original)}</td></tr>{/if}
 				{:else}
-					<tr><td colspan="99" class="soft">{rows.length === 0 ? empty : `No row contains “${sought}”.`}</td></tr>
+					<tr><td colspan={across} class="soft">{rows.length === 0 ? empty : `No row contains “${sought}”.`}</td></tr>
 				{/each}
 			</tbody>
 		</table>

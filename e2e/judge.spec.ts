@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { watchFetches } from './fetches';
 import { cell, inFull, openMat } from './job';
 import { pageOf } from './people';
 
@@ -107,7 +108,9 @@ test(
 		await plunger.click();
 		await page.keyboard.press('Space');
 		await expect(page.getByText('All saved')).toBeVisible();
+		const allIsFetched = watchFetches(page);
 		await page.reload(); // from here on what lies ahead of the parts comes with the page
+		await allIsFetched();
 		await plunger.click();
 		const before = await judge(page).textContent();
 		await page.context().setOffline(true);

@@ -9,8 +9,7 @@
 	import { markShapes } from '$lib/look/painting';
 	import type { EarlierAtPlace } from '$lib/mat/history';
 	import { severityName, verdictName } from '$lib/words/reasons';
-	import type ReadingsOnPart from './ReadingsOnPart.svelte';
-	import type SurfaceOnPart from './SurfaceOnPart.svelte';
+	import { Fetched } from '$lib/ui/fetched.svelte';
 	import { formatInUse } from '$lib/format/context';
 
 	const format = formatInUse();
@@ -28,17 +27,19 @@
 	const read = $derived(part.judgement.sizes.some(({ points }) => points.length > 0));
 
 	// Fetched with the first part that has readings, and from then on drawn at once.
-	let Readings = $state.raw<typeof ReadingsOnPart>();
+	const readings = new Fetched(() => import('./ReadingsOnPart.svelte'));
 	$effect(() => {
-		if (read && !Readings) void import('./ReadingsOnPart.svelte').then((module) => (Readings = module.default));
+		if (read) readings.need();
 	});
+	const Readings = $derived(readings.component);
 
 	const surface = $derived(part.station.surface);
 	// Fetched with the first part that has a surface.
-	let Surface = $state.raw<typeof SurfaceOnPart>();
+	const side = new Fetched(() => import('./SurfaceOnPart.svelte'));
 	$effect(() => {
-		if (surface && !Surface) void import('./SurfaceOnPart.svelte').then((module) => (Surface = module.default));
+		if (surface) side.need();
 	});
+	const Surface = $derived(side.component);
 	/** Marks are painted on the drawing. */
 	let painting = $state(false);
 	let shape = $state<MarkShape>('line');

@@ -7,11 +7,10 @@
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Notes from '$lib/log/Notes.svelte';
 	import PartInHand from '$lib/inHand/PartInHand.svelte';
-	import type PhotosOfPart from '$lib/log/Photos.svelte';
 	import type { EarlierAtPlace } from '$lib/mat/history';
 	import { lettersInUse } from '$lib/mat/letters.svelte';
+	import { Fetched } from '$lib/ui/fetched.svelte';
 	import Grades from './Grades.svelte';
-	import type SurfacePanel from './SurfacePanel.svelte';
 
 	interface Props {
 		bench: BenchState;
@@ -40,16 +39,17 @@
 	let face = $state<'patterns' | 'surface' | 'notes'>('patterns');
 	const shown = $derived(face === 'surface' && (high.current || !part.station.surface) ? 'patterns' : face);
 	// Fetched with the first part that has a surface, and from then on drawn at once.
-	let Surface = $state.raw<typeof SurfacePanel>();
+	const surfacePanel = new Fetched(() => import('./SurfacePanel.svelte'));
 	$effect(() => {
-		if (part.station.surface && !Surface)
-			void import('./SurfacePanel.svelte').then((module) => (Surface = module.default));
+		if (part.station.surface) surfacePanel.need();
 	});
+	const Surface = $derived(surfacePanel.component);
 
-	let Photos = $state.raw<typeof PhotosOfPart>();
+	const photos = new Fetched(() => import('$lib/log/Photos.svelte'));
 	$effect(() => {
-		if (face === 'notes' && !Photos) void import('$lib/log/Photos.svelte').then((module) => (Photos = module.default));
+		if (face === 'notes') photos.need();
 	});
+	const Photos = $derived(photos.component);
 
 	function sayOfLast(more: { readonly onset: Onset } | { readonly severity: Severity }) {
 		if (!last) return;

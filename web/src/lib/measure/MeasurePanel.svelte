@@ -4,13 +4,13 @@
 	import Calculator from '@lucide/svelte/icons/calculator';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { pointName } from '$lib/words/nextAct';
-	import type BoltMap from './BoltMap.svelte';
 	import type { BenchPart, BenchState } from '$lib/log/bench.svelte';
 	import Mates from './Mates.svelte';
 	import type { Measuring } from './measuring.svelte';
 	import ReadingGrid from './ReadingGrid.svelte';
 	import SizeChoice from './SizeChoice.svelte';
 	import { formatInUse } from '$lib/format/context';
+	import { Fetched } from '$lib/ui/fetched.svelte';
 
 	const format = formatInUse();
 	interface Props {
@@ -56,10 +56,11 @@
 	}
 
 	// Fetched with the first part that is tightened.
-	let Bolts = $state.raw<typeof BoltMap>();
+	const boltMap = new Fetched(() => import('./BoltMap.svelte'));
 	$effect(() => {
-		if (part.station.fastening && !Bolts) void import('./BoltMap.svelte').then((module) => (Bolts = module.default));
+		if (part.station.fastening) boltMap.need();
 	});
+	const Bolts = $derived(boltMap.component);
 </script>
 
 <section aria-label="Measure">

@@ -1,4 +1,5 @@
 import { preloadCode } from '$app/navigation';
+import { allIsFetched, online } from '$lib/ui/fetched.svelte';
 import { glossary } from '$lib/words/glossary';
 
 // Pages of a job that need nothing from the server but what the job's layout has.
@@ -30,10 +31,12 @@ export function preloadJob(job: string): () => void {
 		// One after the other: all at once would block the page just when it is first used.
 		for (const fetchOne of [...pages.map((page) => () => preloadCode(`/jobs/${job}/${page}`)), ...opened]) {
 			await idle();
+			await online();
 			if (stopped) return;
-			// What fails is fetched when it is opened, as before.
+			// What the server did not give opens once the page is reloaded.
 			await fetchOne().catch(() => undefined);
 		}
+		allIsFetched();
 	})();
 	return () => (stopped = true);
 }

@@ -17,8 +17,9 @@ export default defineConfig({
 		actionTimeout: 60_000,
 		baseURL: process.env.E2E_ADDRESS,
 		viewport: { width: 1280, height: 800 },
+		contextOptions: { reducedMotion: 'reduce' }, // a press waits until what it presses stands still
 		launchOptions: {
-			executablePath: '/usr/bin/chromium',
+			executablePath: process.env.E2E_BROWSER,
 			args: [
 				'--no-sandbox',
 				'--disable-gpu',

@@ -13,7 +13,7 @@ const folder = join(root, 'docs/screenshots');
 
 async function take(address) {
 	const browser = await chromium.launch({
-		executablePath: '/usr/bin/chromium',
+		executablePath: ensureChromium(),
 		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
 	});
 	const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
@@ -109,7 +109,6 @@ async function take(address) {
 
 await main(async () => {
 	ensurePackages();
-	ensureChromium();
 	buildWhereChanged();
 	mkdirSync(folder, { recursive: true });
 	const cluster = temporaryCluster();

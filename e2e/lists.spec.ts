@@ -203,7 +203,18 @@ test('every list fits an upright window, its last column too', async ({ browser 
 	await page.goto('/');
 	const job = (await page.getByRole('link', { name: 'MAR-0256' }).first().getAttribute('href'))!;
 	const decide = job.replace(/^(\/jobs\/[^/]+).*/, '$1/decide');
-	for (const path of ['/', decide, '/pumps', '/trace', '/trace/cases', '/gauges', '/sheets']) {
+	for (const path of [
+		'/',
+		decide,
+		'/pumps',
+		'/trace',
+		'/trace/compare',
+		'/trace/cases',
+		'/gauges',
+		'/sheets',
+		'/shop/people',
+		'/shop/stock'
+	]) {
 		await page.goto(path);
 		const list = page.getByRole('table').first();
 		await expect(list).toBeVisible();

@@ -211,7 +211,6 @@
 		align-items: center;
 		padding: 0 6px;
 		background: var(--paper);
-		font-family: var(--figures);
 		font-size: 0.8rem;
 	}
 	@media (max-width: 1000px) {

@@ -89,8 +89,10 @@
 			{@const begins = i === 0 || stations.get(items[i - 1].key)?.in !== item.in}
 			{@const ends = stations.get(items[i + 1]?.key)?.in !== item.in}
 			{@const absent = !applies(item.onlyWith, chosen)}
-			<div class="place relative grid w-[86px]" class:begins class:ends>
-				<span class="in">{begins ? assembly(item.in) : '\u00a0'}</span>
+			<div class="place relative grid grid-cols-[minmax(0,1fr)] w-[86px]" class:begins class:ends>
+				<span class="in" class:truncate={begins && ends} title={begins ? assembly(item.in) : undefined}
+					>{begins ? assembly(item.in) : '\u00a0'}</span
+				>
 				<button
 					type="button"
 					class="part"
@@ -166,7 +168,6 @@
 		padding-left: 4px;
 		white-space: nowrap;
 		color: var(--ink-soft);
-		overflow: visible;
 	}
 	h3 .soft {
 		margin-left: 0.5rem;

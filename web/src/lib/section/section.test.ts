@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readSheet, type ModelSheet, type Station } from '@exetasis/core/record';
-import { BOX, cylinderSection, labelled, zoomed, toolsAbove } from './section';
+import { BOX, cylinderSection, inRows, labelled, zoomed, toolsAbove } from './section';
 
 const folder = new URL('../../../../demo/sheets/', import.meta.url);
 const sheets = readdirSync(folder)
@@ -85,6 +85,22 @@ describe('a long stack', () => {
 		const alone = long.map((part, i) => (i === 15 ? { ...part, in: 'alone' } : part));
 		expect(zoomed(alone, ['s15']).map(({ key }) => key)).toEqual(long.slice(11, 20).map(({ key }) => key));
 	});
+});
+
+describe('inRows', () => {
+	const stack = (...lengths: number[]) =>
+		lengths.flatMap((length, a) => Array.from({ length }, (_, i) => station(`s${a}.${i}`, 'vRing', [], `a${a}`)));
+	const lengths = (stations: readonly Station[]) => inRows(stations).map((row) => row.length);
+	it('leaves a short stack in one row', () => expect(lengths(stack(10, 14))).toEqual([24]));
+	it('ends a row between two assemblies near its length, else at its length', () => {
+		expect(lengths(stack(12, 6, 22))).toEqual([18, 22]);
+		expect(lengths(stack(3, 37))).toEqual([20, 20]);
+		expect(lengths(stack(50))).toEqual([17, 17, 16]);
+	});
+	it('loses none and keeps the order, on every demo sheet', () => {
+		for (const { stations } of sheets) expect(inRows(stations).flat()).toEqual(stations);
+	});
+	it('draws nothing of nothing', () => expect(inRows([])).toEqual([[]]));
 });
 
 describe('toolsAbove', () => {

@@ -104,6 +104,17 @@ export function zoomed<S extends Drawn>(stations: readonly S[], inHand: readonly
 	return stations.filter((_, i) => places.some((place) => Math.abs(place - i) <= beside));
 }
 
+/** A long stack in rows in which every part is legible. A row ends between two assemblies if they meet near its middle length. */
+export function inRows<S extends Drawn>(stations: readonly S[]): readonly (readonly S[])[] {
+	const rows = Math.ceil(stations.length / MOST_LEGIBLE);
+	if (rows < 2) return [stations];
+	const length = Math.ceil(stations.length / rows);
+	const meets = stations.flatMap((station, i) => (i > 0 && stations[i - 1].in !== station.in ? [i] : []));
+	const nearest = meets.toSorted((a, b) => Math.abs(a - length) - Math.abs(b - length))[0] ?? length;
+	const end = Math.abs(nearest - length) <= length / 4 ? nearest : length;
+	return [stations.slice(0, end), ...inRows(stations.slice(end))];
+}
+
 /** Lays a cylinder's stations out along its axis: one behind the other, what runs in them through them all. */
 export function cylinderSection<S extends Drawn>(stations: readonly S[]): CylinderSection<S> {
 	const fitting = ({ key }: S) => stations.filter(({ mates }) => mates.includes(key));

@@ -24,19 +24,20 @@
 		before?: { readonly at: Date; readonly value: Answer['payload']['value'] };
 		/** The cylinders that the job opens. */
 		cylinders: readonly number[];
-		/** The cylinder that is asked about, where it is asked at each. */
-		cylinder?: number;
+		/** The cylinder that is asked about, where it is asked at each; `all`: one touch answers for all. */
+		cylinder?: number | 'all';
 		onanswer: (value: Answer['payload']['value']) => void;
 		/** Something is typed that is not an answer yet. */
 		ontyping: (typing: boolean) => void;
 	}
 	let { ask, sheet, due, given, locked, cylinder, cylinders, found, before, onanswer, ontyping }: Props = $props();
-	const named = $derived(
-		ask.kind === 'choice' && cylinder !== undefined ? { ...ask, text: `${ask.text}, cylinder ${cylinder}` } : ask
-	);
+	const named = $derived.by(() => {
+		if (ask.kind !== 'choice' || cylinder === undefined) return ask;
+		return { ...ask, text: `${ask.text}, ${cylinder === 'all' ? 'all cylinders' : `cylinder ${cylinder}`}` };
+	});
 	// What follows from the answer that stands.
 	const follows = $derived.by(() => {
-		if (ask.kind !== 'choice') return '';
+		if (ask.kind !== 'choice' || cylinder === 'all') return '';
 		const means = ask.choices.find(({ text }) => text === given)?.means;
 		if (means === undefined || typeof means === 'string') return '';
 		if ('hold' in means) return means.hold;

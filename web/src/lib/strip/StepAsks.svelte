@@ -45,6 +45,11 @@
 		);
 	}
 	const givenAt = (i: number, at: At) => bench.log.answers.get(askKey(step.key, i, at))?.payload.value;
+	/** What was chosen, if the same at all cylinders. */
+	function givenAtAll(ask: Ask, i: number) {
+		const [value, ...others] = new Set(askedAt(ask, cylinders).map((at) => givenAt(i, at)));
+		return others.length === 0 ? value : undefined;
+	}
 	/** Where a choice is still open that was answered alike at all cylinders so far. */
 	function alikeSoFar(ask: Ask, i: number): { readonly value: string; readonly open: readonly At[] } | undefined {
 		if (ask.kind !== 'choice' || locked) return undefined;
@@ -72,7 +77,27 @@
 </script>
 
 {#each step.asks as ask, i (i)}
-	{#each askedAt(ask, cylinders) as at (at)}<StepAsk
+	{@const everywhere = askedAt(ask, cylinders)}
+	{#if ask.kind === 'choice' && everywhere.length > 1}
+		<StepAsk
+			{ask}
+			{sheet}
+			due={0}
+			cylinder="all"
+			{cylinders}
+			given={givenAtAll(ask, i)}
+			{locked}
+			onanswer={(value) =>
+				answer(
+					ask,
+					i,
+					everywhere.filter((at) => givenAt(i, at) !== value),
+					value
+				)}
+			ontyping={(now) => (typing = now)}
+		/>
+	{/if}
+	{#each everywhere as at (at)}<StepAsk
 			{ask}
 			{sheet}
 			due={ask.kind === 'count' ? bench.piecesDue(step, ask.station) : 0}

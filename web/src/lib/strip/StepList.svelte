@@ -17,7 +17,7 @@
 		{@const signed = done.has(step.key)}
 		<li>
 			<button
-				class="grid grid-cols-[1.4rem_1fr_18px] gap-1.5 items-center w-full min-h-8 text-left text-[0.84rem] cursor-pointer"
+				class="grid grid-cols-[1.4rem_1fr_18px] gap-1.5 items-center w-full min-h-8 py-1 text-left text-[0.84rem] cursor-pointer"
 				type="button"
 				class:signed
 				class:waits={!signed && waitsFor(steps, step, done).length > 0}

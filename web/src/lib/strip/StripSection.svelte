@@ -3,6 +3,7 @@
 	import { staysIn, type Face, type Station, type Step } from '@exetasis/core/record';
 	import { inSentence } from '$lib/words/place';
 	import type { BenchState } from '$lib/log/bench.svelte';
+	import { inRows } from '$lib/section/section';
 	import SectionDrawing from '$lib/section/SectionDrawing.svelte';
 
 	interface Props {
@@ -35,18 +36,23 @@
 	const left = $derived(bench.stations.filter((station) => !isIn(station)).length);
 	const assembly = $derived(bench.bench.sheet.assemblies.find(({ key }) => key === known?.in));
 	const side = $derived(known && comesOut(known));
+	// With parts in hand the drawing shows these near; without, the whole stack.
+	const rows = $derived(handled.length > 0 ? [bench.stations] : inRows(bench.stations));
 </script>
 
 <div>
-	<SectionDrawing
-		stations={bench.stations}
-		label="Section through one cylinder: {left} of {bench.stations.length} parts are off"
-		{isIn}
-		inHand={step.stations}
-		{comesOut}
-		{toolFor}
-		named={bench.bench.sheet.assemblies}
-	/>
+	{#each rows as stations, i (stations[0]?.key)}
+		<SectionDrawing
+			{stations}
+			label="Section through one cylinder{rows.length > 1 ? `, row ${i + 1} of ${rows.length}` : ''}: {left} of {bench
+				.stations.length} parts are off"
+			{isIn}
+			inHand={step.stations}
+			{comesOut}
+			{toolFor}
+			named={bench.bench.sheet.assemblies}
+		/>
+	{/each}
 	<p class="soft text-[0.8rem]">
 		{left === 0 ? 'The pump as it comes in.' : 'Dotted: already off.'} Pressure side left, crank side right.{#if side && assembly}
 			Arrows: out through the {side === 'P' ? 'pressure' : 'crank'} side of the {inSentence(assembly.name)}, as it lies

@@ -11,7 +11,7 @@
 </script>
 
 <svelte:head><title>Job files · Exetasis</title></svelte:head>
-<h1>Shop</h1>
+<h1>{data.shop?.name}</h1>
 <ShopNav />
 <h2>Import job file</h2>
 <div class="max-w-184 grid gap-2">

@@ -89,7 +89,7 @@
 	<form method="post" action="?/invite" use:keep class="sheet mt-4 grid gap-3 p-4">
 		<Fields>
 			<h2>Invite a person</h2>
-			<div class="grid gap-3 sm:grid-cols-3">
+			<div class="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
 				<Field name="name" label="Name" bind:value={$form.name} errors={$errors.name} />
 				<Field name="email" label="E-mail" type="email" bind:value={$form.email} errors={$errors.email} />
 				<Field name="role" label="Role" bind:value={$form.role} errors={$errors.role} options={offered} />

@@ -31,7 +31,6 @@
 		pattern === null
 			? `${partType(type).characteristics.find(({ key }) => key === size)?.name ?? size} beyond its limit`
 			: patternName(pattern as PatternKey);
-	const per1000h = (events: number, hours: number) => format.number((1000 * events) / hours, 2);
 	const columns: readonly Column<ShopContrast>[] = $derived([
 		{
 			key: 'what',
@@ -39,40 +38,32 @@
 			of: (shopContrast: ShopContrast) => `${whatWords(shopContrast)} ${shopContrast.stationName}`,
 			cell: what
 		},
-		{ key: 'model', head: 'Model', of: (shopContrast: ShopContrast) => shopContrast.model },
+		{ key: 'model', head: 'Model', of: (shopContrast: ShopContrast) => shopContrast.model, wideOnly: true },
 		{
 			key: 'group',
 			head: contrastWords[data.by],
 			of: ({ group }: ShopContrast) => groupName(group)
 		},
 		{
-			key: 'found',
-			head: 'Occurrences',
-			number: true,
-			of: ({ events }: ShopContrast) => events,
-			says: ({ events, hours }: ShopContrast) => `${events} in ${format.number(hours)} h`
-		},
-		{
 			key: 'rate',
-			head: 'Per 1000 h',
+			head: 'Per 1000\u00a0h',
 			number: true,
 			of: ({ events, hours }: ShopContrast) => events / hours,
-			says: ({ events, hours }: ShopContrast) => per1000h(events, hours)
+			cell: rate
 		},
 		{
 			key: 'others',
-			head: 'Other groups, per 1000 h',
+			head: 'Other groups, per 1000\u00a0h',
 			number: true,
 			of: ({ others }: ShopContrast) => others.events / others.hours,
-			says: ({ others }: ShopContrast) =>
-				`${per1000h(others.events, others.hours)} (${others.events} in ${format.number(others.hours)} h)`
+			cell: rateOfOthers
 		},
 		{
 			key: 'ratio',
 			head: 'Rate ratio (95\u00a0%)',
 			number: true,
 			of: ({ rates }: ShopContrast) => rates.ratio ?? Infinity,
-			says: ({ rates }: ShopContrast) => timesWords(rates, format)
+			cell: times
 		},
 		{
 			key: 'q',
@@ -85,11 +76,23 @@
 </script>
 
 {#snippet what(contrast: ShopContrast)}
-	<span class="flex gap-2 items-center min-h-10 min-w-48"
+	<span class="flex gap-2 items-center min-h-10 min-w-40"
 		><Glyph type={contrast.type} size={26} />
 		<span><b>{whatWords(contrast)}</b><br /><span class="soft">{contrast.stationName}</span></span></span
 	>
 {/snippet}
+
+{#snippet per1000h({ events, hours }: { readonly events: number; readonly hours: number })}
+	<b>{format.number((1000 * events) / hours, 2)}</b><br /><span class="soft whitespace-nowrap"
+		>{events} in {format.number(hours)} h</span
+	>
+{/snippet}
+{#snippet times({ rates }: ShopContrast)}
+	<!-- The range takes a line of its own where there is no room, and stays in one piece. -->
+	<span class="whitespace-normal">{timesWords(rates, format).replace('–', '\u2060–\u2060')}</span>
+{/snippet}
+{#snippet rate(contrast: ShopContrast)}{@render per1000h(contrast)}{/snippet}
+{#snippet rateOfOthers({ others }: ShopContrast)}{@render per1000h(others)}{/snippet}
 
 <svelte:head><title>Compare · Exetasis</title></svelte:head>
 <div class="flex flex-wrap gap-x-6 gap-y-0 items-center">

@@ -47,6 +47,9 @@
 	);
 </script>
 
+{#snippet list()}
+	<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
+{/snippet}
 <svelte:head><title>Strip {job.serial} · Exetasis</title></svelte:head>
 <StepColumns>
 	{#if asksHere}<OpenVariants open={data.open!} />{/if}
@@ -57,6 +60,7 @@
 			<h1>All {steps.length} steps signed off</h1>
 			<p>The parts are laid out by cylinder.</p>
 			<a class="btn main" href="/jobs/{job.id}/inspect">Open the mat</a>
+			{@render list()}
 		</section>
 	{/if}
 
@@ -69,7 +73,7 @@
 			<b class="figures">{steps.filter(({ key }) => bench.log.steps.has(key)).length}</b> of
 			<b class="figures">{steps.length}</b> steps signed off
 		</p>
-		<StepList {steps} done={bench.log.steps} current={step?.key} onpick={(key) => (picked = key)} />
+		{#if step}{@render list()}{/if}
 		{#each data.cases as example (example.id)}
 			<a class="case border-l-4 border-l-pencil px-2 py-1 text-ink" href="/trace/cases/{example.id}"
 				><b>Case: {placeName(stationNamed(example.station), example.cylinder)}, {inSentence(example.causeName)}?</b>

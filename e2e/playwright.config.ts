@@ -19,7 +19,7 @@ export default defineConfig({
 		viewport: { width: 1280, height: 800 },
 		contextOptions: { reducedMotion: 'reduce' }, // a press waits until what it presses stands still
 		launchOptions: {
-			executablePath: process.env.E2E_BROWSER,
+			executablePath: '/usr/bin/chromium',
 			args: [
 				'--no-sandbox',
 				'--disable-gpu',

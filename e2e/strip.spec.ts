@@ -156,6 +156,27 @@ test('metal in the oil opens the question of the unit, and another answer closes
 	await expect(page.getByRole('region', { name: 'Repair or replace the unit' })).toHaveCount(0);
 });
 
+test('a question at each cylinder is answered for all by one touch, and otherwise at the one that differs', async ({
+	browser
+}) => {
+	const page = await pageOf(browser, 'technician');
+	await receivePump(page, { model: 'Fescue', scope: 'valves' });
+	await sign(page);
+	await sign(page);
+	const at = (where: string) =>
+		stepInHand(page).getByRole('group', { name: new RegExp(`^Debris in cap and port, ${where}`) });
+	const button = (where: string, name: string) => at(where).getByRole('button', { name, exact: true });
+	await button('all cylinders', 'none').click();
+	for (const where of ['all cylinders', 'cylinder 1', 'cylinder 2', 'cylinder 3'])
+		await expect(button(where, 'none')).toHaveAttribute('aria-pressed', 'true');
+	await button('cylinder 2', 'found').click();
+	await expect(at('all cylinders').getByRole('button', { pressed: true })).toHaveCount(0);
+	await expect(button('cylinder 1', 'none')).toHaveAttribute('aria-pressed', 'true');
+	await page.reload();
+	await expect(button('cylinder 2', 'found')).toHaveAttribute('aria-pressed', 'true');
+	await expect(page.getByText('All saved')).toBeVisible();
+});
+
 test('a pump is received with what it is made of, and only that lies on its mat', async ({ browser }) => {
 	const page = await pageOf(browser, 'technician');
 	await page.goto('/receive');

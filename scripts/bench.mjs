@@ -4,7 +4,7 @@ import { measureLarge } from './bench/large.mjs';
 import { measureLoad } from './bench/load.mjs';
 import { measurePage } from './bench/page.mjs';
 import { buildWhereChanged } from './lib/build.mjs';
-import { ensurePackages } from './lib/install.mjs';
+import { ensureChromium, ensurePackages } from './lib/install.mjs';
 import { temporaryCluster } from './lib/postgres.mjs';
 import { main, run } from './lib/run.mjs';
 import { prepareDemo, serveBuilt, stopServer } from './lib/server.mjs';
@@ -23,6 +23,7 @@ async function onOneCore(pids, work) {
 
 await main(async () => {
 	ensurePackages();
+	ensureChromium();
 	buildWhereChanged();
 	run('npx', ['tsx', 'scripts/bench/core.ts']);
 	run('npx', ['tsx', 'scripts/bench/builder.ts']);

@@ -13,7 +13,7 @@ const folder = join(root, 'docs/screenshots');
 
 async function take(address) {
 	const browser = await chromium.launch({
-		executablePath: ensureChromium(),
+		executablePath: '/usr/bin/chromium',
 		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
 	});
 	const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
@@ -109,6 +109,7 @@ async function take(address) {
 
 await main(async () => {
 	ensurePackages();
+	ensureChromium();
 	buildWhereChanged();
 	mkdirSync(folder, { recursive: true });
 	const cluster = temporaryCluster();

@@ -42,7 +42,7 @@ const runs = {
 
 await main(async () => {
 	ensurePackages();
-	const browserPath = runs.browser && ensureChromium();
+	if (runs.browser) ensureChromium();
 	const reports = mkdtempSync(join(tmpdir(), 'exetasis-test-'));
 	const cluster = temporaryCluster();
 	let server;
@@ -68,7 +68,7 @@ await main(async () => {
 		// Tests that run by themselves wait for all others; where some are chosen, they take turns instead.
 		const chosen = runs.all ? [] : [...specs, '--no-deps', '--workers=1'];
 		await runAsync('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...chosen], {
-			env: { ...demo.env, E2E_ADDRESS: demo.address, E2E_REPORT: browser, E2E_BROWSER: browserPath }
+			env: { ...demo.env, E2E_ADDRESS: demo.address, E2E_REPORT: browser }
 		});
 		results.push(playwrightCounts(browser));
 	} finally {

@@ -47,15 +47,9 @@ export function ensurePostgres() {
 	return installed;
 }
 
-/** The path of Debian's Chromium without windows, installed where missing; of the whole Chromium if that alone can be had. */
+/** The path of Debian's Chromium, installed where missing. */
 export function ensureChromium() {
-	const [shell, whole] = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
-	if (existsSync(shell)) return shell;
-	try {
-		aptInstall('chromium-headless-shell', 'The browser tests need Chromium, which is not on this machine.');
-		return shell;
-	} catch (error) {
-		if (existsSync(whole)) return whole;
-		throw error;
-	}
+	const path = '/usr/bin/chromium';
+	if (!existsSync(path)) aptInstall('chromium', 'The browser tests need Chromium, which is not on this machine.');
+	return path;
 }

@@ -35,6 +35,8 @@
 		if (ask.kind !== 'choice' || cylinder === undefined) return ask;
 		return { ...ask, text: `${ask.text}, ${cylinder === 'all' ? 'all cylinders' : `cylinder ${cylinder}`}` };
 	});
+	// Below the question itself, which stands once above the cylinders.
+	const of = $derived(cylinder === 'all' ? 'All cylinders' : `Cylinder ${cylinder}`);
 	// What follows from the answer that stands.
 	const follows = $derived.by(() => {
 		if (ask.kind !== 'choice' || cylinder === 'all') return '';
@@ -93,7 +95,8 @@
 			onclick={() => onanswer(true)}>{given === true ? 'Checked ✓' : 'Checked'}</button
 		>
 	{:else if ask.kind === 'choice'}
-		<span>{named.kind === 'choice' ? named.text : ''}</span>
+		{#if cylinder !== undefined && cylinders.length > 1}<span class="min-w-28 font-normal">{of}</span>
+		{:else}<span>{named.kind === 'choice' ? named.text : ''}</span>{/if}
 		{#each ask.choices as { text } (text)}
 			<button type="button" class="btn" aria-pressed={given === text} disabled={locked} onclick={() => onanswer(text)}
 				>{text}</button

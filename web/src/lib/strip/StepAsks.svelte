@@ -50,6 +50,10 @@
 		const [value, ...others] = new Set(askedAt(ask, cylinders).map((at) => givenAt(i, at)));
 		return others.length === 0 ? value : undefined;
 	}
+	function answerAll(ask: Ask, i: number, value: Answer['payload']['value']) {
+		const others = askedAt(ask, cylinders).filter((at) => givenAt(i, at) !== value);
+		answer(ask, i, others, value);
+	}
 	/** Where a choice is still open that was answered alike at all cylinders so far. */
 	function alikeSoFar(ask: Ask, i: number): { readonly value: string; readonly open: readonly At[] } | undefined {
 		if (ask.kind !== 'choice' || locked) return undefined;
@@ -79,6 +83,7 @@
 {#each step.asks as ask, i (i)}
 	{@const everywhere = askedAt(ask, cylinders)}
 	{#if ask.kind === 'choice' && everywhere.length > 1}
+		<p class="mt-1 text-[0.98rem] font-semibold">{ask.text}</p>
 		<StepAsk
 			{ask}
 			{sheet}
@@ -87,13 +92,7 @@
 			{cylinders}
 			given={givenAtAll(ask, i)}
 			{locked}
-			onanswer={(value) =>
-				answer(
-					ask,
-					i,
-					everywhere.filter((at) => givenAt(i, at) !== value),
-					value
-				)}
+			onanswer={(value) => answerAll(ask, i, value)}
 			ontyping={(now) => (typing = now)}
 		/>
 	{/if}

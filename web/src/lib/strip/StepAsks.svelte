@@ -54,14 +54,6 @@
 		const others = askedAt(ask, cylinders).filter((at) => givenAt(i, at) !== value);
 		answer(ask, i, others, value);
 	}
-	/** Where a choice is still open that was answered alike at all cylinders so far. */
-	function alikeSoFar(ask: Ask, i: number): { readonly value: string; readonly open: readonly At[] } | undefined {
-		if (ask.kind !== 'choice' || locked) return undefined;
-		const places = askedAt(ask, cylinders);
-		const open = places.filter((at) => givenAt(i, at) === undefined);
-		const [value, ...others] = new Set(places.map((at) => givenAt(i, at)).filter((given) => given !== undefined));
-		return open.length > 0 && typeof value === 'string' && others.length === 0 ? { value, open } : undefined;
-	}
 	const cylinders = $derived(openedCylinders(sheet, job));
 	// The same question at the pump's last rebuild: a trend is seen here.
 	const last = $derived((page.data as { lastTime?: LastTime }).lastTime);
@@ -109,10 +101,4 @@
 			onanswer={(value) => answer(ask, i, [at], value)}
 			ontyping={(now) => (typing = now)}
 		/>{/each}
-	{@const alike = alikeSoFar(ask, i)}
-	{#if alike}<button type="button" class="btn" onclick={() => answer(ask, i, alike.open, alike.value)}
-			>{alike.open.length === 1
-				? `Cylinder ${alike.open[0]} too: ${alike.value}`
-				: `The other ${alike.open.length} cylinders too: ${alike.value}`}</button
-		>{/if}
 {/each}

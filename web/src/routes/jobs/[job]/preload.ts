@@ -27,6 +27,7 @@ const opened = [
 /** Fetches all that a job can need while the page is idle, so that a lost network leaves nothing shut. Call the result to stop. */
 export function preloadJob(job: string): () => void {
 	let stopped = false;
+	let missing = false;
 	void (async () => {
 		// One after the other: all at once would block the page just when it is first used.
 		for (const fetchOne of [...pages.map((page) => () => preloadCode(`/jobs/${job}/${page}`)), ...opened]) {
@@ -34,9 +35,9 @@ export function preloadJob(job: string): () => void {
 			await online();
 			if (stopped) return;
 			// What the server did not give opens once the page is reloaded.
-			await fetchOne().catch(() => undefined);
+			await fetchOne().catch(() => (missing = true));
 		}
-		allIsFetched();
+		if (!missing) allIsFetched();
 	})();
 	return () => (stopped = true);
 }

@@ -40,7 +40,7 @@
 			</h3>
 			<ul>
 				{#each lacks as lack (lack.code)}
-					<li class="flex items-center justify-between gap-2 min-h-11 border-b border-b-line">
+					<li class="flex items-center justify-between gap-2 min-h-11 border-b border-b-line py-1.5">
 						<span>{lackSentence(lack)}</span>
 						{#if 'stations' in lack}<button
 								type="button"

@@ -31,7 +31,7 @@
 
 {#each kits as kit, i (i)}
 	<section class="border-b border-b-line py-2 grid gap-2" aria-label="Kit {kit.number}">
-		<div class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end">
+		<div class="row grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-2 items-end">
 			<TextEdit label="Number" value={kit.number} onchange={(number = '') => change(i, { number })} />
 			<TextEdit label="Name" value={kit.name} onchange={(name = '') => change(i, { name })} />
 			<QuantityField
@@ -74,14 +74,20 @@
 	</section>
 {:else}<p class="soft">No kits yet. Parts that no kit holds are bought singly.</p>{/each}
 {#if draft.body.stations.length > 0}
-	<PriceFile {draft} mostKits={MOST} />
-	<div class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end">
+	<h2 class="mt-4">New kit</h2>
+	<div
+		role="group"
+		aria-label="New kit"
+		class="row grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-2 items-end"
+	>
 		<Choose
-			label="First part of a new kit"
+			label="First part"
 			value={first === '' ? draft.body.stations[0].key : first}
 			options={draft.body.stations.map(({ key, name }) => [key, name] as const)}
 			onchoose={(chosen) => (first = chosen)}
 		/>
-		{#key kits.length}<TextEdit label="Number of the new kit" value={undefined} optional onchange={add} />{/key}
+		{#key kits.length}<TextEdit label="Number" value={undefined} optional onchange={add} />{/key}
 	</div>
+	<h2 class="mt-4 mb-1">From a file</h2>
+	<PriceFile {draft} mostKits={MOST} />
 {/if}

@@ -135,12 +135,14 @@
 		check={(value) => (value >= 0 ? undefined : 'The cost must be 0 or more.')}
 		onchange={(openingCost) => openingCost !== undefined && change({ openingCost })}
 	/>
-	<TextEdit
-		label="Where cylinder 1 is"
-		value={body.cylinderOne?.text}
-		optional
-		onchange={(text) => change({ cylinderOne: text ? { text, side: body.cylinderOne?.side ?? 'left' } : undefined })}
-	/>
+	<div class="sm:col-span-2">
+		<TextEdit
+			label="Where cylinder 1 is"
+			value={body.cylinderOne?.text}
+			optional
+			onchange={(text) => change({ cylinderOne: text ? { text, side: body.cylinderOne?.side ?? 'left' } : undefined })}
+		/>
+	</div>
 	{#if body.cylinderOne}
 		{@const one = body.cylinderOne}
 		<Choose
@@ -157,7 +159,7 @@
 <h2 class="mt-4">Assemblies</h2>
 <p class="soft">What comes off in one piece and lies on the bench by itself.</p>
 {#each body.assemblies as other, i (other.key)}
-	<div class="row">
+	<div class="row listed">
 		<TextEdit label="Name" value={other.name} onchange={(name = '') => assembly(i, { name })} />
 		<Choose
 			label="Lies on the bench with"
@@ -198,7 +200,7 @@
 <h2 class="mt-4">Scopes</h2>
 <p class="soft">How far a job can go. Which parts a scope opens is chosen at each part.</p>
 {#each body.scopes as other, i (other.key)}
-	<div class="row">
+	<div class="row listed">
 		<TextEdit label="Name" value={other.name} onchange={(name = '') => scope(i, { name })} />
 		<Choose
 			label="Kind"
@@ -277,6 +279,9 @@
 		grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
 		gap: 8px;
 		align-items: end;
-		margin-bottom: 8px;
+		margin-bottom: 12px;
+	}
+	.listed {
+		grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
 	}
 </style>

@@ -1,18 +1,16 @@
 <!-- @component A table from a file, CSV or XLSX: read on the server, answered as rows of texts. -->
 <script lang="ts">
 	import { deserialize } from '$app/forms';
+	import FileField from '$lib/ui/FileField.svelte';
 
 	interface Props {
 		label: string;
 		onrows: (rows: readonly (readonly string[])[], left: number) => void;
 	}
 	let { label, onrows }: Props = $props();
-	const id = $props.id();
 	let problem = $state('');
 
-	async function read({ currentTarget }: { currentTarget: HTMLInputElement }) {
-		const file = currentTarget.files?.[0];
-		if (!file) return;
+	async function read(file: File) {
 		problem = '';
 		const body = new FormData();
 		body.set('file', file);
@@ -34,8 +32,5 @@
 	}
 </script>
 
-<div class="label mt-3">
-	<label for={id}>{label}</label>
-	<input {id} type="file" accept=".csv,.xlsx,text/csv" class="input" onchange={read} />
-</div>
+<FileField name="file" {label} accept=".csv,.xlsx,text/csv" onfile={read} />
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}

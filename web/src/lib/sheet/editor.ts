@@ -1,7 +1,9 @@
 import { json } from '@codemirror/lang-json';
+import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
 import { linter, lintGutter, type Diagnostic } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
 import { EditorView } from '@codemirror/view';
+import { tags } from '@lezer/highlight';
 import { basicSetup } from 'codemirror';
 import { readSheet } from '@exetasis/core/record';
 
@@ -33,6 +35,14 @@ const inspection = EditorView.theme({
 	'.cm-tooltip': { background: 'var(--sheet)', color: 'var(--ink)', border: '1px solid var(--ink-soft)' }
 });
 
+// In colours of the theme: those that the editor brings cannot be read on a dark ground.
+const colours = HighlightStyle.define([
+	{ tag: tags.propertyName, color: 'var(--mark)' },
+	{ tag: tags.string, color: 'var(--ink)' },
+	{ tag: [tags.number, tags.bool, tags.null], color: 'var(--sound)' },
+	{ tag: [tags.separator, tags.squareBracket, tags.brace], color: 'var(--ink-soft)' }
+]);
+
 /** Opens the editor in an element; the result closes it. In a shadow of its own, where its styles need no style elements. */
 export function openEditor(parent: HTMLElement, { label, text, onchange }: Opened): () => void {
 	const root = parent.attachShadow({ mode: 'open' });
@@ -44,6 +54,7 @@ export function openEditor(parent: HTMLElement, { label, text, onchange }: Opene
 			extensions: [
 				basicSetup,
 				json(),
+				syntaxHighlighting(colours),
 				lintGutter(),
 				linter(faultsIn, { delay: 400 }),
 				inspection,

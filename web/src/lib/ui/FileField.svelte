@@ -8,11 +8,19 @@
 		label: string;
 		/** What can be chosen: endings and media types. */
 		accept: string;
+		/** Called with each file that is chosen. */
+		onfile?: (file: File) => void;
 	}
-	let { name, label, accept }: Props = $props();
+	let { name, label, accept, onfile }: Props = $props();
 </script>
 
-<FileUpload {name} {accept} maxFiles={1} class="label">
+<FileUpload
+	{name}
+	{accept}
+	maxFiles={1}
+	class="label"
+	onFileAccept={({ files }) => files.length > 0 && onfile?.(files[0])}
+>
 	<FileUpload.Label>{label}</FileUpload.Label>
 	<FileUpload.Dropzone class="dropzone">
 		<FileUp size={20} aria-hidden="true" />

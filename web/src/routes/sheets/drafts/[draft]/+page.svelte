@@ -50,9 +50,11 @@
 	currency={data.shop?.currency ?? ''}
 	mayEdit={data.mayWork}
 />
-{#if data.before}
+{#if data.before && changes.length > 0}
 	<details class="mt-3">
-		<summary class="min-h-11 cursor-pointer">{changes.length} changes from revision {data.before.revision}</summary>
+		<summary class="min-h-11 cursor-pointer"
+			>{changes.length === 1 ? '1 change' : `${changes.length} changes`} from revision {data.before.revision}</summary
+		>
 		<ul class="list-disc pl-[1.4rem]">
 			{#each changes.slice(0, MOST) as change, i (i)}<li>{changeSentence(change)}</li>{/each}
 			{#if changes.length > MOST}<li class="soft">and {changes.length - MOST} more</li>{/if}

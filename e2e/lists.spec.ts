@@ -185,13 +185,19 @@ test('the bench, the decision and the pump are printed without what is pressed',
 		(await page.getByRole('link', { name: 'MAR-0256' }).first().getAttribute('href'))!
 	)![0];
 	await page.emulateMedia({ media: 'print' });
-	for (const [address, stays] of [
-		[`${path}/inspect?place=plunger/1`, 'Ceramic plunger, cylinder 1'],
-		[`${path}/decide`, 'V-packings (pair), 1'],
-		[`${path}/release`, 'MAR-0256']
+	const sheet = (await page.request.get('/sheets').then((answer) => answer.text())).match(
+		/\/sheets\/[0-9a-f-]{36}/
+	)![0];
+	for (const [address, ...stays] of [
+		['/', 'Next step', 'Recurring problems'],
+		[`${path}/inspect?place=plunger/1`, 'Ceramic plunger, cylinder 1', 'Risk of damage.'],
+		[`${path}/decide`, 'V-packings (pair), 1', 'Cost, replace'],
+		[`${path}/release`, 'MAR-0256', /parts not inspected$/],
+		['/trace/lives', 'B10 life'],
+		[sheet, 'Lock out.', 'Orientation']
 	]) {
-		await page.goto(address);
-		await expect(page.getByText(stays).first()).toBeVisible();
+		await page.goto(address as string);
+		for (const text of stays) await expect(page.getByText(text).first(), `${String(text)} on ${address}`).toBeVisible();
 		await expect(page.getByRole('button', { name: /^(Undo|Accept|Release)/ })).toHaveCount(0);
 		await expect(page.getByRole('navigation', { name: 'Stages' })).toBeHidden();
 	}

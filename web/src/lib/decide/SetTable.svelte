@@ -159,6 +159,7 @@
 		outcome.fresh.stop
 	)}{/snippet}
 {#snippet decidedCell(row: Row)}
+	{#if row.outcome.decided}<span class="hidden print:inline">{verdictName[row.outcome.decided]}</span>{/if}
 	<button
 		type="button"
 		class="btn decide"

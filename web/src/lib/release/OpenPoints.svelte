@@ -70,7 +70,7 @@
 		{#each points as { stage, what, all, act, to } (`${stage}/${act}`)}
 			<li>
 				<b>{stage}</b>
-				<details>
+				<details class="printed">
 					<summary class="row min-h-11 content-center">{what}</summary>
 					<ul class="all">
 						{#each all as point, i (i)}<li>{point}</li>{/each}

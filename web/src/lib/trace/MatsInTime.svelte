@@ -59,7 +59,7 @@
 		{/each}
 	</div>
 {/if}
-<ul class="flex gap-3.5 overflow-x-auto pb-1" aria-label="Mats over the pump’s hours">
+<ul class="flex gap-3.5 overflow-x-auto pb-1 print:flex-wrap" aria-label="Mats over the pump’s hours">
 	{#each rebuilds as rebuild, i (rebuild.job)}
 		<li>
 			<a

@@ -1,5 +1,5 @@
 // A model sheet built by drawing: from nothing, from a parts list, by two people, without a network.
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { pageOf } from './people';
 
 /** A picture of one pixel. */
@@ -201,12 +201,20 @@ test('bolts are placed by hand, and prices and kits come from a file', async ({ 
 	await view(page, 'Kits');
 	const list =
 		'Kit,Kit price,Part name,Qty,Price\nK-7,12.5,O-ring,3,\n,,Fasteners,,4.20\n,,Widget,,1\n,,O-ring,,soon\n';
-	await page
-		.getByLabel(/^Prices and kits/)
-		.setInputFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
+	const prices = { name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from(list) };
+	await page.getByLabel(/^Prices and kits/).setInputFiles(prices);
 	await expect(page.getByText('The list changes 1 part and 1 kit.')).toBeVisible();
 	await expect(page.getByText('No part, or more than one, fits rows 4.')).toBeVisible();
 	await expect(page.getByText('Rows 5 have a number that cannot be read')).toBeVisible();
+	// The same file can be chosen once more, and one of another kind is named.
+	await page.getByRole('button', { name: 'Take over prices and kits' }).click();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByLabel(/^Prices and kits/).setInputFiles({ ...prices, name: 'prices.txt', mimeType: 'text/plain' });
+	await expect(page.getByRole('alert')).toHaveText(
+		'“prices.txt” cannot be used here. Choose a file that ends in .csv or .xlsx.'
+	);
+	await page.getByLabel(/^Prices and kits/).setInputFiles(prices);
+	await expect(page.getByRole('alert')).toHaveCount(0);
 	await page.getByRole('button', { name: 'Take over prices and kits' }).click();
 	await expect(page.getByRole('region', { name: 'Kit K-7' }).getByLabel('O-ring')).toHaveValue(/^3/);
 	await page

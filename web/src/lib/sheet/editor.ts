@@ -58,7 +58,7 @@ export function openEditor(parent: HTMLElement, { label, text, onchange }: Opene
 				lintGutter(),
 				linter(faultsIn, { delay: 400 }),
 				inspection,
-				EditorView.contentAttributes.of({ 'aria-label': label }),
+				EditorView.contentAttributes.of({ 'aria-label': label, tabindex: '0' }),
 				EditorView.updateListener.of(({ docChanged, state }) => docChanged && onchange(state.doc.toString()))
 			]
 		})

@@ -1,4 +1,4 @@
-import { expect, test, type APIRequestContext, type Browser } from '@playwright/test';
+import { expect, test, type APIRequestContext, type Browser } from './test';
 import { openMat } from './job';
 import { pageOf, type Account } from './people';
 

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from './test';
 import { cell, openMat, reading, receivePump, signOffAll } from './job';
 import { pageOf } from './people';
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { openMat, toStage } from './job';
 import { renewAll } from './log';
 import { pageOf } from './people';

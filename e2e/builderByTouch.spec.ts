@@ -1,6 +1,6 @@
 // A demo sheet built from nothing in the builder, by touch: what comes out says what ours says, but for texts.
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { partType } from '../core/src/part';
 import { readSheet, sheetDraftSchema, stationSchema, stepSchema, type ModelSheet } from '../core/src/record';
 import { offersFor } from '../web/src/lib/builder/fields/references';

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { watchFetches } from './fetches';
 import { cell, goTo, inFull, openMat, reading, receivePump, signOffAll } from './job';
 import { accounts, pageOf, signIn } from './people';

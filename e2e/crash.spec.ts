@@ -1,5 +1,5 @@
 import type { ChildProcess } from 'node:child_process';
-import { expect, request, test, type APIRequestContext } from '@playwright/test';
+import { expect, request, test, type APIRequestContext } from './test';
 import { Client } from 'pg';
 import { accounts } from './people';
 import { runScript, startServer } from './server';

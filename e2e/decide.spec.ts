@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { pageOf } from './people';
 
 test('the set is decided with risks and costs; hours and policy change what is said, and every verdict is accepted at once', async ({

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { inFull, signOffAll } from './job';
 import { signIn } from './people';
 import { prove, putTogether } from './together';

@@ -1,5 +1,5 @@
 // Every address of the application with what no one should send: no answer is 500, and the server lives after each.
-import { expect, test, type APIRequestContext, type APIResponse } from '@playwright/test';
+import { expect, test, type APIRequestContext, type APIResponse } from './test';
 import { requestAs } from './people';
 
 const unknown = '0197f000-0000-7000-8000-00000000dead';

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { watchFetches } from './fetches';
 import { cell, inFull, openMat } from './job';
 import { pageOf } from './people';

@@ -1,5 +1,5 @@
 // Text at three times its size: nothing is cut off, nothing lies over another.
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { pageOf } from './people';
 
 /** What of a page is wider than the window, cut off, or lies over something else that can be pressed. */

@@ -1,5 +1,5 @@
 import { readFileSync, readdirSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { readSheet, pointsToRead, type ModelSheet } from '@exetasis/core/record';
 import { firstCheck, startingNetwork, type Cause } from '@exetasis/core/trace';
 import { partType } from '@exetasis/core/part';

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { cell, openMat } from './job';
 import { pageOf } from './people';
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { cell, openMat } from './job';
 import { pageOf } from './people';
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { gaugeColumns } from '../web/src/lib/forms/gaugeCsv';
 import { openMat, signOffAll } from './job';
 import { pageOf, signIn } from './people';

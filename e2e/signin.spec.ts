@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 
 test('a wrong password says so and keeps the address', async ({ page }) => {
 	await page.goto('/signin');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { cell, inFull, openMat, reading } from './job';
 import { pageOf } from './people';
 

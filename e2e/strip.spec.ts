@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { answerWhatIsAsked, cell, openMat, receivePump, signOffAll, stepInHand } from './job';
 import { renewAll } from './log';
 import { pageOf } from './people';

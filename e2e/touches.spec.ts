@@ -1,5 +1,5 @@
 // How many touches and keys a whole rebuild takes, stage by stage.
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { receivePump, signOffAll, toStage } from './job';
 import { pageOf } from './people';
 import { prove, putTogether } from './together';

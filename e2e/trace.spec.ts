@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { pageOf } from './people';
 
 test('the shop’s recurrences lead from the dearest to its pump, its causes and what to look at next', async ({

@@ -1,5 +1,5 @@
 // Its name sorts behind shop.spec.ts, which begins with the other shop empty: here that shop takes a job in.
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { openMat } from './job';
 import { renewAll } from './log';
 import { pageOf } from './people';

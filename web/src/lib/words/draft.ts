@@ -75,6 +75,8 @@ const fieldName: Readonly<Record<string, string>> = {
 const named = (field: string): string =>
 	fieldName[field] ?? field.replaceAll(/([A-Z])/g, (_, letter: string) => ` ${letter.toLowerCase()}`);
 
+export const changesCount = (count: number): string => `${count} ${count === 1 ? 'change' : 'changes'}`;
+
 /** A difference between two versions of a sheet: "Part “Plunger”: sizes, price changed". */
 export function changeSentence(change: SheetChange): string {
 	const what = change.about === 'sheet' ? 'Sheet' : `${about[change.about]} “${change.name}”`;

@@ -13,7 +13,7 @@
 	import HowBuilt from '$lib/sheet/HowBuilt.svelte';
 	import Documents from '$lib/sheet/Documents.svelte';
 	import { limitSource } from '$lib/words/limits';
-	import { changeSentence } from '$lib/words/draft';
+	import { changeSentence, changesCount } from '$lib/words/draft';
 	import { layoutName } from '$lib/words/layout';
 	import { refitWords } from '$lib/words/orientation';
 	import { formatInUse } from '$lib/format/context';
@@ -80,7 +80,7 @@
 					<button class="btn">Move to this revision</button>
 				</form>
 				<details>
-					<summary>{job.changes.length === 1 ? '1 change' : `${job.changes.length} changes`}</summary>
+					<summary>{changesCount(job.changes.length)}</summary>
 					<ul>
 						{#each job.changes as change, i (i)}<li>{changeSentence(change)}</li>{/each}
 					</ul>

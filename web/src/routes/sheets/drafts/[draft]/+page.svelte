@@ -5,7 +5,7 @@
 	import { changesBetween } from '@exetasis/core/draft';
 	import { DraftState } from '$lib/builder/draft.svelte';
 	import SheetBuilder from '$lib/builder/SheetBuilder.svelte';
-	import { changeSentence } from '$lib/words/draft';
+	import { changeSentence, changesCount } from '$lib/words/draft';
 
 	let { data, form } = $props();
 	const draft = new DraftState(untrack(() => data.draft));
@@ -53,7 +53,7 @@
 {#if data.before && changes.length > 0}
 	<details class="mt-3">
 		<summary class="min-h-11 cursor-pointer"
-			>{changes.length === 1 ? '1 change' : `${changes.length} changes`} from revision {data.before.revision}</summary
+			>{changesCount(changes.length)} from revision {data.before.revision}</summary
 		>
 		<ul class="list-disc pl-[1.4rem]">
 			{#each changes.slice(0, MOST) as change, i (i)}<li>{changeSentence(change)}</li>{/each}

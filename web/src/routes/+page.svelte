@@ -85,26 +85,31 @@
 </script>
 
 {#snippet pump(job: Job)}
-	<a class="row pump" href={nextStepOf(job).path}
+	<a class="row grid! min-w-0! content-center justify-stretch! no-underline" href={nextStepOf(job).path}
 		><b class="underline">{job.serial}</b><span
-			class="soft truncate"
+			class="soft truncate text-[0.875rem]"
 			title={[job.model, job.tag, job.site].filter(Boolean).join(', ')}
 			>{[job.model, job.tag].filter(Boolean).join(', ')}</span
 		></a
 	>
 {/snippet}
 {#snippet work({ scopeName, complaint }: Job)}
-	<span class="two"
-		><span class="truncate">{scopeName}</span><span class="soft truncate" title={complaint}>{complaint}</span></span
+	<span class="grid min-w-0 leading-[1.3]"
+		><span class="truncate">{scopeName}</span><span class="soft truncate text-[0.875rem]" title={complaint}
+			>{complaint}</span
+		></span
 	>
 {/snippet}
 {#snippet customer({ customer: { name, orderNumber } }: Job)}
-	<span class="two"
-		><span class="truncate" title={name}>{name ?? ''}</span><span class="soft truncate">{orderNumber ?? ''}</span></span
+	<span class="grid min-w-0 leading-[1.3]"
+		><span class="truncate" title={name}>{name ?? ''}</span><span class="soft truncate text-[0.875rem]"
+			>{orderNumber ?? ''}</span
+		></span
 	>
 {/snippet}
 {#snippet promised({ customer: { promisedOn } }: Job)}
-	{#if promisedOn}{@const due = dueWords(promisedOn)}<span class="two" class:due={due.due}
+	{#if promisedOn}{@const due = dueWords(promisedOn)}<span
+			class="grid min-w-0 leading-[1.3] {due.due ? 'font-[650] text-doubt whitespace-nowrap' : ''}"
 			><span>{day(promisedOn)}</span>{#if due.due}<span>{due.says}</span>{/if}</span
 		>{/if}
 {/snippet}
@@ -131,7 +136,7 @@
 {/snippet}
 
 <svelte:head><title>Floor · Exetasis</title></svelte:head>
-<div class="head flex flex-wrap gap-x-4 gap-y-1 items-center mb-2">
+<div class="flex flex-wrap gap-x-4 gap-y-1 items-center mb-2 [&_.segment]:whitespace-nowrap!">
 	<h1>Floor</h1>
 	{#if !empty}<Segments
 			label="View"
@@ -197,31 +202,3 @@
 		</table>
 	</Wide>
 {/if}
-
-<style>
-	.due {
-		font-weight: 650;
-		color: var(--doubt);
-		white-space: nowrap;
-	}
-	/* Two lines a job, so that a screen shows ten of them. */
-	.two {
-		display: grid;
-		min-width: 0;
-		line-height: 1.3;
-	}
-	a.row.pump.pump {
-		display: grid;
-		align-content: center;
-		justify-content: stretch;
-		min-width: 0;
-		text-decoration: none;
-	}
-	.head :global(.segment) {
-		white-space: nowrap;
-	}
-	.two .soft,
-	.pump .soft {
-		font-size: 0.875rem;
-	}
-</style>

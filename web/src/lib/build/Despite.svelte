@@ -20,7 +20,7 @@
 </script>
 
 {#if !open}
-	<button type="button" class="btn quiet" onclick={() => (open = true)}>{act} …</button>
+	<button type="button" class="btn justify-self-start font-medium!" onclick={() => (open = true)}>{act} …</button>
 {:else}
 	<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label={act}>
 		<label for={id}>Reason for a different order</label>
@@ -37,10 +37,3 @@
 		{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 	</div>
 {/if}
-
-<style>
-	.quiet {
-		justify-self: start;
-		font-weight: 500;
-	}
-</style>

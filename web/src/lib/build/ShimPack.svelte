@@ -61,11 +61,11 @@
 <div class="flex flex-wrap items-center gap-1.5 text-[0.92rem]" role="group" aria-label="Shim pack">
 	{#each before as text (text)}<p class="soft basis-full">Last rebuild: {text}</p>{/each}
 	<label for="{id}-gap">End gap or movement ({unitLabel(format.units.length)})</label>
-	<input id="{id}-gap" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
+	<input id="{id}-gap" class="input w-24!" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={gap} />
 	<label for="{id}-drawer">In stock (mm × quantity)</label>
 	<input
 		id="{id}-drawer"
-		class="input drawer"
+		class="input w-80! max-w-full"
 		autocomplete="off"
 		maxlength="400"
 		bind:value={drawer}
@@ -85,13 +85,3 @@
 		</p>
 	{/if}
 </div>
-
-<style>
-	.input {
-		width: 6rem;
-	}
-	.drawer {
-		width: 20rem;
-		max-width: 100%;
-	}
-</style>

@@ -27,7 +27,7 @@
 		>
 	{:else}
 		<label class="flex items-center gap-1.5"
-			>How it sits: <select class="select" bind:value={measured}>
+			>How it sits: <select class="select w-auto!" bind:value={measured}>
 				{#each pressed as { part, station, cylinder } (part)}<option value={part}
 						>{placeName(station.name, cylinder)}</option
 					>{/each}
@@ -43,9 +43,3 @@
 		{/key}
 	{/if}
 {/if}
-
-<style>
-	.select {
-		width: auto;
-	}
-</style>

@@ -33,9 +33,9 @@
 
 <div class="flex flex-wrap items-center gap-1.5 text-[0.92rem]" role="group" aria-label="Turn to the next slot">
 	<label for="{id}-ahead">Angle from the next slot to the hole (°)</label>
-	<input id="{id}-ahead" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={ahead} />
+	<input id="{id}-ahead" class="input w-20!" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={ahead} />
 	<label for="{id}-rise">Torque rise (N·m per degree, if you read it twice)</label>
-	<input id="{id}-rise" class="input" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={rise} />
+	<input id="{id}-rise" class="input w-20!" inputmode="decimal" autocomplete="off" maxlength="10" bind:value={rise} />
 	{#if answer}
 		<p class="basis-full" role="status">
 			{#if 'problem' in answer}<span class="wrong">{answer.problem}</span>
@@ -58,9 +58,3 @@
 		</p>
 	{/if}
 </div>
-
-<style>
-	.input {
-		width: 5rem;
-	}
-</style>

@@ -43,7 +43,14 @@
 	<span>Depth below the face ({unitLabel(format.units.length)}) at</span>
 	{#each clock as [, name], i (name)}
 		<label for="{id}-{i}">{name}</label>
-		<input id="{id}-{i}" class="input" inputmode="decimal" autocomplete="off" maxlength="12" bind:value={typed[i]} />
+		<input
+			id="{id}-{i}"
+			class="input w-20!"
+			inputmode="decimal"
+			autocomplete="off"
+			maxlength="12"
+			bind:value={typed[i]}
+		/>
 	{/each}
 	{#if answer}
 		<p class="basis-full" role="status">
@@ -59,9 +66,3 @@
 		</p>
 	{:else}<p class="soft basis-full">Measure at three points or more.</p>{/if}
 </div>
-
-<style>
-	.input {
-		width: 5rem;
-	}
-</style>

@@ -115,11 +115,11 @@
 </script>
 
 <section
-	class="tighten grid grid-cols-[minmax(12rem,1fr)_minmax(0,1.2fr)] gap-3.5 items-start border-t border-t-line pt-2"
+	class="grid grid-cols-[minmax(12rem,1fr)_minmax(0,1.2fr)] max-[640px]:grid-cols-1 gap-3.5 items-start border-t border-t-line pt-2"
 	aria-label="Tighten {placeName(place.station.name, place.cylinder)}"
 >
 	<BoltMap {fastening} {tight} {next} />
-	<div class="now grid gap-1.5 justify-items-start leading-[1.3]">
+	<div class="grid gap-1.5 justify-items-start leading-[1.3]">
 		<b>{placeName(place.station.name, place.cylinder)}</b>
 		{#if !isIn}
 			<p class="soft">Start {fastening.bolts.length > 1 ? 'them' : 'it'} by hand first to avoid crossed threads.</p>
@@ -138,7 +138,7 @@
 					It read more than it may have. Loosen it, look at its thread and at what it clamps, and tighten it again; a
 					stretched bolt is replaced.
 				</p>{/if}
-			<button type="button" class="btn main" disabled={locked} onclick={() => record()}
+			<button type="button" class="btn main min-h-14! min-w-56!" disabled={locked} onclick={() => record()}
 				>{target ? 'Wrench clicked' : 'Tight'}{fastening.bolts.length > 1
 					? `: bolt ${numbers.get(next.bolt)}`
 					: ''}</button
@@ -149,9 +149,9 @@
 				>
 			{/if}
 			{#if target && wrenches.length > 0}
-				<label class="with flex items-center gap-1.5"
+				<label class="flex items-center gap-1.5"
 					>Wrench <select
-						class="select"
+						class="select w-auto!"
 						disabled={locked}
 						value={wrench}
 						onchange={({ currentTarget }) => (bench.gaugeInHand['torque wrench'] = currentTarget.value)}
@@ -165,11 +165,11 @@
 				<button type="button" class="btn" disabled={locked} onclick={() => record(undefined, true)}
 					>No wrench: tightened by feel</button
 				>
-				<div class="read flex flex-wrap items-center gap-1.5">
+				<div class="flex flex-wrap items-center gap-1.5">
 					<label for={id}>Reading ({unitLabel(format.units.torque)})</label>
 					<input
 						{id}
-						class="input"
+						class="input w-28!"
 						inputmode="decimal"
 						autocomplete="off"
 						maxlength="40"
@@ -217,21 +217,3 @@
 		<ClampLoad {fastening} />
 	</div>
 </section>
-
-<style>
-	.now .main {
-		min-height: 56px;
-		min-width: 14rem;
-	}
-	.read .input {
-		width: 7rem;
-	}
-	.with .select {
-		width: auto;
-	}
-	@media (max-width: 640px) {
-		.tighten {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>

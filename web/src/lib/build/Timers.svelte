@@ -49,38 +49,21 @@
 </script>
 
 {#if timers.length > 0}
-	<div class="timers" role="timer" aria-label="Sealant timers" bind:clientHeight={height}>
+	<!-- Above the page, not over it: nothing that is pressed lies under it. -->
+	<div
+		class="timers sticky top-0 z-20 flex flex-wrap bg-sheet"
+		role="timer"
+		aria-label="Sealant timers"
+		bind:clientHeight={height}
+	>
 		{#each timers as { job, step, pump, todo, until } (job + step)}
-			<a href="/jobs/{job}/build" class:over={until <= now}
-				><b class="figures">{timeLeft(until, now)}</b> {pump}: {todo}</a
+			<a
+				class={[
+					'min-w-0 flex-[1_1_20rem] truncate border-b-3 px-3.5 py-[11px] leading-[1.25] text-ink',
+					until <= now ? 'border-pencil font-[650]' : 'border-mark'
+				]}
+				href="/jobs/{job}/build"><b class="figures">{timeLeft(until, now)}</b> {pump}: {todo}</a
 			>
 		{/each}
 	</div>
 {/if}
-
-<style>
-	/* Above the page, not over it: nothing that is pressed lies under it. */
-	.timers {
-		position: sticky;
-		top: 0;
-		z-index: 20;
-		display: flex;
-		flex-wrap: wrap;
-		background: var(--sheet);
-	}
-	a {
-		flex: 1 1 20rem;
-		min-width: 0;
-		padding: 11px 14px;
-		border-bottom: 3px solid var(--mark);
-		color: var(--ink);
-		line-height: 1.25;
-		white-space: nowrap;
-		overflow: hidden;
-		text-overflow: ellipsis;
-	}
-	a.over {
-		border-bottom-color: var(--pencil);
-		font-weight: 650;
-	}
-</style>

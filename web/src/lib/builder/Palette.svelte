@@ -47,10 +47,18 @@
 		placeholder="Find: ring, poppet …"
 		bind:value={sought}
 	/>
-	<ul bind:this={list}>
+	<!-- What is only heard stays within the list. -->
+	<ul
+		class="relative grid min-h-0 flex-1 content-start gap-1 overflow-y-auto max-[900px]:auto-cols-[10rem] max-[900px]:grid-flow-col max-[900px]:overflow-x-auto max-[900px]:pb-1"
+		bind:this={list}
+	>
 		{#each found as type, i (type)}
 			<li>
-				<button type="button" class="btn" onclick={() => onadd(type)}>
+				<button
+					type="button"
+					class="btn w-full justify-start! px-2! py-0.5! text-left font-medium!"
+					onclick={() => onadd(type)}
+				>
 					<Glyph {type} size={30} />
 					<span>{partType(type).name}</span>
 					{#if i < next.length && sought === ''}<span class="sr-only">often next</span><span
@@ -62,30 +70,3 @@
 		{:else}<li class="soft text-[0.82rem]">No part type with this name. Try a shorter word.</li>{/each}
 	</ul>
 </section>
-
-<style>
-	ul {
-		position: relative; /* what is only heard stays within the list */
-		flex: 1;
-		min-height: 0;
-		overflow-y: auto;
-		display: grid;
-		gap: 4px;
-		align-content: start;
-	}
-	.btn {
-		width: 100%;
-		justify-content: flex-start;
-		padding: 2px 8px;
-		text-align: left;
-		font-weight: 500;
-	}
-	@media (max-width: 900px) {
-		ul {
-			grid-auto-flow: column;
-			grid-auto-columns: 10rem;
-			overflow-x: auto;
-			padding-bottom: 4px;
-		}
-	}
-</style>

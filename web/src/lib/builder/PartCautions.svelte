@@ -27,7 +27,9 @@
 	</p>
 {/each}
 {#each left as caution (caution.text)}
-	<button type="button" class="btn usual" onclick={() => add(caution)}>+ {caution.text}</button>
+	<button type="button" class="btn justify-start! text-left font-[450]!" onclick={() => add(caution)}
+		>+ {caution.text}</button
+	>
 {/each}
 <div class="two grid grid-cols-[9rem_1fr] gap-2 items-end">
 	<Choose
@@ -40,11 +42,3 @@
 		<TextEdit label="Add caution" value={undefined} optional onchange={(text) => text && add({ hazard, text })} />
 	{/key}
 </div>
-
-<style>
-	.usual {
-		justify-content: flex-start;
-		text-align: left;
-		font-weight: 450;
-	}
-</style>

@@ -45,7 +45,7 @@
 <div class="direction flex gap-2.5 items-center">
 	<button
 		type="button"
-		class="turn"
+		class="turn flex items-center gap-0.5 border border-ink-soft bg-sheet px-2 py-1 font-figures cursor-pointer hover:border-mark"
 		aria-label="Turn {part.name}. Now: {sentence}"
 		onclick={() => set(turned(part.face, point))}
 	>
@@ -92,19 +92,3 @@
 		{/if}
 	</div>
 {/if}
-
-<style>
-	.turn {
-		display: flex;
-		align-items: center;
-		gap: 2px;
-		padding: 4px 8px;
-		border: 1px solid var(--ink-soft);
-		background: var(--sheet);
-		cursor: pointer;
-		font-family: var(--figures);
-	}
-	.turn:hover {
-		border-color: var(--mark);
-	}
-</style>

@@ -122,13 +122,13 @@
 		onchoose={(renewal) => change({ renewal, inferred: part.inferred.filter((field) => field !== 'renewal') })}
 	/>
 </div>
-<h3>Sizes</h3>
+<h3 class="mt-2 border-b border-line font-[650]">Sizes</h3>
 <PartSizes {draft} {part} {customs} />
 {#if bolts}
-	<h3>Bolts and torque</h3>
+	<h3 class="mt-2 border-b border-line font-[650]">Bolts and torque</h3>
 	<PartBolts {draft} {part} />
 {/if}
-<h3>Inspection and fitting</h3>
+<h3 class="mt-2 border-b border-line font-[650]">Inspection and fitting</h3>
 <TextEdit
 	label="Inspect for"
 	value={part.lookFor}
@@ -151,7 +151,7 @@
 	offered={custom?.cautions ?? []}
 	onchange={(cautions) => change({ cautions: cautions.map((caution) => ({ when: 'both' as const, ...caution })) })}
 />
-<h3>Ordering</h3>
+<h3 class="mt-2 border-b border-line font-[650]">Ordering</h3>
 <div class="two grid grid-cols-[1fr_1fr] gap-2 items-end">
 	<TextEdit
 		label="Part number"
@@ -186,7 +186,7 @@
 			>
 		</div>{/if}
 </div>
-<h3>Runs with</h3>
+<h3 class="mt-2 border-b border-line font-[650]">Runs with</h3>
 <div class="flex flex-wrap gap-1.5">
 	{#each part.mates as mate (mate)}
 		<button
@@ -214,7 +214,7 @@
 	onchoose={(mate) => mate !== '' && draft.change(withMates(draft.body, part.key, mate))}
 />
 {#if draft.body.scopes.length > 1}
-	<h3>Opened in</h3>
+	<h3 class="mt-2 border-b border-line font-[650]">Opened in</h3>
 	<div class="flex flex-wrap gap-1.5">
 		{#each draft.body.scopes as scope (scope.key)}
 			<button type="button" class="btn" aria-pressed={part.scopes.includes(scope.key)} onclick={() => open(scope.key)}
@@ -224,21 +224,13 @@
 	</div>
 {/if}
 {#if draft.body.variants.length > 0}
-	<h3>Variants</h3>
+	<h3 class="mt-2 border-b border-line font-[650]">Variants</h3>
 	<OnlyWithChoices
 		variants={draft.body.variants}
 		onlyWith={part.onlyWith}
 		onchange={(onlyWith) => change({ onlyWith })}
 	/>
 {/if}
-<h3>More statements</h3>
+<h3 class="mt-2 border-b border-line font-[650]">More statements</h3>
 <MoreFields {form} names={more} draft={draft.body} type={part.type} />
 <p class="soft">Part type: {partType(part.type).name}.</p>
-
-<style>
-	h3 {
-		font-weight: 650;
-		margin-top: 8px;
-		border-bottom: 1px solid var(--line);
-	}
-</style>

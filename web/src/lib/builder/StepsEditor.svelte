@@ -92,15 +92,18 @@
 				>
 					<button
 						type="button"
-						class="step"
-						class:wrong={wrong.has(step.key)}
+						class={[
+							'flex min-h-11 flex-1 cursor-pointer items-baseline gap-2 bg-sheet px-2.5 py-2 text-left',
+							step.key === inHand ? 'border-2 border-mark' : 'border border-line',
+							wrong.has(step.key) && 'border-l-4! border-l-pencil!'
+						]}
 						aria-pressed={step.key === inHand}
 						onclick={() => onstep(step.key)}
 					>
 						<span class="figures">{i + 1}</span>
 						{step.text}
-						{#if isFirst(step)}<span class="soft">always first</span>{/if}
-						{#if step.sure === 'deduced'}<span class="soft">deduced</span>{/if}
+						{#if isFirst(step)}<span class="soft ml-auto text-[0.8rem] whitespace-nowrap">always first</span>{/if}
+						{#if step.sure === 'deduced'}<span class="soft ml-auto text-[0.8rem] whitespace-nowrap">deduced</span>{/if}
 					</button>
 					{#if !isFirst(step)}
 						<span
@@ -156,28 +159,5 @@
 		top: -1.35rem;
 		font-weight: 650;
 		color: var(--ink-soft);
-	}
-	.step {
-		flex: 1;
-		display: flex;
-		align-items: baseline;
-		gap: 8px;
-		min-height: 44px;
-		padding: 8px 10px;
-		text-align: left;
-		border: 1px solid var(--line);
-		background: var(--sheet);
-		cursor: pointer;
-	}
-	.step .soft {
-		margin-left: auto;
-		font-size: 0.8rem;
-		white-space: nowrap;
-	}
-	.step[aria-pressed='true'] {
-		border: 2px solid var(--mark);
-	}
-	.step.wrong {
-		border-left: 4px solid var(--pencil);
 	}
 </style>

@@ -48,7 +48,11 @@
 	}
 </script>
 
-<section class="sheet" aria-label="Proposal">
+<!-- Its height keeps what lies below from moving when the figures come. -->
+<section
+	class="sheet mb-2 grid min-h-24 grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1.5 px-2.5 py-2 max-[700px]:grid-cols-1"
+	aria-label="Proposal"
+>
 	{#if cost}
 		<div>
 			<p class="text-[1.15rem] leading-[1.35]">
@@ -72,21 +76,3 @@
 		>Accept {clear.length} verdicts (“{renewalPolicyName[set.renewalPolicy]}”)</button
 	>
 </section>
-
-<style>
-	section {
-		display: grid;
-		grid-template-columns: 1fr auto;
-		gap: 6px 1rem;
-		align-items: center;
-		padding: 8px 10px;
-		margin-bottom: 8px;
-		/* Nothing below moves when the figures come. */
-		min-height: 96px;
-	}
-	@media (max-width: 700px) {
-		section {
-			grid-template-columns: 1fr;
-		}
-	}
-</style>

@@ -162,7 +162,7 @@
 	{#if row.outcome.decided}<span class="hidden print:inline">{verdictName[row.outcome.decided]}</span>{/if}
 	<button
 		type="button"
-		class="btn decide"
+		class="btn small whitespace-nowrap!"
 		aria-expanded={opened === row.outcome.id}
 		aria-label="{row.outcome.decided ? `Decided: ${verdictName[row.outcome.decided]}` : 'Decide'}: {nameOf(row)}"
 		onclick={() => (opened = opened === row.outcome.id ? undefined : row.outcome.id)}
@@ -201,11 +201,6 @@
 />
 
 <style>
-	.decide {
-		font-size: 0.85rem;
-		padding: 0.2rem 0.6rem;
-		white-space: nowrap;
-	}
 	.part {
 		gap: 8px;
 		color: var(--ink);

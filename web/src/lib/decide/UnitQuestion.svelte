@@ -21,7 +21,7 @@
 {#if unit.triggers.length + answers.length > 0}
 	<section class="sheet px-3 py-2.5 mb-2 border-2 border-pencil" aria-label="Repair or replace the unit">
 		<h2 class="text-pencil">Stop: decide on the unit before you buy parts</h2>
-		<ul>
+		<ul class="list-[square] pl-[1.1rem]">
 			{#each answers as { question, answer, cylinder, means } (`${question}/${cylinder}`)}
 				<li>{placeName(question, cylinder ?? 0)}: {answer}. {'unit' in means ? means.unit : ''}</li>
 			{/each}
@@ -48,10 +48,3 @@
 		{:else}<p class="soft">The sheet has no price for a new unit, so there is no comparison.</p>{/if}
 	</section>
 {/if}
-
-<style>
-	ul {
-		list-style: square;
-		padding-left: 1.1rem;
-	}
-</style>

@@ -47,7 +47,7 @@
 	const onmark = (payload: SurfaceMark) => bench.record({ kind: 'mark', part: part.cell.part, payload });
 </script>
 
-<div class="room">
+<div class="room min-h-0 flex-1 overflow-hidden">
 	<figure
 		class="hidden h-full grid-cols-[minmax(0,2.4fr)_minmax(6.4rem,1fr)] gap-[0.8rem] items-center border-t border-t-line pt-1.5"
 	>
@@ -56,7 +56,12 @@
 		{:else if read && Readings}
 			<div><Readings {part} {up} judged={judgedSize(part.judgement)} /></div>
 		{:else}
-			<div class="drawing flex items-center justify-center gap-1 text-[0.8rem] text-ink" class:lying>
+			<div
+				class={[
+					'drawing flex items-center justify-center text-[0.8rem] text-ink',
+					lying ? 'flex-col leading-none' : 'gap-1'
+				]}
+			>
 				<span class="text-ink-soft">{lying ? (up === 'P' ? 'P' : 'C') : 'P'}</span>
 				<Glyph type={part.station.type} face={part.station.face} {up} size={160} />
 				<span class="text-ink-soft">{lying ? (up === 'P' ? 'C' : 'P') : 'C'}</span>
@@ -65,15 +70,19 @@
 		<figcaption class="grid gap-0.5 text-[0.82rem] leading-[1.25]">
 			{#if painting && surface && !locked}
 				<span class="grid grid-cols-[1fr_1fr] gap-1" role="group" aria-label="Mark to paint">
-					<button type="button" class="btn" onclick={() => (painting = false)}>Done</button>
-					<button type="button" class="btn" aria-pressed={turned} onclick={() => (turned = !turned)}>Turn over</button>
+					<button type="button" class="btn small" onclick={() => (painting = false)}>Done</button>
+					<button type="button" class="btn small" aria-pressed={turned} onclick={() => (turned = !turned)}
+						>Turn over</button
+					>
 					{#each markShapes as [key, name] (key)}
-						<button type="button" class="btn" aria-pressed={shape === key} onclick={() => (shape = key)}>{name}</button>
+						<button type="button" class="btn small" aria-pressed={shape === key} onclick={() => (shape = key)}
+							>{name}</button
+						>
 					{/each}
 				</span>
 			{:else}
 				{#if surface && Surface && !locked}
-					<button type="button" class="btn" onclick={() => (painting = true)}>Paint marks</button>
+					<button type="button" class="btn small" onclick={() => (painting = true)}>Paint marks</button>
 				{/if}
 				<b>Last rebuilds</b>
 				{#if earlier === undefined}<span class="soft">–</span>
@@ -94,9 +103,6 @@
 
 <style>
 	.room {
-		overflow: hidden;
-		flex: 1;
-		min-height: 0;
 		container-type: size;
 	}
 	@container (min-height: 118px) {
@@ -115,14 +121,5 @@
 	}
 	.drawing :global(path.edge) {
 		stroke-width: 1.2;
-	}
-	.drawing.lying {
-		flex-direction: column;
-		gap: 0;
-		line-height: 1;
-	}
-	figcaption .btn {
-		padding: 0.2rem;
-		font-size: 0.85rem;
 	}
 </style>

@@ -27,7 +27,7 @@
 </script>
 
 {#if figures.length > 0}
-	<table class="table">
+	<table class="my-1.5! text-[0.85rem]! table">
 		<caption class="sr-only">What follows from the sizes</caption>
 		<tbody>
 			{#each figures as figure (figure.key)}
@@ -42,10 +42,6 @@
 {/if}
 
 <style>
-	table {
-		font-size: 0.85rem;
-		margin: 6px 0;
-	}
 	.out {
 		color: var(--pencil);
 		font-weight: 600;

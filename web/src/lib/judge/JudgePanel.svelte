@@ -52,13 +52,13 @@
 				>{standing ? 'proposed: ' : ''}{verdictName[proposed]}</span
 			>
 		</h2>
-		<button type="button" class="btn" aria-haspopup="dialog" onclick={onmore}>Full explanation</button>
+		<button type="button" class="btn small" aria-haspopup="dialog" onclick={onmore}>Full explanation</button>
 	</header>
 	{#if !locked}
 		{#key part.cell.part}<Choices bind:this={choices} {bench} {part} {proposed} {byEye} entered {ondecided} />{/key}
 	{/if}
 	{#if standing}
-		<p class="standing">
+		<p class="line-clamp-2 my-0.75 border-l-3 border-ink-soft pl-[0.6rem] text-[0.82rem] leading-[1.2]">
 			Decided: <b>{verdictName[standing.payload.verdict]}</b>, {bench.bench.people[standing.by] ?? 'unknown'}, {shortTime(
 				standing.at
 			)}{standing.payload.why ? ` — “${standing.payload.why}”` : ''}{part.record.decisions.length > 1
@@ -66,22 +66,22 @@
 				: ''}
 		</p>
 	{/if}
-	<ul class="reasons">
+	<ul class="my-1 list-[square] pl-[1.1rem] text-[0.85rem] leading-[1.25]">
 		{#each reasons.slice(0, MOST_REASONS) as reason, index (index)}
 			<li>{reasonSentence(reason, part.station, format)}</li>
 		{/each}
 	</ul>
 	{#if judged}
 		<LimitStrip {judged} outlook={forecast} />
-		<p class="value">
-			<span class="figures"
+		<p class="leading-[1.25]">
+			<span class="figures text-[1rem] font-semibold whitespace-nowrap"
 				>{format.withUncertainty(
 					judged.value,
 					judged.budget.U,
 					shownUnit(dimensionOf(judged.sheet.unit), format.units)
 				)}</span
 			>
-			<span class="soft"
+			<span class="soft text-[0.78rem]"
 				>{judged.characteristic.name}{judged.points.length > 1 && !judged.characteristic.form ? ', worst point' : ''},
 				95 %{risk
 					? `; ${format.probability(risk.probability)} (${format.probability(risk.low)} to ${format.probability(risk.high)}) beyond by the next service`
@@ -95,49 +95,9 @@
 		{/await}
 	{/each}
 	{#if reasons.length > MOST_REASONS || measured.length > 1}
-		<p class="soft rest">
+		<p class="soft text-[0.78rem]">
 			{moreWords(reasons.length - MOST_REASONS, measured.length - 1)}
 		</p>
 	{/if}
 	{#if drawn}<PartInHand {bench} {part} up={bench.up.get(part.station.in)} {locked} {earlier} />{/if}
 </section>
-
-<style>
-	header .btn {
-		padding: 0 0.7rem;
-		font-size: 0.85rem;
-	}
-	.standing {
-		border-left: 3px solid var(--ink-soft);
-		padding-left: 0.6rem;
-		margin: 3px 0;
-		font-size: 0.82rem;
-		line-height: 1.2;
-		display: -webkit-box;
-		-webkit-box-orient: vertical;
-		-webkit-line-clamp: 2;
-		line-clamp: 2;
-		overflow: hidden;
-	}
-	.reasons {
-		list-style: square;
-		padding-left: 1.1rem;
-		margin: 4px 0;
-		font-size: 0.85rem;
-		line-height: 1.25;
-	}
-	.value {
-		line-height: 1.25;
-	}
-	.value .figures {
-		font-size: 1rem;
-		font-weight: 600;
-		white-space: nowrap;
-	}
-	.value .soft {
-		font-size: 0.78rem;
-	}
-	.rest {
-		font-size: 0.78rem;
-	}
-</style>

@@ -53,24 +53,26 @@
 
 <Dialog title="{placeName(part.station.name, part.cell.cylinder)}: " width="wide" {beside} {onclose}>
 	{#snippet after()}<span class="verdict {proposed}">{verdictName[proposed]}</span>{/snippet}
-	<div class="columns">
+	<div class="grid grid-cols-[repeat(auto-fit,minmax(min(24rem,100%),1fr))] gap-x-6">
 		<div>
-			<ul class="reasons">
+			<ul class="my-1.5 list-[square] pl-[1.1rem] text-[0.92rem]">
 				{#each part.judgement.reasons as reason, index (index)}
 					<li><WithTerms text={reasonSentence(reason, part.station, format)} /></li>
 				{/each}
 			</ul>
 			{#each elsewhere as { renewalPolicy, says } (renewalPolicy)}
-				<p class="soft small">Under “{renewalPolicyName[renewalPolicy]}”: {verdictName[says].toLowerCase()}.</p>
+				<p class="soft text-[0.86rem]">
+					Under “{renewalPolicyName[renewalPolicy]}”: {verdictName[says].toLowerCase()}.
+				</p>
 			{/each}
 			{#if bench.bench.policy.renewalPolicy === 'leastCost'}
-				<p class="soft small">
+				<p class="soft text-[0.86rem]">
 					Lowest expected cost considers the whole set, under <a href="/jobs/{bench.bench.job.id}/decide">Decide</a>;
 					here the part is judged by its own condition.
 				</p>
 			{/if}
 			{#each part.record.decisions.toReversed() as decision, index (decision.id)}
-				<p class:soft={index > 0} class="small">
+				<p class:soft={index > 0} class="text-[0.86rem]">
 					{index === 0 ? 'Current' : 'Earlier'}: {verdictName[decision.payload.verdict]}, {nameOf(decision.by)}, {shortTime(
 						decision.at
 					)}{decision.payload.why ? ` — “${decision.payload.why}”` : ''}
@@ -80,7 +82,7 @@
 				<JudgedSize {bench} {judged} age={part.cell.age} outlook={part.judgement.outlook[judged.sheet.key]} />
 			{/each}
 			{#each unjudged as size (size.sheet.key)}
-				<p class="small">
+				<p class="text-[0.86rem]">
 					{#if size.value !== undefined}<b class="figures"
 							>{format.withUncertainty(size.value, size.budget.U, unit(size))}</b
 						>{/if}
@@ -101,20 +103,3 @@
 		</div>
 	</div>
 </Dialog>
-
-<style>
-	.columns {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(min(24rem, 100%), 1fr));
-		gap: 0 1.5rem;
-	}
-	.reasons {
-		list-style: square;
-		padding-left: 1.1rem;
-		margin: 6px 0;
-		font-size: 0.92rem;
-	}
-	.small {
-		font-size: 0.86rem;
-	}
-</style>

@@ -94,7 +94,7 @@
 							{#each all as other (other.key)}
 								<button
 									type="button"
-									class="btn"
+									class="btn small"
 									aria-pressed={other.key === photo?.key}
 									onclick={() => (chosen = side === 0 ? [other.key, right?.key] : [left?.key, other.key])}
 									>{other.label}</button
@@ -108,9 +108,3 @@
 		{#if problem}<p class="soft" role="status">{problem}</p>{/if}
 	</Dialog>
 {/if}
-
-<style>
-	figcaption .btn {
-		font-size: 0.85rem;
-	}
-</style>

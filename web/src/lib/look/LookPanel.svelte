@@ -61,13 +61,13 @@
 	<header class="flex items-center gap-2 min-h-11">
 		<h2>Look</h2>
 		{#if part.station.lookFor && shown === 'patterns'}
-			<p class="soft for" title={part.station.lookFor}>{part.station.lookFor}</p>
+			<p class="soft line-clamp-2 text-[0.8rem] leading-[1.2]" title={part.station.lookFor}>{part.station.lookFor}</p>
 		{/if}
-		<span class="faces flex flex-none gap-1.5 ml-auto" role="group" aria-label="Shown here">
+		<span class="flex flex-none gap-1.5 ml-auto" role="group" aria-label="Shown here">
 			{#if part.station.surface && !high.current}
 				<button
 					type="button"
-					class="btn"
+					class="btn small"
 					aria-pressed={shown === 'surface'}
 					onclick={() => (face = shown === 'surface' ? 'patterns' : 'surface')}
 					>Surface{marks > 0 ? ` ${marks}` : ''}</button
@@ -75,7 +75,7 @@
 			{/if}
 			<button
 				type="button"
-				class="btn"
+				class="btn small"
 				aria-pressed={shown === 'notes'}
 				onclick={() => (face = shown === 'notes' ? 'patterns' : 'notes')}>Notes{notes > 0 ? ` ${notes}` : ''}</button
 			>
@@ -154,19 +154,6 @@
 </section>
 
 <style>
-	.faces .btn {
-		padding: 0 0.7rem;
-		font-size: 0.85rem;
-	}
-	.for {
-		font-size: 0.8rem;
-		line-height: 1.2;
-		overflow: hidden;
-		display: -webkit-box;
-		-webkit-box-orient: vertical;
-		-webkit-line-clamp: 2;
-		line-clamp: 2;
-	}
 	.patterns .btn {
 		justify-content: flex-start;
 		text-align: left;

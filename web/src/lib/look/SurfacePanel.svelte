@@ -129,10 +129,14 @@
 
 <section class="mt-2.5" aria-label="Surface">
 	<h3 class="font-semibold text-[0.95rem]">Unrolled surface</h3>
-	<div class="tools grid grid-cols-[repeat(4,1fr)] gap-1.5 mt-1 mb-1.5" role="group" aria-label="Mark to draw">
+	<div class="grid grid-cols-[repeat(4,1fr)] gap-1.5 mt-1 mb-1.5" role="group" aria-label="Mark to draw">
 		{#each markShapes as [key, name] (key)}
-			<button type="button" class="btn" aria-pressed={shape === key} disabled={locked} onclick={() => (shape = key)}
-				>{name}</button
+			<button
+				type="button"
+				class="btn small"
+				aria-pressed={shape === key}
+				disabled={locked}
+				onclick={() => (shape = key)}>{name}</button
 			>
 		{/each}
 	</div>
@@ -180,45 +184,41 @@
 	</p>
 	{#if marks.length > 0}
 		<dl class="grid grid-cols-[1fr_auto] gap-x-[0.8rem] gap-y-0 text-[0.86rem] mt-1 mb-2">
-			<dt>Sealing stroke touched</dt>
-			<dd class="figures">{format.probability(statistics.strokeShare)}</dd>
+			<dt class="text-ink-soft">Sealing stroke touched</dt>
+			<dd class="figures text-right">{format.probability(statistics.strokeShare)}</dd>
 			{#if statistics.areaShare > 0}
-				<dt>Area touched</dt>
-				<dd class="figures">{format.probability(statistics.areaShare)}</dd>
+				<dt class="text-ink-soft">Area touched</dt>
+				<dd class="figures text-right">{format.probability(statistics.areaShare)}</dd>
 			{/if}
-			<dt>Longest unbroken score</dt>
-			<dd class="figures">{format.quantity(statistics.longestScore, unit, unit === 'mm' ? 0 : 2)}</dd>
+			<dt class="text-ink-soft">Longest unbroken score</dt>
+			<dd class="figures text-right">{format.quantity(statistics.longestScore, unit, unit === 'mm' ? 0 : 2)}</dd>
 			{#if statistics.direction}
-				<dt>Side</dt>
-				<dd class="figures">
+				<dt class="text-ink-soft">Side</dt>
+				<dd class="figures text-right">
 					{format.number(statistics.direction.meanDeg)}°, resultant {format.number(statistics.direction.resultant, 2)}
 				</dd>
-				<dt>Chance if not one-sided</dt>
-				<dd class="figures">
+				<dt class="text-ink-soft">Chance if not one-sided</dt>
+				<dd class="figures text-right">
 					{statistics.direction.p === undefined ? 'too few marks' : format.probability(statistics.direction.p)}
 				</dd>
-			{:else}<dt>Side</dt>
-				<dd>none (all around)</dd>{/if}
+			{:else}<dt class="text-ink-soft">Side</dt>
+				<dd class="text-right">none (all around)</dd>{/if}
 		</dl>
-		{#if together}<p class="soft">
+		{#if together}<p class="soft text-[0.84rem]">
 				{sides.length} cylinders are marked on one side, {together.resultant > 0.9
 					? `all at about ${format.number(together.meanDeg)}°. This points to a misaligned head or guides`
 					: 'at different angles. This points to the rod or guide of each cylinder'}.
 			</p>{/if}
 		{#if !locked}<button
 				type="button"
-				class="btn"
+				class="btn small"
 				onclick={() => bench.withdraw(part.record.marks.at(-1)!, 'mark removed')}
 				>Remove the last {markName(marks.at(-1)!.shape).toLowerCase()}</button
 			>{/if}
-	{:else}<p class="soft">Draw the damage where you see it. The seal runs on the shaded area.</p>{/if}
+	{:else}<p class="soft text-[0.84rem]">Draw the damage where you see it. The seal runs on the shaded area.</p>{/if}
 </section>
 
 <style>
-	.tools .btn {
-		padding: 0.2rem;
-		font-size: 0.88rem;
-	}
 	svg {
 		display: block;
 		width: 100%;
@@ -252,17 +252,5 @@
 	.cursor {
 		stroke: var(--ink);
 		vector-effect: non-scaling-stroke;
-	}
-	dt {
-		color: var(--ink-soft);
-	}
-	dd {
-		text-align: right;
-	}
-	.btn {
-		font-size: 0.85rem;
-	}
-	p.soft {
-		font-size: 0.84rem;
 	}
 </style>

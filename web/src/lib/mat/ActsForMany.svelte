@@ -47,8 +47,11 @@
 >
 	<div class="my-3 grid gap-2">
 		{#each acts as [says, drafts] (says)}
-			<button type="button" class="btn left" disabled={drafts.length === 0} onclick={() => run(drafts)}
-				><span>{says}</span> <b class="figures">{drafts.length}</b></button
+			<button
+				type="button"
+				class="btn justify-between! text-left min-h-14!"
+				disabled={drafts.length === 0}
+				onclick={() => run(drafts)}><span>{says}</span> <b class="figures">{drafts.length}</b></button
 			>
 		{/each}
 	</div>
@@ -56,7 +59,10 @@
 		<h3>On the bench</h3>
 		<div class="my-3 grid gap-2">
 			{#each bench.bench.sheet.assemblies.filter(({ key }) => bench.up.has(key)) as { key, name: assembly } (key)}
-				<button type="button" class="btn left" onclick={() => (bench.turnedOver[key] = !bench.turnedOver[key])}
+				<button
+					type="button"
+					class="btn justify-between! text-left min-h-14!"
+					onclick={() => (bench.turnedOver[key] = !bench.turnedOver[key])}
 					><span>Turn over: {inSentence(assembly)}</span>
 					<b>{bench.up.get(key) === 'C' ? 'crank side' : 'pressure side'} up</b></button
 				>
@@ -64,11 +70,3 @@
 		</div>
 	{/if}
 </Dialog>
-
-<style>
-	.left {
-		justify-content: space-between;
-		text-align: left;
-		min-height: 56px;
-	}
-</style>

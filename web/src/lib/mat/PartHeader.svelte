@@ -92,7 +92,7 @@
 		<a
 			class="caution case flex-[0_1_36%] min-w-36 min-h-11 text-left text-[0.8rem] border-l-4 border-l-doubt pl-2 cursor-pointer text-ink no-underline"
 			href="/trace/cases/{first.id}"
-			><span
+			><span class="line-clamp-3"
 				><b>Case: {first.causeName}?</b> {cases.length > 1 ? `${cases.length - 1} more here. ` : ''}{first.remedy}</span
 			></a
 		>
@@ -106,10 +106,9 @@
 		<button
 			type="button"
 			class="caution flex-[0_1_36%] min-w-36 min-h-11 text-left text-[0.8rem] border-l-4 border-l-doubt pl-2 cursor-pointer"
-			class:open
 			aria-expanded={open}
 			onclick={() => (open = !open)}
-			><span
+			><span class={open ? '' : 'line-clamp-3'}
 				>{#each cautions as { hazard, text } (text)}<b>Caution: {hazardName[hazard].toLowerCase()}.</b>
 					{text}
 				{/each}</span
@@ -154,16 +153,5 @@
 		.caution.caution {
 			flex: 1 1 100%;
 		}
-	}
-	.caution span {
-		display: -webkit-box;
-		-webkit-box-orient: vertical;
-		-webkit-line-clamp: 3;
-		line-clamp: 3;
-		overflow: hidden;
-	}
-	.caution.open span {
-		-webkit-line-clamp: none;
-		line-clamp: none;
 	}
 </style>

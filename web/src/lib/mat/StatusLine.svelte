@@ -27,31 +27,31 @@
 
 <div class="status flex-none flex items-center gap-1.5 min-h-12 text-[0.84rem] max-[600px]:flex-wrap">
 	<p
-		class="says flex-1 min-w-0 max-h-[3.6em] overflow-hidden wrap-anywhere font-[550] leading-[1.2]"
+		class="says flex-1 max-[600px]:flex-[1_0_100%] min-w-0 max-h-[3.6em] overflow-hidden wrap-anywhere font-[550] leading-[1.2]"
 		role="status"
 		aria-label="Next step"
 	>
 		{says}
 	</p>
-	<span class="looked whitespace-nowrap text-ink-soft"
+	<span class="whitespace-nowrap max-[1000px]:hidden text-ink-soft"
 		><b class="figures">{inspected}</b> of <b class="figures">{parts.length}</b> inspected</span
 	>
 	<button
 		type="button"
-		class="btn"
+		class="btn small"
 		aria-label={bench.lastAct.length > 1 ? `Undo ${bench.lastAct.length} entries` : 'Undo'}
 		onclick={() => bench.undo()}
 		disabled={locked || bench.lastAct.length === 0}><Undo size={17} /> Undo</button
 	>
-	<button type="button" class="btn" aria-haspopup="dialog" onclick={() => onshow('find')}
+	<button type="button" class="btn small" aria-haspopup="dialog" onclick={() => onshow('find')}
 		><Search size={17} /> Find</button
 	>
-	<button type="button" class="btn" disabled={locked} aria-haspopup="dialog" onclick={() => onshow('many')}
+	<button type="button" class="btn small" disabled={locked} aria-haspopup="dialog" onclick={() => onshow('many')}
 		><Layers size={17} /> Several parts</button
 	>
 	<button
 		type="button"
-		class="btn"
+		class="btn small"
 		aria-label="Layer of the mat: {layerName[layers.shown]}"
 		title="Layer of the mat"
 		onclick={() => void layers.next()}
@@ -60,37 +60,28 @@
 			? ': no connection'
 			: ''}</button
 	>
-	<button type="button" class="btn wide" aria-pressed={named} onclick={() => (named = !named)}>Names</button>
-	<button type="button" class="btn wide" aria-haspopup="dialog" onclick={() => onshow('keys')}
+	<button type="button" class="btn small max-[1000px]:hidden!" aria-pressed={named} onclick={() => (named = !named)}
+		>Names</button
+	>
+	<button type="button" class="btn small max-[1000px]:hidden!" aria-haspopup="dialog" onclick={() => onshow('keys')}
 		><Keyboard size={17} /> Keys</button
 	>
-	<button type="button" class="btn" onclick={() => bench.record(...clear)} disabled={locked || clear.length === 0}
+	<button type="button" class="btn small" onclick={() => bench.record(...clear)} disabled={locked || clear.length === 0}
 		>Accept {clear.length} clear</button
 	>
 </div>
 
 <style>
 	.btn {
-		font-size: 0.84rem;
-		padding: 0 0.7rem;
 		white-space: nowrap;
 	}
-	@media (max-width: 1000px) {
-		.looked,
-		.wide {
-			display: none;
-		}
-	}
 	@media (max-width: 600px) {
-		.btn :global(svg) {
-			display: none;
-		}
-		.says {
-			flex: 1 0 100%;
-		}
 		.btn {
 			flex: 1 1 auto;
 			padding: 0 0.3rem;
+		}
+		.btn :global(svg) {
+			display: none;
 		}
 	}
 </style>

@@ -25,52 +25,24 @@
 </script>
 
 {#if mates.length > 0}
+	<!-- Two mates a row: more leave no room for their names. -->
 	<p class="flex flex-wrap gap-x-1.25 gap-y-0 text-[0.78rem] leading-[1.15]">
-		<span class="soft">Runs against</span>
+		<span class="soft basis-full">Runs against</span>
 		{#each mates as mate (mate.cell.part)}
 			{@const sizes = sizesOf(mate)}
 			<button
 				type="button"
-				class="btn"
-				class:doubt={sizes === ''}
+				class={[
+					'btn flex-[1_1_40%] flex-col gap-0! items-stretch! px-[0.35rem]! py-[0.1rem]! text-[0.78rem]! leading-[1.15]!',
+					sizes === '' && 'text-doubt!'
+				]}
 				title={sizes || 'Not measured in this rebuild'}
 				onclick={() => onmate(placeKey(mate.cell.station, mate.cell.cylinder))}
 			>
-				<span>{mate.station.name}</span><span class="figures">{sizes || 'not measured'}</span></button
+				<span class="line-clamp-2 wrap-anywhere">{mate.station.name}</span><span
+					class="figures line-clamp-2 text-[0.7rem] font-normal wrap-anywhere">{sizes || 'not measured'}</span
+				></button
 			>
 		{/each}
 	</p>
 {/if}
-
-<style>
-	/* On a line of its own, and two mates a row: more leave no room for their names. */
-	p > .soft {
-		flex-basis: 100%;
-	}
-	.btn {
-		flex: 1 1 40%;
-		min-width: 44px;
-		flex-direction: column;
-		align-items: stretch;
-		gap: 0;
-		font-size: 0.78rem;
-		line-height: 1.15;
-		padding: 0.1rem 0.35rem;
-	}
-	.btn span {
-		overflow: hidden;
-		display: -webkit-box;
-		-webkit-box-orient: vertical;
-		line-clamp: 2;
-		-webkit-line-clamp: 2;
-		white-space: normal;
-		overflow-wrap: anywhere;
-	}
-	.btn .figures {
-		font-size: 0.7rem;
-		font-weight: 400;
-	}
-	.doubt {
-		color: var(--doubt);
-	}
-</style>

@@ -67,16 +67,16 @@
 	<header class="flex items-center justify-between min-h-11">
 		<h2>Measure</h2>
 		{#if sheet}
-			<span class="acts flex gap-1.5">
+			<span class="flex gap-1.5">
 				<button
 					type="button"
-					class="btn"
+					class="btn small"
 					disabled={locked || part.record.readings.length === 0}
 					aria-label="Undo reading"
 					title="Undo reading"
 					onclick={() => measuring.withdrawLast()}><Undo size={17} /></button
 				>
-				<button type="button" class="btn" aria-pressed={padded} disabled={locked} onclick={onpad}
+				<button type="button" class="btn small" aria-pressed={padded} disabled={locked} onclick={onpad}
 					><Calculator size={17} /> Pad</button
 				>
 			</span>
@@ -100,7 +100,9 @@
 			>
 				{formSays[kind.form]}
 			</p>{/if}
-		<label class="label point" for="{id}-reading">{pointName(part.station, point)}</label>
+		<label class="my-px block print:hidden text-[0.86rem] leading-[1.2] font-[550]" for="{id}-reading"
+			>{pointName(part.station, point)}</label
+		>
 		<div class="take grid grid-cols-[1fr_auto_4.6rem] gap-1.25 mb-0.75">
 			<input
 				id="{id}-reading"
@@ -142,7 +144,7 @@
 		{:else}
 			<div class="flex gap-1.25">
 				<select
-					class="select gauge"
+					class="select min-w-0 flex-1 text-[0.82rem]!"
 					aria-label="Gauge"
 					value={gauge?.id ?? ''}
 					disabled={locked || gauges.length === 0}
@@ -156,7 +158,7 @@
 				{#if gauge && sheet.unit === 'mm'}
 					<button
 						type="button"
-						class="btn zero"
+						class="btn small whitespace-nowrap!"
 						aria-pressed={zeroSeen}
 						title="The zero of this gauge was checked today"
 						disabled={locked}
@@ -164,7 +166,7 @@
 					>
 				{/if}
 				<input
-					class="input figures bench"
+					class="input figures w-[4.6rem]! text-[0.82rem]!"
 					aria-label="Temperature of the gauges today"
 					title="Temperature of the gauges today (asked once a day, saved with every reading)"
 					inputmode="decimal"
@@ -182,32 +184,7 @@
 </section>
 
 <style>
-	.acts .btn {
-		padding: 0 0.6rem;
-		font-size: 0.85rem;
-	}
-	.point {
-		display: block;
-		font-weight: 550;
-		font-size: 0.86rem;
-		line-height: 1.2;
-		margin: 1px 0;
-	}
 	.take input:first-child {
 		font-size: 1.15rem;
-	}
-	.gauge {
-		flex: 1;
-		min-width: 0;
-		font-size: 0.82rem;
-	}
-	.zero {
-		padding: 0 0.5rem;
-		font-size: 0.82rem;
-		white-space: nowrap;
-	}
-	.bench {
-		width: 4.6rem;
-		font-size: 0.82rem;
 	}
 </style>

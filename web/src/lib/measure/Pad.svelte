@@ -28,39 +28,39 @@
 	aria-label="Pad"
 	onpointerdown={keepFocus}
 >
-	<div class="digits grid grid-cols-[repeat(3,1fr)] gap-2 max-[600px]:gap-1">
+	<div class="grid grid-cols-[repeat(3,1fr)] gap-2 max-[600px]:gap-1">
 		{#each keys as key (key)}
-			<button type="button" class="btn figures" aria-label={spoken[key]} onclick={() => ontype(key)}>{key}</button>
+			<button
+				type="button"
+				class="btn figures min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12! text-2xl!"
+				aria-label={spoken[key]}
+				onclick={() => ontype(key)}>{key}</button
+			>
 		{/each}
 	</div>
 	<div class="grid gap-2 max-[600px]:gap-1">
-		<button type="button" class="btn" aria-label="Erase" onclick={onerase}><Delete size={22} /></button>
-		<button type="button" class="btn figures" aria-label="Unit: {unit}" onclick={onunit}>{unit}</button>
-		<button type="button" class="btn" disabled={!canTakeBack} onclick={ontakeback}>Undo reading</button>
+		<button
+			type="button"
+			class="btn min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12!"
+			aria-label="Erase"
+			onclick={onerase}><Delete size={22} /></button
+		>
+		<button
+			type="button"
+			class="btn figures min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12!"
+			aria-label="Unit: {unit}"
+			onclick={onunit}>{unit}</button
+		>
+		<button
+			type="button"
+			class="btn min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12!"
+			disabled={!canTakeBack}
+			onclick={ontakeback}>Undo reading</button
+		>
 	</div>
-	<button type="button" class="btn main big" onclick={onmain}>{main}</button>
+	<button
+		type="button"
+		class="btn main col-span-full min-h-16! p-[0.2rem]! text-[1.1rem]! max-[600px]:min-h-13!"
+		onclick={onmain}>{main}</button
+	>
 </div>
-
-<style>
-	.digits .btn {
-		font-size: 1.5rem;
-	}
-	.btn {
-		min-height: 60px;
-		min-width: 56px;
-		padding: 0.2rem;
-	}
-	.big {
-		grid-column: 1 / -1;
-		min-height: 64px;
-		font-size: 1.1rem;
-	}
-	@media (max-width: 600px) {
-		.btn {
-			min-height: 48px;
-		}
-		.big {
-			min-height: 52px;
-		}
-	}
-</style>

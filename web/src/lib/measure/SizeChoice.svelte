@@ -39,7 +39,12 @@
 	<div class="row flex gap-1.25 my-0.5" role="group" aria-label="Size to measure">
 		{#if !listed}
 			{#each atHand as { key } (key)}
-				<button type="button" class="btn" aria-pressed={key === chosen} onclick={() => onchoose(key)}>
+				<button
+					type="button"
+					class="btn flex-1 px-[0.3rem]! py-[0.1rem]! text-[0.8rem]! leading-[1.1]!"
+					aria-pressed={key === chosen}
+					onclick={() => onchoose(key)}
+				>
 					<span
 						>{nameOf(key)}{#if valueOf(key)}
 							<span class="figures soft block">{valueOf(key)}</span>{/if}</span
@@ -48,11 +53,11 @@
 			{/each}
 		{/if}
 		{#if listed || others.length > 0}
-			<label class="label w-[5.4rem]" class:listed for="{id}-other"
+			<label class={['label', listed ? 'w-full' : 'w-[5.4rem]']} for="{id}-other"
 				><span class="sr-only">Measure another size</span>
 				<select
 					id="{id}-other"
-					class="select"
+					class="select text-[0.85rem]!"
 					value={listed ? chosen : ''}
 					onchange={(event) => {
 						onchoose(event.currentTarget.value);
@@ -70,18 +75,3 @@
 		{/if}
 	</div>
 {/if}
-
-<style>
-	.btn {
-		flex: 1;
-		font-size: 0.8rem;
-		line-height: 1.1;
-		padding: 0.1rem 0.3rem;
-	}
-	.label.listed {
-		width: 100%;
-	}
-	select {
-		font-size: 0.85rem;
-	}
-</style>

@@ -47,14 +47,14 @@
 
 <div class="flex flex-wrap items-center gap-1.5 py-1.5" role="group" aria-label="Receive: {station.name}">
 	<label for="{id}-pieces">Pieces</label>
-	<input id="{id}-pieces" class="input short" inputmode="numeric" maxlength="6" bind:value={pieces} />
+	<input id="{id}-pieces" class="input w-16!" inputmode="numeric" maxlength="6" bind:value={pieces} />
 	<label for="{id}-lot">Lot</label>
-	<input id="{id}-lot" class="input" maxlength="80" bind:value={lot} />
+	<input id="{id}-lot" class="input w-36!" maxlength="80" bind:value={lot} />
 	<label for="{id}-supplier">Supplier</label>
-	<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
+	<input id="{id}-supplier" class="input w-36!" maxlength="80" bind:value={supplier} />
 	{#if kits.length > 0}
 		<label for="{id}-kit">From kit</label>
-		<select id="{id}-kit" class="select" bind:value={kit}>
+		<select id="{id}-kit" class="select w-48!" bind:value={kit}>
 			<option value="">sold singly</option>
 			{#each kits as { number, name } (number)}<option value={number}>{name}</option>{/each}
 		</select>
@@ -63,15 +63,3 @@
 	<button type="button" class="btn" onclick={onclose}>Cancel</button>
 	{#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
 </div>
-
-<style>
-	.input {
-		width: 9rem;
-	}
-	.select {
-		width: 12rem;
-	}
-	.short {
-		width: 4rem;
-	}
-</style>

@@ -39,17 +39,11 @@
 	<p>{delivered.map((item) => `${item.pieces} × ${nameOf(item.station)} (${item.number})`).join(', ')}.</p>
 	<div class="flex flex-wrap items-center gap-2">
 		<label for="{id}-supplier">Supplier</label>
-		<input id="{id}-supplier" class="input" maxlength="80" bind:value={supplier} />
+		<input id="{id}-supplier" class="input w-48!" maxlength="80" bind:value={supplier} />
 		<label for="{id}-lot">Lot (if the same for all)</label>
-		<input id="{id}-lot" class="input" maxlength="80" bind:value={lot} />
+		<input id="{id}-lot" class="input w-48!" maxlength="80" bind:value={lot} />
 		<button type="button" class="btn main" disabled={locked} onclick={bookIn}
 			>Book in {pieces} {pieces === 1 ? 'piece' : 'pieces'}</button
 		>
 	</div>
 </details>
-
-<style>
-	.input {
-		width: 12rem;
-	}
-</style>

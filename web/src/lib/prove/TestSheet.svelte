@@ -106,13 +106,13 @@
 				format
 			)}
 		</h3>
-		<div class="line">
+		<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
 			<Typed label="From" unit={format.units.pressure} {locked} bind:text={fields.from} wrong={wrong.from} />
 			<Typed label="to" unit={format.units.pressure} {locked} bind:text={fields.to} wrong={wrong.to} />
 			<label for="held-minutes">in, min</label>
 			<input
 				id="held-minutes"
-				class="input"
+				class="input w-22!"
 				inputmode="decimal"
 				maxlength="10"
 				disabled={locked}
@@ -120,11 +120,11 @@
 			/>
 			{#if wrong.minutes}<span class="wrong">{wrong.minutes}</span>{/if}
 		</div>
-		<div class="line">
+		<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
 			<Typed label="Water at" unit={format.units.temperature} {locked} bind:text={fields.fromC} wrong={wrong.fromC} />
 			<Typed label="at the end" unit={format.units.temperature} {locked} bind:text={fields.toC} wrong={wrong.toC} />
 			<select
-				class="select"
+				class="select w-auto! max-w-80"
 				aria-label="Read by"
 				value={gauge?.id ?? ''}
 				disabled={locked || gauges.length === 0}
@@ -160,7 +160,7 @@
 			>
 		{/if}
 		{#each places as place (place)}
-			<div class="line" role="group" aria-label="Drips: {place}">
+			<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]" role="group" aria-label="Drips: {place}">
 				<span class="place min-w-56">{place}</span>
 				{#each seen as [value, words] (value)}
 					<button
@@ -177,13 +177,13 @@
 		<p class="soft">The sheet of this model does not define a test.</p>
 	{/if}
 	<h3 class="text-[0.98rem] font-[650] mt-1">Flow</h3>
-	<div class="line">
+	<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
 		<Typed label="Flow" unit="Lmin" {locked} bind:text={fields.flow} wrong={wrong.flow} />
 		<Typed label="at" unit={format.units.pressure} {locked} bind:text={fields.pressure} wrong={wrong.pressure} />
 		<label for="flow-speed">and, rpm</label>
 		<input
 			id="flow-speed"
-			class="input"
+			class="input w-22!"
 			inputmode="decimal"
 			maxlength="10"
 			disabled={locked}
@@ -203,7 +203,7 @@
 			{#if flow.tooMuch}<b class="wrong">More than the displacement. Check flow and speed.</b>{/if}
 		</p>{/if}
 	<h3 class="text-[0.98rem] font-[650] mt-1">Temperature</h3>
-	<div class="line">
+	<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
 		<Typed label="In" unit={format.units.temperature} {locked} bind:text={fields.inlet} wrong={wrong.inlet} />
 		<Typed label="out" unit={format.units.temperature} {locked} bind:text={fields.outlet} wrong={wrong.outlet} />
 		<button type="button" class="btn" disabled={locked} onclick={takeTemperature}>Save temperatures</button>
@@ -215,20 +215,3 @@
 				)} K is due at this efficiency, were it all lost in the liquid{/if}.
 		</p>{/if}
 </section>
-
-<style>
-	.line {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 6px;
-		font-size: 0.94rem;
-	}
-	.line .input {
-		width: 5.5rem;
-	}
-	.line .select {
-		width: auto;
-		max-width: 20rem;
-	}
-</style>

@@ -23,7 +23,7 @@
 <label for={id}>{label}, {unitLabel(unit)}</label>
 <input
 	{id}
-	class="input"
+	class="input w-28!"
 	inputmode="decimal"
 	autocomplete="off"
 	maxlength="40"
@@ -33,9 +33,3 @@
 	aria-describedby={problem ? `${id}-problem` : undefined}
 />
 {#if problem}<span class="wrong basis-full text-[0.88rem]" id="{id}-problem">{problem}</span>{/if}
-
-<style>
-	.input {
-		width: 7rem;
-	}
-</style>

@@ -24,7 +24,7 @@
 		{#each all as cylinder (cylinder)}
 			<button
 				type="button"
-				class="btn"
+				class="btn min-w-12!"
 				aria-pressed={open.includes(cylinder)}
 				aria-label="Cylinder {cylinder}"
 				onclick={() => turn(cylinder)}>{cylinder}</button
@@ -35,9 +35,3 @@
 	<input type="hidden" name="cylinders" value={opened ?? ''} />
 	{#if problem}<span class="wrong" role="alert">{problem}</span>{/if}
 </div>
-
-<style>
-	.btn {
-		min-width: 48px;
-	}
-</style>

@@ -14,13 +14,18 @@
 		tile: Snippet<[Item]>;
 	}
 	let { items, keyOf, chosen, href, onchoose, tile }: Props = $props();
+
+	const plain = 'border-line bg-sheet';
+	const shape =
+		'grid h-full min-h-22 w-full cursor-pointer content-start border px-2.5 py-2 text-left text-ink no-underline hover:border-mark';
 </script>
 
 <ul class="grid grid-cols-[repeat(auto-fill,minmax(min(19rem,100%),1fr))] gap-2 my-2.5">
 	{#each items as item (keyOf(item))}
 		<li>
-			{#if href}<a href={href(item)}>{@render tile(item)}</a>
+			{#if href}<a class="{shape} {plain}" href={href(item)}>{@render tile(item)}</a>
 			{:else}<button
+					class={[shape, chosen === keyOf(item) ? 'border-2 border-mark bg-mark/12' : plain]}
 					type="button"
 					aria-pressed={chosen === undefined ? undefined : chosen === keyOf(item)}
 					onclick={() => onchoose?.(item)}>{@render tile(item)}</button
@@ -28,28 +33,3 @@
 		</li>
 	{/each}
 </ul>
-
-<style>
-	a,
-	button {
-		display: grid;
-		align-content: start;
-		width: 100%;
-		height: 100%;
-		min-height: 88px;
-		padding: 8px 10px;
-		text-align: left;
-		border: 1px solid var(--line);
-		background: var(--sheet);
-		color: var(--ink);
-		text-decoration: none;
-		cursor: pointer;
-	}
-	:is(a, button):hover {
-		border-color: var(--mark);
-	}
-	button[aria-pressed='true'] {
-		border: 2px solid var(--mark);
-		background: color-mix(in oklab, var(--mark) 12%, var(--sheet));
-	}
-</style>

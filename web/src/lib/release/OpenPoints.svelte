@@ -68,11 +68,11 @@
 	<h2 id="open-points">Open points</h2>
 	<ul>
 		{#each points as { stage, what, all, act, to } (`${stage}/${act}`)}
-			<li>
-				<b>{stage}</b>
+			<li class="grid grid-cols-[5rem_1fr_auto] items-start gap-[0.8rem] border-t border-line py-1">
+				<b class="leading-11">{stage}</b>
 				<details class="printed">
 					<summary class="row min-h-11 content-center">{what}</summary>
-					<ul class="all">
+					<ul class="columns-[2_16rem] list-[square] pl-[1.2rem] text-[0.9rem]">
 						{#each all as point, i (i)}<li>{point}</li>{/each}
 					</ul>
 				</details>
@@ -81,23 +81,3 @@
 		{/each}
 	</ul>
 </section>
-
-<style>
-	section > ul > li {
-		display: grid;
-		grid-template-columns: 5rem 1fr auto;
-		gap: 0.8rem;
-		align-items: start;
-		padding: 4px 0;
-		border-top: 1px solid var(--line);
-	}
-	b {
-		line-height: 44px;
-	}
-	.all {
-		columns: 2 16rem;
-		padding-left: 1.2rem;
-		list-style: square;
-		font-size: 0.9rem;
-	}
-</style>

@@ -25,7 +25,7 @@
 >
 	<Fields>
 		<fieldset class="grid grid-cols-6 gap-x-[0.8rem] gap-y-2 items-start" disabled={locked}>
-			<legend>For the customer</legend>
+			<legend class="float-left col-span-full font-[650]">For the customer</legend>
 			<CustomerFields
 				bind:customer={$form.customer}
 				bind:orderNumber={$form.orderNumber}
@@ -63,11 +63,6 @@
 	}
 	fieldset > :global(.label:has(textarea)) {
 		grid-column: span 3;
-	}
-	legend {
-		float: left;
-		grid-column: 1 / -1;
-		font-weight: 650;
 	}
 	@media (max-width: 700px) {
 		fieldset > :global(.label.label) {

@@ -26,7 +26,7 @@
 	{#each cylinders as cylinder (cylinder)}
 		<button
 			type="button"
-			class="btn figures"
+			class="min-h-12! min-w-12! btn figures"
 			aria-pressed={done?.has(cylinder) ?? false}
 			disabled={locked}
 			onclick={() => touch(cylinder)}>{cylinder}</button
@@ -34,10 +34,3 @@
 	{/each}
 	{#if done && next}<b>Continue with cylinder {next}.</b>{/if}
 </div>
-
-<style>
-	button {
-		min-width: 48px;
-		min-height: 48px;
-	}
-</style>

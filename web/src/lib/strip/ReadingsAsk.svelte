@@ -54,7 +54,7 @@
 		<span class="soft">{name(place)}</span>
 		<input
 			id="{id}-{place}"
-			class="input"
+			class="input w-20!"
 			inputmode="decimal"
 			autocomplete="off"
 			maxlength="40"
@@ -76,9 +76,3 @@
 {/if}
 {#if hold}<b class="wrong">{hold}</b>{/if}
 {#if problem}<p class="wrong" role="alert">{problem}</p>{/if}
-
-<style>
-	.input {
-		width: 5rem;
-	}
-</style>

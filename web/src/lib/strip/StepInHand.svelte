@@ -151,7 +151,7 @@
 		{:else}
 			<button
 				type="button"
-				class="btn main sign"
+				class="btn main min-h-14! min-w-56! text-[1.15rem]!"
 				disabled={locked ||
 					kept !== '' ||
 					waits.length > 0 ||
@@ -173,11 +173,3 @@
 	</footer>
 	{#if steps[index + 1] && !signed}<p class="soft">Next: {steps[index + 1].text}</p>{/if}
 </section>
-
-<style>
-	.sign {
-		min-height: 56px;
-		min-width: 14rem;
-		font-size: 1.15rem;
-	}
-</style>

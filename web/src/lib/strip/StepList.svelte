@@ -26,7 +26,7 @@
 				onclick={() => onpick(step.key)}
 			>
 				<span class="figures text-right">{index + 1}</span>
-				<span class="text">{step.text}</span>
+				<span class="line-clamp-2 leading-[1.2]">{step.text}</span>
 				{#if signed}<Check size={16} aria-label="done" />{/if}
 			</button>
 		</li>
@@ -34,14 +34,6 @@
 </ol>
 
 <style>
-	.text {
-		display: -webkit-box;
-		-webkit-box-orient: vertical;
-		-webkit-line-clamp: 2;
-		line-clamp: 2;
-		overflow: hidden;
-		line-height: 1.2;
-	}
 	.signed,
 	.waits {
 		color: var(--ink-soft);

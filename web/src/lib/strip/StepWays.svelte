@@ -14,16 +14,13 @@
 <div class="ways flex flex-wrap items-center gap-1.5" role="group" aria-label="Method">
 	<span>Method</span>
 	{#each ways as { key, text, risk } (key)}
-		<button type="button" class="btn" aria-pressed={chosen === key} disabled={locked} onclick={() => onchoose(key)}
+		<button
+			type="button"
+			class="btn text-left"
+			aria-pressed={chosen === key}
+			disabled={locked}
+			onclick={() => onchoose(key)}
 			>{text}{#if risk}<span class="text-doubt">: {risk.toLowerCase()}</span>{/if}</button
 		>
 	{/each}
 </div>
-
-<style>
-	.ways .btn {
-		height: auto;
-		white-space: normal;
-		text-align: left;
-	}
-</style>

@@ -6,16 +6,8 @@
 
 <Toast.Group toaster={said}>
 	{#snippet children(toast)}
-		<Toast {toast} class="sheet said" role="status">
+		<Toast {toast} class="sheet border-[1.5px]! border-ink! px-4! py-[0.6rem]! font-semibold!" role="status">
 			<Toast.Title>{toast.title}</Toast.Title>
 		</Toast>
 	{/snippet}
 </Toast.Group>
-
-<style>
-	:global(.said) {
-		padding: 0.6rem 1rem;
-		border: 1.5px solid var(--ink);
-		font-weight: 600;
-	}
-</style>

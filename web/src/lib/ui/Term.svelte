@@ -26,7 +26,10 @@
 <Popover {open} onOpenChange={(details) => void show(details.open)}
 	><Popover.Trigger class="term">{@render children()}</Popover.Trigger>{#if open && entry}<Portal
 			><Popover.Positioner class="z-50">
-				<Popover.Content class="sheet entry" aria-label="Glossary: {entry.term}">
+				<Popover.Content
+					class="sheet max-w-80! border-[1.5px]! border-ink! px-3! py-2.5! text-[0.9rem]! leading-[1.35]! text-ink!"
+					aria-label="Glossary: {entry.term}"
+				>
 					<b>{entry.term}</b>: {entry.says}
 				</Popover.Content>
 			</Popover.Positioner></Portal
@@ -44,13 +47,5 @@
 		text-decoration: underline dotted;
 		text-underline-offset: 3px;
 		cursor: help;
-	}
-	:global(.entry) {
-		max-width: 20rem;
-		padding: 10px 12px;
-		border: 1.5px solid var(--ink);
-		font-size: 0.9rem;
-		line-height: 1.35;
-		color: var(--ink);
 	}
 </style>

@@ -17,16 +17,9 @@
 	<Tooltip.Trigger class={inspection} aria-label={label}>{@render children()}</Tooltip.Trigger>
 	<Portal>
 		<Tooltip.Positioner class="z-50">
-			<Tooltip.Content class="sheet tip">{says}</Tooltip.Content>
+			<Tooltip.Content class="sheet max-w-72! border-[1.5px]! border-ink! px-2! py-1! text-[0.85rem]!"
+				>{says}</Tooltip.Content
+			>
 		</Tooltip.Positioner>
 	</Portal>
 </Tooltip>
-
-<style>
-	:global(.tip) {
-		max-width: 18rem;
-		padding: 4px 8px;
-		border: 1.5px solid var(--ink);
-		font-size: 0.85rem;
-	}
-</style>

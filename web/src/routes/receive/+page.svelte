@@ -69,8 +69,8 @@
 <h1>Receive pump</h1>
 <form class="grid grid-cols-[1fr_1fr_1fr] gap-3 mt-2 items-start max-[900px]:grid-cols-[1fr]" method="post" use:enhance>
 	<Fields>
-		<fieldset class="sheet">
-			<legend><span class="step">1</span> Pump</legend>
+		<fieldset class="sheet grid min-w-0 gap-[0.7rem] p-[0.8rem]">
+			<legend class="float-left mb-[0.2rem] font-[650]"><span class="step">1</span> Pump</legend>
 			<input type="hidden" name="pump" value={$form.pump} />
 			<input type="hidden" name="pumpLine" value={$form.pumpLine} />
 			<div>
@@ -142,8 +142,8 @@
 				/>
 			{/if}
 		</fieldset>
-		<fieldset class="sheet">
-			<legend><span class="step">2</span> Complaint and scope</legend>
+		<fieldset class="sheet grid min-w-0 gap-[0.7rem] p-[0.8rem]">
+			<legend class="float-left mb-[0.2rem] font-[650]"><span class="step">2</span> Complaint and scope</legend>
 			<input type="hidden" name="complaints" value={$form.complaints} />
 			<div class="reasons grid grid-cols-2 gap-1.5" role="group" aria-label="Complaint">
 				{#each complaints as complaint (complaint)}
@@ -203,8 +203,8 @@
 			{/if}
 		</fieldset>
 		<div class="grid gap-3 min-w-0">
-			<fieldset class="sheet two grid-cols-2 items-start">
-				<legend><span class="step">3</span> Customer</legend>
+			<fieldset class="sheet two grid min-w-0 grid-cols-2 items-start gap-[0.7rem] p-[0.8rem]">
+				<legend class="float-left col-span-full mb-[0.2rem] font-[650]"><span class="step">3</span> Customer</legend>
 				<CustomerFields
 					bind:customer={$form.customer}
 					bind:orderNumber={$form.orderNumber}
@@ -212,8 +212,10 @@
 					errors={$errors}
 				/>
 			</fieldset>
-			<fieldset class="sheet two grid-cols-2 items-start">
-				<legend>Duty <span class="soft">(if known)</span></legend>
+			<fieldset class="sheet two grid min-w-0 grid-cols-2 items-start gap-[0.7rem] p-[0.8rem]">
+				<legend class="float-left col-span-full mb-[0.2rem] font-[650]"
+					>Duty <span class="soft">(if known)</span></legend
+				>
 				<Field name="liquid" label="Liquid" hint="Seawater" bind:value={$form.liquid} errors={$errors.liquid} />
 				<Field
 					name="temperature"
@@ -245,8 +247,10 @@
 			</fieldset>
 		</div>
 		{#if model}
-			<fieldset class="sheet col-span-full grid-cols-[repeat(auto-fill,minmax(16rem,1fr))] items-start">
-				<legend class="col-span-full">Place and tools</legend>
+			<fieldset
+				class="sheet col-span-full grid min-w-0 gap-[0.7rem] p-[0.8rem] grid-cols-[repeat(auto-fill,minmax(16rem,1fr))] items-start"
+			>
+				<legend class="float-left col-span-full mb-[0.2rem] font-[650]">Place and tools</legend>
 				<Field
 					name="workplace"
 					label="Place of work"
@@ -280,7 +284,11 @@
 				{/each}
 			</fieldset>
 		{/if}
-		<p class="last"><button class="btn main">Receive pump</button></p>
+		<p
+			class="sticky bottom-0 col-span-full grid justify-items-end bg-linear-to-b from-transparent to-paper to-30% py-2"
+		>
+			<button class="btn main">Receive pump</button>
+		</p>
 	</Fields>
 </form>
 {#if wall}
@@ -295,12 +303,6 @@
 {/if}
 
 <style>
-	fieldset {
-		padding: 0.8rem;
-		display: grid;
-		gap: 0.7rem;
-		min-width: 0;
-	}
 	.reason {
 		display: flex;
 		align-items: center;
@@ -328,22 +330,5 @@
 		background: var(--mark);
 		color: var(--paper);
 		font-size: 0.9em;
-	}
-	.two legend {
-		grid-column: 1 / -1;
-	}
-	.last {
-		grid-column: 1 / -1;
-		position: sticky;
-		bottom: 0;
-		display: grid;
-		justify-items: end;
-		padding: 8px 0;
-		background: linear-gradient(transparent, var(--paper) 30%);
-	}
-	legend {
-		font-weight: 650;
-		float: left;
-		margin-bottom: 0.2rem;
 	}
 </style>

@@ -50,12 +50,18 @@
 	<Fields>
 		<div class="grid gap-3">
 			<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
-				<legend>Replacement policy in force</legend>
+				<legend class="float-left font-[650]">Replacement policy in force</legend>
 				{#each renewalPolicies as renewalPolicy (renewalPolicy)}
-					<label class="policy grid grid-cols-[2.75rem_1fr] min-h-11 items-center cursor-pointer">
-						<input type="radio" name="renewalPolicy" value={renewalPolicy} bind:group={$form.renewalPolicy} />
+					<label class="grid grid-cols-[2.75rem_1fr] min-h-11 items-center cursor-pointer">
+						<input
+							class="size-[22px] accent-mark"
+							type="radio"
+							name="renewalPolicy"
+							value={renewalPolicy}
+							bind:group={$form.renewalPolicy}
+						/>
 						<span
-							><b>{renewalPolicyName[renewalPolicy]}</b><br /><span class="soft"
+							><b>{renewalPolicyName[renewalPolicy]}</b><br /><span class="soft text-[0.88rem]"
 								>{renewalPolicySays[renewalPolicy]}</span
 							></span
 						>
@@ -63,8 +69,8 @@
 				{/each}
 			</fieldset>
 			<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
-				<legend>Shop rules where practice differs</legend>
-				<div class="customs">
+				<legend class="float-left font-[650]">Shop rules where practice differs</legend>
+				<div class="clear-both grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-[0.8rem]">
 					{#each customChoices as [name, label, choices] (name)}
 						<Field {name} {label} options={choices} bind:value={$form[name]} errors={$errors[name]} />
 					{/each}
@@ -72,7 +78,7 @@
 			</fieldset>
 		</div>
 		<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
-			<legend>Figures</legend>
+			<legend class="float-left font-[650]">Figures</legend>
 			{#each fields as [name, label, unit] (name)}
 				<Field {name} label="{label}, {unit}" bind:value={$form[name]} errors={$errors[name]} />
 			{/each}
@@ -84,24 +90,3 @@
 		</div>
 	</Fields>
 </form>
-
-<style>
-	legend {
-		float: left;
-		font-weight: 650;
-	}
-	.customs {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
-		gap: 0.8rem;
-		clear: both;
-	}
-	.policy input {
-		width: 22px;
-		height: 22px;
-		accent-color: var(--mark);
-	}
-	.policy .soft {
-		font-size: 0.88rem;
-	}
-</style>

@@ -159,7 +159,7 @@
 {/snippet}
 {#snippet ofPump({ pump, serial, tag }: ShopRecurrence)}
 	<a class="inline-flex items-center min-h-11" href="/trace/pumps/{pump}"
-		><span><span class="serial">{serial}{tag ? ',' : ''}</span> {tag ?? ''}</span></a
+		><span><span class="whitespace-nowrap">{serial}{tag ? ',' : ''}</span> {tag ?? ''}</span></a
 	>
 {/snippet}
 {#snippet what(recurrence: EqualRecurrences)}
@@ -238,10 +238,3 @@
 		text="“Chance of a false alarm” is the false discovery rate; below 5 % a problem is listed. Handling damage and faults of an earlier assembly do not count. A single finding is not a recurrence. The cost of an opening is shared by all parts replaced."
 	/>
 </p>
-
-<style>
-	/* A serial number is read as one word. */
-	.serial {
-		white-space: nowrap;
-	}
-</style>

@@ -255,7 +255,7 @@
 		</p>
 	{:else}
 		{#if summary.compared}
-			<p class="finding">
+			<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
 				{comparisonSentence(
 					summary.compared.weibull,
 					summary.compared.names.map(groupName),
@@ -264,9 +264,11 @@
 				)}
 			</p>
 		{:else if groups[0].fit.kind === 'fitted' && !saysLife(groups[0].fit)}
-			<p class="finding">{noMaximumWords.shapeRunsDown}</p>
+			<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
+				{noMaximumWords.shapeRunsDown}
+			</p>
 		{:else if groups[0].fit.kind === 'fitted'}
-			<p class="finding">
+			<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
 				<WithTerms text="B10 life" />
 				{limitsWords(groups[0].fit.b10, format)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
 					groups[0].fit.shape,
@@ -274,7 +276,9 @@
 					1
 				)}).
 			</p>
-		{:else}<p class="finding">{noMaximumWords[groups[0].fit.reason]}</p>{/if}
+		{:else}<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
+				{noMaximumWords[groups[0].fit.reason]}
+			</p>{/if}
 		<DataTable label="Groups of lives" rows={groups} {columns} empty="No part lives yet." />
 		<div class="grid gap-2 my-3">
 			<Segments label="Chart" options={charts} value={chart!} onchoose={(key) => (asked = key)} />
@@ -342,13 +346,3 @@
 		</p>
 	{/if}
 {/if}
-
-<style>
-	.finding {
-		border-left: 4px solid var(--pencil);
-		padding-left: 0.7rem;
-		margin: 6px 0;
-		max-width: 75rem;
-		font-size: 1.05rem;
-	}
-</style>

@@ -52,7 +52,8 @@
 {#if set.decision}<UnitQuestion unit={set.decision.unit} {currency} answers={inQuestion} />{/if}
 <Proposal {bench} {set} {currency} {locked} />
 <div class="top grid grid-cols-[1.6fr_1fr] gap-2.5 mb-2 max-[900px]:grid-cols-[1fr]">
-	<section class="sheet" aria-label="Interval and policy">
+	<!-- Their height keeps what lies below from moving when the figures come. -->
+	<section class="sheet grid min-h-42 content-start gap-1.5 px-2.5 py-1.5" aria-label="Interval and policy">
 		<div class="leading-[1.2]">
 			<Slider
 				class="slider"
@@ -74,7 +75,7 @@
 				{@const one = set.decision?.cost[renewalPolicy]}
 				<button
 					type="button"
-					class="btn"
+					class="btn justify-start! text-left text-[0.88rem]!"
 					aria-pressed={set.renewalPolicy === renewalPolicy}
 					onclick={() => (set.renewalPolicy = renewalPolicy)}
 				>
@@ -98,7 +99,7 @@
 			/>
 		</div>
 	</section>
-	<section class="sheet" aria-label="Most economical interval">
+	<section class="sheet grid min-h-42 content-start gap-1.5 px-2.5 py-1.5" aria-label="Most economical interval">
 		{#if set.interval}
 			<p class="text-[0.85rem] leading-[1.3]">
 				Lowest cost per hour: {set.interval.atLeast ? 'at least ' : ''}<b class="figures"
@@ -126,19 +127,3 @@
 	{bench.bench.fleet.settled ? '' : 'The fit to your shop’s history has not converged. The chances are rough.'}
 </p>
 <SetAside {bench} />
-
-<style>
-	.top section {
-		padding: 6px 10px;
-		display: grid;
-		gap: 6px;
-		align-content: start;
-		/* Nothing below moves when the figures come. */
-		min-height: 168px;
-	}
-	.policies .btn {
-		justify-content: flex-start;
-		text-align: left;
-		font-size: 0.88rem;
-	}
-</style>

@@ -223,7 +223,7 @@
 <svelte:head><title>Inspect {bench.bench.job.serial} · Exetasis</title></svelte:head>
 
 <NotSafeYet {bench} />
-<div class="mat" class:behind={padded}>
+<div class={['mat min-w-0 flex-none', padded && 'max-[600px]:hidden']}>
 	<Mat
 		{bench}
 		{selected}
@@ -234,7 +234,7 @@
 	/>
 </div>
 
-<div class="line" class:padded>
+<div class="line flex min-h-[46px] flex-none items-center gap-1" class:padded>
 	<button type="button" class="btn-icon" aria-label="Previous part" onclick={() => beside(-1)}
 		><ChevronLeft size={26} /></button
 	>
@@ -252,7 +252,7 @@
 	<button type="button" class="btn-icon" aria-label="Next part" onclick={next}><ChevronRight size={26} /></button>
 </div>
 <!-- Fetched where it is wanted: the wide window shows all three. -->
-<div class="steps">
+<div class="mb-1.5 hidden min-h-11 flex-none max-[1000px]:block">
 	{#if narrow.current}
 		{#await import('$lib/ui/Segments.svelte') then { default: Segments }}
 			<Segments label="Panels" options={panels} value={padded ? 'measure' : panel} onchoose={showPanel} />
@@ -275,7 +275,9 @@
 				ontakeback={() => measuring.withdrawLast()}
 				onmain={onPadMain}
 			/>
-			<button type="button" class="btn back" onclick={() => showPanel('look')}>Back to Look</button>
+			<button type="button" class="btn mt-2 w-full max-[600px]:hidden!" onclick={() => showPanel('look')}
+				>Back to Look</button
+			>
 		{:else}
 			<LookPanel
 				{bench}
@@ -319,20 +321,6 @@
 <StatusLine {bench} {says} {locked} {layers} bind:named onshow={(which) => void overlays?.show(which)} />
 
 <style>
-	.line {
-		display: flex;
-		align-items: center;
-		gap: 4px;
-		flex: none;
-		min-height: 46px;
-	}
-	.mat {
-		flex: none;
-		min-width: 0;
-	}
-	.steps {
-		display: none;
-	}
 	.panels {
 		position: relative;
 		container: panels / size;
@@ -373,17 +361,7 @@
 	.panel.padded {
 		padding-top: 0.5rem;
 	}
-	.back {
-		width: 100%;
-		margin-top: 8px;
-	}
 	@media (max-width: 1000px) {
-		.steps {
-			display: block;
-			min-height: 44px;
-			margin-bottom: 6px;
-			flex: none;
-		}
 		.panels {
 			grid-template-columns: 1fr;
 			grid-template-rows: 1fr;
@@ -405,8 +383,6 @@
 	}
 	/* On a telephone there is room for the reading and the pad alone; the tabs lead back. */
 	@media (max-width: 600px) {
-		.mat.behind,
-		.back,
 		.padded ~ :global(.status .btn) {
 			display: none;
 		}

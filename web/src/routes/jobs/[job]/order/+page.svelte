@@ -275,7 +275,7 @@
 {#if consumables.length > 0}<p class="mt-2">Consumables: {consumables.join(', ')}.</p>{/if}
 {#if here.length > 0}
 	<h2 class="mt-4">Received parts</h2>
-	<ul>
+	<ul class="list-[square] pl-[1.2rem]">
 		{#each here as { id, payload } (id)}
 			<li>
 				{payload.pieces} × {inSentence(stationOf(payload.station).name)}, {payload.from === 'stock'
@@ -295,9 +295,5 @@
 	}
 	.off td {
 		color: var(--ink-soft);
-	}
-	ul {
-		list-style: square;
-		padding-left: 1.2rem;
 	}
 </style>

@@ -58,5 +58,15 @@ export default ts.config(
 			]
 		}
 	},
+	{
+		// The runner's own test leaves the pages open that a test opens for itself.
+		files: ['e2e/*.spec.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{ paths: [{ name: '@playwright/test', message: "Import from './test', which closes a test's pages." }] }
+			]
+		}
+	},
 	{ files: ['**/*.cjs'], languageOptions: { globals: globals.commonjs } }
 );

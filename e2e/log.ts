@@ -61,7 +61,7 @@ export async function addToLog(
 	const entries = make(laid).map((entry, seq) => ({ id: uuidv7(), job, by, at, seq: seq + 1, ...entry }));
 	for (let from = 0; from < entries.length; from += 2000) {
 		const answer = await page.request.post(`/jobs/${job}/entries`, {
-			headers: { origin: new URL(process.env.E2E_ADDRESS!).origin },
+			headers: { origin: new URL(process.env.E2E_ADDRESS!).origin, connection: 'close' },
 			data: { by, entries: entries.slice(from, from + 2000) }
 		});
 		const { answers } = (await answer.json()) as { answers: { result: string }[] };

@@ -1,6 +1,7 @@
 // Every address of the application with what no one should send: no answer is 500, and the server lives after each.
 import { expect, test, type APIRequestContext, type APIResponse } from './test';
 import { requestAs } from './people';
+import { ownRequest } from './submit';
 
 const unknown = '0197f000-0000-7000-8000-00000000dead';
 const values: readonly [name: string, value: string][] = [
@@ -93,9 +94,7 @@ const pages = [
 	'/receive'
 ];
 
-const origin = () => new URL(process.env.E2E_ADDRESS!).origin;
-// A connection of its own each: one that the server closes on a body that it will not read is not asked again.
-const headers = () => ({ origin: origin(), accept: 'text/html', connection: 'close' });
+const headers = () => ({ ...ownRequest(), accept: 'text/html' });
 /** None of the requests may bring the server down, nor be answered by a fault of its own. */
 async function hold(
 	request: APIRequestContext,

@@ -3,6 +3,7 @@ import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import type { ModelSheet, Opening } from '@exetasis/core/record';
 import { accountOf, accounts } from './people';
+import { ownRequest } from './submit';
 
 /** A part of a job's mat that its scope opens, at its place. */
 export interface Laid {
@@ -61,7 +62,7 @@ export async function addToLog(
 	const entries = make(laid).map((entry, seq) => ({ id: uuidv7(), job, by, at, seq: seq + 1, ...entry }));
 	for (let from = 0; from < entries.length; from += 2000) {
 		const answer = await page.request.post(`/jobs/${job}/entries`, {
-			headers: { origin: new URL(process.env.E2E_ADDRESS!).origin, connection: 'close' },
+			headers: ownRequest(),
 			data: { by, entries: entries.slice(from, from + 2000) }
 		});
 		const { answers } = (await answer.json()) as { answers: { result: string }[] };

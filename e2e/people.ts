@@ -9,6 +9,7 @@ import {
 	type Page,
 	type PlaywrightWorkerArgs
 } from '@playwright/test';
+import { ownRequest } from './submit';
 
 /** The demo's accounts. */
 export const accounts = {
@@ -61,7 +62,7 @@ export async function requestAs(
 	const context = await request.newContext({ baseURL: process.env.E2E_ADDRESS });
 	if (!account) return context;
 	const form = { email: accounts[account], password: 'harrow-sound' };
-	const answer = await context.post('/signin', { headers: { origin: new URL(process.env.E2E_ADDRESS!).origin }, form });
+	const answer = await context.post('/signin', { headers: ownRequest(), form });
 	expect(answer.ok()).toBe(true);
 	return context;
 }

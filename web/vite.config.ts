@@ -38,6 +38,6 @@ export default defineConfig({
 	plugins: [fewFiles, withoutSchemaWriter, withoutOtherValidators, tailwindcss(), sveltekit()],
 	// Fonts as files: the content security policy lets none in from data URLs.
 	build: { assetsInlineLimit: 0 },
-	// Its Svelte client, which is not used here, would have it bundled.
+	// The Svelte plugin bundles packages that depend on Svelte. Only the client of this one does, and it is not used here.
 	ssr: { external: ['better-auth'] }
 });

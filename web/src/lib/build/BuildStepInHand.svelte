@@ -156,15 +156,9 @@
 			{#if !done}<b class="wrong">Open again: {missing || 'sign it off again.'}</b>{/if}
 		{:else if step.mirrored}
 			<span class="soft">{done ? 'Done. All parts are fitted.' : missing}</span>
-			{#if done}<button type="button" class="btn main min-h-14! min-w-56! text-[1.15rem]!" onclick={onsigned}
-					>Next step</button
-				>{/if}
+			{#if done}<button type="button" class="btn main large" onclick={onsigned}>Next step</button>{/if}
 		{:else}
-			<button
-				type="button"
-				class="btn main min-h-14! min-w-56! text-[1.15rem]!"
-				disabled={locked || missing !== ''}
-				onclick={() => signOff()}
+			<button type="button" class="btn main large" disabled={locked || missing !== ''} onclick={() => signOff()}
 				>Sign off<span class="sr-only"> step {index + 1}</span>{last
 					? `: ${signingWords(last.ask, Number(last.payload.value))}`
 					: ''}</button

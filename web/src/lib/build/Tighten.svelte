@@ -138,7 +138,7 @@
 					It read more than it may have. Loosen it, look at its thread and at what it clamps, and tighten it again; a
 					stretched bolt is replaced.
 				</p>{/if}
-			<button type="button" class="btn main min-h-14! min-w-56!" disabled={locked} onclick={() => record()}
+			<button type="button" class="btn main large" disabled={locked} onclick={() => record()}
 				>{target ? 'Wrench clicked' : 'Tight'}{fastening.bolts.length > 1
 					? `: bolt ${numbers.get(next.bolt)}`
 					: ''}</button

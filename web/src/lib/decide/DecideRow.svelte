@@ -27,7 +27,7 @@
 </script>
 
 <div class="grid gap-2 justify-items-start pt-1 pb-2">
-	<ul class="list-[square] pl-[1.1rem] text-[0.9rem]">
+	<ul class="squares text-[0.9rem]">
 		{#each outcome.reasons as reason, index (index)}<li>
 				{reasonSentence(reason, part.station, format)}
 			</li>{/each}

@@ -21,7 +21,7 @@
 {#if unit.triggers.length + answers.length > 0}
 	<section class="sheet px-3 py-2.5 mb-2 border-2 border-pencil" aria-label="Repair or replace the unit">
 		<h2 class="text-pencil">Stop: decide on the unit before you buy parts</h2>
-		<ul class="list-[square] pl-[1.1rem]">
+		<ul class="squares">
 			{#each answers as { question, answer, cylinder, means } (`${question}/${cylinder}`)}
 				<li>{placeName(question, cylinder ?? 0)}: {answer}. {'unit' in means ? means.unit : ''}</li>
 			{/each}

@@ -66,7 +66,7 @@
 				: ''}
 		</p>
 	{/if}
-	<ul class="my-1 list-[square] pl-[1.1rem] text-[0.85rem] leading-[1.25]">
+	<ul class="my-1 squares text-[0.85rem] leading-[1.25]">
 		{#each reasons.slice(0, MOST_REASONS) as reason, index (index)}
 			<li>{reasonSentence(reason, part.station, format)}</li>
 		{/each}

@@ -55,7 +55,7 @@
 	{#snippet after()}<span class="verdict {proposed}">{verdictName[proposed]}</span>{/snippet}
 	<div class="grid grid-cols-[repeat(auto-fit,minmax(min(24rem,100%),1fr))] gap-x-6">
 		<div>
-			<ul class="my-1.5 list-[square] pl-[1.1rem] text-[0.92rem]">
+			<ul class="my-1.5 squares text-[0.92rem]">
 				{#each part.judgement.reasons as reason, index (index)}
 					<li><WithTerms text={reasonSentence(reason, part.station, format)} /></li>
 				{/each}

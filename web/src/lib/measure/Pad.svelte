@@ -20,6 +20,8 @@
 
 	// The field keeps the focus, so that keys and a gauge that types still reach it.
 	const keepFocus = (event: PointerEvent) => event.preventDefault();
+
+	const shape = 'btn min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12!';
 </script>
 
 <div
@@ -30,33 +32,15 @@
 >
 	<div class="grid grid-cols-[repeat(3,1fr)] gap-2 max-[600px]:gap-1">
 		{#each keys as key (key)}
-			<button
-				type="button"
-				class="btn figures min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12! text-2xl!"
-				aria-label={spoken[key]}
-				onclick={() => ontype(key)}>{key}</button
+			<button type="button" class="figures text-2xl! {shape}" aria-label={spoken[key]} onclick={() => ontype(key)}
+				>{key}</button
 			>
 		{/each}
 	</div>
 	<div class="grid gap-2 max-[600px]:gap-1">
-		<button
-			type="button"
-			class="btn min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12!"
-			aria-label="Erase"
-			onclick={onerase}><Delete size={22} /></button
-		>
-		<button
-			type="button"
-			class="btn figures min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12!"
-			aria-label="Unit: {unit}"
-			onclick={onunit}>{unit}</button
-		>
-		<button
-			type="button"
-			class="btn min-h-15! min-w-14! p-[0.2rem]! max-[600px]:min-h-12!"
-			disabled={!canTakeBack}
-			onclick={ontakeback}>Undo reading</button
-		>
+		<button type="button" class={shape} aria-label="Erase" onclick={onerase}><Delete size={22} /></button>
+		<button type="button" class="figures {shape}" aria-label="Unit: {unit}" onclick={onunit}>{unit}</button>
+		<button type="button" class={shape} disabled={!canTakeBack} onclick={ontakeback}>Undo reading</button>
 	</div>
 	<button
 		type="button"

@@ -106,7 +106,7 @@
 				format
 			)}
 		</h3>
-		<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
+		<div class="flex flex-wrap items-center gap-1.5">
 			<Typed label="From" unit={format.units.pressure} {locked} bind:text={fields.from} wrong={wrong.from} />
 			<Typed label="to" unit={format.units.pressure} {locked} bind:text={fields.to} wrong={wrong.to} />
 			<label for="held-minutes">in, min</label>
@@ -120,7 +120,7 @@
 			/>
 			{#if wrong.minutes}<span class="wrong">{wrong.minutes}</span>{/if}
 		</div>
-		<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
+		<div class="flex flex-wrap items-center gap-1.5">
 			<Typed label="Water at" unit={format.units.temperature} {locked} bind:text={fields.fromC} wrong={wrong.fromC} />
 			<Typed label="at the end" unit={format.units.temperature} {locked} bind:text={fields.toC} wrong={wrong.toC} />
 			<select
@@ -160,7 +160,7 @@
 			>
 		{/if}
 		{#each places as place (place)}
-			<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]" role="group" aria-label="Drips: {place}">
+			<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Drips: {place}">
 				<span class="place min-w-56">{place}</span>
 				{#each seen as [value, words] (value)}
 					<button
@@ -177,7 +177,7 @@
 		<p class="soft">The sheet of this model does not define a test.</p>
 	{/if}
 	<h3 class="text-[0.98rem] font-[650] mt-1">Flow</h3>
-	<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
+	<div class="flex flex-wrap items-center gap-1.5">
 		<Typed label="Flow" unit="Lmin" {locked} bind:text={fields.flow} wrong={wrong.flow} />
 		<Typed label="at" unit={format.units.pressure} {locked} bind:text={fields.pressure} wrong={wrong.pressure} />
 		<label for="flow-speed">and, rpm</label>
@@ -203,7 +203,7 @@
 			{#if flow.tooMuch}<b class="wrong">More than the displacement. Check flow and speed.</b>{/if}
 		</p>{/if}
 	<h3 class="text-[0.98rem] font-[650] mt-1">Temperature</h3>
-	<div class="flex flex-wrap items-center gap-1.5 text-[0.94rem]">
+	<div class="flex flex-wrap items-center gap-1.5">
 		<Typed label="In" unit={format.units.temperature} {locked} bind:text={fields.inlet} wrong={wrong.inlet} />
 		<Typed label="out" unit={format.units.temperature} {locked} bind:text={fields.outlet} wrong={wrong.outlet} />
 		<button type="button" class="btn" disabled={locked} onclick={takeTemperature}>Save temperatures</button>

@@ -15,7 +15,7 @@
 	{left.steps.length} steps of <a href="/jobs/{jobId}/build">Build</a> and <a href="/jobs/{jobId}/prove">Prove</a> are
 	not done{left.tests.length > 0 ? `, ${left.tests.length} tests are missing or not passed` : ''}.
 </p>
-<ul class="columns-2 list-[square] pl-[1.2rem] text-[0.9rem]">
+<ul class="columns-2 squares text-[0.9rem]">
 	{#each left.steps.slice(0, SHOWN) as step (step)}<li>{step}</li>{/each}
 	{#if left.steps.length > SHOWN}<li class="soft">and {left.steps.length - SHOWN} more</li>{/if}
 	{#each left.tests as test (JSON.stringify(test))}<li>{unprovedWords(test)}</li>{/each}

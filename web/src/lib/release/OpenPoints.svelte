@@ -72,7 +72,7 @@
 				<b class="leading-11">{stage}</b>
 				<details class="printed">
 					<summary class="row min-h-11 content-center">{what}</summary>
-					<ul class="columns-[2_16rem] list-[square] pl-[1.2rem] text-[0.9rem]">
+					<ul class="columns-[2_16rem] squares text-[0.9rem]">
 						{#each all as point, i (i)}<li>{point}</li>{/each}
 					</ul>
 				</details>

@@ -26,7 +26,7 @@
 {/if}
 {#if sheet.subAssemblies.length > 0}
 	<h2 class="mt-4">Sub-assemblies</h2>
-	<ul class="max-w-[70rem] list-[square] pl-[1.3rem] leading-[1.4]">
+	<ul class="squares max-w-[70rem]">
 		{#each sheet.subAssemblies as { key, name, parts, how, sure } (key)}
 			<li><b>{name}</b>: {names(parts)}. {how ?? ''}{sure === 'deduced' ? ' (deduced)' : ''}</li>
 		{/each}
@@ -36,7 +36,7 @@
 {#if sheet.order.length === 0}
 	<p class="soft">Not stated. Parts are refitted in the reverse of the strip order.</p>
 {/if}
-<ul class="max-w-[70rem] list-[square] pl-[1.3rem] leading-[1.4]">
+<ul class="squares max-w-[70rem]">
 	{#each sheet.order as { first, why, sure }, i (i)}
 		<li>{names(first)}. <span class="soft">{why}{sure === 'deduced' ? ' (deduced)' : ''}</span></li>
 	{/each}
@@ -54,7 +54,7 @@
 {/if}
 {#if sheet.kits.length > 0}
 	<h2 class="mt-4">Kits</h2>
-	<ul class="max-w-[70rem] list-[square] pl-[1.3rem] leading-[1.4]">
+	<ul class="squares max-w-[70rem]">
 		{#each sheet.kits as { number, name, price, holds } (number)}
 			<li>
 				<b>{number}</b>
@@ -66,7 +66,7 @@
 {/if}
 {#if sheet.lookAlikes.length > 0}
 	<h2 class="mt-4">Look-alikes</h2>
-	<ul class="max-w-[70rem] list-[square] pl-[1.3rem] leading-[1.4]">
+	<ul class="squares max-w-[70rem]">
 		{#each sheet.lookAlikes as alike, i (i)}
 			<li>
 				<b>{alike.stations.map(nameOf).join(', ')}</b>: {toldApart(alike)}
@@ -76,7 +76,7 @@
 {/if}
 {#if sheet.variants.length > 0}
 	<h2 class="mt-4">Variants</h2>
-	<ul class="max-w-[70rem] list-[square] pl-[1.3rem] leading-[1.4]">
+	<ul class="squares max-w-[70rem]">
 		{#each sheet.variants as { key, name, choices, per } (key)}
 			<li>
 				<b>{name}</b>{per === 'cylinder' ? ', per cylinder' : ''}: {choices.map((choice) => choice.name).join(', ')}

@@ -72,7 +72,7 @@
 </script>
 
 {#if parts.some((part) => !staysIn(part)) && going === 'out'}
-	<p class="text-[0.92rem] leading-[1.3]">
+	<p class="leading-[1.3]">
 		Comes out: {parts
 			.filter((part) => !staysIn(part))
 			.map(({ name, pieces, per }) => `${name}${pieces > 1 ? ` (${pieces})` : ''}${per === 'cylinder' ? ', each' : ''}`)
@@ -99,8 +99,8 @@
 	</ul>
 {/if}
 <DocumentLinks documents={documentsAt({ step: step.key, stations: step.stations })} />
-{#if power.length > 0}<p class="text-[0.92rem] leading-[1.3]">{power.join(' · ')}</p>{/if}
-{#if lays}<p class="text-[0.92rem] leading-[1.3]">
+{#if power.length > 0}<p class="leading-[1.3]">{power.join(' · ')}</p>{/if}
+{#if lays}<p class="leading-[1.3]">
 		{lays.name}: {step.lays?.up === 'mounted'
 			? 'on the pump, its pressure side (P) toward you'
 			: `put down with its ${step.lays?.up === 'C' ? 'crank side (C)' : 'pressure side (P)'} up`}{lays.massKg
@@ -108,7 +108,7 @@
 			: ''}
 	</p>{/if}
 {#if lays?.massKg && lays.massKg > policy.liftAloneKg}
-	<p class="text-[0.92rem] leading-[1.3] text-doubt">
+	<p class="leading-[1.3] text-doubt">
 		{lays.massKg} kg. More than {policy.liftAloneKg} kg, the limit of your shop for one person. Use a second person or a hoist.
 	</p>
 {/if}

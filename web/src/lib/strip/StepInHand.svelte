@@ -151,7 +151,7 @@
 		{:else}
 			<button
 				type="button"
-				class="btn main min-h-14! min-w-56! text-[1.15rem]!"
+				class="btn main large"
 				disabled={locked ||
 					kept !== '' ||
 					waits.length > 0 ||

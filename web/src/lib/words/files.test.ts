@@ -7,7 +7,7 @@ describe('fileSentence', () => {
 		expect(sentence('.csv,.xlsx,text/csv')).toBe(
 			'“notes.txt” cannot be used here. Choose a file that ends in .csv or .xlsx.'
 		);
-		expect(sentence('image/png,image/jpeg,image/webp')).toMatch(/ends in \.png, \.jpeg, or \.webp\.$/);
+		expect(sentence('image/png,image/jpeg,image/webp')).toMatch(/ends in \.png, \.jpg, or \.webp\.$/);
 	});
 	it('asks for one file where several were dropped', () => {
 		expect(fileSentence('a.csv', ['TOO_MANY_FILES'], '.csv')).toBe('Choose one file at a time.');

@@ -254,31 +254,25 @@
 				: ''}.
 		</p>
 	{:else}
-		{#if summary.compared}
-			<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
+		<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
+			{#if summary.compared}
 				{comparisonSentence(
 					summary.compared.weibull,
 					summary.compared.names.map(groupName),
 					summary.compared.logRank.p,
 					format
 				)}
-			</p>
-		{:else if groups[0].fit.kind === 'fitted' && !saysLife(groups[0].fit)}
-			<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
-				{noMaximumWords.shapeRunsDown}
-			</p>
-		{:else if groups[0].fit.kind === 'fitted'}
-			<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
+			{:else if groups[0].fit.kind !== 'fitted'}{noMaximumWords[groups[0].fit.reason]}
+			{:else if !saysLife(groups[0].fit)}{noMaximumWords.shapeRunsDown}
+			{:else}
 				<WithTerms text="B10 life" />
 				{limitsWords(groups[0].fit.b10, format)} h; {phaseWords[groups[0].fit.phase]} (shape {limitsWords(
 					groups[0].fit.shape,
 					format,
 					1
 				)}).
-			</p>
-		{:else}<p class="my-1.5 max-w-[75rem] border-l-4 border-pencil pl-[0.7rem] text-[1.05rem]">
-				{noMaximumWords[groups[0].fit.reason]}
-			</p>{/if}
+			{/if}
+		</p>
 		<DataTable label="Groups of lives" rows={groups} {columns} empty="No part lives yet." />
 		<div class="grid gap-2 my-3">
 			<Segments label="Chart" options={charts} value={chart!} onchoose={(key) => (asked = key)} />

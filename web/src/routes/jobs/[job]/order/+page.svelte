@@ -275,7 +275,7 @@
 {#if consumables.length > 0}<p class="mt-2">Consumables: {consumables.join(', ')}.</p>{/if}
 {#if here.length > 0}
 	<h2 class="mt-4">Received parts</h2>
-	<ul class="list-[square] pl-[1.2rem]">
+	<ul class="squares">
 		{#each here as { id, payload } (id)}
 			<li>
 				{payload.pieces} × {inSentence(stationOf(payload.station).name)}, {payload.from === 'stock'

@@ -241,7 +241,7 @@
 {#if overdue.length > 0}
 	<h2 class="mt-4">Measured with an overdue gauge</h2>
 	<p class="soft">These verdicts use twice the uncertainty of the certificate.</p>
-	<ul class="mt-1 mb-3 columns-3 list-[square] pl-[1.1rem] text-[0.88rem]">
+	<ul class="mt-1 mb-3 columns-3 squares text-[0.88rem]">
 		{#each overdue as { part, size, gauge } (`${part.cell.part}/${size}`)}<li>{place(part)}: {size}, {gauge}</li>{/each}
 	</ul>
 {/if}

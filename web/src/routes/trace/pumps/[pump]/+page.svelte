@@ -245,7 +245,7 @@
 	<section aria-labelledby="earlier-assembly">
 		<h2 id="earlier-assembly" class="mt-6">Earlier assembly</h2>
 		<p class="soft">Faults of an earlier assembly, found when the pump was opened.</p>
-		<ul class="list-[square] pl-[1.2rem]">
+		<ul class="squares">
 			{#each trace.foundWrong as { station, cylinder, wrong, times, last } (`${station}/${cylinder}/${wrong}`)}
 				<li>
 					<b>{placeName(stationName(station), cylinder)}</b>: {foundName[foundAs[wrong]]},

@@ -160,7 +160,7 @@
 			>
 		{/if}
 		{#each places as place (place)}
-			<div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Drips: {place}">
+			<div class="choices flex flex-wrap items-center gap-1.5" role="group" aria-label="Drips: {place}">
 				<span class="place min-w-56">{place}</span>
 				{#each seen as [value, words] (value)}
 					<button

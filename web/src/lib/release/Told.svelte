@@ -25,7 +25,7 @@
 >
 	<Fields>
 		<fieldset class="grid grid-cols-6 gap-x-[0.8rem] gap-y-2 items-start" disabled={locked}>
-			<legend class="legend">For the customer</legend>
+			<legend class="group-head">For the customer</legend>
 			<CustomerFields
 				bind:customer={$form.customer}
 				bind:orderNumber={$form.orderNumber}

@@ -70,7 +70,7 @@
 <form class="grid grid-cols-[1fr_1fr_1fr] gap-3 mt-2 items-start max-[900px]:grid-cols-[1fr]" method="post" use:enhance>
 	<Fields>
 		<fieldset class="sheet grid min-w-0 gap-[0.7rem] p-[0.8rem]">
-			<legend class="legend mb-[0.2rem]"><span class="step">1</span> Pump</legend>
+			<legend class="group-head mb-[0.2rem]"><span class="step">1</span> Pump</legend>
 			<input type="hidden" name="pump" value={$form.pump} />
 			<input type="hidden" name="pumpLine" value={$form.pumpLine} />
 			<div>
@@ -143,7 +143,7 @@
 			{/if}
 		</fieldset>
 		<fieldset class="sheet grid min-w-0 gap-[0.7rem] p-[0.8rem]">
-			<legend class="legend mb-[0.2rem]"><span class="step">2</span> Complaint and scope</legend>
+			<legend class="group-head mb-[0.2rem]"><span class="step">2</span> Complaint and scope</legend>
 			<input type="hidden" name="complaints" value={$form.complaints} />
 			<div class="reasons grid grid-cols-2 gap-1.5" role="group" aria-label="Complaint">
 				{#each complaints as complaint (complaint)}
@@ -204,7 +204,7 @@
 		</fieldset>
 		<div class="grid gap-3 min-w-0">
 			<fieldset class="sheet two grid min-w-0 grid-cols-2 items-start gap-[0.7rem] p-[0.8rem]">
-				<legend class="legend mb-[0.2rem]"><span class="step">3</span> Customer</legend>
+				<legend class="group-head mb-[0.2rem]"><span class="step">3</span> Customer</legend>
 				<CustomerFields
 					bind:customer={$form.customer}
 					bind:orderNumber={$form.orderNumber}
@@ -250,7 +250,7 @@
 			<fieldset
 				class="sheet col-span-full grid min-w-0 gap-[0.7rem] p-[0.8rem] grid-cols-[repeat(auto-fill,minmax(16rem,1fr))] items-start"
 			>
-				<legend class="legend mb-[0.2rem]">Place and tools</legend>
+				<legend class="group-head mb-[0.2rem]">Place and tools</legend>
 				<Field
 					name="workplace"
 					label="Place of work"

@@ -50,7 +50,7 @@
 	<Fields>
 		<div class="grid gap-3">
 			<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
-				<legend class="legend">Replacement policy in force</legend>
+				<legend class="group-head">Replacement policy in force</legend>
 				{#each renewalPolicies as renewalPolicy (renewalPolicy)}
 					<label class="grid grid-cols-[2.75rem_1fr] min-h-11 items-center cursor-pointer">
 						<input
@@ -69,7 +69,7 @@
 				{/each}
 			</fieldset>
 			<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
-				<legend class="legend">Shop rules where practice differs</legend>
+				<legend class="group-head">Shop rules where practice differs</legend>
 				<div class="clear-both grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-[0.8rem]">
 					{#each customChoices as [name, label, choices] (name)}
 						<Field {name} {label} options={choices} bind:value={$form[name]} errors={$errors[name]} />
@@ -78,7 +78,7 @@
 			</fieldset>
 		</div>
 		<fieldset class="sheet p-[0.9rem] grid gap-[0.8rem]" disabled={!data.mayManage}>
-			<legend class="legend">Figures</legend>
+			<legend class="group-head">Figures</legend>
 			{#each fields as [name, label, unit] (name)}
 				<Field {name} label="{label}, {unit}" bind:value={$form[name]} errors={$errors[name]} />
 			{/each}

@@ -275,7 +275,7 @@
 				ontakeback={() => measuring.withdrawLast()}
 				onmain={onPadMain}
 			/>
-			<button type="button" class="btn mt-2 w-full max-[600px]:hidden!" onclick={() => showPanel('look')}
+			<button type="button" class="btn mt-2 w-full max-[1000px]:hidden!" onclick={() => showPanel('look')}
 				>Back to Look</button
 			>
 		{:else}
